@@ -1,0 +1,38 @@
+package mensor.criteria;
+
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.look.AddendumKind;
+import mensor.look.Criterion;
+import mensor.weld.Joint;
+
+/** A code's set of criteria: limits and clauses, from memory of the published document. */
+public interface CriteriaBook {
+    /** The id in files: {@code d1.1-static}. */
+    String id();
+
+    String title();
+
+    /** The edition whose numbering the clauses follow. */
+    String edition();
+
+    /** Whether the book has a column of limits in the unit. */
+    boolean hasColumn(Unit unit);
+
+    /** Why the book cannot judge the joint, or empty: the field at fault first. */
+    Optional<Refusal> refuses(Joint joint);
+
+    Rule rule(Criterion criterion, Joint joint, Unit column);
+
+    Citation citation(Criterion criterion, Joint joint);
+
+    /** The greatest value that the book could accept for what the addendum limits; empty where it sets no limit. */
+    Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column);
+
+    /** Something the reader of a verdict should know of this joint under this book, or empty. */
+    Optional<String> note(Joint joint);
+
+    /** A joint outside the book. */
+    record Refusal(String field, String problem) {}
+}

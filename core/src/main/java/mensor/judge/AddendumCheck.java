@@ -1,0 +1,198 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.Rule;
+import mensor.length.Length;
+import mensor.look.Addendum;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.weld.Toe;
+
+/** One of the contract's own limits: a finding of its own, incomplete where nothing that it needs was read or cleared. */
+final class AddendumCheck {
+    private final Inspection inspection;
+    private final CriteriaBook book;
+    private final Addendum addendum;
+    private final Finding.Builder finding;
+
+    AddendumCheck(Inspection inspection, CriteriaBook book, Addendum addendum, Finding.Builder finding) {
+        this.inspection = inspection;
+        this.book = book;
+        this.addendum = addendum;
+        this.finding = finding;
+    }
+
+    Finding judge() {
+        switch (addendum.kind()) {
+            case UNDERCUT_DEPTH -> depths(toes(), "undercut");
+            case UNDERCUT_EXCEPTION_OFF -> exceptionOff();
+            case POROSITY_DIAMETER -> depths(seen(Indication.Porosity.class), "pore");
+            case POROSITY_NONE -> none(
+                    seen(Indication.Porosity.class).stream()
+                            .filter(m -> m.depth().isPositive())
+                            .toList(),
+                    "pores");
+            case ARC_STRIKE_NONE -> none(places(Indication.ArcStrike.class), "arc strikes");
+            case SPATTER_NONE -> none(places(Indication.Spatter.class), "spatter");
+            case REINFORCEMENT_MAX -> reinforcement();
+            case CONVEXITY_MAX -> convexity();
+            case BEAD_WIDTH_MAX -> depthsRead(Reading.Station::faceWidth, "bead width", "read the bead width");
+            case SIZE_UNDERRUN -> underrun();
+            case MELT_THROUGH_MAX -> root(RootCheck.meltThrough(inspection), "melt-through");
+            case ROOT_CONCAVITY_MAX -> root(RootCheck.concavity(inspection), "root concavity");
+        }
+        if (finding.isOpen()) {
+            CriterionCheck.looked(inspection, addendum.kind().criterion(), finding);
+        }
+        return finding.build();
+    }
+
+    private Length max() {
+        return addendum.max().orElseThrow().in(inspection.units());
+    }
+
+    private <T extends Indication> List<DepthCheck.Measured> seen(Class<T> kind) {
+        return Found.indications(inspection, kind).stream()
+                .map(DepthCheck.Measured::of)
+                .toList();
+    }
+
+    private List<DepthCheck.Measured> toes() {
+        return Found.indications(inspection, Indication.Undercut.class).stream()
+                .filter(f -> f.what().toe() != Toe.ROOT)
+                .map(DepthCheck.Measured::of)
+                .toList();
+    }
+
+    private <T extends Indication> List<DepthCheck.Measured> places(Class<T> kind) {
+        List<DepthCheck.Measured> places = new ArrayList<>();
+        for (Found<T> f : Found.indications(inspection, kind)) {
+            places.add(new DepthCheck.Measured(
+                    false,
+                    f.index(),
+                    f.what().span(),
+                    Length.zero(inspection.units()),
+                    java.util.Optional.empty()));
+        }
+        return places;
+    }
+
+    private void depths(List<DepthCheck.Measured> measured, String what) {
+        finding.allowed(max().shownWithUnit());
+        if (!measured.isEmpty()) {
+            DepthCheck.atMost(finding, measured, max(), inspection.units(), what);
+        }
+    }
+
+    private void none(List<DepthCheck.Measured> found, String what) {
+        finding.allowed("none");
+        if (!found.isEmpty()) {
+            finding.measured(found.size() + " recorded")
+                    .span(found.get(0).span())
+                    .indications(found.stream().map(DepthCheck.Measured::index).toList())
+                    .reject(what + " at " + found.get(0).span().shown() + "; the contract allows none");
+        }
+    }
+
+    private void depthsRead(
+            Function<Reading.Station, java.util.Optional<Length>> measure, String what, String ask) {
+        List<DepthCheck.Measured> read = read(measure);
+        depths(read, what);
+        if (read.isEmpty()) {
+            finding.incomplete("not read yet", ask);
+        }
+    }
+
+    private List<DepthCheck.Measured> read(Function<Reading.Station, java.util.Optional<Length>> measure) {
+        return Found.readings(inspection, Reading.Station.class).stream()
+                .filter(f -> measure.apply(f.what()).isPresent())
+                .map(f -> DepthCheck.Measured.ofReading(f, measure.apply(f.what()).get()))
+                .toList();
+    }
+
+    private void exceptionOff() {
+        Rule.Undercut rule = (Rule.Undercut) book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units());
+        List<Found<Indication.Undercut>> found = Found.indications(inspection, Indication.Undercut.class).stream()
+                .filter(f -> f.what().toe() != Toe.ROOT)
+                .toList();
+        List<Found<Indication.Undercut>> over = found.stream()
+                .filter(f -> f.what().deep().isOver(rule.depths().get(f.what().toe()).anyLength()))
+                .toList();
+        finding.allowed("no accumulated exception");
+        if (!over.isEmpty()) {
+            Indication.Undercut first = over.get(0).what();
+            Length limit = rule.depths().get(first.toe()).anyLength();
+            finding.atMost(first.deep().in(inspection.units()), limit)
+                    .span(first.span())
+                    .indications(Found.indices(over))
+                    .reject("undercut " + first.deep().shownWithUnit() + " at "
+                            + first.span().shown() + "; the contract takes the exception over "
+                            + limit.shownWithUnit() + " away");
+        } else if (!found.isEmpty()) {
+            finding.indications(Found.indices(found)).accept("no undercut needs the exception");
+        }
+    }
+
+    private void reinforcement() {
+        List<DepthCheck.Measured> read = read(Reading.Station::reinforcement);
+        if (read.isEmpty() && inspection.joint().isFillet()) {
+            finding.notApplicable("a fillet has no reinforcement");
+        } else {
+            depths(read, "reinforcement");
+        }
+    }
+
+    private void convexity() {
+        depths(read(Reading.Station::convexity), "convexity");
+        if (!finding.isOpen() || !inspection.joint().dihedral().isSquare()) {
+            return;
+        }
+        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+            Reading.Station s = f.what();
+            if (s.legA().isEmpty() || s.legB().isEmpty() || s.throat().isEmpty()) {
+                continue;
+            }
+            var computed = ConvexityCheck.computedConvexity(s);
+            finding.readings(List.of(f.index())).span(s.span());
+            if (computed.isOver(mensor.length.RealLength.of(max()))) {
+                finding.incomplete(
+                        "throat and legs at " + s.at().shown() + " hint at " + computed.shown(),
+                        "read the convexity at " + s.at().shown());
+                return;
+            }
+            finding.accept("throat and legs show no convexity over the contract's limit");
+        }
+    }
+
+    private void underrun() {
+        if (!inspection.joint().isFillet()) {
+            finding.notApplicable("a size is judged on fillets");
+            return;
+        }
+        Rule.FilletSize rule = (Rule.FilletSize) book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
+        new FilletSizeCheck(inspection, rule).judgeUnderrun(finding, max());
+    }
+
+    private void root(List<RootCheck.RootDepth> found, String what) {
+        if (!inspection.joint().oneSided() && !RootCheck.isRecorded(inspection)) {
+            finding.notApplicable("not welded from one side, and nothing of the root is recorded");
+            return;
+        }
+        List<DepthCheck.Measured> measured = found.stream()
+                .map(d -> new DepthCheck.Measured(
+                        d.reading(),
+                        d.index(),
+                        d.span(),
+                        d.depth(),
+                        d.reading()
+                                ? inspection.readings().get(d.index()).division()
+                                : inspection.indications().get(d.index()).division()))
+                .toList();
+        depths(measured, what);
+    }
+}

@@ -1,0 +1,64 @@
+package mensor.judge;
+
+import java.util.List;
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.Indication;
+import mensor.look.Reading;
+
+/** Depths, heights or offsets against one limit: the greatest excess decides. */
+final class DepthCheck {
+    private DepthCheck() {}
+
+    /** A measured depth and where it comes from. */
+    record Measured(boolean reading, int index, Span span, Length depth, Optional<Length> division) {
+        static Measured of(Found<? extends Indication> f) {
+            return new Measured(
+                    false,
+                    f.index(),
+                    f.what().span(),
+                    f.what().depth().orElseThrow(),
+                    f.what().division());
+        }
+
+        static Measured ofReading(Found<Reading.Station> f, Length depth) {
+            return new Measured(true, f.index(), f.what().span(), depth, f.what().division());
+        }
+    }
+
+    /** Judges a list that is not empty. */
+    static void atMost(Finding.Builder finding, List<Measured> measured, Length limit, Unit unit, String what) {
+        Measured worst = measured.get(0);
+        Measured coarse = null;
+        for (Measured m : measured) {
+            worst = m.depth().isOver(worst.depth()) ? m : worst;
+            boolean accepted = !m.depth().isOver(limit);
+            if (accepted && GaugeLimit.isTooCoarse(limit, m.division())) {
+                coarse = m;
+            }
+            finding.nearLimit(accepted && GaugeLimit.isNear(limit.minus(m.depth()), m.division()));
+        }
+        boolean over = worst.depth().isOver(limit);
+        List<Measured> deciding =
+                over ? measured.stream().filter(m -> m.depth().isOver(limit)).toList() : measured;
+        String text = what + " " + worst.depth().in(unit).shownWithUnit() + " at "
+                + worst.span().shown();
+        finding.atMost(worst.depth().in(unit), limit.in(unit))
+                .span(worst.span())
+                .indications(deciding.stream().filter(m -> !m.reading()).map(Measured::index).toList())
+                .readings(deciding.stream().filter(Measured::reading).map(Measured::index).toList());
+        if (over) {
+            finding.reject(text + "; " + limit.in(unit).shownWithUnit() + " allowed");
+        } else if (coarse != null) {
+            finding.incomplete(
+                    "a gauge that reads to " + coarse.division().orElseThrow().shownWithUnit() + " cannot show "
+                            + limit.in(unit).shownWithUnit(),
+                    "a dial or digital gauge is needed: measure the " + what + " at "
+                            + coarse.span().shown() + " again");
+        } else {
+            finding.accept(text + ", within " + limit.in(unit).shownWithUnit());
+        }
+    }
+}

@@ -1,0 +1,216 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.Citation;
+import mensor.criteria.Confidence;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.look.Criterion;
+
+/**
+ * One criterion's verdict with its numbers.
+ *
+ * @param id the criterion's or the addendum's word in files
+ * @param criterion the criterion it belongs to
+ * @param measured for people, in the drawing's manner; empty where nothing was measured, as are allowed and margin
+ * @param numbers where one number decides
+ * @param span the place that decides
+ * @param indications the indices of the indications that decide
+ * @param readings the indices of the readings that decide
+ * @param reason one line
+ * @param trace the arithmetic, step by step
+ * @param asks what is still to be looked at, one line each
+ * @param nearLimit an accepting reading lies nearer to its limit than the gauge can tell
+ */
+public record Finding(
+        String id,
+        Criterion criterion,
+        Verdict verdict,
+        String measured,
+        String allowed,
+        String margin,
+        Optional<Numbers> numbers,
+        Optional<Span> span,
+        List<Integer> indications,
+        List<Integer> readings,
+        Citation citation,
+        Confidence confidence,
+        String reason,
+        List<String> trace,
+        List<String> asks,
+        boolean nearLimit) {
+
+    /** The measured and allowed value and what is left between them (negative past the limit), each with its unit. */
+    public record Numbers(String measured, String allowed, String margin) {
+        /** For an upper limit. */
+        public static Numbers atMost(Length measured, Length allowed) {
+            return new Numbers(
+                    measured.decimal(),
+                    allowed.decimal(),
+                    allowed.minus(measured).in(measured.unit()).decimal());
+        }
+
+        /** For a lower limit. */
+        public static Numbers atLeast(Length measured, Length wanted) {
+            return new Numbers(
+                    measured.decimal(), wanted.decimal(), measured.minus(wanted).decimal());
+        }
+    }
+
+    static Builder of(Criterion criterion, Citation citation) {
+        return new Builder(criterion.id(), criterion, citation);
+    }
+
+    static Builder of(String id, Criterion criterion, Citation citation) {
+        return new Builder(id, criterion, citation);
+    }
+
+    /** Gathers a finding while a check goes through its rule. A later verdict replaces an earlier one. */
+    static final class Builder {
+        private final String id;
+        private final Criterion criterion;
+        private final Citation citation;
+        private Verdict verdict = Verdict.ACCEPT;
+        private String measured = "";
+        private String allowed = "";
+        private String margin = "";
+        private Numbers numbers;
+        private Span span;
+        private List<Integer> indications = List.of();
+        private List<Integer> readings = List.of();
+        private Confidence confidence = Confidence.HIGH;
+        private String reason = "";
+        private final List<String> trace = new ArrayList<>();
+        private final List<String> asks = new ArrayList<>();
+        private boolean nearLimit;
+
+        private Builder(String id, Criterion criterion, Citation citation) {
+            this.id = id;
+            this.criterion = criterion;
+            this.citation = citation;
+        }
+
+        Builder accept(String why) {
+            return verdict(Verdict.ACCEPT, why);
+        }
+
+        Builder reject(String why) {
+            return verdict(Verdict.REJECT, why);
+        }
+
+        Builder notApplicable(String why) {
+            return verdict(Verdict.NOT_APPLICABLE, why);
+        }
+
+        /** Incomplete, with what to look at. */
+        Builder incomplete(String why, String ask) {
+            ask(ask);
+            return verdict(Verdict.INCOMPLETE, why);
+        }
+
+        /** Incomplete, where what to look at was asked already. */
+        Builder incomplete(String why) {
+            return verdict(Verdict.INCOMPLETE, why);
+        }
+
+        private Builder verdict(Verdict value, String why) {
+            verdict = value;
+            reason = why;
+            return this;
+        }
+
+        Builder ask(String line) {
+            asks.add(line);
+            return this;
+        }
+
+        Builder measured(String value) {
+            measured = value;
+            return this;
+        }
+
+        Builder allowed(String value) {
+            allowed = value;
+            return this;
+        }
+
+        Builder margin(Length left) {
+            margin = left.shownWithUnit();
+            return this;
+        }
+
+        Builder numbers(Numbers value) {
+            numbers = value;
+            return this;
+        }
+
+        /** Measured, allowed and margin of an upper limit, for people and for files. */
+        Builder atMost(Length value, Length limit) {
+            Length m = value.in(limit.unit());
+            return measured(m.shownWithUnit())
+                    .allowed(limit.shownWithUnit())
+                    .margin(limit.minus(m))
+                    .numbers(Numbers.atMost(m, limit));
+        }
+
+        Builder span(Span value) {
+            span = value;
+            return this;
+        }
+
+        Builder indications(List<Integer> value) {
+            indications = List.copyOf(value);
+            return this;
+        }
+
+        Builder readings(List<Integer> value) {
+            readings = List.copyOf(value);
+            return this;
+        }
+
+        Builder confidence(Confidence value) {
+            confidence = confidence.lower(value);
+            return this;
+        }
+
+        Builder trace(String line) {
+            trace.add(line);
+            return this;
+        }
+
+        Builder nearLimit(boolean value) {
+            nearLimit |= value;
+            return this;
+        }
+
+        boolean isOpen() {
+            return reason.isEmpty();
+        }
+
+        Finding build() {
+            boolean near = nearLimit && verdict == Verdict.ACCEPT;
+            if (near) {
+                trace.add("Near the limit: nearer than half the gauge's smallest division. Read again with a finer gauge.");
+            }
+            return new Finding(
+                    id,
+                    criterion,
+                    verdict,
+                    measured,
+                    allowed,
+                    margin,
+                    Optional.ofNullable(numbers),
+                    Optional.ofNullable(span),
+                    indications,
+                    readings,
+                    citation,
+                    confidence,
+                    reason,
+                    List.copyOf(trace),
+                    verdict == Verdict.REJECT || verdict == Verdict.INCOMPLETE ? List.copyOf(asks) : List.of(),
+                    near);
+        }
+    }
+}

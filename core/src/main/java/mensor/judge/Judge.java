@@ -1,0 +1,98 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.Citation;
+import mensor.criteria.Confidence;
+import mensor.criteria.CriteriaBook;
+import mensor.length.Length;
+import mensor.look.Addendum;
+import mensor.look.Criterion;
+import mensor.look.Inspection;
+import mensor.weld.InvalidField;
+
+/** Judges one inspection by one book: every criterion in order, then the contract's addenda. */
+public final class Judge {
+    /** Said with every verdict. */
+    public static final List<String> CAUTIONS = List.of(
+            "Visual look only: surface flaws only.",
+            "Limits stand here from memory of the published code; the contract's own copy and the Engineer decide.",
+            "Local codes and licensed practice come first.");
+
+    private Judge() {}
+
+    /**
+     * @throws InvalidField where the book cannot judge the joint, has no column in its units, or an addendum is looser
+     *     than the book
+     */
+    public static Evaluation evaluate(Inspection inspection, CriteriaBook book) {
+        check(inspection, book);
+        List<Finding> findings = new ArrayList<>();
+        for (Criterion criterion : Criterion.values()) {
+            Finding.Builder finding =
+                    Finding.of(criterion, book.citation(criterion, inspection.joint()));
+            findings.add(book.rule(criterion, inspection.joint(), inspection.units())
+                    .answer(new CriterionCheck(inspection, criterion, finding)));
+        }
+        for (Addendum a : inspection.addenda()) {
+            Citation where = new Citation("contract", a.note().orElse(a.kind().id()), Confidence.HIGH);
+            Finding.Builder finding = Finding.of(a.kind().id(), a.kind().criterion(), where);
+            findings.add(new AddendumCheck(inspection, book, a, finding).judge());
+        }
+        Verdict verdict = Verdict.of(findings.stream().map(Finding::verdict).toList());
+        return new Evaluation(book, verdict, List.copyOf(findings), todo(findings), notes(inspection, book, findings));
+    }
+
+    /** Refuses what the book cannot judge, naming the field of the file. */
+    public static void check(Inspection inspection, CriteriaBook book) {
+        if (!book.hasColumn(inspection.units())) {
+            throw new InvalidField(
+                    "units",
+                    book.id() + " has no column in " + inspection.units().symbol());
+        }
+        book.refuses(inspection.joint()).ifPresent(r -> {
+            throw new InvalidField("joint." + r.field(), r.problem());
+        });
+        for (int i = 0; i < inspection.addenda().size(); i++) {
+            Addendum a = inspection.addenda().get(i);
+            Optional<Length> loosest = book.loosest(a.kind(), inspection.joint(), inspection.units());
+            if (a.max().isPresent()
+                    && loosest.isPresent()
+                    && a.max().get().isOver(loosest.get())) {
+                throw new InvalidField(
+                        "addenda[" + i + "].max",
+                        a.max().get() + " is looser than the book, which accepts at most " + loosest.get()
+                                + "; an addendum can only tighten");
+            }
+        }
+    }
+
+    private static List<Todo> todo(List<Finding> findings) {
+        List<Todo> todo = new ArrayList<>();
+        for (Finding f : findings) {
+            if (f.verdict() == Verdict.INCOMPLETE) {
+                boolean open = f.reason().equals(CriterionCheck.NOT_LOOKED)
+                        && f.criterion().clearable()
+                        && f.id().equals(f.criterion().id());
+                f.asks().forEach(ask -> todo.add(new Todo(f.id(), f.criterion(), ask, open)));
+            }
+        }
+        return List.copyOf(todo);
+    }
+
+    private static List<String> notes(Inspection inspection, CriteriaBook book, List<Finding> findings) {
+        List<String> notes = new ArrayList<>();
+        book.note(inspection.joint()).ifPresent(notes::add);
+        for (Finding f : findings) {
+            if (f.confidence() != Confidence.HIGH) {
+                notes.add(f.criterion().title() + ": a limit used here is of " + f.confidence().id()
+                        + " confidence; check against your copy.");
+            }
+        }
+        inspection.covered().forEach(c -> notes.add(
+                c.criterion().title() + " is covered by " + c.by() + "; it was not seen in this look."));
+        notes.addAll(CAUTIONS);
+        return List.copyOf(notes);
+    }
+}

@@ -1,0 +1,102 @@
+package mensor.judge;
+
+import java.util.List;
+import mensor.criteria.Rule;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+
+/** Pores from a diameter up against sums of diameters in windows; every visible pore is taken as a piping one. */
+final class PorosityCheck {
+    private final Inspection inspection;
+    private final Rule.PoreSums rule;
+
+    PorosityCheck(Inspection inspection, Rule.PoreSums rule) {
+        this.inspection = inspection;
+        this.rule = rule;
+    }
+
+    void judge(Finding.Builder finding) {
+        List<Found<Indication.Porosity>> found = Found.indications(inspection, Indication.Porosity.class);
+        List<Found<Indication.Porosity>> counted = found.stream()
+                .filter(f -> !f.what().diameter().isUnder(rule.countedFrom()))
+                .toList();
+        finding.trace("every visible pore is taken as a piping pore; those of "
+                + rule.countedFrom().shownWithUnit() + " and over count: "
+                + counted.stream().mapToLong(f -> f.what().count()).sum() + " of "
+                + found.stream().mapToLong(f -> f.what().count()).sum());
+        List<PoreWindow.Pores> pores = counted.stream()
+                .map(f -> new PoreWindow.Pores(
+                        f.what().span(), f.what().diameter().in(inspection.units()), f.what().count()))
+                .toList();
+        Rule.WindowSum tightest = null;
+        PoreWindow.Sum tightestSum = null;
+        for (Rule.WindowSum limit : rule.sums()) {
+            PoreWindow window = new PoreWindow(inspection.joint().ruler(), pores, limit.window());
+            PoreWindow.Sum least = window.atLeast();
+            PoreWindow.Sum most = window.atMost();
+            boolean sure = least.total().compareTo(most.total()) == 0;
+            finding.trace("worst " + limit.window().shownWithUnit() + ", "
+                    + most.span().shown() + ": "
+                    + (sure ? "" : "between " + least.total().shown() + " and ")
+                    + most.total().shownWithUnit() + "; " + limit.sum().shownWithUnit() + " allowed");
+            if (least.total().isOver(limit.sum())) {
+                decide(finding, limit, least, counted)
+                        .reject(sumIn(least, limit) + "; " + limit.sum().shownWithUnit() + " allowed");
+                return;
+            }
+            if (most.total().isOver(limit.sum()) && finding.isOpen()) {
+                decide(finding, limit, most, counted)
+                        .incomplete(
+                                "along the stretch the pores may or may not gather: at least "
+                                        + least.total().shown() + ", at most " + most.total().shownWithUnit() + " in "
+                                        + limit.window().shownWithUnit(),
+                                "mark where the pores lie near " + most.span().shown());
+            }
+            if (tightest == null
+                    || limit.sum().minus(most.total()).isUnder(tightest.sum().minus(tightestSum.total()))) {
+                tightest = limit;
+                tightestSum = most;
+            }
+        }
+        if (finding.isOpen()) {
+            decide(finding, tightest, tightestSum, counted.isEmpty() ? found : counted)
+                    .accept(
+                            counted.isEmpty()
+                                    ? "no pore of " + rule.countedFrom().shownWithUnit() + " or over"
+                                    : sumIn(tightestSum, tightest) + ", within "
+                                            + tightest.sum().shownWithUnit());
+        }
+    }
+
+    private static String sumIn(PoreWindow.Sum sum, Rule.WindowSum limit) {
+        return "pores add up to " + sum.total().shownWithUnit() + " in "
+                + limit.window().shownWithUnit() + " at " + sum.span().shown();
+    }
+
+    private Finding.Builder decide(
+            Finding.Builder finding,
+            Rule.WindowSum limit,
+            PoreWindow.Sum sum,
+            List<Found<Indication.Porosity>> counted) {
+        Length total = sum.total().in(inspection.units());
+        return finding.measured(
+                        total.shownWithUnit() + " in " + limit.window().shown())
+                .allowed(limit.sum().shownWithUnit() + " in any " + limit.window().shown())
+                .margin(limit.sum().minus(total))
+                .numbers(Finding.Numbers.atMost(total, limit.sum()))
+                .span(sum.span())
+                .indications(counted.stream()
+                        .filter(f -> touches(sum.span(), f.what().span()))
+                        .map(Found::index)
+                        .toList());
+    }
+
+    private boolean touches(Span window, Span pores) {
+        var ruler = inspection.joint().ruler();
+        return !ruler.straight(List.of(window))
+                .intersect(ruler.straight(List.of(pores)))
+                .isEmpty();
+    }
+}

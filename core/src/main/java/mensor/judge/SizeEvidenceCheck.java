@@ -1,0 +1,132 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.Rule;
+import mensor.length.Length;
+import mensor.length.Ruler;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+
+/**
+ * Whether enough was read to accept a size (common practice, no source; adjustable per contract): stretches tried with a
+ * blade or marked cover the weld; or at least three stations, one near each end and none too far apart, one being enough
+ * on a short weld; or, mixed, each rest that no stretch covers satisfies the rule for stations as if it were a weld.
+ */
+final class SizeEvidenceCheck {
+    private final Rule.SizeEvidence rule;
+    private final Ruler ruler;
+    private final SpanSet covered;
+    private final List<Length> stations;
+
+    SizeEvidenceCheck(Rule.SizeEvidence rule, Ruler ruler, SpanSet covered, List<Length> stations) {
+        this.rule = rule;
+        this.ruler = ruler;
+        this.covered = covered;
+        this.stations = stations.stream().sorted().toList();
+    }
+
+    /** What is missing, one line a place; empty where enough was read. */
+    List<String> missing(List<Span> segments) {
+        List<String> missing = new ArrayList<>();
+        if (segments.isEmpty()) {
+            if (ruler.closed()) {
+                missingAround().ifPresent(missing::add);
+            } else {
+                missingIn(ruler.whole()).ifPresent(missing::add);
+            }
+        }
+        for (Span segment : segments) {
+            missingIn(segment).ifPresent(missing::add);
+        }
+        return missing;
+    }
+
+    private Optional<String> missingIn(Span stretch) {
+        SpanSet straight = SpanSet.of(ruler.straight(stretch));
+        List<Span> rests = straight.minus(covered).spans();
+        if (rests.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<String> byStations = stretch.wraps() ? stationsAcross(stretch) : stationsIn(stretch, stations);
+        if (byStations.isEmpty()) {
+            return byStations;
+        }
+        if (rests.size() == 1 && rests.get(0).equals(stretch)) {
+            return byStations;
+        }
+        return rests.stream()
+                .map(rest -> stationsIn(rest, stations))
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    /** A segment that passes the datum: its stations are laid out straight, those past the datum one turn further. */
+    private Optional<String> stationsAcross(Span stretch) {
+        List<Length> laid = stations.stream()
+                .map(s -> s.isUnder(stretch.from()) ? s.plus(ruler.length()) : s)
+                .sorted()
+                .toList();
+        return stationsIn(new Span(stretch.from(), stretch.to().plus(ruler.length())), laid);
+    }
+
+    private Optional<String> stationsIn(Span stretch, List<Length> sorted) {
+        List<Length> here = sorted.stream().filter(stretch::contains).toList();
+        if (!stretch.extent().isOver(rule.shortWeld())) {
+            return here.isEmpty()
+                    ? Optional.of("read the legs, or try the blade, at " + stretch.shown())
+                    : Optional.empty();
+        }
+        if (here.isEmpty()) {
+            return Optional.of("read the legs, or try the blade, along " + stretch.shown() + ": nothing was read there");
+        }
+        if (here.get(0).minus(stretch.from()).isOver(rule.fromEnd())) {
+            return Optional.of("read the size within " + rule.fromEnd().shownWithUnit() + " of "
+                    + stretch.from().shown());
+        }
+        if (stretch.to().minus(here.get(here.size() - 1)).isOver(rule.fromEnd())) {
+            return Optional.of("read the size within " + rule.fromEnd().shownWithUnit() + " of "
+                    + stretch.to().shown());
+        }
+        for (int i = 0; i + 1 < here.size(); i++) {
+            if (here.get(i + 1).minus(here.get(i)).isOver(rule.apart())) {
+                return tooFar(here.get(i), here.get(i + 1));
+            }
+        }
+        return tooFew(here.size(), stretch);
+    }
+
+    private Optional<String> tooFar(Length a, Length b) {
+        return Optional.of("read the size between " + a.shown() + " and " + b.shown() + ": no "
+                + rule.apart().shownWithUnit() + " goes without a reading");
+    }
+
+    private Optional<String> tooFew(int read, Span stretch) {
+        int more = rule.stations() - read;
+        return more <= 0
+                ? Optional.empty()
+                : Optional.of("read the size at " + more + " more station" + (more == 1 ? "" : "s") + " of "
+                        + stretch.shown() + "; at least " + rule.stations() + " are wanted");
+    }
+
+    private Optional<String> missingAround() {
+        if (SpanSet.of(List.of(ruler.whole())).minus(covered).isEmpty()) {
+            return Optional.empty();
+        }
+        if (!ruler.length().isOver(rule.shortWeld()) && !stations.isEmpty()) {
+            return Optional.empty();
+        }
+        if (stations.isEmpty()) {
+            return Optional.of("read the legs, or try the blade, around the weld: nothing was read");
+        }
+        for (int i = 0; i < stations.size(); i++) {
+            boolean last = i == stations.size() - 1;
+            Length next = last ? stations.get(0).plus(ruler.length()) : stations.get(i + 1);
+            if (next.minus(stations.get(i)).isOver(rule.apart())) {
+                return tooFar(stations.get(i), last ? stations.get(0) : next);
+            }
+        }
+        return tooFew(stations.size(), ruler.whole());
+    }
+}

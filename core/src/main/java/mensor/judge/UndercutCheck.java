@@ -1,0 +1,251 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mensor.criteria.Rule;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+import mensor.length.Unit;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.weld.Toe;
+
+/**
+ * Undercut against a depth that may have any length and a greater one that may add up along a short length in any window.
+ * Both toes add up in one window (the careful reading), unless the inspection plan chose each toe alone.
+ */
+final class UndercutCheck {
+    private final Inspection inspection;
+    private final Rule.Undercut rule;
+    private final List<Found<Indication.Undercut>> found;
+    private final Unit unit;
+
+    UndercutCheck(Inspection inspection, Rule.Undercut rule) {
+        this.inspection = inspection;
+        this.rule = rule;
+        this.unit = inspection.units();
+        this.found = Found.indications(inspection, Indication.Undercut.class).stream()
+                .filter(f -> rule.depths().containsKey(f.what().toe()))
+                .toList();
+    }
+
+    boolean hasAny() {
+        return !found.isEmpty();
+    }
+
+    /** Judges what was recorded; there is at least one undercut. */
+    void judge(Finding.Builder finding) {
+        found.forEach(f -> finding.trace(line(f.what())));
+        List<Found<Indication.Undercut>> tooDeep = new ArrayList<>();
+        List<Found<Indication.Undercut>> counted = new ArrayList<>();
+        List<Found<Indication.Undercut>> tooCoarse = new ArrayList<>();
+        Length deepestLimit = null;
+        Found<Indication.Undercut> deepest = null;
+        for (Found<Indication.Undercut> f : found) {
+            Length depth = f.what().deep();
+            Rule.ToeDepth limits = rule.depths().get(f.what().toe());
+            boolean shallow = !depth.isOver(limits.anyLength());
+            Length limit = shallow ? limits.anyLength() : limits.exception().orElse(limits.anyLength());
+            if (depth.isOver(limit)) {
+                tooDeep.add(f);
+            } else {
+                if (!shallow) {
+                    counted.add(f);
+                }
+                if (GaugeLimit.isTooCoarse(limit, f.what().division())) {
+                    tooCoarse.add(f);
+                }
+                finding.nearLimit(GaugeLimit.isNear(limit.minus(depth), f.what().division()));
+            }
+            if (deepest == null || depth.minus(limit).isOver(deepest.what().deep().minus(deepestLimit))) {
+                deepest = f;
+                deepestLimit = limit;
+            }
+        }
+        WindowsByToe windows = new WindowsByToe(counted);
+        traceWindows(finding, windows);
+        if (!tooDeep.isEmpty()) {
+            rejectDepth(finding, tooDeep);
+        } else if (windows.governing().sum().isOver(rule.accumulated())) {
+            rejectSum(finding, windows, counted);
+        } else {
+            accept(finding, windows, counted, deepest, deepestLimit);
+            if (!tooCoarse.isEmpty()) {
+                Length division = tooCoarse.get(0).what().division().orElseThrow();
+                finding.indications(Found.indices(tooCoarse))
+                        .incomplete(
+                                "a gauge that reads to " + division.shownWithUnit()
+                                        + " cannot show a limit finer than that",
+                                "a dial or digital gauge is needed: measure the undercut at "
+                                        + tooCoarse.get(0).what().span().shown() + " again");
+            }
+        }
+    }
+
+    private String line(Indication.Undercut u) {
+        return name(u.toe()) + " " + u.span().shown() + ": " + u.deep().shownWithUnit() + " deep; member "
+                + inspection.thicknessAt(u.toe()).shownWithUnit() + ", limit " + limits(u.toe());
+    }
+
+    private String limits(Toe toe) {
+        Rule.ToeDepth d = rule.depths().get(toe);
+        return d.anyLength().shownWithUnit()
+                + d.exception()
+                        .map(e -> ", up to " + e.shown() + " for " + rule.accumulated().shownWithUnit() + " in any "
+                                + rule.window().shown())
+                        .orElse(" at any length");
+    }
+
+    private String name(Toe toe) {
+        return inspection.joint().toeName(toe);
+    }
+
+    private void traceWindows(Finding.Builder finding, WindowsByToe windows) {
+        if (windows.lanes.isEmpty()) {
+            return;
+        }
+        windows.byToe.forEach((toe, w) -> finding.trace(name(toe) + " alone: worst " + rule.window().shownWithUnit()
+                + " at " + w.span().shown() + " holds " + w.sum().in(unit).shownWithUnit() + " over the any-length depth"));
+        finding.trace((inspection.undercutPerToe() ? "each toe by itself, as agreed in the inspection plan: " : "both toes together (the careful reading): ")
+                + windows.governing().sum().in(unit).shownWithUnit() + " in "
+                + windows.governing().span().shown() + ", " + rule.accumulated().shownWithUnit() + " allowed in any "
+                + rule.window().shownWithUnit());
+        if (inspection.joint().length().isUnder(rule.window())) {
+            finding.trace("the weld is shorter than " + rule.window().shownWithUnit()
+                    + ": one window, with the full allowance");
+        }
+    }
+
+    private void rejectDepth(Finding.Builder finding, List<Found<Indication.Undercut>> tooDeep) {
+        Found<Indication.Undercut> worst = tooDeep.get(0);
+        for (Found<Indication.Undercut> f : tooDeep) {
+            worst = excess(f.what()).isOver(excess(worst.what())) ? f : worst;
+        }
+        Indication.Undercut u = worst.what();
+        Length limit = most(u.toe());
+        finding.atMost(u.deep().in(unit), limit)
+                .span(u.span())
+                .indications(Found.indices(tooDeep))
+                .reject(name(u.toe()) + " at " + u.span().shown() + " is " + u.deep().shownWithUnit() + " deep; "
+                        + limit.shownWithUnit() + " is the most at any length");
+    }
+
+    private Length most(Toe toe) {
+        Rule.ToeDepth d = rule.depths().get(toe);
+        return d.exception().orElse(d.anyLength());
+    }
+
+    private Length excess(Indication.Undercut u) {
+        return u.deep().minus(most(u.toe()));
+    }
+
+    private void rejectSum(Finding.Builder finding, WindowsByToe windows, List<Found<Indication.Undercut>> counted) {
+        WorstWindow w = windows.governing();
+        SpanSet window = inspection.joint().ruler().straight(List.of(w.span()));
+        List<Integer> inWindow = counted.stream()
+                .filter(f -> windows.governs(f.what().toe()))
+                .filter(f -> inspection.joint().ruler().straight(f.what().span()).stream()
+                        .anyMatch(s -> window.intersect(SpanSet.of(List.of(s)))
+                                .total(unit)
+                                .isPositive()))
+                .map(Found::index)
+                .toList();
+        boolean perToeAccepts = !inspection.undercutPerToe()
+                && windows.byToe.values().stream().noneMatch(x -> x.sum().isOver(rule.accumulated()));
+        String why = sumText(w) + " in " + w.span().shown() + "; " + rule.accumulated().shownWithUnit() + " allowed";
+        finding.measured(sumText(w))
+                .allowed(rule.accumulated().shownWithUnit() + " in any " + rule.window().shown())
+                .margin(rule.accumulated().minus(w.sum()))
+                .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
+                .span(w.span())
+                .indications(inWindow)
+                .reject(perToeAccepts ? why + ". Rejected on the careful reading; per toe it accepts" : why);
+    }
+
+    private String sumText(WorstWindow w) {
+        String over = rule.depths().values().stream()
+                .filter(d -> d.exception().isPresent())
+                .findFirst()
+                .map(d -> d.anyLength().shown())
+                .orElse("0");
+        return w.sum().in(unit).shownWithUnit() + " over " + over;
+    }
+
+    private void accept(
+            Finding.Builder finding,
+            WindowsByToe windows,
+            List<Found<Indication.Undercut>> counted,
+            Found<Indication.Undercut> deepest,
+            Length deepestLimit) {
+        if (counted.isEmpty()) {
+            finding.atMost(deepest.what().deep().in(unit), deepestLimit)
+                    .span(deepest.what().span())
+                    .indications(List.of(deepest.index()))
+                    .accept("deepest " + deepest.what().deep().shownWithUnit() + ", on the "
+                            + name(deepest.what().toe()) + " at "
+                            + deepest.what().span().shown());
+            return;
+        }
+        WorstWindow w = windows.governing();
+        finding.measured(sumText(w))
+                .allowed(rule.accumulated().shownWithUnit() + " in any " + rule.window().shown())
+                .margin(rule.accumulated().minus(w.sum()))
+                .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
+                .span(w.span())
+                .indications(Found.indices(counted))
+                .accept(sumText(w) + " in " + w.span().shown() + ", within "
+                        + rule.accumulated().shownWithUnit());
+    }
+
+    /** The worst window of each toe and of both together. */
+    private final class WindowsByToe {
+        private final Map<Toe, SpanSet> lanes = new EnumMap<>(Toe.class);
+        private final Map<Toe, WorstWindow> byToe = new EnumMap<>(Toe.class);
+        private final WorstWindow together;
+
+        WindowsByToe(List<Found<Indication.Undercut>> counted) {
+            for (Toe toe : rule.depths().keySet()) {
+                List<Span> spans = counted.stream()
+                        .filter(f -> f.what().toe() == toe)
+                        .map(f -> f.what().span())
+                        .toList();
+                if (!spans.isEmpty()) {
+                    lanes.put(toe, inspection.joint().ruler().straight(spans));
+                }
+            }
+            lanes.forEach((toe, lane) -> byToe.put(toe, window(List.of(lane))));
+            together = window(lanes.values());
+        }
+
+        private WorstWindow window(Collection<SpanSet> of) {
+            return new WorstWindow(inspection.joint().ruler(), List.copyOf(of), rule.window());
+        }
+
+        /** The window that decides: of both toes, or of the worse toe where each is taken by itself. */
+        WorstWindow governing() {
+            return worstToe().map(byToe::get).orElse(together);
+        }
+
+        boolean governs(Toe toe) {
+            return worstToe().map(t -> t == toe).orElse(true);
+        }
+
+        private Optional<Toe> worstToe() {
+            if (!inspection.undercutPerToe()) {
+                return Optional.empty();
+            }
+            Toe worst = null;
+            for (Toe t : byToe.keySet()) {
+                if (worst == null || byToe.get(t).sum().isOver(byToe.get(worst).sum())) {
+                    worst = t;
+                }
+            }
+            return Optional.ofNullable(worst);
+        }
+    }
+}

@@ -1,0 +1,18 @@
+package mensor.look;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+
+/** The state of the weld when it was looked at; what is absent was not answered. */
+public record Conditions(
+        Optional<Boolean> cleaned,
+        Optional<Boolean> ambient,
+        Optional<Boolean> coated,
+        Optional<BigDecimal> hoursSinceWelding) {
+    public static final Conditions UNANSWERED =
+            new Conditions(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+    /** Cleaned, cooled to ambient, not coated. */
+    public static final Conditions READY =
+            new Conditions(Optional.of(true), Optional.of(true), Optional.of(false), Optional.empty());
+}

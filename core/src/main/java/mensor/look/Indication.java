@@ -1,0 +1,300 @@
+package mensor.look;
+
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.weld.Toe;
+
+/** Something seen on the weld, one record per kind. A depth that is absent was not measured; a depth of zero is nothing there. */
+public sealed interface Indication {
+    /** The kind's word in files. */
+    String kind();
+
+    /** The criterion that judges it. */
+    Criterion criterion();
+
+    /** Where it lies. */
+    Span span();
+
+    /** The gauge's smallest division, where a depth carries one. */
+    default Optional<Length> division() {
+        return Optional.empty();
+    }
+
+    /** The depth, height or diameter that tells how bad it is, where the kind has one and it was read. */
+    default Optional<Length> depth() {
+        return Optional.empty();
+    }
+
+    record Crack(Span span, Optional<CrackPlace> where) implements Indication {
+        @Override
+        public String kind() {
+            return "crack";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.CRACK;
+        }
+    }
+
+    record IncompleteFusion(Span span) implements Indication {
+        @Override
+        public String kind() {
+            return "incomplete-fusion";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.FUSION;
+        }
+    }
+
+    record Overlap(Toe toe, Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "overlap";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.OVERLAP;
+        }
+    }
+
+    record Undercut(Toe toe, Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "undercut";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return toe == Toe.ROOT ? Criterion.ROOT : Criterion.UNDERCUT;
+        }
+
+        @Override
+        public Optional<Length> depth() {
+            return Optional.of(deep);
+        }
+    }
+
+    /** A stretch marked as under the wanted size; {@code least} is the least size there in the drawing's meaning. */
+    record Undersize(Span span, Length least) implements Indication {
+        @Override
+        public String kind() {
+            return "undersize";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.SIZE;
+        }
+    }
+
+    /** Visible pores, each counted with the largest diameter. */
+    record Porosity(Span span, Length diameter, long count, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "porosity";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.POROSITY;
+        }
+
+        @Override
+        public Optional<Length> depth() {
+            return Optional.of(diameter);
+        }
+    }
+
+    /** A crater at the end of a run; without a depth it is not filled. */
+    record Crater(Length at, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "crater";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.CRATER;
+        }
+
+        @Override
+        public Span span() {
+            return Span.at(at);
+        }
+    }
+
+    record ArcStrike(Length at, Optional<Boolean> ground, Optional<CheckMethod> checked) implements Indication {
+        @Override
+        public String kind() {
+            return "arc-strike";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.ARC_STRIKE;
+        }
+
+        @Override
+        public Span span() {
+            return Span.at(at);
+        }
+    }
+
+    /** Slag: trapped at a toe or open after cleaning, or else still covering the weld. */
+    record Slag(Span span, boolean trapped) implements Indication {
+        @Override
+        public String kind() {
+            return "slag";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.SLAG;
+        }
+    }
+
+    record Spatter(Span span, boolean loose) implements Indication {
+        @Override
+        public String kind() {
+            return "spatter";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.SPATTER;
+        }
+    }
+
+    record Underfill(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "underfill";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.PROFILE;
+        }
+    }
+
+    record IncompletePenetration(Span span, Optional<Length> depth, Optional<Length> division)
+            implements Indication {
+        @Override
+        public String kind() {
+            return "incomplete-penetration";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.ROOT;
+        }
+    }
+
+    record MeltThrough(Span span, Length height, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "melt-through";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.ROOT;
+        }
+
+        @Override
+        public Optional<Length> depth() {
+            return Optional.of(height);
+        }
+    }
+
+    record RootConcavity(Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "root-concavity";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.ROOT;
+        }
+
+        @Override
+        public Optional<Length> depth() {
+            return Optional.of(deep);
+        }
+    }
+
+    record BurnThrough(Length at) implements Indication {
+        @Override
+        public String kind() {
+            return "burn-through";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.ROOT;
+        }
+
+        @Override
+        public Span span() {
+            return Span.at(at);
+        }
+    }
+
+    record Misalignment(Span span, Length offset, Optional<Length> division) implements Indication {
+        @Override
+        public String kind() {
+            return "misalignment";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.MISALIGNMENT;
+        }
+
+        @Override
+        public Optional<Length> depth() {
+            return Optional.of(offset);
+        }
+    }
+
+    /** The weld is shorter than specified by {@code missing}; its place is the weld's start, for want of a better one. */
+    record ShortWeld(Length missing) implements Indication {
+        @Override
+        public String kind() {
+            return "short-weld";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.LENGTH;
+        }
+
+        @Override
+        public Span span() {
+            return Span.at(Length.zero(missing.unit()));
+        }
+    }
+
+    record NotAsDrawn(DrawingFault what, Optional<Length> at) implements Indication {
+        @Override
+        public String kind() {
+            return "not-as-drawn";
+        }
+
+        @Override
+        public Criterion criterion() {
+            return Criterion.AS_DRAWN;
+        }
+
+        @Override
+        public Span span() {
+            return Span.at(at.orElse(Length.inches(0)));
+        }
+    }
+}

@@ -1,0 +1,25 @@
+package mensor.weld;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import mensor.length.Length;
+
+/**
+ * One pass as it was laid. Amps, volts, and arc force in the machine's percent; travel speed in mm per minute. A
+ * {@code planned} pass was copied from the procedure and not measured: it is never evidence.
+ */
+public record Pass(
+        OptionalInt number,
+        Optional<PassKind> kind,
+        Optional<String> electrode,
+        Optional<Length> diameter,
+        OptionalDouble amps,
+        OptionalDouble volts,
+        Optional<Polarity> polarity,
+        Optional<Progression> progression,
+        Optional<Technique> technique,
+        OptionalDouble speed,
+        Optional<Length> runLength,
+        OptionalDouble arcForce,
+        boolean planned) {}

@@ -1,0 +1,19 @@
+package mensor.weld;
+
+/** Where the weld meets a member: toe A on the first, toe B on the second; or the root, under the weld. */
+public enum Toe implements Named {
+    A("A"),
+    B("B"),
+    ROOT("root");
+
+    private final String id;
+
+    Toe(String id) {
+        this.id = id;
+    }
+
+    @Override
+    public String id() {
+        return id;
+    }
+}

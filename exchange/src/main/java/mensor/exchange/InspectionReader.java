@@ -1,0 +1,536 @@
+package mensor.exchange;
+
+import java.math.BigDecimal;
+import java.time.DateTimeException;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.judge.Judge;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.Addendum;
+import mensor.look.AddendumKind;
+import mensor.look.Conditions;
+import mensor.look.Cover;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.weld.ArcLength;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.Named;
+import mensor.weld.Pass;
+import mensor.weld.PassKind;
+import mensor.weld.Polarity;
+import mensor.weld.Progression;
+import mensor.weld.Sign;
+import mensor.weld.Technique;
+import mensor.weld.WeldingRecord;
+
+/** Reads a {@code mensor-inspection/1} document strictly: what the format does not know is an error that names the field. */
+final class InspectionReader {
+    private static final List<String> BOOKS = List.of(
+            "d1.1-static",
+            "d1.1-cyclic",
+            "d1.1-tubular",
+            "d1.1-welder-test",
+            "iso5817-b",
+            "iso5817-c",
+            "iso5817-d",
+            "b31.3-normal");
+    private static final List<String> RECORD_FIELDS = List.of(
+            "inspector",
+            "certificate",
+            "capacity",
+            "at",
+            "light",
+            "gauges",
+            "drawing",
+            "drawingRev",
+            "wps",
+            "wpsRev",
+            "welders",
+            "weldCompleted",
+            "nde",
+            "notes");
+
+    private final Json root;
+
+    InspectionReader(Json root) {
+        this.root = root;
+    }
+
+    InspectionDocument document() {
+        Fields bare = Fields.of("", root, Unit.INCH);
+        String format = bare.requiredText("format");
+        if (!format.equals(InspectionDocument.FORMAT)) {
+            throw bare.error("format", "\"" + InspectionDocument.FORMAT + "\" is wanted, got \"" + format + "\"");
+        }
+        String criteria = bare.requiredText("criteria");
+        Unit units = units(bare);
+        CriteriaBook book = book(bare, criteria, units);
+        Fields f = bare.with(units);
+        f.find("format");
+        f.find("criteria");
+        f.find("units");
+        try {
+            Joint joint = joint(f.requiredObject("joint"));
+            Inspection inspection = inspection(f, joint, units);
+            Json.Object record = f.object("record").map(InspectionReader::record).orElse(null);
+            f.end();
+            Judge.check(inspection, book);
+            return new InspectionDocument(inspection, book, record);
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+
+    private static Unit units(Fields f) {
+        String symbol = f.requiredText("units");
+        for (Unit u : Unit.values()) {
+            if (u.symbol().equals(symbol)) {
+                return u;
+            }
+        }
+        throw f.error("units", "\"in\" or \"mm\" is wanted, got \"" + symbol + "\"");
+    }
+
+    private static CriteriaBook book(Fields f, String id, Unit units) {
+        if (!BOOKS.contains(id)) {
+            throw f.error("criteria", "one of " + String.join(", ", BOOKS) + " is wanted, got \"" + id + "\"");
+        }
+        if (id.startsWith("iso5817") && units != Unit.MILLIMETRE) {
+            throw f.error("units", id + " is in mm only");
+        }
+        return CriteriaBooks.find(id)
+                .orElseThrow(() -> f.error("criteria", "the book " + id + " is not built into this version of Mensor"));
+    }
+
+    static Joint joint(Fields f) {
+        Joint.Builder b = new Joint.Builder(
+                f.requiredText("mark"),
+                f.requiredWord("weld", mensor.weld.WeldType.class),
+                f.requiredWord("connection", mensor.weld.Connection.class),
+                f.requiredPositive("length"));
+        f.text("weldNo").ifPresent(b::weldNo);
+        f.word("side", mensor.weld.Side.class).ifPresent(b::side);
+        f.text("datum").ifPresent(b::datum);
+        f.word("corner", mensor.weld.Corner.class).ifPresent(b::corner);
+        f.bool("closed").ifPresent(b::closed);
+        if (f.has("segments")) {
+            List<Span> segments = f.objects("segments", (at, s) -> {
+                Span span = s.stretch();
+                s.end();
+                return span;
+            });
+            if (segments.isEmpty()) {
+                throw f.error("segments", "is empty; leave it out for a continuous weld");
+            }
+            b.segments(segments);
+        }
+        b.members(f.requiredObjects("members", (at, m) -> {
+                    var member = new mensor.weld.Member(m.text("name").orElse(""), m.requiredPositive("thickness"));
+                    m.end();
+                    return member;
+                })
+                .toArray(mensor.weld.Member[]::new));
+        f.length("size").ifPresent(b::size);
+        f.length("throat").ifPresent(b::throat);
+        f.word("sizeMeans", mensor.weld.LegMeaning.class).ifPresent(b::sizeMeans);
+        f.number("dihedral").ifPresent(d -> b.dihedral(dihedral(f, d)));
+        f.word("legs", mensor.weld.LegMeaning.class).ifPresent(b::legs);
+        f.word("penetration", mensor.weld.Penetration.class).ifPresent(b::penetration);
+        f.object("groove").ifPresent(g -> b.groove(groove(g)));
+        f.bool("backing").ifPresent(b::backing);
+        f.length("rootOpening").ifPresent(b::rootOpening);
+        if (f.has("gaps")) {
+            b.gaps(f.objects("gaps", (at, g) -> {
+                var gap = new mensor.weld.Gap(g.stretch(), g.requiredLength("opening"));
+                g.end();
+                return gap;
+            }));
+        }
+        f.bool("primary").ifPresent(b::primary);
+        f.bool("transverseTension").ifPresent(b::transverseTension);
+        f.word("use", mensor.weld.Use.class).ifPresent(b::use);
+        f.length("flangeWidth").ifPresent(b::flangeWidth);
+        f.word("girderEnds", mensor.weld.GirderEnds.class).ifPresent(b::girderEnds);
+        f.text("grade").ifPresent(b::grade);
+        f.bool("delayed").ifPresent(b::delayed);
+        f.bool("flush").ifPresent(b::flush);
+        f.bool("faying").ifPresent(b::faying);
+        f.bool("oneSided").ifPresent(b::oneSided);
+        f.length("offsetMax").ifPresent(b::offsetMax);
+        f.word("position", mensor.weld.Position.class).ifPresent(b::position);
+        f.end();
+        try {
+            return b.build();
+        } catch (InvalidField e) {
+            throw f.error(e.field(), e.problem());
+        }
+    }
+
+    private static mensor.weld.Dihedral dihedral(Fields f, BigDecimal degrees) {
+        try {
+            return new mensor.weld.Dihedral(degrees);
+        } catch (InvalidField e) {
+            throw f.error(e.field(), e.problem());
+        }
+    }
+
+    private static mensor.weld.Groove groove(Fields g) {
+        var groove = new mensor.weld.Groove(
+                g.text("prep"),
+                g.number("includedAngle").map(BigDecimal::doubleValue),
+                g.depth("rootFace"),
+                g.depth("rootOpening"));
+        groove.includedAngle().filter(a -> a < 0 || a >= 180).ifPresent(a -> {
+            throw g.error("includedAngle", "0 to under 180 degrees are wanted, got " + a);
+        });
+        g.end();
+        return groove;
+    }
+
+    private static Inspection inspection(Fields f, Joint joint, Unit units) {
+        Conditions conditions = f.object("conditions").map(InspectionReader::conditions).orElse(Conditions.UNANSWERED);
+        List<Reading> readings = f.objects("readings", InspectionReader::reading);
+        List<Indication> indications = f.objects("indications", InspectionReader::indication);
+        Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
+        boolean allElse = clear(f, indications, clear);
+        List<Cover> covered = f.objects("covered", InspectionReader::cover);
+        List<Addendum> addenda = new ArrayList<>();
+        f.objects("addenda", (at, a) -> addenda.add(addendum(a, addenda)));
+        boolean perToe = f.object("readingChoices").map(InspectionReader::undercutPerToe).orElse(false);
+        WeldingRecord welding = f.object("welding").map(InspectionReader::welding).orElse(WeldingRecord.NONE);
+        return new Inspection(
+                joint, units, conditions, clear, allElse, covered, readings, indications, addenda, perToe, welding);
+    }
+
+    static Conditions conditions(Fields c) {
+        Optional<BigDecimal> hours = c.number("hoursSinceWelding");
+        hours.filter(h -> h.signum() < 0).ifPresent(h -> {
+            throw c.error("hoursSinceWelding", "cannot be below zero, got " + h.toPlainString());
+        });
+        Conditions conditions = new Conditions(c.bool("cleaned"), c.bool("ambient"), c.bool("coated"), hours);
+        c.end();
+        return conditions;
+    }
+
+    private static boolean clear(Fields f, List<Indication> indications, Set<Criterion> clear) {
+        List<String> ids = f.list("clear", (at, v) -> {
+            if (v instanceof Json.Text t && t.value().equals("all-else")) {
+                return t.value();
+            }
+            Criterion c = Fields.asWord(at, v, Criterion.class);
+            if (!c.clearable()) {
+                throw new UnreadableInput(at, c.id() + " is measured or answered, it cannot be cleared");
+            }
+            if (indications.stream().anyMatch(i -> i.criterion() == c)) {
+                throw new UnreadableInput(at, c.id() + " is said to be clear, but an indication of it is recorded");
+            }
+            clear.add(c);
+            return c.id();
+        });
+        boolean allElse = ids.contains("all-else");
+        if (allElse && ids.size() > 1) {
+            throw f.error("clear", "\"all-else\" stands alone, got " + ids.size() + " entries");
+        }
+        return allElse;
+    }
+
+    static Cover cover(String at, Fields c) {
+        Criterion criterion = c.requiredWord("criterion", Criterion.class);
+        if (!criterion.clearable() && criterion != Criterion.SIZE) {
+            throw c.error("criterion", criterion.id() + " cannot be covered by another look");
+        }
+        Cover cover = new Cover(criterion, c.requiredText("by"));
+        c.end();
+        return cover;
+    }
+
+    static Reading reading(String at, Fields r) {
+        Optional<Length> division = r.positive("division");
+        Optional<String> gauge = r.text("gauge");
+        Optional<mensor.look.Face> face = r.word("face", mensor.look.Face.class);
+        Reading reading;
+        if (r.has("from") || r.has("to") || r.has("atLeast")) {
+            reading = new Reading.Blade(r.stretch(), r.requiredPositive("atLeast"), face, division, gauge);
+        } else {
+            reading = new Reading.Station(
+                    r.requiredLength("at"),
+                    r.positive("legA"),
+                    r.positive("legB"),
+                    r.positive("throat"),
+                    face,
+                    r.depth("convexity"),
+                    r.depth("concavity"),
+                    r.positive("faceWidth"),
+                    r.length("reinforcement"),
+                    r.length("rootReinforcement"),
+                    r.positive("rootWidth"),
+                    r.depth("offset"),
+                    angle(r, "toeAngleA"),
+                    angle(r, "toeAngleB"),
+                    division,
+                    gauge);
+        }
+        r.end();
+        return reading;
+    }
+
+    private static OptionalDouble angle(Fields r, String field) {
+        OptionalDouble a = r.number(field, 0, "degrees");
+        if (a.isPresent() && (a.getAsDouble() <= 0 || a.getAsDouble() > 180)) {
+            throw r.error(field, "over 0 and at most 180 degrees are wanted, got " + a.getAsDouble());
+        }
+        return a;
+    }
+
+    static Indication indication(String at, Fields i) {
+        String kind = i.requiredText("kind");
+        Indication indication =
+                switch (kind) {
+                    case "crack" -> new Indication.Crack(
+                            i.placeOrStretch(), i.word("where", mensor.look.CrackPlace.class));
+                    case "incomplete-fusion" -> new Indication.IncompleteFusion(i.stretch());
+                    case "overlap" -> new Indication.Overlap(
+                            toe(i, false), i.stretch(), i.depth("depth"), division(i, "depth"));
+                    case "undercut" -> new Indication.Undercut(
+                            toe(i, true), i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
+                    case "undersize" -> new Indication.Undersize(i.stretch(), i.requiredPositive("least"));
+                    case "porosity" -> new Indication.Porosity(
+                            i.placeOrStretch(), i.requiredDepth("diameter"), count(i), division(i, "diameter"));
+                    case "crater" -> new Indication.Crater(
+                            i.requiredLength("at"), i.depth("depth"), division(i, "depth"));
+                    case "arc-strike" -> new Indication.ArcStrike(
+                            i.requiredLength("at"), i.bool("ground"), i.word("checked", mensor.look.CheckMethod.class));
+                    case "slag" -> new Indication.Slag(i.stretch(), i.bool("trapped").orElse(false));
+                    case "spatter" -> new Indication.Spatter(i.stretch(), i.bool("loose").orElse(false));
+                    case "underfill" -> new Indication.Underfill(i.stretch(), i.depth("depth"), division(i, "depth"));
+                    case "incomplete-penetration" -> new Indication.IncompletePenetration(
+                            i.stretch(), i.depth("depth"), division(i, "depth"));
+                    case "melt-through" -> new Indication.MeltThrough(
+                            i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
+                    case "root-concavity" -> new Indication.RootConcavity(
+                            i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
+                    case "burn-through" -> new Indication.BurnThrough(i.requiredLength("at"));
+                    case "misalignment" -> new Indication.Misalignment(
+                            i.stretch(), i.requiredDepth("offset"), division(i, "offset"));
+                    case "short-weld" -> new Indication.ShortWeld(i.requiredDepth("missing"));
+                    case "not-as-drawn" -> new Indication.NotAsDrawn(
+                            i.requiredWord("what", mensor.look.DrawingFault.class), i.length("at"));
+                    default -> throw i.error("kind", "\"" + kind + "\" is not a kind of indication");
+                };
+        i.end();
+        return indication;
+    }
+
+    private static mensor.weld.Toe toe(Fields i, boolean rootToo) {
+        mensor.weld.Toe toe = i.requiredWord("toe", mensor.weld.Toe.class);
+        if (toe == mensor.weld.Toe.ROOT && !rootToo) {
+            throw i.error("toe", "A or B is wanted, got \"root\"");
+        }
+        return toe;
+    }
+
+    private static Optional<Length> division(Fields i, String depthField) {
+        Optional<Length> division = i.positive("division");
+        if (division.isPresent() && !i.has(depthField)) {
+            throw i.error("division", "goes with a " + depthField);
+        }
+        return division;
+    }
+
+    private static long count(Fields i) {
+        Optional<BigDecimal> n = i.number("count");
+        if (n.isEmpty()) {
+            return 1;
+        }
+        try {
+            long count = n.get().longValueExact();
+            if (count >= 1 && count <= 1_000_000) {
+                return count;
+            }
+        } catch (ArithmeticException e) {
+            // said below
+        }
+        throw i.error("count", "a whole number from 1 to 1,000,000 is wanted, got " + n.get().toPlainString());
+    }
+
+    static Addendum addendum(Fields a, List<Addendum> before) {
+        AddendumKind kind = a.requiredWord("id", AddendumKind.class);
+        if (before.stream().anyMatch(b -> b.kind() == kind)) {
+            throw a.error("id", kind.id() + " is given twice");
+        }
+        Optional<Length> max = kind.hasMax() ? Optional.of(a.requiredDepth("max")) : Optional.empty();
+        Addendum addendum = new Addendum(kind, max, a.text("note"));
+        if (!kind.hasMax() && a.has("max")) {
+            throw a.error("max", kind.id() + " carries no limit");
+        }
+        a.end();
+        return addendum;
+    }
+
+    private enum UndercutChoice implements Named {
+        SUM("sum"),
+        PER_TOE("per-toe");
+
+        private final String id;
+
+        UndercutChoice(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
+    }
+
+    private static boolean undercutPerToe(Fields c) {
+        Optional<UndercutChoice> choice = c.word("undercut", UndercutChoice.class);
+        c.end();
+        return choice.filter(UndercutChoice.PER_TOE::equals).isPresent();
+    }
+
+    static WeldingRecord welding(Fields w) {
+        WeldingRecord record = new WeldingRecord(
+                w.objects("passes", (at, p) -> pass(p)),
+                w.bool("millScaleRemoved"),
+                w.number("electrodeExposureHours", 0, "h"),
+                w.number("preheatF", -460, "°F"),
+                w.word("arcLength", ArcLength.class),
+                w.list("signs", (at, v) -> Fields.asWord(at, v, Sign.class)),
+                w.list("signsAbsent", (at, v) -> Fields.asWord(at, v, Sign.class)),
+                w.object("procedure").map(InspectionReader::procedureAmps).orElse(Map.of()));
+        w.end();
+        return record;
+    }
+
+    private static Pass pass(Fields p) {
+        Optional<BigDecimal> number = p.number("pass");
+        number.filter(n -> n.stripTrailingZeros().scale() > 0 || n.signum() <= 0 || n.precision() > 6)
+                .ifPresent(n -> {
+                    throw p.error("pass", "a whole number from 1 is wanted, got " + n.toPlainString());
+                });
+        Pass pass = new Pass(
+                number.map(n -> OptionalInt.of(n.intValue())).orElseGet(OptionalInt::empty),
+                p.word("kind", PassKind.class),
+                p.text("electrode"),
+                p.positive("diameter"),
+                p.number("amps", 0, "A"),
+                p.number("volts", 0, "V"),
+                p.word("polarity", Polarity.class),
+                p.word("progression", Progression.class),
+                p.word("technique", Technique.class),
+                speed(p),
+                p.positive("runLength"),
+                p.number("arcForce", 0, "%"),
+                p.bool("planned").orElse(false));
+        p.end();
+        return pass;
+    }
+
+    private static final Pattern SPEED = Pattern.compile("(.*[0-9]) *(in|mm)/min");
+
+    /** Travel speed in mm per minute. */
+    private static OptionalDouble speed(Fields p) {
+        Optional<String> text = p.text("speed");
+        if (text.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        Matcher m = SPEED.matcher(text.get().strip());
+        if (!m.matches()) {
+            throw p.error("speed", "\"4 in/min\" or \"100 mm/min\" is wanted, got \"" + text.get() + "\"");
+        }
+        Unit unit = m.group(2).equals("in") ? Unit.INCH : Unit.MILLIMETRE;
+        Length perMinute = Fields.asLength(p.path("speed"), new Json.Text(m.group(1)), unit);
+        if (!perMinute.isPositive()) {
+            throw p.error("speed", "must be over zero, got \"" + text.get() + "\"");
+        }
+        return OptionalDouble.of(perMinute.approximateNanometres() / Unit.MILLIMETRE.nanometres());
+    }
+
+    private static Map<PassKind, double[]> procedureAmps(Fields procedure) {
+        Map<PassKind, double[]> amps = new EnumMap<>(PassKind.class);
+        procedure.object("amps").ifPresent(a -> {
+            for (PassKind kind : PassKind.values()) {
+                List<Double> range = a.list(
+                        kind.id(), (at, v) -> Fields.asNumber(at, v).doubleValue());
+                if (a.has(kind.id())) {
+                    if (range.size() != 2 || range.get(0) < 0 || range.get(1) < range.get(0)) {
+                        throw a.error(kind.id(), "the lowest and the highest amps are wanted, as [70, 90]");
+                    }
+                    amps.put(kind, new double[] {range.get(0), range.get(1)});
+                }
+            }
+            a.end();
+        });
+        procedure.end();
+        return amps;
+    }
+
+    /** What is kept and given back unchanged: texts or lists, with the few fields that have a form. */
+    private static Json.Object record(Fields r) {
+        for (String field : RECORD_FIELDS) {
+            if (field.equals("nde")) {
+                r.objects(field, (at, n) -> {
+                    n.text("method");
+                    n.find("percent").ifPresent(p -> {
+                        if (!(p instanceof Json.Number) && !(p instanceof Json.Text)) {
+                            throw n.error("percent", "a number is wanted, got " + p.said());
+                        }
+                    });
+                    n.text("status");
+                    n.end();
+                    return at;
+                });
+                continue;
+            }
+            r.find(field).ifPresent(v -> {
+                if (v instanceof Json.Array) {
+                    r.list(field, (at, item) -> item);
+                } else if (!(v instanceof Json.Text)) {
+                    throw r.error(field, "a text or a list is wanted, got " + v.said());
+                }
+            });
+        }
+        r.find("capacity").ifPresent(v -> {
+            if (!v.equals(new Json.Text("QC")) && !v.equals(new Json.Text("verification"))) {
+                throw r.error("capacity", "\"QC\" or \"verification\" is wanted, got " + v.said());
+            }
+        });
+        r.find("at").ifPresent(v -> {
+            if (v instanceof Json.Text t && !isTime(t.value())) {
+                throw r.error("at", "an ISO time, as 2026-05-04T10:30:00Z, is wanted, got " + v.said());
+            }
+        });
+        r.end();
+        return r.source();
+    }
+
+    private static boolean isTime(String text) {
+        for (DateTimeFormatter f : List.of(DateTimeFormatter.ISO_DATE_TIME, DateTimeFormatter.ISO_DATE)) {
+            try {
+                f.parse(text);
+                return true;
+            } catch (DateTimeException e) {
+                // the next form
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,101 @@
+package mensor.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStreamWriter;
+import java.io.PrintStream;
+import java.io.PrintWriter;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+import mensor.judge.Evaluation;
+import mensor.judge.Judge;
+
+/** {@code mensor judge FILE…}: one line of JSON per readable file, in order; one line of error per unreadable one. */
+public final class JudgeCommand {
+    private static final int ACCEPTED = 0;
+    private static final int REJECTED = 1;
+    private static final int INCOMPLETE = 2;
+    private static final int UNREADABLE = 3;
+    /** Of several files the worst decides. */
+    private static final List<Integer> WORST_FIRST = List.of(UNREADABLE, REJECTED, INCOMPLETE, ACCEPTED);
+
+    private final InputStream in;
+    private final Writer out;
+    private final PrintWriter err;
+
+    public JudgeCommand(InputStream in, Writer out, PrintWriter err) {
+        this.in = in;
+        this.out = out;
+        this.err = err;
+    }
+
+    public static void main(String[] args) {
+        PrintStream stdout = System.out;
+        Writer out = new java.io.BufferedWriter(new OutputStreamWriter(stdout, StandardCharsets.UTF_8), 1 << 16);
+        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
+        int code = new JudgeCommand(System.in, out, err).run(List.of(args));
+        System.exit(code);
+    }
+
+    /** The exit code: 0 accept, 1 reject, 2 incomplete, 3 unreadable. */
+    public int run(List<String> files) {
+        if (files.isEmpty()) {
+            err.println("mensor judge: name one or more inspection files, or - for standard input");
+            return UNREADABLE;
+        }
+        int worst = ACCEPTED;
+        try {
+            for (String file : files) {
+                int code = judge(file);
+                worst = WORST_FIRST.indexOf(code) < WORST_FIRST.indexOf(worst) ? code : worst;
+            }
+            out.flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return worst;
+    }
+
+    private int judge(String file) throws IOException {
+        try {
+            InspectionDocument document = InspectionDocument.read(text(file));
+            Evaluation evaluation = Judge.evaluate(document.inspection(), document.book());
+            out.write(EvaluationDocument.write(
+                    file, document.inspection().joint().mark(), evaluation));
+            out.write('\n');
+            return switch (evaluation.verdict()) {
+                case REJECT -> REJECTED;
+                case INCOMPLETE -> INCOMPLETE;
+                case ACCEPT, NOT_APPLICABLE -> ACCEPTED;
+            };
+        } catch (UnreadableInput e) {
+            out.flush();
+            err.println(oneLine(file + ": " + e.getMessage()));
+            return UNREADABLE;
+        }
+    }
+
+    private String text(String file) throws IOException {
+        try {
+            byte[] bytes = file.equals("-") ? in.readAllBytes() : Files.readAllBytes(Path.of(file));
+            return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+        } catch (CharacterCodingException e) {
+            throw new UnreadableInput("", "is not UTF-8 text");
+        } catch (NoSuchFileException e) {
+            throw new UnreadableInput("", "there is no such file");
+        } catch (IOException | java.nio.file.InvalidPathException e) {
+            throw new UnreadableInput("", "cannot be read: " + e.getMessage());
+        }
+    }
+
+    private static String oneLine(String text) {
+        return text.replaceAll("\\s*[\\r\\n]+\\s*", " ");
+    }
+}
