@@ -27,10 +27,11 @@ public final class UndersizePortion {
      */
     public UndersizePortion(Ruler ruler, SpanSet region, SpanSet known, List<Station> stations) {
         List<Span> open = region.minus(known).spans();
-        List<Station> sorted = stations.stream()
+        List<Station> sorted = new ArrayList<>();
+        stations.stream()
                 .filter(s -> region.covers(s.at()) && !known.covers(s.at()))
                 .sorted(Comparator.comparing(Station::at))
-                .toList();
+                .forEach(s -> addOnce(sorted, s));
         if (open.isEmpty()) {
             return;
         }
@@ -55,6 +56,16 @@ public final class UndersizePortion {
         }
         if (ring) {
             acrossDatum(ruler, open, perPiece);
+        }
+    }
+
+    /** Of two readings at one place the low one counts. */
+    private static void addOnce(List<Station> sorted, Station station) {
+        int last = sorted.size() - 1;
+        if (last >= 0 && sorted.get(last).at().compareTo(station.at()) == 0) {
+            sorted.set(last, new Station(station.at(), station.low() || sorted.get(last).low()));
+        } else {
+            sorted.add(station);
         }
     }
 

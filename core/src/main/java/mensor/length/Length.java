@@ -222,8 +222,12 @@ public final class Length implements Comparable<Length> {
 
     /** As a gauge shows it, without the unit: {@code 1 1/8}, {@code .03}, {@code 2.4}; rounded with ≈ where it cannot be written exactly. */
     public String shown() {
+        BigInteger denominator = exactNanometres()
+                .divide(BigInteger.valueOf(unit.nanometres()))
+                .getDenominator();
+        boolean gaugeFraction = unit == Unit.INCH && denominator.compareTo(BigInteger.valueOf(64)) <= 0;
         String text = written();
-        if (text != null && text.length() <= 9) {
+        if (text != null && (gaugeFraction || text.indexOf('/') < 0) && text.length() <= 9) {
             return text;
         }
         BigDecimal rounded = rounded(4);

@@ -1,0 +1,38 @@
+package mensor.cause;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import mensor.weld.Sign;
+
+/**
+ * One defect traced to its likely causes, the leading one first.
+ *
+ * @param indication the index of the indication, or empty where a reading rejects
+ * @param reading the index of the reading, or empty where an indication rejects
+ * @param doubt what the record does not tell, in words
+ */
+public record Traced(
+        OptionalInt indication,
+        OptionalInt reading,
+        String kind,
+        List<Cause> causes,
+        List<RuledOut> ruledOut,
+        Optional<NextCheck> next,
+        List<String> doubt) {
+
+    /** A cause with the evidence that moved it, the check that would confirm it, and the one thing to change. */
+    public record Cause(
+            CauseClass cause,
+            String name,
+            Standing standing,
+            List<String> speaksFor,
+            List<String> speaksAgainst,
+            String check,
+            String change) {}
+
+    public record RuledOut(CauseClass cause, String why) {}
+
+    /** The one look that would settle most, and between what. */
+    public record NextCheck(String ask, Sign sign, String settles) {}
+}

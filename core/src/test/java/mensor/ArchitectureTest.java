@@ -1,0 +1,51 @@
+package mensor;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The core knows no framework, and its packages depend in one direction. */
+@AnalyzeClasses(packages = "mensor", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule noFramework = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.springframework..", "tools.jackson..", "com.fasterxml..", "jakarta..", "org.hibernate..", "java.sql..", "java.nio.file..");
+
+    @ArchTest
+    static final ArchRule noClockAndNoChance = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.util.Random")
+            .orShould()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.time.Clock");
+
+    @ArchTest
+    static final ArchRule noCycles = slices().matching("mensor.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule oneDirection = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .withOptionalLayers(true)
+            .layer("length").definedBy("mensor.length..")
+            .layer("weld").definedBy("mensor.weld..")
+            .layer("look").definedBy("mensor.look..")
+            .layer("criteria").definedBy("mensor.criteria..")
+            .layer("judge").definedBy("mensor.judge..")
+            .layer("cause").definedBy("mensor.cause..")
+            .layer("repair").definedBy("mensor.repair..")
+            .whereLayer("length").mayNotAccessAnyLayer()
+            .whereLayer("weld").mayOnlyAccessLayers("length")
+            .whereLayer("look").mayOnlyAccessLayers("length", "weld")
+            .whereLayer("criteria").mayOnlyAccessLayers("length", "weld", "look")
+            .whereLayer("judge").mayOnlyAccessLayers("length", "weld", "look", "criteria")
+            .whereLayer("cause").mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge");
+}
