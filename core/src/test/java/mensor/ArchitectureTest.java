@@ -41,11 +41,13 @@ class ArchitectureTest {
             .layer("criteria").definedBy("mensor.criteria..")
             .layer("judge").definedBy("mensor.judge..")
             .layer("cause").definedBy("mensor.cause..")
+            .layer("draw").definedBy("mensor.draw..")
             .layer("repair").definedBy("mensor.repair..")
             .whereLayer("length").mayNotAccessAnyLayer()
             .whereLayer("weld").mayOnlyAccessLayers("length")
             .whereLayer("look").mayOnlyAccessLayers("length", "weld")
             .whereLayer("criteria").mayOnlyAccessLayers("length", "weld", "look")
             .whereLayer("judge").mayOnlyAccessLayers("length", "weld", "look", "criteria")
+            .whereLayer("draw").mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge")
             .whereLayer("cause").mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge");
 }

@@ -1,0 +1,236 @@
+package mensor.draw;
+
+import static mensor.draw.StripDrawing.mm;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.Rule;
+import mensor.judge.SectionSize;
+import mensor.length.Length;
+import mensor.length.RealLength;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.weld.Connection;
+import mensor.weld.Corner;
+import mensor.weld.Gap;
+import mensor.weld.Joint;
+import mensor.weld.LegMeaning;
+import mensor.weld.Toe;
+
+/**
+ * The cross-section of a fillet at a place, to scale, in millimetres: the root corner at (0, 0), the second member's
+ * surface along +x, the first member's surface leaving at the dihedral angle, +y up. Without a reading it shows the
+ * weld as drawn.
+ */
+public record SectionDrawing(
+        String at,
+        boolean read,
+        double dihedral,
+        List<Outline> members,
+        Outline weld,
+        List<Point> required,
+        String requiredLabel,
+        List<Notch> notches,
+        List<Dimension> dimensions,
+        double gap,
+        String gapLabel) {
+
+    public record Point(double x, double y) {}
+
+    /** A closed outline; where {@code curve} is present the face from the second point to the third bends through it. */
+    public record Outline(String name, String label, List<Point> points, Point curve) {}
+
+    /** Undercut at a toe: its place on the outline, its depth, and the way into the member. */
+    public record Notch(Point at, double depth, double direction, String label, boolean rejects) {}
+
+    /** A measure between two points, lettered as a gauge reads. */
+    public record Dimension(String name, Point from, Point to, String label, boolean low) {}
+
+    /** The section at a station that was read, with the undercut that lies there. */
+    public static SectionDrawing at(
+            Inspection inspection, CriteriaBook book, Reading.Station station, List<Integer> rejecting) {
+        Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
+        Optional<Length> openingFree =
+                size instanceof Rule.FilletSize f ? Optional.of(f.openingFree()) : Optional.empty();
+        return new Builder(inspection.joint(), Optional.of(station), openingFree)
+                .undercut(inspection, station.at(), rejecting)
+                .build();
+    }
+
+    /** The section as the drawing asks it. */
+    public static SectionDrawing asDrawn(Joint joint) {
+        return new Builder(joint, Optional.empty(), Optional.empty()).build();
+    }
+
+    private static final class Builder {
+        private final Joint joint;
+        private final Optional<Reading.Station> station;
+        private final Optional<Length> openingFree;
+        private final double cos;
+        private final double sin;
+        private final double wanted;
+        private final RealLength size;
+        private final double legA;
+        private final double legB;
+        private final Optional<Gap> gap;
+        private final List<Notch> notches = new ArrayList<>();
+
+        Builder(Joint joint, Optional<Reading.Station> station, Optional<Length> openingFree) {
+            this.joint = joint;
+            this.station = station;
+            this.openingFree = openingFree;
+            this.cos = joint.dihedral().cosine().doubleValue();
+            this.sin = Math.sqrt(1 - cos * cos);
+            RealLength drawn = joint.size()
+                    .map(RealLength::of)
+                    .orElseGet(() -> joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
+            this.gap = station.map(Reading.Station::at).flatMap(at -> joint.gaps().stream()
+                    .filter(g -> g.opening().isPositive() && g.span().contains(at))
+                    .findFirst());
+            this.size = drawn;
+            this.wanted = mm(joint.dihedral().leg(drawn, joint.sizeMeans(), LegMeaning.CONTACT).rounded());
+            this.legA = station.flatMap(Reading.Station::legA).map(this::contact).orElse(wanted);
+            this.legB = station.flatMap(Reading.Station::legB).map(this::contact).orElse(wanted);
+        }
+
+        private double contact(Length leg) {
+            return mm(joint.dihedral().contact(RealLength.of(leg), joint.legs()).rounded());
+        }
+
+        private Point onA(double distance) {
+            return new Point(distance * cos, distance * sin);
+        }
+
+        Builder undercut(Inspection inspection, Length at, List<Integer> rejecting) {
+            for (int n = 0; n < inspection.indications().size(); n++) {
+                Indication i = inspection.indications().get(n);
+                if (i instanceof Indication.Undercut u && u.toe() != Toe.ROOT && u.deep().isPositive() && u.span().contains(at)) {
+                    boolean onA = u.toe() == Toe.A;
+                    double intoA = Math.toDegrees(Math.atan2(sin, cos)) + 90;
+                    notches.add(new Notch(
+                            onA ? onA(legA) : new Point(legB, 0),
+                            mm(u.deep()),
+                            onA ? intoA : -90,
+                            "undercut " + u.deep().shown(),
+                            rejecting.contains(n)));
+                }
+            }
+            return this;
+        }
+
+        SectionDrawing build() {
+            double reach = Math.max(Math.max(legA, legB), wanted) * 1.9;
+            double tA = mm(joint.members().get(0).thickness());
+            double tB = mm(joint.member(Toe.B).thickness());
+            return new SectionDrawing(
+                    station.map(s -> s.at().shown()).orElse(""),
+                    station.isPresent(),
+                    joint.dihedral().degrees().doubleValue(),
+                    List.of(memberA(reach, tA), memberB(reach, tA, tB)),
+                    weld(),
+                    List.of(new Point(0, 0), onA(wanted), new Point(wanted, 0)),
+                    size.shown() + " wanted",
+                    List.copyOf(notches),
+                    dimensions(),
+                    gap.map(g -> mm(g.opening())).orElse(0.0),
+                    gap.map(g -> "gap " + g.opening().shown()).orElse(""));
+        }
+
+        /** The first member stands on the second (tee), ends on it (lap), or meets it at its edge (corner). */
+        private Outline memberA(double reach, double t) {
+            double lift = gap.map(g -> mm(g.opening())).orElse(0.0);
+            double nx = -sin * t;
+            double ny = cos * t;
+            double top = joint.connection() == Connection.LAP ? Math.max(legA, wanted) : reach;
+            Point foot = onA(lift);
+            Point head = onA(top);
+            double back = joint.connection() == Connection.LAP ? reach : 0;
+            List<Point> points = joint.connection() == Connection.LAP
+                    ? List.of(foot, onA(mmThickness(0)), new Point(-back, mmThickness(0)), new Point(-back, lift))
+                    : List.of(foot, head, new Point(head.x() + nx, head.y() + ny), new Point(foot.x() + nx, foot.y() + ny));
+            return new Outline("A", name(0), points, null);
+        }
+
+        private double mmThickness(int member) {
+            return mm(joint.members().get(member).thickness());
+        }
+
+        private Outline memberB(double reach, double tA, double tB) {
+            boolean outside = joint.corner().filter(Corner.OUTSIDE::equals).isPresent();
+            boolean corner = joint.connection() == Connection.CORNER;
+            double left = corner ? (outside ? 0 : -tA) : -reach;
+            return new Outline(
+                    "B",
+                    name(joint.members().size() - 1),
+                    List.of(new Point(left, 0), new Point(reach, 0), new Point(reach, -tB), new Point(left, -tB)),
+                    null);
+        }
+
+        private String name(int member) {
+            var m = joint.members().get(member);
+            return (m.name().isBlank() ? "member" : m.name()) + " " + m.thickness().shown();
+        }
+
+        private Outline weld() {
+            Point a = onA(legA);
+            Point b = new Point(legB, 0);
+            return new Outline("weld", "", List.of(new Point(0, 0), a, b), curve(a, b));
+        }
+
+        /** A point on the face at the bisector: from the throat read, else from convexity or concavity on the chord. */
+        private Point curve(Point a, Point b) {
+            if (station.isEmpty()) {
+                return null;
+            }
+            Reading.Station s = station.get();
+            if (s.throat().isPresent()) {
+                double half = Math.toRadians(joint.dihedral().degrees().doubleValue() / 2);
+                double t = mm(s.throat().get());
+                return new Point(t * Math.cos(half), t * Math.sin(half));
+            }
+            double out = s.convexity().map(StripDrawing::mm).orElse(0.0)
+                    - s.concavity().map(StripDrawing::mm).orElse(0.0);
+            if (out == 0) {
+                return null;
+            }
+            double length = Math.hypot(b.x() - a.x(), b.y() - a.y());
+            double nx = (a.y() - b.y()) / length;
+            double ny = (b.x() - a.x()) / length;
+            return new Point((a.x() + b.x()) / 2 + nx * out, (a.y() + b.y()) / 2 + ny * out);
+        }
+
+        private List<Dimension> dimensions() {
+            List<Dimension> dimensions = new ArrayList<>();
+            if (station.isEmpty()) {
+                String drawn = size.shown();
+                dimensions.add(new Dimension("legA", new Point(0, 0), onA(wanted), drawn, false));
+                dimensions.add(new Dimension("legB", new Point(0, 0), new Point(wanted, 0), drawn, false));
+                return dimensions;
+            }
+            Reading.Station s = station.get();
+            RealLength need = gap.filter(g -> openingFree.map(g.opening()::isOver).orElse(false))
+                    .map(g -> size.plus(RealLength.of(g.opening())))
+                    .orElse(size);
+            s.legA().ifPresent(l -> dimensions.add(new Dimension("legA", new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
+            s.legB().ifPresent(l -> dimensions.add(new Dimension("legB", new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
+            s.throat().ifPresent(t -> dimensions.add(new Dimension(
+                    "throat",
+                    new Point(0, 0),
+                    curve(onA(legA), new Point(legB, 0)),
+                    t.shown(),
+                    joint.dihedral().legOf(RealLength.of(t), joint.sizeMeans()).isUnder(need)
+                            && SectionSize.of(joint, s).map(z -> z.size().isUnder(need)).orElse(false))));
+            s.convexity().ifPresent(c -> dimensions.add(new Dimension(
+                    "convexity", new Point(0, 0), curve(onA(legA), new Point(legB, 0)), c.shown(), false)));
+            return dimensions;
+        }
+
+        private boolean isLow(Length leg, RealLength need) {
+            return joint.dihedral().leg(RealLength.of(leg), joint.legs(), joint.sizeMeans()).isUnder(need);
+        }
+    }
+}

@@ -1,0 +1,262 @@
+package mensor.draw;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import mensor.judge.Evaluation;
+import mensor.judge.Finding;
+import mensor.judge.Verdict;
+import mensor.length.Length;
+import mensor.length.RealLength;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+import mensor.length.Unit;
+import mensor.look.CrackPlace;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.weld.Joint;
+import mensor.weld.LegMeaning;
+import mensor.weld.Toe;
+
+/**
+ * The weld unrolled along its length, in numbers: a ruler from the datum, lanes, each indication at its place, what is
+ * known of the size, and the windows that decide. All positions and depths in millimetres; labels in the drawing's units.
+ */
+public record StripDrawing(
+        double length,
+        List<Tick> ticks,
+        List<Lane> lanes,
+        List<Mark> marks,
+        List<Station> stations,
+        List<Band> bands,
+        List<Bracket> brackets,
+        List<Stretch> gaps) {
+    private static final int MOST_LABELS = 26;
+
+    /** A line of the ruler; the label is empty for a minor one. */
+    public record Tick(double at, String label) {}
+
+    public record Lane(String id, String name) {}
+
+    /** An indication on its lane; a stretch that passes the datum comes as two. Depth is 0 where none was read. */
+    public record Mark(
+            int indication, String lane, String kind, double from, double to, double depth, String label, boolean rejects) {}
+
+    /** A station where something was read. */
+    public record Station(int reading, double at, String label, boolean rejects) {}
+
+    /** What is known of the size along a stretch: {@code goes}, {@code marked} under size, {@code untried}. */
+    public record Band(double from, double to, String state, String label) {}
+
+    /** The window of a finding that decides. */
+    public record Bracket(String finding, double from, double to, String label, boolean rejects) {}
+
+    public record Stretch(double from, double to, String label) {}
+
+    public static StripDrawing of(Inspection inspection, Evaluation evaluation) {
+        Joint joint = inspection.joint();
+        Set<Integer> rejecting = new HashSet<>();
+        Set<Integer> rejectingReadings = new HashSet<>();
+        evaluation.rejected().forEach(f -> {
+            rejecting.addAll(f.indications());
+            rejectingReadings.addAll(f.readings());
+        });
+        return new StripDrawing(
+                mm(joint.length()),
+                ticks(joint.length(), inspection.units()),
+                lanes(inspection),
+                marks(inspection, rejecting),
+                stations(inspection, rejectingReadings),
+                bands(inspection),
+                brackets(inspection, evaluation),
+                gaps(inspection));
+    }
+
+    static double mm(Length length) {
+        return length.approximateNanometres() / Unit.MILLIMETRE.nanometres();
+    }
+
+    /** Ruler lines at a step of the unit that leaves room for the labels. */
+    static List<Tick> ticks(Length length, Unit unit) {
+        List<Length> steps = unit == Unit.INCH
+                ? List.of(Length.inches(1, 8), Length.inches(1, 4), Length.inches(1, 2), Length.inches(1), Length.inches(2), Length.inches(6), Length.inches(12), Length.inches(24), Length.inches(60), Length.inches(120), Length.inches(600), Length.inches(1200))
+                : List.of("5", "10", "20", "50", "100", "200", "500", "1000", "2000", "5000", "10000", "50000").stream()
+                        .map(Length::millimetres)
+                        .toList();
+        Length step = steps.stream()
+                .filter(s -> !length.isOver(s.times(MOST_LABELS)))
+                .findFirst()
+                .orElse(length);
+        List<Tick> ticks = new ArrayList<>();
+        for (Length at = Length.zero(unit); !at.isOver(length); at = at.plus(step)) {
+            ticks.add(new Tick(mm(at), at.shown()));
+            Length half = at.plus(step.dividedBy(2));
+            if (!half.isOver(length)) {
+                ticks.add(new Tick(mm(half), ""));
+            }
+        }
+        Tick last = ticks.get(ticks.size() - 1);
+        if (last.at() < mm(length) - 1e-9) {
+            ticks.add(new Tick(mm(length), length.in(unit).shown()));
+        }
+        return ticks;
+    }
+
+    private static List<Lane> lanes(Inspection inspection) {
+        Joint joint = inspection.joint();
+        List<Lane> lanes = new ArrayList<>();
+        lanes.add(new Lane("A", joint.toeName(Toe.A)));
+        lanes.add(new Lane("face", "face"));
+        lanes.add(new Lane("B", joint.toeName(Toe.B)));
+        boolean root = joint.oneSided()
+                || inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT);
+        if (root) {
+            lanes.add(new Lane("root", "root"));
+        }
+        lanes.add(new Lane("base", "beside"));
+        return lanes;
+    }
+
+    private static String lane(Indication i) {
+        if (i instanceof Indication.Undercut u) {
+            return u.toe().id();
+        }
+        if (i instanceof Indication.Overlap o) {
+            return o.toe().id();
+        }
+        if (i instanceof Indication.Crack c && c.where().filter(CrackPlace.BASE::equals).isPresent()) {
+            return "base";
+        }
+        if (i instanceof Indication.ArcStrike || i instanceof Indication.NotAsDrawn) {
+            return "base";
+        }
+        if (i instanceof Indication.Undersize) {
+            return "size";
+        }
+        return i.criterion() == Criterion.ROOT ? "root" : "face";
+    }
+
+    private static List<Mark> marks(Inspection inspection, Set<Integer> rejecting) {
+        List<Mark> marks = new ArrayList<>();
+        Length end = inspection.joint().length();
+        for (int n = 0; n < inspection.indications().size(); n++) {
+            Indication i = inspection.indications().get(n);
+            double depth = i.depth().map(StripDrawing::mm).orElse(0.0);
+            for (Span s : inspection.joint().ruler().straight(i.span())) {
+                marks.add(new Mark(
+                        n,
+                        lane(i),
+                        i.kind(),
+                        mm(s.from().min(end)),
+                        mm(s.to().min(end)),
+                        depth,
+                        label(i, inspection.units()),
+                        rejecting.contains(n)));
+            }
+        }
+        return marks;
+    }
+
+    private static String label(Indication i, Unit unit) {
+        if (i instanceof Indication.Undersize u) {
+            return "least " + u.least().in(u.least().unit()).shown();
+        }
+        if (i instanceof Indication.Porosity p) {
+            return p.diameter().shown() + (p.count() > 1 ? " ×" + p.count() : "");
+        }
+        if (i instanceof Indication.ShortWeld s) {
+            return s.missing().in(unit).shown() + " short";
+        }
+        return i.depth().filter(Length::isPositive).map(Length::shown).orElse("");
+    }
+
+    private static List<Station> stations(Inspection inspection, Set<Integer> rejecting) {
+        List<Station> stations = new ArrayList<>();
+        for (int n = 0; n < inspection.readings().size(); n++) {
+            if (inspection.readings().get(n) instanceof Reading.Station s) {
+                stations.add(new Station(n, mm(s.at()), s.at().shown(), rejecting.contains(n)));
+            }
+        }
+        return stations;
+    }
+
+    /** What blades and marks tell of the size; the rest is untried, whatever stations say of single places. */
+    private static List<Band> bands(Inspection inspection) {
+        Joint joint = inspection.joint();
+        if (!joint.isFillet()) {
+            return List.of();
+        }
+        RealLength wanted = joint.size()
+                .map(RealLength::of)
+                .orElseGet(() -> joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), LegMeaning.CONTACT));
+        List<Band> bands = new ArrayList<>();
+        List<Span> marked = new ArrayList<>();
+        for (Indication i : inspection.indications()) {
+            if (i instanceof Indication.Undersize u) {
+                for (Span s : joint.ruler().straight(u.span())) {
+                    bands.add(new Band(mm(s.from()), mm(s.to()), "marked", "least " + u.least().shown()));
+                    marked.add(s);
+                }
+            }
+        }
+        SpanSet known = SpanSet.of(marked);
+        for (Reading r : inspection.readings()) {
+            if (r instanceof Reading.Blade b) {
+                RealLength goes = joint.throat().isPresent()
+                        ? joint.dihedral().legOf(RealLength.of(b.atLeast()), joint.sizeMeans())
+                        : joint.dihedral().leg(RealLength.of(b.atLeast()), joint.legs(), joint.sizeMeans());
+                String state = goes.isUnder(wanted) ? "smaller" : "goes";
+                SpanSet here = SpanSet.of(joint.ruler().straight(b.span()));
+                for (Span s : here.minus(known).spans()) {
+                    bands.add(new Band(mm(s.from()), mm(s.to()), state, b.atLeast().shown() + " blade goes"));
+                }
+                known = known.union(here);
+            }
+        }
+        SpanSet welded = joint.segments().isEmpty()
+                ? SpanSet.of(List.of(joint.ruler().whole()))
+                : joint.ruler().straight(joint.segments());
+        for (Span s : welded.minus(known).spans()) {
+            bands.add(new Band(mm(s.from()), mm(s.to()), "untried", "blade not tried"));
+        }
+        for (Span s : SpanSet.of(List.of(joint.ruler().whole())).minus(welded).spans()) {
+            bands.add(new Band(mm(s.from()), mm(s.to()), "unwelded", "no weld"));
+        }
+        return bands;
+    }
+
+    private static List<Bracket> brackets(Inspection inspection, Evaluation evaluation) {
+        List<Bracket> brackets = new ArrayList<>();
+        for (Finding f : evaluation.findings()) {
+            boolean windowed = f.criterion() == Criterion.UNDERCUT || f.criterion() == Criterion.POROSITY;
+            Optional<Span> span = f.span().filter(s -> !s.extent().isZero());
+            if (windowed && span.isPresent() && !f.indications().isEmpty()) {
+                for (Span s : inspection.joint().ruler().straight(span.get())) {
+                    brackets.add(new Bracket(
+                            f.id(),
+                            mm(s.from()),
+                            mm(s.to()),
+                            f.criterion().title().toLowerCase(java.util.Locale.ROOT) + " " + f.measured() + " · "
+                                    + f.allowed() + " allowed",
+                            f.verdict() == Verdict.REJECT));
+                }
+            }
+        }
+        return brackets;
+    }
+
+    private static List<Stretch> gaps(Inspection inspection) {
+        List<Stretch> stretches = new ArrayList<>();
+        inspection.joint().gaps().forEach(g -> inspection
+                .joint()
+                .ruler()
+                .straight(g.span())
+                .forEach(s -> stretches.add(
+                        new Stretch(mm(s.from()), mm(s.to()), "gap " + g.opening().shown()))));
+        return stretches;
+    }
+}

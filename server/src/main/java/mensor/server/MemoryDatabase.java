@@ -1,0 +1,20 @@
+package mensor.server;
+
+import java.util.Map;
+import org.springframework.boot.EnvironmentPostProcessor;
+import org.springframework.boot.SpringApplication;
+import org.springframework.core.env.ConfigurableEnvironment;
+import org.springframework.core.env.MapPropertySource;
+
+/** With {@code mensor.data=mem} the database is kept in memory: for a start that only lays the classes out. */
+public class MemoryDatabase implements EnvironmentPostProcessor {
+    @Override
+    public void postProcessEnvironment(ConfigurableEnvironment environment, SpringApplication application) {
+        if ("mem".equals(environment.getProperty("mensor.data"))) {
+            environment
+                    .getPropertySources()
+                    .addFirst(new MapPropertySource(
+                            "memory", Map.of("spring.datasource.url", "jdbc:h2:mem:mensor;DB_CLOSE_DELAY=-1")));
+        }
+    }
+}

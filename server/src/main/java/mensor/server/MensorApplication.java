@@ -1,0 +1,35 @@
+package mensor.server;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Bean;
+
+/** The application: REST under {@code /api}, and the browser's part. */
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
+public class MensorApplication {
+    public static void main(String[] args) {
+        try {
+            start(args);
+        } catch (Throwable e) { // whatever stops the start is said in one line, where it is known what it means
+            if (e.getClass().getSimpleName().equals("AbandonedRunException")) {
+                return;
+            }
+            String known = StartFailure.explain(e);
+            System.err.println("mensor: " + (known != null ? known : "could not start: " + e));
+            System.exit(1);
+        }
+    }
+
+    /** Starts with command-line style arguments, for example {@code --server.port=0}. */
+    public static ConfigurableApplicationContext start(String... args) {
+        return SpringApplication.run(MensorApplication.class, args);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

@@ -1,0 +1,329 @@
+package mensor.server.inspection;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import mensor.exchange.UnreadableInput;
+import mensor.exchange.InspectionParts;
+import mensor.look.Criterion;
+import mensor.server.inspection.EntryEntity.Kind;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointRepository;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.web.Refused;
+import mensor.weld.Named;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The inspector's work on one look: entries, conditions, hand-over. Each change is judged before it is stored. */
+@Service
+public class Bench {
+    private final InspectionRepository inspections;
+    private final EntryRepository entries;
+    private final HandoverRepository handovers;
+    private final JointRepository joints;
+    private final People people;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Bench(
+            InspectionRepository inspections,
+            EntryRepository entries,
+            HandoverRepository handovers,
+            JointRepository joints,
+            People people,
+            JsonMapper json,
+            Clock clock) {
+        this.inspections = inspections;
+        this.entries = entries;
+        this.handovers = handovers;
+        this.joints = joints;
+        this.people = people;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** A look with all that belongs to it. */
+    public record Opened(
+            JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries, JudgedLook judged, List<HandoverEntity> handovers) {}
+
+    /** One of several things put down at once. */
+    public record NewEntry(UUID id, Kind kind, EntryContent content) {}
+
+    @Transactional
+    public InspectionEntity begin(JointEntity joint) {
+        InspectionEntity inspection = new InspectionEntity(UUID.randomUUID(), joint.id(), 1, null, null, clock.instant());
+        inspection.judged(JudgedLook.of(joint, inspection, List.of(), json).evaluation());
+        return inspections.save(inspection);
+    }
+
+    @Transactional(readOnly = true)
+    public Opened open(Actor actor, UUID id) {
+        InspectionEntity inspection = inspections.findById(id).orElseThrow(Bench::unknown);
+        if (actor.role().seesSignedOnly() && inspection.state() != InspectionEntity.State.SIGNED) {
+            throw Refused.forbidden("a viewer sees signed records only; this look is not signed yet");
+        }
+        return opened(inspection);
+    }
+
+    private Opened opened(InspectionEntity inspection) {
+        JointEntity joint = joints.findById(inspection.jointId()).orElseThrow(Bench::unknown);
+        List<EntryEntity> all = entries.findByInspectionIdOrderBySequence(inspection.id());
+        return new Opened(
+                joint,
+                inspection,
+                all,
+                JudgedLook.of(joint, inspection, all, json),
+                handovers.findByInspectionIdOrderByAt(inspection.id()));
+    }
+
+    private static Refused unknown() {
+        return Refused.notFound("there is no such inspection");
+    }
+
+    /** The inspection, locked for this change; refused where it is signed or the person does not look. */
+    InspectionEntity forChange(Actor actor, UUID id) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector puts down what was looked at");
+        }
+        InspectionEntity inspection = inspections.findForChangeById(id).orElseThrow(Bench::unknown);
+        if (inspection.state() == InspectionEntity.State.SIGNED) {
+            throw Refused.conflict("this look is signed; a change is a new revision (amend it)");
+        }
+        return inspection;
+    }
+
+    /**
+     * Puts down one entry under the browser's id. The same again changes nothing; other content changes the entry, if
+     * {@code version} is the one that stands.
+     */
+    @Transactional
+    public Opened put(Actor actor, UUID inspectionId, NewEntry entry, Long version) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        put(actor, inspection, entry, version);
+        return judged(inspection);
+    }
+
+    /** Several at once, as one confirmation after the walk: all or none. */
+    @Transactional
+    public Opened putAll(Actor actor, UUID inspectionId, List<NewEntry> several) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        several.forEach(e -> put(actor, inspection, e, null));
+        return judged(inspection);
+    }
+
+    private void put(Actor actor, InspectionEntity inspection, NewEntry entry, Long version) {
+        String content = InspectionParts.canonical(json.writeValueAsString(checkedContent(entry)));
+        Instant now = clock.instant();
+        EntryEntity standing = entries.findById(entry.id()).orElse(null);
+        if (standing == null) {
+            if (inspection.holder() == null) {
+                inspection.setHolder(actor.id());
+            }
+            entries.save(new EntryEntity(
+                    entry.id(), inspection.id(), inspection.nextSequence(), entry.kind(), content, actor.id(), now));
+        } else {
+            if (!standing.inspectionId().equals(inspection.id()) || standing.kind() != entry.kind()) {
+                throw Refused.conflict("that id belongs to another entry");
+            }
+            if (standing.content().equals(content)) {
+                return;
+            }
+            if (version == null || version != standing.version()) {
+                throw stale(standing);
+            }
+            standing.change(content, actor.id(), now);
+        }
+        if (entry.kind() == Kind.INDICATION) {
+            takeBackNone(inspection, entry.content().kind(), entry.content().toe());
+        }
+        if (entry.kind() == Kind.CLEAR) {
+            refuseClearOverIndication(inspection, entry.content().criterion());
+        }
+    }
+
+    private static EntryContent checkedContent(NewEntry entry) {
+        EntryContent c = entry.content();
+        if (entry.id() == null || entry.kind() == null || c == null) {
+            throw Refused.invalid("content", "an entry needs its id, its kind and what it says");
+        }
+        if (entry.kind() == Kind.CLEAR) {
+            boolean clearable = c.criterion() != null
+                    && Named.find(Criterion.class, c.criterion()).filter(Criterion::clearable).isPresent();
+            if (!clearable) {
+                throw Refused.invalid("criterion", "this criterion cannot be cleared by a look");
+            }
+        }
+        return c;
+    }
+
+    private Refused stale(EntryEntity standing) {
+        return Refused.stale(
+                people.nameOf(standing.enteredBy()) + " changed this entry meanwhile",
+                EntryView.of(standing, json, people.nameOf(standing.enteredBy())));
+    }
+
+    /** A new indication takes back the "none seen" of its own criterion. */
+    private void takeBackNone(InspectionEntity inspection, String kind, String toe) {
+        String criterion = criterionOf(kind, toe);
+        for (EntryEntity e : entries.findByInspectionIdOrderBySequence(inspection.id())) {
+            if (e.kind() == Kind.CLEAR && !e.isWithdrawn() && clearedBy(e).equals(criterion)) {
+                e.withdraw("taken back: " + String.valueOf(kind).replace('-', ' ') + " was seen");
+            }
+        }
+    }
+
+    private String clearedBy(EntryEntity e) {
+        return json.readValue(e.content(), EntryContent.class).criterion();
+    }
+
+    /** The criterion that judges a kind of indication, as the inspection format maps them. */
+    private static String criterionOf(String kind, String toe) {
+        return switch (String.valueOf(kind)) {
+            case "incomplete-fusion" -> "fusion";
+            case "undersize" -> "size";
+            case "underfill" -> "profile";
+            case "undercut" -> "root".equals(toe) ? "root" : "undercut";
+            case "incomplete-penetration", "melt-through", "burn-through", "root-concavity" -> "root";
+            case "short-weld" -> "length";
+            case "not-as-drawn" -> "as-drawn";
+            default -> String.valueOf(kind);
+        };
+    }
+
+    private void refuseClearOverIndication(InspectionEntity inspection, String criterion) {
+        for (EntryEntity e : entries.findByInspectionIdOrderBySequence(inspection.id())) {
+            if (e.kind() == Kind.INDICATION && !e.isWithdrawn()) {
+                EntryContent c = json.readValue(e.content(), EntryContent.class);
+                if (criterionOf(c.kind(), c.toe()).equals(criterion)) {
+                    throw Refused.invalid(
+                            "criterion",
+                            c.kind().replace('-', ' ') + " is recorded; take it off before saying that none was seen");
+                }
+            }
+        }
+    }
+
+    /** Takes an entry off; the mark stays, and undo brings it back. */
+    @Transactional
+    public Opened withdraw(Actor actor, UUID inspectionId, UUID entryId, long version) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        EntryEntity entry = entry(inspection, entryId);
+        if (!entry.isWithdrawn()) {
+            if (version != entry.version()) {
+                throw stale(entry);
+            }
+            entry.withdraw("taken off by " + actor.name());
+        }
+        return judged(inspection);
+    }
+
+    @Transactional
+    public Opened restore(Actor actor, UUID inspectionId, UUID entryId) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        EntryEntity entry = entry(inspection, entryId);
+        if (entry.isWithdrawn()) {
+            entry.restore();
+            EntryContent content = json.readValue(entry.content(), EntryContent.class);
+            if (entry.kind() == Kind.INDICATION) {
+                takeBackNone(inspection, content.kind(), content.toe());
+            } else if (entry.kind() == Kind.CLEAR) {
+                refuseClearOverIndication(inspection, content.criterion());
+            }
+        }
+        return judged(inspection);
+    }
+
+    private EntryEntity entry(InspectionEntity inspection, UUID entryId) {
+        return entries.findById(entryId)
+                .filter(e -> e.inspectionId().equals(inspection.id()))
+                .orElseThrow(() -> Refused.notFound("there is no such entry"));
+    }
+
+    /** Answers whether the weld is ready; the version is the inspection's, as it was shown. */
+    @Transactional
+    public Opened conditions(Actor actor, UUID inspectionId, ConditionsForm form) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        inspection.setConditions(InspectionParts.canonical(json.writeValueAsString(form)));
+        return judged(inspection);
+    }
+
+    @Transactional
+    public Opened handOver(Actor actor, UUID inspectionId, UUID to, String note) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        Actor next = people.get(to);
+        if (!next.role().looks()) {
+            throw Refused.invalid("to", next.name() + " is no inspector");
+        }
+        if (next.id().equals(inspection.holder())) {
+            throw Refused.invalid("to", next.name() + " has it in hand already");
+        }
+        handovers.save(new HandoverEntity(inspection.id(), actor.id(), next.id(), note, clock.instant()));
+        inspection.setHolder(next.id());
+        return judged(inspection);
+    }
+
+    /** A new revision of a signed look, with its entries, to be changed and signed anew; the old one stays as it is. */
+    @Transactional
+    public Opened amend(Actor actor, UUID inspectionId, String reason) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector amends a look");
+        }
+        if (reason == null || reason.isBlank() || reason.length() > 500) {
+            throw Refused.invalid("reason", "say in a line why the record is amended");
+        }
+        InspectionEntity old = inspections.findForChangeById(inspectionId).orElseThrow(Bench::unknown);
+        if (old.state() != InspectionEntity.State.SIGNED) {
+            throw Refused.conflict("this look is not signed; change it as it is");
+        }
+        InspectionEntity latest = inspections.findByJointIdOrderByRevisionDesc(old.jointId()).get(0);
+        if (!latest.id().equals(old.id())) {
+            throw Refused.conflict("revision " + latest.revision() + " stands already; amend that one");
+        }
+        InspectionEntity next = new InspectionEntity(
+                UUID.randomUUID(), old.jointId(), old.revision() + 1, old.id(), reason.strip(), clock.instant());
+        next.setHolder(actor.id());
+        next.setConditions(old.conditions());
+        inspections.save(next);
+        for (EntryEntity e : entries.findByInspectionIdOrderBySequence(old.id())) {
+            if (!e.isWithdrawn()) {
+                entries.save(new EntryEntity(
+                        UUID.randomUUID(), next.id(), next.nextSequence(), e.kind(), e.content(), e.enteredBy(), e.enteredAt()));
+            }
+        }
+        return judged(next);
+    }
+
+    /** Judges what stands now; what cannot be read as the format says is refused and rolled back. */
+    private Opened judged(InspectionEntity inspection) {
+        entries.flush();
+        try {
+            Opened opened = opened(inspection);
+            inspection.judged(opened.judged().evaluation());
+            inspections.flush();
+            return opened;
+        } catch (UnreadableInput e) {
+            throw JudgedLook.refusal(e);
+        }
+    }
+
+    /** All looks at a joint, the newest first. */
+    @Transactional(readOnly = true)
+    public List<InspectionEntity> ofJoint(UUID jointId) {
+        return inspections.findByJointIdOrderByRevisionDesc(jointId);
+    }
+
+    /** The joint changed: its open look is judged anew; entries that no longer lie on the weld refuse the change. */
+    @Transactional
+    public void rejudge(UUID jointId) {
+        List<InspectionEntity> looks = new ArrayList<>(inspections.findByJointIdOrderByRevisionDesc(jointId));
+        if (looks.stream().anyMatch(i -> i.state() == InspectionEntity.State.SIGNED)) {
+            throw Refused.conflict("something was signed on this joint; it can no longer be changed");
+        }
+        looks.forEach(this::judged);
+    }
+}

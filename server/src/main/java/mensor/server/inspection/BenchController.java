@@ -1,0 +1,99 @@
+package mensor.server.inspection;
+
+import java.util.List;
+import java.util.UUID;
+import mensor.cause.Tracer;
+import mensor.exchange.CausesDocument;
+import mensor.server.people.Actor;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The bench of one inspection. Every change answers with what the whole look now comes to. */
+@RestController
+@RequestMapping("/api/inspections/{id}")
+class BenchController {
+    private final Bench bench;
+    private final BenchViews views;
+
+    BenchController(Bench bench, BenchViews views) {
+        this.bench = bench;
+        this.views = views;
+    }
+
+    record EntryForm(EntryEntity.Kind kind, EntryContent content, Long version) {}
+
+    record HandOver(UUID to, String note) {}
+
+    record Amendment(String reason) {}
+
+    @GetMapping
+    BenchView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return views.of(bench.open(actor, id));
+    }
+
+    @PutMapping("/entries/{entryId}")
+    BenchView put(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID entryId,
+            @RequestBody EntryForm form) {
+        return views.of(bench.put(actor, id, new Bench.NewEntry(entryId, form.kind(), form.content()), form.version()));
+    }
+
+    @PostMapping("/entries")
+    BenchView putAll(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody List<Bench.NewEntry> several) {
+        return views.of(bench.putAll(actor, id, several));
+    }
+
+    @DeleteMapping("/entries/{entryId}")
+    BenchView withdraw(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID entryId,
+            @RequestParam long version) {
+        return views.of(bench.withdraw(actor, id, entryId, version));
+    }
+
+    @PostMapping("/entries/{entryId}/restore")
+    BenchView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID entryId) {
+        return views.of(bench.restore(actor, id, entryId));
+    }
+
+    @PutMapping("/conditions")
+    BenchView conditions(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody ConditionsForm form) {
+        return views.of(bench.conditions(actor, id, form));
+    }
+
+    @PostMapping("/handover")
+    BenchView handOver(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody HandOver form) {
+        return views.of(bench.handOver(actor, id, form.to(), form.note()));
+    }
+
+    @PostMapping("/amend")
+    BenchView amend(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Amendment form) {
+        return views.of(bench.amend(actor, id, form.reason()));
+    }
+
+    @GetMapping("/causes")
+    CausesDocument causes(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        Bench.Opened o = bench.open(actor, id);
+        var look = o.judged().document().inspection();
+        return CausesDocument.of(look.joint().mark(), Tracer.trace(look, o.judged().evaluation()));
+    }
+
+    /** The look as an open file, to be kept or judged elsewhere. */
+    @GetMapping(value = "/document", produces = "application/json")
+    String document(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return bench.open(actor, id).judged().document().write();
+    }
+}

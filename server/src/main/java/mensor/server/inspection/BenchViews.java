@@ -1,0 +1,166 @@
+package mensor.server.inspection;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import mensor.draw.SectionDrawing;
+import mensor.draw.StripDrawing;
+import mensor.judge.Evaluation;
+import mensor.judge.Finding;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.server.disposition.Dispositions;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointForm;
+import mensor.server.people.People;
+import mensor.server.record.Signatures;
+import mensor.weld.Joint;
+import mensor.weld.Toe;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes what the bench shows of an opened look. */
+@Component
+class BenchViews {
+    private final People people;
+    private final JsonMapper json;
+    private final Signatures signatures;
+    private final Dispositions dispositions;
+    private final Bench bench;
+
+    BenchViews(People people, JsonMapper json, Signatures signatures, Dispositions dispositions, Bench bench) {
+        this.people = people;
+        this.json = json;
+        this.signatures = signatures;
+        this.dispositions = dispositions;
+        this.bench = bench;
+    }
+
+    BenchView of(Bench.Opened o) {
+        Map<UUID, String> names = new HashMap<>();
+        people.all().forEach(p -> names.put(p.id(), p.name()));
+        InspectionEntity i = o.inspection();
+        Inspection look = o.judged().document().inspection();
+        Evaluation evaluation = o.judged().evaluation();
+        List<Integer> rejecting =
+                evaluation.rejected().stream().flatMap(f -> f.indications().stream()).toList();
+        List<SectionDrawing> sections = look.readings().stream()
+                .filter(r -> r instanceof Reading.Station)
+                .map(r -> SectionDrawing.at(look, evaluation.book(), (Reading.Station) r, rejecting))
+                .toList();
+        var placed = dispositions.of(i.id(), i.isSigned(), evaluation);
+        return new BenchView(
+                i.id(),
+                i.version(),
+                i.stage(),
+                i.revision(),
+                i.amends(),
+                i.reason(),
+                i.state(),
+                i.holder() == null ? null : names.get(i.holder()),
+                joint(o.joint(), look.joint(), evaluation),
+                json.readValue(i.conditions(), ConditionsForm.class),
+                o.entries().stream()
+                        .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
+                        .toList(),
+                evaluation(o.judged()),
+                StripDrawing.of(look, evaluation),
+                sections,
+                SectionDrawing.asDrawn(look.joint()),
+                o.handovers().stream()
+                        .map(h -> new BenchView.HandoverView(
+                                names.getOrDefault(h.from(), ""), names.getOrDefault(h.to(), ""), h.note(), h.at()))
+                        .toList(),
+                bench.ofJoint(o.joint().id()).stream()
+                        .map(r -> new BenchView.RevisionView(r.id(), r.revision(), r.state(), r.verdict()))
+                        .toList(),
+                signatures.of(i.id()).orElse(null),
+                placed,
+                NextStep.of(i, placed));
+    }
+
+    private BenchView.JointView joint(JointEntity j, Joint joint, Evaluation evaluation) {
+        String size = joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
+        return new BenchView.JointView(
+                j.id(),
+                j.job(),
+                j.lot(),
+                j.criteria(),
+                evaluation.book().title(),
+                evaluation.book().edition(),
+                j.units(),
+                j.mark(),
+                j.weldNo(),
+                j.side(),
+                j.welder(),
+                j.wps(),
+                j.inWords(),
+                j.position(),
+                joint.toeName(Toe.A),
+                joint.toeName(Toe.B),
+                joint.isFillet(),
+                size,
+                json.readValue(j.document(), JointForm.class));
+    }
+
+    private BenchView.EvaluationView evaluation(JudgedLook judged) {
+        Evaluation e = judged.evaluation();
+        return new BenchView.EvaluationView(
+                e.verdict().id(),
+                e.rejected().size(),
+                e.findings().stream().map(f -> finding(f, judged)).toList(),
+                e.todo().stream()
+                        .map(t -> new BenchView.TodoView(
+                                t.id(), t.criterion().id(), t.criterion().title(), t.ask(), t.clearable()))
+                        .toList(),
+                e.notes());
+    }
+
+    private BenchView.FindingView finding(Finding f, JudgedLook judged) {
+        Stream<UUID> indications = f.indications().stream().map(n -> judged.indications().get(n).id());
+        Stream<UUID> readings = f.readings().stream().map(n -> judged.readings().get(n).id());
+        return new BenchView.FindingView(
+                f.id(),
+                f.criterion().id(),
+                f.id().equals(f.criterion().id()) ? f.criterion().title() : f.criterion().title() + " (contract)",
+                f.verdict().id(),
+                f.measured(),
+                f.allowed(),
+                f.margin(),
+                share(f),
+                f.span().map(s -> s.shown()).orElse(null),
+                Stream.concat(indications, readings).toList(),
+                f.citation().shown(),
+                f.confidence().id(),
+                f.reason(),
+                f.trace(),
+                f.nearLimit());
+    }
+
+    /** How much of the allowed value is used up, for the bar beside a finding; null where no single number decides. */
+    private static Double share(Finding f) {
+        if (f.numbers().isEmpty()) {
+            return null;
+        }
+        try {
+            double measured = nanometres(f.numbers().get().measured());
+            double allowed = nanometres(f.numbers().get().allowed());
+            double margin = nanometres(f.numbers().get().margin());
+            boolean lowerLimit = Math.abs(measured - allowed - margin) < 1 && Math.abs(measured - allowed) > 1;
+            double most = lowerLimit ? measured : allowed;
+            double value = lowerLimit ? allowed : measured;
+            return most == 0 ? null : value / most;
+        } catch (LengthFormatException e) {
+            return null;
+        }
+    }
+
+    private static double nanometres(String decimal) {
+        return Length.parse(decimal, Unit.INCH).approximateNanometres();
+    }
+}

@@ -1,0 +1,55 @@
+package mensor.server.inspection;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A part-done look passed on at the end of a shift. */
+@Entity
+@Table(name = "handover")
+public class HandoverEntity {
+    @Id
+    private UUID id;
+
+    private UUID inspectionId;
+    private UUID fromPerson;
+    private UUID toPerson;
+    private String note;
+
+    @Column(name = "at")
+    private Instant at;
+
+    @Version
+    private Long version;
+
+    protected HandoverEntity() {}
+
+    HandoverEntity(UUID inspectionId, UUID from, UUID to, String note, Instant at) {
+        this.id = UUID.randomUUID();
+        this.inspectionId = inspectionId;
+        this.fromPerson = from;
+        this.toPerson = to;
+        this.note = note;
+        this.at = at;
+    }
+
+    public UUID from() {
+        return fromPerson;
+    }
+
+    public UUID to() {
+        return toPerson;
+    }
+
+    public String note() {
+        return note;
+    }
+
+    public Instant at() {
+        return at;
+    }
+}

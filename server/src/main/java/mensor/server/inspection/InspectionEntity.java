@@ -1,0 +1,147 @@
+package mensor.server.inspection;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import mensor.judge.Evaluation;
+import mensor.judge.Verdict;
+
+/** One look at one joint at one stage: the sum of its entries, and the verdict they came to last. */
+@Entity
+@Table(name = "inspection")
+public class InspectionEntity {
+    /** Open for entries, or signed and frozen. */
+    public enum State {
+        OPEN,
+        SIGNED
+    }
+
+    @Id
+    private UUID id;
+
+    private UUID jointId;
+    private String stage;
+    private int revision;
+    private UUID amends;
+    private String reason;
+
+    @Enumerated(EnumType.STRING)
+    private State state;
+
+    private UUID holder;
+    private Instant startedAt;
+
+    @Lob
+    private String conditions;
+
+    private String verdict;
+    private int rejects;
+    private int todos;
+    private int entryCount;
+
+    @Version
+    private long version;
+
+    protected InspectionEntity() {}
+
+    InspectionEntity(UUID id, UUID jointId, int revision, UUID amends, String reason, Instant startedAt) {
+        this.id = id;
+        this.jointId = jointId;
+        this.stage = "final";
+        this.revision = revision;
+        this.amends = amends;
+        this.reason = reason;
+        this.state = State.OPEN;
+        this.startedAt = startedAt;
+        this.conditions = "{}";
+        this.verdict = Verdict.INCOMPLETE.id();
+    }
+
+    void judged(Evaluation evaluation) {
+        verdict = evaluation.verdict().id();
+        rejects = evaluation.rejected().size();
+        todos = evaluation.todo().size();
+    }
+
+    int nextSequence() {
+        return ++entryCount;
+    }
+
+    void setConditions(String json) {
+        conditions = json;
+    }
+
+    void setHolder(UUID person) {
+        holder = person;
+    }
+
+    void sign() {
+        state = State.SIGNED;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public UUID jointId() {
+        return jointId;
+    }
+
+    public String stage() {
+        return stage;
+    }
+
+    public int revision() {
+        return revision;
+    }
+
+    public UUID amends() {
+        return amends;
+    }
+
+    public String reason() {
+        return reason;
+    }
+
+    public State state() {
+        return state;
+    }
+
+    public boolean isSigned() {
+        return state == State.SIGNED;
+    }
+
+    public UUID holder() {
+        return holder;
+    }
+
+    public String conditions() {
+        return conditions;
+    }
+
+    public String verdict() {
+        return verdict;
+    }
+
+    public int rejects() {
+        return rejects;
+    }
+
+    public int todos() {
+        return todos;
+    }
+
+    public int entryCount() {
+        return entryCount;
+    }
+
+    public long version() {
+        return version;
+    }
+}

@@ -1,0 +1,98 @@
+package mensor.server.inspection;
+
+import java.util.List;
+import java.util.UUID;
+import mensor.criteria.CriteriaBooks;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointForm;
+import mensor.server.joint.JointRepository;
+import mensor.server.joint.NewJoint;
+import mensor.server.joint.SetUp;
+import mensor.server.people.Actor;
+import mensor.server.web.Refused;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The worklist, and setting up a joint with its first look. */
+@RestController
+@RequestMapping("/api")
+class JointController {
+    private final SetUp setUp;
+    private final Bench bench;
+    private final Worklist worklist;
+    private final JointRepository joints;
+    private final JsonMapper json;
+
+    JointController(SetUp setUp, Bench bench, Worklist worklist, JointRepository joints, JsonMapper json) {
+        this.setUp = setUp;
+        this.bench = bench;
+        this.worklist = worklist;
+        this.joints = joints;
+        this.json = json;
+    }
+
+    record Created(UUID jointId, UUID inspectionId) {}
+
+    record Stored(NewJoint form, long version) {}
+
+    record JointChange(NewJoint form, long version) {}
+
+    record BookView(String id, String title, String edition) {}
+
+    @GetMapping("/joints")
+    List<Worklist.Row> rows(@AuthenticationPrincipal Actor actor) {
+        return worklist.rows(actor);
+    }
+
+    @GetMapping("/books")
+    List<BookView> books() {
+        return CriteriaBooks.all().stream()
+                .map(b -> new BookView(b.id(), b.title(), b.edition()))
+                .toList();
+    }
+
+    @PostMapping("/joints/preview")
+    SetUp.Preview preview(@RequestBody NewJoint form) {
+        return setUp.preview(form);
+    }
+
+    @PostMapping("/joints")
+    @Transactional
+    Created create(@AuthenticationPrincipal Actor actor, @RequestBody NewJoint form) {
+        JointEntity joint = setUp.create(actor, form);
+        return new Created(joint.id(), bench.begin(joint).id());
+    }
+
+    @GetMapping("/joints/{id}")
+    Stored joint(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        JointEntity j = find(id);
+        NewJoint form = new NewJoint(
+                j.job(), j.lot(), j.criteria(), j.units(), j.welder(), j.wps(), json.readValue(j.document(), JointForm.class));
+        return new Stored(form, j.version());
+    }
+
+    @PutMapping("/joints/{id}")
+    @Transactional
+    Created change(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody JointChange change) {
+        JointEntity joint = find(id);
+        if (joint.version() != change.version()) {
+            throw Refused.stale("somebody changed this joint meanwhile; look at it again", null);
+        }
+        setUp.change(actor, joint, change.form());
+        joints.flush();
+        bench.rejudge(id);
+        return new Created(id, bench.ofJoint(id).get(0).id());
+    }
+
+    private JointEntity find(UUID id) {
+        return joints.findById(id).orElseThrow(() -> Refused.notFound("there is no such joint"));
+    }
+}

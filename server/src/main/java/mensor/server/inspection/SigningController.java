@@ -1,0 +1,41 @@
+package mensor.server.inspection;
+
+import java.util.UUID;
+import mensor.server.people.Actor;
+import mensor.server.record.Signatures;
+import mensor.server.web.Refused;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing, and the frozen record to read. */
+@RestController
+@RequestMapping("/api/inspections/{id}")
+class SigningController {
+    private final Signing signing;
+    private final Signatures signatures;
+    private final Bench bench;
+    private final BenchViews views;
+
+    SigningController(Signing signing, Signatures signatures, Bench bench, BenchViews views) {
+        this.signing = signing;
+        this.signatures = signatures;
+        this.bench = bench;
+        this.views = views;
+    }
+
+    @PostMapping("/sign")
+    BenchView sign(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Signing.SignForm form) {
+        return views.of(signing.sign(actor, id, form));
+    }
+
+    @GetMapping(value = "/record", produces = "application/json")
+    String record(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        bench.open(actor, id);
+        return signatures.frozen(id).orElseThrow(() -> Refused.notFound("this look is not signed yet"));
+    }
+}

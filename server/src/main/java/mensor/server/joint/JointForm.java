@@ -1,0 +1,46 @@
+package mensor.server.joint;
+
+import mensor.server.web.AllOptional;
+import java.math.BigDecimal;
+import java.util.List;
+
+/** The fields of {@code joint} in the inspection format, lengths as typed; what is absent is left out. */
+@AllOptional
+public record JointForm(
+        String mark,
+        String weldNo,
+        String side,
+        String datum,
+        String weld,
+        String connection,
+        String corner,
+        String length,
+        Boolean closed,
+        List<StretchForm> segments,
+        List<MemberForm> members,
+        String size,
+        String throat,
+        String sizeMeans,
+        BigDecimal dihedral,
+        String legs,
+        String rootOpening,
+        List<GapForm> gaps,
+        Boolean primary,
+        Boolean transverseTension,
+        String use,
+        String flangeWidth,
+        String girderEnds,
+        String grade,
+        Boolean delayed,
+        Boolean oneSided,
+        String position) {
+
+    @AllOptional
+    public record MemberForm(String name, String thickness) {}
+
+    @AllOptional
+    public record StretchForm(String from, String to) {}
+
+    @AllOptional
+    public record GapForm(String from, String to, String opening) {}
+}

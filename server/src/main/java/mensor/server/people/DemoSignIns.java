@@ -1,0 +1,35 @@
+package mensor.server.people;
+
+import java.util.List;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/** The made-up people of the demo, whose passwords everybody may know; nobody at all outside the demo. */
+@Component
+public class DemoSignIns {
+    private static final String PASSWORD = "lock-bridge-12";
+    private static final List<SignIn> PEOPLE = List.of(
+            new SignIn("ines", "Ines Marl", Role.INSPECTOR, PASSWORD),
+            new SignIn("tomas", "Tomas Reed", Role.INSPECTOR, PASSWORD),
+            new SignIn("rufus", "Rufus Dane", Role.REPAIR_LEAD, PASSWORD),
+            new SignIn("wanda", "Wanda Oake", Role.WELDING_ENGINEER, PASSWORD),
+            new SignIn("quinn", "Quinn Sato", Role.QUALITY_MANAGER, PASSWORD),
+            new SignIn("vera", "Vera Holm", Role.VIEWER, PASSWORD));
+
+    private final boolean demo;
+
+    DemoSignIns(@Value("${mensor.demo}") boolean demo) {
+        this.demo = demo;
+    }
+
+    /** A way to sign in to the demo. */
+    public record SignIn(String login, String name, Role role, String password) {}
+
+    public boolean isDemo() {
+        return demo;
+    }
+
+    public List<SignIn> list() {
+        return demo ? PEOPLE : List.of();
+    }
+}

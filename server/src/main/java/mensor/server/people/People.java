@@ -1,0 +1,111 @@
+package mensor.server.people;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import mensor.server.web.Refused;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The people who sign in. */
+@Service
+public class People {
+    private static final int SHORTEST_PASSWORD = 10;
+
+    private final PersonRepository persons;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+    private final String nobodysHash;
+
+    People(PersonRepository persons, PasswordEncoder passwords, Clock clock) {
+        this.persons = persons;
+        this.passwords = passwords;
+        this.clock = clock;
+        this.nobodysHash = passwords.encode("nobody's password");
+    }
+
+    @Transactional(readOnly = true)
+    public boolean isEmpty() {
+        return persons.count() == 0;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Actor> all() {
+        return persons.findAllByOrderByName().stream().filter(Person::isActive).map(Actor::of).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public String nameOf(UUID id) {
+        return id == null ? "" : persons.findById(id).map(Person::name).orElse("");
+    }
+
+    @Transactional(readOnly = true)
+    public Actor get(UUID id) {
+        return persons.findById(id)
+                .filter(Person::isActive)
+                .map(Actor::of)
+                .orElseThrow(() -> Refused.notFound("that person is not known here"));
+    }
+
+    /** The first visitor of an empty database becomes the quality manager. */
+    @Transactional
+    public Actor makeFirst(String login, String name, String password) {
+        if (!isEmpty()) {
+            throw Refused.conflict("somebody has already set up this Mensor; sign in instead");
+        }
+        return add(login, name, Role.QUALITY_MANAGER, null, password);
+    }
+
+    @Transactional
+    public Actor add(String login, String name, Role role, String certificate, String password) {
+        String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+        if (!plain.matches("[a-z0-9._-]{2,60}")) {
+            throw Refused.invalid("login", "2 to 60 letters, digits, dots or dashes are wanted");
+        }
+        if (name == null || name.isBlank() || name.length() > 120) {
+            throw Refused.invalid("name", "a name of up to 120 letters is wanted");
+        }
+        if (role == null) {
+            throw Refused.invalid("role", "a role is wanted");
+        }
+        if (password == null || password.length() < SHORTEST_PASSWORD || password.length() > 72) {
+            throw Refused.invalid("password", SHORTEST_PASSWORD + " to 72 characters are wanted");
+        }
+        if (persons.findByLogin(plain).isPresent()) {
+            throw Refused.invalid("login", "\"" + plain + "\" is taken");
+        }
+        Person person = new Person(UUID.randomUUID(), plain, name.strip(), role, certificate, passwords.encode(password));
+        return Actor.of(persons.save(person));
+    }
+
+    /** Who signs in with this password. After wrong tries each further one waits longer. */
+    @Transactional(noRollbackFor = Refused.class)
+    public Actor signIn(String login, String password) {
+        Instant now = clock.instant();
+        String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+        String given = password == null ? "" : password;
+        Person person = persons.findForSignInByLogin(plain).filter(Person::isActive).orElse(null);
+        if (person == null) {
+            passwords.matches(given, nobodysHash); // takes as long as for a login that exists
+            throw wrong();
+        }
+        Duration wait = person.wait(now);
+        if (!wait.isZero()) {
+            throw Refused.tooMany(wait.toSeconds() + 1);
+        }
+        if (!passwords.matches(given, person.passwordHash())) {
+            person.wrongPassword(now);
+            throw wrong();
+        }
+        person.rightPassword();
+        return Actor.of(person);
+    }
+
+    private static Refused wrong() {
+        return Refused.unauthorized("login or password is wrong");
+    }
+}

@@ -1,0 +1,95 @@
+package mensor.server.people;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.UUID;
+
+/** Somebody who signs in. */
+@Entity
+public class Person {
+    /** After so many wrong passwords each further one doubles the wait. */
+    private static final int FREE_TRIES = 3;
+
+    private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
+
+    @Id
+    private UUID id;
+
+    private String login;
+    private String name;
+
+    @Enumerated(EnumType.STRING)
+    private Role role;
+
+    private String certificate;
+    private String passwordHash;
+    private boolean active;
+    private int wrongTries;
+    private Instant lockedUntil;
+
+    @Version
+    private long version;
+
+    protected Person() {}
+
+    Person(UUID id, String login, String name, Role role, String certificate, String passwordHash) {
+        this.id = id;
+        this.login = login;
+        this.name = name;
+        this.role = role;
+        this.certificate = certificate;
+        this.passwordHash = passwordHash;
+        this.active = true;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String login() {
+        return login;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public Role role() {
+        return role;
+    }
+
+    public String certificate() {
+        return certificate;
+    }
+
+    String passwordHash() {
+        return passwordHash;
+    }
+
+    boolean isActive() {
+        return active;
+    }
+
+    /** How long the next try must wait; zero where it need not. */
+    Duration wait(Instant now) {
+        return lockedUntil == null || !lockedUntil.isAfter(now) ? Duration.ZERO : Duration.between(now, lockedUntil);
+    }
+
+    void wrongPassword(Instant now) {
+        wrongTries++;
+        if (wrongTries >= FREE_TRIES) {
+            Duration wait = Duration.ofSeconds(1L << Math.min(wrongTries - FREE_TRIES, 12));
+            lockedUntil = now.plus(wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait);
+        }
+    }
+
+    void rightPassword() {
+        wrongTries = 0;
+        lockedUntil = null;
+    }
+}

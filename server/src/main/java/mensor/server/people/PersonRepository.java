@@ -1,0 +1,18 @@
+package mensor.server.people;
+
+import jakarta.persistence.LockModeType;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+
+interface PersonRepository extends JpaRepository<Person, UUID> {
+    Optional<Person> findByLogin(String login);
+
+    /** For a sign-in: two tries at once are counted one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    Optional<Person> findForSignInByLogin(String login);
+
+    List<Person> findAllByOrderByName();
+}

@@ -1,0 +1,69 @@
+package mensor.server.record;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A signed look, frozen: its canonical JSON and the sum over it. */
+@Entity
+@Table(name = "signature")
+class SignatureEntity {
+    @Id
+    private UUID id;
+
+    private UUID inspectionId;
+    private String verdict;
+    private UUID personId;
+    private String signedName;
+    private String certificate;
+    private String capacity;
+    private Instant signedAt;
+
+    @Lob
+    private String canonical;
+
+    private String sha256;
+
+    @Version
+    private Long version;
+
+    protected SignatureEntity() {}
+
+    SignatureEntity(
+            UUID inspectionId,
+            String verdict,
+            UUID personId,
+            String signedName,
+            String certificate,
+            String capacity,
+            Instant signedAt,
+            String canonical,
+            String sha256) {
+        this.id = UUID.randomUUID();
+        this.inspectionId = inspectionId;
+        this.verdict = verdict;
+        this.personId = personId;
+        this.signedName = signedName;
+        this.certificate = certificate;
+        this.capacity = capacity;
+        this.signedAt = signedAt;
+        this.canonical = canonical;
+        this.sha256 = sha256;
+    }
+
+    String canonical() {
+        return canonical;
+    }
+
+    String sha256() {
+        return sha256;
+    }
+
+    SignatureView view() {
+        return new SignatureView(verdict, signedName, certificate, capacity, signedAt, sha256);
+    }
+}

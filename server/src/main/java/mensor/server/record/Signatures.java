@@ -1,0 +1,57 @@
+package mensor.server.record;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The frozen records. */
+@Service
+public class Signatures {
+    private final SignatureRepository signatures;
+
+    Signatures(SignatureRepository signatures) {
+        this.signatures = signatures;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<SignatureView> of(UUID inspectionId) {
+        return signatures.findByInspectionId(inspectionId).map(SignatureEntity::view);
+    }
+
+    /** The frozen text itself, over which the sum was taken. */
+    @Transactional(readOnly = true)
+    public Optional<String> frozen(UUID inspectionId) {
+        return signatures.findByInspectionId(inspectionId).map(SignatureEntity::canonical);
+    }
+
+    @Transactional
+    public void freeze(Frozen f) {
+        signatures.save(new SignatureEntity(
+                f.inspectionId(), f.verdict(), f.personId(), f.name(), f.certificate(), f.capacity(), f.at(), f.canonical(), sha256(f.canonical())));
+    }
+
+    /** What is frozen by a signature. */
+    public record Frozen(
+            UUID inspectionId,
+            String verdict,
+            UUID personId,
+            String name,
+            String certificate,
+            String capacity,
+            java.time.Instant at,
+            String canonical) {}
+
+    public static String sha256(String text) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}

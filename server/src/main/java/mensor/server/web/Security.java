@@ -1,0 +1,58 @@
+package mensor.server.web;
+
+import jakarta.servlet.DispatcherType;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+
+/** A session cookie, a CSRF token for the browser, and problem+json for whoever is not signed in. */
+@Configuration
+class Security {
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http) throws Exception {
+        return http.csrf(CsrfConfigurer::spa)
+                .authorizeHttpRequests(r -> r.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
+                        .permitAll()
+                        .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
+                        .permitAll()
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, x) -> problem(response, HttpStatus.UNAUTHORIZED, "sign in first"))
+                        .accessDeniedHandler((request, response, x) -> problem(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "the page is out of date or your role does not allow this; load it again")))
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(
+                        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")))
+                .build();
+    }
+
+    private static void problem(jakarta.servlet.http.HttpServletResponse response, HttpStatus status, String detail)
+            throws java.io.IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter()
+                .write("{\"status\":" + status.value() + ",\"title\":\"" + status.getReasonPhrase() + "\",\"detail\":\"" + detail + "\"}");
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return new BCryptPasswordEncoder(11);
+    }
+
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+}

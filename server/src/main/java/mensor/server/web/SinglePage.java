@@ -1,0 +1,13 @@
+package mensor.server.web;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Deep links into the browser's part all answer with its one page. */
+@Controller
+class SinglePage {
+    @GetMapping({"/joints/**", "/inspections/**", "/people", "/books/**"})
+    String page() {
+        return "forward:/index.html";
+    }
+}

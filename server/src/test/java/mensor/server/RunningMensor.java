@@ -1,0 +1,63 @@
+package mensor.server;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application on a free port with a fresh database in a temporary folder, started once for all tests. */
+public class RunningMensor implements BeforeAllCallback {
+    static final String PASSWORD = "a-long-password";
+    private static ConfigurableApplicationContext context;
+
+    @Override
+    public void beforeAll(ExtensionContext extension) {
+        root(extension).getOrComputeIfAbsent("mensor", k -> start());
+    }
+
+    private static ExtensionContext.Store root(ExtensionContext e) {
+        return e.getRoot().getStore(ExtensionContext.Namespace.GLOBAL);
+    }
+
+    private static Running start() {
+        try {
+            Path data = Files.createTempDirectory("mensor-test");
+            context = MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=false");
+            TestBrowser first = browser();
+            first.post("/api/people/first", "{'login':'quinn','name':'Quinn','password':'" + PASSWORD + "'}").expect(200);
+            for (String[] p : new String[][] {
+                {"ines", "INSPECTOR"}, {"tomas", "INSPECTOR"}, {"rufus", "REPAIR_LEAD"}, {"wanda", "WELDING_ENGINEER"}, {"vera", "VIEWER"}
+            }) {
+                first.post("/api/people", "{'login':'" + p[0] + "','name':'" + p[0] + "','role':'" + p[1] + "','password':'" + PASSWORD + "'}").expect(200);
+            }
+            return new Running();
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    /** Closes the application when the last test is through. */
+    private static final class Running implements ExtensionContext.Store.CloseableResource, AutoCloseable {
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
+
+    static int port() {
+        return ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+    }
+
+    /** A visitor who is not signed in. */
+    static TestBrowser browser() {
+        return new TestBrowser("http://localhost:" + port());
+    }
+
+    static TestBrowser as(String login) {
+        TestBrowser b = browser();
+        b.signIn(login, PASSWORD);
+        return b;
+    }
+}

@@ -1,0 +1,125 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks HTTP to a running Mensor as a browser does: a session cookie and the CSRF token. Single quotes stand for double ones. */
+final class TestBrowser {
+    private final String base;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    TestBrowser(String base) {
+        this.base = base;
+    }
+
+    record Answer(int status, String text, HttpResponse<String> response) {
+        Answer expect(int wanted) {
+            assertThat(status).as(text).isEqualTo(wanted);
+            return this;
+        }
+
+        JsonNode json() {
+            return JsonMapper.shared().readTree(text);
+        }
+
+        String detail() {
+            return json().get("detail").asString();
+        }
+    }
+
+    Answer signIn(String login, String password) {
+        return post("/api/session", "{'login':'" + login + "','password':'" + password + "'}");
+    }
+
+    Answer get(String path) {
+        return send("GET", path, null, true);
+    }
+
+    Answer post(String path, String body) {
+        return send("POST", path, body, true);
+    }
+
+    Answer put(String path, String body) {
+        return send("PUT", path, body, true);
+    }
+
+    Answer delete(String path) {
+        return send("DELETE", path, null, true);
+    }
+
+    Answer postWithoutToken(String path, String body) {
+        return send("POST", path, body, false);
+    }
+
+    private Answer send(String method, String path, String body, boolean token) {
+        if (!method.equals("GET") && token && cookie("XSRF-TOKEN") == null) {
+            get("/api/session");
+        }
+        HttpRequest.Builder r = HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/json");
+        if (token && cookie("XSRF-TOKEN") != null) {
+            r.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
+        }
+        r.method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body.replace('\'', '"')));
+        try {
+            HttpResponse<String> response = client.send(r.build(), HttpResponse.BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response.body(), response);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse(null);
+    }
+
+    static String newJoint(String mark) {
+        return "{'job':'Footbridge','lot':'Deck','criteria':'d1.1-static','units':'in','welder':'K7','joint':{'mark':'" + mark
+                + "','weld':'fillet','connection':'tee','length':'24','size':'5/16','members':[{'name':'web','thickness':'3/8'},{'name':'flange','thickness':'3/4'}]}}";
+    }
+
+    /** Sets up a joint and gives the path of its look. */
+    String look(String mark) {
+        return "/api/inspections/" + post("/api/joints", newJoint(mark)).expect(200).json().get("inspectionId").asString();
+    }
+
+    static String entry(String kind, String content) {
+        return "{'kind':'" + kind + "','content':{" + content + "}}";
+    }
+
+    Answer add(String look, String kind, String content) {
+        return put(look + "/entries/" + UUID.randomUUID(), entry(kind, content));
+    }
+
+    /** Everything that a sound weld needs: ready, the blade along it, and nothing else seen. */
+    void sound(String look) {
+        put(look + "/conditions", "{'cleaned':true,'ambient':true}").expect(200);
+        add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
+        for (String c : new String[] {"crack", "fusion", "crater", "overlap", "profile", "length", "as-drawn", "undercut", "porosity", "arc-strike", "slag", "spatter"}) {
+            add(look, "CLEAR", "'criterion':'" + c + "'").expect(200);
+        }
+    }
+
+    Answer sign(String look, String verdict) {
+        long version = get(look).expect(200).json().get("version").asLong();
+        return post(look + "/sign", "{'version':" + version + ",'verdict':'" + verdict + "','capacity':'QC'}");
+    }
+}
