@@ -123,7 +123,7 @@ public record SectionDrawing(
         }
 
         SectionDrawing build() {
-            double reach = Math.max(Math.max(legA, legB), wanted) * 1.9;
+            double reach = Math.max(Math.max(legA, legB), wanted) * 8; // past any frame it is drawn in
             double tA = mm(joint.members().get(0).thickness());
             double tB = mm(joint.member(Toe.B).thickness());
             return new SectionDrawing(

@@ -34,7 +34,7 @@ class SessionController {
 
     record SessionView(@Nullable Actor person, boolean empty, List<DemoSignIns.SignIn> signIns) {}
 
-    record SignIn(String login, String password) {}
+    record Credentials(String login, String password) {}
 
     record FirstPerson(String login, String name, String password) {}
 
@@ -44,7 +44,7 @@ class SessionController {
     }
 
     @PostMapping("/session")
-    SessionView signIn(@RequestBody SignIn signIn, HttpServletRequest request, HttpServletResponse response) {
+    SessionView signIn(@RequestBody Credentials signIn, HttpServletRequest request, HttpServletResponse response) {
         return begin(people.signIn(signIn.login(), signIn.password()), request, response);
     }
 

@@ -1,0 +1,127 @@
+import { useMemo, useState } from "react";
+import { Link, useParams } from "react-router";
+import { useActor } from "../lib/session";
+import { saidBy, type Bench, type Entry } from "../lib/api";
+import { showPlace } from "../lib/place";
+import { SectionView } from "../lib/SectionView";
+import { StripView } from "../lib/StripView";
+import { TopBar } from "../lib/TopBar";
+import { BookPanel } from "./BookPanel";
+import { DisposePanel } from "./DisposePanel";
+import { EnteredPanel } from "./EnteredPanel";
+import { EntryDock } from "./EntryDock";
+import { Tower } from "./Tower";
+import { useBench } from "./useBench";
+
+export default function BenchPage() {
+  const { id = "" } = useParams();
+  const bench = useBench(id);
+  if (!bench.data)
+    return (
+      <div className="app">
+        <TopBar />
+        <p style={{ padding: 24 }}>{bench.isError ? saidBy(bench.error) : "Opening the bench …"}</p>
+      </div>
+    );
+  return <BenchScreen key={id} bench={bench.data} />;
+}
+
+type Tab = "book" | "entered" | "dispose";
+
+/** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
+function BenchScreen({ bench }: { bench: Bench }) {
+  const actor = useActor();
+  const [cursor, setCursor] = useState(() => firstPlace(bench));
+  const [tab, setTab] = useState<Tab>(bench.dispositions.length > 0 && actor.role !== "INSPECTOR" ? "dispose" : "book");
+  const [narrow, setNarrow] = useState<"section" | "book">("book");
+  const [editing, setEditing] = useState<Entry>();
+  const units = bench.joint.units;
+  const mayChange = bench.state === "OPEN" && actor.role === "INSPECTOR";
+  const section = useMemo(() => nearest(bench, cursor), [bench, cursor]);
+  const standing = bench.entries.filter((e) => !e.withdrawn);
+  const indications = standing.filter((e) => e.kind === "INDICATION");
+  const edit = (e: Entry) => {
+    if (mayChange) setEditing(e);
+  };
+  const j = bench.joint;
+  return (
+    <div className="app">
+      <TopBar>
+        <span className="mark">
+          {j.mark}
+          {j.weldNo && <span style={{ fontWeight: 600, fontSize: 17 }}> weld {j.weldNo}</span>}
+        </span>
+        <span className="what">
+          {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`].filter(Boolean).join(" · ")}
+        </span>
+        {mayChange && <Link className="small" style={{ textDecoration: "underline" }} to={`/joints/${j.id}`}>change joint</Link>}
+      </TopBar>
+      <main className="bench">
+        <Tower bench={bench} />
+        <section className="card strip" aria-label="The weld along its length">
+          <StripView strip={bench.strip} units={units} cursor={cursor} onCursor={setCursor} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
+        </section>
+        <div className={`lower only-${narrow}`}>
+          <section className="card panel section-panel" aria-label="Cross-section">
+            <header>
+              <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
+              <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
+            </header>
+            <div className="body" style={{ display: "grid", gridTemplateRows: "minmax(0,1fr) auto", overflow: "hidden" }}>
+              <SectionView section={section} units={units} />
+              <div className="small quiet" style={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}>
+                Dashed: {section.requiredLabel}. {section.read ? "" : "No legs are read yet. "}
+                {j.form.datum && `Datum: ${j.form.datum}`}
+              </div>
+            </div>
+          </section>
+          <section className="card panel book-panel">
+            <header role="tablist">
+              <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>What the book says</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Put down ({standing.length})</button>
+              {bench.dispositions.length > 0 && (
+                <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
+              )}
+              <span style={{ flex: 1 }} />
+              {bench.dispositions.length === 0 && <span className="small quiet wide">{j.criteriaTitle}</span>}
+              <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
+            </header>
+            <div className="body">
+              {tab === "book" && <BookPanel bench={bench} />}
+              {tab === "entered" && <EnteredPanel bench={bench} mayChange={mayChange} onEdit={edit} />}
+              {tab === "dispose" && <DisposePanel bench={bench} />}
+            </div>
+          </section>
+        </div>
+        {mayChange && (
+          <EntryDock key={editing ? `${editing.id} ${editing.version}` : "new"} bench={bench} cursorText={showPlace(cursor, units)} editing={editing} onDone={() => setEditing(undefined)} />
+        )}
+      </main>
+    </div>
+  );
+}
+
+function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "section" | "book") => void }) {
+  const other = narrow === "section" ? "book" : "section";
+  return (
+    <span className="narrow-tabs">
+      <button type="button" className="link" onClick={() => setNarrow(other)}>{other === "section" ? "show the section" : "show the book"}</button>
+    </span>
+  );
+}
+
+/** The cursor starts where something rejects, else at the first station. */
+function firstPlace(bench: Bench): number {
+  const bad = bench.strip.marks.find((m) => m.rejects) ?? bench.strip.stations.find((s) => s.rejects);
+  if (bad) return "from" in bad ? (bad.from + bad.to) / 2 : bad.at;
+  return bench.strip.stations[0]?.at ?? bench.strip.length / 2;
+}
+
+function nearest(bench: Bench, cursor: number) {
+  let best = -1;
+  bench.strip.stations.forEach((s, i) => {
+    const now = bench.strip.stations[best];
+    if (!now || Math.abs(s.at - cursor) < Math.abs(now.at - cursor)) best = i;
+  });
+  return bench.sections[best] ?? bench.drawn;
+}

@@ -1,0 +1,190 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useActor } from "../lib/session";
+import { api, saidBy, type Bench, type Conditions } from "../lib/api";
+import { VerdictMark } from "../lib/VerdictMark";
+import { AmendDialog, HandOverDialog, SignDialog, WalkDialog } from "./dialogs";
+import { useChange } from "./useBench";
+
+/** The verdict to be read at arm's length, what is still to be looked at, and what to do next. */
+export function Tower({ bench }: { bench: Bench }) {
+  const actor = useActor();
+  const navigate = useNavigate();
+  const change = useChange(bench.id);
+  const [dialog, setDialog] = useState<"walk" | "sign" | "hand" | "amend">();
+  const [fault, setFault] = useState<unknown>();
+  const looks = actor.role === "INSPECTOR";
+  const open = bench.state === "OPEN";
+  const e = bench.evaluation;
+  const clearable = e.todo.filter((t) => t.clearable);
+  const rest = e.todo.filter((t) => !t.clearable && t.id !== "readiness");
+  const noneSeen = async (criterion: string) => {
+    setFault(undefined);
+    try {
+      await change.mutateAsync(() => api.put(bench.id, crypto.randomUUID(), "CLEAR", { criterion }));
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  return (
+    <aside className="card tower">
+      <div className={`said ${e.verdict}`} aria-live="polite">
+        <div data-testid="verdict">
+          <VerdictMark verdict={e.verdict} size={46} />
+        </div>
+        <div style={{ marginTop: 8, fontWeight: 600 }}>
+          {e.rejects > 0 && `${e.rejects} ${e.rejects === 1 ? "rejects" : "reject"}`}
+          {e.rejects > 0 && e.todo.length > 0 && " · "}
+          {e.todo.length > 0 && `${e.todo.length} to do`}
+          {e.rejects === 0 && e.todo.length === 0 && "all looked at"}
+        </div>
+        {bench.signature ? (
+          <div className="small" style={{ marginTop: 4 }}>
+            Signed {bench.signature.verdict} by {bench.signature.name} ({bench.signature.capacity}), {new Date(bench.signature.at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" })}
+            <div className="quiet" style={{ fontSize: 12, overflowWrap: "anywhere" }}>SHA-256 {bench.signature.sha256.slice(0, 16)}…</div>
+          </div>
+        ) : null}
+        <div style={{ marginTop: 4 }}>
+          Next: <b>{bench.next}</b>
+        </div>
+      </div>
+      <div className="todo">
+        {open ? (
+          <>
+            <Ready bench={bench} disabled={!looks} />
+            {clearable.length > 0 && <h3>Still to look at</h3>}
+            {clearable.map((t) => (
+              <div className="item" key={t.id}>
+                <span>
+                  <b>{t.title}</b>
+                  <div className="ask quiet">{t.ask}</div>
+                </span>
+                <button type="button" className="none" disabled={!looks || change.isPending} aria-label={`${t.title}: looked, none seen`} onClick={() => void noneSeen(t.id)}>
+                  none
+                  <br />
+                  seen
+                </button>
+              </div>
+            ))}
+            {rest.length > 0 && <h3>Still to measure</h3>}
+            {rest.map((t) => (
+              <div className="item" key={t.id + t.ask}>
+                <span>
+                  <b>{t.title}</b>
+                  <div className="ask quiet">{t.ask}</div>
+                </span>
+              </div>
+            ))}
+          </>
+        ) : (
+          <Signed bench={bench} />
+        )}
+        {bench.handovers.map((h) => (
+          <p key={h.at} className="small quiet">
+            {h.from} handed over to {h.to}
+            {h.note && `: “${h.note}”`}
+          </p>
+        ))}
+        {bench.reason && <p className="small">Revision {bench.revision}: {bench.reason}</p>}
+        {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
+      </div>
+      <div className="acts">
+        {open && looks && clearable.length > 1 && (
+          <button type="button" className="btn" onClick={() => setDialog("walk")}>
+            Walked it: none seen of …
+          </button>
+        )}
+        {open && looks && (e.verdict === "incomplete" ? (
+          <button type="button" className="btn" onClick={() => setDialog("hand")}>Hand over …</button>
+        ) : (
+          <button type="button" className={`btn ${e.verdict}`} onClick={() => setDialog("sign")}>
+            Sign {e.verdict} …
+          </button>
+        ))}
+        {!open && looks && bench.revisions[0]?.id === bench.id && (
+          <button type="button" className="btn" onClick={() => setDialog("amend")}>Amend …</button>
+        )}
+        {!looks && open && <p className="cautions">An inspector looks and signs; you see the look as it stands.</p>}
+        {!open && (
+          <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/inspections/${bench.id}/record`} download={`${bench.joint.mark}-record.json`}>
+            Signed record (file)
+          </a>
+        )}
+      </div>
+      {dialog === "walk" && <WalkDialog bench={bench} onClose={() => setDialog(undefined)} />}
+      {dialog === "sign" && <SignDialog bench={bench} onClose={() => setDialog(undefined)} />}
+      {dialog === "hand" && <HandOverDialog bench={bench} onClose={() => setDialog(undefined)} />}
+      {dialog === "amend" && <AmendDialog bench={bench} onClose={() => setDialog(undefined)} onAmended={(id) => navigate(`/inspections/${id}`)} />}
+    </aside>
+  );
+}
+
+function Signed({ bench }: { bench: Bench }) {
+  const navigate = useNavigate();
+  return (
+    <>
+      <h3>The record is frozen</h3>
+      <p className="small" style={{ margin: 0 }}>A change is a new revision that names this one.</p>
+      {bench.revisions.length > 1 && (
+        <>
+          <h3>Revisions</h3>
+          {bench.revisions.map((r) => (
+            <button key={r.id} type="button" className="link" disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
+              Revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
+            </button>
+          ))}
+        </>
+      )}
+      <p className="cautions" style={{ marginTop: 10 }}>
+        Do not paint before acceptance. Acceptance by eye is not release while MT, PT, UT or RT is still due.
+      </p>
+    </>
+  );
+}
+
+/** The "ready to look?" answers. */
+function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) {
+  const change = useChange(bench.id);
+  const c = bench.conditions;
+  const [hours, setHours] = useState(c.hoursSinceWelding === undefined ? "" : String(c.hoursSinceWelding));
+  const answer = (part: Partial<Conditions>) => void change.mutateAsync(() => api.conditions(bench.id, { ...c, ...part })).catch(() => undefined);
+  const delayed = bench.joint.form.delayed === true;
+  const ready = bench.evaluation.findings.find((f) => f.id === "readiness")?.verdict === "accept";
+  const [shown, setShown] = useState(!ready);
+  if (!shown)
+    return (
+      <section aria-label="Ready to look" className="item">
+        <span>
+          <b>Ready to look</b>
+          <div className="ask quiet">cleaned, at ambient</div>
+        </span>
+        <button type="button" className="link" onClick={() => setShown(true)}>change</button>
+      </section>
+    );
+  return (
+    <section aria-label="Ready to look">
+      <h3>Ready to look? {ready && <span className="v-accept">Yes</span>}</h3>
+      <Question word="Cleaned" value={c.cleaned} disabled={disabled} onAnswer={(v) => answer({ cleaned: v })} />
+      <Question word="At ambient" value={c.ambient} disabled={disabled} onAnswer={(v) => answer({ ambient: v })} />
+      <Question word="Coated" value={c.coated} disabled={disabled} onAnswer={(v) => answer({ coated: v })} />
+      {delayed && (
+        <div className="item">
+          <label htmlFor="hours">Hours since welding</label>
+          <input id="hours" className="text" style={{ width: 80 }} value={hours} disabled={disabled} onChange={(e) => setHours(e.target.value)} onBlur={() => answer({ hoursSinceWelding: hours === "" ? undefined : Number(hours) })} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Question({ word, value, disabled, onAnswer }: { word: string; value?: boolean; disabled: boolean; onAnswer: (v: boolean) => void }) {
+  return (
+    <div className="item">
+      <span>{word}</span>
+      <span className="yesno" role="group" aria-label={word}>
+        <button type="button" disabled={disabled} aria-pressed={value === true} onClick={() => onAnswer(true)}>yes</button>
+        <button type="button" disabled={disabled} aria-pressed={value === false} onClick={() => onAnswer(false)}>no</button>
+      </span>
+    </div>
+  );
+}

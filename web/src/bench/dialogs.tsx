@@ -1,0 +1,180 @@
+import { useQuery } from "@tanstack/react-query";
+import { Modal } from "antd";
+import { useState, type ReactNode } from "react";
+import { useActor } from "../lib/session";
+import { api, saidBy, type Bench } from "../lib/api";
+import { VerdictMark } from "../lib/VerdictMark";
+import { useChange } from "./useBench";
+
+type DialogProps = { bench: Bench; onClose: () => void };
+
+function Dialog({ title, children, onClose }: { title: string; children: ReactNode; onClose: () => void }) {
+  return (
+    <Modal open title={<span style={{ fontSize: 20 }}>{title}</span>} footer={null} onCancel={onClose} width={620}>
+      {children}
+    </Modal>
+  );
+}
+
+/** One confirmation after the walk; nothing is ticked beforehand, each item can be left out. */
+export function WalkDialog({ bench, onClose }: DialogProps) {
+  const items = bench.evaluation.todo.filter((t) => t.clearable);
+  const [ticked, setTicked] = useState<string[]>([]);
+  const [fault, setFault] = useState("");
+  const change = useChange(bench.id);
+  const all = ticked.length === items.length;
+  const confirm = async () => {
+    try {
+      await change.mutateAsync(() => api.putAll(bench.id, ticked.map((criterion) => ({ id: crypto.randomUUID(), kind: "CLEAR" as const, content: { criterion } }))));
+      onClose();
+    } catch (e) {
+      setFault(saidBy(e));
+    }
+  };
+  return (
+    <Dialog title="Walked the full length, both toes" onClose={onClose}>
+      <p style={{ marginTop: 0 }}>Tick what you looked for along the whole weld and did not see. What you leave out stays to be looked at.</p>
+      <button type="button" className="pick" aria-pressed={all} style={{ width: "100%", marginBottom: 8 }} onClick={() => setTicked(all ? [] : items.map((t) => t.id))}>
+        None seen of all {items.length}
+      </button>
+      <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 6 }}>
+        {items.map((t) => (
+          <label key={t.id} className="pick" style={{ display: "flex", alignItems: "center", gap: 10 }}>
+            <input type="checkbox" style={{ width: 24, height: 24 }} checked={ticked.includes(t.id)} onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))} />
+            {t.title}
+          </label>
+        ))}
+      </div>
+      {fault && <p role="alert" className="fault">{fault}</p>}
+      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+        <button type="button" className="btn main" disabled={ticked.length === 0 || change.isPending} onClick={() => void confirm()}>
+          Looked, none seen of {ticked.length}
+        </button>
+        <button type="button" className="btn" onClick={onClose}>Back</button>
+      </div>
+    </Dialog>
+  );
+}
+
+export function SignDialog({ bench, onClose }: DialogProps) {
+  const actor = useActor();
+  const [capacity, setCapacity] = useState("");
+  const [certificate, setCertificate] = useState(actor.certificate ?? "");
+  const [fault, setFault] = useState("");
+  const change = useChange(bench.id);
+  const verdict = bench.evaluation.verdict;
+  const rejected = bench.evaluation.findings.filter((f) => f.verdict === "reject");
+  const sign = async () => {
+    try {
+      await change.mutateAsync(() => api.sign(bench.id, { version: bench.version, verdict, capacity, certificate: certificate || undefined }));
+      onClose();
+    } catch (e) {
+      setFault(saidBy(e));
+    }
+  };
+  return (
+    <Dialog title={`Sign ${bench.joint.mark}, weld ${bench.joint.weldNo ?? "–"}`} onClose={onClose}>
+      <div style={{ fontSize: 26, margin: "4px 0 8px" }}>
+        <VerdictMark verdict={verdict} size={32} />
+      </div>
+      {rejected.map((f) => (
+        <div key={f.id}>
+          <b>{f.title}:</b> {f.reason}
+        </div>
+      ))}
+      <p className="small">
+        {bench.joint.criteriaTitle}, {bench.joint.edition}. A visual look: surface flaws only. The record is frozen; a later change is a new revision.
+      </p>
+      <div className="grid">
+        <div className="field" style={{ gridColumn: "span 12" }}>
+          <label id="capacity">Signing for</label>
+          <div className="kinds" role="group" aria-labelledby="capacity">
+            <button type="button" className="pick" aria-pressed={capacity === "QC"} onClick={() => setCapacity("QC")}>the fabricator (QC)</button>
+            <button type="button" className="pick" aria-pressed={capacity === "verification"} onClick={() => setCapacity("verification")}>the owner (verification)</button>
+          </div>
+        </div>
+        <div className="field" style={{ gridColumn: "span 6" }}>
+          <label htmlFor="certificate">Certificate</label>
+          <input id="certificate" className="text" value={certificate} onChange={(e) => setCertificate(e.target.value)} />
+        </div>
+      </div>
+      {fault && <p role="alert" className="fault">{fault}</p>}
+      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+        <button type="button" className={`btn ${verdict}`} disabled={capacity === "" || change.isPending} onClick={() => void sign()}>
+          Sign as {verdict}, {actor.name}
+        </button>
+        <button type="button" className="btn" onClick={onClose}>Back</button>
+      </div>
+    </Dialog>
+  );
+}
+
+export function HandOverDialog({ bench, onClose }: DialogProps) {
+  const actor = useActor();
+  const people = useQuery({ queryKey: ["people"], queryFn: api.people });
+  const [to, setTo] = useState("");
+  const [note, setNote] = useState("");
+  const [fault, setFault] = useState("");
+  const change = useChange(bench.id);
+  const inspectors = (people.data ?? []).filter((p) => p.role === "INSPECTOR" && p.id !== actor.id);
+  const hand = async () => {
+    try {
+      await change.mutateAsync(() => api.handOver(bench.id, to, note));
+      onClose();
+    } catch (e) {
+      setFault(saidBy(e));
+    }
+  };
+  return (
+    <Dialog title="Hand over the part-done look" onClose={onClose}>
+      <p style={{ marginTop: 0 }}>{bench.evaluation.todo.length} still to do. What was put down stays under the name of whoever put it down.</p>
+      <div className="field">
+        <label htmlFor="to">To</label>
+        <select id="to" className="text" value={to} onChange={(e) => setTo(e.target.value)}>
+          <option value="">choose an inspector</option>
+          {inspectors.map((p) => (
+            <option key={p.id} value={p.id}>{p.name}</option>
+          ))}
+        </select>
+      </div>
+      <div className="field" style={{ marginTop: 10 }}>
+        <label htmlFor="note">Note: who looked at which stretch</label>
+        <input id="note" className="text" value={note} onChange={(e) => setNote(e.target.value)} />
+      </div>
+      {fault && <p role="alert" className="fault">{fault}</p>}
+      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+        <button type="button" className="btn main" disabled={to === "" || change.isPending} onClick={() => void hand()}>Hand over</button>
+        <button type="button" className="btn" onClick={onClose}>Back</button>
+      </div>
+    </Dialog>
+  );
+}
+
+export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAmended: (id: string) => void }) {
+  const [reason, setReason] = useState("");
+  const [fault, setFault] = useState("");
+  const change = useChange(bench.id);
+  const amend = async () => {
+    try {
+      const next = await change.mutateAsync(() => api.amend(bench.id, reason));
+      onAmended(next.id);
+      onClose();
+    } catch (e) {
+      setFault(saidBy(e));
+    }
+  };
+  return (
+    <Dialog title="Amend the signed record" onClose={onClose}>
+      <p style={{ marginTop: 0 }}>This record stays as it was signed. A new revision begins with its entries, names it, and is signed anew.</p>
+      <div className="field">
+        <label htmlFor="reason">Why</label>
+        <input id="reason" className="text" value={reason} onChange={(e) => setReason(e.target.value)} />
+      </div>
+      {fault && <p role="alert" className="fault">{fault}</p>}
+      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+        <button type="button" className="btn main" disabled={reason.trim() === "" || change.isPending} onClick={() => void amend()}>Begin revision {bench.revision + 1}</button>
+        <button type="button" className="btn" onClick={onClose}>Back</button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,161 @@
+import type { Bench, EntryContent, EntryKind } from "../lib/api";
+
+export type FieldSpec = {
+  name: keyof EntryContent;
+  label: string;
+  input: "length" | "count" | "toe" | "choice";
+  /** Words to choose from; the first of an optional choice is "". */
+  options?: [string, string][];
+  chips?: "depth" | "size";
+  optional?: boolean;
+};
+
+export type KindSpec = {
+  id: string;
+  word: string;
+  key?: string;
+  entry: EntryKind;
+  /** The indication's kind; readings have none. */
+  kind?: string;
+  fields: FieldSpec[];
+  /** Fields that are words in the form and truth in the file. */
+  truths?: (keyof EntryContent)[];
+};
+
+const at: FieldSpec = { name: "at", label: "At", input: "length" };
+const from: FieldSpec = { name: "from", label: "From", input: "length" };
+const to: FieldSpec = { name: "to", label: "To", input: "length" };
+const toe: FieldSpec = { name: "toe", label: "Toe", input: "toe" };
+const optional = (f: FieldSpec): FieldSpec => ({ ...f, optional: true });
+const depth = (label: string, isOptional = false): FieldSpec => ({ name: "depth", label, input: "length", chips: "depth", optional: isOptional });
+
+export const kinds: KindSpec[] = [
+  { id: "undercut", word: "Undercut", key: "u", entry: "INDICATION", kind: "undercut", fields: [toe, from, to, depth("Depth")] },
+  { id: "pore", word: "Pore", key: "p", entry: "INDICATION", kind: "porosity", fields: [at, { name: "diameter", label: "Diameter", input: "length", chips: "depth" }, { name: "count", label: "How many", input: "count", optional: true }] },
+  {
+    id: "legs",
+    word: "Legs",
+    key: "l",
+    entry: "READING",
+    fields: [at, { name: "legA", label: "Leg A", input: "length" }, { name: "legB", label: "Leg B", input: "length" }, { name: "throat", label: "Throat", input: "length", optional: true }, { name: "face", label: "Face", input: "choice", optional: true, options: [["", "not said"], ["flat", "flat"], ["convex", "convex"], ["concave", "concave"]] }],
+  },
+  { id: "blade", word: "Blade goes", key: "b", entry: "READING", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
+  { id: "undersize", word: "Undersize", key: "s", entry: "INDICATION", kind: "undersize", fields: [from, to, { name: "least", label: "Least", input: "length", chips: "size" }] },
+  { id: "crack", word: "Crack", key: "c", entry: "INDICATION", kind: "crack", fields: [at, { name: "where", label: "Where", input: "choice", optional: true, options: [["", "in the weld"], ["crater", "crater"], ["toe", "toe"], ["base", "base metal"]] }] },
+  { id: "crater", word: "Crater", key: "r", entry: "INDICATION", kind: "crater", fields: [at, depth("Below the section", true)] },
+  { id: "overlap", word: "Overlap", key: "o", entry: "INDICATION", kind: "overlap", fields: [toe, from, to, depth("Laps by", true)] },
+  { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", optional: true }] },
+  { id: "fusion", word: "Incomplete fusion", entry: "INDICATION", kind: "incomplete-fusion", fields: [from, to] },
+  { id: "slag", word: "Slag", entry: "INDICATION", kind: "slag", truths: ["trapped"], fields: [from, to, { name: "trapped", label: "Slag is", input: "choice", options: [["true", "trapped or open"], ["false", "covering, clean first"]] }] },
+  { id: "spatter", word: "Spatter", entry: "INDICATION", kind: "spatter", truths: ["loose"], fields: [from, to, { name: "loose", label: "Spatter is", input: "choice", options: [["false", "tight"], ["true", "loose, clean first"]] }] },
+  {
+    id: "arc-strike",
+    word: "Arc strike",
+    entry: "INDICATION",
+    kind: "arc-strike",
+    truths: ["ground"],
+    fields: [at, { name: "ground", label: "Ground smooth", input: "choice", options: [["false", "no"], ["true", "yes"]] }, { name: "checked", label: "Checked by", input: "choice", optional: true, options: [["", "not checked"], ["VT", "VT"], ["MT", "MT"], ["PT", "PT"]] }],
+  },
+  { id: "underfill", word: "Underfill", entry: "INDICATION", kind: "underfill", fields: [from, to, depth("Depth", true)] },
+  { id: "short", word: "Weld too short", entry: "INDICATION", kind: "short-weld", fields: [{ name: "missing", label: "Missing", input: "length" }] },
+  {
+    id: "not-as-drawn",
+    word: "Not as drawn",
+    entry: "INDICATION",
+    kind: "not-as-drawn",
+    fields: [
+      {
+        name: "what",
+        label: "What",
+        input: "choice",
+        options: [
+          ["missing-weld", "missing weld"],
+          ["wrong-place", "wrong place"],
+          ["extra-weld", "extra weld"],
+          ["missing-return", "missing return"],
+          ["unwanted-return", "unwanted return"],
+          ["tab-left", "tab left"],
+          ["backing-left", "backing left"],
+        ],
+      },
+      optional(at),
+    ],
+  },
+  { id: "misalignment", word: "Offset", entry: "INDICATION", kind: "misalignment", fields: [from, to, { name: "offset", label: "Offset", input: "length", chips: "depth" }] },
+  { id: "melt-through", word: "Melt-through", entry: "INDICATION", kind: "melt-through", fields: [from, to, depth("Height")] },
+  { id: "root-concavity", word: "Root concavity", entry: "INDICATION", kind: "root-concavity", fields: [from, to, depth("Depth")] },
+  { id: "incomplete-penetration", word: "Incomplete penetration", entry: "INDICATION", kind: "incomplete-penetration", fields: [from, to, depth("Depth", true)] },
+  { id: "burn-through", word: "Burn-through", entry: "INDICATION", kind: "burn-through", fields: [at] },
+];
+
+/** The chips that a hand reaches first: fractions as gauges show them, or millimetres. */
+export function chipsFor(field: FieldSpec, bench: Bench): string[] {
+  const inch = bench.joint.units === "in";
+  if (field.chips === "depth") return inch ? ["1/64", "1/32", "3/64", "1/16", "3/32", "1/8"] : ["0.5", "1", "1.5", "2", "3"];
+  if (field.chips === "size") return inch ? ["3/16", "1/4", "5/16", "3/8", "1/2"] : ["4", "5", "6", "8", "10"];
+  return [];
+}
+
+export type Typed = Partial<Record<keyof EntryContent, string>>;
+
+/** What the form's words say, as the entry's content. */
+export function contentOf(spec: KindSpec, typed: Typed): EntryContent {
+  const content: Record<string, unknown> = spec.kind ? { kind: spec.kind } : {};
+  for (const f of spec.fields) {
+    const text = typed[f.name]?.trim() ?? "";
+    if (text === "") continue;
+    if (f.input === "count") content[f.name] = Number(text);
+    else if (spec.truths?.includes(f.name)) content[f.name] = text === "true";
+    else content[f.name] = text;
+  }
+  return content as EntryContent;
+}
+
+/** The spec that an entry was put down with, to show or change it. */
+export function specOf(entry: { kind: EntryKind; content: EntryContent }): KindSpec | undefined {
+  if (entry.kind === "INDICATION") return kinds.find((k) => k.kind === entry.content.kind);
+  if (entry.kind === "READING") {
+    if (entry.content.atLeast) return kinds.find((k) => k.id === "blade");
+    return kinds.find((k) => k.id === (entry.content.convexity && !entry.content.legA ? "convexity" : "legs"));
+  }
+  return undefined;
+}
+
+/** An entry in a line, as it would be chalked on the plate. */
+export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench: Bench): string {
+  const c = entry.content;
+  if (entry.kind === "CLEAR") return `${titleOf(c.criterion ?? "", bench)}: looked, none seen`;
+  if (entry.kind === "COVER") return `${titleOf(c.criterion ?? "", bench)}: covered by ${c.by ?? ""}`;
+  const place = c.at ? `at ${c.at}` : c.from ? `${c.from}–${c.to ?? ""}` : "";
+  if (entry.kind === "READING") {
+    if (c.atLeast) return `${c.atLeast} blade goes, ${place}`;
+    const parts = [
+      (c.legA || c.legB) && `legs ${c.legA ?? "–"}, ${c.legB ?? "–"}`,
+      c.throat && `throat ${c.throat}`,
+      c.convexity && `convexity ${c.convexity}`,
+      c.concavity && `concavity ${c.concavity}`,
+      c.faceWidth && `face width ${c.faceWidth}`,
+      c.face && `face ${c.face}`,
+    ].filter(Boolean);
+    return `${parts.join(", ")} ${place}`;
+  }
+  const name = specOf(entry)?.word.toLowerCase() ?? c.kind ?? "";
+  const side = c.toe === "A" ? bench.joint.toeA : c.toe === "B" ? bench.joint.toeB : c.toe;
+  const extra = [
+    c.depth && `${c.depth} deep`,
+    c.diameter && `${c.diameter}${c.count && c.count > 1 ? ` ×${c.count}` : ""}`,
+    c.least && `least ${c.least}`,
+    c.offset,
+    c.missing && `${c.missing} missing`,
+    c.what?.replace("-", " "),
+    c.where,
+    c.trapped !== undefined && (c.trapped ? "trapped" : "covering"),
+    c.loose && "loose",
+    c.ground && `ground${c.checked ? `, checked ${c.checked}` : ""}`,
+  ].filter(Boolean);
+  return [name, side, place, extra.join(", ")].filter(Boolean).join(" ");
+}
+
+function titleOf(criterion: string, bench: Bench): string {
+  return bench.evaluation.findings.find((f) => f.id === criterion)?.title ?? criterion;
+}

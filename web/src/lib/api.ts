@@ -1,0 +1,115 @@
+import type { components } from "./api.d";
+
+type Schemas = components["schemas"];
+export type Session = Schemas["SessionView"];
+export type Actor = Schemas["Actor"];
+export type Row = Schemas["Row"];
+export type Bench = Schemas["BenchView"];
+export type Entry = Schemas["EntryView"];
+export type EntryContent = Schemas["EntryContent"];
+export type EntryKind = Entry["kind"];
+export type Finding = Schemas["FindingView"];
+export type Todo = Schemas["TodoView"];
+export type Strip = Schemas["StripDrawing"];
+export type Section = Schemas["SectionDrawing"];
+export type Preview = Schemas["Preview"];
+export type NewJoint = Schemas["NewJoint"];
+export type JointForm = Schemas["JointForm"];
+export type Created = Schemas["Created"];
+export type Stored = Schemas["Stored"];
+export type Book = Schemas["BookView"];
+export type Conditions = Schemas["ConditionsForm"];
+export type Causes = Schemas["CausesDocument"];
+export type Decision = Schemas["Decision"];
+export type Disposition = Schemas["DispositionView"];
+export type NewPerson = Schemas["NewPerson"];
+export type FieldProblem = { field: string; problem: string };
+
+/** What the server refused, in its own words. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: FieldProblem[],
+    readonly current: unknown,
+  ) {
+    super(message);
+  }
+}
+
+function token(): string | undefined {
+  return document.cookie
+    .split("; ")
+    .find((c) => c.startsWith("XSRF-TOKEN="))
+    ?.slice("XSRF-TOKEN=".length);
+}
+
+async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const headers: Record<string, string> = { Accept: "application/json" };
+  if (body !== undefined) headers["Content-Type"] = "application/json";
+  const csrf = token();
+  if (csrf && method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(csrf);
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers,
+      credentials: "same-origin",
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Refused(0, "Mensor cannot be reached; what you typed is still here, try again", [], undefined);
+  }
+  const text = await response.text();
+  const json: unknown = text ? JSON.parse(text) : undefined;
+  if (!response.ok) {
+    const problem = (json ?? {}) as { detail?: string; errors?: FieldProblem[]; current?: unknown };
+    throw new Refused(response.status, problem.detail ?? "the server refused this", problem.errors ?? [], problem.current);
+  }
+  return json as T;
+}
+
+const look = (id: string) => `/api/inspections/${id}`;
+
+/** One function per question asked of the server. */
+export const api = {
+  session: () => send<Session>("GET", "/api/session"),
+  signIn: (login: string, password: string) => send<Session>("POST", "/api/session", { login, password }),
+  signOut: () => send<Session>("DELETE", "/api/session"),
+  firstPerson: (p: { login: string; name: string; password: string }) => send<Session>("POST", "/api/people/first", p),
+  people: () => send<Actor[]>("GET", "/api/people"),
+  addPerson: (p: NewPerson) => send<Actor>("POST", "/api/people", p),
+  books: () => send<Book[]>("GET", "/api/books"),
+  joints: () => send<Row[]>("GET", "/api/joints"),
+  joint: (id: string) => send<Stored>("GET", `/api/joints/${id}`),
+  preview: (form: NewJoint) => send<Preview>("POST", "/api/joints/preview", form),
+  createJoint: (form: NewJoint) => send<Created>("POST", "/api/joints", form),
+  changeJoint: (id: string, form: NewJoint, version: number) =>
+    send<Created>("PUT", `/api/joints/${id}`, { form, version }),
+  bench: (id: string) => send<Bench>("GET", look(id)),
+  causes: (id: string) => send<Causes>("GET", `${look(id)}/causes`),
+  put: (id: string, entry: string, kind: EntryKind, content: EntryContent, version?: number) =>
+    send<Bench>("PUT", `${look(id)}/entries/${entry}`, { kind, content, version }),
+  putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>
+    send<Bench>("POST", `${look(id)}/entries`, entries),
+  takeOff: (id: string, entry: Entry) =>
+    send<Bench>("DELETE", `${look(id)}/entries/${entry.id}?version=${entry.version}`),
+  restore: (id: string, entry: string) => send<Bench>("POST", `${look(id)}/entries/${entry}/restore`),
+  conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${look(id)}/conditions`, c),
+  handOver: (id: string, to: string, note: string) => send<Bench>("POST", `${look(id)}/handover`, { to, note }),
+  amend: (id: string, reason: string) => send<Bench>("POST", `${look(id)}/amend`, { reason }),
+  sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>
+    send<Bench>("POST", `${look(id)}/sign`, form),
+  dispose: (id: string, finding: string, decision: Decision) =>
+    send<Bench>("PUT", `${look(id)}/dispositions/${finding}`, decision),
+};
+
+/** The fields at fault by name, for a form. */
+export function problemsByField(e: unknown): Record<string, string> {
+  if (!(e instanceof Refused)) return {};
+  return Object.fromEntries(e.errors.map((p) => [p.field, p.problem]));
+}
+
+export function saidBy(e: unknown): string {
+  return e instanceof Error ? e.message : String(e);
+}

@@ -1,0 +1,201 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { Fragment, useEffect, useState, type FormEvent, type ReactNode } from "react";
+import { useNavigate, useParams } from "react-router";
+import { api, problemsByField, saidBy, type JointForm, type NewJoint, type Preview } from "../lib/api";
+import { SectionView } from "../lib/SectionView";
+import { TopBar } from "../lib/TopBar";
+import { emptyForm, gapsOf, gapsText, pruned, spansOf, spansText } from "./form";
+
+/** Setting up a joint: what the drawing asks. The cross-section is drawn as the form is filled. */
+export default function SetUp() {
+  const { id } = useParams();
+  const stored = useQuery({ queryKey: ["joint", id], queryFn: () => api.joint(id ?? ""), enabled: id !== undefined });
+  if (id && !stored.data) return <p style={{ padding: 24 }}>{stored.isError ? saidBy(stored.error) : "Opening the joint …"}</p>;
+  return <Form key={id ?? "new"} jointId={id} start={stored.data?.form ?? emptyForm} version={stored.data?.version ?? 0} />;
+}
+
+function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; version: number }) {
+  const [form, setForm] = useState<NewJoint>(start);
+  const [preview, setPreview] = useState<Preview>();
+  const [fault, setFault] = useState<unknown>();
+  const [tried, setTried] = useState(false);
+  const [segments, setSegments] = useState(spansText(start.joint?.segments) ?? "");
+  const [gaps, setGaps] = useState(gapsText(start.joint?.gaps) ?? "");
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const books = useQuery({ queryKey: ["books"], queryFn: api.books, staleTime: Infinity });
+  const joint: JointForm = form.joint ?? {};
+  const members = joint.members ?? [];
+  const set = (change: Partial<JointForm>) => setForm({ ...form, joint: { ...joint, ...change } });
+  const setMember = (n: number, change: Partial<{ name: string; thickness: string }>) =>
+    set({ members: [0, 1].map((i) => ({ ...members[i], ...(i === n ? change : {}) })) });
+
+  useEffect(() => {
+    let current = true;
+    const timer = setTimeout(() => {
+      api.preview(pruned(form)).then(
+        (p) => current && setPreview(p),
+        () => undefined,
+      );
+    }, 180);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [form]);
+
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    setTried(true);
+    try {
+      const created = jointId ? await api.changeJoint(jointId, pruned(form), version) : await api.createJoint(pruned(form));
+      await queries.invalidateQueries();
+      navigate(`/inspections/${created.inspectionId}`);
+    } catch (x) {
+      setFault(x);
+    }
+  };
+
+  const problems: Record<string, string> = { ...problemsByField(fault) };
+  for (const p of preview?.problems ?? []) problems[p.field] = p.problem;
+  const touched = (field: string): boolean => tried || fieldValue(form, field) !== "";
+  const message = (field: string) => (touched(field) && problems[field] ? <div className="msg fault">{problems[field]}</div> : undefined);
+  const remark = (field: string) => {
+    const line = preview?.remarks.find((r) => r.field === field)?.line;
+    return line ? <div className="msg hint">{line}</div> : undefined;
+  };
+  const field = (path: string, label: string, value: string | undefined, change: (v: string) => void, span: number, hint?: string) => (
+    <div className="field" style={{ gridColumn: `span ${span}` }}>
+      <label htmlFor={path}>{label}</label>
+      <input id={path} className="text" autoComplete="off" value={value ?? ""} placeholder={hint} aria-invalid={touched(path) && path in problems} onChange={(e) => change(e.target.value)} />
+      {message(path)}
+      {remark(path)}
+    </div>
+  );
+  const choice = (path: string, label: string, value: string | undefined, options: [string, string][], change: (v: string) => void, span: number) => (
+    <div className="field" style={{ gridColumn: `span ${span}` }}>
+      <label htmlFor={path}>{label}</label>
+      <select id={path} className="text" value={value ?? ""} onChange={(e) => change(e.target.value)}>
+        {options.map(([v, word]) => (
+          <option key={v} value={v}>{word}</option>
+        ))}
+      </select>
+      {message(path)}
+    </div>
+  );
+  const skewed = joint.dihedral !== undefined && joint.dihedral !== 90;
+  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units"];
+  const rest = (preview?.problems ?? []).filter((p) => tried && !known.includes(p.field));
+  return (
+    <div className="app">
+      <TopBar>
+        <span className="mark">{jointId ? "Change the joint" : "Set up a joint"}</span>
+        <span className="what">{preview?.inWords ?? "what the drawing asks"}</span>
+      </TopBar>
+      <form className="setup" onSubmit={(e) => void submit(e)}>
+        <div className="card fields">
+          <Group title="Where it belongs">
+            {field("job", "Job", form.job, (v) => setForm({ ...form, job: v }), 4)}
+            {field("lot", "Lot or place", form.lot, (v) => setForm({ ...form, lot: v }), 3)}
+            {choice("criteria", "Criteria book", form.criteria, (books.data ?? []).map((b) => [b.id, b.title]), (v) => setForm({ ...form, criteria: v }), 5)}
+            {field("mark", "Mark", joint.mark, (v) => set({ mark: v }), 3, "ST2-22")}
+            {field("weldNo", "Weld number", joint.weldNo, (v) => set({ weldNo: v }), 2)}
+            {choice("side", "Side", joint.side, [["", "–"], ["arrow", "arrow side"], ["other", "other side"]], (v) => set({ side: v }), 3)}
+            {choice("units", "Drawing in", form.units, [["in", "inches"], ["mm", "mm"]], (v) => setForm({ ...form, units: v }), 4)}
+            {field("datum", "Datum, in words", joint.datum, (v) => set({ datum: v }), 12, "north end, punch mark, measured east")}
+          </Group>
+          <Group title="The weld">
+            {choice("connection", "Connection", joint.connection, [["tee", "tee"], ["lap", "lap"], ["corner", "corner"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
+            {joint.connection === "corner" && choice("corner", "Weld lies", joint.corner, [["inside", "inside the corner"], ["outside", "outside"]], (v) => set({ corner: v }), 3)}
+            {field("size", "Fillet size (leg)", joint.size, (v) => set({ size: v }), 3, "5/16")}
+            {field("throat", "or throat", joint.throat, (v) => set({ throat: v }), 2)}
+            {field("length", "Length", joint.length, (v) => set({ length: v }), 2, "24")}
+            {choice("position", "Position", joint.position, [["", "–"], ["1F", "1F flat"], ["2F", "2F horizontal"], ["3F", "3F vertical"], ["4F", "4F overhead"]], (v) => set({ position: v }), 4)}
+            {field("dihedral", "Angle between members", joint.dihedral === undefined ? "" : String(joint.dihedral), (v) => set({ dihedral: v === "" ? undefined : Number(v) || 0 }), 4, "90")}
+            {skewed && choice("sizeMeans", "The size means", joint.sizeMeans, [["", "choose"], ["contact", "leg along the member"], ["perpendicular", "square to the other member"], ["equivalent", "90° leg of equal throat"]], (v) => set({ sizeMeans: v }), 4)}
+            {field("rootOpening", "Fit-up gap", joint.rootOpening, (v) => set({ rootOpening: v }), 2, "none")}
+            <div className="field" style={{ gridColumn: "span 2", alignSelf: "end" }}>
+              <label style={{ display: "flex", gap: 8, alignItems: "center", minHeight: 44 }}>
+                <input type="checkbox" style={{ width: 24, height: 24 }} checked={joint.closed ?? false} onChange={(e) => set({ closed: e.target.checked || undefined })} />
+                all around
+              </label>
+            </div>
+          </Group>
+          <Group title="The members">
+            {[0, 1].map((n) => (
+              <Fragment key={n}>
+                {field(`members[${n}].name`, n === 0 ? "First member, toe A" : "Second member, toe B", members[n]?.name, (v) => setMember(n, { name: v }), 3, n === 0 ? "web" : "flange")}
+                {field(`members[${n}].thickness`, "Thickness", members[n]?.thickness, (v) => setMember(n, { thickness: v }), 3, n === 0 ? "3/8" : "3/4")}
+              </Fragment>
+            ))}
+          </Group>
+          <Group title="Less common">
+            {field("segments", "Intermittent: welded stretches", segments, (v) => { setSegments(v); set({ segments: spansOf(v) }); }, 6, "0-3, 12-15, 21-24")}
+            {field("gaps", "Fit-up gaps, where they are", gaps, (v) => { setGaps(v); set({ gaps: gapsOf(v) }); }, 6, "10-14 1/8, 20-21 3/32")}
+            {choice("use", "Use", joint.use, [["", "–"], ["web-to-flange", "girder web to flange"], ["stiffener-to-web", "stiffener to web"]], (v) => set({ use: v, flangeWidth: v === "web-to-flange" ? joint.flangeWidth : undefined, girderEnds: v === "web-to-flange" ? (joint.girderEnds ?? "none") : undefined }), 4)}
+            {joint.use === "web-to-flange" && field("flangeWidth", "Flange width", joint.flangeWidth, (v) => set({ flangeWidth: v }), 3)}
+            {joint.use === "web-to-flange" && choice("girderEnds", "Girder ends at", joint.girderEnds, [["none", "neither end"], ["start", "the datum"], ["end", "the far end"], ["both", "both ends"]], (v) => set({ girderEnds: v }), 3)}
+            {skewed && choice("legs", "Legs are read", joint.legs, [["", "along the member"], ["perpendicular", "square to the other member"]], (v) => set({ legs: v }), 4)}
+            {choice("primary", "Primary member", truth(joint.primary), unknown, (v) => set({ primary: v === "" ? undefined : v === "true" }), 4)}
+            {choice("transverseTension", "Across tension", truth(joint.transverseTension), unknown, (v) => set({ transverseTension: v === "" ? undefined : v === "true" }), 4)}
+            {choice("oneSided", "Welded from one side", truth(joint.oneSided), [["", "no"], ["true", "yes, no backing"]], (v) => set({ oneSided: v === "" ? undefined : true }), 4)}
+          </Group>
+          <Group title="Made by">
+            {field("welder", "Welder's stamp", form.welder, (v) => setForm({ ...form, welder: v }), 3)}
+            {field("wps", "Procedure (WPS)", form.wps, (v) => setForm({ ...form, wps: v }), 3)}
+            {field("grade", "Base metal", joint.grade, (v) => set({ grade: v }), 3)}
+            {choice("delayed", "Looked at 48 h later", joint.delayed === undefined ? "" : String(joint.delayed), [["", "not said"], ["false", "no"], ["true", "yes (delayed cracking)"]], (v) => set({ delayed: v === "" ? undefined : v === "true" }), 3)}
+          </Group>
+        </div>
+        <aside className="card side">
+          <h2 style={{ fontSize: 18 }}>As it will be judged</h2>
+          {preview?.section ? (
+            <>
+              <SectionView section={preview.section} units={form.units ?? "in"} />
+              <div>{preview.inWords}</div>
+            </>
+          ) : (
+            <p className="quiet" style={{ margin: "40px 0" }}>The cross-section appears when size, length and both thicknesses are given.</p>
+          )}
+          {(preview?.remarks.length ?? 0) > 0 && (
+            <div>
+              <h3 style={{ fontSize: 16, marginBottom: 4 }}>Unusual</h3>
+              <ul className="remarks small">
+                {preview?.remarks.map((r) => <li key={r.line}>{r.line}</li>)}
+              </ul>
+            </div>
+          )}
+          {rest.map((p) => (
+            <div key={p.field} className="fault">{p.field}: {p.problem}</div>
+          ))}
+          {fault !== undefined && <div role="alert" className="fault">{saidBy(fault)}</div>}
+          <button type="submit" className="btn main">{jointId ? "Store the change" : "Store and go to the bench"}</button>
+          <button type="button" className="btn" onClick={() => navigate(-1)}>Back</button>
+        </aside>
+      </form>
+    </div>
+  );
+}
+
+const unknown: [string, string][] = [["", "not known"], ["false", "no"], ["true", "yes"]];
+
+function truth(b?: boolean): string {
+  return b === undefined ? "" : String(b);
+}
+
+function fieldValue(form: NewJoint, field: string): string {
+  const joint = form.joint ?? {};
+  const member = /^members\[(\d)]\.(name|thickness)$/.exec(field);
+  if (member) return joint.members?.[Number(member[1])]?.[member[2] as "name" | "thickness"] ?? "";
+  const value = (joint as Record<string, unknown>)[field] ?? (form as Record<string, unknown>)[field];
+  return value === undefined || value === null ? "" : String(value);
+}
+
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset>
+      <legend>{title}</legend>
+      <div className="grid">{children}</div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,51 @@
+import type { JointForm, NewJoint } from "../lib/api";
+
+export const emptyForm: NewJoint = {
+  job: "",
+  lot: "",
+  criteria: "d1.1-static",
+  units: "in",
+  joint: { mark: "", weld: "fillet", connection: "tee", members: [{}, {}] },
+};
+
+type Spans = JointForm["segments"];
+type Gaps = JointForm["gaps"];
+
+/** "0-3, 12-15" as stretches; a half-typed one is kept as it is, and the server says what it lacks. */
+export function spansOf(text: string): Spans {
+  const parts = text.split(/[,;]/).filter((p) => p.trim() !== "");
+  return parts.length === 0 ? undefined : parts.map((p) => stretch(p));
+}
+
+export function spansText(spans: Spans): string | undefined {
+  return spans?.map((s) => `${s.from ?? ""}${s.to === undefined ? "" : `-${s.to}`}`).join(",");
+}
+
+/** "10-14 1/8" as a stretch with its opening, the last word of each. */
+export function gapsOf(text: string): Gaps {
+  const parts = text.split(/[,;]/).filter((p) => p.trim() !== "");
+  if (parts.length === 0) return undefined;
+  return parts.map((p) => {
+    const match = /^(.*\S)\s+(\S+)$/.exec(p.trimEnd());
+    return match?.[1] && /-./.test(match[1]) ? { ...stretch(match[1]), opening: match[2] } : stretch(p);
+  });
+}
+
+export function gapsText(gaps: Gaps): string | undefined {
+  return gaps?.map((g) => `${g.from ?? ""}${g.to === undefined ? "" : `-${g.to}`}${g.opening ? ` ${g.opening}` : ""}`).join(",");
+}
+
+function stretch(text: string): { from: string; to?: string } {
+  const parts = text.trim().split(/\s*(?:–|\bto\b)\s*|(?<=\S)-(?=\d)(?!\d+\/)/);
+  return parts.length < 2 ? { from: text.trim() } : { from: parts[0] ?? "", to: parts.slice(1).join("-") };
+}
+
+/** What is sent: fields left empty are left out, as the format wants them. */
+export function pruned(form: NewJoint): NewJoint {
+  const joint = form.joint ?? {};
+  const kept = Object.fromEntries(Object.entries(joint).filter(([, v]) => v !== "" && v !== undefined && v !== null)) as JointForm;
+  kept.members = (joint.members ?? [])
+    .map((m) => ({ ...(m.name ? { name: m.name } : {}), ...(m.thickness ? { thickness: m.thickness } : {}) }))
+    .filter((m, i) => i === 0 || Object.keys(m).length > 0);
+  return { ...form, joint: kept };
+}

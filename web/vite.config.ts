@@ -1,0 +1,9 @@
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [react()],
+  build: { outDir: "dist", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
+  server: { proxy: { "/api": "http://localhost:8080" } },
+  test: { environment: "jsdom", setupFiles: ["src/test/setup.ts"], globals: false },
+});
