@@ -17,7 +17,13 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage(
-                    "org.springframework..", "tools.jackson..", "com.fasterxml..", "jakarta..", "org.hibernate..", "java.sql..", "java.nio.file..");
+                    "org.springframework..",
+                    "tools.jackson..",
+                    "com.fasterxml..",
+                    "jakarta..",
+                    "org.hibernate..",
+                    "java.sql..",
+                    "java.nio.file..");
 
     @ArchTest
     static final ArchRule noClockAndNoChance = noClasses()
@@ -35,19 +41,34 @@ class ArchitectureTest {
     static final ArchRule oneDirection = layeredArchitecture()
             .consideringOnlyDependenciesInLayers()
             .withOptionalLayers(true)
-            .layer("length").definedBy("mensor.length..")
-            .layer("weld").definedBy("mensor.weld..")
-            .layer("look").definedBy("mensor.look..")
-            .layer("criteria").definedBy("mensor.criteria..")
-            .layer("judge").definedBy("mensor.judge..")
-            .layer("cause").definedBy("mensor.cause..")
-            .layer("draw").definedBy("mensor.draw..")
-            .layer("repair").definedBy("mensor.repair..")
-            .whereLayer("length").mayNotAccessAnyLayer()
-            .whereLayer("weld").mayOnlyAccessLayers("length")
-            .whereLayer("look").mayOnlyAccessLayers("length", "weld")
-            .whereLayer("criteria").mayOnlyAccessLayers("length", "weld", "look")
-            .whereLayer("judge").mayOnlyAccessLayers("length", "weld", "look", "criteria")
-            .whereLayer("draw").mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge")
-            .whereLayer("cause").mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge");
+            .layer("length")
+            .definedBy("mensor.length..")
+            .layer("weld")
+            .definedBy("mensor.weld..")
+            .layer("look")
+            .definedBy("mensor.look..")
+            .layer("criteria")
+            .definedBy("mensor.criteria..")
+            .layer("judge")
+            .definedBy("mensor.judge..")
+            .layer("cause")
+            .definedBy("mensor.cause..")
+            .layer("draw")
+            .definedBy("mensor.draw..")
+            .layer("repair")
+            .definedBy("mensor.repair..")
+            .whereLayer("length")
+            .mayNotAccessAnyLayer()
+            .whereLayer("weld")
+            .mayOnlyAccessLayers("length")
+            .whereLayer("look")
+            .mayOnlyAccessLayers("length", "weld")
+            .whereLayer("criteria")
+            .mayOnlyAccessLayers("length", "weld", "look")
+            .whereLayer("judge")
+            .mayOnlyAccessLayers("length", "weld", "look", "criteria")
+            .whereLayer("draw")
+            .mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge")
+            .whereLayer("cause")
+            .mayOnlyAccessLayers("length", "weld", "look", "criteria", "judge");
 }

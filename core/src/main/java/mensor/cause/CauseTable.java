@@ -62,42 +62,142 @@ final class CauseTable {
     static {
         put(
                 Situation.UNDERCUT_ONE_TOE,
-                row(WORK_ANGLE, "Rod aimed away from this toe, the toe starved of metal", "compare the two legs: is the one away from this toe the longer?", "aim the rod more at this toe"),
-                row(ARC_LONG, "Long arc digs at the toe and does not fill it", "look for coarse spatter spread wide", "shorten the arc"),
-                row(CURRENT_HIGH, "Amps too high for the toe to fill", "read the amps against the procedure", "set the amps to the middle of the procedure's range"),
-                row(SPEED_FAST, "Travel too fast to fill what the arc digs", "look for a narrow bead with pointed ripples", "wait for the crater to fill before moving on"),
-                row(MANIPULATION, "No pause at this toe", "does it repeat at the pitch of the weave?", "pause at the toe"),
-                row(CLEANLINESS, "Mill scale left at this toe", "look at the plate beside the toe: is the scale still on?", "take the mill scale off 1/2 to 1 in back"),
-                row(FIT_UP, "Thin edge melts away", "look at the edge of the thinner member", "lower the heat toward the thin edge"),
-                row(ARC_BLOW, "Arc blown to one side", "is it only near an end, a corner or the work clamp?", "move the work clamp, or use AC where the rod allows it"));
+                row(
+                        WORK_ANGLE,
+                        "Rod aimed away from this toe, the toe starved of metal",
+                        "compare the two legs: is the one away from this toe the longer?",
+                        "aim the rod more at this toe"),
+                row(
+                        ARC_LONG,
+                        "Long arc digs at the toe and does not fill it",
+                        "look for coarse spatter spread wide",
+                        "shorten the arc"),
+                row(
+                        CURRENT_HIGH,
+                        "Amps too high for the toe to fill",
+                        "read the amps against the procedure",
+                        "set the amps to the middle of the procedure's range"),
+                row(
+                        SPEED_FAST,
+                        "Travel too fast to fill what the arc digs",
+                        "look for a narrow bead with pointed ripples",
+                        "wait for the crater to fill before moving on"),
+                row(
+                        MANIPULATION,
+                        "No pause at this toe",
+                        "does it repeat at the pitch of the weave?",
+                        "pause at the toe"),
+                row(
+                        CLEANLINESS,
+                        "Mill scale left at this toe",
+                        "look at the plate beside the toe: is the scale still on?",
+                        "take the mill scale off 1/2 to 1 in back"),
+                row(
+                        FIT_UP,
+                        "Thin edge melts away",
+                        "look at the edge of the thinner member",
+                        "lower the heat toward the thin edge"),
+                row(
+                        ARC_BLOW,
+                        "Arc blown to one side",
+                        "is it only near an end, a corner or the work clamp?",
+                        "move the work clamp, or use AC where the rod allows it"));
         put(
                 Situation.UNDERCUT_BOTH_TOES,
-                row(MANIPULATION, "No pause at the sides of the weave", "does it repeat at the pitch of the weave?", "pause at both sides until they fill"),
-                row(CURRENT_HIGH, "Amps too high", "read the amps against the procedure", "set the amps to the middle of the procedure's range"),
+                row(
+                        MANIPULATION,
+                        "No pause at the sides of the weave",
+                        "does it repeat at the pitch of the weave?",
+                        "pause at both sides until they fill"),
+                row(
+                        CURRENT_HIGH,
+                        "Amps too high",
+                        "read the amps against the procedure",
+                        "set the amps to the middle of the procedure's range"),
                 row(ARC_LONG, "Arc too long", "look for coarse spatter spread wide", "shorten the arc"),
-                row(SPEED_FAST, "Travel too fast", "look for a narrow bead with pointed ripples", "slow down until both toes fill"),
+                row(
+                        SPEED_FAST,
+                        "Travel too fast",
+                        "look for a narrow bead with pointed ripples",
+                        "slow down until both toes fill"),
                 row(ARC_FORCE, "Arc force too high on a vertical", "read the arc force setting", "lower the arc force"),
-                row(WORK_ANGLE, "Work angle changing along the weld", "does the undercut change sides?", "prop the hand and keep the angle"));
+                row(
+                        WORK_ANGLE,
+                        "Work angle changing along the weld",
+                        "does the undercut change sides?",
+                        "prop the hand and keep the angle"));
         put(
                 Situation.OVERLAP,
-                row(SPEED_SLOW, "Travel too slow, metal rolls over the toe", "look for a wide bead with round, close ripples", "travel faster"),
-                row(CURRENT_LOW, "Too cold to wet the toe", "read the amps against the procedure", "raise the amps within the procedure"),
-                row(WORK_ANGLE, "Rod aimed so that the metal runs onto the lower member", "is it on the lower toe only?", "aim the rod more at the upper member"),
-                row(MANIPULATION, "Weave carried past the toe", "does it repeat at the pitch of the weave?", "narrow the weave"),
-                row(CLEANLINESS, "Scale keeps the metal from wetting", "does it follow patches of scale?", "clean the plate back from the toes"));
+                row(
+                        SPEED_SLOW,
+                        "Travel too slow, metal rolls over the toe",
+                        "look for a wide bead with round, close ripples",
+                        "travel faster"),
+                row(
+                        CURRENT_LOW,
+                        "Too cold to wet the toe",
+                        "read the amps against the procedure",
+                        "raise the amps within the procedure"),
+                row(
+                        WORK_ANGLE,
+                        "Rod aimed so that the metal runs onto the lower member",
+                        "is it on the lower toe only?",
+                        "aim the rod more at the upper member"),
+                row(
+                        MANIPULATION,
+                        "Weave carried past the toe",
+                        "does it repeat at the pitch of the weave?",
+                        "narrow the weave"),
+                row(
+                        CLEANLINESS,
+                        "Scale keeps the metal from wetting",
+                        "does it follow patches of scale?",
+                        "clean the plate back from the toes"));
         put(
                 Situation.CONVEX,
-                row(CURRENT_LOW, "Too cold: a tall ropy bead", "read the amps against the procedure", "raise the amps within the procedure"),
-                row(SPEED_SLOW, "Travel too slow: more metal than asked", "measure the legs: over the size?", "travel faster"),
-                row(MANIPULATION, "Straight drag, or too many narrow beads", "count the beads across the face", "spread the metal: a slight weave where the procedure allows it"));
+                row(
+                        CURRENT_LOW,
+                        "Too cold: a tall ropy bead",
+                        "read the amps against the procedure",
+                        "raise the amps within the procedure"),
+                row(
+                        SPEED_SLOW,
+                        "Travel too slow: more metal than asked",
+                        "measure the legs: over the size?",
+                        "travel faster"),
+                row(
+                        MANIPULATION,
+                        "Straight drag, or too many narrow beads",
+                        "count the beads across the face",
+                        "spread the metal: a slight weave where the procedure allows it"));
         put(
                 Situation.UNDERSIZE,
                 row(SPEED_FAST, "Travel too fast", "look for a narrow bead with pointed ripples", "travel slower"),
-                row(FIT_UP, "A gap drained the metal", "measure the opening under the weld", "close the gap, or add it to the leg"),
-                row(PROCEDURE, "Too few passes, or the wrong size called", "compare the size called in the shop with the drawing", "add a pass, or correct the size called"),
-                row(CURRENT_LOW, "Too cold: little metal laid", "read the amps against the procedure", "raise the amps within the procedure"),
-                row(WORK_ANGLE, "Metal laid on one member: one leg short", "is one leg longer all along?", "aim between the members"),
-                row(MANIPULATION, "Ends not filled out", "is it only at the ends?", "come back over the end and fill it"));
+                row(
+                        FIT_UP,
+                        "A gap drained the metal",
+                        "measure the opening under the weld",
+                        "close the gap, or add it to the leg"),
+                row(
+                        PROCEDURE,
+                        "Too few passes, or the wrong size called",
+                        "compare the size called in the shop with the drawing",
+                        "add a pass, or correct the size called"),
+                row(
+                        CURRENT_LOW,
+                        "Too cold: little metal laid",
+                        "read the amps against the procedure",
+                        "raise the amps within the procedure"),
+                row(
+                        WORK_ANGLE,
+                        "Metal laid on one member: one leg short",
+                        "is one leg longer all along?",
+                        "aim between the members"),
+                row(
+                        MANIPULATION,
+                        "Ends not filled out",
+                        "is it only at the ends?",
+                        "come back over the end and fill it"));
         put(
                 Situation.UNDERFILL,
                 row(SPEED_FAST, "Travel too fast", "look for a narrow bead", "travel slower"),
@@ -105,87 +205,255 @@ final class CauseTable {
                 row(MANIPULATION, "Edges not dwelt on", "is it along the edges only?", "pause at the edges"));
         put(
                 Situation.POROSITY_AT_START,
-                row(ARC_LONG, "Arc held long at the strike", "do the pores lie at each start?", "strike about 1/2 in ahead, move back quickly, stay low, then go"),
-                row(MANIPULATION, "Not struck ahead and brought back over the start", "is the start itself left unmelted?", "strike ahead and weld back over the start"),
-                row(CONSUMABLE, "Bare or damp rod tip", "does it follow one rod or one box?", "break back bare tips; take rods from the oven"));
+                row(
+                        ARC_LONG,
+                        "Arc held long at the strike",
+                        "do the pores lie at each start?",
+                        "strike about 1/2 in ahead, move back quickly, stay low, then go"),
+                row(
+                        MANIPULATION,
+                        "Not struck ahead and brought back over the start",
+                        "is the start itself left unmelted?",
+                        "strike ahead and weld back over the start"),
+                row(
+                        CONSUMABLE,
+                        "Bare or damp rod tip",
+                        "does it follow one rod or one box?",
+                        "break back bare tips; take rods from the oven"));
         put(
                 Situation.POROSITY_SCATTERED,
-                row(CONSUMABLE, "Damp rods", "how long were the rods out of the oven?", "take dry rods within their exposure time"),
+                row(
+                        CONSUMABLE,
+                        "Damp rods",
+                        "how long were the rods out of the oven?",
+                        "take dry rods within their exposure time"),
                 row(ARC_LONG, "Arc too long for its shield", "look for coarse spatter spread wide", "shorten the arc"),
-                row(CLEANLINESS, "Rust, oil, paint, zinc or wet plate", "does it follow patches on the plate?", "clean the plate back from the weld"),
-                row(CURRENT_HIGH, "Rod overheated toward its end", "is it in the last third of each rod?", "lower the amps within the procedure"),
-                row(POLARITY, "Wrong polarity", "read the polarity at the machine", "set the polarity that the procedure asks"));
+                row(
+                        CLEANLINESS,
+                        "Rust, oil, paint, zinc or wet plate",
+                        "does it follow patches on the plate?",
+                        "clean the plate back from the weld"),
+                row(
+                        CURRENT_HIGH,
+                        "Rod overheated toward its end",
+                        "is it in the last third of each rod?",
+                        "lower the amps within the procedure"),
+                row(
+                        POLARITY,
+                        "Wrong polarity",
+                        "read the polarity at the machine",
+                        "set the polarity that the procedure asks"));
         put(
                 Situation.SLAG,
-                row(CLEANLINESS, "Slag lines of the pass below not cleaned out", "were the passes wire-brushed or ground between?", "clean every pass, toes first"),
-                row(CURRENT_LOW, "Too cold to float the slag out", "read the amps against the procedure", "raise the amps to the upper half of the procedure's range"),
-                row(TRAVEL_ANGLE, "Slag ran ahead of the pool", "did the slag crowd the pool?", "drag more, keep the slag behind"),
-                row(MANIPULATION, "Weave too wide or uneven", "does it repeat at the pitch of the weave?", "narrow the weave"),
-                row(FIT_UP, "Too narrow to reach the toes", "measure the angle between bead and member", "open the valley with a grinder before the next bead"));
+                row(
+                        CLEANLINESS,
+                        "Slag lines of the pass below not cleaned out",
+                        "were the passes wire-brushed or ground between?",
+                        "clean every pass, toes first"),
+                row(
+                        CURRENT_LOW,
+                        "Too cold to float the slag out",
+                        "read the amps against the procedure",
+                        "raise the amps to the upper half of the procedure's range"),
+                row(
+                        TRAVEL_ANGLE,
+                        "Slag ran ahead of the pool",
+                        "did the slag crowd the pool?",
+                        "drag more, keep the slag behind"),
+                row(
+                        MANIPULATION,
+                        "Weave too wide or uneven",
+                        "does it repeat at the pitch of the weave?",
+                        "narrow the weave"),
+                row(
+                        FIT_UP,
+                        "Too narrow to reach the toes",
+                        "measure the angle between bead and member",
+                        "open the valley with a grinder before the next bead"));
         put(
                 Situation.FUSION,
-                row(CURRENT_LOW, "Too cold", "read the amps against the procedure", "raise the amps within the procedure"),
-                row(POLARITY, "Low-hydrogen rod on the wrong pole", "read the polarity at the machine", "set the polarity that the procedure asks"),
+                row(
+                        CURRENT_LOW,
+                        "Too cold",
+                        "read the amps against the procedure",
+                        "raise the amps within the procedure"),
+                row(
+                        POLARITY,
+                        "Low-hydrogen rod on the wrong pole",
+                        "read the polarity at the machine",
+                        "set the polarity that the procedure asks"),
                 row(SPEED_FAST, "Travel too fast", "look for a narrow bead", "travel slower"),
-                row(SPEED_SLOW, "Travel too slow: the pool ran ahead of the arc", "look for a wide bead", "stay on the leading edge of the pool"),
+                row(
+                        SPEED_SLOW,
+                        "Travel too slow: the pool ran ahead of the arc",
+                        "look for a wide bead",
+                        "stay on the leading edge of the pool"),
                 row(WORK_ANGLE, "Rod aimed more at one plate", "is it on one toe only?", "aim between the members"),
-                row(PROCEDURE, "Vertical down on plate of 1/4 in and over", "which way was it welded?", "weld vertical up"),
-                row(CLEANLINESS, "Welded over slag or an old weld", "was it cleaned between the passes?", "clean to bright metal first"),
-                row(FIT_UP, "No access to the root", "measure the angle and the land", "open the joint as the procedure asks"));
+                row(
+                        PROCEDURE,
+                        "Vertical down on plate of 1/4 in and over",
+                        "which way was it welded?",
+                        "weld vertical up"),
+                row(
+                        CLEANLINESS,
+                        "Welded over slag or an old weld",
+                        "was it cleaned between the passes?",
+                        "clean to bright metal first"),
+                row(
+                        FIT_UP,
+                        "No access to the root",
+                        "measure the angle and the land",
+                        "open the joint as the procedure asks"));
         put(
                 Situation.PENETRATION,
                 row(FIT_UP, "Gap small or land thick", "measure gap and land", "open the gap as the procedure asks"),
-                row(CURRENT_LOW, "Too cold", "read the amps against the procedure", "raise the amps within the procedure"),
-                row(CONSUMABLE, "Rod too big or of a class that lacks dig", "compare the rod with the procedure", "use the rod that the procedure asks"),
-                row(MANIPULATION, "Keyhole lost at the restart", "is it at the restarts?", "open the keyhole before going on"));
+                row(
+                        CURRENT_LOW,
+                        "Too cold",
+                        "read the amps against the procedure",
+                        "raise the amps within the procedure"),
+                row(
+                        CONSUMABLE,
+                        "Rod too big or of a class that lacks dig",
+                        "compare the rod with the procedure",
+                        "use the rod that the procedure asks"),
+                row(
+                        MANIPULATION,
+                        "Keyhole lost at the restart",
+                        "is it at the restarts?",
+                        "open the keyhole before going on"));
         put(
                 Situation.BURN_THROUGH,
-                row(CURRENT_HIGH, "Amps too high", "read the amps against the procedure", "lower the amps within the procedure"),
+                row(
+                        CURRENT_HIGH,
+                        "Amps too high",
+                        "read the amps against the procedure",
+                        "lower the amps within the procedure"),
                 row(FIT_UP, "Gap wide or land thin", "measure gap and land", "close the gap"),
                 row(SPEED_SLOW, "Travel too slow", "look for a wide bead", "travel faster"));
         put(
                 Situation.CRATER,
-                row(MANIPULATION, "Broken off without coming back", "are all the ends like it?", "at an end: travel off, come back about 1/4 in, wait"),
-                row(CURRENT_HIGH, "Amps too high", "read the amps against the procedure", "lower the amps within the procedure"));
+                row(
+                        MANIPULATION,
+                        "Broken off without coming back",
+                        "are all the ends like it?",
+                        "at an end: travel off, come back about 1/4 in, wait"),
+                row(
+                        CURRENT_HIGH,
+                        "Amps too high",
+                        "read the amps against the procedure",
+                        "lower the amps within the procedure"));
         put(
                 Situation.CRACK_CRATER,
-                row(MANIPULATION, "Crater left open at the end of the run", "is the crater filled?", "come back about 1/4 in and wait before breaking off"),
-                row(METALLURGY, "Restraint and chemistry open what a thin crater cannot hold", "ask for the steel's chemistry and the order of welding", "refer to the welding engineer"),
-                row(CURRENT_HIGH, "Amps too high: a deep crater", "read the amps against the procedure", "lower the amps within the procedure"));
+                row(
+                        MANIPULATION,
+                        "Crater left open at the end of the run",
+                        "is the crater filled?",
+                        "come back about 1/4 in and wait before breaking off"),
+                row(
+                        METALLURGY,
+                        "Restraint and chemistry open what a thin crater cannot hold",
+                        "ask for the steel's chemistry and the order of welding",
+                        "refer to the welding engineer"),
+                row(
+                        CURRENT_HIGH,
+                        "Amps too high: a deep crater",
+                        "read the amps against the procedure",
+                        "lower the amps within the procedure"));
         put(
                 Situation.CRACK_ALONG,
-                row(METALLURGY, "Hot or cold cracking: chemistry, restraint, hydrogen", "when did it appear: at once, or hours later?", "refer to the welding engineer: preheat, order of welding, rods"),
+                row(
+                        METALLURGY,
+                        "Hot or cold cracking: chemistry, restraint, hydrogen",
+                        "when did it appear: at once, or hours later?",
+                        "refer to the welding engineer: preheat, order of welding, rods"),
                 row(FIT_UP, "Wide gap under a small first pass", "measure the opening under the weld", "close the gap"),
-                row(PROCEDURE, "First pass too small or too concave for the restraint", "compare the first pass with the procedure", "a bigger first pass, within the procedure"),
-                row(CONSUMABLE, "Damp rods", "how long were the rods out of the oven?", "take dry rods within their exposure time"));
+                row(
+                        PROCEDURE,
+                        "First pass too small or too concave for the restraint",
+                        "compare the first pass with the procedure",
+                        "a bigger first pass, within the procedure"),
+                row(
+                        CONSUMABLE,
+                        "Damp rods",
+                        "how long were the rods out of the oven?",
+                        "take dry rods within their exposure time"));
         put(
                 Situation.CRACK_TOE,
-                row(METALLURGY, "Hydrogen, thickness, restraint and a notch at the toe", "when did it appear: at once, or hours later?", "refer to the welding engineer: preheat, order of welding, rods"),
+                row(
+                        METALLURGY,
+                        "Hydrogen, thickness, restraint and a notch at the toe",
+                        "when did it appear: at once, or hours later?",
+                        "refer to the welding engineer: preheat, order of welding, rods"),
                 row(PROCEDURE, "No or low preheat", "what was the preheat?", "preheat as the procedure asks"),
-                row(CONSUMABLE, "Damp rods", "how long were the rods out of the oven?", "take dry rods within their exposure time"));
+                row(
+                        CONSUMABLE,
+                        "Damp rods",
+                        "how long were the rods out of the oven?",
+                        "take dry rods within their exposure time"));
         put(
                 Situation.ARC_STRIKE,
-                row(MANIPULATION, "Struck outside the joint", "are there stray strikes along the weld?", "strike only where the weld will cover it"),
+                row(
+                        MANIPULATION,
+                        "Struck outside the joint",
+                        "are there stray strikes along the weld?",
+                        "strike only where the weld will cover it"),
                 row(PROCEDURE, "Loose work clamp", "look for pits near the clamp", "clamp on clean metal, tight"));
         put(
                 Situation.SPATTER,
                 row(ARC_LONG, "Arc too long", "is it coarse and spread wide?", "shorten the arc"),
-                row(CURRENT_HIGH, "Amps too high", "read the amps against the procedure", "lower the amps within the procedure"),
+                row(
+                        CURRENT_HIGH,
+                        "Amps too high",
+                        "read the amps against the procedure",
+                        "lower the amps within the procedure"),
                 row(CONSUMABLE, "Damp rods, or their make", "does it follow one box?", "take dry rods"),
-                row(ARC_BLOW, "Arc blow", "is it thrown to one side?", "move the work clamp, or use AC where the rod allows it"),
-                row(POLARITY, "Wrong polarity", "read the polarity at the machine", "set the polarity that the procedure asks"));
+                row(
+                        ARC_BLOW,
+                        "Arc blow",
+                        "is it thrown to one side?",
+                        "move the work clamp, or use AC where the rod allows it"),
+                row(
+                        POLARITY,
+                        "Wrong polarity",
+                        "read the polarity at the machine",
+                        "set the polarity that the procedure asks"));
         put(
                 Situation.SHORT,
-                row(MANIPULATION, "Stopped early, or not wrapped around the corner", "is the end short at each piece?", "mark the end before welding"),
-                row(PROCEDURE, "Wrong length called", "compare the length called in the shop with the drawing", "correct the length called"),
-                row(ARC_BLOW, "Arc blow drove the welder off the end", "is it at the work clamp's end?", "move the work clamp"));
+                row(
+                        MANIPULATION,
+                        "Stopped early, or not wrapped around the corner",
+                        "is the end short at each piece?",
+                        "mark the end before welding"),
+                row(
+                        PROCEDURE,
+                        "Wrong length called",
+                        "compare the length called in the shop with the drawing",
+                        "correct the length called"),
+                row(
+                        ARC_BLOW,
+                        "Arc blow drove the welder off the end",
+                        "is it at the work clamp's end?",
+                        "move the work clamp"));
         put(
                 Situation.NOT_AS_DRAWN,
-                row(PROCEDURE, "Drawing read or called wrongly", "compare what was called in the shop with the drawing", "mark up the piece from the drawing before welding"));
+                row(
+                        PROCEDURE,
+                        "Drawing read or called wrongly",
+                        "compare what was called in the shop with the drawing",
+                        "mark up the piece from the drawing before welding"));
         put(
                 Situation.MISALIGNED,
-                row(FIT_UP, "Parts set or tacked out of line", "measure the offset along the joint", "set and check before tacking"),
-                row(PROCEDURE, "Distortion from the order of welding", "does it grow along the weld?", "balance the order of welding"));
+                row(
+                        FIT_UP,
+                        "Parts set or tacked out of line",
+                        "measure the offset along the joint",
+                        "set and check before tacking"),
+                row(
+                        PROCEDURE,
+                        "Distortion from the order of welding",
+                        "does it grow along the weld?",
+                        "balance the order of welding"));
     }
 
     /** What a sign on the bead speaks for (over zero) or against; the weight is a logarithm of odds. */

@@ -73,14 +73,15 @@ public final class Tracer {
     }
 
     private Traced reading(int index, Finding finding) {
-        Situation situation =
-                switch (finding.criterion()) {
-                    case PROFILE -> Situation.CONVEX;
-                    case MISALIGNMENT -> Situation.MISALIGNED;
-                    case ROOT -> Situation.BURN_THROUGH;
-                    default -> Situation.UNDERSIZE;
-                };
-        String kind = situation == Situation.CONVEX ? "convexity" : situation == Situation.UNDERSIZE ? "undersize" : finding.id();
+        Situation situation = switch (finding.criterion()) {
+            case PROFILE -> Situation.CONVEX;
+            case MISALIGNMENT -> Situation.MISALIGNED;
+            case ROOT -> Situation.BURN_THROUGH;
+            default -> Situation.UNDERSIZE;
+        };
+        String kind = situation == Situation.CONVEX
+                ? "convexity"
+                : situation == Situation.UNDERSIZE ? "undersize" : finding.id();
         Span span = inspection.readings().get(index).span();
         return rank(OptionalInt.empty(), OptionalInt.of(index), kind, situation, span, Optional.empty());
     }
@@ -140,7 +141,12 @@ public final class Tracer {
     }
 
     private Traced rank(
-            OptionalInt indication, OptionalInt reading, String kind, Situation situation, Span span, Optional<Toe> toe) {
+            OptionalInt indication,
+            OptionalInt reading,
+            String kind,
+            Situation situation,
+            Span span,
+            Optional<Toe> toe) {
         List<CauseTable.Row> rows = CauseTable.rows(situation);
         Evidence evidence = new Evidence();
         place(evidence, situation, span);
@@ -151,9 +157,8 @@ public final class Tracer {
         double sum = Math.exp(CauseTable.OTHER);
         for (int i = 0; i < rows.size(); i++) {
             CauseClass c = rows.get(i).cause();
-            odds[i] = evidence.ruledOut().containsKey(c)
-                    ? 0
-                    : Math.exp(-CauseTable.ORDER_STEP * i + evidence.weight(c));
+            odds[i] =
+                    evidence.ruledOut().containsKey(c) ? 0 : Math.exp(-CauseTable.ORDER_STEP * i + evidence.weight(c));
             sum += odds[i];
         }
         List<Integer> order = new ArrayList<>();
@@ -201,7 +206,10 @@ public final class Tracer {
         for (Gap gap : inspection.joint().gaps()) {
             if (gap.opening().isPositive() && touches(gap.span(), span)) {
                 evidence.add(
-                        FIT_UP, 1.5, "a fit-up opening of " + gap.opening().shownWithUnit() + " lies at " + gap.span().shown());
+                        FIT_UP,
+                        1.5,
+                        "a fit-up opening of " + gap.opening().shownWithUnit() + " lies at "
+                                + gap.span().shown());
             }
         }
     }
@@ -245,7 +253,8 @@ public final class Tracer {
         Reading.Station s = nearest.get();
         Length own = (toe == Toe.A ? s.legA() : s.legB()).orElseThrow();
         Length other = (toe == Toe.A ? s.legB() : s.legA()).orElseThrow();
-        String lettered = "at " + s.at().shown() + " the leg at this toe is " + own.shown() + ", the other " + other.shown();
+        String lettered =
+                "at " + s.at().shown() + " the leg at this toe is " + own.shown() + ", the other " + other.shown();
         if (situation == Situation.OVERLAP) {
             if (own.isOver(other)) {
                 evidence.add(WORK_ANGLE, 0.8, lettered + ": metal laid toward this toe");
@@ -290,10 +299,16 @@ public final class Tracer {
             }
         });
         record.electrodeExposureHours().ifPresent(h -> exposure(evidence, h));
-        boolean vertical = inspection.joint().position().filter(p -> p == Position.VERTICAL_FILLET || p == Position.VERTICAL_GROOVE).isPresent();
+        boolean vertical = inspection
+                .joint()
+                .position()
+                .filter(p -> p == Position.VERTICAL_FILLET || p == Position.VERTICAL_GROOVE)
+                .isPresent();
         if (!vertical && inspection.joint().position().isPresent()) {
-            evidence.ruleOut(ARC_FORCE, "arc force gouges on verticals; this is position "
-                    + inspection.joint().position().get().id());
+            evidence.ruleOut(
+                    ARC_FORCE,
+                    "arc force gouges on verticals; this is position "
+                            + inspection.joint().position().get().id());
         }
     }
 
@@ -302,7 +317,10 @@ public final class Tracer {
 
     private void exposure(Evidence evidence, double hours) {
         if (hours > E70_HOURS) {
-            evidence.add(CONSUMABLE, 1.6, "the rods were out " + plain(hours) + " h; " + plain(E70_HOURS) + " h for E70 low-hydrogen rods");
+            evidence.add(
+                    CONSUMABLE,
+                    1.6,
+                    "the rods were out " + plain(hours) + " h; " + plain(E70_HOURS) + " h for E70 low-hydrogen rods");
         } else {
             evidence.add(CONSUMABLE, -0.8, "the rods were out " + plain(hours) + " h, within " + plain(E70_HOURS));
         }
@@ -315,13 +333,18 @@ public final class Tracer {
         boolean lowHydrogen = p.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
         if (lowHydrogen && p.polarity().isPresent()) {
             boolean wrong = p.polarity().get() == Polarity.DCEN;
-            evidence.add(POLARITY, wrong ? 2 : -2, p.electrode().orElseThrow() + " on " + p.polarity().get().id());
+            evidence.add(
+                    POLARITY,
+                    wrong ? 2 : -2,
+                    p.electrode().orElseThrow() + " on " + p.polarity().get().id());
         }
         if (p.technique().filter(Technique.STRINGER::equals).isPresent()) {
             evidence.add(MANIPULATION, -1, "stringer beads are recorded: no weave to pause in");
         }
         boolean thick = !inspection.joint().thinner().thickness().isUnder(Length.inches(1, 4));
-        if (situation == Situation.FUSION && thick && p.progression().filter(Progression.DOWN::equals).isPresent()) {
+        if (situation == Situation.FUSION
+                && thick
+                && p.progression().filter(Progression.DOWN::equals).isPresent()) {
             evidence.add(PROCEDURE, 2.2, "welded vertical down on 1/4 in or over");
         }
         if (p.amps().isPresent()) {
@@ -331,10 +354,10 @@ public final class Tracer {
 
     private void amps(Evidence evidence, Pass p) {
         double amps = p.amps().getAsDouble();
-        String rod = p.diameter().map(d -> d.in(Unit.INCH).shown() + " in ").orElse("") + p.electrode().orElse("rod");
-        Optional<RodTable.Amps> procedure = p.kind()
-                .map(record.procedureAmps()::get)
-                .map(r -> new RodTable.Amps(r[0], r[1]));
+        String rod = p.diameter().map(d -> d.in(Unit.INCH).shown() + " in ").orElse("")
+                + p.electrode().orElse("rod");
+        Optional<RodTable.Amps> procedure =
+                p.kind().map(record.procedureAmps()::get).map(r -> new RodTable.Amps(r[0], r[1]));
         Optional<RodTable.Amps> rodRange =
                 p.electrode().flatMap(e -> p.diameter().flatMap(d -> RodTable.amps(e, d)));
         Optional<RodTable.Amps> range = procedure.or(() -> rodRange);
@@ -449,11 +472,14 @@ public final class Tracer {
 
     private List<String> doubt(Situation situation) {
         List<String> doubt = new ArrayList<>();
-        boolean amps = record.passes().stream().anyMatch(p -> !p.planned() && p.amps().isPresent());
+        boolean amps =
+                record.passes().stream().anyMatch(p -> !p.planned() && p.amps().isPresent());
         boolean speed = record.passes().stream()
-                .anyMatch(p -> !p.planned() && (p.speed().isPresent() || p.runLength().isPresent()));
+                .anyMatch(p ->
+                        !p.planned() && (p.speed().isPresent() || p.runLength().isPresent()));
         if (!amps && !speed) {
-            doubt.add("Neither amps nor travel speed is recorded: hot and fast, or cold and slow, can look alike; take no single cause as the one.");
+            doubt.add(
+                    "Neither amps nor travel speed is recorded: hot and fast, or cold and slow, can look alike; take no single cause as the one.");
         }
         boolean crack = situation == Situation.CRACK_ALONG
                 || situation == Situation.CRACK_CRATER

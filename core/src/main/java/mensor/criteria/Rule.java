@@ -113,8 +113,7 @@ public sealed interface Rule {
         }
 
         public static SizeEvidence millimetres() {
-            return new SizeEvidence(
-                    3, Length.millimetres("50"), Length.millimetres("300"), Length.millimetres("75"));
+            return new SizeEvidence(3, Length.millimetres("50"), Length.millimetres("300"), Length.millimetres("75"));
         }
     }
 

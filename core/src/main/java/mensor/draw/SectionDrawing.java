@@ -87,14 +87,20 @@ public record SectionDrawing(
             this.sin = Math.sqrt(1 - cos * cos);
             RealLength drawn = joint.size()
                     .map(RealLength::of)
-                    .orElseGet(() -> joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
-            this.gap = station.map(Reading.Station::at).flatMap(at -> joint.gaps().stream()
-                    .filter(g -> g.opening().isPositive() && g.span().contains(at))
-                    .findFirst());
+                    .orElseGet(() ->
+                            joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
+            this.gap = station.map(Reading.Station::at)
+                    .flatMap(at -> joint.gaps().stream()
+                            .filter(g -> g.opening().isPositive() && g.span().contains(at))
+                            .findFirst());
             this.size = drawn;
-            this.wanted = mm(joint.dihedral().leg(drawn, joint.sizeMeans(), LegMeaning.CONTACT).rounded());
-            this.legA = station.flatMap(Reading.Station::legA).map(this::contact).orElse(wanted);
-            this.legB = station.flatMap(Reading.Station::legB).map(this::contact).orElse(wanted);
+            this.wanted = mm(joint.dihedral()
+                    .leg(drawn, joint.sizeMeans(), LegMeaning.CONTACT)
+                    .rounded());
+            this.legA =
+                    station.flatMap(Reading.Station::legA).map(this::contact).orElse(wanted);
+            this.legB =
+                    station.flatMap(Reading.Station::legB).map(this::contact).orElse(wanted);
         }
 
         private double contact(Length leg) {
@@ -108,7 +114,10 @@ public record SectionDrawing(
         Builder undercut(Inspection inspection, Length at, List<Integer> rejecting) {
             for (int n = 0; n < inspection.indications().size(); n++) {
                 Indication i = inspection.indications().get(n);
-                if (i instanceof Indication.Undercut u && u.toe() != Toe.ROOT && u.deep().isPositive() && u.span().contains(at)) {
+                if (i instanceof Indication.Undercut u
+                        && u.toe() != Toe.ROOT
+                        && u.deep().isPositive()
+                        && u.span().contains(at)) {
                     boolean onA = u.toe() == Toe.A;
                     double intoA = Math.toDegrees(Math.atan2(sin, cos)) + 90;
                     notches.add(new Notch(
@@ -151,7 +160,11 @@ public record SectionDrawing(
             double back = joint.connection() == Connection.LAP ? reach : 0;
             List<Point> points = joint.connection() == Connection.LAP
                     ? List.of(foot, onA(mmThickness(0)), new Point(-back, mmThickness(0)), new Point(-back, lift))
-                    : List.of(foot, head, new Point(head.x() + nx, head.y() + ny), new Point(foot.x() + nx, foot.y() + ny));
+                    : List.of(
+                            foot,
+                            head,
+                            new Point(head.x() + nx, head.y() + ny),
+                            new Point(foot.x() + nx, foot.y() + ny));
             return new Outline("A", name(0), points, null);
         }
 
@@ -172,7 +185,8 @@ public record SectionDrawing(
 
         private String name(int member) {
             var m = joint.members().get(member);
-            return (m.name().isBlank() ? "member" : m.name()) + " " + m.thickness().shown();
+            return (m.name().isBlank() ? "member" : m.name()) + " "
+                    + m.thickness().shown();
         }
 
         private Outline weld() {
@@ -212,25 +226,38 @@ public record SectionDrawing(
                 return dimensions;
             }
             Reading.Station s = station.get();
-            RealLength need = gap.filter(g -> openingFree.map(g.opening()::isOver).orElse(false))
+            RealLength need = gap.filter(
+                            g -> openingFree.map(g.opening()::isOver).orElse(false))
                     .map(g -> size.plus(RealLength.of(g.opening())))
                     .orElse(size);
-            s.legA().ifPresent(l -> dimensions.add(new Dimension("legA", new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
-            s.legB().ifPresent(l -> dimensions.add(new Dimension("legB", new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
-            s.throat().ifPresent(t -> dimensions.add(new Dimension(
-                    "throat",
-                    new Point(0, 0),
-                    curve(onA(legA), new Point(legB, 0)),
-                    t.shown(),
-                    joint.dihedral().legOf(RealLength.of(t), joint.sizeMeans()).isUnder(need)
-                            && SectionSize.of(joint, s).map(z -> z.size().isUnder(need)).orElse(false))));
-            s.convexity().ifPresent(c -> dimensions.add(new Dimension(
-                    "convexity", new Point(0, 0), curve(onA(legA), new Point(legB, 0)), c.shown(), false)));
+            s.legA()
+                    .ifPresent(l -> dimensions.add(
+                            new Dimension("legA", new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
+            s.legB()
+                    .ifPresent(l -> dimensions.add(
+                            new Dimension("legB", new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
+            s.throat()
+                    .ifPresent(t -> dimensions.add(new Dimension(
+                            "throat",
+                            new Point(0, 0),
+                            curve(onA(legA), new Point(legB, 0)),
+                            t.shown(),
+                            joint.dihedral()
+                                            .legOf(RealLength.of(t), joint.sizeMeans())
+                                            .isUnder(need)
+                                    && SectionSize.of(joint, s)
+                                            .map(z -> z.size().isUnder(need))
+                                            .orElse(false))));
+            s.convexity()
+                    .ifPresent(c -> dimensions.add(new Dimension(
+                            "convexity", new Point(0, 0), curve(onA(legA), new Point(legB, 0)), c.shown(), false)));
             return dimensions;
         }
 
         private boolean isLow(Length leg, RealLength need) {
-            return joint.dihedral().leg(RealLength.of(leg), joint.legs(), joint.sizeMeans()).isUnder(need);
+            return joint.dihedral()
+                    .leg(RealLength.of(leg), joint.legs(), joint.sizeMeans())
+                    .isUnder(need);
         }
     }
 }

@@ -44,7 +44,14 @@ public record StripDrawing(
 
     /** An indication on its lane; a stretch that passes the datum comes as two. Depth is 0 where none was read. */
     public record Mark(
-            int indication, String lane, String kind, double from, double to, double depth, String label, boolean rejects) {}
+            int indication,
+            String lane,
+            String kind,
+            double from,
+            double to,
+            double depth,
+            String label,
+            boolean rejects) {}
 
     /** A station where something was read. */
     public record Station(int reading, double at, String label, boolean rejects) {}
@@ -83,7 +90,19 @@ public record StripDrawing(
     /** Ruler lines at a step of the unit that leaves room for the labels. */
     static List<Tick> ticks(Length length, Unit unit) {
         List<Length> steps = unit == Unit.INCH
-                ? List.of(Length.inches(1, 8), Length.inches(1, 4), Length.inches(1, 2), Length.inches(1), Length.inches(2), Length.inches(6), Length.inches(12), Length.inches(24), Length.inches(60), Length.inches(120), Length.inches(600), Length.inches(1200))
+                ? List.of(
+                        Length.inches(1, 8),
+                        Length.inches(1, 4),
+                        Length.inches(1, 2),
+                        Length.inches(1),
+                        Length.inches(2),
+                        Length.inches(6),
+                        Length.inches(12),
+                        Length.inches(24),
+                        Length.inches(60),
+                        Length.inches(120),
+                        Length.inches(600),
+                        Length.inches(1200))
                 : List.of("5", "10", "20", "50", "100", "200", "500", "1000", "2000", "5000", "10000", "50000").stream()
                         .map(Length::millimetres)
                         .toList();
@@ -112,8 +131,8 @@ public record StripDrawing(
         lanes.add(new Lane("A", joint.toeName(Toe.A)));
         lanes.add(new Lane("face", "face"));
         lanes.add(new Lane("B", joint.toeName(Toe.B)));
-        boolean root = joint.oneSided()
-                || inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT);
+        boolean root =
+                joint.oneSided() || inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT);
         if (root) {
             lanes.add(new Lane("root", "root"));
         }
@@ -128,7 +147,8 @@ public record StripDrawing(
         if (i instanceof Indication.Overlap o) {
             return o.toe().id();
         }
-        if (i instanceof Indication.Crack c && c.where().filter(CrackPlace.BASE::equals).isPresent()) {
+        if (i instanceof Indication.Crack c
+                && c.where().filter(CrackPlace.BASE::equals).isPresent()) {
             return "base";
         }
         if (i instanceof Indication.ArcStrike || i instanceof Indication.NotAsDrawn) {
@@ -192,13 +212,18 @@ public record StripDrawing(
         }
         RealLength wanted = joint.size()
                 .map(RealLength::of)
-                .orElseGet(() -> joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), LegMeaning.CONTACT));
+                .orElseGet(() ->
+                        joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), LegMeaning.CONTACT));
         List<Band> bands = new ArrayList<>();
         List<Span> marked = new ArrayList<>();
         for (Indication i : inspection.indications()) {
             if (i instanceof Indication.Undersize u) {
                 for (Span s : joint.ruler().straight(u.span())) {
-                    bands.add(new Band(mm(s.from()), mm(s.to()), "marked", "least " + u.least().shown()));
+                    bands.add(new Band(
+                            mm(s.from()),
+                            mm(s.to()),
+                            "marked",
+                            "least " + u.least().shown()));
                     marked.add(s);
                 }
             }
@@ -212,7 +237,8 @@ public record StripDrawing(
                 String state = goes.isUnder(wanted) ? "smaller" : "goes";
                 SpanSet here = SpanSet.of(joint.ruler().straight(b.span()));
                 for (Span s : here.minus(known).spans()) {
-                    bands.add(new Band(mm(s.from()), mm(s.to()), state, b.atLeast().shown() + " blade goes"));
+                    bands.add(new Band(
+                            mm(s.from()), mm(s.to()), state, b.atLeast().shown() + " blade goes"));
                 }
                 known = known.union(here);
             }
@@ -251,12 +277,15 @@ public record StripDrawing(
 
     private static List<Stretch> gaps(Inspection inspection) {
         List<Stretch> stretches = new ArrayList<>();
-        inspection.joint().gaps().forEach(g -> inspection
+        inspection
                 .joint()
-                .ruler()
-                .straight(g.span())
-                .forEach(s -> stretches.add(
-                        new Stretch(mm(s.from()), mm(s.to()), "gap " + g.opening().shown()))));
+                .gaps()
+                .forEach(g -> inspection
+                        .joint()
+                        .ruler()
+                        .straight(g.span())
+                        .forEach(s -> stretches.add(new Stretch(
+                                mm(s.from()), mm(s.to()), "gap " + g.opening().shown()))));
         return stretches;
     }
 }

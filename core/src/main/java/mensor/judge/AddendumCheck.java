@@ -32,11 +32,12 @@ final class AddendumCheck {
             case UNDERCUT_DEPTH -> depths(toes(), "undercut");
             case UNDERCUT_EXCEPTION_OFF -> exceptionOff();
             case POROSITY_DIAMETER -> depths(seen(Indication.Porosity.class), "pore");
-            case POROSITY_NONE -> none(
-                    seen(Indication.Porosity.class).stream()
-                            .filter(m -> m.depth().isPositive())
-                            .toList(),
-                    "pores");
+            case POROSITY_NONE ->
+                none(
+                        seen(Indication.Porosity.class).stream()
+                                .filter(m -> m.depth().isPositive())
+                                .toList(),
+                        "pores");
             case ARC_STRIKE_NONE -> none(places(Indication.ArcStrike.class), "arc strikes");
             case SPATTER_NONE -> none(places(Indication.Spatter.class), "spatter");
             case REINFORCEMENT_MAX -> reinforcement();
@@ -73,11 +74,7 @@ final class AddendumCheck {
         List<DepthCheck.Measured> places = new ArrayList<>();
         for (Found<T> f : Found.indications(inspection, kind)) {
             places.add(new DepthCheck.Measured(
-                    false,
-                    f.index(),
-                    f.what().span(),
-                    Length.zero(inspection.units()),
-                    java.util.Optional.empty()));
+                    false, f.index(), f.what().span(), Length.zero(inspection.units()), java.util.Optional.empty()));
         }
         return places;
     }
@@ -99,8 +96,7 @@ final class AddendumCheck {
         }
     }
 
-    private void depthsRead(
-            Function<Reading.Station, java.util.Optional<Length>> measure, String what, String ask) {
+    private void depthsRead(Function<Reading.Station, java.util.Optional<Length>> measure, String what, String ask) {
         List<DepthCheck.Measured> read = read(measure);
         depths(read, what);
         if (read.isEmpty()) {
@@ -111,7 +107,8 @@ final class AddendumCheck {
     private List<DepthCheck.Measured> read(Function<Reading.Station, java.util.Optional<Length>> measure) {
         return Found.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> measure.apply(f.what()).isPresent())
-                .map(f -> DepthCheck.Measured.ofReading(f, measure.apply(f.what()).get()))
+                .map(f ->
+                        DepthCheck.Measured.ofReading(f, measure.apply(f.what()).get()))
                 .toList();
     }
 
@@ -121,7 +118,8 @@ final class AddendumCheck {
                 .filter(f -> f.what().toe() != Toe.ROOT)
                 .toList();
         List<Found<Indication.Undercut>> over = found.stream()
-                .filter(f -> f.what().deep().isOver(rule.depths().get(f.what().toe()).anyLength()))
+                .filter(f ->
+                        f.what().deep().isOver(rule.depths().get(f.what().toe()).anyLength()))
                 .toList();
         finding.allowed("no accumulated exception");
         if (!over.isEmpty()) {

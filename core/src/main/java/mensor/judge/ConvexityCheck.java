@@ -50,11 +50,12 @@ final class ConvexityCheck {
                 .map(Found::index)
                 .toList();
         if (!filledTooLittle.isEmpty()) {
-            Indication.Underfill first = (Indication.Underfill)
-                    inspection.indications().get(filledTooLittle.get(0));
+            Indication.Underfill first =
+                    (Indication.Underfill) inspection.indications().get(filledTooLittle.get(0));
             finding.indications(filledTooLittle)
                     .span(first.span())
-                    .measured(first.depth().map(d -> d.in(inspection.units()).shownWithUnit())
+                    .measured(first.depth()
+                            .map(d -> d.in(inspection.units()).shownWithUnit())
                             .orElse("underfill"))
                     .allowed("none")
                     .reject("underfill at " + first.span().shown() + "; none is allowed");
@@ -76,7 +77,8 @@ final class ConvexityCheck {
     private boolean decideByReadings(Finding.Builder finding, List<Judged> read) {
         Judged tightest = null;
         for (Judged j : read) {
-            if (tightest == null || j.most().minus(j.convexity()).isUnder(tightest.most().minus(tightest.convexity()))) {
+            if (tightest == null
+                    || j.most().minus(j.convexity()).isUnder(tightest.most().minus(tightest.convexity()))) {
                 tightest = j;
             }
         }
@@ -138,14 +140,13 @@ final class ConvexityCheck {
     }
 
     private String line(Judged j) {
-        String width = width(j.station())
-                .map(w -> "face " + w.shown() + " wide")
-                .orElse("face width not read");
+        String width =
+                width(j.station()).map(w -> "face " + w.shown() + " wide").orElse("face width not read");
         String allowed = j.allowed().size() == 1
                 ? j.most().shownWithUnit()
                 : j.least().shown() + " to " + j.most().shownWithUnit();
-        return "at " + j.station().at().shown() + ": convexity "
-                + j.convexity().shownWithUnit() + ", " + width + ", allowed " + allowed;
+        return "at " + j.station().at().shown() + ": convexity " + j.convexity().shownWithUnit() + ", " + width
+                + ", allowed " + allowed;
     }
 
     private Judged judged(Found<Reading.Station> f, Length convexity) {
@@ -187,9 +188,8 @@ final class ConvexityCheck {
 
     private Allowed withAlternative(Rule.WidthStep step) {
         if (rule.orElse().isEmpty() || !rule.orElse().get().isOver(step.convexity())) {
-            Confidence used = rule.orElse().isPresent()
-                    ? step.confidence().lower(rule.orElseConfidence())
-                    : step.confidence();
+            Confidence used =
+                    rule.orElse().isPresent() ? step.confidence().lower(rule.orElseConfidence()) : step.confidence();
             return new Allowed(step.convexity(), used);
         }
         return new Allowed(
@@ -232,7 +232,8 @@ final class ConvexityCheck {
         String at = highest.what().at().shown();
         finding.readings(List.of(highest.index())).span(highest.what().span());
         if (highestLeft.signum() < 0) {
-            finding.incomplete("throat and legs at " + at + " hint at too much convexity", "read the convexity at " + at);
+            finding.incomplete(
+                    "throat and legs at " + at + " hint at too much convexity", "read the convexity at " + at);
         } else {
             finding.accept("throat and legs show no convexity over the limit");
         }

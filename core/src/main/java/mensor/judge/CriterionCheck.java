@@ -33,8 +33,18 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     public Finding readiness(Rule.Readiness rule) {
         Conditions c = inspection.conditions();
         List<String> wanting = new ArrayList<>();
-        want(wanting, c.cleaned(), "not cleaned", "clean the weld: slag and spatter off", "say whether the weld is cleaned");
-        want(wanting, c.ambient(), "not at ambient temperature", "let the weld cool to ambient temperature", "say whether the weld is at ambient temperature");
+        want(
+                wanting,
+                c.cleaned(),
+                "not cleaned",
+                "clean the weld: slag and spatter off",
+                "say whether the weld is cleaned");
+        want(
+                wanting,
+                c.ambient(),
+                "not at ambient temperature",
+                "let the weld cool to ambient temperature",
+                "say whether the weld is at ambient temperature");
         if (c.coated().orElse(false)) {
             wanting.add("coated");
             finding.ask("take the coating off before the look");
@@ -98,8 +108,8 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             finding.measured(real.size() == 1 ? inWords(first) : real.size() + " places")
                     .span(first.span())
                     .indications(Found.indices(real))
-                    .reject(inWords(first) + (real.size() > 1 ? " and " + (real.size() - 1) + " more" : "")
-                            + "; no " + rule.thing() + " is allowed");
+                    .reject(inWords(first) + (real.size() > 1 ? " and " + (real.size() - 1) + " more" : "") + "; no "
+                            + rule.thing() + " is allowed");
         } else if (!found.isEmpty()) {
             finding.measured("0").indications(Found.indices(found)).accept("of depth 0: nothing there");
         }
@@ -122,7 +132,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             return n.what().id().replace('-', ' ')
                     + n.at().map(a -> " at " + a.shown()).orElse("");
         }
-        String toe = i instanceof Indication.Overlap o ? " on the " + inspection.joint().toeName(o.toe()) : "";
+        String toe = i instanceof Indication.Overlap o
+                ? " on the " + inspection.joint().toeName(o.toe())
+                : "";
         return i.kind().replace('-', ' ') + toe + " at " + i.span().shown();
     }
 
@@ -136,10 +148,12 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     public Finding craterFilled(Rule.CraterFilled rule) {
         finding.allowed("filled");
         List<Found<Indication.Crater>> found = Found.indications(inspection, Indication.Crater.class);
-        SpanSet segments = inspection.joint().ruler().straight(inspection.joint().segments());
+        SpanSet segments =
+                inspection.joint().ruler().straight(inspection.joint().segments());
         List<Found<Indication.Crater>> counting = found.stream()
                 .filter(f -> segments.isEmpty()
-                        || segments.covers(inspection.joint().ruler().place(f.what().at())))
+                        || segments.covers(
+                                inspection.joint().ruler().place(f.what().at())))
                 .toList();
         List<Found<Indication.Crater>> open = counting.stream()
                 .filter(f -> f.what().depth().map(Length::isPositive).orElse(true))
@@ -200,7 +214,8 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     public Finding poreSums(Rule.PoreSums rule) {
         if (Found.indications(inspection, Indication.Porosity.class).isEmpty()) {
             Rule.WindowSum first = rule.sums().get(0);
-            finding.allowed(first.sum().shownWithUnit() + " in any " + first.window().shown());
+            finding.allowed(
+                    first.sum().shownWithUnit() + " in any " + first.window().shown());
         } else {
             new PorosityCheck(inspection, rule).judge(finding);
         }
@@ -219,8 +234,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             finding.measured(lacks)
                     .span(first.span())
                     .indications(Found.indices(left))
-                    .reject("arc strike at " + first.at().shown() + " " + lacks
-                            + "; correct before acceptance");
+                    .reject("arc strike at " + first.at().shown() + " " + lacks + "; correct before acceptance");
         } else if (!found.isEmpty()) {
             String methods = found.stream()
                     .flatMap(f -> f.what().checked().stream())
@@ -256,7 +270,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             finding.measured("covers the weld")
                     .span(found.get(0).what().span())
                     .indications(Found.indices(found))
-                    .incomplete("slag still covers the weld at " + at + ": clean first", "clean the slag off at " + at + ", then look");
+                    .incomplete(
+                            "slag still covers the weld at " + at + ": clean first",
+                            "clean the slag off at " + at + ", then look");
         }
         return orLooked();
     }
@@ -272,7 +288,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             finding.measured("loose")
                     .span(loose.get(0).what().span())
                     .indications(Found.indices(loose))
-                    .incomplete("loose spatter at " + at + ": clean first", "clean the loose spatter off at " + at + ", then look");
+                    .incomplete(
+                            "loose spatter at " + at + ": clean first",
+                            "clean the loose spatter off at " + at + ", then look");
         } else if (!found.isEmpty()) {
             finding.measured("adherent")
                     .span(found.get(0).what().span())
@@ -286,7 +304,8 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     @Override
     public Finding root(Rule.Root rule) {
         if (!inspection.joint().oneSided() && !RootCheck.isRecorded(inspection)) {
-            return finding.notApplicable("not welded from one side, and nothing of the root is recorded").build();
+            return finding.notApplicable("not welded from one side, and nothing of the root is recorded")
+                    .build();
         }
         new RootCheck(inspection, rule).judge(finding);
         return orLooked();
@@ -307,8 +326,8 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         if (recorded) {
             List<DepthCheck.Measured> measured = new ArrayList<>();
             found.forEach(f -> measured.add(DepthCheck.Measured.of(f)));
-            read.forEach(f -> measured.add(DepthCheck.Measured.ofReading(
-                    f, f.what().offset().orElseThrow())));
+            read.forEach(f -> measured.add(
+                    DepthCheck.Measured.ofReading(f, f.what().offset().orElseThrow())));
             finding.trace("allowed: " + rule.reckoned());
             DepthCheck.atMost(finding, measured, rule.most(), inspection.units(), "offset");
         }

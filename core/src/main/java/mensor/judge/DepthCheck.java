@@ -24,7 +24,8 @@ final class DepthCheck {
         }
 
         static Measured ofReading(Found<Reading.Station> f, Length depth) {
-            return new Measured(true, f.index(), f.what().span(), depth, f.what().division());
+            return new Measured(
+                    true, f.index(), f.what().span(), depth, f.what().division());
         }
     }
 
@@ -47,8 +48,14 @@ final class DepthCheck {
                 + worst.span().shown();
         finding.atMost(worst.depth().in(unit), limit.in(unit))
                 .span(worst.span())
-                .indications(deciding.stream().filter(m -> !m.reading()).map(Measured::index).toList())
-                .readings(deciding.stream().filter(Measured::reading).map(Measured::index).toList());
+                .indications(deciding.stream()
+                        .filter(m -> !m.reading())
+                        .map(Measured::index)
+                        .toList())
+                .readings(deciding.stream()
+                        .filter(Measured::reading)
+                        .map(Measured::index)
+                        .toList());
         if (over) {
             finding.reject(text + "; " + limit.in(unit).shownWithUnit() + " allowed");
         } else if (coarse != null) {

@@ -53,8 +53,7 @@ final class FilletSizeCheck {
 
     private record Blade(int index, Span span, SpanSet where, RealLength atLeast) {}
 
-    private record Marked(
-            int index, Indication.Undersize what, SpanSet where, RealLength least, boolean nominal) {}
+    private record Marked(int index, Indication.Undersize what, SpanSet where, RealLength least, boolean nominal) {}
 
     /** Something measured that is under the least allowed there. */
     private record Short(
@@ -72,16 +71,16 @@ final class FilletSizeCheck {
         this.ruler = joint.ruler();
         this.size = joint.size()
                 .map(RealLength::of)
-                .orElseGet(() -> joint.dihedral()
-                        .legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
+                .orElseGet(() ->
+                        joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
         this.underrun = rule.underruns().stream()
-                .filter(u -> u.sizeUnder().map(s -> size.isUnder(RealLength.of(s))).orElse(true))
+                .filter(u ->
+                        u.sizeUnder().map(s -> size.isUnder(RealLength.of(s))).orElse(true))
                 .findFirst()
                 .orElseThrow()
                 .underrun();
-        this.welded = joint.segments().isEmpty()
-                ? SpanSet.of(List.of(ruler.whole()))
-                : ruler.straight(joint.segments());
+        this.welded =
+                joint.segments().isEmpty() ? SpanSet.of(List.of(ruler.whole())) : ruler.straight(joint.segments());
         this.noUnderrun = girderEnds();
         this.demonstrated = inspection.cover(Criterion.SIZE).isPresent();
         if (!demonstrated) {
@@ -117,8 +116,7 @@ final class FilletSizeCheck {
             Length place = ruler.place(f.what().at());
             SectionSize.of(joint, f.what()).filter(s -> welded.covers(place)).ifPresent(section -> {
                 RealLength wanted = wantedAt(place);
-                boolean nominal =
-                        section.size().isUnder(wanted) && section.isNominallyEnough(joint, unit, wanted);
+                boolean nominal = section.size().isUnder(wanted) && section.isNominallyEnough(joint, unit, wanted);
                 stations.add(new At(f.index(), f.what(), place, section, wanted, nominal));
             });
         }
@@ -127,7 +125,8 @@ final class FilletSizeCheck {
             RealLength atLeast = joint.throat().isPresent()
                     ? joint.dihedral().legOf(goes, joint.sizeMeans())
                     : joint.dihedral().leg(goes, joint.legs(), joint.sizeMeans());
-            blades.add(new Blade(f.index(), f.what().span(), ruler.straight(List.of(f.what().span())), atLeast));
+            blades.add(new Blade(
+                    f.index(), f.what().span(), ruler.straight(List.of(f.what().span())), atLeast));
         }
         for (Found<Indication.Undersize> f : Found.indications(inspection, Indication.Undersize.class)) {
             Length read = f.what().least();
@@ -184,7 +183,8 @@ final class FilletSizeCheck {
             finding.atMost(gap.opening().in(unit), rule.openingMost())
                     .span(gap.span())
                     .reject("the fit-up opening of " + gap.opening().shownWithUnit() + " at "
-                            + gap.span().shown() + " is over " + rule.openingMost().shownWithUnit());
+                            + gap.span().shown() + " is over "
+                            + rule.openingMost().shownWithUnit());
         } else {
             incompletes(finding, portion, refer ? openings : List.of());
             if (finding.isOpen()) {
@@ -218,13 +218,15 @@ final class FilletSizeCheck {
 
     private void traceWanted(Finding.Builder finding) {
         joint.throat()
-                .ifPresent(t -> finding.trace("drawn throat " + t.shownWithUnit() + " = leg " + size.shown() + " " + unit.symbol()));
+                .ifPresent(t -> finding.trace(
+                        "drawn throat " + t.shownWithUnit() + " = leg " + size.shown() + " " + unit.symbol()));
         finding.trace("size wanted " + size.shown() + " " + unit.symbol() + "; a reading may be under by "
                 + underrun.shownWithUnit() + ", along at most 10% of the length");
         for (Enlarged e : enlarged) {
             for (Span s : e.where().spans()) {
                 finding.trace("fit-up opening " + e.opening().shown() + " at " + s.shown() + ": wanted there "
-                        + size.shown() + " + " + e.opening().shown() + " = " + e.wanted().shown() + " " + unit.symbol());
+                        + size.shown() + " + " + e.opening().shown() + " = "
+                        + e.wanted().shown() + " " + unit.symbol());
             }
         }
         if (demonstrated) {
@@ -237,7 +239,8 @@ final class FilletSizeCheck {
         }
         for (At at : stations) {
             String against = at.isLow() ? " under " : " against ";
-            finding.trace("at " + at.station().at().shown() + ": " + at.section().how() + " → "
+            finding.trace("at " + at.station().at().shown() + ": "
+                    + at.section().how() + " → "
                     + at.section().size().shown() + against + at.wanted().shown()
                     + (at.section().isWhole() ? "" : " (can only reject)")
                     + (at.section().isFaceAssumed() ? "; face taken as flat" : ""));
@@ -258,7 +261,8 @@ final class FilletSizeCheck {
         List<Short> found = new ArrayList<>();
         RealLength under = RealLength.of(allowedUnderrun);
         for (At at : stations) {
-            RealLength least = isUnderrunBarred(at.place()) ? at.wanted() : at.wanted().minus(under);
+            RealLength least =
+                    isUnderrunBarred(at.place()) ? at.wanted() : at.wanted().minus(under);
             if (at.isLow() && at.section().size().isUnder(least)) {
                 found.add(new Short(
                         false, at.index(), at.station().span(), at.section().size(), at.wanted(), least));
@@ -281,7 +285,8 @@ final class FilletSizeCheck {
     private RealLength wantedEverywhere(SpanSet where) {
         RealLength wanted = size;
         for (Enlarged e : enlarged) {
-            boolean spans = where.minus(e.where()).isEmpty() && !where.intersect(e.where()).isEmpty();
+            boolean spans = where.minus(e.where()).isEmpty()
+                    && !where.intersect(e.where()).isEmpty();
             if (spans && e.wanted().isOver(wanted)) {
                 wanted = e.wanted();
             }
@@ -312,7 +317,9 @@ final class FilletSizeCheck {
                 .allowed("at least " + worst.least().shown() + " " + unit.symbol())
                 .reject(worst.measured().shown() + " " + unit.symbol() + " at "
                         + worst.span().shown() + "; " + worst.wanted().shown() + " wanted, "
-                        + (barred ? "no underrun allowed there" : worst.least().shown() + " is the least at any place"));
+                        + (barred
+                                ? "no underrun allowed there"
+                                : worst.least().shown() + " is the least at any place"));
     }
 
     private List<Gap> openingsOver() {
@@ -327,8 +334,7 @@ final class FilletSizeCheck {
 
     /** Thick parts that cannot be closed may have a greater opening, by referral. */
     private boolean mayBeReferred(List<Gap> openings) {
-        boolean thick = joint.members().stream()
-                .noneMatch(m -> m.thickness().isUnder(rule.thickParts()));
+        boolean thick = joint.members().stream().noneMatch(m -> m.thickness().isUnder(rule.thickParts()));
         return thick && !openings.get(0).opening().isOver(rule.openingThick());
     }
 
@@ -364,8 +370,10 @@ final class FilletSizeCheck {
                                                 + " is the other system's name for the size wanted"
                                         : "the least size of the stretch may lie over the fit-up gap",
                                 m.nominal()
-                                        ? "read the size at " + m.what().span().shown() + " again in the drawing's units"
-                                        : "read the size over the gap within " + m.what().span().shown());
+                                        ? "read the size at " + m.what().span().shown()
+                                                + " again in the drawing's units"
+                                        : "read the size over the gap within "
+                                                + m.what().span().shown());
             }
         }
         if (portion.isOpen()) {
@@ -387,14 +395,15 @@ final class FilletSizeCheck {
     }
 
     private List<String> missingEvidence() {
-        List<Length> places =
-                stations.stream().filter(a -> a.section().isWhole()).map(At::place).toList();
-        SpanSet marks = SpanSet.of(marked.stream()
-                .flatMap(m -> m.where().spans().stream())
-                .toList());
+        List<Length> places = stations.stream()
+                .filter(a -> a.section().isWhole())
+                .map(At::place)
+                .toList();
+        SpanSet marks = SpanSet.of(
+                marked.stream().flatMap(m -> m.where().spans().stream()).toList());
         SpanSet goes = bladesOf(size);
-        List<String> missing = new ArrayList<>(new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places)
-                .missing(joint.segments()));
+        List<String> missing = new ArrayList<>(
+                new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places).missing(joint.segments()));
         for (Enlarged e : enlarged) {
             boolean read = e.where().isEmpty()
                     || places.stream().anyMatch(e.where()::covers)
@@ -402,7 +411,8 @@ final class FilletSizeCheck {
                     || e.where().minus(marks).isEmpty();
             if (!read) {
                 missing.add("read the size over the fit-up gap at "
-                        + e.where().spans().get(0).shown() + ": " + e.wanted().shown() + " " + unit.symbol() + " is wanted there");
+                        + e.where().spans().get(0).shown() + ": " + e.wanted().shown() + " " + unit.symbol()
+                        + " is wanted there");
             }
         }
         return missing;
@@ -474,16 +484,14 @@ final class FilletSizeCheck {
                     .flatMap(m -> m.where().spans().stream())
                     .toList());
             SpanSet exact = lowMarks(welded, size);
-            UndersizePortion base = new UndersizePortion(
-                    ruler,
-                    welded,
-                    marks.union(bladesOf(size)),
-                    stationsAgainst(size, stations));
+            UndersizePortion base =
+                    new UndersizePortion(ruler, welded, marks.union(bladesOf(size)), stationsAgainst(size, stations));
             SpanSet least = exact.union(base.atLeast());
             SpanSet most = exact.union(base.atMost());
             for (Enlarged e : enlarged) {
-                List<At> here =
-                        stations.stream().filter(a -> e.where().covers(a.place())).toList();
+                List<At> here = stations.stream()
+                        .filter(a -> e.where().covers(a.place()))
+                        .toList();
                 UndersizePortion overGap = new UndersizePortion(
                         ruler, e.where(), marks.union(bladesOf(e.wanted())), stationsAgainst(e.wanted(), here));
                 SpanSet low = lowMarks(e.where(), e.wanted());
@@ -562,10 +570,7 @@ final class FilletSizeCheck {
                                                     && m.least().isUnder(e.wanted())))
                             .map(Marked::index)
                             .toList())
-                    .readings(stations.stream()
-                            .filter(At::isLow)
-                            .map(At::index)
-                            .toList());
+                    .readings(stations.stream().filter(At::isLow).map(At::index).toList());
             String bounds = isExact() ? atMost.shownWithUnit() : atLeast.shown() + " to " + atMost.shownWithUnit();
             return finding.measured(bounds + " under size (" + percent(decisive) + ")")
                     .margin(tenth().minus(decisive))

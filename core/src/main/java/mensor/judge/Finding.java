@@ -192,7 +192,8 @@ public record Finding(
         Finding build() {
             boolean near = nearLimit && verdict == Verdict.ACCEPT;
             if (near) {
-                trace.add("Near the limit: nearer than half the gauge's smallest division. Read again with a finer gauge.");
+                trace.add(
+                        "Near the limit: nearer than half the gauge's smallest division. Read again with a finer gauge.");
             }
             return new Finding(
                     id,

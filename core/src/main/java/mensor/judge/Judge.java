@@ -30,8 +30,7 @@ public final class Judge {
         check(inspection, book);
         List<Finding> findings = new ArrayList<>();
         for (Criterion criterion : Criterion.values()) {
-            Finding.Builder finding =
-                    Finding.of(criterion, book.citation(criterion, inspection.joint()));
+            Finding.Builder finding = Finding.of(criterion, book.citation(criterion, inspection.joint()));
             findings.add(book.rule(criterion, inspection.joint(), inspection.units())
                     .answer(new CriterionCheck(inspection, criterion, finding)));
         }
@@ -57,9 +56,7 @@ public final class Judge {
         for (int i = 0; i < inspection.addenda().size(); i++) {
             Addendum a = inspection.addenda().get(i);
             Optional<Length> loosest = book.loosest(a.kind(), inspection.joint(), inspection.units());
-            if (a.max().isPresent()
-                    && loosest.isPresent()
-                    && a.max().get().isOver(loosest.get())) {
+            if (a.max().isPresent() && loosest.isPresent() && a.max().get().isOver(loosest.get())) {
                 throw new InvalidField(
                         "addenda[" + i + "].max",
                         a.max().get() + " is looser than the book, which accepts at most " + loosest.get()
@@ -86,12 +83,14 @@ public final class Judge {
         book.note(inspection.joint()).ifPresent(notes::add);
         for (Finding f : findings) {
             if (f.confidence() != Confidence.HIGH) {
-                notes.add(f.criterion().title() + ": a limit used here is of " + f.confidence().id()
-                        + " confidence; check against your copy.");
+                notes.add(f.criterion().title() + ": a limit used here is of "
+                        + f.confidence().id() + " confidence; check against your copy.");
             }
         }
-        inspection.covered().forEach(c -> notes.add(
-                c.criterion().title() + " is covered by " + c.by() + "; it was not seen in this look."));
+        inspection
+                .covered()
+                .forEach(c -> notes.add(
+                        c.criterion().title() + " is covered by " + c.by() + "; it was not seen in this look."));
         notes.addAll(CAUTIONS);
         return List.copyOf(notes);
     }

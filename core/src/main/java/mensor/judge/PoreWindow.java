@@ -43,9 +43,8 @@ public final class PoreWindow {
         Sum shared = new Sum(Length.zero(whole.unit()), new Span(Length.zero(whole.unit()), width));
         for (Pores p : pores) {
             Length from = ruler.place(p.span().from());
-            Length extent = p.span().wraps()
-                    ? p.span().extent().plus(whole)
-                    : p.span().extent();
+            Length extent =
+                    p.span().wraps() ? p.span().extent().plus(whole) : p.span().extent();
             touching.add(new Weight(from.minus(width), from.plus(extent), p.sum()));
             if (!extent.isOver(width)) {
                 inside.add(new Weight(from.plus(extent).minus(width), from, p.sum()));

@@ -28,7 +28,9 @@ final class PorosityCheck {
                 + found.stream().mapToLong(f -> f.what().count()).sum());
         List<PoreWindow.Pores> pores = counted.stream()
                 .map(f -> new PoreWindow.Pores(
-                        f.what().span(), f.what().diameter().in(inspection.units()), f.what().count()))
+                        f.what().span(),
+                        f.what().diameter().in(inspection.units()),
+                        f.what().count()))
                 .toList();
         Rule.WindowSum tightest = null;
         PoreWindow.Sum tightestSum = null;
@@ -50,7 +52,8 @@ final class PorosityCheck {
                 decide(finding, limit, most, counted)
                         .incomplete(
                                 "along the stretch the pores may or may not gather: at least "
-                                        + least.total().shown() + ", at most " + most.total().shownWithUnit() + " in "
+                                        + least.total().shown() + ", at most "
+                                        + most.total().shownWithUnit() + " in "
                                         + limit.window().shownWithUnit(),
                                 "mark where the pores lie near " + most.span().shown());
             }
@@ -81,9 +84,9 @@ final class PorosityCheck {
             PoreWindow.Sum sum,
             List<Found<Indication.Porosity>> counted) {
         Length total = sum.total().in(inspection.units());
-        return finding.measured(
-                        total.shownWithUnit() + " in " + limit.window().shown())
-                .allowed(limit.sum().shownWithUnit() + " in any " + limit.window().shown())
+        return finding.measured(total.shownWithUnit() + " in " + limit.window().shown())
+                .allowed(limit.sum().shownWithUnit() + " in any "
+                        + limit.window().shown())
                 .margin(limit.sum().minus(total))
                 .numbers(Finding.Numbers.atMost(total, limit.sum()))
                 .span(sum.span())

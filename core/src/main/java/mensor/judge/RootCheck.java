@@ -25,8 +25,7 @@ final class RootCheck {
 
     /** Whether anything of the root was recorded: an indication, or a reading of its kind. */
     static boolean isRecorded(Inspection inspection) {
-        boolean seen = inspection.indications().stream()
-                .anyMatch(i -> i.criterion() == mensor.look.Criterion.ROOT);
+        boolean seen = inspection.indications().stream().anyMatch(i -> i.criterion() == mensor.look.Criterion.ROOT);
         return seen
                 || Found.readings(inspection, Reading.Station.class).stream()
                         .anyMatch(f -> f.what().rootReinforcement().isPresent()
@@ -38,13 +37,15 @@ final class RootCheck {
 
     static List<RootDepth> meltThrough(Inspection inspection) {
         Stream<RootDepth> seen = Found.indications(inspection, Indication.MeltThrough.class).stream()
-                .map(f -> new RootDepth(false, f.index(), f.what().span(), f.what().height()));
+                .map(f -> new RootDepth(
+                        false, f.index(), f.what().span(), f.what().height()));
         return Stream.concat(seen, rootReadings(inspection, 1)).toList();
     }
 
     static List<RootDepth> concavity(Inspection inspection) {
         Stream<RootDepth> seen = Found.indications(inspection, Indication.RootConcavity.class).stream()
-                .map(f -> new RootDepth(false, f.index(), f.what().span(), f.what().deep()));
+                .map(f -> new RootDepth(
+                        false, f.index(), f.what().span(), f.what().deep()));
         return Stream.concat(seen, rootReadings(inspection, -1)).toList();
     }
 
@@ -55,8 +56,7 @@ final class RootCheck {
                 .filter(f -> f.what().rootReinforcement().get().signum() == sign)
                 .map(f -> {
                     Length height = f.what().rootReinforcement().get();
-                    return new RootDepth(
-                            true, f.index(), f.what().span(), sign < 0 ? height.negate() : height);
+                    return new RootDepth(true, f.index(), f.what().span(), sign < 0 ? height.negate() : height);
                 });
     }
 
@@ -83,11 +83,22 @@ final class RootCheck {
                     .span(first.span())
                     .measured(first.kind().replace('-', ' '))
                     .allowed("none")
-                    .reject(first.kind().replace('-', ' ') + " at " + first.span().shown() + "; none is allowed");
+                    .reject(first.kind().replace('-', ' ') + " at "
+                            + first.span().shown() + "; none is allowed");
             return;
         }
-        noLimit(finding, meltThrough(inspection), AddendumKind.MELT_THROUGH_MAX, "melt-through", rule.meltThroughAdvice());
-        noLimit(finding, concavity(inspection), AddendumKind.ROOT_CONCAVITY_MAX, "root concavity", rule.concavityAdvice());
+        noLimit(
+                finding,
+                meltThrough(inspection),
+                AddendumKind.MELT_THROUGH_MAX,
+                "melt-through",
+                rule.meltThroughAdvice());
+        noLimit(
+                finding,
+                concavity(inspection),
+                AddendumKind.ROOT_CONCAVITY_MAX,
+                "root concavity",
+                rule.concavityAdvice());
         if (finding.isOpen() && isRecorded(inspection)) {
             finding.accept("nothing of what was recorded at the root is limited here");
         }
@@ -95,7 +106,8 @@ final class RootCheck {
 
     private void noLimit(
             Finding.Builder finding, List<RootDepth> found, AddendumKind addendum, String what, Length advice) {
-        List<RootDepth> real = found.stream().filter(d -> d.depth().isPositive()).toList();
+        List<RootDepth> real =
+                found.stream().filter(d -> d.depth().isPositive()).toList();
         if (real.isEmpty()) {
             return;
         }
@@ -113,11 +125,18 @@ final class RootCheck {
         if (finding.isOpen() || finding.build().verdict() == Verdict.ACCEPT) {
             finding.measured(worst.depth().in(inspection.units()).shownWithUnit())
                     .span(worst.span())
-                    .indications(real.stream().filter(d -> !d.reading()).map(RootDepth::index).toList())
-                    .readings(real.stream().filter(RootDepth::reading).map(RootDepth::index).toList())
+                    .indications(real.stream()
+                            .filter(d -> !d.reading())
+                            .map(RootDepth::index)
+                            .toList())
+                    .readings(real.stream()
+                            .filter(RootDepth::reading)
+                            .map(RootDepth::index)
+                            .toList())
                     .incomplete(
                             "the book has no production limit for " + what + ": the Engineer sets the limit",
-                            "ask the Engineer for the limit of " + what + " at " + worst.span().shown());
+                            "ask the Engineer for the limit of " + what + " at "
+                                    + worst.span().shown());
         }
     }
 }

@@ -36,7 +36,9 @@ public final class SectionSize {
 
     /** The size that the station shows, or empty where it tells nothing of the size. */
     public static Optional<SectionSize> of(Joint joint, Reading.Station station) {
-        if (station.legA().isEmpty() && station.legB().isEmpty() && station.throat().isEmpty()) {
+        if (station.legA().isEmpty()
+                && station.legB().isEmpty()
+                && station.throat().isEmpty()) {
             return Optional.empty();
         }
         LegMeaning drawn = joint.sizeMeans();
@@ -64,9 +66,14 @@ public final class SectionSize {
         }
         boolean bothLegs = station.legA().isPresent() && station.legB().isPresent();
         boolean concave = station.face().filter(Face.CONCAVE::equals).isPresent();
-        boolean throatKnown = station.throat().isPresent() || station.concavity().isPresent();
-        if (concave && bothLegs && station.throat().isEmpty() && station.concavity().isPresent()) {
-            RealLength throat = theoreticalThroat(joint, station).minus(RealLength.of(station.concavity().get()));
+        boolean throatKnown =
+                station.throat().isPresent() || station.concavity().isPresent();
+        if (concave
+                && bothLegs
+                && station.throat().isEmpty()
+                && station.concavity().isPresent()) {
+            RealLength throat = theoreticalThroat(joint, station)
+                    .minus(RealLength.of(station.concavity().get()));
             RealLength fromThroat = angle.legOf(throat, drawn);
             if (fromThroat.isUnder(size)) {
                 size = fromThroat;
@@ -76,7 +83,8 @@ public final class SectionSize {
             }
         }
         boolean whole = bothLegs && (!concave || throatKnown);
-        return Optional.of(new SectionSize(size, whole, station.face().isEmpty() && bothLegs, governing, legGoverns, how));
+        return Optional.of(
+                new SectionSize(size, whole, station.face().isEmpty() && bothLegs, governing, legGoverns, how));
     }
 
     private static Optional<Length> smaller(Optional<Length> a, Optional<Length> b) {

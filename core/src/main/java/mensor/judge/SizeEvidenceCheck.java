@@ -79,7 +79,8 @@ final class SizeEvidenceCheck {
                     : Optional.empty();
         }
         if (here.isEmpty()) {
-            return Optional.of("read the legs, or try the blade, along " + stretch.shown() + ": nothing was read there");
+            return Optional.of(
+                    "read the legs, or try the blade, along " + stretch.shown() + ": nothing was read there");
         }
         if (here.get(0).minus(stretch.from()).isOver(rule.fromEnd())) {
             return Optional.of("read the size within " + rule.fromEnd().shownWithUnit() + " of "

@@ -62,7 +62,8 @@ final class UndercutCheck {
                 }
                 finding.nearLimit(GaugeLimit.isNear(limit.minus(depth), f.what().division()));
             }
-            if (deepest == null || depth.minus(limit).isOver(deepest.what().deep().minus(deepestLimit))) {
+            if (deepest == null
+                    || depth.minus(limit).isOver(deepest.what().deep().minus(deepestLimit))) {
                 deepest = f;
                 deepestLimit = limit;
             }
@@ -96,7 +97,8 @@ final class UndercutCheck {
         Rule.ToeDepth d = rule.depths().get(toe);
         return d.anyLength().shownWithUnit()
                 + d.exception()
-                        .map(e -> ", up to " + e.shown() + " for " + rule.accumulated().shownWithUnit() + " in any "
+                        .map(e -> ", up to " + e.shown() + " for "
+                                + rule.accumulated().shownWithUnit() + " in any "
                                 + rule.window().shown())
                         .orElse(" at any length");
     }
@@ -109,9 +111,12 @@ final class UndercutCheck {
         if (windows.lanes.isEmpty()) {
             return;
         }
-        windows.byToe.forEach((toe, w) -> finding.trace(name(toe) + " alone: worst " + rule.window().shownWithUnit()
-                + " at " + w.span().shown() + " holds " + w.sum().in(unit).shownWithUnit() + " over the any-length depth"));
-        finding.trace((inspection.undercutPerToe() ? "each toe by itself, as agreed in the inspection plan: " : "both toes together (the careful reading): ")
+        windows.byToe.forEach((toe, w) -> finding.trace(name(toe) + " alone: worst "
+                + rule.window().shownWithUnit() + " at " + w.span().shown() + " holds "
+                + w.sum().in(unit).shownWithUnit() + " over the any-length depth"));
+        finding.trace((inspection.undercutPerToe()
+                        ? "each toe by itself, as agreed in the inspection plan: "
+                        : "both toes together (the careful reading): ")
                 + windows.governing().sum().in(unit).shownWithUnit() + " in "
                 + windows.governing().span().shown() + ", " + rule.accumulated().shownWithUnit() + " allowed in any "
                 + rule.window().shownWithUnit());
@@ -131,8 +136,8 @@ final class UndercutCheck {
         finding.atMost(u.deep().in(unit), limit)
                 .span(u.span())
                 .indications(Found.indices(tooDeep))
-                .reject(name(u.toe()) + " at " + u.span().shown() + " is " + u.deep().shownWithUnit() + " deep; "
-                        + limit.shownWithUnit() + " is the most at any length");
+                .reject(name(u.toe()) + " at " + u.span().shown() + " is "
+                        + u.deep().shownWithUnit() + " deep; " + limit.shownWithUnit() + " is the most at any length");
     }
 
     private Length most(Toe toe) {
@@ -157,9 +162,11 @@ final class UndercutCheck {
                 .toList();
         boolean perToeAccepts = !inspection.undercutPerToe()
                 && windows.byToe.values().stream().noneMatch(x -> x.sum().isOver(rule.accumulated()));
-        String why = sumText(w) + " in " + w.span().shown() + "; " + rule.accumulated().shownWithUnit() + " allowed";
+        String why = sumText(w) + " in " + w.span().shown() + "; "
+                + rule.accumulated().shownWithUnit() + " allowed";
         finding.measured(sumText(w))
-                .allowed(rule.accumulated().shownWithUnit() + " in any " + rule.window().shown())
+                .allowed(rule.accumulated().shownWithUnit() + " in any "
+                        + rule.window().shown())
                 .margin(rule.accumulated().minus(w.sum()))
                 .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
                 .span(w.span())
@@ -193,7 +200,8 @@ final class UndercutCheck {
         }
         WorstWindow w = windows.governing();
         finding.measured(sumText(w))
-                .allowed(rule.accumulated().shownWithUnit() + " in any " + rule.window().shown())
+                .allowed(rule.accumulated().shownWithUnit() + " in any "
+                        + rule.window().shown())
                 .margin(rule.accumulated().minus(w.sum()))
                 .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
                 .span(w.span())

@@ -63,7 +63,9 @@ public final class UndersizePortion {
     private static void addOnce(List<Station> sorted, Station station) {
         int last = sorted.size() - 1;
         if (last >= 0 && sorted.get(last).at().compareTo(station.at()) == 0) {
-            sorted.set(last, new Station(station.at(), station.low() || sorted.get(last).low()));
+            sorted.set(
+                    last,
+                    new Station(station.at(), station.low() || sorted.get(last).low()));
         } else {
             sorted.add(station);
         }
@@ -120,7 +122,8 @@ public final class UndersizePortion {
         }
         Length zero = ruler.whole().from();
         most.add(new Span(tail == 0 ? lastPiece.from() : last.get(tail - 1).at(), ruler.length()));
-        most.add(new Span(zero, head == first.size() ? firstPiece.to() : first.get(head).at()));
+        most.add(new Span(
+                zero, head == first.size() ? firstPiece.to() : first.get(head).at()));
         if (tailLow) {
             Length to = headLow ? ruler.length() : last.get(last.size() - 1).at();
             least.add(new Span(last.get(tail).at(), to));
@@ -136,7 +139,10 @@ public final class UndersizePortion {
         most.add(ruler.whole());
         int n = stations.size();
         int widest = n - 1; // the spacing from station n-1 across the datum to the first
-        Length width = stations.get(0).at().plus(ruler.length()).minus(stations.get(n - 1).at());
+        Length width = stations.get(0)
+                .at()
+                .plus(ruler.length())
+                .minus(stations.get(n - 1).at());
         for (int i = 0; i + 1 < n; i++) {
             Length spacing = stations.get(i + 1).at().minus(stations.get(i).at());
             if (spacing.isOver(width)) {
@@ -144,7 +150,8 @@ public final class UndersizePortion {
                 widest = i;
             }
         }
-        Span low = new Span(stations.get((widest + 1) % n).at(), stations.get(widest).at());
+        Span low = new Span(
+                stations.get((widest + 1) % n).at(), stations.get(widest).at());
         least.addAll(ruler.straight(low));
     }
 

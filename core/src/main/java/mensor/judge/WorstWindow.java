@@ -93,8 +93,7 @@ public final class WorstWindow {
             List<Span> laid = new ArrayList<>(lane.spans());
             if (ruler.closed()) { // the turn after, for windows that pass the datum
                 for (Span s : lane.spans()) {
-                    laid.add(new Span(
-                            s.from().plus(ruler.length()), s.to().plus(ruler.length())));
+                    laid.add(new Span(s.from().plus(ruler.length()), s.to().plus(ruler.length())));
                 }
             }
             spans = laid;

@@ -16,8 +16,8 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * its scale. {@link #toString} reads back through {@link #parse}.
  */
 public final class Length implements Comparable<Length> {
-    private static final Pattern GRAMMAR = Pattern.compile(
-            "(-?)(?:(?:([0-9]+)[ -])?([0-9]+)/([0-9]+)|([0-9]+(?:\\.[0-9]+)?|\\.[0-9]+)) *(in|\"|mm)?");
+    private static final Pattern GRAMMAR =
+            Pattern.compile("(-?)(?:(?:([0-9]+)[ -])?([0-9]+)/([0-9]+)|([0-9]+(?:\\.[0-9]+)?|\\.[0-9]+)) *(in|\"|mm)?");
     private static final BigDecimal LONGEST_NANOMETRES = BigDecimal.valueOf(1_000_000_000_000L);
     private static final int LARGEST_DENOMINATOR = 1000;
     private static final long SIXTY_FOURTH = 396_875L;
@@ -222,9 +222,8 @@ public final class Length implements Comparable<Length> {
 
     /** As a gauge shows it, without the unit: {@code 1 1/8}, {@code .03}, {@code 2.4}; rounded with ≈ where it cannot be written exactly. */
     public String shown() {
-        BigInteger denominator = exactNanometres()
-                .divide(BigInteger.valueOf(unit.nanometres()))
-                .getDenominator();
+        BigInteger denominator =
+                exactNanometres().divide(BigInteger.valueOf(unit.nanometres())).getDenominator();
         boolean gaugeFraction = unit == Unit.INCH && denominator.compareTo(BigInteger.valueOf(64)) <= 0;
         String text = written();
         if (text != null && (gaugeFraction || text.indexOf('/') < 0) && text.length() <= 9) {
@@ -290,8 +289,7 @@ public final class Length implements Comparable<Length> {
     }
 
     private static String mixed(BigFraction value) {
-        BigInteger[] wholeAndRest =
-                value.getNumerator().abs().divideAndRemainder(value.getDenominator());
+        BigInteger[] wholeAndRest = value.getNumerator().abs().divideAndRemainder(value.getDenominator());
         String sign = value.signum() < 0 ? "-" : "";
         String part = wholeAndRest[1] + "/" + value.getDenominator();
         if (wholeAndRest[1].signum() == 0) {

@@ -78,7 +78,11 @@ public final class RealLength implements Comparable<RealLength> {
     /** As {@link Length#shown()}; marked ≈ where the length is not one a gauge could show. */
     public String shown() {
         Length near = rounded();
-        boolean exact = nanometres.subtract(new BigDecimal(near.exactNanometres().getNumerator())).abs().compareTo(SAME) < 0;
+        boolean exact = nanometres
+                        .subtract(new BigDecimal(near.exactNanometres().getNumerator()))
+                        .abs()
+                        .compareTo(SAME)
+                < 0;
         String text = near.shown();
         return exact || text.startsWith("≈") ? text : "≈" + text;
     }

@@ -55,7 +55,9 @@ public final class SpanSet {
             while (first < other.spans.size() && other.spans.get(first).to().isUnder(s.from())) {
                 first++;
             }
-            for (int i = first; i < other.spans.size() && other.spans.get(i).from().isUnder(s.to()); i++) {
+            for (int i = first;
+                    i < other.spans.size() && other.spans.get(i).from().isUnder(s.to());
+                    i++) {
                 Span cut = other.spans.get(i);
                 if (cut.from().isOver(from)) {
                     left.add(new Span(from, cut.from()));

@@ -182,8 +182,7 @@ public sealed interface Indication {
         }
     }
 
-    record IncompletePenetration(Span span, Optional<Length> depth, Optional<Length> division)
-            implements Indication {
+    record IncompletePenetration(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
         public String kind() {
             return "incomplete-penetration";

@@ -78,7 +78,9 @@ public record Inspection(
                         && crack.where().filter(CrackPlace.BASE::equals).isPresent();
         if (besideTheWeld) {
             if (indication.span().from().isNegative()) {
-                throw new InvalidField(path + ".at", "lies before the datum, got " + indication.span().from());
+                throw new InvalidField(
+                        path + ".at",
+                        "lies before the datum, got " + indication.span().from());
             }
             if (indication.span().wraps() && !joint.closed()) {
                 throw new InvalidField(path + ".to", "lies before from");

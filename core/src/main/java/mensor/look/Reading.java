@@ -95,7 +95,6 @@ public sealed interface Reading {
     }
 
     /** A blade of this size goes on both legs all along the stretch; a throat where the joint is drawn by its throat. */
-    record Blade(
-            Span span, Length atLeast, Optional<Face> face, Optional<Length> division, Optional<String> gauge)
+    record Blade(Span span, Length atLeast, Optional<Face> face, Optional<Length> division, Optional<String> gauge)
             implements Reading {}
 }

@@ -55,13 +55,15 @@ public enum Disposition implements Named {
     /** Why the usual one is usual, in a line. */
     public static String why(Criterion criterion) {
         return switch (criterion) {
-            case CRACK -> "find its ends first, take the crack out and 2 in [50 mm] of sound metal beyond each, prove it gone by MT or PT, reweld";
+            case CRACK ->
+                "find its ends first, take the crack out and 2 in [50 mm] of sound metal beyond each, prove it gone by MT or PT, reweld";
             case FUSION, POROSITY, SLAG -> "take the bad part out and reweld; welding over it would bury it";
             case OVERLAP -> "take the excess off";
             case ARC_STRIKE -> "grind smooth, then check";
             case SPATTER -> "take it off";
             case PROFILE -> "take the excess off; an underfill is filled after preparing the surface";
-            case UNDERCUT -> "prepare the surface and add metal; a shallow one may be blended where the thickness allows it";
+            case UNDERCUT ->
+                "prepare the surface and add metal; a shallow one may be blended where the thickness allows it";
             case SIZE, CRATER, LENGTH -> "prepare the surface and add metal";
             case ROOT -> "take the bad root out and reweld";
             case AS_DRAWN, MISALIGNMENT, READINESS -> "a changed design is the Engineer's to decide";

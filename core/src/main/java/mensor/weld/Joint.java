@@ -433,7 +433,8 @@ public final class Joint {
             if (size != null && !dihedral.isSquare() && sizeMeans == null) {
                 throw new InvalidField(
                         "sizeMeans",
-                        "members that meet at " + dihedral + " need what the size means: " + Named.list(LegMeaning.class));
+                        "members that meet at " + dihedral + " need what the size means: "
+                                + Named.list(LegMeaning.class));
             }
             if (legs == LegMeaning.EQUIVALENT) {
                 throw new InvalidField("legs", "a gauge reads contact or perpendicular legs, got equivalent");

@@ -35,7 +35,10 @@ public final class RodTable {
     private RodTable() {}
 
     private static Optional<Row> row(String electrode) {
-        String plain = electrode.toUpperCase(java.util.Locale.ROOT).replaceAll("[ -].*", "").replaceAll("R$", "");
+        String plain = electrode
+                .toUpperCase(java.util.Locale.ROOT)
+                .replaceAll("[ -].*", "")
+                .replaceAll("R$", "");
         return ROWS.stream().filter(r -> r.electrode().equals(plain)).findFirst();
     }
 

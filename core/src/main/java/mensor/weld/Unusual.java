@@ -14,12 +14,17 @@ public final class Unusual {
     public static List<Remark> of(Joint joint) {
         List<Remark> remarks = new ArrayList<>();
         Length thinner = joint.thinner().thickness();
-        joint.size().filter(s -> s.isOver(thinner)).ifPresent(s -> remarks.add(new Remark(
-                "size",
-                "the size " + s.shown() + " is over the thinner member, " + thinner.shownWithUnit() + ": check the drawing")));
-        joint.size().filter(s -> joint.length().isUnder(s.times(4))).ifPresent(s -> remarks.add(new Remark(
-                "length",
-                "shorter than 4 × the size: the code then counts the size as a quarter of the length")));
+        joint.size()
+                .filter(s -> s.isOver(thinner))
+                .ifPresent(s -> remarks.add(new Remark(
+                        "size",
+                        "the size " + s.shown() + " is over the thinner member, " + thinner.shownWithUnit()
+                                + ": check the drawing")));
+        joint.size()
+                .filter(s -> joint.length().isUnder(s.times(4)))
+                .ifPresent(s -> remarks.add(new Remark(
+                        "length",
+                        "shorter than 4 × the size: the code then counts the size as a quarter of the length")));
         if (joint.thicker().thickness().isOver(Length.inches(8))) {
             remarks.add(new Remark("members", "a member over 8 in thick: check the units"));
         }
@@ -27,7 +32,8 @@ public final class Unusual {
             remarks.add(new Remark("length", "over 100 ft long: check the units"));
         }
         if (joint.datum().filter(d -> !d.isBlank()).isEmpty()) {
-            remarks.add(new Remark("datum", "no datum: say from which end it is measured, or the wrong end may be repaired"));
+            remarks.add(new Remark(
+                    "datum", "no datum: say from which end it is measured, or the wrong end may be repaired"));
         }
         if (joint.members().size() == 1) {
             remarks.add(new Remark("members", "one member: both toes are taken to lie on it"));

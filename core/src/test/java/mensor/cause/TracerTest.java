@@ -38,7 +38,8 @@ class TracerTest {
     private static final Length QUARTER = Length.inches(1, 4);
 
     private static Indication undercut(Toe toe, int from, int to) {
-        return new Indication.Undercut(toe, new Span(Length.inches(from), Length.inches(to)), Length.inches(1, 8), Optional.empty());
+        return new Indication.Undercut(
+                toe, new Span(Length.inches(from), Length.inches(to)), Length.inches(1, 8), Optional.empty());
     }
 
     private static Indication slag() {
@@ -47,13 +48,31 @@ class TracerTest {
 
     private static Pass pass(double amps, boolean planned, Polarity polarity) {
         return new Pass(
-                OptionalInt.of(1), Optional.of(PassKind.ROOT), Optional.of("E7018"), Optional.of(Length.inches(1, 8)),
-                OptionalDouble.of(amps), OptionalDouble.empty(), Optional.of(polarity), Optional.empty(),
-                Optional.of(Technique.STRINGER), OptionalDouble.empty(), Optional.empty(), OptionalDouble.empty(), planned);
+                OptionalInt.of(1),
+                Optional.of(PassKind.ROOT),
+                Optional.of("E7018"),
+                Optional.of(Length.inches(1, 8)),
+                OptionalDouble.of(amps),
+                OptionalDouble.empty(),
+                Optional.of(polarity),
+                Optional.empty(),
+                Optional.of(Technique.STRINGER),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                planned);
     }
 
     private static WeldingRecord record(List<Pass> passes, List<Sign> signs) {
-        return new WeldingRecord(passes, Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(), signs, List.of(), Map.of(PassKind.ROOT, new double[] {115, 130}));
+        return new WeldingRecord(
+                passes,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                signs,
+                List.of(),
+                Map.of(PassKind.ROOT, new double[] {115, 130}));
     }
 
     private static List<Traced> trace(WeldingRecord record, List<Reading> readings, Indication... seen) {
@@ -62,7 +81,18 @@ class TracerTest {
                 .position(Position.HORIZONTAL_FILLET)
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)))
                 .build();
-        Inspection i = new Inspection(joint, Unit.INCH, Conditions.READY, Set.of(), true, List.of(), readings, List.of(seen), List.of(), false, record);
+        Inspection i = new Inspection(
+                joint,
+                Unit.INCH,
+                Conditions.READY,
+                Set.of(),
+                true,
+                List.of(),
+                readings,
+                List.of(seen),
+                List.of(),
+                false,
+                record);
         return Tracer.trace(i, Judge.evaluate(i, new StaticBook()));
     }
 
@@ -72,19 +102,27 @@ class TracerTest {
 
     @Test
     void undercutOfOneToeWithTheOtherLegLongerIsTheWorkAngle() {
-        Traced t = trace(WeldingRecord.NONE, legs(12, QUARTER, Length.inches(3, 8)), undercut(Toe.A, 11, 13)).get(0);
+        Traced t = trace(WeldingRecord.NONE, legs(12, QUARTER, Length.inches(3, 8)), undercut(Toe.A, 11, 13))
+                .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.WORK_ANGLE);
         assertThat(t.causes().get(0).standing()).isEqualTo(Standing.STRONG);
-        assertThat(t.causes().get(0).speaksFor()).anyMatch(l -> l.contains("web toe only")).anyMatch(l -> l.contains("1/4, the other 3/8"));
-        assertThat(t.causes()).filteredOn(c -> c.cause() == CauseClass.CURRENT_HIGH).first()
+        assertThat(t.causes().get(0).speaksFor())
+                .anyMatch(l -> l.contains("web toe only"))
+                .anyMatch(l -> l.contains("1/4, the other 3/8"));
+        assertThat(t.causes())
+                .filteredOn(c -> c.cause() == CauseClass.CURRENT_HIGH)
+                .first()
                 .satisfies(c -> assertThat(c.speaksAgainst()).isNotEmpty());
     }
 
     @Test
     void withTheOwnLegLongerTheToeIsGougedByALongArc() {
-        Traced t = trace(WeldingRecord.NONE, legs(12, Length.inches(3, 8), QUARTER), undercut(Toe.A, 11, 13)).get(0);
+        Traced t = trace(WeldingRecord.NONE, legs(12, Length.inches(3, 8), QUARTER), undercut(Toe.A, 11, 13))
+                .get(0);
         assertThat(t.causes().get(0).cause()).isIn(CauseClass.ARC_LONG, CauseClass.WORK_ANGLE);
-        assertThat(t.causes()).filteredOn(c -> c.cause() == CauseClass.ARC_LONG).first()
+        assertThat(t.causes())
+                .filteredOn(c -> c.cause() == CauseClass.ARC_LONG)
+                .first()
                 .satisfies(c -> assertThat(c.speaksFor()).anyMatch(l -> l.contains("gouged")));
     }
 
@@ -93,15 +131,19 @@ class TracerTest {
         List<Traced> both = trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13), undercut(Toe.B, 11, 13));
         assertThat(both).hasSize(2);
         assertThat(both.get(0).causes().get(0).cause()).isNotEqualTo(CauseClass.WORK_ANGLE);
-        assertThat(both.get(0).causes()).filteredOn(c -> c.cause() == CauseClass.WORK_ANGLE).first()
+        assertThat(both.get(0).causes())
+                .filteredOn(c -> c.cause() == CauseClass.WORK_ANGLE)
+                .first()
                 .satisfies(c -> assertThat(c.standing()).isEqualTo(Standing.UNLIKELY));
     }
 
     @Test
     void slagWithAColdPassLeadsToTheCurrentWithBothNumbers() {
-        Traced t = trace(record(List.of(pass(100, false, Polarity.DCEP)), List.of()), List.of(), slag()).get(0);
+        Traced t = trace(record(List.of(pass(100, false, Polarity.DCEP)), List.of()), List.of(), slag())
+                .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.CURRENT_LOW);
-        assertThat(t.causes().get(0).speaksFor()).contains("1/8 in E7018 at 100 A: the procedure says 115–130 A, the rod's range is 115–165 A");
+        assertThat(t.causes().get(0).speaksFor())
+                .contains("1/8 in E7018 at 100 A: the procedure says 115–130 A, the rod's range is 115–165 A");
         assertThat(t.ruledOut()).extracting(Traced.RuledOut::cause).contains(CauseClass.CLEANLINESS);
     }
 
@@ -121,7 +163,11 @@ class TracerTest {
 
     @Test
     void aCrackIsNeverPutDownToTheHandAlone() {
-        Traced t = trace(WeldingRecord.NONE, List.of(), new Indication.Crack(Span.at(Length.inches(5)), Optional.empty())).get(0);
+        Traced t = trace(
+                        WeldingRecord.NONE,
+                        List.of(),
+                        new Indication.Crack(Span.at(Length.inches(5)), Optional.empty()))
+                .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.METALLURGY);
         assertThat(t.doubt()).anyMatch(d -> d.contains("never put down to the welder's hand"));
     }
@@ -136,8 +182,10 @@ class TracerTest {
     @ParameterizedTest
     @EnumSource(Sign.class)
     void aSignForACauseNeverLowersIt(Sign sign) {
-        Traced before = trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13)).get(0);
-        Traced after = trace(record(List.of(), List.of(sign)), List.of(), undercut(Toe.A, 11, 13)).get(0);
+        Traced before =
+                trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13)).get(0);
+        Traced after = trace(record(List.of(), List.of(sign)), List.of(), undercut(Toe.A, 11, 13))
+                .get(0);
         for (CauseTable.SignWeight w : CauseTable.weights(sign)) {
             if (w.weight() > 0 && place(before, w.cause()) >= 0) {
                 assertThat(place(after, w.cause())).isLessThanOrEqualTo(place(before, w.cause()));

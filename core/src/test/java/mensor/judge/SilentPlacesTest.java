@@ -34,8 +34,14 @@ class SilentPlacesTest {
     void noReadingIsNotAPass() {
         Evaluation nothing = Look.inches("24").nothingLookedAt().judge();
         assertThat(nothing.verdict()).isEqualTo(INCOMPLETE);
-        assertThat(nothing.findings()).hasSize(16).extracting(Finding::id).startsWith("readiness", "crack").endsWith("root", "misalignment");
-        assertThat(nothing.todo()).extracting(Todo::criterion).contains(Criterion.CRACK, Criterion.SIZE, Criterion.UNDERCUT);
+        assertThat(nothing.findings())
+                .hasSize(16)
+                .extracting(Finding::id)
+                .startsWith("readiness", "crack")
+                .endsWith("root", "misalignment");
+        assertThat(nothing.todo())
+                .extracting(Todo::criterion)
+                .contains(Criterion.CRACK, Criterion.SIZE, Criterion.UNDERCUT);
         assertThat(nothing.finding("root").orElseThrow().verdict()).isEqualTo(Verdict.NOT_APPLICABLE);
     }
 
@@ -47,8 +53,10 @@ class SilentPlacesTest {
         }
         Look look = Look.inches("24").joint(j -> j.oneSided(true)).notCleared();
         assertThat(look.verdict(c)).isEqualTo(INCOMPLETE);
-        assertThat(Look.inches("24").joint(j -> j.oneSided(true)).clear(c).verdict(c)).isEqualTo(ACCEPT);
-        Look covered = Look.inches("24").joint(j -> j.oneSided(true)).notCleared().cover(c, "UT report 114");
+        assertThat(Look.inches("24").joint(j -> j.oneSided(true)).clear(c).verdict(c))
+                .isEqualTo(ACCEPT);
+        Look covered =
+                Look.inches("24").joint(j -> j.oneSided(true)).notCleared().cover(c, "UT report 114");
         assertThat(covered.verdict(c)).isEqualTo(ACCEPT);
         assertThat(covered.judge().notes()).anyMatch(n -> n.contains("UT report 114"));
     }
@@ -78,11 +86,17 @@ class SilentPlacesTest {
     void windowsAreEveryPositionAndWrapOnAClosedWeld() {
         Look open = Look.inches("30").undercut(Toe.A, "0", "1.1", "3/64").undercut(Toe.A, "29", "30", "3/64");
         assertThat(open.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        Look ring = Look.inches("30").joint(j -> j.closed(true)).undercut(Toe.A, "0", "1.1", "3/64").undercut(Toe.A, "29", "30", "3/64");
+        Look ring = Look.inches("30")
+                .joint(j -> j.closed(true))
+                .undercut(Toe.A, "0", "1.1", "3/64")
+                .undercut(Toe.A, "29", "30", "3/64");
         assertThat(ring.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
-        assertThat(ring.finding(Criterion.UNDERCUT).span().orElseThrow().wraps()).isTrue();
+        assertThat(ring.finding(Criterion.UNDERCUT).span().orElseThrow().wraps())
+                .isTrue();
         Look slices = Look.inches("24").undercut(Toe.A, "11", "12.2", "3/64").undercut(Toe.A, "13", "14", "3/64");
-        assertThat(slices.verdict(Criterion.UNDERCUT)).as("across a fixed slice's edge at 12").isEqualTo(REJECT);
+        assertThat(slices.verdict(Criterion.UNDERCUT))
+                .as("across a fixed slice's edge at 12")
+                .isEqualTo(REJECT);
     }
 
     @Test
@@ -94,12 +108,16 @@ class SilentPlacesTest {
 
     @Test
     void poresAlongAStretchAreBounded() {
-        assertThat(Look.inches("24").pores("0", "6", "1/16", 6).verdict(Criterion.POROSITY)).as("6 × 1/16 = 3/8 at most").isEqualTo(ACCEPT);
+        assertThat(Look.inches("24").pores("0", "6", "1/16", 6).verdict(Criterion.POROSITY))
+                .as("6 × 1/16 = 3/8 at most")
+                .isEqualTo(ACCEPT);
         Finding open = Look.inches("24").pores("0", "6", "1/16", 8).finding(Criterion.POROSITY);
         assertThat(open.verdict()).as("2 to 8 of them in one inch").isEqualTo(INCOMPLETE);
         assertThat(open.asks()).anyMatch(a -> a.contains("mark where"));
-        assertThat(Look.inches("24").pores("0", "6", "1/16", 37).verdict(Criterion.POROSITY)).isEqualTo(REJECT);
-        assertThat(Look.inches("24").pores("0", "1", "1/16", 7).verdict(Criterion.POROSITY)).isEqualTo(REJECT);
+        assertThat(Look.inches("24").pores("0", "6", "1/16", 37).verdict(Criterion.POROSITY))
+                .isEqualTo(REJECT);
+        assertThat(Look.inches("24").pores("0", "1", "1/16", 7).verdict(Criterion.POROSITY))
+                .isEqualTo(REJECT);
     }
 
     @ParameterizedTest
@@ -121,11 +139,16 @@ class SilentPlacesTest {
 
     @Test
     void markedStretchesAreExactAndBoundRuns() {
-        Look look = Look.inches("24").stations("1=5/16", "12=5/16", "13=9/32", "23=5/16").undersize("12 3/4", "14 3/4", "9/32");
-        assertThat(look.finding(Criterion.SIZE).numbers().orElseThrow().measured()).isEqualTo("2 in");
+        Look look = Look.inches("24")
+                .stations("1=5/16", "12=5/16", "13=9/32", "23=5/16")
+                .undersize("12 3/4", "14 3/4", "9/32");
+        assertThat(look.finding(Criterion.SIZE).numbers().orElseThrow().measured())
+                .isEqualTo("2 in");
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         Look overBlade = Look.inches("24").blade("0", "24", "5/16").undersize("3", "6", "9/32");
-        assertThat(overBlade.verdict(Criterion.SIZE)).as("undersize beats an overlapping blade").isEqualTo(REJECT);
+        assertThat(overBlade.verdict(Criterion.SIZE))
+                .as("undersize beats an overlapping blade")
+                .isEqualTo(REJECT);
     }
 
     @Test
@@ -150,22 +173,32 @@ class SilentPlacesTest {
         "3.01, '2=5/16', INCOMPLETE",
     })
     void enoughReadings(String length, String stations, Verdict wanted) {
-        assertThat(Look.inches(length).stations(stations.split(", ")).verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(Look.inches(length).stations(stations.split(", ")).verdict(Criterion.SIZE))
+                .isEqualTo(wanted);
     }
 
     @Test
     void bladesThatCoverAreEnoughAndARestWantsItsOwnReading() {
-        assertThat(Look.inches("24").blade("0", "12", "5/16").blade("12", "24", "3/8").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        assertThat(Look.inches("24")
+                        .blade("0", "12", "5/16")
+                        .blade("12", "24", "3/8")
+                        .verdict(Criterion.SIZE))
+                .isEqualTo(ACCEPT);
         Look rest = Look.inches("24").blade("0", "22", "5/16").stations("1=5/16", "6=5/16", "14=5/16", "17=5/16");
-        assertThat(rest.verdict(Criterion.SIZE)).as("the last 2 in were not tried").isEqualTo(INCOMPLETE);
+        assertThat(rest.verdict(Criterion.SIZE))
+                .as("the last 2 in were not tried")
+                .isEqualTo(INCOMPLETE);
         assertThat(rest.stations("23=5/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        assertThat(Look.inches("24").blade("0", "24", "1/4").verdict(Criterion.SIZE)).as("a smaller blade shows no size").isEqualTo(INCOMPLETE);
+        assertThat(Look.inches("24").blade("0", "24", "1/4").verdict(Criterion.SIZE))
+                .as("a smaller blade shows no size")
+                .isEqualTo(INCOMPLETE);
     }
 
     @Test
     void eachSegmentOfAnIntermittentWeldIsReadByItself() {
-        Look look = Look.inches("24").joint(j -> j.segments(List.of(
-                new Span(Length.inches(0), Length.inches(3)), new Span(Length.inches(12), Length.inches(15)))));
+        Look look = Look.inches("24")
+                .joint(j -> j.segments(List.of(
+                        new Span(Length.inches(0), Length.inches(3)), new Span(Length.inches(12), Length.inches(15)))));
         look.stations("1=5/16");
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
         assertThat(look.stations("13=5/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
@@ -173,22 +206,34 @@ class SilentPlacesTest {
         assertThat(look.verdict(Criterion.SIZE)).as("10% of 6 in welded").isEqualTo(REJECT);
         Look crater = Look.inches("24").joint(j -> j.segments(List.of(new Span(Length.inches(0), Length.inches(3)))));
         crater.seen(new Indication.Crater(Length.parse("3.1", Unit.INCH), Optional.empty(), Optional.empty()));
-        assertThat(crater.verdict(Criterion.CRATER)).as("an end outside the segments").isEqualTo(ACCEPT);
+        assertThat(crater.verdict(Criterion.CRATER))
+                .as("an end outside the segments")
+                .isEqualTo(ACCEPT);
         crater.seen(new Indication.Crater(Length.inches(3), Optional.empty(), Optional.empty()));
         assertThat(crater.verdict(Criterion.CRATER)).isEqualTo(REJECT);
     }
 
     @Test
     void aGapAsksMoreLegOnlyWhereItIs() {
-        Look look = Look.inches("24").joint(j -> j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
+        Look look = Look.inches("24")
+                .joint(j ->
+                        j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
         look.stations("1=5/16", "9=5/16", "13=5/16", "23=5/16");
-        assertThat(look.verdict(Criterion.SIZE)).as("the gap itself was not read").isEqualTo(INCOMPLETE);
+        assertThat(look.verdict(Criterion.SIZE))
+                .as("the gap itself was not read")
+                .isEqualTo(INCOMPLETE);
         assertThat(look.stations("11=7/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        Look low = Look.inches("24").joint(j -> j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
+        Look low = Look.inches("24")
+                .joint(j ->
+                        j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
         low.stations("1=5/16", "9=5/16", "11=3/8", "13=5/16", "23=5/16");
-        assertThat(low.verdict(Criterion.SIZE)).as("the run ends at the gap's ends: 2 in of 2.4").isEqualTo(ACCEPT);
+        assertThat(low.verdict(Criterion.SIZE))
+                .as("the run ends at the gap's ends: 2 in of 2.4")
+                .isEqualTo(ACCEPT);
         low.cover(Criterion.SIZE, "macro 3");
-        assertThat(low.finding(Criterion.SIZE).measured()).as("demonstrated: nothing is low").doesNotContain("under size");
+        assertThat(low.finding(Criterion.SIZE).measured())
+                .as("demonstrated: nothing is low")
+                .doesNotContain("under size");
     }
 
     @Test
@@ -196,36 +241,76 @@ class SilentPlacesTest {
         // 5/16 leg × 1/√2 is .22097 in: throat .221 meets it, .2209 does not (by squares, exact)
         assertThat(concave(".221", Face.CONCAVE).verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         Finding low = concave(".2209", Face.CONCAVE).finding(Criterion.SIZE);
-        assertThat(low.verdict()).as("low, within the underrun, along 0 to 3 in").isEqualTo(INCOMPLETE);
+        assertThat(low.verdict())
+                .as("low, within the underrun, along 0 to 3 in")
+                .isEqualTo(INCOMPLETE);
         assertThat(low.reason()).contains("may be under size");
         assertThat(concave(".13", Face.CONCAVE).verdict(Criterion.SIZE)).isEqualTo(REJECT);
-        assertThat(concave(".2209", Face.FLAT).verdict(Criterion.SIZE)).as("a throat caps any face").isEqualTo(INCOMPLETE);
-        Look blind = Look.inches("3").read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(3, 8)), Optional.empty(), Optional.of(Face.CONCAVE)));
-        assertThat(blind.verdict(Criterion.SIZE)).as("concave without a throat is no size reading").isEqualTo(INCOMPLETE);
+        assertThat(concave(".2209", Face.FLAT).verdict(Criterion.SIZE))
+                .as("a throat caps any face")
+                .isEqualTo(INCOMPLETE);
+        Look blind = Look.inches("3")
+                .read(Reading.Station.of(
+                        Length.inches(1),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.empty(),
+                        Optional.of(Face.CONCAVE)));
+        assertThat(blind.verdict(Criterion.SIZE))
+                .as("concave without a throat is no size reading")
+                .isEqualTo(INCOMPLETE);
     }
 
     private static Look concave(String throat, Face face) {
-        return Look.inches("3").read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(3, 8)), Optional.of(Length.parse(throat, Unit.INCH)), Optional.of(face)));
+        return Look.inches("3")
+                .read(Reading.Station.of(
+                        Length.inches(1),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.parse(throat, Unit.INCH)),
+                        Optional.of(face)));
     }
 
     @Test
     void aLoneLegOrThroatCanOnlyReject() {
         Optional<Length> none = Optional.empty();
-        Look good = Look.inches("3").read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(3, 8)), none, none, Optional.empty()));
+        Look good = Look.inches("3")
+                .read(Reading.Station.of(
+                        Length.inches(1), Optional.of(Length.inches(3, 8)), none, none, Optional.empty()));
         assertThat(good.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
-        Look bad = Look.inches("3").read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(1, 8)), none, none, Optional.empty()));
+        Look bad = Look.inches("3")
+                .read(Reading.Station.of(
+                        Length.inches(1), Optional.of(Length.inches(1, 8)), none, none, Optional.empty()));
         assertThat(bad.verdict(Criterion.SIZE)).isEqualTo(REJECT);
-        Look throat = Look.inches("3").read(Reading.Station.of(Length.inches(1), none, none, Optional.of(Length.inches(1, 8)), Optional.empty()));
+        Look throat = Look.inches("3")
+                .read(Reading.Station.of(
+                        Length.inches(1), none, none, Optional.of(Length.inches(1, 8)), Optional.empty()));
         assertThat(throat.verdict(Criterion.SIZE)).isEqualTo(REJECT);
     }
 
     @Test
     void convexityComputedFromThroatAndLegsOnlyPrompts() {
-        Look high = Look.inches("24").notCleared().read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(1, 2)), Optional.empty()));
+        Look high = Look.inches("24")
+                .notCleared()
+                .read(Reading.Station.of(
+                        Length.inches(1),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(1, 2)),
+                        Optional.empty()));
         assertThat(high.verdict(Criterion.PROFILE)).isEqualTo(INCOMPLETE);
-        Look flat = Look.inches("24").notCleared().read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(1, 4)), Optional.empty()));
+        Look flat = Look.inches("24")
+                .notCleared()
+                .read(Reading.Station.of(
+                        Length.inches(1),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(1, 4)),
+                        Optional.empty()));
         assertThat(flat.verdict(Criterion.PROFILE)).isEqualTo(ACCEPT);
-        assertThat(Look.inches("24").notCleared().legs("1", "3/8", "3/8").verdict(Criterion.PROFILE)).as("legs alone accept no profile").isEqualTo(INCOMPLETE);
+        assertThat(Look.inches("24").notCleared().legs("1", "3/8", "3/8").verdict(Criterion.PROFILE))
+                .as("legs alone accept no profile")
+                .isEqualTo(INCOMPLETE);
     }
 
     @Test
@@ -245,36 +330,66 @@ class SilentPlacesTest {
      */
     @ParameterizedTest
     @CsvSource({
-        "60, .71, .006", "65, .76, .006", "70, .81, .006", "75, .86, .006", "80, .91, .006", "85, .96, .006", "90, 1.00, .006",
-        "95, 1.03, .015", "100, 1.08, .006", "105, 1.12, .006", "110, 1.16, .006", "115, 1.19, .006", "120, 1.23, .006",
-        "125, 1.25, .006", "130, 1.28, .006", "135, 1.31, .006",
+        "60, .71, .006",
+        "65, .76, .006",
+        "70, .81, .006",
+        "75, .86, .006",
+        "80, .91, .006",
+        "85, .96, .006",
+        "90, 1.00, .006",
+        "95, 1.03, .015",
+        "100, 1.08, .006",
+        "105, 1.12, .006",
+        "110, 1.16, .006",
+        "115, 1.19, .006",
+        "120, 1.23, .006",
+        "125, 1.25, .006",
+        "130, 1.28, .006",
+        "135, 1.31, .006",
     })
     void skewedLegFactors(BigDecimal angle, double factor, double tolerance) {
         Dihedral d = new Dihedral(angle);
         var one = mensor.length.RealLength.of(Length.inches(1));
-        double got = d.leg(one, LegMeaning.EQUIVALENT, LegMeaning.PERPENDICULAR).over(one).doubleValue();
+        double got = d.leg(one, LegMeaning.EQUIVALENT, LegMeaning.PERPENDICULAR)
+                .over(one)
+                .doubleValue();
         assertThat(got).isCloseTo(factor, org.assertj.core.data.Offset.offset(tolerance));
     }
 
     @Test
     void aSkewedFilletIsComparedInTheDrawingsMeaning() {
         // 120°: cos(ψ/2) = 1/2, so a throat of 5/32 is exactly a contact leg of 5/16
-        Look look = skewed(LegMeaning.CONTACT).read(Reading.Station.of(Length.inches(1), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(5, 32)), Optional.of(Face.CONCAVE)));
+        Look look = skewed(LegMeaning.CONTACT)
+                .read(Reading.Station.of(
+                        Length.inches(1),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(5, 32)),
+                        Optional.of(Face.CONCAVE)));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         // drawn as the equivalent 90° leg, the contact leg must be 5/16 × .7071 ÷ .5 = .442
-        assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".442", ".442").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".44", ".44").verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
-        assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".26", ".26").verdict(Criterion.SIZE)).isEqualTo(REJECT);
+        assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".442", ".442").verdict(Criterion.SIZE))
+                .isEqualTo(ACCEPT);
+        assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".44", ".44").verdict(Criterion.SIZE))
+                .isEqualTo(INCOMPLETE);
+        assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".26", ".26").verdict(Criterion.SIZE))
+                .isEqualTo(REJECT);
     }
 
     private static Look skewed(LegMeaning meaning) {
-        return Look.inches("3").joint(j -> j.dihedral(new Dihedral(BigDecimal.valueOf(120))).sizeMeans(meaning));
+        return Look.inches("3")
+                .joint(j -> j.dihedral(new Dihedral(BigDecimal.valueOf(120))).sizeMeans(meaning));
     }
 
     @Test
     void aFilletDrawnByItsThroatIsComparedByItsLegOfEqualThroat() {
         Look look = Look.bare(Unit.MILLIMETRE, "75", "10", "10").joint(j -> j.throat(Length.millimetres("5")));
-        look.read(Reading.Station.of(look.l("10"), Optional.of(look.l("8")), Optional.of(look.l("8")), Optional.of(look.l("5")), Optional.empty()));
+        look.read(Reading.Station.of(
+                look.l("10"),
+                Optional.of(look.l("8")),
+                Optional.of(look.l("8")),
+                Optional.of(look.l("5")),
+                Optional.empty()));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         assertThat(look.undersize("10", "20", "2").verdict(Criterion.SIZE)).isEqualTo(REJECT);
     }
@@ -282,35 +397,83 @@ class SilentPlacesTest {
     @Test
     void nearLimitIsAQuietMark() {
         Length division = Length.inches(1, 32);
-        Look near = Look.inches("24").seen(new Indication.Undercut(Toe.A, new Span(Length.inches(1), Length.inches(2)), Length.parse(".025", Unit.INCH), Optional.of(division)));
+        Look near = Look.inches("24")
+                .seen(new Indication.Undercut(
+                        Toe.A,
+                        new Span(Length.inches(1), Length.inches(2)),
+                        Length.parse(".025", Unit.INCH),
+                        Optional.of(division)));
         assertThat(near.finding(Criterion.UNDERCUT).nearLimit()).isTrue();
         assertThat(near.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        Look at = Look.inches("24").seen(new Indication.Undercut(Toe.A, new Span(Length.inches(1), Length.inches(2)), Length.inches(1, 32), Optional.of(division)));
-        assertThat(at.finding(Criterion.UNDERCUT).nearLimit()).as("exactly at the limit").isFalse();
-        Look coarse = Look.inches("24").seen(new Indication.Undercut(Toe.A, new Span(Length.inches(1), Length.inches(2)), Length.inches(0), Optional.of(Length.inches(1, 16))));
-        assertThat(coarse.verdict(Criterion.UNDERCUT)).as("a 1/16 gauge cannot show 1/32").isEqualTo(INCOMPLETE);
+        Look at = Look.inches("24")
+                .seen(new Indication.Undercut(
+                        Toe.A,
+                        new Span(Length.inches(1), Length.inches(2)),
+                        Length.inches(1, 32),
+                        Optional.of(division)));
+        assertThat(at.finding(Criterion.UNDERCUT).nearLimit())
+                .as("exactly at the limit")
+                .isFalse();
+        Look coarse = Look.inches("24")
+                .seen(new Indication.Undercut(
+                        Toe.A,
+                        new Span(Length.inches(1), Length.inches(2)),
+                        Length.inches(0),
+                        Optional.of(Length.inches(1, 16))));
+        assertThat(coarse.verdict(Criterion.UNDERCUT))
+                .as("a 1/16 gauge cannot show 1/32")
+                .isEqualTo(INCOMPLETE);
     }
 
     @Test
     void addendaTightenAndWantTheirOwnEvidence() {
-        Look look = Look.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "1", "2", "1/32");
+        Look look =
+                Look.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "1", "2", "1/32");
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
         assertThat(look.finding(AddendumKind.UNDERCUT_DEPTH).verdict()).isEqualTo(REJECT);
-        assertThat(Look.inches("24").notCleared().addendum(AddendumKind.POROSITY_NONE, null).finding(AddendumKind.POROSITY_NONE).verdict()).isEqualTo(INCOMPLETE);
-        assertThat(Look.inches("24").addendum(AddendumKind.POROSITY_NONE, null).pore("3", "1/64").finding(AddendumKind.POROSITY_NONE).verdict()).isEqualTo(REJECT);
-        assertThat(Look.inches("24").addendum(AddendumKind.UNDERCUT_EXCEPTION_OFF, null).undercut(Toe.B, "1", "1.1", "3/64").finding(AddendumKind.UNDERCUT_EXCEPTION_OFF).verdict()).isEqualTo(REJECT);
-        Look under = Look.inches("24").addendum(AddendumKind.SIZE_UNDERRUN, "1/64").blade("0", "24", "5/16").undersize("1", "2", "9/32");
+        assertThat(Look.inches("24")
+                        .notCleared()
+                        .addendum(AddendumKind.POROSITY_NONE, null)
+                        .finding(AddendumKind.POROSITY_NONE)
+                        .verdict())
+                .isEqualTo(INCOMPLETE);
+        assertThat(Look.inches("24")
+                        .addendum(AddendumKind.POROSITY_NONE, null)
+                        .pore("3", "1/64")
+                        .finding(AddendumKind.POROSITY_NONE)
+                        .verdict())
+                .isEqualTo(REJECT);
+        assertThat(Look.inches("24")
+                        .addendum(AddendumKind.UNDERCUT_EXCEPTION_OFF, null)
+                        .undercut(Toe.B, "1", "1.1", "3/64")
+                        .finding(AddendumKind.UNDERCUT_EXCEPTION_OFF)
+                        .verdict())
+                .isEqualTo(REJECT);
+        Look under = Look.inches("24")
+                .addendum(AddendumKind.SIZE_UNDERRUN, "1/64")
+                .blade("0", "24", "5/16")
+                .undersize("1", "2", "9/32");
         assertThat(under.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         assertThat(under.finding(AddendumKind.SIZE_UNDERRUN).verdict()).isEqualTo(REJECT);
-        assertThat(Look.inches("24").addendum(AddendumKind.BEAD_WIDTH_MAX, "1/2").finding(AddendumKind.BEAD_WIDTH_MAX).verdict()).isEqualTo(INCOMPLETE);
+        assertThat(Look.inches("24")
+                        .addendum(AddendumKind.BEAD_WIDTH_MAX, "1/2")
+                        .finding(AddendumKind.BEAD_WIDTH_MAX)
+                        .verdict())
+                .isEqualTo(INCOMPLETE);
     }
 
     @Test
     void anAddendumLooserThanTheBookIsRefused() {
-        assertThatThrownBy(() -> Look.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, ".07").judge())
+        assertThatThrownBy(() -> Look.inches("24")
+                        .addendum(AddendumKind.UNDERCUT_DEPTH, ".07")
+                        .judge())
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("addenda[0].max");
-        assertThat(Look.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/16").judge()).as("equal is allowed").isNotNull();
+        assertThat(Look.inches("24")
+                        .addendum(AddendumKind.UNDERCUT_DEPTH, "1/16")
+                        .judge())
+                .as("equal is allowed")
+                .isNotNull();
     }
 
     /** Judging 100 shuffled or shifted looks: neither the order of entries nor the datum's place decides. */
@@ -333,7 +496,9 @@ class SilentPlacesTest {
                 mirror.legs(String.valueOf(24 - at), leg, leg);
             }
             assertThat(mirror.judge().findings().stream().map(Finding::verdict).toList())
-                    .isEqualTo(look.judge().findings().stream().map(Finding::verdict).toList());
+                    .isEqualTo(look.judge().findings().stream()
+                            .map(Finding::verdict)
+                            .toList());
         }
     }
 }

@@ -67,16 +67,21 @@ class StaticTableTest {
     })
     void undercut(Unit unit, String member, String depth, String length, Verdict wanted) {
         String weld = unit.pick("24", "600");
-        Look look = Look.fillet(unit, weld, unit.pick("5/16", "8"), member, member).undercut(Toe.A, "0", length, depth);
+        Look look =
+                Look.fillet(unit, weld, unit.pick("5/16", "8"), member, member).undercut(Toe.A, "0", length, depth);
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     @Test
     void undercutIsJudgedByTheMemberItsToeLiesOn() {
         Look look = Look.fillet(Unit.INCH, "24", "5/16", "1", "3/8");
-        assertThat(look.undercut(Toe.A, "0", "10", "1/16").verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        assertThat(look.undercut(Toe.B, "0", "2", "1/16").verdict(Criterion.UNDERCUT)).as("the thick toe never enters the sum").isEqualTo(ACCEPT);
-        assertThat(look.undercut(Toe.B, "5", "5.1", "1/16").verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
+        assertThat(look.undercut(Toe.A, "0", "10", "1/16").verdict(Criterion.UNDERCUT))
+                .isEqualTo(ACCEPT);
+        assertThat(look.undercut(Toe.B, "0", "2", "1/16").verdict(Criterion.UNDERCUT))
+                .as("the thick toe never enters the sum")
+                .isEqualTo(ACCEPT);
+        assertThat(look.undercut(Toe.B, "5", "5.1", "1/16").verdict(Criterion.UNDERCUT))
+                .isEqualTo(REJECT);
     }
 
     @ParameterizedTest
@@ -96,14 +101,17 @@ class StaticTableTest {
     void poresAtOnePlace(Unit unit, int count, String diameter, Verdict wanted) {
         int n = Length.parse(diameter, unit).isOver(Length.parse("0.2", Unit.INCH)) ? 1 : count;
         Look look = (unit == Unit.INCH ? Look.inches("24") : Look.millimetres("600"))
-                .seen(new Indication.Porosity(Span.at(Length.parse("10", unit)), Length.parse(diameter, unit), n, Optional.empty()));
+                .seen(new Indication.Porosity(
+                        Span.at(Length.parse("10", unit)), Length.parse(diameter, unit), n, Optional.empty()));
         assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
 
     @Test
     void poresAddUpToThreeQuartersInAnyTwelve() {
         Look look = Look.inches("24").pore("1", "3/8").pore("13", "3/8");
-        assertThat(look.verdict(Criterion.POROSITY)).as("exactly 3/4 in a closed 12 in window").isEqualTo(ACCEPT);
+        assertThat(look.verdict(Criterion.POROSITY))
+                .as("exactly 3/4 in a closed 12 in window")
+                .isEqualTo(ACCEPT);
         assertThat(look.pore("7", "1/32").verdict(Criterion.POROSITY)).isEqualTo(REJECT);
         Look apart = Look.inches("24").pore("1", "3/8").pore("13.001", "3/8").pore("7", "1/32");
         assertThat(apart.verdict(Criterion.POROSITY)).as("not in one window").isEqualTo(ACCEPT);
@@ -144,7 +152,12 @@ class StaticTableTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"INCH, 20, 2, ACCEPT", "INCH, 20, 2.001, REJECT", "MILLIMETRE, 500, 50, ACCEPT", "MILLIMETRE, 500, 50.1, REJECT"})
+    @CsvSource({
+        "INCH, 20, 2, ACCEPT",
+        "INCH, 20, 2.001, REJECT",
+        "MILLIMETRE, 500, 50, ACCEPT",
+        "MILLIMETRE, 500, 50.1, REJECT"
+    })
     void undersizeOnAtMostATenthOfTheLength(Unit unit, String length, String marked, Verdict wanted) {
         Look look = Look.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .blade("0", length, unit.pick("5/16", "8"))
@@ -167,7 +180,9 @@ class StaticTableTest {
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
         if (wanted == ACCEPT) {
             look.undersize(length, length, unit.pick("19/64", "7.5"));
-            assertThat(look.verdict(Criterion.SIZE)).as("the other end is no girder end").isEqualTo(ACCEPT);
+            assertThat(look.verdict(Criterion.SIZE))
+                    .as("the other end is no girder end")
+                    .isEqualTo(ACCEPT);
         }
     }
 
@@ -211,7 +226,9 @@ class StaticTableTest {
                 .blade("0", unit.pick("20", "500"), unit.pick("1", "25"));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
         look.cover(Criterion.SIZE, "throat demonstrated, macro 12");
-        assertThat(look.verdict(Criterion.SIZE)).as("unless the throat is demonstrated").isEqualTo(ACCEPT);
+        assertThat(look.verdict(Criterion.SIZE))
+                .as("unless the throat is demonstrated")
+                .isEqualTo(ACCEPT);
     }
 
     @ParameterizedTest
@@ -244,10 +261,22 @@ class StaticTableTest {
     private static Reading.Station convexityAt(Unit unit, String at, Optional<String> width, String convexity) {
         Optional<Length> none = Optional.empty();
         return new Reading.Station(
-                Length.parse(at, unit), none, none, none, Optional.empty(),
-                Optional.of(Length.parse(convexity, unit)), none,
+                Length.parse(at, unit),
+                none,
+                none,
+                none,
+                Optional.empty(),
+                Optional.of(Length.parse(convexity, unit)),
+                none,
                 width.map(w -> Length.parse(w, unit)),
-                none, none, none, none, OptionalDouble.empty(), OptionalDouble.empty(), none, Optional.empty());
+                none,
+                none,
+                none,
+                none,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                none,
+                Optional.empty());
     }
 
     @Test
@@ -260,7 +289,8 @@ class StaticTableTest {
 
     private static Look cornered(String convexity) {
         Joint.Builder b = new Joint.Builder("T2", mensor.weld.WeldType.FILLET, Connection.CORNER, Length.inches(24));
-        b.size(Length.inches(5, 16)).corner(Corner.OUTSIDE)
+        b.size(Length.inches(5, 16))
+                .corner(Corner.OUTSIDE)
                 .members(new Member("a", Length.inches(1, 2)), new Member("b", Length.inches(3, 4)));
         return Look.of(Unit.INCH, b).notCleared().read(convexityAt(Unit.INCH, "5", Optional.of("1/2"), convexity));
     }
@@ -343,10 +373,13 @@ class StaticTableTest {
 
     @Test
     void slagAndSpatterThatOnlyCoverAreCleanedFirst() {
-        Look slag = Look.inches("24").blade("0", "24", "5/16").seen(new Indication.Slag(new Span(Length.inches(1), Length.inches(2)), false));
+        Look slag = Look.inches("24")
+                .blade("0", "24", "5/16")
+                .seen(new Indication.Slag(new Span(Length.inches(1), Length.inches(2)), false));
         assertThat(slag.verdict(Criterion.SLAG)).isEqualTo(INCOMPLETE);
         assertThat(slag.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
-        Look spatter = Look.inches("24").seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
+        Look spatter =
+                Look.inches("24").seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
         assertThat(spatter.verdict(Criterion.SPATTER)).isEqualTo(INCOMPLETE);
         assertThat(spatter.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
     }
@@ -359,25 +392,39 @@ class StaticTableTest {
         assertThat(look.finding(Criterion.ROOT).reason()).contains("the Engineer sets the limit");
         look.addendum(mensor.look.AddendumKind.MELT_THROUGH_MAX, "1/16");
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
-        assertThat(look.finding(mensor.look.AddendumKind.MELT_THROUGH_MAX).verdict()).isEqualTo(ACCEPT);
+        assertThat(look.finding(mensor.look.AddendumKind.MELT_THROUGH_MAX).verdict())
+                .isEqualTo(ACCEPT);
     }
 
     @ParameterizedTest
-    @CsvSource({"true, true, false, , ACCEPT", "false, true, false, , INCOMPLETE", "true, false, false, , INCOMPLETE",
-        "true, true, true, , INCOMPLETE", ", true, false, , INCOMPLETE", "true, , , , INCOMPLETE", "true, true, , , ACCEPT"})
+    @CsvSource({
+        "true, true, false, , ACCEPT",
+        "false, true, false, , INCOMPLETE",
+        "true, false, false, , INCOMPLETE",
+        "true, true, true, , INCOMPLETE",
+        ", true, false, , INCOMPLETE",
+        "true, , , , INCOMPLETE",
+        "true, true, , , ACCEPT"
+    })
     void readiness(Boolean cleaned, Boolean ambient, Boolean coated, BigDecimal hours, Verdict wanted) {
         Conditions c = new Conditions(
-                Optional.ofNullable(cleaned), Optional.ofNullable(ambient), Optional.ofNullable(coated), Optional.ofNullable(hours));
+                Optional.ofNullable(cleaned),
+                Optional.ofNullable(ambient),
+                Optional.ofNullable(coated),
+                Optional.ofNullable(hours));
         assertThat(Look.inches("24").conditions(c).verdict(Criterion.READINESS)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
     @CsvSource({"47.9, INCOMPLETE", "48, ACCEPT", "72, ACCEPT", ", INCOMPLETE"})
     void aSteelThatCracksLateWaitsTwoDays(BigDecimal hours, Verdict wanted) {
-        Conditions c = new Conditions(Optional.of(true), Optional.of(true), Optional.of(false), Optional.ofNullable(hours));
+        Conditions c =
+                new Conditions(Optional.of(true), Optional.of(true), Optional.of(false), Optional.ofNullable(hours));
         Look look = Look.inches("24").joint(j -> j.delayed(true)).conditions(c);
         assertThat(look.verdict(Criterion.READINESS)).isEqualTo(wanted);
         look.seen(new Indication.Crack(Span.at(Length.inches(3)), Optional.empty()));
-        assertThat(look.judge().verdict()).as("a crack seen early still rejects").isEqualTo(REJECT);
+        assertThat(look.judge().verdict())
+                .as("a crack seen early still rejects")
+                .isEqualTo(REJECT);
     }
 }

@@ -66,7 +66,9 @@ class WindowTest {
                 best = Math.max(best, sum);
             }
             WorstWindow window = new WorstWindow(ruler, lanes, at(width));
-            assertThat(window.sum()).as("length %d, width %d, lanes %s", length, width, lanes).isEqualByComparingTo(at(best));
+            assertThat(window.sum())
+                    .as("length %d, width %d, lanes %s", length, width, lanes)
+                    .isEqualByComparingTo(at(best));
             Length inside = Length.zero(Unit.MILLIMETRE);
             for (SpanSet lane : lanes) {
                 inside = inside.plus(
@@ -101,7 +103,9 @@ class WindowTest {
                 best = Math.max(best, sum);
             }
             PoreWindow window = new PoreWindow(new Ruler(at(length), closed), pores, at(width));
-            assertThat(window.atMost().total()).as("%d %d %s", length, width, pores).isEqualByComparingTo(at(best));
+            assertThat(window.atMost().total())
+                    .as("%d %d %s", length, width, pores)
+                    .isEqualByComparingTo(at(best));
             assertThat(window.atLeast().total()).isEqualByComparingTo(at(best));
         }
     }
@@ -112,7 +116,9 @@ class WindowTest {
         Ruler ruler = new Ruler(at(100), false);
         PoreWindow window = new PoreWindow(ruler, List.of(new PoreWindow.Pores(span(0, 25), at(2), 5)), at(10));
         assertThat(window.atMost().total()).isEqualByComparingTo(at(10));
-        assertThat(window.atLeast().total()).as("three tiles: two pores share one").isEqualByComparingTo(at(4));
+        assertThat(window.atLeast().total())
+                .as("three tiles: two pores share one")
+                .isEqualByComparingTo(at(4));
         PoreWindow shortOne = new PoreWindow(ruler, List.of(new PoreWindow.Pores(span(0, 10), at(2), 5)), at(10));
         assertThat(shortOne.atLeast().total()).isEqualByComparingTo(at(10));
     }
@@ -128,7 +134,8 @@ class WindowTest {
             int to = from + random.nextInt(20);
             int count = 1 + random.nextInt(6);
             Ruler ruler = new Ruler(at(length), false);
-            PoreWindow bounds = new PoreWindow(ruler, List.of(new PoreWindow.Pores(span(from, to), at(1), count)), at(width));
+            PoreWindow bounds =
+                    new PoreWindow(ruler, List.of(new PoreWindow.Pores(span(from, to), at(1), count)), at(width));
             List<PoreWindow.Pores> laid = new ArrayList<>();
             for (int i = 0; i < count; i++) {
                 laid.add(new PoreWindow.Pores(Span.at(at(from + random.nextInt(to - from + 1))), at(1), 1));

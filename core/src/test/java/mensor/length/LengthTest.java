@@ -43,14 +43,34 @@ class LengthTest {
         Length third = Length.parse("1/3", Unit.INCH);
         assertThat(third.times(3)).isEqualByComparingTo(Length.inches(1));
         assertThat(third.toString()).isEqualTo("1/3 in");
-        assertThat(Length.parse("0.0000001mm", Unit.INCH).times(10_000_000)).isEqualByComparingTo(Length.millimetres("1"));
+        assertThat(Length.parse("0.0000001mm", Unit.INCH).times(10_000_000))
+                .isEqualByComparingTo(Length.millimetres("1"));
     }
 
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "", " ", "abc", "1e3", "1,5", "+1", "½", "1/0", "1/1001", "1 / 2", "5.", "1.2.3", "1  1/8", "--1", "1/2/3",
-                "1 ft", "2.4 cm", "1001000 mm", "39371", "1\t1/8", "१"
+                "",
+                " ",
+                "abc",
+                "1e3",
+                "1,5",
+                "+1",
+                "½",
+                "1/0",
+                "1/1001",
+                "1 / 2",
+                "5.",
+                "1.2.3",
+                "1  1/8",
+                "--1",
+                "1/2/3",
+                "1 ft",
+                "2.4 cm",
+                "1001000 mm",
+                "39371",
+                "1\t1/8",
+                "१"
             })
     void refusesNonsenseAndWhatIsOverAKilometre(String text) {
         assertThatThrownBy(() -> Length.parse(text, Unit.INCH)).isInstanceOf(LengthFormatException.class);
@@ -89,13 +109,12 @@ class LengthTest {
     void whatIsPrintedReadsBackTheSame() {
         Random random = new Random(20260504);
         for (int i = 0; i < 5_000; i++) {
-            String text =
-                    switch (random.nextInt(4)) {
-                        case 0 -> random.nextInt(100) + " " + random.nextInt(1000) + "/" + (1 + random.nextInt(1000));
-                        case 1 -> random.nextInt(5000) + "/" + (1 + random.nextInt(1000)) + "mm";
-                        case 2 -> random.nextInt(1000) + "." + random.nextInt(1_000_000_000) + "mm";
-                        default -> "-." + random.nextInt(1_000_000) + " in";
-                    };
+            String text = switch (random.nextInt(4)) {
+                case 0 -> random.nextInt(100) + " " + random.nextInt(1000) + "/" + (1 + random.nextInt(1000));
+                case 1 -> random.nextInt(5000) + "/" + (1 + random.nextInt(1000)) + "mm";
+                case 2 -> random.nextInt(1000) + "." + random.nextInt(1_000_000_000) + "mm";
+                default -> "-." + random.nextInt(1_000_000) + " in";
+            };
             Length read = Length.parse(text, Unit.INCH);
             assertThat(Length.parse(read.toString(), Unit.MILLIMETRE)).as(text).isEqualTo(read);
         }
@@ -104,10 +123,11 @@ class LengthTest {
     @Test
     void realLengthsThatAreEqualCompareAsEqual() {
         // 7/(5√2) from legs 1 and 7 is 0.7·√2: two ways to one number.
-        RealLength byLegs = RealLength.of(Length.inches(7)).dividedBy(RealLength.root(java.math.BigDecimal.valueOf(50)));
-        RealLength direct =
-                RealLength.of(Length.inches(7, 10)).times(RealLength.root(java.math.BigDecimal.valueOf(2)));
+        RealLength byLegs =
+                RealLength.of(Length.inches(7)).dividedBy(RealLength.root(java.math.BigDecimal.valueOf(50)));
+        RealLength direct = RealLength.of(Length.inches(7, 10)).times(RealLength.root(java.math.BigDecimal.valueOf(2)));
         assertThat(byLegs).isEqualByComparingTo(direct);
-        assertThat(byLegs.isUnder(direct.plus(RealLength.of(Length.ofNanometres(1, Unit.INCH))))).isTrue();
+        assertThat(byLegs.isUnder(direct.plus(RealLength.of(Length.ofNanometres(1, Unit.INCH)))))
+                .isTrue();
     }
 }

@@ -12,7 +12,8 @@ import java.util.Map;
 final class Chromium implements AutoCloseable {
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright.chromium()
+    private final Browser browser = playwright
+            .chromium()
             .launch(new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(List.of(
@@ -26,7 +27,8 @@ final class Chromium implements AutoCloseable {
 
     /** A page in a browser of its own, with no cookie of another. */
     Page page(int width, int height) {
-        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height)).newPage();
+        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height))
+                .newPage();
         page.setDefaultTimeout(15_000);
         return page;
     }

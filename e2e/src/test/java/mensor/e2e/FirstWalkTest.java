@@ -47,7 +47,8 @@ class FirstWalkTest {
     }
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private static Locator verdict(Page page) {
@@ -127,9 +128,11 @@ class FirstWalkTest {
         signIn(page, "rufus");
         page.navigate(look);
         Locator dispose = page.getByLabel("Dispose of Undercut");
-        dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add weld metal")).click();
+        dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add weld metal"))
+                .click();
         dispose.getByLabel("Note").fill("clean to bright metal first");
-        dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Decide")).click();
+        dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Decide"))
+                .click();
         assertThat(dispose).containsText("Add weld metal: clean to bright metal first");
         assertThat(page.getByText("Repair, then look again")).isVisible();
         button(page, "Sign out").click();
@@ -159,7 +162,8 @@ class FirstWalkTest {
         page.locator("#dock-at").fill("7");
         page.locator("#dock-at").press("Enter");
         assertThat(verdict(page)).hasText("Reject");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Put down"))).click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Put down")))
+                .click();
         assertThat(page.getByText("taken back: crack was seen")).isVisible();
         button(page, "take off").first().click();
         assertThat(verdict(page)).hasText("Incomplete");
@@ -188,7 +192,8 @@ class FirstWalkTest {
     }
 
     private static void assertFits(Page page) {
-        Object over = page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        Object over =
+                page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
         assertThat(((Number) over).intValue()).as("at " + page.url()).isLessThanOrEqualTo(0);
     }
 
@@ -202,20 +207,20 @@ class FirstWalkTest {
         page.keyboard().press("c");
         for (int i = 0; i < 12; i++) {
             page.locator("#dock-at").fill(String.valueOf(i + 1));
-            times.add(((Number) page.evaluate(
-                            """
+            times.add(((Number) page.evaluate("""
                             () => new Promise((done) => {
                               const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('Put down'));
                               const started = performance.now();
                               new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => done(performance.now() - started)); })
                                 .observe(tab, { childList: true, characterData: true, subtree: true });
                               document.querySelector('.dock form').requestSubmit();
-                            })"""))
-                    .doubleValue());
+                            })""")).doubleValue());
         }
         Collections.sort(times);
         double middle = times.get(times.size() / 2);
-        System.out.printf("key to verdict: middle of 12 %.0f ms, fastest %.0f ms, slowest %.0f ms%n", middle, times.get(0), times.get(11));
+        System.out.printf(
+                "key to verdict: middle of 12 %.0f ms, fastest %.0f ms, slowest %.0f ms%n",
+                middle, times.get(0), times.get(11));
         assertThat(middle).isLessThan(400);
     }
 }

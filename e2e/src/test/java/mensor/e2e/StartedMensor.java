@@ -45,7 +45,8 @@ final class StartedMensor implements AutoCloseable {
             Path jar = Path.of("..", "server", "target", JAR).toAbsolutePath();
             Path folder = Files.createDirectories(Path.of("target", "app").toAbsolutePath());
             delete(folder);
-            Process p = java(List.of("-Djarmode=tools", "-jar", jar.toString(), "extract", "--destination", folder.toString()))
+            Process p = java(List.of(
+                            "-Djarmode=tools", "-jar", jar.toString(), "extract", "--destination", folder.toString()))
                     .redirectErrorStream(true)
                     .redirectOutput(Path.of("target", "extract.log").toFile())
                     .start();

@@ -34,7 +34,8 @@ public record CausesDocument(String format, String mark, List<Defect> defects) {
     public record Next(String ask, String sign, String settles) {}
 
     public static CausesDocument of(String mark, List<Traced> traced) {
-        return new CausesDocument(FORMAT, mark, traced.stream().map(CausesDocument::defect).toList());
+        return new CausesDocument(
+                FORMAT, mark, traced.stream().map(CausesDocument::defect).toList());
     }
 
     private static Defect defect(Traced t) {

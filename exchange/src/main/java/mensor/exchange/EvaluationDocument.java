@@ -31,7 +31,10 @@ public final class EvaluationDocument {
         out.put("criteria", new Json.Text(e.book().id()));
         out.put("edition", new Json.Text(e.book().edition()));
         out.put("verdict", new Json.Text(e.verdict().id()));
-        out.put("findings", new Json.Array(e.findings().stream().map(EvaluationDocument::finding).toList()));
+        out.put(
+                "findings",
+                new Json.Array(
+                        e.findings().stream().map(EvaluationDocument::finding).toList()));
         out.put("todo", lines(e.todo().stream().map(Todo::ask).toList()));
         out.put("notes", lines(e.notes()));
         return new Json.Object(out);
@@ -51,10 +54,10 @@ public final class EvaluationDocument {
             numbers.put("margin", new Json.Text(n.margin()));
             out.put("numbers", new Json.Object(numbers));
         });
-        f.span().ifPresent(s -> out.put(
-                "span",
-                new Json.Array(List.of(
-                        new Json.Text(s.from().decimal()), new Json.Text(s.to().decimal())))));
+        f.span()
+                .ifPresent(s -> out.put(
+                        "span",
+                        new Json.Array(List.of(new Json.Text(s.from().decimal()), new Json.Text(s.to().decimal())))));
         out.put(
                 "indications",
                 new Json.Array(f.indications().stream()

@@ -106,7 +106,8 @@ final class Fields {
     static BigDecimal asNumber(String path, Json value) {
         if (value instanceof Json.Number n) {
             if (n.text().length() > 30) {
-                throw new UnreadableInput(path, "a plain number is wanted, got one of " + n.text().length() + " digits");
+                throw new UnreadableInput(
+                        path, "a plain number is wanted, got one of " + n.text().length() + " digits");
             }
             BigDecimal d = new BigDecimal(n.text());
             if (d.signum() != 0 && Math.abs(d.precision() - d.scale()) > 30) {
@@ -121,8 +122,10 @@ final class Fields {
     OptionalDouble number(String field, double from, String unit) {
         Optional<BigDecimal> n = number(field);
         if (n.isPresent() && n.get().doubleValue() < from) {
-            throw error(field, "at least " + plain(from) + " " + unit + " is wanted, got "
-                    + n.get().toPlainString());
+            throw error(
+                    field,
+                    "at least " + plain(from) + " " + unit + " is wanted, got "
+                            + n.get().toPlainString());
         }
         return n.map(d -> OptionalDouble.of(d.doubleValue())).orElseGet(OptionalDouble::empty);
     }

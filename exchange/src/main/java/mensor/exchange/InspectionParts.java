@@ -24,7 +24,9 @@ public record InspectionParts(
         return InspectionDocument.read("{\"format\":\"" + InspectionDocument.FORMAT + "\",\"criteria\":"
                 + Json.write(new Json.Text(criteria)) + ",\"units\":" + Json.write(new Json.Text(units)) + ",\"joint\":"
                 + joint + ",\"conditions\":" + conditions + ",\"clear\":["
-                + String.join(",", clear.stream().map(c -> Json.write(new Json.Text(c))).toList()) + "],\"covered\":["
+                + String.join(
+                        ",",
+                        clear.stream().map(c -> Json.write(new Json.Text(c))).toList()) + "],\"covered\":["
                 + String.join(",", covered) + "],\"readings\":[" + String.join(",", readings) + "],\"indications\":["
                 + String.join(",", indications) + "]}");
     }

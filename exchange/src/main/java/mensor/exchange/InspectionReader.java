@@ -89,7 +89,8 @@ final class InspectionReader {
         try {
             Joint joint = joint(f.requiredObject("joint"));
             Inspection inspection = inspection(f, joint, units);
-            Json.Object record = f.object("record").map(InspectionReader::record).orElse(null);
+            Json.Object record =
+                    f.object("record").map(InspectionReader::record).orElse(null);
             f.end();
             Judge.check(inspection, book);
             return new InspectionDocument(inspection, book, record);
@@ -205,7 +206,8 @@ final class InspectionReader {
     }
 
     private static Inspection inspection(Fields f, Joint joint, Unit units) {
-        Conditions conditions = f.object("conditions").map(InspectionReader::conditions).orElse(Conditions.UNANSWERED);
+        Conditions conditions =
+                f.object("conditions").map(InspectionReader::conditions).orElse(Conditions.UNANSWERED);
         List<Reading> readings = f.objects("readings", InspectionReader::reading);
         List<Indication> indications = f.objects("indications", InspectionReader::indication);
         Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
@@ -213,8 +215,10 @@ final class InspectionReader {
         List<Cover> covered = f.objects("covered", InspectionReader::cover);
         List<Addendum> addenda = new ArrayList<>();
         f.objects("addenda", (at, a) -> addenda.add(addendum(a, addenda)));
-        boolean perToe = f.object("readingChoices").map(InspectionReader::undercutPerToe).orElse(false);
-        WeldingRecord welding = f.object("welding").map(InspectionReader::welding).orElse(WeldingRecord.NONE);
+        boolean perToe =
+                f.object("readingChoices").map(InspectionReader::undercutPerToe).orElse(false);
+        WeldingRecord welding =
+                f.object("welding").map(InspectionReader::welding).orElse(WeldingRecord.NONE);
         return new Inspection(
                 joint, units, conditions, clear, allElse, covered, readings, indications, addenda, perToe, welding);
     }
@@ -301,39 +305,39 @@ final class InspectionReader {
 
     static Indication indication(String at, Fields i) {
         String kind = i.requiredText("kind");
-        Indication indication =
-                switch (kind) {
-                    case "crack" -> new Indication.Crack(
-                            i.placeOrStretch(), i.word("where", mensor.look.CrackPlace.class));
-                    case "incomplete-fusion" -> new Indication.IncompleteFusion(i.stretch());
-                    case "overlap" -> new Indication.Overlap(
-                            toe(i, false), i.stretch(), i.depth("depth"), division(i, "depth"));
-                    case "undercut" -> new Indication.Undercut(
-                            toe(i, true), i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
-                    case "undersize" -> new Indication.Undersize(i.stretch(), i.requiredPositive("least"));
-                    case "porosity" -> new Indication.Porosity(
-                            i.placeOrStretch(), i.requiredDepth("diameter"), count(i), division(i, "diameter"));
-                    case "crater" -> new Indication.Crater(
-                            i.requiredLength("at"), i.depth("depth"), division(i, "depth"));
-                    case "arc-strike" -> new Indication.ArcStrike(
-                            i.requiredLength("at"), i.bool("ground"), i.word("checked", mensor.look.CheckMethod.class));
-                    case "slag" -> new Indication.Slag(i.stretch(), i.bool("trapped").orElse(false));
-                    case "spatter" -> new Indication.Spatter(i.stretch(), i.bool("loose").orElse(false));
-                    case "underfill" -> new Indication.Underfill(i.stretch(), i.depth("depth"), division(i, "depth"));
-                    case "incomplete-penetration" -> new Indication.IncompletePenetration(
-                            i.stretch(), i.depth("depth"), division(i, "depth"));
-                    case "melt-through" -> new Indication.MeltThrough(
-                            i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
-                    case "root-concavity" -> new Indication.RootConcavity(
-                            i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
-                    case "burn-through" -> new Indication.BurnThrough(i.requiredLength("at"));
-                    case "misalignment" -> new Indication.Misalignment(
-                            i.stretch(), i.requiredDepth("offset"), division(i, "offset"));
-                    case "short-weld" -> new Indication.ShortWeld(i.requiredDepth("missing"));
-                    case "not-as-drawn" -> new Indication.NotAsDrawn(
-                            i.requiredWord("what", mensor.look.DrawingFault.class), i.length("at"));
-                    default -> throw i.error("kind", "\"" + kind + "\" is not a kind of indication");
-                };
+        Indication indication = switch (kind) {
+            case "crack" -> new Indication.Crack(i.placeOrStretch(), i.word("where", mensor.look.CrackPlace.class));
+            case "incomplete-fusion" -> new Indication.IncompleteFusion(i.stretch());
+            case "overlap" ->
+                new Indication.Overlap(toe(i, false), i.stretch(), i.depth("depth"), division(i, "depth"));
+            case "undercut" ->
+                new Indication.Undercut(toe(i, true), i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
+            case "undersize" -> new Indication.Undersize(i.stretch(), i.requiredPositive("least"));
+            case "porosity" ->
+                new Indication.Porosity(
+                        i.placeOrStretch(), i.requiredDepth("diameter"), count(i), division(i, "diameter"));
+            case "crater" -> new Indication.Crater(i.requiredLength("at"), i.depth("depth"), division(i, "depth"));
+            case "arc-strike" ->
+                new Indication.ArcStrike(
+                        i.requiredLength("at"), i.bool("ground"), i.word("checked", mensor.look.CheckMethod.class));
+            case "slag" -> new Indication.Slag(i.stretch(), i.bool("trapped").orElse(false));
+            case "spatter" ->
+                new Indication.Spatter(i.stretch(), i.bool("loose").orElse(false));
+            case "underfill" -> new Indication.Underfill(i.stretch(), i.depth("depth"), division(i, "depth"));
+            case "incomplete-penetration" ->
+                new Indication.IncompletePenetration(i.stretch(), i.depth("depth"), division(i, "depth"));
+            case "melt-through" ->
+                new Indication.MeltThrough(i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
+            case "root-concavity" ->
+                new Indication.RootConcavity(i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
+            case "burn-through" -> new Indication.BurnThrough(i.requiredLength("at"));
+            case "misalignment" ->
+                new Indication.Misalignment(i.stretch(), i.requiredDepth("offset"), division(i, "offset"));
+            case "short-weld" -> new Indication.ShortWeld(i.requiredDepth("missing"));
+            case "not-as-drawn" ->
+                new Indication.NotAsDrawn(i.requiredWord("what", mensor.look.DrawingFault.class), i.length("at"));
+            default -> throw i.error("kind", "\"" + kind + "\" is not a kind of indication");
+        };
         i.end();
         return indication;
     }
@@ -367,7 +371,9 @@ final class InspectionReader {
         } catch (ArithmeticException e) {
             // said below
         }
-        throw i.error("count", "a whole number from 1 to 1,000,000 is wanted, got " + n.get().toPlainString());
+        throw i.error(
+                "count",
+                "a whole number from 1 to 1,000,000 is wanted, got " + n.get().toPlainString());
     }
 
     static Addendum addendum(Fields a, List<Addendum> before) {
@@ -468,8 +474,8 @@ final class InspectionReader {
         Map<PassKind, double[]> amps = new EnumMap<>(PassKind.class);
         procedure.object("amps").ifPresent(a -> {
             for (PassKind kind : PassKind.values()) {
-                List<Double> range = a.list(
-                        kind.id(), (at, v) -> Fields.asNumber(at, v).doubleValue());
+                List<Double> range =
+                        a.list(kind.id(), (at, v) -> Fields.asNumber(at, v).doubleValue());
                 if (a.has(kind.id())) {
                     if (range.size() != 2 || range.get(0) < 0 || range.get(1) < range.get(0)) {
                         throw a.error(kind.id(), "the lowest and the highest amps are wanted, as [70, 90]");

@@ -41,10 +41,13 @@ final class InspectionWriter {
         } else {
             out.list("clear", inspection.clear().stream().sorted().toList(), c -> new Json.Text(c.id()));
         }
-        out.list("covered", inspection.covered(), c -> new Out()
-                .text("criterion", c.criterion().id())
-                .text("by", c.by())
-                .object());
+        out.list(
+                "covered",
+                inspection.covered(),
+                c -> new Out()
+                        .text("criterion", c.criterion().id())
+                        .text("by", c.by())
+                        .object());
         out.list("readings", inspection.readings(), InspectionWriter::reading);
         out.list("indications", inspection.indications(), InspectionWriter::indication);
         out.list("addenda", inspection.addenda(), a -> {
@@ -103,10 +106,13 @@ final class InspectionWriter {
         if (j.rootOpening().isPresent()) {
             o.length("rootOpening", j.rootOpening());
         } else {
-            o.list("gaps", j.gaps(), g -> new Out()
-                    .stretch(g.span())
-                    .length("opening", Optional.of(g.opening()))
-                    .object());
+            o.list(
+                    "gaps",
+                    j.gaps(),
+                    g -> new Out()
+                            .stretch(g.span())
+                            .length("opening", Optional.of(g.opening()))
+                            .object());
         }
         o.bool("primary", j.primary());
         o.bool("transverseTension", j.transverseTension());
@@ -132,8 +138,7 @@ final class InspectionWriter {
         o.bool("cleaned", c.cleaned());
         o.bool("ambient", c.ambient());
         o.bool("coated", c.coated());
-        c.hoursSinceWelding()
-                .ifPresent(h -> o.put("hoursSinceWelding", new Json.Number(h.toPlainString())));
+        c.hoursSinceWelding().ifPresent(h -> o.put("hoursSinceWelding", new Json.Number(h.toPlainString())));
         return o.object();
     }
 
@@ -197,8 +202,7 @@ final class InspectionWriter {
         } else {
             o.stretch(i.span());
         }
-        boolean depthHasAnotherName =
-                i instanceof Indication.Porosity || i instanceof Indication.Misalignment;
+        boolean depthHasAnotherName = i instanceof Indication.Porosity || i instanceof Indication.Misalignment;
         if (!depthHasAnotherName) {
             o.length("depth", i.depth());
         }

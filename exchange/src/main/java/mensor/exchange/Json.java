@@ -77,7 +77,9 @@ sealed interface Json {
         } catch (JacksonException e) {
             var where = e.getLocation();
             String at = where == null ? "" : " at line " + where.getLineNr() + ", column " + where.getColumnNr();
-            String why = e.getOriginalMessage() == null ? "" : ": " + e.getOriginalMessage().lines().findFirst().orElse("");
+            String why = e.getOriginalMessage() == null
+                    ? ""
+                    : ": " + e.getOriginalMessage().lines().findFirst().orElse("");
             throw new UnreadableInput("", "not valid JSON" + at + why);
         }
     }

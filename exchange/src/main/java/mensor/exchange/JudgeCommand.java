@@ -67,8 +67,8 @@ public final class JudgeCommand {
         try {
             InspectionDocument document = InspectionDocument.read(text(file));
             Evaluation evaluation = Judge.evaluate(document.inspection(), document.book());
-            out.write(EvaluationDocument.write(
-                    file, document.inspection().joint().mark(), evaluation));
+            out.write(
+                    EvaluationDocument.write(file, document.inspection().joint().mark(), evaluation));
             out.write('\n');
             return switch (evaluation.verdict()) {
                 case REJECT -> REJECTED;
@@ -85,7 +85,10 @@ public final class JudgeCommand {
     private String text(String file) throws IOException {
         try {
             byte[] bytes = file.equals("-") ? in.readAllBytes() : Files.readAllBytes(Path.of(file));
-            return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (CharacterCodingException e) {
             throw new UnreadableInput("", "is not UTF-8 text");
         } catch (NoSuchFileException e) {

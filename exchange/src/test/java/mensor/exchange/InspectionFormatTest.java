@@ -35,8 +35,10 @@ class InspectionFormatTest {
         InspectionDocument document = InspectionDocument.read("\uFEFF" + GOOD);
         InspectionDocument again = InspectionDocument.read(document.write());
         assertThat(again.canonical()).isEqualTo(document.canonical());
-        assertThat(again.inspection().readings()).isEqualTo(document.inspection().readings());
-        assertThat(again.inspection().indications()).isEqualTo(document.inspection().indications());
+        assertThat(again.inspection().readings())
+                .isEqualTo(document.inspection().readings());
+        assertThat(again.inspection().indications())
+                .isEqualTo(document.inspection().indications());
         assertThat(document.write()).contains("\"inspector\":\"A. Marsh\"").contains("\"legB\":\"8 mm\"");
     }
 

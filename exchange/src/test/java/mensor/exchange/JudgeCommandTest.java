@@ -23,7 +23,11 @@ class JudgeCommandTest {
     private final StringWriter err = new StringWriter();
 
     private int run(String stdin, String... files) {
-        return new JudgeCommand(new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)), out, new PrintWriter(err, true)).run(List.of(files));
+        return new JudgeCommand(
+                        new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)),
+                        out,
+                        new PrintWriter(err, true))
+                .run(List.of(files));
     }
 
     private String file(String name, String content) throws IOException {
@@ -69,12 +73,32 @@ class JudgeCommandTest {
     void theAnswerHasTheShapeOfTheFormat() {
         run(sound("{'kind':'undercut','toe':'B','from':2,'to':'4 1/4','depth':'1/16'}"), "-");
         JsonNode answer = JsonMapper.shared().readTree(out.toString());
-        assertThat(answer.propertyNames()).containsExactly("format", "file", "mark", "criteria", "edition", "verdict", "findings", "todo", "notes");
-        assertThat(answer.get("findings").valueStream().map(f -> f.get("criterion").asString())).containsExactly(
-                "readiness", "crack", "fusion", "crater", "overlap", "profile", "size", "length", "as-drawn", "undercut", "porosity",
-                "arc-strike", "slag", "spatter", "root", "misalignment");
+        assertThat(answer.propertyNames())
+                .containsExactly(
+                        "format", "file", "mark", "criteria", "edition", "verdict", "findings", "todo", "notes");
+        assertThat(answer.get("findings")
+                        .valueStream()
+                        .map(f -> f.get("criterion").asString()))
+                .containsExactly(
+                        "readiness",
+                        "crack",
+                        "fusion",
+                        "crater",
+                        "overlap",
+                        "profile",
+                        "size",
+                        "length",
+                        "as-drawn",
+                        "undercut",
+                        "porosity",
+                        "arc-strike",
+                        "slag",
+                        "spatter",
+                        "root",
+                        "misalignment");
         JsonNode undercut = answer.get("findings").get(9);
-        assertThat(undercut.get("numbers").toString()).isEqualTo("{\"measured\":\"2.25 in\",\"allowed\":\"2 in\",\"margin\":\"-0.25 in\"}");
+        assertThat(undercut.get("numbers").toString())
+                .isEqualTo("{\"measured\":\"2.25 in\",\"allowed\":\"2 in\",\"margin\":\"-0.25 in\"}");
         assertThat(undercut.get("indications").toString()).isEqualTo("[0]");
         assertThat(undercut.get("span").get(1).asString()).isEqualTo("12 in");
         assertThat(undercut.get("confidence").asString()).isEqualTo("high");

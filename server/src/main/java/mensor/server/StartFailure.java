@@ -15,12 +15,15 @@ final class StartFailure {
             if (t.getClass().getSimpleName().equals("FlywayValidateException")) {
                 return message.contains("not resolved locally")
                         ? "the database was written by a newer version of Mensor; start that version, or name another data folder with --data"
-                        : "the database does not fit this version of Mensor: " + message.lines().skip(1).findFirst().orElse(message);
+                        : "the database does not fit this version of Mensor: "
+                                + message.lines().skip(1).findFirst().orElse(message);
             }
             if (message.contains("Database may be already in use")) {
                 return "another Mensor is using this data folder; stop it, or name another with --data";
             }
-            if (message.contains("AccessDeniedException") || message.contains("Permission denied") || message.contains("Read-only file system")
+            if (message.contains("AccessDeniedException")
+                    || message.contains("Permission denied")
+                    || message.contains("Read-only file system")
                     || message.contains("Error while creating file")) {
                 return "the data folder cannot be written; name another with --data";
             }

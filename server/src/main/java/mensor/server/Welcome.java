@@ -24,13 +24,17 @@ class Welcome implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        StringBuilder text = new StringBuilder("Mensor is at http://localhost:" + context.getWebServer().getPort() + "\n");
+        StringBuilder text = new StringBuilder(
+                "Mensor is at http://localhost:" + context.getWebServer().getPort() + "\n");
         if (signIns.isDemo()) {
             text.append("Demo data; sign in as one of:\n");
             signIns.list()
                     .forEach(s -> text.append(String.format(
                             "  %-7s password %s   %s, %s%n",
-                            s.login(), s.password(), s.name(), s.role().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '))));
+                            s.login(),
+                            s.password(),
+                            s.name(),
+                            s.role().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '))));
         } else if (people.isEmpty()) {
             text.append("Nobody is registered yet: the first visitor makes the quality manager.\n");
         }

@@ -18,16 +18,29 @@ class BenchTest {
     private static final String UNDERCUT = "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/8'";
 
     private static JsonNode finding(JsonNode bench, String id) {
-        return bench.get("evaluation").get("findings").valueStream().filter(f -> f.get("id").asString().equals(id)).findFirst().orElseThrow();
+        return bench.get("evaluation")
+                .get("findings")
+                .valueStream()
+                .filter(f -> f.get("id").asString().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
     void aSetUpThatCannotBeIsRefusedByField() {
         TestBrowser ines = RunningMensor.as("ines");
-        TestBrowser.Answer answer = ines.post("/api/joints", TestBrowser.newJoint("S1").replace("'length':'24'", "'length':'0'")).expect(422);
+        TestBrowser.Answer answer = ines.post(
+                        "/api/joints", TestBrowser.newJoint("S1").replace("'length':'24'", "'length':'0'"))
+                .expect(422);
         assertThat(answer.json().get("errors").get(0).get("field").asString()).isEqualTo("length");
-        assertThat(ines.post("/api/joints", TestBrowser.newJoint("S1").replace("'job':'Footbridge'", "'job':' '")).expect(422).detail()).contains("job");
-        JsonNode preview = ines.post("/api/joints/preview", TestBrowser.newJoint("S1").replace("'size':'5/16'", "'size':'1/2'")).expect(200).json();
+        assertThat(ines.post("/api/joints", TestBrowser.newJoint("S1").replace("'job':'Footbridge'", "'job':' '"))
+                        .expect(422)
+                        .detail())
+                .contains("job");
+        JsonNode preview = ines.post(
+                        "/api/joints/preview", TestBrowser.newJoint("S1").replace("'size':'5/16'", "'size':'1/2'"))
+                .expect(200)
+                .json();
         assertThat(preview.get("remarks").toString()).contains("over the thinner member");
         assertThat(preview.get("section").get("required")).hasSize(3);
     }
@@ -38,7 +51,9 @@ class BenchTest {
         String look = ines.look("B1");
         String path = look + "/entries/" + UUID.randomUUID();
         ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT)).expect(200);
-        JsonNode again = ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT)).expect(200).json();
+        JsonNode again = ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT))
+                .expect(200)
+                .json();
         assertThat(again.get("entries")).hasSize(1);
         assertThat(finding(again, "undercut").get("verdict").asString()).isEqualTo("reject");
         assertThat(again.get("evaluation").get("verdict").asString()).isEqualTo("reject");
@@ -52,7 +67,8 @@ class BenchTest {
         ExecutorService threads = Executors.newFixedThreadPool(8);
         List<Callable<Integer>> sends = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
-            sends.add(() -> ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT)).status());
+            sends.add(() ->
+                    ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT)).status());
         }
         for (Future<Integer> f : threads.invokeAll(sends)) {
             assertThat(f.get()).isEqualTo(200);
@@ -71,7 +87,8 @@ class BenchTest {
         for (int i = 0; i < 20; i++) {
             TestBrowser who = i % 2 == 0 ? ines : tomas;
             int at = i;
-            sends.add(() -> who.add(look, "READING", "'at':'" + at + "','legA':'5/16','legB':'5/16'").status());
+            sends.add(() -> who.add(look, "READING", "'at':'" + at + "','legA':'5/16','legB':'5/16'")
+                    .status());
         }
         for (Future<Integer> f : threads.invokeAll(sends)) {
             assertThat(f.get()).isEqualTo(200);
@@ -86,22 +103,36 @@ class BenchTest {
         TestBrowser tomas = RunningMensor.as("tomas");
         String look = ines.look("B4");
         String path = look + "/entries/" + UUID.randomUUID();
-        JsonNode entry = ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT)).expect(200).json().get("entries").get(0);
+        JsonNode entry = ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT))
+                .expect(200)
+                .json()
+                .get("entries")
+                .get(0);
         String version = ",'version':" + entry.get("version") + "}";
         String changed = TestBrowser.entry("INDICATION", UNDERCUT.replace("1/8", "1/16"));
         tomas.put(path, changed.substring(0, changed.length() - 1) + version).expect(200);
         String mine = TestBrowser.entry("INDICATION", UNDERCUT.replace("1/8", "1/32"));
-        TestBrowser.Answer clash = ines.put(path, mine.substring(0, mine.length() - 1) + version).expect(409);
+        TestBrowser.Answer clash =
+                ines.put(path, mine.substring(0, mine.length() - 1) + version).expect(409);
         assertThat(clash.detail()).contains("tomas");
-        assertThat(clash.json().get("current").get("content").get("depth").asString()).isEqualTo("1/16");
-        assertThat(ines.get(look).json().get("entries").get(0).get("content").get("depth").asString()).isEqualTo("1/16");
+        assertThat(clash.json().get("current").get("content").get("depth").asString())
+                .isEqualTo("1/16");
+        assertThat(ines.get(look)
+                        .json()
+                        .get("entries")
+                        .get(0)
+                        .get("content")
+                        .get("depth")
+                        .asString())
+                .isEqualTo("1/16");
     }
 
     @Test
     void anErrorNamesTheFieldInTheTradesWords() {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("B5");
-        TestBrowser.Answer bad = ines.add(look, "INDICATION", UNDERCUT.replace("'to':'4'", "'to':'40'")).expect(422);
+        TestBrowser.Answer bad = ines.add(look, "INDICATION", UNDERCUT.replace("'to':'4'", "'to':'40'"))
+                .expect(422);
         assertThat(bad.json().get("errors").get(0).get("field").asString()).isEqualTo("to");
         assertThat(bad.detail()).contains("past the weld's end");
         assertThat(ines.get(look).json().get("entries")).as("nothing is stored").isEmpty();
@@ -118,7 +149,8 @@ class BenchTest {
         JsonNode clear = after.get("entries").get(0);
         assertThat(clear.get("withdrawn").asBoolean()).isTrue();
         assertThat(clear.get("withdrawnWhy").asString()).contains("undercut was seen");
-        assertThat(ines.add(look, "CLEAR", "'criterion':'undercut'").expect(422).detail()).contains("take it off");
+        assertThat(ines.add(look, "CLEAR", "'criterion':'undercut'").expect(422).detail())
+                .contains("take it off");
     }
 
     @Test
@@ -126,10 +158,14 @@ class BenchTest {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("B7");
         UUID id = UUID.randomUUID();
-        ines.put(look + "/entries/" + id, TestBrowser.entry("INDICATION", UNDERCUT)).expect(200);
-        JsonNode gone = ines.delete(look + "/entries/" + id + "?version=0").expect(200).json();
+        ines.put(look + "/entries/" + id, TestBrowser.entry("INDICATION", UNDERCUT))
+                .expect(200);
+        JsonNode gone =
+                ines.delete(look + "/entries/" + id + "?version=0").expect(200).json();
         assertThat(gone.get("evaluation").get("verdict").asString()).isEqualTo("incomplete");
-        JsonNode back = ines.post(look + "/entries/" + id + "/restore", null).expect(200).json();
+        JsonNode back = ines.post(look + "/entries/" + id + "/restore", null)
+                .expect(200)
+                .json();
         assertThat(back.get("evaluation").get("verdict").asString()).isEqualTo("reject");
     }
 
@@ -141,8 +177,15 @@ class BenchTest {
         ines.add(look, "INDICATION", UNDERCUT).expect(200);
         JsonNode causes = ines.get(look + "/causes").expect(200).json();
         assertThat(causes.get("format").asString()).isEqualTo("mensor-causes/1");
-        JsonNode first = causes.get("defects").valueStream().filter(d -> d.get("kind").asString().equals("undercut")).findFirst().orElseThrow().get("causes").get(0);
-        assertThat(first.propertyNames()).containsExactly("class", "name", "standing", "for", "against", "check", "change");
+        JsonNode first = causes.get("defects")
+                .valueStream()
+                .filter(d -> d.get("kind").asString().equals("undercut"))
+                .findFirst()
+                .orElseThrow()
+                .get("causes")
+                .get(0);
+        assertThat(first.propertyNames())
+                .containsExactly("class", "name", "standing", "for", "against", "check", "change");
         assertThat(first.get("class").asString()).isEqualTo("work-angle");
     }
 }

@@ -48,18 +48,28 @@ class KilledProcessTest {
         start();
         try {
             TestBrowser b = new TestBrowser(address);
-            b.post("/api/people/first", "{'login':'quinn','name':'Q','password':'a-long-password'}").expect(200);
-            b.post("/api/people", "{'login':'ines','name':'I','role':'INSPECTOR','password':'a-long-password'}").expect(200);
+            b.post("/api/people/first", "{'login':'quinn','name':'Q','password':'a-long-password'}")
+                    .expect(200);
+            b.post("/api/people", "{'login':'ines','name':'I','role':'INSPECTOR','password':'a-long-password'}")
+                    .expect(200);
             TestBrowser ines = new TestBrowser(address);
             ines.signIn("ines", "a-long-password").expect(200);
             String look = ines.look("K1");
             UUID id = UUID.randomUUID();
-            ines.put(look + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'")).expect(200);
+            ines.put(look + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'"))
+                    .expect(200);
             process.destroyForcibly().waitFor();
             start();
             TestBrowser again = new TestBrowser(address);
             again.signIn("ines", "a-long-password").expect(200);
-            assertThat(again.get(look).expect(200).json().get("entries").get(0).get("id").asString()).isEqualTo(id.toString());
+            assertThat(again.get(look)
+                            .expect(200)
+                            .json()
+                            .get("entries")
+                            .get(0)
+                            .get("id")
+                            .asString())
+                    .isEqualTo(id.toString());
         } finally {
             process.destroyForcibly().waitFor();
         }

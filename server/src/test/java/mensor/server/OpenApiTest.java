@@ -17,7 +17,9 @@ import tools.jackson.databind.json.JsonMapper;
 class OpenApiTest {
     @Test
     void theDescriptionIsTheCommittedOne() throws Exception {
-        JsonMapper mapper = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT, SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+        JsonMapper mapper = JsonMapper.builder()
+                .enable(SerializationFeature.INDENT_OUTPUT, SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+                .build();
         String running = RunningMensor.browser().get("/api/openapi").expect(200).text();
         String sorted = mapper.writeValueAsString(mapper.readValue(running, java.util.TreeMap.class)) + "\n";
         Path committed = Path.of("..", "docs", "api", "openapi.json");

@@ -26,11 +26,20 @@ public class RunningMensor implements BeforeAllCallback {
             Path data = Files.createTempDirectory("mensor-test");
             context = MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=false");
             TestBrowser first = browser();
-            first.post("/api/people/first", "{'login':'quinn','name':'Quinn','password':'" + PASSWORD + "'}").expect(200);
+            first.post("/api/people/first", "{'login':'quinn','name':'Quinn','password':'" + PASSWORD + "'}")
+                    .expect(200);
             for (String[] p : new String[][] {
-                {"ines", "INSPECTOR"}, {"tomas", "INSPECTOR"}, {"rufus", "REPAIR_LEAD"}, {"wanda", "WELDING_ENGINEER"}, {"vera", "VIEWER"}
+                {"ines", "INSPECTOR"},
+                {"tomas", "INSPECTOR"},
+                {"rufus", "REPAIR_LEAD"},
+                {"wanda", "WELDING_ENGINEER"},
+                {"vera", "VIEWER"}
             }) {
-                first.post("/api/people", "{'login':'" + p[0] + "','name':'" + p[0] + "','role':'" + p[1] + "','password':'" + PASSWORD + "'}").expect(200);
+                first.post(
+                                "/api/people",
+                                "{'login':'" + p[0] + "','name':'" + p[0] + "','role':'" + p[1] + "','password':'"
+                                        + PASSWORD + "'}")
+                        .expect(200);
             }
             return new Running();
         } catch (java.io.IOException e) {

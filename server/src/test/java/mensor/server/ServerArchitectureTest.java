@@ -12,7 +12,8 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "mensor", importOptions = ImportOption.DoNotIncludeTests.class)
 class ServerArchitectureTest {
     @ArchTest
-    static final ArchRule noCycles = slices().matching("mensor.server.(*)..").should().beFreeOfCycles();
+    static final ArchRule noCycles =
+            slices().matching("mensor.server.(*)..").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule oneDirection = noClasses()
@@ -25,7 +26,14 @@ class ServerArchitectureTest {
     @ArchTest
     static final ArchRule coreDoesNotReadFiles = noClasses()
             .that()
-            .resideInAnyPackage("mensor.length..", "mensor.weld..", "mensor.look..", "mensor.criteria..", "mensor.judge..", "mensor.cause..", "mensor.draw..")
+            .resideInAnyPackage(
+                    "mensor.length..",
+                    "mensor.weld..",
+                    "mensor.look..",
+                    "mensor.criteria..",
+                    "mensor.judge..",
+                    "mensor.cause..",
+                    "mensor.draw..")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("mensor.exchange..", "tools.jackson..", "com.fasterxml..");

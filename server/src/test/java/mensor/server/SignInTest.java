@@ -11,14 +11,18 @@ class SignInTest {
     void nothingIsSeenBeforeSigningIn() {
         TestBrowser visitor = RunningMensor.browser();
         TestBrowser.Answer answer = visitor.get("/api/joints").expect(401);
-        assertThat(answer.response().headers().firstValue("content-type")).hasValueSatisfying(t -> assertThat(t).contains("problem+json"));
-        assertThat(visitor.get("/api/session").expect(200).json().get("signIns")).as("no known passwords outside the demo").isEmpty();
+        assertThat(answer.response().headers().firstValue("content-type"))
+                .hasValueSatisfying(t -> assertThat(t).contains("problem+json"));
+        assertThat(visitor.get("/api/session").expect(200).json().get("signIns"))
+                .as("no known passwords outside the demo")
+                .isEmpty();
     }
 
     @Test
     void signsInAndOutByASessionCookie() {
         TestBrowser ines = RunningMensor.as("ines");
-        assertThat(ines.get("/api/session").json().get("person").get("role").asString()).isEqualTo("INSPECTOR");
+        assertThat(ines.get("/api/session").json().get("person").get("role").asString())
+                .isEqualTo("INSPECTOR");
         ines.get("/api/joints").expect(200);
         ines.delete("/api/session").expect(200);
         ines.get("/api/joints").expect(401);
@@ -33,7 +37,8 @@ class SignInTest {
     @Test
     void wrongPasswordsWaitLongerAndLonger() {
         TestBrowser quinn = RunningMensor.as("quinn");
-        quinn.post("/api/people", "{'login':'slow','name':'Slow','role':'VIEWER','password':'a-long-password'}").expect(200);
+        quinn.post("/api/people", "{'login':'slow','name':'Slow','role':'VIEWER','password':'a-long-password'}")
+                .expect(200);
         TestBrowser visitor = RunningMensor.browser();
         for (int i = 0; i < 3; i++) {
             visitor.signIn("slow", "wrong").expect(401);
@@ -54,15 +59,30 @@ class SignInTest {
     @Test
     void badPeopleAreRefusedByField() {
         TestBrowser quinn = RunningMensor.as("quinn");
-        assertThat(quinn.post("/api/people", "{'login':'x y','name':'X','role':'VIEWER','password':'a-long-password'}").expect(422).json().get("errors").get(0).get("field").asString()).isEqualTo("login");
-        assertThat(quinn.post("/api/people", "{'login':'short','name':'X','role':'VIEWER','password':'123'}").expect(422).detail()).contains("password");
-        assertThat(quinn.post("/api/people", "{'login':'ines','name':'X','role':'VIEWER','password':'a-long-password'}").expect(422).detail()).contains("taken");
+        assertThat(quinn.post("/api/people", "{'login':'x y','name':'X','role':'VIEWER','password':'a-long-password'}")
+                        .expect(422)
+                        .json()
+                        .get("errors")
+                        .get(0)
+                        .get("field")
+                        .asString())
+                .isEqualTo("login");
+        assertThat(quinn.post("/api/people", "{'login':'short','name':'X','role':'VIEWER','password':'123'}")
+                        .expect(422)
+                        .detail())
+                .contains("password");
+        assertThat(quinn.post("/api/people", "{'login':'ines','name':'X','role':'VIEWER','password':'a-long-password'}")
+                        .expect(422)
+                        .detail())
+                .contains("taken");
     }
 
     @Test
     void noStackTraceEverLeaves() {
         TestBrowser ines = RunningMensor.as("ines");
-        for (String path : new String[] {"/api/inspections/nonsense", "/api/inspections/00000000-0000-0000-0000-000000000000", "/api/none"}) {
+        for (String path : new String[] {
+            "/api/inspections/nonsense", "/api/inspections/00000000-0000-0000-0000-000000000000", "/api/none"
+        }) {
             assertThat(ines.get(path).text()).doesNotContain("Exception").doesNotContain("at mensor");
         }
         assertThat(ines.post("/api/joints", "{broken").expect(400).text()).doesNotContain("Exception");
@@ -71,6 +91,7 @@ class SignInTest {
 
     @Test
     void deepLinksAnswerWithThePage() {
-        assertThat(RunningMensor.browser().get("/inspections/abc").expect(200).text()).contains("<html");
+        assertThat(RunningMensor.browser().get("/inspections/abc").expect(200).text())
+                .contains("<html");
     }
 }

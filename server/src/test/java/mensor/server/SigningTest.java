@@ -16,9 +16,20 @@ class SigningTest {
     void anIncompleteLookCanOnlyBeHandedOver() {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("G1");
-        assertThat(ines.sign(look, "accept").expect(409).detail()).contains("incomplete").contains("hand it over");
-        String tomas = ines.get("/api/people").json().valueStream().filter(p -> p.get("login").asString().equals("tomas")).findFirst().orElseThrow().get("id").asString();
-        JsonNode after = ines.post(look + "/handover", "{'to':'" + tomas + "','note':'half done'}").expect(200).json();
+        assertThat(ines.sign(look, "accept").expect(409).detail())
+                .contains("incomplete")
+                .contains("hand it over");
+        String tomas = ines.get("/api/people")
+                .json()
+                .valueStream()
+                .filter(p -> p.get("login").asString().equals("tomas"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asString();
+        JsonNode after = ines.post(look + "/handover", "{'to':'" + tomas + "','note':'half done'}")
+                .expect(200)
+                .json();
         assertThat(after.get("holder").asString()).isEqualTo("tomas");
         assertThat(after.get("handovers").get(0).get("note").asString()).isEqualTo("half done");
     }
@@ -32,8 +43,12 @@ class SigningTest {
         JsonNode signed = ines.sign(look, "accept").expect(200).json();
         assertThat(signed.get("state").asString()).isEqualTo("SIGNED");
         String record = ines.get(look + "/record").expect(200).text();
-        assertThat(Signatures.sha256(record)).isEqualTo(signed.get("signature").get("sha256").asString());
-        assertThat(record).contains("\"verdict\":\"accept\"").contains("mensor-inspection/1").contains("mensor-evaluation/1");
+        assertThat(Signatures.sha256(record))
+                .isEqualTo(signed.get("signature").get("sha256").asString());
+        assertThat(record)
+                .contains("\"verdict\":\"accept\"")
+                .contains("mensor-inspection/1")
+                .contains("mensor-evaluation/1");
         assertThat(ines.add(look, "INDICATION", CRACK).expect(409).detail()).contains("new revision");
     }
 
@@ -43,20 +58,37 @@ class SigningTest {
         TestBrowser rufus = RunningMensor.as("rufus");
         String look = ines.look("G3");
         ines.add(look, "INDICATION", CRACK).expect(200);
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'B','from':'1','to':'9','depth':'1/16'").expect(200);
+        ines.add(look, "INDICATION", "'kind':'undercut','toe':'B','from':'1','to':'9','depth':'1/16'")
+                .expect(200);
         JsonNode signed = ines.sign(look, "reject").expect(200).json();
         assertThat(signed.get("dispositions")).hasSize(2);
         assertThat(signed.get("next").asString()).isEqualTo("Dispose of 2 findings");
         String crack = look + "/dispositions/crack";
         ines.put(crack, "{'decision':'refer'}").expect(403);
-        assertThat(rufus.put(crack, "{'decision':'blend'}").expect(422).detail()).contains("does not suit crack");
-        rufus.put(crack, "{'decision':'accept-as-is','documentNo':'1','documentBy':'E','documentDate':'2026-05-01'}").expect(403);
+        assertThat(rufus.put(crack, "{'decision':'blend'}").expect(422).detail())
+                .contains("does not suit crack");
+        rufus.put(crack, "{'decision':'accept-as-is','documentNo':'1','documentBy':'E','documentDate':'2026-05-01'}")
+                .expect(403);
         rufus.put(crack, "{'decision':'remove-and-reweld','note':'gouge'}").expect(200);
-        assertThat(rufus.put(crack, "{'decision':'replace'}").expect(409).json().get("current").get("decision").asString()).isEqualTo("remove-and-reweld");
+        assertThat(rufus.put(crack, "{'decision':'replace'}")
+                        .expect(409)
+                        .json()
+                        .get("current")
+                        .get("decision")
+                        .asString())
+                .isEqualTo("remove-and-reweld");
         TestBrowser wanda = RunningMensor.as("wanda");
         String undercut = look + "/dispositions/undercut";
-        assertThat(wanda.put(undercut, "{'decision':'accept-as-is'}").expect(422).json().get("errors")).hasSize(3);
-        JsonNode done = wanda.put(undercut, "{'decision':'accept-as-is','documentNo':'ENG-7','documentBy':'P. Quill','documentDate':'2026-05-01'}").expect(200).json();
+        assertThat(wanda.put(undercut, "{'decision':'accept-as-is'}")
+                        .expect(422)
+                        .json()
+                        .get("errors"))
+                .hasSize(3);
+        JsonNode done = wanda.put(
+                        undercut,
+                        "{'decision':'accept-as-is','documentNo':'ENG-7','documentBy':'P. Quill','documentDate':'2026-05-01'}")
+                .expect(200)
+                .json();
         assertThat(done.get("next").asString()).isEqualTo("Repair, then look again");
     }
 
@@ -68,7 +100,10 @@ class SigningTest {
         ines.sound(look);
         long version = ines.get(look).json().get("version").asLong();
         tomas.add(look, "READING", "'at':'3','legA':'5/16','legB':'5/16'").expect(200);
-        assertThat(ines.post(look + "/sign", "{'version':" + version + ",'verdict':'accept','capacity':'QC'}").expect(409).detail()).contains("somebody changed");
+        assertThat(ines.post(look + "/sign", "{'version':" + version + ",'verdict':'accept','capacity':'QC'}")
+                        .expect(409)
+                        .detail())
+                .contains("somebody changed");
     }
 
     @Test
@@ -78,14 +113,22 @@ class SigningTest {
         ines.add(look, "INDICATION", CRACK).expect(200);
         JsonNode old = ines.sign(look, "reject").expect(200).json();
         ines.post(look + "/amend", "{'reason':' '}").expect(422);
-        JsonNode next = ines.post(look + "/amend", "{'reason':'it was a scratch'}").expect(200).json();
+        JsonNode next = ines.post(look + "/amend", "{'reason':'it was a scratch'}")
+                .expect(200)
+                .json();
         assertThat(next.get("revision").asInt()).isEqualTo(2);
         assertThat(next.get("amends").asString()).isEqualTo(old.get("id").asString());
         assertThat(next.get("entries")).hasSize(1);
-        assertThat(ines.get(look).json().get("state").asString()).as("the old record stays").isEqualTo("SIGNED");
+        assertThat(ines.get(look).json().get("state").asString())
+                .as("the old record stays")
+                .isEqualTo("SIGNED");
         ines.post(look + "/amend", "{'reason':'again'}").expect(409);
-        JsonNode second = ines.sign("/api/inspections/" + next.get("id").asString(), "reject").expect(200).json();
-        assertThat(ines.get("/api/inspections/" + second.get("id").asString() + "/record").text()).contains(old.get("signature").get("sha256").asString());
+        JsonNode second = ines.sign("/api/inspections/" + next.get("id").asString(), "reject")
+                .expect(200)
+                .json();
+        assertThat(ines.get("/api/inspections/" + second.get("id").asString() + "/record")
+                        .text())
+                .contains(old.get("signature").get("sha256").asString());
     }
 
     @Test
@@ -97,34 +140,45 @@ class SigningTest {
             b.add(look, "INDICATION", CRACK).expect(403);
             b.put(look + "/conditions", "{'cleaned':true}").expect(403);
             b.post(look + "/amend", "{'reason':'x'}").expect(403);
-            b.post(look + "/sign", "{'version':0,'verdict':'reject','capacity':'QC'}").expect(403);
+            b.post(look + "/sign", "{'version':0,'verdict':'reject','capacity':'QC'}")
+                    .expect(403);
         }
         for (String who : new String[] {"ines", "rufus", "wanda", "vera"}) {
-            RunningMensor.as(who).post("/api/people", "{'login':'zz','name':'Z','role':'VIEWER','password':'a-long-password'}").expect(403);
+            RunningMensor.as(who)
+                    .post("/api/people", "{'login':'zz','name':'Z','role':'VIEWER','password':'a-long-password'}")
+                    .expect(403);
         }
-        RunningMensor.as("rufus").post("/api/joints", TestBrowser.newJoint("G7")).expect(403);
+        RunningMensor.as("rufus")
+                .post("/api/joints", TestBrowser.newJoint("G7"))
+                .expect(403);
         RunningMensor.as("vera").post("/api/joints", TestBrowser.newJoint("G7")).expect(403);
         TestBrowser vera = RunningMensor.as("vera");
         vera.get(look).expect(403);
         ines.add(look, "INDICATION", CRACK).expect(200);
         ines.sign(look, "reject").expect(200);
         vera.get(look).expect(200);
-        assertThat(vera.get("/api/joints").json().valueStream()).allMatch(r -> r.get("signed").asBoolean());
+        assertThat(vera.get("/api/joints").json().valueStream())
+                .allMatch(r -> r.get("signed").asBoolean());
     }
 
     @Test
     void aSignedJointCanNoLongerBeChanged() {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("G8");
-        String joint = "/api/joints/" + ines.get(look).json().get("joint").get("id").asString();
+        String joint =
+                "/api/joints/" + ines.get(look).json().get("joint").get("id").asString();
         String form = TestBrowser.newJoint("G8").replace("'length':'24'", "'length':'30'");
         ines.put(joint, "{'version':0,'form':" + form + "}").expect(200);
         ines.put(joint, "{'version':0,'form':" + form + "}").expect(409);
         ines.add(look, "INDICATION", "'kind':'crack','at':'29'").expect(200);
         String shorter = TestBrowser.newJoint("G8");
-        assertThat(ines.put(joint, "{'version':1,'form':" + shorter + "}").expect(422).detail()).contains("past the weld's end");
+        assertThat(ines.put(joint, "{'version':1,'form':" + shorter + "}")
+                        .expect(422)
+                        .detail())
+                .contains("past the weld's end");
         ines.sign(look, "reject").expect(200);
-        ines.put(joint, "{'version':1,'form':" + form.replace("'30'", "'31'") + "}").expect(409);
+        ines.put(joint, "{'version':1,'form':" + form.replace("'30'", "'31'") + "}")
+                .expect(409);
         ines.delete(look + "/entries/" + UUID.randomUUID() + "?version=0").expect(409);
     }
 }

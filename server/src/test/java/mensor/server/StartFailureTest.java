@@ -19,13 +19,15 @@ class StartFailureTest {
     Path data;
 
     private static String start(int port, Path data) {
-        Throwable e = catchThrowable(() -> MensorApplication.start("--server.port=" + port, "--mensor.data=" + data).close());
+        Throwable e = catchThrowable(() -> MensorApplication.start("--server.port=" + port, "--mensor.data=" + data)
+                .close());
         return e == null ? null : StartFailure.explain(e);
     }
 
     @Test
     void aPortInUse() {
-        assertThat(start(RunningMensor.port(), data)).isEqualTo("port " + RunningMensor.port() + " is in use; name another with --port");
+        assertThat(start(RunningMensor.port(), data))
+                .isEqualTo("port " + RunningMensor.port() + " is in use; name another with --port");
     }
 
     @Test
@@ -33,7 +35,8 @@ class StartFailureTest {
         assertThat(start(0, data)).as("a fresh start").isNull();
         try (Connection c = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("mensor"), "mensor", "");
                 Statement s = c.createStatement()) {
-            s.execute("insert into \"flyway_schema_history\" (\"installed_rank\",\"version\",\"description\",\"type\",\"script\",\"checksum\",\"installed_by\",\"execution_time\",\"success\") values (99,'99','later','SQL','V99__later.sql',1,'mensor',1,true)");
+            s.execute(
+                    "insert into \"flyway_schema_history\" (\"installed_rank\",\"version\",\"description\",\"type\",\"script\",\"checksum\",\"installed_by\",\"execution_time\",\"success\") values (99,'99','later','SQL','V99__later.sql',1,'mensor',1,true)");
         }
         assertThat(start(0, data)).contains("newer version of Mensor");
     }

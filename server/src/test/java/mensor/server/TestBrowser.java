@@ -18,7 +18,8 @@ import tools.jackson.databind.json.JsonMapper;
 final class TestBrowser {
     private final String base;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
 
     TestBrowser(String base) {
         this.base = base;
@@ -67,11 +68,16 @@ final class TestBrowser {
         if (!method.equals("GET") && token && cookie("XSRF-TOKEN") == null) {
             get("/api/session");
         }
-        HttpRequest.Builder r = HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/json");
+        HttpRequest.Builder r =
+                HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/json");
         if (token && cookie("XSRF-TOKEN") != null) {
             r.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
         }
-        r.method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body.replace('\'', '"')));
+        r.method(
+                method,
+                body == null
+                        ? HttpRequest.BodyPublishers.noBody()
+                        : HttpRequest.BodyPublishers.ofString(body.replace('\'', '"')));
         try {
             HttpResponse<String> response = client.send(r.build(), HttpResponse.BodyHandlers.ofString());
             return new Answer(response.statusCode(), response.body(), response);
@@ -92,13 +98,19 @@ final class TestBrowser {
     }
 
     static String newJoint(String mark) {
-        return "{'job':'Footbridge','lot':'Deck','criteria':'d1.1-static','units':'in','welder':'K7','joint':{'mark':'" + mark
+        return "{'job':'Footbridge','lot':'Deck','criteria':'d1.1-static','units':'in','welder':'K7','joint':{'mark':'"
+                + mark
                 + "','weld':'fillet','connection':'tee','length':'24','size':'5/16','members':[{'name':'web','thickness':'3/8'},{'name':'flange','thickness':'3/4'}]}}";
     }
 
     /** Sets up a joint and gives the path of its look. */
     String look(String mark) {
-        return "/api/inspections/" + post("/api/joints", newJoint(mark)).expect(200).json().get("inspectionId").asString();
+        return "/api/inspections/"
+                + post("/api/joints", newJoint(mark))
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
     }
 
     static String entry(String kind, String content) {
@@ -113,7 +125,20 @@ final class TestBrowser {
     void sound(String look) {
         put(look + "/conditions", "{'cleaned':true,'ambient':true}").expect(200);
         add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
-        for (String c : new String[] {"crack", "fusion", "crater", "overlap", "profile", "length", "as-drawn", "undercut", "porosity", "arc-strike", "slag", "spatter"}) {
+        for (String c : new String[] {
+            "crack",
+            "fusion",
+            "crater",
+            "overlap",
+            "profile",
+            "length",
+            "as-drawn",
+            "undercut",
+            "porosity",
+            "arc-strike",
+            "slag",
+            "spatter"
+        }) {
             add(look, "CLEAR", "'criterion':'" + c + "'").expect(200);
         }
     }

@@ -48,8 +48,8 @@ public final class StaticBook implements CriteriaBook {
                     "connection", id() + " is for nontubular work; a tube to plate or a pipe butt wants d1.1-tubular"));
         }
         if (!joint.isFillet()) {
-            return Optional.of(
-                    new Refusal("weld", "this version of Mensor judges fillet welds by " + id() + ", not groove welds"));
+            return Optional.of(new Refusal(
+                    "weld", "this version of Mensor judges fillet welds by " + id() + ", not groove welds"));
         }
         return Optional.empty();
     }
@@ -71,11 +71,12 @@ public final class StaticBook implements CriteriaBook {
             case ARC_STRIKE -> new Rule.ArcStrikeDressed();
             case SLAG -> new Rule.SlagRemoved();
             case SPATTER -> new Rule.SpatterTight();
-            case ROOT -> new Rule.Root(
-                    undercut(joint, column, Toe.ROOT),
-                    StaticTables.meltThroughAdvice(column),
-                    StaticTables.rootConcavityAdvice(column),
-                    Confidence.MEDIUM);
+            case ROOT ->
+                new Rule.Root(
+                        undercut(joint, column, Toe.ROOT),
+                        StaticTables.meltThroughAdvice(column),
+                        StaticTables.rootConcavityAdvice(column),
+                        Confidence.MEDIUM);
             case MISALIGNMENT -> offset(joint, column);
         };
     }
@@ -93,8 +94,7 @@ public final class StaticBook implements CriteriaBook {
             boolean thick = !joint.member(toe).thickness().isUnder(StaticTables.undercutThick(column));
             depths.put(toe, thick ? StaticTables.undercutThickDepth(column) : StaticTables.undercutThin(column));
         }
-        return new Rule.Undercut(
-                depths, StaticTables.undercutAccumulated(column), StaticTables.undercutWindow(column));
+        return new Rule.Undercut(depths, StaticTables.undercutAccumulated(column), StaticTables.undercutWindow(column));
     }
 
     private static Rule offset(Joint joint, Unit column) {
@@ -114,9 +114,10 @@ public final class StaticBook implements CriteriaBook {
     @Override
     public Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column) {
         return switch (kind) {
-            case UNDERCUT_DEPTH -> Optional.of(StaticTables.undercutThickDepth(column).anyLength());
-            case POROSITY_DIAMETER -> Optional.of(
-                    StaticTables.pores(column).sums().get(0).sum());
+            case UNDERCUT_DEPTH ->
+                Optional.of(StaticTables.undercutThickDepth(column).anyLength());
+            case POROSITY_DIAMETER ->
+                Optional.of(StaticTables.pores(column).sums().get(0).sum());
             case CONVEXITY_MAX -> Optional.of(loosestConvexity(joint, column));
             case SIZE_UNDERRUN -> Optional.of(loosestUnderrun(joint, column));
             default -> Optional.empty();

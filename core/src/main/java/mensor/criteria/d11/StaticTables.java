@@ -51,14 +51,10 @@ final class StaticTables {
         return u.pick(
                 new Rule.PoreSums(
                         in(1, 32),
-                        List.of(
-                                new Rule.WindowSum(in(3, 8), in(1, 1)),
-                                new Rule.WindowSum(in(3, 4), in(12, 1)))),
+                        List.of(new Rule.WindowSum(in(3, 8), in(1, 1)), new Rule.WindowSum(in(3, 4), in(12, 1)))),
                 new Rule.PoreSums(
                         mm("1"),
-                        List.of(
-                                new Rule.WindowSum(mm("10"), mm("25")),
-                                new Rule.WindowSum(mm("20"), mm("300")))));
+                        List.of(new Rule.WindowSum(mm("10"), mm("25")), new Rule.WindowSum(mm("20"), mm("300")))));
     }
 
     /** Profile table, fillets: convexity by the width of face or bead. */
@@ -128,7 +124,9 @@ final class StaticTables {
             Map.entry("fusion", new Clause("Table 8.1 (6.1) item 2", Confidence.HIGH)),
             Map.entry("crater", new Clause("Table 8.1 (6.1) item 3", Confidence.HIGH)),
             Map.entry("overlap", new Clause("7.23 (5.23)", Confidence.MEDIUM)),
-            Map.entry("profile", new Clause("Table 8.1 (6.1) item 4; 7.23, Tables 7.8, 7.9 (5.23, 5.8, 5.9)", Confidence.MEDIUM)),
+            Map.entry(
+                    "profile",
+                    new Clause("Table 8.1 (6.1) item 4; 7.23, Tables 7.8, 7.9 (5.23, 5.8, 5.9)", Confidence.MEDIUM)),
             Map.entry("size", new Clause("Table 8.1 (6.1) item 6; fit-up 7.21 (5.21)", Confidence.HIGH)),
             Map.entry("length", new Clause("Table 8.1 (6.1), 8.5 (6.5)", Confidence.HIGH)),
             Map.entry("as-drawn", new Clause("8.5 (6.5)", Confidence.HIGH)),

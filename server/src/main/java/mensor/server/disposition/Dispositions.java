@@ -1,6 +1,5 @@
 package mensor.server.disposition;
 
-import mensor.server.web.AllOptional;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -13,6 +12,7 @@ import mensor.judge.Finding;
 import mensor.repair.Disposition;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import mensor.weld.Named;
 import org.springframework.stereotype.Service;
@@ -70,14 +70,29 @@ public class Dispositions {
         String why = Disposition.why(f.criterion());
         if (d == null) {
             return new DispositionView(
-                    f.id(), f.criterion().title(), f.reason(), null, null, null, null, null, null, null, null, null, choices, why);
+                    f.id(),
+                    f.criterion().title(),
+                    f.reason(),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    choices,
+                    why);
         }
         return new DispositionView(
                 f.id(),
                 f.criterion().title(),
                 f.reason(),
                 d.decision(),
-                Named.find(Disposition.class, d.decision()).map(Disposition::title).orElse(d.decision()),
+                Named.find(Disposition.class, d.decision())
+                        .map(Disposition::title)
+                        .orElse(d.decision()),
                 d.note(),
                 d.documentNo(),
                 d.documentBy(),
@@ -98,7 +113,9 @@ public class Dispositions {
         if (chosen == null) {
             throw Refused.invalid("decision", "one of " + Named.list(Disposition.class) + " is wanted");
         }
-        boolean may = chosen.needsEngineersDocument() ? actor.role().recordsEngineer() : actor.role().disposes();
+        boolean may = chosen.needsEngineersDocument()
+                ? actor.role().recordsEngineer()
+                : actor.role().disposes();
         if (!may) {
             throw Refused.forbidden(
                     chosen.needsEngineersDocument()
@@ -115,12 +132,13 @@ public class Dispositions {
         if (!Disposition.suiting(finding.criterion()).contains(chosen)) {
             throw Refused.invalid(
                     "decision",
-                    chosen.title().toLowerCase(java.util.Locale.ROOT) + " does not suit " + finding.criterion().id() + ": "
-                            + Disposition.why(finding.criterion()));
+                    chosen.title().toLowerCase(java.util.Locale.ROOT) + " does not suit "
+                            + finding.criterion().id() + ": " + Disposition.why(finding.criterion()));
         }
         Decision checked = withDocument(chosen, given);
-        DispositionEntity standing =
-                dispositions.findByInspectionIdAndFinding(inspectionId, findingId).orElse(null);
+        DispositionEntity standing = dispositions
+                .findByInspectionIdAndFinding(inspectionId, findingId)
+                .orElse(null);
         if (standing == null) {
             standing = new DispositionEntity(inspectionId, findingId);
         } else if (given.version() == null || !given.version().equals(standing.version())) {
@@ -152,7 +170,13 @@ public class Dispositions {
         if (!missing.isEmpty()) {
             throw Refused.invalid(missing);
         }
-        return new Decision(d.decision(), cut(d.note()), d.documentNo().strip(), d.documentBy().strip(), d.documentDate(), d.version());
+        return new Decision(
+                d.decision(),
+                cut(d.note()),
+                d.documentNo().strip(),
+                d.documentBy().strip(),
+                d.documentDate(),
+                d.version());
     }
 
     private static String cut(String note) {

@@ -5,8 +5,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import mensor.exchange.UnreadableInput;
 import mensor.exchange.InspectionParts;
+import mensor.exchange.UnreadableInput;
 import mensor.look.Criterion;
 import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.joint.JointEntity;
@@ -49,14 +49,19 @@ public class Bench {
 
     /** A look with all that belongs to it. */
     public record Opened(
-            JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries, JudgedLook judged, List<HandoverEntity> handovers) {}
+            JointEntity joint,
+            InspectionEntity inspection,
+            List<EntryEntity> entries,
+            JudgedLook judged,
+            List<HandoverEntity> handovers) {}
 
     /** One of several things put down at once. */
     public record NewEntry(UUID id, Kind kind, EntryContent content) {}
 
     @Transactional
     public InspectionEntity begin(JointEntity joint) {
-        InspectionEntity inspection = new InspectionEntity(UUID.randomUUID(), joint.id(), 1, null, null, clock.instant());
+        InspectionEntity inspection =
+                new InspectionEntity(UUID.randomUUID(), joint.id(), 1, null, null, clock.instant());
         inspection.judged(JudgedLook.of(joint, inspection, List.of(), json).evaluation());
         return inspections.save(inspection);
     }
@@ -153,7 +158,9 @@ public class Bench {
         }
         if (entry.kind() == Kind.CLEAR) {
             boolean clearable = c.criterion() != null
-                    && Named.find(Criterion.class, c.criterion()).filter(Criterion::clearable).isPresent();
+                    && Named.find(Criterion.class, c.criterion())
+                            .filter(Criterion::clearable)
+                            .isPresent();
             if (!clearable) {
                 throw Refused.invalid("criterion", "this criterion cannot be cleared by a look");
             }
@@ -280,7 +287,8 @@ public class Bench {
         if (old.state() != InspectionEntity.State.SIGNED) {
             throw Refused.conflict("this look is not signed; change it as it is");
         }
-        InspectionEntity latest = inspections.findByJointIdOrderByRevisionDesc(old.jointId()).get(0);
+        InspectionEntity latest =
+                inspections.findByJointIdOrderByRevisionDesc(old.jointId()).get(0);
         if (!latest.id().equals(old.id())) {
             throw Refused.conflict("revision " + latest.revision() + " stands already; amend that one");
         }
@@ -292,7 +300,13 @@ public class Bench {
         for (EntryEntity e : entries.findByInspectionIdOrderBySequence(old.id())) {
             if (!e.isWithdrawn()) {
                 entries.save(new EntryEntity(
-                        UUID.randomUUID(), next.id(), next.nextSequence(), e.kind(), e.content(), e.enteredBy(), e.enteredAt()));
+                        UUID.randomUUID(),
+                        next.id(),
+                        next.nextSequence(),
+                        e.kind(),
+                        e.content(),
+                        e.enteredBy(),
+                        e.enteredAt()));
             }
         }
         return judged(next);

@@ -88,7 +88,8 @@ class BenchController {
     CausesDocument causes(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         Bench.Opened o = bench.open(actor, id);
         var look = o.judged().document().inspection();
-        return CausesDocument.of(look.joint().mark(), Tracer.trace(look, o.judged().evaluation()));
+        return CausesDocument.of(
+                look.joint().mark(), Tracer.trace(look, o.judged().evaluation()));
     }
 
     /** The look as an open file, to be kept or judged elsewhere. */

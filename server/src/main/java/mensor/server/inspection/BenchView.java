@@ -55,7 +55,8 @@ public record BenchView(
             String size,
             JointForm form) {}
 
-    public record EvaluationView(String verdict, int rejects, List<FindingView> findings, List<TodoView> todo, List<String> notes) {}
+    public record EvaluationView(
+            String verdict, int rejects, List<FindingView> findings, List<TodoView> todo, List<String> notes) {}
 
     /** A finding; indications and readings lead to their entries. */
     public record FindingView(
@@ -77,7 +78,8 @@ public record BenchView(
 
     public record TodoView(String id, String criterion, String title, String ask, boolean clearable) {}
 
-    public record HandoverView(String from, String to, @Nullable String note, Instant at) {}
+    public record HandoverView(
+            String from, String to, @Nullable String note, Instant at) {}
 
     public record RevisionView(UUID id, int revision, InspectionEntity.State state, String verdict) {}
 }

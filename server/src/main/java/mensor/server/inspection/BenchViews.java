@@ -47,8 +47,9 @@ class BenchViews {
         InspectionEntity i = o.inspection();
         Inspection look = o.judged().document().inspection();
         Evaluation evaluation = o.judged().evaluation();
-        List<Integer> rejecting =
-                evaluation.rejected().stream().flatMap(f -> f.indications().stream()).toList();
+        List<Integer> rejecting = evaluation.rejected().stream()
+                .flatMap(f -> f.indications().stream())
+                .toList();
         List<SectionDrawing> sections = look.readings().stream()
                 .filter(r -> r instanceof Reading.Station)
                 .map(r -> SectionDrawing.at(look, evaluation.book(), (Reading.Station) r, rejecting))
@@ -85,7 +86,8 @@ class BenchViews {
     }
 
     private BenchView.JointView joint(JointEntity j, Joint joint, Evaluation evaluation) {
-        String size = joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
+        String size =
+                joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
         return new BenchView.JointView(
                 j.id(),
                 j.job(),
@@ -122,12 +124,16 @@ class BenchViews {
     }
 
     private BenchView.FindingView finding(Finding f, JudgedLook judged) {
-        Stream<UUID> indications = f.indications().stream().map(n -> judged.indications().get(n).id());
-        Stream<UUID> readings = f.readings().stream().map(n -> judged.readings().get(n).id());
+        Stream<UUID> indications =
+                f.indications().stream().map(n -> judged.indications().get(n).id());
+        Stream<UUID> readings =
+                f.readings().stream().map(n -> judged.readings().get(n).id());
         return new BenchView.FindingView(
                 f.id(),
                 f.criterion().id(),
-                f.id().equals(f.criterion().id()) ? f.criterion().title() : f.criterion().title() + " (contract)",
+                f.id().equals(f.criterion().id())
+                        ? f.criterion().title()
+                        : f.criterion().title() + " (contract)",
                 f.verdict().id(),
                 f.measured(),
                 f.allowed(),

@@ -31,8 +31,7 @@ class DispositionController {
             @PathVariable String finding,
             @RequestBody Dispositions.Decision decision) {
         Bench.Opened o = bench.open(actor, id);
-        dispositions.decide(
-                actor, id, o.inspection().isSigned(), o.judged().evaluation(), finding, decision);
+        dispositions.decide(actor, id, o.inspection().isSigned(), o.judged().evaluation(), finding, decision);
         return views.of(o);
     }
 }

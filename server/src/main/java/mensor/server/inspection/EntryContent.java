@@ -1,8 +1,8 @@
 package mensor.server.inspection;
 
-import mensor.server.web.AllOptional;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.math.BigDecimal;
+import mensor.server.web.AllOptional;
 
 /**
  * What one entry says, in the fields of the inspection format: a reading's, an indication's, or the criterion that was

@@ -2,8 +2,8 @@ package mensor.server.inspection;
 
 import java.time.Instant;
 import java.util.UUID;
-import tools.jackson.databind.json.JsonMapper;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
 
 /** An entry as the browser gets it. */
 public record EntryView(

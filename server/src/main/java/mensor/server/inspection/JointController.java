@@ -75,7 +75,13 @@ class JointController {
     Stored joint(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         JointEntity j = find(id);
         NewJoint form = new NewJoint(
-                j.job(), j.lot(), j.criteria(), j.units(), j.welder(), j.wps(), json.readValue(j.document(), JointForm.class));
+                j.job(),
+                j.lot(),
+                j.criteria(),
+                j.units(),
+                j.welder(),
+                j.wps(),
+                json.readValue(j.document(), JointForm.class));
         return new Stored(form, j.version());
     }
 

@@ -28,7 +28,8 @@ public record JudgedLook(
             switch (e.kind()) {
                 case READING -> readings.add(e);
                 case INDICATION -> indications.add(e);
-                case CLEAR -> clear.add(json.readValue(e.content(), EntryContent.class).criterion());
+                case CLEAR ->
+                    clear.add(json.readValue(e.content(), EntryContent.class).criterion());
                 case COVER -> covered.add(e.content());
             }
         }

@@ -1,6 +1,5 @@
 package mensor.server.inspection;
 
-import mensor.server.web.AllOptional;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -12,6 +11,7 @@ import mensor.judge.Evaluation;
 import mensor.judge.Verdict;
 import mensor.server.people.Actor;
 import mensor.server.record.Signatures;
+import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -52,14 +52,16 @@ public class Signing {
         Bench.Opened opened = bench.open(actor, inspectionId);
         Evaluation evaluation = opened.judged().evaluation();
         if (evaluation.verdict() == Verdict.INCOMPLETE) {
-            throw Refused.conflict("the look is incomplete: " + evaluation.todo().size()
-                    + " still to do; finish it, or hand it over");
+            throw Refused.conflict(
+                    "the look is incomplete: " + evaluation.todo().size() + " still to do; finish it, or hand it over");
         }
         if (!evaluation.verdict().id().equals(form.verdict())) {
-            throw Refused.conflict("the look comes to " + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
+            throw Refused.conflict(
+                    "the look comes to " + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
         }
         Instant now = clock.instant();
-        String certificate = form.certificate() == null || form.certificate().isBlank() ? actor.certificate() : form.certificate();
+        String certificate =
+                form.certificate() == null || form.certificate().isBlank() ? actor.certificate() : form.certificate();
         String canonical = canonical(opened, actor, form, certificate, now);
         signatures.freeze(new Signatures.Frozen(
                 inspectionId, form.verdict(), actor.id(), actor.name(), certificate, form.capacity(), now, canonical));

@@ -10,9 +10,9 @@ import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.jspecify.annotations.Nullable;
 
 /** The joints with where each stands and what comes next. */
 @Service
@@ -55,7 +55,10 @@ public class Worklist {
     @Transactional(readOnly = true)
     public List<Row> rows(Actor actor) {
         Map<UUID, List<InspectionEntity>> looks = new HashMap<>();
-        inspections.findAll().forEach(i -> looks.computeIfAbsent(i.jointId(), k -> new ArrayList<>()).add(i));
+        inspections
+                .findAll()
+                .forEach(i -> looks.computeIfAbsent(i.jointId(), k -> new ArrayList<>())
+                        .add(i));
         Map<UUID, Integer> decided = dispositions.counts();
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));

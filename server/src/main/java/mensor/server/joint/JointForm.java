@@ -1,8 +1,8 @@
 package mensor.server.joint;
 
-import mensor.server.web.AllOptional;
 import java.math.BigDecimal;
 import java.util.List;
+import mensor.server.web.AllOptional;
 
 /** The fields of {@code joint} in the inspection format, lengths as typed; what is absent is left out. */
 @AllOptional

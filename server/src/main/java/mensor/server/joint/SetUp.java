@@ -18,10 +18,10 @@ import mensor.server.web.Refused.FieldProblem;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Unusual;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
-import org.jspecify.annotations.Nullable;
 
 /** Setting up joints: refuses what cannot be, warns of what is unusual, draws what is typed. */
 @Service
@@ -37,7 +37,11 @@ public class SetUp {
     }
 
     /** What a form comes to while it is filled in. */
-    public record Preview(List<FieldProblem> problems, List<Unusual.Remark> remarks, @Nullable SectionDrawing section, @Nullable String inWords) {}
+    public record Preview(
+            List<FieldProblem> problems,
+            List<Unusual.Remark> remarks,
+            @Nullable SectionDrawing section,
+            @Nullable String inWords) {}
 
     private record Checked(Joint joint, String document, List<FieldProblem> problems) {}
 
@@ -55,7 +59,8 @@ public class SetUp {
     public JointEntity create(Actor actor, NewJoint form) {
         requireRole(actor);
         Checked checked = accepted(form);
-        return joints.save(new JointEntity(UUID.randomUUID(), form, checked.joint(), checked.document(), clock.instant(), actor.id()));
+        return joints.save(new JointEntity(
+                UUID.randomUUID(), form, checked.joint(), checked.document(), clock.instant(), actor.id()));
     }
 
     /** Changes a joint that nothing was signed on; whoever calls has checked that. */

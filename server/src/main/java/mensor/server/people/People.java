@@ -35,7 +35,10 @@ public class People {
 
     @Transactional(readOnly = true)
     public List<Actor> all() {
-        return persons.findAllByOrderByName().stream().filter(Person::isActive).map(Actor::of).toList();
+        return persons.findAllByOrderByName().stream()
+                .filter(Person::isActive)
+                .map(Actor::of)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -78,7 +81,8 @@ public class People {
         if (persons.findByLogin(plain).isPresent()) {
             throw Refused.invalid("login", "\"" + plain + "\" is taken");
         }
-        Person person = new Person(UUID.randomUUID(), plain, name.strip(), role, certificate, passwords.encode(password));
+        Person person =
+                new Person(UUID.randomUUID(), plain, name.strip(), role, certificate, passwords.encode(password));
         return Actor.of(persons.save(person));
     }
 
@@ -88,7 +92,8 @@ public class People {
         Instant now = clock.instant();
         String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
         String given = password == null ? "" : password;
-        Person person = persons.findForSignInByLogin(plain).filter(Person::isActive).orElse(null);
+        Person person =
+                persons.findForSignInByLogin(plain).filter(Person::isActive).orElse(null);
         if (person == null) {
             passwords.matches(given, nobodysHash); // takes as long as for a login that exists
             throw wrong();

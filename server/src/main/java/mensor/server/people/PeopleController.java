@@ -1,7 +1,7 @@
 package mensor.server.people;
 
-import mensor.server.web.AllOptional;
 import java.util.List;
+import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -32,7 +32,15 @@ public class Signatures {
     @Transactional
     public void freeze(Frozen f) {
         signatures.save(new SignatureEntity(
-                f.inspectionId(), f.verdict(), f.personId(), f.name(), f.certificate(), f.capacity(), f.at(), f.canonical(), sha256(f.canonical())));
+                f.inspectionId(),
+                f.verdict(),
+                f.personId(),
+                f.name(),
+                f.certificate(),
+                f.capacity(),
+                f.at(),
+                f.canonical(),
+                sha256(f.canonical())));
     }
 
     /** What is frozen by a signature. */

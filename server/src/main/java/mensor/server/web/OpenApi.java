@@ -22,9 +22,7 @@ import org.springframework.context.annotation.Configuration;
 class OpenApi {
     @Bean
     OpenAPI description() {
-        return new OpenAPI()
-                .info(new Info().title("Mensor").version("1"))
-                .servers(List.of(new Server().url("/")));
+        return new OpenAPI().info(new Info().title("Mensor").version("1")).servers(List.of(new Server().url("/")));
     }
 
     /** A field of a record is always there, unless it is marked as nullable, boxed, or its record is all optional. */
@@ -39,8 +37,11 @@ class OpenApi {
                 }
                 Schema schema = chain.next().resolve(type, context, chain);
                 JavaType java = type.getType() == null ? null : Json.mapper().constructType(type.getType());
-                if (java != null && java.getRawClass().isRecord() && !java.getRawClass().isAnnotationPresent(AllOptional.class)) {
-                    Schema defined = context.getDefinedModels().get(java.getRawClass().getSimpleName());
+                if (java != null
+                        && java.getRawClass().isRecord()
+                        && !java.getRawClass().isAnnotationPresent(AllOptional.class)) {
+                    Schema defined =
+                            context.getDefinedModels().get(java.getRawClass().getSimpleName());
                     if (defined != null && defined.getProperties() != null) {
                         defined.setRequired(required(java.getRawClass(), defined));
                     }

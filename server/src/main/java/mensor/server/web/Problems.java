@@ -58,8 +58,8 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        ProblemDetail problem =
-                ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "the request could not be read as JSON of the wanted shape");
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, "the request could not be read as JSON of the wanted shape");
         problem.setProperty("errors", List.of());
         return ResponseEntity.badRequest().body(problem);
     }

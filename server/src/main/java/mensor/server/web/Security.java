@@ -27,13 +27,16 @@ class Security {
                         .authenticated()
                         .anyRequest()
                         .permitAll())
-                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, x) -> problem(response, HttpStatus.UNAUTHORIZED, "sign in first"))
+                .exceptionHandling(e -> e.authenticationEntryPoint(
+                                (request, response, x) -> problem(response, HttpStatus.UNAUTHORIZED, "sign in first"))
                         .accessDeniedHandler((request, response, x) -> problem(
                                 response,
                                 HttpStatus.FORBIDDEN,
                                 "the page is out of date or your role does not allow this; load it again")))
-                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(
-                        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")))
+                .headers(
+                        h -> h.contentSecurityPolicy(
+                                c -> c.policyDirectives(
+                                        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")))
                 .build();
     }
 
@@ -43,7 +46,8 @@ class Security {
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding("UTF-8");
         response.getWriter()
-                .write("{\"status\":" + status.value() + ",\"title\":\"" + status.getReasonPhrase() + "\",\"detail\":\"" + detail + "\"}");
+                .write("{\"status\":" + status.value() + ",\"title\":\"" + status.getReasonPhrase() + "\",\"detail\":\""
+                        + detail + "\"}");
     }
 
     @Bean
