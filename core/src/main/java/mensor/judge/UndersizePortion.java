@@ -29,7 +29,7 @@ public final class UndersizePortion {
         List<Span> open = region.minus(known).spans();
         List<Station> sorted = new ArrayList<>();
         stations.stream()
-                .filter(s -> region.covers(s.at()) && !known.covers(s.at()))
+                .filter(s -> holds(ruler, region, s.at()) && !holds(ruler, known, s.at()))
                 .sorted(Comparator.comparing(Station::at))
                 .forEach(s -> addOnce(sorted, s));
         if (open.isEmpty()) {
@@ -57,6 +57,11 @@ public final class UndersizePortion {
         if (ring) {
             acrossDatum(ruler, open, perPiece);
         }
+    }
+
+    /** On a closed weld the datum is also the weld's end. */
+    private static boolean holds(Ruler ruler, SpanSet stretches, Length place) {
+        return stretches.covers(place) || ruler.closed() && place.isZero() && stretches.covers(ruler.length());
     }
 
     /** Of two readings at one place the low one counts. */

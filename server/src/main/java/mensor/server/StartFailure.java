@@ -24,7 +24,8 @@ final class StartFailure {
             if (message.contains("AccessDeniedException")
                     || message.contains("Permission denied")
                     || message.contains("Read-only file system")
-                    || message.contains("Error while creating file")) {
+                    || message.contains("Error while creating file")
+                    || message.contains("NotDirectoryException")) {
                 return "the data folder cannot be written; name another with --data";
             }
             if (t == t.getCause()) {

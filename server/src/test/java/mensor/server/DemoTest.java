@@ -1,0 +1,139 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+
+/** The demo is whole: every state of the work and every kind of reject a fillet can have is there to be seen. */
+class DemoTest {
+    @TempDir
+    static Path data;
+
+    private static ConfigurableApplicationContext context;
+    private static TestBrowser ines;
+    private static List<JsonNode> rows;
+
+    @BeforeAll
+    static void start() {
+        context = MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=true");
+        ines = browser();
+        ines.signIn("ines", "lock-bridge-12").expect(200);
+        rows = ines.get("/api/joints").expect(200).json().valueStream().toList();
+    }
+
+    @AfterAll
+    static void stop() {
+        context.close();
+    }
+
+    private static TestBrowser browser() {
+        int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+        return new TestBrowser("http://localhost:" + port);
+    }
+
+    private static JsonNode bench(JsonNode row) {
+        return ines.get("/api/inspections/" + row.get("inspectionId").asString()).expect(200).json();
+    }
+
+    @Test
+    void hasJointsInEveryState() {
+        assertThat(rows).hasSizeGreaterThanOrEqualTo(16);
+        assertThat(rows.stream().map(r -> r.get("group").asString()).collect(Collectors.toSet()))
+                .containsExactlyInAnyOrder("look", "walk", "sign", "dispose", "repair", "done");
+        assertThat(rows.stream().map(r -> r.get("verdict").asString()).collect(Collectors.toSet()))
+                .containsExactlyInAnyOrder("accept", "reject", "incomplete");
+    }
+
+    @Test
+    void hasEachKindOfReject() {
+        Set<String> rejecting = new TreeSet<>();
+        boolean near = false;
+        for (JsonNode row : rows) {
+            for (JsonNode f : bench(row).get("evaluation").get("findings").values()) {
+                if (f.get("verdict").asString().equals("reject")) {
+                    rejecting.add(f.get("id").asString());
+                }
+                near |= f.get("nearLimit").asBoolean();
+            }
+        }
+        assertThat(rejecting)
+                .containsExactlyInAnyOrder(
+                        "arc-strike", "as-drawn", "crack", "crater", "fusion", "length", "overlap", "porosity", "profile", "size", "slag", "undercut");
+        assertThat(near).as("a reading near its limit").isTrue();
+    }
+
+    @Test
+    void everyRejectIsTracedToACause() {
+        for (JsonNode row : rows) {
+            if (row.get("verdict").asString().equals("reject")) {
+                JsonNode causes = ines.get("/api/inspections/" + row.get("inspectionId").asString() + "/causes").expect(200).json();
+                assertThat(causes.get("defects").size()).as(row.get("mark").asString()).isPositive();
+                for (JsonNode d : causes.get("defects").values()) {
+                    assertThat(d.get("causes").size()).isPositive();
+                    assertThat(d.get("doubt").size()).isPositive();
+                }
+            }
+        }
+    }
+
+    @Test
+    void aJointExportsAsAFileThatJudgesTheSame() {
+        for (JsonNode row : rows) {
+            String text = ines.get("/api/inspections/" + row.get("inspectionId").asString() + "/document").expect(200).text();
+            var document = mensor.exchange.InspectionDocument.read(text);
+            assertThat(mensor.judge.Judge.evaluate(document.inspection(), document.book()).verdict().id())
+                    .as(row.get("mark").asString())
+                    .isEqualTo(row.get("verdict").asString());
+        }
+    }
+
+    @Test
+    void handedOverAndDisposedAreThere() {
+        JsonNode handed = rows.stream().filter(r -> r.get("mark").asString().equals("ST2-20")).findFirst().map(DemoTest::bench).orElseThrow();
+        assertThat(handed.get("handovers").get(0).get("to").asString()).isEqualTo("Ines Marl");
+        JsonNode accepted = rows.stream().filter(r -> r.get("mark").asString().equals("FB-04") && r.get("weldNo").asString().equals("2")).findFirst().map(DemoTest::bench).orElseThrow();
+        assertThat(accepted.get("dispositions").get(0).get("documentNo").asString()).isEqualTo("ENG-0042");
+    }
+
+    @Test
+    void theSignInPageShowsEverySignInAndTheyWork() {
+        JsonNode signIns = browser().get("/api/session").json().get("signIns");
+        assertThat(signIns).hasSize(6);
+        for (JsonNode s : signIns.values()) {
+            browser().signIn(s.get("login").asString(), s.get("password").asString()).expect(200);
+        }
+    }
+
+    @Test
+    void eachRoleSeesWhatIsItsOwn() {
+        TestBrowser vera = browser();
+        vera.signIn("vera", "lock-bridge-12").expect(200);
+        long signed = rows.stream().filter(r -> r.get("signed").asBoolean()).count();
+        assertThat(vera.get("/api/joints").json()).hasSize((int) signed);
+    }
+
+    @Test
+    void theDrawingsLieOnTheWeld() {
+        for (JsonNode row : rows) {
+            JsonNode strip = bench(row).get("strip");
+            double length = strip.get("length").asDouble();
+            for (String part : List.of("marks", "bands", "brackets")) {
+                for (JsonNode m : strip.get(part).values()) {
+                    assertThat(m.get("from").asDouble()).as(row.get("mark").asString() + " " + part).isBetween(0.0, length);
+                    assertThat(m.get("to").asDouble()).isBetween(m.get("from").asDouble(), length);
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,42 @@
+import type { Bench, Finding } from "../lib/api";
+
+export function finding(id: string, verdict: string, more: Partial<Finding> = {}): Finding {
+  return {
+    id,
+    criterion: id,
+    title: id[0]?.toUpperCase() + id.slice(1),
+    verdict,
+    measured: "",
+    allowed: "",
+    margin: "",
+    entries: [],
+    citation: "AWS D1.1/D1.1M, Table 8.1 (6.1)",
+    confidence: "high",
+    reason: "because",
+    trace: [],
+    nearLimit: false,
+    ...more,
+  };
+}
+
+const drawing = {
+  at: "", read: false, dihedral: 90, members: [], weld: { name: "weld", label: "", points: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }] },
+  required: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }], requiredLabel: "5/16 wanted", notches: [], dimensions: [], gap: 0, gapLabel: "",
+} as unknown as Bench["drawn"];
+
+/** A made-up look as the server would send it. */
+export function bench(more: Partial<Bench> = {}): Bench {
+  return {
+    id: "look-1", version: 3, stage: "final", revision: 1, state: "OPEN",
+    joint: {
+      id: "joint-1", job: "Lock footbridge", lot: "Deck", criteria: "d1.1-static", criteriaTitle: "AWS D1.1 static", edition: "2020", units: "in", mark: "FB-9",
+      inWords: "5/16 fillet, tee, 24 in", toeA: "web toe", toeB: "flange toe", blade: true, size: "5/16", form: { length: "24", size: "5/16" },
+    },
+    conditions: { cleaned: true },
+    entries: [],
+    evaluation: { verdict: "incomplete", rejects: 0, findings: [finding("crack", "incomplete"), finding("undercut", "accept"), finding("root", "not-applicable")], todo: [], notes: ["Visual look only: surface flaws only."] },
+    strip: { length: 609.6, ticks: [], lanes: [], marks: [], stations: [], bands: [], brackets: [], gaps: [] },
+    sections: [], drawn: drawing, handovers: [], revisions: [], dispositions: [], next: "Look at it",
+    ...more,
+  };
+}

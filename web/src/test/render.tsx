@@ -1,0 +1,30 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { render } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { MemoryRouter } from "react-router";
+import { vi } from "vitest";
+import type { Actor } from "../lib/api";
+
+export type Sent = { method: string; path: string; body: unknown };
+
+/** Renders as in the application, with the server's answers by "METHOD path"; gives what was sent. */
+export function renderWith(node: ReactNode, answers: Record<string, (body: unknown) => { status?: number; json: unknown }>, role: Actor["role"] = "INSPECTOR") {
+  const sent: Sent[] = [];
+  vi.stubGlobal("fetch", async (path: string, init: RequestInit) => {
+    const body: unknown = typeof init.body === "string" ? JSON.parse(init.body) : undefined;
+    const method = init.method ?? "GET";
+    sent.push({ method, path, body });
+    const key = Object.keys(answers).find((k) => `${method} ${path}`.startsWith(k));
+    const answer = key ? answers[key]?.(body) : { status: 404, json: { detail: `nobody answers ${method} ${path}` } };
+    const status = answer?.status ?? 200;
+    return { ok: status < 400, status, text: async () => JSON.stringify(answer?.json) };
+  });
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  queries.setQueryData(["session"], { empty: false, signIns: [], person: { id: "p1", login: "ines", name: "Ines Marl", role } });
+  const view = render(
+    <QueryClientProvider client={queries}>
+      <MemoryRouter>{node}</MemoryRouter>
+    </QueryClientProvider>,
+  );
+  return { ...view, sent };
+}
