@@ -91,7 +91,7 @@ export function Tower({ bench }: { bench: Bench }) {
       <div className="acts">
         {open && looks && clearable.length > 1 && (
           <button type="button" className="btn" onClick={() => setDialog("walk")}>
-            Walked it: none seen of …
+            Walked it: none seen …
           </button>
         )}
         {open && looks && (e.verdict === "incomplete" ? (

@@ -426,15 +426,15 @@ final class CauseTable {
                         "is the end short at each piece?",
                         "mark the end before welding"),
                 row(
-                        PROCEDURE,
-                        "Wrong length called",
-                        "compare the length called in the shop with the drawing",
-                        "correct the length called"),
-                row(
                         ARC_BLOW,
                         "Arc blow drove the welder off the end",
                         "is it at the work clamp's end?",
-                        "move the work clamp"));
+                        "move the work clamp"),
+                row(
+                        PROCEDURE,
+                        "Wrong length called",
+                        "compare the length called in the shop with the drawing",
+                        "correct the length called"));
         put(
                 Situation.NOT_AS_DRAWN,
                 row(

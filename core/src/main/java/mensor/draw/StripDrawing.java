@@ -36,6 +36,8 @@ public record StripDrawing(
         List<Bracket> brackets,
         List<Stretch> gaps) {
     private static final int MOST_LABELS = 26;
+    /** Fractions of the unit are wider to letter. */
+    private static final int MOST_FRACTIONS = 12;
 
     /** A line of the ruler; the label is empty for a minor one. */
     public record Tick(double at, String label) {}
@@ -107,7 +109,8 @@ public record StripDrawing(
                         .map(Length::millimetres)
                         .toList();
         Length step = steps.stream()
-                .filter(s -> !length.isOver(s.times(MOST_LABELS)))
+                .filter(s -> !length.isOver(
+                        s.times(unit == Unit.INCH && s.isUnder(Length.inches(1)) ? MOST_FRACTIONS : MOST_LABELS)))
                 .findFirst()
                 .orElse(length);
         List<Tick> ticks = new ArrayList<>();

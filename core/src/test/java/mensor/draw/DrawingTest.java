@@ -41,7 +41,18 @@ class DrawingTest {
             .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)));
 
     private Inspection look() {
-        return new Inspection(joint.build(), Unit.INCH, Conditions.READY, Set.of(), false, List.of(), readings, indications, List.of(), false, WeldingRecord.NONE);
+        return new Inspection(
+                joint.build(),
+                Unit.INCH,
+                Conditions.READY,
+                Set.of(),
+                false,
+                List.of(),
+                readings,
+                indications,
+                List.of(),
+                false,
+                WeldingRecord.NONE);
     }
 
     private StripDrawing strip() {
@@ -71,10 +82,14 @@ class DrawingTest {
         assertThat(m.depth()).isCloseTo(1.5875, within(1e-9));
         assertThat(m.label()).isEqualTo("1/16");
         assertThat(s.marks().get(1).lane()).isEqualTo("base");
-        assertThat(s.marks().get(1).from()).as("beyond the end it is drawn at the end").isCloseTo(609.6, within(1e-9));
+        assertThat(s.marks().get(1).from())
+                .as("beyond the end it is drawn at the end")
+                .isCloseTo(609.6, within(1e-9));
         assertThat(s.marks().get(1).rejects()).isTrue();
         assertThat(s.marks().get(2).lane()).isEqualTo("size");
-        assertThat(s.lanes()).extracting(StripDrawing.Lane::name).containsExactly("web toe", "face", "flange toe", "beside");
+        assertThat(s.lanes())
+                .extracting(StripDrawing.Lane::name)
+                .containsExactly("web toe", "face", "flange toe", "beside");
     }
 
     @Test
@@ -93,18 +108,28 @@ class DrawingTest {
         joint.closed(true);
         undercut(Toe.A, span(23, 1), "1/64");
         StripDrawing s = strip();
-        assertThat(s.marks()).hasSize(2).extracting(StripDrawing.Mark::indication).containsOnly(0);
+        assertThat(s.marks())
+                .hasSize(2)
+                .extracting(StripDrawing.Mark::indication)
+                .containsOnly(0);
     }
 
     @Test
     void sizeBandsSayWhatIsKnown() {
-        readings.add(new Reading.Blade(span(0, 10), Length.inches(5, 16), Optional.empty(), Optional.empty(), Optional.empty()));
-        readings.add(new Reading.Blade(span(10, 14), Length.inches(1, 4), Optional.empty(), Optional.empty(), Optional.empty()));
+        readings.add(new Reading.Blade(
+                span(0, 10), Length.inches(5, 16), Optional.empty(), Optional.empty(), Optional.empty()));
+        readings.add(new Reading.Blade(
+                span(10, 14), Length.inches(1, 4), Optional.empty(), Optional.empty(), Optional.empty()));
         indications.add(new Indication.Undersize(span(4, 5), Length.inches(9, 32)));
         readings.add(Reading.Station.legs(Length.inches(20), Length.inches(5, 16), Length.inches(5, 16)));
         StripDrawing s = strip();
-        assertThat(s.bands()).extracting(StripDrawing.Band::state).containsExactly("marked", "goes", "goes", "smaller", "untried");
-        assertThat(s.stations()).singleElement().extracting(StripDrawing.Station::label).isEqualTo("20");
+        assertThat(s.bands())
+                .extracting(StripDrawing.Band::state)
+                .containsExactly("marked", "goes", "goes", "smaller", "untried");
+        assertThat(s.stations())
+                .singleElement()
+                .extracting(StripDrawing.Station::label)
+                .isEqualTo("20");
         double covered = s.bands().stream().mapToDouble(b -> b.to() - b.from()).sum();
         assertThat(covered).as("the bands cover the weld once").isCloseTo(s.length(), within(1e-6));
     }
@@ -112,17 +137,31 @@ class DrawingTest {
     @Test
     void betweenSegmentsThereIsNoWeld() {
         joint.segments(List.of(span(0, 3), span(12, 15)));
-        assertThat(strip().bands()).filteredOn(b -> b.state().equals("unwelded")).hasSize(2);
+        assertThat(strip().bands())
+                .filteredOn(b -> b.state().equals("unwelded"))
+                .hasSize(2);
     }
 
     @Test
     void gapsShowOnTheStrip() {
         joint.gaps(List.of(new Gap(span(10, 12), Length.inches(1, 8))));
-        assertThat(strip().gaps()).singleElement().extracting(StripDrawing.Stretch::label).isEqualTo("gap 1/8");
+        assertThat(strip().gaps())
+                .singleElement()
+                .extracting(StripDrawing.Stretch::label)
+                .isEqualTo("gap 1/8");
     }
 
     @ParameterizedTest
-    @CsvSource({"1, INCH", "3, INCH", "24, INCH", "240, INCH", "30000, INCH", "25, MILLIMETRE", "600, MILLIMETRE", "900000, MILLIMETRE"})
+    @CsvSource({
+        "1, INCH",
+        "3, INCH",
+        "24, INCH",
+        "240, INCH",
+        "30000, INCH",
+        "25, MILLIMETRE",
+        "600, MILLIMETRE",
+        "900000, MILLIMETRE"
+    })
     void theRulerHasRoomForItsLabels(String length, Unit unit) {
         List<StripDrawing.Tick> ticks = StripDrawing.ticks(Length.parse(length, unit), unit);
         assertThat(ticks.stream().filter(t -> !t.label().isEmpty())).hasSizeBetween(2, 29);
@@ -132,14 +171,21 @@ class DrawingTest {
 
     @Test
     void theSectionIsToScale() {
-        Reading.Station s = Reading.Station.of(Length.inches(5), Optional.of(Length.inches(1, 4)), Optional.of(Length.inches(3, 8)), Optional.of(Length.inches(7, 32)), Optional.empty());
+        Reading.Station s = Reading.Station.of(
+                Length.inches(5),
+                Optional.of(Length.inches(1, 4)),
+                Optional.of(Length.inches(3, 8)),
+                Optional.of(Length.inches(7, 32)),
+                Optional.empty());
         readings.add(s);
         undercut(Toe.A, span(4, 6), "1/8");
         SectionDrawing d = SectionDrawing.at(look(), BOOK, s, List.of(0));
         List<SectionDrawing.Point> weld = d.weld().points();
         assertThat(weld.get(1).y()).as("leg A up the web").isCloseTo(6.35, within(1e-6));
         assertThat(weld.get(2).x()).as("leg B along the flange").isCloseTo(9.525, within(1e-6));
-        assertThat(Math.hypot(d.weld().curve().x(), d.weld().curve().y())).as("the throat").isCloseTo(5.55625, within(1e-6));
+        assertThat(Math.hypot(d.weld().curve().x(), d.weld().curve().y()))
+                .as("the throat")
+                .isCloseTo(5.55625, within(1e-6));
         assertThat(d.required().get(2).x()).isCloseTo(7.9375, within(1e-6));
         assertThat(d.notches()).singleElement().satisfies(n -> {
             assertThat(n.rejects()).isTrue();
@@ -172,7 +218,9 @@ class DrawingTest {
     @ParameterizedTest
     @CsvSource({"TEE", "LAP"})
     void membersAreDrawnForEachConnection(Connection c) {
-        joint = new Joint.Builder("T", WeldType.FILLET, c, Length.inches(24)).size(Length.inches(1, 4)).members(new Member("top", Length.inches(3, 8)), new Member("bottom", Length.inches(1, 2)));
+        joint = new Joint.Builder("T", WeldType.FILLET, c, Length.inches(24))
+                .size(Length.inches(1, 4))
+                .members(new Member("top", Length.inches(3, 8)), new Member("bottom", Length.inches(1, 2)));
         SectionDrawing d = SectionDrawing.asDrawn(joint.build());
         assertThat(d.members()).hasSize(2).allMatch(m -> m.points().size() == 4);
         assertThat(d.members().get(0).label()).isEqualTo("top 3/8");

@@ -62,8 +62,7 @@ class MetamorphicTest {
         c.pores()
                 .forEach(p -> entries.add(() -> look.seen(new Indication.Porosity(
                         Span.at(quarter(p[0])), Length.inches(p[1], 32), 1, Optional.empty()))));
-        c.legs()
-                .forEach(l -> entries.add(() -> look.legs(quarter(l[0]).shown(), LEGS.get(l[1]), LEGS.get(l[1]))));
+        c.legs().forEach(l -> entries.add(() -> look.legs(quarter(l[0]).shown(), LEGS.get(l[1]), LEGS.get(l[1]))));
         if (shuffle != null) {
             Collections.shuffle(entries, shuffle);
         }
@@ -130,9 +129,7 @@ class MetamorphicTest {
         c.pores()
                 .forEach(p -> look.seen(new Indication.Porosity(
                         Span.at(quarter((p[0] + shift) % 96)), Length.inches(p[1], 32), 1, Optional.empty())));
-        c.legs()
-                .forEach(l -> look.legs(
-                        quarter((l[0] + shift) % 96).shown(), LEGS.get(l[1]), LEGS.get(l[1])));
+        c.legs().forEach(l -> look.legs(quarter((l[0] + shift) % 96).shown(), LEGS.get(l[1]), LEGS.get(l[1])));
         return look;
     }
 
@@ -184,7 +181,9 @@ class MetamorphicTest {
 
     @Test
     void numbersAddUp() {
-        Look look = Look.inches("24").undercut(Toe.A, "1", "9", "5/64").read(Reading.Station.legs(Length.inches(3), Length.inches(1, 8), Length.inches(1, 8)));
+        Look look = Look.inches("24")
+                .undercut(Toe.A, "1", "9", "5/64")
+                .read(Reading.Station.legs(Length.inches(3), Length.inches(1, 8), Length.inches(1, 8)));
         for (Finding f : look.judge().findings()) {
             f.numbers().ifPresent(n -> {
                 Length measured = Length.parse(n.measured(), Unit.INCH);

@@ -37,7 +37,11 @@ class SectionSizeTest {
     }
 
     private static Length inches(double d) {
-        return Length.parse(BigDecimal.valueOf(d).setScale(4, java.math.RoundingMode.HALF_UP).toPlainString(), Unit.INCH);
+        return Length.parse(
+                BigDecimal.valueOf(d)
+                        .setScale(4, java.math.RoundingMode.HALF_UP)
+                        .toPlainString(),
+                Unit.INCH);
     }
 
     private static double value(mensor.length.RealLength l) {
@@ -77,7 +81,8 @@ class SectionSizeTest {
             double a = 0.1 + random.nextInt(400) / 1000.0;
             double b = 0.1 + random.nextInt(400) / 1000.0;
             double chord = Math.hypot(b - a * Math.cos(psi), a * Math.sin(psi));
-            assertThat(value(SectionSize.chord(joint(degrees, LegMeaning.CONTACT), station(a, b)))).isCloseTo(chord, within(1e-6));
+            assertThat(value(SectionSize.chord(joint(degrees, LegMeaning.CONTACT), station(a, b))))
+                    .isCloseTo(chord, within(1e-6));
         }
     }
 
@@ -87,8 +92,11 @@ class SectionSizeTest {
     void bothGaugesReadTheSameSection(double degrees) {
         double sine = Math.sin(Math.toRadians(degrees));
         double contact = 0.4;
-        var byContact = SectionSize.of(joint(degrees, LegMeaning.CONTACT), station(contact, contact)).orElseThrow();
-        var byDistance = SectionSize.of(joint(degrees, LegMeaning.PERPENDICULAR), station(contact * sine, contact * sine)).orElseThrow();
+        var byContact = SectionSize.of(joint(degrees, LegMeaning.CONTACT), station(contact, contact))
+                .orElseThrow();
+        var byDistance = SectionSize.of(
+                        joint(degrees, LegMeaning.PERPENDICULAR), station(contact * sine, contact * sine))
+                .orElseThrow();
         assertThat(value(byDistance.size())).isCloseTo(value(byContact.size()), within(2e-4));
     }
 
@@ -134,6 +142,15 @@ class SectionSizeTest {
         SectionSize flat = SectionSize.of(square, station(0.375, 0.3125)).orElseThrow();
         assertThat(flat.how()).isEqualTo("smaller leg 5/16");
         assertThat(flat.isFaceAssumed()).isTrue();
-        assertThat(SectionSize.of(square, Reading.Station.of(Length.inches(1), Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(Face.FLAT)))).as("a face alone tells nothing of the size").isEmpty();
+        assertThat(SectionSize.of(
+                        square,
+                        Reading.Station.of(
+                                Length.inches(1),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.of(Face.FLAT))))
+                .as("a face alone tells nothing of the size")
+                .isEmpty();
     }
 }

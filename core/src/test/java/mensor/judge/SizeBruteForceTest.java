@@ -146,7 +146,10 @@ class SizeBruteForceTest {
     void anEmptyRegionHasNothingUnderSize() {
         Ruler ruler = new Ruler(at(LENGTH), false);
         UndersizePortion portion = new UndersizePortion(
-                ruler, SpanSet.of(List.of()), SpanSet.of(List.of()), List.of(new UndersizePortion.Station(at(3), true)));
+                ruler,
+                SpanSet.of(List.of()),
+                SpanSet.of(List.of()),
+                List.of(new UndersizePortion.Station(at(3), true)));
         assertThat(portion.atLeast().isEmpty()).isTrue();
         assertThat(portion.atMost().isEmpty()).isTrue();
     }

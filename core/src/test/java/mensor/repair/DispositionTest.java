@@ -11,12 +11,17 @@ class DispositionTest {
     @ParameterizedTest
     @EnumSource(Criterion.class)
     void everyFindingHasAUsualDispositionAndAWay(Criterion c) {
-        assertThat(Disposition.suiting(c)).isNotEmpty().doesNotHaveDuplicates().contains(Disposition.REFER, Disposition.ACCEPT_AS_IS);
+        assertThat(Disposition.suiting(c))
+                .isNotEmpty()
+                .doesNotHaveDuplicates()
+                .contains(Disposition.REFER, Disposition.ACCEPT_AS_IS);
         assertThat(Disposition.why(c)).isNotBlank();
     }
 
     @ParameterizedTest
-    @EnumSource(value = Criterion.class, names = {"CRACK", "FUSION", "POROSITY", "SLAG"})
+    @EnumSource(
+            value = Criterion.class,
+            names = {"CRACK", "FUSION", "POROSITY", "SLAG"})
     void nothingIsWeldedOverADefect(Criterion c) {
         assertThat(Disposition.suiting(c)).doesNotContain(Disposition.ADD_METAL, Disposition.BLEND);
         assertThat(Disposition.suiting(c).get(0)).isEqualTo(Disposition.REMOVE_AND_REWELD);

@@ -65,7 +65,8 @@ class JointTest {
     @MethodSource("cannotBe")
     void refusesWhatCannotBe(String field, Joint.Builder builder) {
         assertThatThrownBy(builder::build)
-                .isInstanceOfSatisfying(InvalidField.class, e -> assertThat(e.field()).isEqualTo(field));
+                .isInstanceOfSatisfying(
+                        InvalidField.class, e -> assertThat(e.field()).isEqualTo(field));
     }
 
     @Test
@@ -83,7 +84,9 @@ class JointTest {
         assertThat(j.toeName(Toe.A)).isEqualTo("web toe");
         assertThat(j.toeName(Toe.B)).isEqualTo("flange toe");
         assertThat(j.toeName(Toe.ROOT)).isEqualTo("root");
-        assertThat(fillet().members(WEB).build().toeName(Toe.A)).as("both toes on one member").isEqualTo("toe A");
+        assertThat(fillet().members(WEB).build().toeName(Toe.A))
+                .as("both toes on one member")
+                .isEqualTo("toe A");
         assertThat(j.thinner()).isEqualTo(WEB);
         assertThat(j.thicker()).isEqualTo(FLANGE);
         assertThat(j.member(Toe.ROOT)).isEqualTo(WEB);
@@ -102,7 +105,8 @@ class JointTest {
     void saysWhatItIsInAFewWords() {
         assertThat(fillet().build().inWords()).isEqualTo("5/16 fillet, tee, 24 in");
         assertThat(groove().build().inWords()).isEqualTo("CJP groove, butt, 24 in");
-        assertThat(fillet().size(null).throat(Length.inches(7, 32)).build().inWords()).isEqualTo("fillet, throat 7/32, tee, 24 in");
+        assertThat(fillet().size(null).throat(Length.inches(7, 32)).build().inWords())
+                .isEqualTo("fillet, throat 7/32, tee, 24 in");
     }
 
     @Test
@@ -136,11 +140,21 @@ class JointTest {
      */
     @ParameterizedTest
     @CsvSource({
-        "E7018, 3/32, 85", "E7018, 3/32, 95", "E7018, 1/8, 120", "E7018, 1/8, 125", "E7018, 1/8, 145", "E7018, 5/32, 165",
-        "E7018, 5/32, 175", "E6010, 1/8, 75", "E6010, 1/8, 105", "E6013, 3/32, 75", "E7018-1, 1/8, 130"
+        "E7018, 3/32, 85",
+        "E7018, 3/32, 95",
+        "E7018, 1/8, 120",
+        "E7018, 1/8, 125",
+        "E7018, 1/8, 145",
+        "E7018, 5/32, 165",
+        "E7018, 5/32, 175",
+        "E6010, 1/8, 75",
+        "E6010, 1/8, 105",
+        "E6013, 3/32, 75",
+        "E7018-1, 1/8, 130"
     })
     void shopSettingsLieInTheRodsRange(String rod, String diameter, double amps) {
-        RodTable.Amps range = RodTable.amps(rod, Length.parse(diameter, mensor.length.Unit.INCH)).orElseThrow();
+        RodTable.Amps range = RodTable.amps(rod, Length.parse(diameter, mensor.length.Unit.INCH))
+                .orElseThrow();
         assertThat(range.contains(amps)).as(range.shown()).isTrue();
     }
 

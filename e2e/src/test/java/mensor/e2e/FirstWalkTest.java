@@ -148,7 +148,7 @@ class FirstWalkTest {
         page.getByLabel("At ambient").getByText("yes").click();
         button(page, "5/16 goes, full length").click();
         assertThat(finding(page, "size")).hasAttribute("data-verdict", "accept");
-        button(page, "Walked it: none seen of …").click();
+        button(page, "Walked it: none seen …").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog.getByRole(AriaRole.CHECKBOX).first()).not().isChecked();
         dialog.getByText("None seen of all 12").click();

@@ -65,7 +65,9 @@ class RoundTripTest {
         assertThat(again.inspection().indications()).isEqualTo(read.inspection().indications());
         Indication i = read.inspection().indications().get(0);
         assertThat(fields).contains("'" + i.kind() + "'");
-        assertThat(Judge.evaluate(read.inspection(), read.book()).finding(i.criterion().id())).isPresent();
+        assertThat(Judge.evaluate(read.inspection(), read.book())
+                        .finding(i.criterion().id()))
+                .isPresent();
     }
 
     @ParameterizedTest
@@ -103,7 +105,8 @@ class RoundTripTest {
         assertThat(again.canonical()).isEqualTo(read.canonical());
         for (String name : fields.replaceAll("\\[.*?]", "").split(",")) {
             if (name.contains(":")) {
-                assertThat(read.write()).contains(name.substring(0, name.indexOf(':')).replace('\'', '"'));
+                assertThat(read.write())
+                        .contains(name.substring(0, name.indexOf(':')).replace('\'', '"'));
             }
         }
     }
@@ -133,23 +136,30 @@ class RoundTripTest {
     void canonicalTextDoesNotDependOnTheOrderOfFields() {
         String a = InspectionParts.canonical("{\"b\":[1,2],\"a\":{\"y\":\"é\",\"x\":null}}");
         assertThat(a).isEqualTo("{\"a\":{\"x\":null,\"y\":\"é\"},\"b\":[1,2]}");
-        assertThat(InspectionParts.canonical("{\"a\":{\"x\":null,\"y\":\"\\u00e9\"}, \"b\": [1, 2]}")).isEqualTo(a);
+        assertThat(InspectionParts.canonical("{\"a\":{\"x\":null,\"y\":\"\\u00e9\"}, \"b\": [1, 2]}"))
+                .isEqualTo(a);
     }
 
     @Test
     void theExampleInTheDocsIsARejectOfUndercut() throws IOException {
-        InspectionDocument d = InspectionDocument.read(Files.readString(Path.of("..", "docs", "examples", "ST2-17.json")));
+        InspectionDocument d =
+                InspectionDocument.read(Files.readString(Path.of("..", "docs", "examples", "ST2-17.json")));
         var evaluation = Judge.evaluate(d.inspection(), d.book());
         assertThat(evaluation.verdict()).isEqualTo(Verdict.REJECT);
-        assertThat(evaluation.rejected()).singleElement().satisfies(f -> assertThat(f.id()).isEqualTo("undercut"));
+        assertThat(evaluation.rejected())
+                .singleElement()
+                .satisfies(f -> assertThat(f.id()).isEqualTo("undercut"));
     }
 
     @Test
     void allElseReachesWhatHasNoIndication() {
-        InspectionDocument d = InspectionDocument.read(document("", ",'clear':['all-else'],'indications':[{'kind':'crack','at':3}]"));
+        InspectionDocument d =
+                InspectionDocument.read(document("", ",'clear':['all-else'],'indications':[{'kind':'crack','at':3}]"));
         var e = Judge.evaluate(d.inspection(), d.book());
         assertThat(e.finding("crack").orElseThrow().verdict()).isEqualTo(Verdict.REJECT);
         assertThat(e.finding("undercut").orElseThrow().verdict()).isEqualTo(Verdict.ACCEPT);
-        assertThat(e.finding("size").orElseThrow().verdict()).as("a size is measured, not cleared").isEqualTo(Verdict.INCOMPLETE);
+        assertThat(e.finding("size").orElseThrow().verdict())
+                .as("a size is measured, not cleared")
+                .isEqualTo(Verdict.INCOMPLETE);
     }
 }

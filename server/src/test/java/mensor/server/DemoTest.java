@@ -43,7 +43,9 @@ class DemoTest {
     }
 
     private static JsonNode bench(JsonNode row) {
-        return ines.get("/api/inspections/" + row.get("inspectionId").asString()).expect(200).json();
+        return ines.get("/api/inspections/" + row.get("inspectionId").asString())
+                .expect(200)
+                .json();
     }
 
     @Test
@@ -69,7 +71,18 @@ class DemoTest {
         }
         assertThat(rejecting)
                 .containsExactlyInAnyOrder(
-                        "arc-strike", "as-drawn", "crack", "crater", "fusion", "length", "overlap", "porosity", "profile", "size", "slag", "undercut");
+                        "arc-strike",
+                        "as-drawn",
+                        "crack",
+                        "crater",
+                        "fusion",
+                        "length",
+                        "overlap",
+                        "porosity",
+                        "profile",
+                        "size",
+                        "slag",
+                        "undercut");
         assertThat(near).as("a reading near its limit").isTrue();
     }
 
@@ -77,8 +90,13 @@ class DemoTest {
     void everyRejectIsTracedToACause() {
         for (JsonNode row : rows) {
             if (row.get("verdict").asString().equals("reject")) {
-                JsonNode causes = ines.get("/api/inspections/" + row.get("inspectionId").asString() + "/causes").expect(200).json();
-                assertThat(causes.get("defects").size()).as(row.get("mark").asString()).isPositive();
+                JsonNode causes = ines.get(
+                                "/api/inspections/" + row.get("inspectionId").asString() + "/causes")
+                        .expect(200)
+                        .json();
+                assertThat(causes.get("defects").size())
+                        .as(row.get("mark").asString())
+                        .isPositive();
                 for (JsonNode d : causes.get("defects").values()) {
                     assertThat(d.get("causes").size()).isPositive();
                     assertThat(d.get("doubt").size()).isPositive();
@@ -90,9 +108,13 @@ class DemoTest {
     @Test
     void aJointExportsAsAFileThatJudgesTheSame() {
         for (JsonNode row : rows) {
-            String text = ines.get("/api/inspections/" + row.get("inspectionId").asString() + "/document").expect(200).text();
+            String text = ines.get("/api/inspections/" + row.get("inspectionId").asString() + "/document")
+                    .expect(200)
+                    .text();
             var document = mensor.exchange.InspectionDocument.read(text);
-            assertThat(mensor.judge.Judge.evaluate(document.inspection(), document.book()).verdict().id())
+            assertThat(mensor.judge.Judge.evaluate(document.inspection(), document.book())
+                            .verdict()
+                            .id())
                     .as(row.get("mark").asString())
                     .isEqualTo(row.get("verdict").asString());
         }
@@ -100,10 +122,20 @@ class DemoTest {
 
     @Test
     void handedOverAndDisposedAreThere() {
-        JsonNode handed = rows.stream().filter(r -> r.get("mark").asString().equals("ST2-20")).findFirst().map(DemoTest::bench).orElseThrow();
+        JsonNode handed = rows.stream()
+                .filter(r -> r.get("mark").asString().equals("ST2-20"))
+                .findFirst()
+                .map(DemoTest::bench)
+                .orElseThrow();
         assertThat(handed.get("handovers").get(0).get("to").asString()).isEqualTo("Ines Marl");
-        JsonNode accepted = rows.stream().filter(r -> r.get("mark").asString().equals("FB-04") && r.get("weldNo").asString().equals("2")).findFirst().map(DemoTest::bench).orElseThrow();
-        assertThat(accepted.get("dispositions").get(0).get("documentNo").asString()).isEqualTo("ENG-0042");
+        JsonNode accepted = rows.stream()
+                .filter(r -> r.get("mark").asString().equals("FB-04")
+                        && r.get("weldNo").asString().equals("2"))
+                .findFirst()
+                .map(DemoTest::bench)
+                .orElseThrow();
+        assertThat(accepted.get("dispositions").get(0).get("documentNo").asString())
+                .isEqualTo("ENG-0042");
     }
 
     @Test
@@ -111,7 +143,9 @@ class DemoTest {
         JsonNode signIns = browser().get("/api/session").json().get("signIns");
         assertThat(signIns).hasSize(6);
         for (JsonNode s : signIns.values()) {
-            browser().signIn(s.get("login").asString(), s.get("password").asString()).expect(200);
+            browser()
+                    .signIn(s.get("login").asString(), s.get("password").asString())
+                    .expect(200);
         }
     }
 
@@ -130,7 +164,9 @@ class DemoTest {
             double length = strip.get("length").asDouble();
             for (String part : List.of("marks", "bands", "brackets")) {
                 for (JsonNode m : strip.get(part).values()) {
-                    assertThat(m.get("from").asDouble()).as(row.get("mark").asString() + " " + part).isBetween(0.0, length);
+                    assertThat(m.get("from").asDouble())
+                            .as(row.get("mark").asString() + " " + part)
+                            .isBetween(0.0, length);
                     assertThat(m.get("to").asDouble()).isBetween(m.get("from").asDouble(), length);
                 }
             }

@@ -1,0 +1,219 @@
+package mensor.judge;
+
+import static mensor.judge.Verdict.ACCEPT;
+import static mensor.judge.Verdict.INCOMPLETE;
+import static mensor.judge.Verdict.NOT_APPLICABLE;
+import static mensor.judge.Verdict.REJECT;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.look.AddendumKind;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Reading;
+import mensor.weld.InvalidField;
+import mensor.weld.Toe;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The contract's own limits, at the limit and just over it; each wants the evidence that its criterion wants. */
+class AddendumTest {
+    private static Look look(AddendumKind kind, String max) {
+        return Look.inches("24").notCleared().addendum(kind, max);
+    }
+
+    private static Reading.Station station(
+            Optional<Length> convexity, Optional<Length> faceWidth, Optional<Length> root) {
+        Optional<Length> none = Optional.empty();
+        return new Reading.Station(
+                Length.inches(5),
+                none,
+                none,
+                none,
+                Optional.empty(),
+                convexity,
+                none,
+                faceWidth,
+                none,
+                root,
+                none,
+                none,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                none,
+                Optional.empty());
+    }
+
+    private static Optional<Length> l(String text) {
+        return Optional.of(Length.parse(text, mensor.length.Unit.INCH));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/64, ACCEPT", ".0157, REJECT"})
+    void undercutDepth(String depth, Verdict wanted) {
+        AddendumKind kind = AddendumKind.UNDERCUT_DEPTH;
+        assertThat(look(kind, "1/64")
+                        .undercut(Toe.B, "1", "2", depth)
+                        .finding(kind)
+                        .verdict())
+                .isEqualTo(wanted);
+        Finding root = look(kind, "1/64").undercut(Toe.ROOT, "1", "2", "1/16").finding(kind);
+        assertThat(root.verdict()).as("the root is not a toe").isEqualTo(INCOMPLETE);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/16, ACCEPT", ".0626, REJECT"})
+    void poreDiameter(String diameter, Verdict wanted) {
+        AddendumKind kind = AddendumKind.POROSITY_DIAMETER;
+        assertThat(look(kind, "1/16").pore("3", diameter).finding(kind).verdict())
+                .isEqualTo(wanted);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/32, ACCEPT", ".0313, REJECT"})
+    void convexity(String read, Verdict wanted) {
+        AddendumKind kind = AddendumKind.CONVEXITY_MAX;
+        Look look = look(kind, "1/32").read(station(l(read), l("1/2"), Optional.empty()));
+        assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
+        assertThat(look.verdict(Criterion.PROFILE))
+                .as("the book's own limit is wider")
+                .isEqualTo(ACCEPT);
+    }
+
+    @Test
+    void computedConvexityOnlyPrompts() {
+        AddendumKind kind = AddendumKind.CONVEXITY_MAX;
+        Look look = look(kind, "1/64")
+                .read(Reading.Station.of(Length.inches(5), l("3/8"), l("3/8"), l("5/16"), Optional.empty()));
+        assertThat(look.finding(kind).verdict()).isEqualTo(INCOMPLETE);
+        assertThat(look.finding(kind).asks()).anyMatch(a -> a.contains("read the convexity"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/2, ACCEPT", ".5001, REJECT"})
+    void beadWidth(String width, Verdict wanted) {
+        AddendumKind kind = AddendumKind.BEAD_WIDTH_MAX;
+        Look look = look(kind, "1/2").read(station(Optional.empty(), l(width), Optional.empty()));
+        assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"19/64, ACCEPT", ".2968, REJECT"})
+    void sizeUnderrun(String least, Verdict wanted) {
+        AddendumKind kind = AddendumKind.SIZE_UNDERRUN;
+        Look look = look(kind, "1/64").blade("0", "24", "5/16").undersize("1", "2", least);
+        assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
+        assertThat(look(kind, "1/64").finding(kind).verdict())
+                .as("nothing was read")
+                .isEqualTo(INCOMPLETE);
+        assertThat(look(kind, "1/64").stations("1=5/16").finding(kind).verdict())
+                .as("not enough was read")
+                .isEqualTo(INCOMPLETE);
+    }
+
+    @Test
+    void underrunIsTakenAgainstTheLegThatAGapAsks() {
+        AddendumKind kind = AddendumKind.SIZE_UNDERRUN;
+        Look look =
+                look(kind, "0").joint(j -> j.rootOpening(Length.inches(1, 8))).stations("1=7/16", "12=7/16", "23=7/16");
+        assertThat(look.finding(kind).verdict()).isEqualTo(ACCEPT);
+        assertThat(look.stations("15=13/32").finding(kind).verdict()).isEqualTo(REJECT);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/16, ACCEPT", ".0626, REJECT"})
+    void meltThrough(String height, Verdict wanted) {
+        AddendumKind kind = AddendumKind.MELT_THROUGH_MAX;
+        Look seen = look(kind, "1/16")
+                .seen(new Indication.MeltThrough(
+                        new Span(Length.inches(1), Length.inches(2)), l(height).get(), Optional.empty()));
+        assertThat(seen.finding(kind).verdict()).isEqualTo(wanted);
+        Look read = look(kind, "1/16").read(station(Optional.empty(), Optional.empty(), l(height)));
+        assertThat(read.finding(kind).verdict())
+                .as("a root reinforcement reading is the same")
+                .isEqualTo(wanted);
+    }
+
+    @Test
+    void rootConcavityIsANegativeRootReinforcement() {
+        AddendumKind kind = AddendumKind.ROOT_CONCAVITY_MAX;
+        Look look = look(kind, "1/32").read(station(Optional.empty(), Optional.empty(), l("-1/16")));
+        assertThat(look.finding(kind).verdict()).isEqualTo(REJECT);
+        assertThat(look.verdict(Criterion.ROOT))
+                .as("the book itself has no limit")
+                .isEqualTo(ACCEPT);
+        assertThat(look(kind, "1/32").finding(kind).verdict())
+                .as("no root to look at")
+                .isEqualTo(NOT_APPLICABLE);
+        assertThat(look(kind, "1/32").joint(j -> j.oneSided(true)).finding(kind).verdict())
+                .isEqualTo(INCOMPLETE);
+    }
+
+    @Test
+    void aFilletHasNoReinforcement() {
+        assertThat(look(AddendumKind.REINFORCEMENT_MAX, "1/8")
+                        .finding(AddendumKind.REINFORCEMENT_MAX)
+                        .verdict())
+                .isEqualTo(NOT_APPLICABLE);
+    }
+
+    @Test
+    void noneMeansNone() {
+        Span place = Span.at(Length.inches(3));
+        Look strike = look(AddendumKind.ARC_STRIKE_NONE, null)
+                .seen(new Indication.ArcStrike(
+                        Length.inches(3), Optional.of(true), Optional.of(mensor.look.CheckMethod.VT)));
+        assertThat(strike.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
+        assertThat(strike.finding(AddendumKind.ARC_STRIKE_NONE).verdict()).isEqualTo(REJECT);
+        Look spatter = look(AddendumKind.SPATTER_NONE, null).seen(new Indication.Spatter(place, false));
+        assertThat(spatter.finding(AddendumKind.SPATTER_NONE).verdict()).isEqualTo(REJECT);
+        Look pore = look(AddendumKind.POROSITY_NONE, null).pore("3", "0");
+        assertThat(pore.finding(AddendumKind.POROSITY_NONE).verdict())
+                .as("a pore of 0 is none")
+                .isNotEqualTo(REJECT);
+    }
+
+    @ParameterizedTest
+    @EnumSource(AddendumKind.class)
+    void eachIsClearedOrLeftOpenLikeItsCriterion(AddendumKind kind) {
+        String max = kind.hasMax() ? "1/64" : null;
+        Verdict open =
+                Look.inches("24").notCleared().addendum(kind, max).finding(kind).verdict();
+        assertThat(open).isIn(INCOMPLETE, NOT_APPLICABLE);
+        if (kind.criterion().clearable() && open == INCOMPLETE && kind != AddendumKind.BEAD_WIDTH_MAX) {
+            Look cleared = Look.inches("24").clear(kind.criterion()).addendum(kind, max);
+            assertThat(cleared.finding(kind).verdict()).isEqualTo(ACCEPT);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "UNDERCUT_DEPTH, 1/16, .0626",
+        "POROSITY_DIAMETER, 3/8, .376",
+        "CONVEXITY_MAX, 3/16, .1876",
+        "SIZE_UNDERRUN, 1/8, .1251"
+    })
+    void looserThanTheBookIsRefusedAndEqualIsAllowed(AddendumKind kind, String equal, String looser) {
+        assertThat(look(kind, equal).judge()).isNotNull();
+        Look loose = look(kind, looser);
+        assertThatThrownBy(loose::judge)
+                .isInstanceOfSatisfying(
+                        InvalidField.class, e -> assertThat(e.field()).isEqualTo("addenda[0].max"))
+                .hasMessageContaining("looser than the book");
+    }
+
+    @Test
+    void addendaFollowTheCriteriaInTheirOrder() {
+        Evaluation e = Look.inches("24")
+                .addendum(AddendumKind.SPATTER_NONE, null)
+                .addendum(AddendumKind.UNDERCUT_DEPTH, "1/64")
+                .judge();
+        assertThat(e.findings()).hasSize(18).extracting(Finding::id).endsWith("spatter.none", "undercut.depth");
+    }
+}

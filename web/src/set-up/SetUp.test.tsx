@@ -1,0 +1,54 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import type { NewJoint } from "../lib/api";
+import { bench } from "../test/bench";
+import { renderWith } from "../test/render";
+import SetUp from "./SetUp";
+
+const books = { "GET /api/books": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
+const nothing = { problems: [], remarks: [] };
+const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+describe("setting up a joint", () => {
+  it("sends what was typed, draws the section and shows what is unusual at its field", async () => {
+    const { sent } = renderWith(<SetUp />, {
+      ...books,
+      "POST /api/joints/preview": () => ({ json: { problems: [], remarks: [{ field: "size", line: "the size is over the thinner member" }], section: bench().drawn, inWords: "1/2 fillet, tee, 24 in" } }),
+      "POST /api/joints": () => ({ json: { jointId: "j", inspectionId: "i" } }),
+    });
+    fill("Job", "Lock footbridge");
+    fill("Mark", "FB-9");
+    fill("Fillet size (leg)", "1/2");
+    fill("Length", "24");
+    fill("Intermittent: welded stretches", "0-3, 12-15");
+    await screen.findAllByText("the size is over the thinner member");
+    expect(screen.getByRole("img").getAttribute("aria-label")).toContain("as drawn");
+    fireEvent.click(screen.getByText("Store and go to the bench"));
+    await waitFor(() => expect(sent.some((s) => s.path === "/api/joints")).toBe(true));
+    const body = sent.find((s) => s.path === "/api/joints")?.body as NewJoint;
+    expect(body.job).toBe("Lock footbridge");
+    expect(body.joint).toMatchObject({ mark: "FB-9", size: "1/2", length: "24", weld: "fillet", connection: "tee", segments: [{ from: "0", to: "3" }, { from: "12", to: "15" }] });
+    expect(body.joint).not.toHaveProperty("throat");
+  });
+
+  it("says nothing of an empty field until it was tried, then at the field", async () => {
+    renderWith(<SetUp />, {
+      ...books,
+      "POST /api/joints/preview": () => ({ json: { ...nothing, problems: [{ field: "job", problem: "name the job that the joint belongs to" }] } }),
+      "POST /api/joints": () => ({ status: 422, json: { detail: "job: name the job that the joint belongs to", errors: [{ field: "job", problem: "name the job that the joint belongs to" }] } }),
+    });
+    await new Promise((r) => setTimeout(r, 250));
+    expect(screen.queryByText("name the job that the joint belongs to")).toBeNull();
+    fireEvent.click(screen.getByText("Store and go to the bench"));
+    await screen.findByText("name the job that the joint belongs to");
+    expect(screen.getByLabelText("Job").getAttribute("aria-invalid")).toBe("true");
+  });
+
+  it("asks what the size means where the members do not meet at 90°", () => {
+    renderWith(<SetUp />, { ...books, "POST /api/joints/preview": () => ({ json: nothing }) });
+    expect(screen.queryByLabelText("The size means")).toBeNull();
+    fill("Angle between members", "120");
+    expect(screen.getByLabelText("The size means")).toBeTruthy();
+    expect(screen.getByLabelText("Legs are read")).toBeTruthy();
+  });
+});
