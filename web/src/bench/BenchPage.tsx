@@ -9,7 +9,7 @@ import { TopBar } from "../lib/TopBar";
 import { BookPanel } from "./BookPanel";
 import { DisposePanel } from "./DisposePanel";
 import { EnteredPanel } from "./EnteredPanel";
-import { EntryDock } from "./EntryDock";
+import { EntryDock, type Touched } from "./EntryDock";
 import { Tower } from "./Tower";
 import { useBench } from "./useBench";
 
@@ -32,6 +32,7 @@ type Tab = "book" | "entered" | "dispose";
 function BenchScreen({ bench }: { bench: Bench }) {
   const actor = useActor();
   const [cursor, setCursor] = useState(() => firstPlace(bench));
+  const [touched, setTouched] = useState<Touched>({ place: "", touch: 0 });
   const [tab, setTab] = useState<Tab>(bench.dispositions.length > 0 && actor.role !== "INSPECTOR" ? "dispose" : "book");
   const [narrow, setNarrow] = useState<"section" | "book">("book");
   const [editing, setEditing] = useState<Entry>();
@@ -42,6 +43,10 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const indications = standing.filter((e) => e.kind === "INDICATION");
   const edit = (e: Entry) => {
     if (mayChange) setEditing(e);
+  };
+  const touch = (mm: number) => {
+    setCursor(mm);
+    setTouched({ place: showPlace(mm, units), touch: touched.touch + 1 });
   };
   const j = bench.joint;
   return (
@@ -59,7 +64,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
       <main className="bench">
         <Tower bench={bench} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} units={units} cursor={cursor} onCursor={setCursor} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
+          <StripView strip={bench.strip} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
         </section>
         <div className={`lower only-${narrow}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
@@ -94,7 +99,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </section>
         </div>
         {mayChange && (
-          <EntryDock key={editing ? `${editing.id} ${editing.version}` : "new"} bench={bench} cursorText={showPlace(cursor, units)} editing={editing} onDone={() => setEditing(undefined)} />
+          <EntryDock key={editing ? `${editing.id} ${editing.version}` : "new"} bench={bench} touched={touched} editing={editing} onDone={() => setEditing(undefined)} />
         )}
       </main>
     </div>

@@ -1,22 +1,33 @@
 import { useEffect, useRef, useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type Bench, type Entry } from "../lib/api";
+import { api, problemsByField, Refused, saidBy, type Bench, type Entry } from "../lib/api";
 import { chipsFor, contentOf, inWords, kinds, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
 import { useChange } from "./useBench";
 
-type Props = { bench: Bench; cursorText: string; editing?: Entry; onDone: () => void };
+/** A place touched on the strip; each touch has a number of its own. */
+export type Touched = { place: string; touch: number };
+
+type Props = { bench: Bench; touched: Touched; editing?: Entry; onDone: () => void };
 
 const first = 8; // kinds with a button of their own; the others are under "More"
 
 /** Where things are put down: a kind, then what the gauge showed. Letters pick a kind, Enter puts down. */
-export function EntryDock({ bench, cursorText, editing, onDone }: Props) {
+export function EntryDock({ bench, touched, editing, onDone }: Props) {
   const [spec, setSpec] = useState<KindSpec | undefined>(() => (editing ? specOf(editing) : undefined));
   const [typed, setTyped] = useState<Typed>(() => (editing ? asTyped(editing) : {}));
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
+  const [filled, setFilled] = useState(touched.touch);
   const change = useChange(bench.id);
   const form = useRef<HTMLFormElement>(null);
   /** The entry's own id is made once and kept until it is stored, so that a repeated send adds nothing twice. */
   const pending = useRef<string>(editing?.id ?? crypto.randomUUID());
+
+  if (filled !== touched.touch) {
+    // a touch on the strip fills the first place that is still empty
+    setFilled(touched.touch);
+    const empty = spec?.fields.find((f) => ["at", "from", "to"].includes(f.name) && !typed[f.name]);
+    if (empty) setTyped({ ...typed, [empty.name]: touched.place });
+  }
 
   const pick = (k: KindSpec, start: Typed = {}) => {
     setSpec(k);
@@ -41,12 +52,16 @@ export function EntryDock({ bench, cursorText, editing, onDone }: Props) {
     return () => window.removeEventListener("keydown", onKey);
   });
 
-  const submit = async (e: FormEvent) => {
+  const submit = (e: FormEvent) => {
     e.preventDefault();
+    void putDown(editing?.version);
+  };
+
+  const putDown = async (version?: number) => {
     if (!spec) return;
     const content = contentOf(spec, typed);
     try {
-      await change.mutateAsync(() => api.put(bench.id, pending.current, spec.entry, content, editing?.version));
+      await change.mutateAsync(() => api.put(bench.id, pending.current, spec.entry, content, version));
       setSaid(`Put down: ${inWords({ kind: spec.entry, content }, bench)}`);
       setFault(undefined);
       pending.current = crypto.randomUUID();
@@ -63,6 +78,7 @@ export function EntryDock({ bench, cursorText, editing, onDone }: Props) {
   };
 
   const problems = problemsByField(fault);
+  const theirs = fault instanceof Refused && fault.status === 409 ? (fault.current as Entry | undefined) : undefined;
   const others = fault !== undefined && !spec?.fields.some((f) => f.name in problems);
   return (
     <section className="card dock" aria-label="Put down">
@@ -89,9 +105,16 @@ export function EntryDock({ bench, cursorText, editing, onDone }: Props) {
         </div>
       )}
       {spec && (
-        <form ref={form} onSubmit={(e) => void submit(e)} noValidate>
+        <form
+          ref={form}
+          onSubmit={submit}
+          noValidate
+          onKeyDown={(e) => {
+            if (e.key === "Escape") (document.activeElement as HTMLElement | null)?.blur();
+          }}
+        >
           {spec.fields.map((f, i) => (
-            <Field key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} cursorText={cursorText} onChange={(v) => setTyped((t) => ({ ...t, [f.name]: v }))} />
+            <Field key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => setTyped((t) => ({ ...t, [f.name]: v }))} />
           ))}
           <button type="submit" className="btn main" disabled={change.isPending}>
             {editing ? "Store the change" : "Put down"}
@@ -99,8 +122,15 @@ export function EntryDock({ bench, cursorText, editing, onDone }: Props) {
           {editing && <button type="button" className="btn" onClick={onDone}>Leave as it was</button>}
         </form>
       )}
+      {theirs && (
+        <div role="alert">
+          <b className="fault">{saidBy(fault)}:</b> {inWords(theirs, bench)}
+          <button type="button" className="link" onClick={onDone}>keep theirs</button>
+          <button type="button" className="link" onClick={() => void putDown(theirs.version)}>store mine instead</button>
+        </div>
+      )}
       <div className="said" role="status">
-        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter puts down.</span> : <span className="quiet">Pick what you saw or read; the underlined letter does it too.</span>)}
+        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter puts down; Esc, then a letter, changes what is put down.</span> : <span className="quiet">Pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
       </div>
     </section>
   );
@@ -149,9 +179,9 @@ function asTyped(entry: Entry): Typed {
   return Object.fromEntries(Object.entries(entry.content).map(([k, v]) => [k, String(v)])) as Typed;
 }
 
-type FieldProps = { spec: FieldSpec; bench: Bench; value: string; problem?: string; first: boolean; cursorText: string; onChange: (v: string) => void };
+type FieldProps = { spec: FieldSpec; bench: Bench; value: string; problem?: string; first: boolean; onChange: (v: string) => void };
 
-function Field({ spec, bench, value, problem, first: isFirst, cursorText, onChange }: FieldProps) {
+function Field({ spec, bench, value, problem, first: isFirst, onChange }: FieldProps) {
   const id = `dock-${spec.name}`;
   const mark = isFirst ? { "data-first": true } : {};
   if (spec.input === "toe") {
@@ -188,7 +218,7 @@ function Field({ spec, bench, value, problem, first: isFirst, cursorText, onChan
         {spec.optional && <span className="quiet"> if read</span>}
       </label>
       <div style={{ display: "flex", gap: 4 }}>
-        <input id={id} className="text" {...mark} value={value} autoComplete="off" inputMode="text" placeholder={spec.name === "at" ? cursorText : undefined} aria-invalid={problem !== undefined} onChange={(e) => onChange(e.target.value)} />
+        <input id={id} className="text" {...mark} value={value} autoComplete="off" inputMode="text" aria-invalid={problem !== undefined} onChange={(e) => onChange(e.target.value)} />
         {chips.length > 0 && (
           <span className="chips">
             {chips.map((c) => (

@@ -21,10 +21,11 @@ export function renderWith(node: ReactNode, answers: Record<string, (body: unkno
   });
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   queries.setQueryData(["session"], { empty: false, signIns: [], person: { id: "p1", login: "ines", name: "Ines Marl", role } });
-  const view = render(
+  const wrapped = (inner: ReactNode) => (
     <QueryClientProvider client={queries}>
-      <MemoryRouter>{node}</MemoryRouter>
-    </QueryClientProvider>,
+      <MemoryRouter>{inner}</MemoryRouter>
+    </QueryClientProvider>
   );
-  return { ...view, sent };
+  const view = render(wrapped(node));
+  return { ...view, sent, again: (inner: ReactNode) => view.rerender(wrapped(inner)) };
 }

@@ -149,7 +149,8 @@ public final class Tracer {
             Optional<Toe> toe) {
         List<CauseTable.Row> rows = CauseTable.rows(situation);
         Evidence evidence = new Evidence();
-        if (isPlaced(situation)) {
+        if (indication.isEmpty()
+                || inspection.indications().get(indication.getAsInt()).isPlaced()) {
             place(evidence, situation, span);
         }
         toe.ifPresent(t -> toeEvidence(evidence, situation, t, span));
@@ -188,11 +189,6 @@ public final class Tracer {
                 .toList();
         return new Traced(
                 indication, reading, kind, List.copyOf(causes), ruledOut, next(rows, odds, sum), doubt(situation));
-    }
-
-    /** A weld too short, or not as drawn, has no place of its own to tell anything by. */
-    private static boolean isPlaced(Situation situation) {
-        return situation != Situation.SHORT && situation != Situation.NOT_AS_DRAWN;
     }
 
     private void place(Evidence evidence, Situation situation, Span span) {

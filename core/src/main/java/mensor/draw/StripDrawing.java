@@ -169,6 +169,9 @@ public record StripDrawing(
         for (int n = 0; n < inspection.indications().size(); n++) {
             Indication i = inspection.indications().get(n);
             double depth = i.depth().map(StripDrawing::mm).orElse(0.0);
+            if (!i.isPlaced()) {
+                continue;
+            }
             for (Span s : inspection.joint().ruler().straight(i.span())) {
                 marks.add(new Mark(
                         n,
@@ -177,22 +180,19 @@ public record StripDrawing(
                         mm(s.from().min(end)),
                         mm(s.to().min(end)),
                         depth,
-                        label(i, inspection.units()),
+                        label(i),
                         rejecting.contains(n)));
             }
         }
         return marks;
     }
 
-    private static String label(Indication i, Unit unit) {
+    private static String label(Indication i) {
         if (i instanceof Indication.Undersize u) {
             return "least " + u.least().in(u.least().unit()).shown();
         }
         if (i instanceof Indication.Porosity p) {
             return p.diameter().shown() + (p.count() > 1 ? " ×" + p.count() : "");
-        }
-        if (i instanceof Indication.ShortWeld s) {
-            return s.missing().in(unit).shown() + " short";
         }
         return i.depth().filter(Length::isPositive).map(Length::shown).orElse("");
     }

@@ -64,10 +64,7 @@ final class ConvexityCheck {
         if (decideByReadings(finding, read)) {
             return;
         }
-        if (!read.isEmpty()) {
-            return;
-        }
-        decideByComputation(finding);
+        decideByComputation(finding, !read.isEmpty());
         if (finding.isOpen() && !underfill.isEmpty()) {
             finding.indications(Found.indices(underfill)).accept("underfill of depth 0: nothing there");
         }
@@ -196,8 +193,8 @@ final class ConvexityCheck {
                 rule.orElse().get().in(inspection.units()), step.confidence().lower(rule.orElseConfidence()));
     }
 
-    /** Where no convexity was read: throat and legs at 90° tell whether it must be. */
-    private void decideByComputation(Finding.Builder finding) {
+    /** Where no convexity was read: throat and legs at 90° tell whether it must be; a reading elsewhere has accepted. */
+    private void decideByComputation(Finding.Builder finding, boolean acceptedByReading) {
         if (!inspection.joint().dihedral().isSquare()) {
             return;
         }
@@ -206,7 +203,10 @@ final class ConvexityCheck {
         Judged highestJudged = null;
         for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
             Reading.Station s = f.what();
-            if (s.legA().isEmpty() || s.legB().isEmpty() || s.throat().isEmpty()) {
+            if (s.convexity().isPresent()
+                    || s.legA().isEmpty()
+                    || s.legB().isEmpty()
+                    || s.throat().isEmpty()) {
                 continue;
             }
             RealLength computed = computedConvexity(s);
@@ -222,7 +222,8 @@ final class ConvexityCheck {
                 highestJudged = j;
             }
         }
-        if (highest == null) {
+        boolean prompts = highest != null && highestLeft.signum() < 0;
+        if (highest == null || acceptedByReading && !prompts) {
             return;
         }
         confidence(finding, highestJudged);
@@ -231,7 +232,7 @@ final class ConvexityCheck {
                 .allowed(highestJudged.most().shownWithUnit());
         String at = highest.what().at().shown();
         finding.readings(List.of(highest.index())).span(highest.what().span());
-        if (highestLeft.signum() < 0) {
+        if (prompts) {
             finding.incomplete(
                     "throat and legs at " + at + " hint at too much convexity", "read the convexity at " + at);
         } else {

@@ -104,9 +104,11 @@ final class CriterionCheck implements Rule.Cases<Finding> {
                 found.stream().filter(f -> isSomething(f.what())).toList();
         if (!real.isEmpty()) {
             Indication first = real.get(0).what();
+            if (first.isPlaced()) {
+                finding.span(first.span());
+            }
             real.forEach(f -> finding.trace(inWords(f.what())));
             finding.measured(real.size() == 1 ? inWords(first) : real.size() + " places")
-                    .span(first.span())
                     .indications(Found.indices(real))
                     .reject(inWords(first) + (real.size() > 1 ? " and " + (real.size() - 1) + " more" : "") + "; no "
                             + rule.thing() + " is allowed");

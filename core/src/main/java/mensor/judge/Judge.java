@@ -8,6 +8,7 @@ import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.length.Length;
 import mensor.look.Addendum;
+import mensor.look.Cover;
 import mensor.look.Criterion;
 import mensor.look.Inspection;
 import mensor.weld.InvalidField;
@@ -87,10 +88,12 @@ public final class Judge {
                         + f.confidence().id() + " confidence; check against your copy.");
             }
         }
-        inspection
-                .covered()
-                .forEach(c -> notes.add(
-                        c.criterion().title() + " is covered by " + c.by() + "; it was not seen in this look."));
+        for (Cover c : inspection.covered()) {
+            notes.add(
+                    c.criterion() == Criterion.SIZE
+                            ? "Size: the throat over a fit-up gap is demonstrated by " + c.by() + "."
+                            : c.criterion().title() + " is covered by " + c.by() + "; it was not seen in this look.");
+        }
         notes.addAll(CAUTIONS);
         return List.copyOf(notes);
     }

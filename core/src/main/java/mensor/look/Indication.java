@@ -13,8 +13,13 @@ public sealed interface Indication {
     /** The criterion that judges it. */
     Criterion criterion();
 
-    /** Where it lies. */
+    /** Where it lies; the weld's start, for want of a better place, where it {@link #isPlaced} nowhere. */
     Span span();
+
+    /** Whether it was seen at a place: what is missing from the whole weld was not. */
+    default boolean isPlaced() {
+        return true;
+    }
 
     /** The gauge's smallest division, where a depth carries one. */
     default Optional<Length> division() {
@@ -262,7 +267,7 @@ public sealed interface Indication {
         }
     }
 
-    /** The weld is shorter than specified by {@code missing}; its place is the weld's start, for want of a better one. */
+    /** The weld is shorter than specified by {@code missing}. */
     record ShortWeld(Length missing) implements Indication {
         @Override
         public String kind() {
@@ -277,6 +282,11 @@ public sealed interface Indication {
         @Override
         public Span span() {
             return Span.at(Length.zero(missing.unit()));
+        }
+
+        @Override
+        public boolean isPlaced() {
+            return false;
         }
     }
 
@@ -294,6 +304,11 @@ public sealed interface Indication {
         @Override
         public Span span() {
             return Span.at(at.orElse(Length.inches(0)));
+        }
+
+        @Override
+        public boolean isPlaced() {
+            return at.isPresent();
         }
     }
 }

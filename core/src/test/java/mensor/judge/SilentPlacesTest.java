@@ -314,6 +314,47 @@ class SilentPlacesTest {
     }
 
     @Test
+    void aReadingElsewhereDoesNotSilenceThePrompt() {
+        Optional<Length> none = Optional.empty();
+        Reading.Station read = new Reading.Station(
+                Length.inches(5),
+                none,
+                none,
+                none,
+                Optional.empty(),
+                Optional.of(Length.inches(1, 32)),
+                none,
+                none,
+                none,
+                none,
+                none,
+                none,
+                java.util.OptionalDouble.empty(),
+                java.util.OptionalDouble.empty(),
+                none,
+                Optional.empty());
+        Reading.Station high = Reading.Station.of(
+                Length.inches(1),
+                Optional.of(Length.inches(3, 8)),
+                Optional.of(Length.inches(3, 8)),
+                Optional.of(Length.inches(1, 2)),
+                Optional.empty());
+        assertThat(Look.inches("24").notCleared().read(read).verdict(Criterion.PROFILE))
+                .isEqualTo(ACCEPT);
+        assertThat(Look.inches("24").notCleared().read(read).read(high).verdict(Criterion.PROFILE))
+                .isEqualTo(INCOMPLETE);
+    }
+
+    @Test
+    void whatHasNoPlaceIsGivenNone() {
+        Finding missing = Look.inches("24")
+                .seen(new Indication.ShortWeld(Length.inches(1)))
+                .finding(Criterion.LENGTH);
+        assertThat(missing.verdict()).isEqualTo(REJECT);
+        assertThat(missing.span()).isEmpty();
+    }
+
+    @Test
     void aLowReadingInTheOtherUnitSystemThatIsNominallyEnoughIsReadAgain() {
         Look look = Look.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
         look.read(Reading.Station.legs(look.l("30"), Length.inches(5, 16), Length.inches(5, 16)));

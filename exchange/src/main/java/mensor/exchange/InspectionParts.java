@@ -2,6 +2,7 @@ package mensor.exchange;
 
 import java.util.List;
 import mensor.length.Unit;
+import mensor.look.Indication;
 import mensor.weld.Joint;
 
 /** An inspection kept in parts, each of them JSON in the format's shape; joined, they are a {@code mensor-inspection/1} document. */
@@ -39,6 +40,11 @@ public record InspectionParts(
             String field = e.field().startsWith("joint.") ? e.field().substring("joint.".length()) : e.field();
             throw new UnreadableInput(field, e.problem());
         }
+    }
+
+    /** Reads an indication alone; fields in errors are relative to it. */
+    public static Indication readIndication(String json, Unit units) {
+        return InspectionReader.indication("", Fields.of("", Json.read(json), units));
     }
 
     /** One text for one JSON content: fields sorted, no white space. */

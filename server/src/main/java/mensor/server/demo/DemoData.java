@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import mensor.look.Criterion;
 import mensor.server.disposition.Dispositions;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
@@ -35,19 +36,11 @@ import tools.jackson.databind.json.JsonMapper;
 @Order(1)
 class DemoData implements ApplicationRunner {
     private static final String JOB = "Lock footbridge";
-    private static final List<String> ALL_CLEAR = List.of(
-            "crack",
-            "fusion",
-            "crater",
-            "overlap",
-            "profile",
-            "length",
-            "as-drawn",
-            "undercut",
-            "porosity",
-            "arc-strike",
-            "slag",
-            "spatter");
+    /** What a fillet welded from both sides is looked for along its length. */
+    private static final List<String> ALL_CLEAR = Arrays.stream(Criterion.values())
+            .filter(c -> c.clearable() && c != Criterion.ROOT && c != Criterion.MISALIGNMENT)
+            .map(Criterion::id)
+            .toList();
 
     private final DemoSignIns signIns;
     private final People people;

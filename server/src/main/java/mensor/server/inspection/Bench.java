@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.length.Unit;
 import mensor.look.Criterion;
+import mensor.look.Indication;
 import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
@@ -144,7 +146,7 @@ public class Bench {
             standing.change(content, actor.id(), now);
         }
         if (entry.kind() == Kind.INDICATION) {
-            takeBackNone(inspection, entry.content().kind(), entry.content().toe());
+            takeBackNone(inspection, content);
         }
         if (entry.kind() == Kind.CLEAR) {
             refuseClearOverIndication(inspection, entry.content().criterion());
@@ -175,11 +177,13 @@ public class Bench {
     }
 
     /** A new indication takes back the "none seen" of its own criterion. */
-    private void takeBackNone(InspectionEntity inspection, String kind, String toe) {
-        String criterion = criterionOf(kind, toe);
+    private void takeBackNone(InspectionEntity inspection, String content) {
+        Indication seen = indication(content);
         for (EntryEntity e : entries.findByInspectionIdOrderBySequence(inspection.id())) {
-            if (e.kind() == Kind.CLEAR && !e.isWithdrawn() && clearedBy(e).equals(criterion)) {
-                e.withdraw("taken back: " + String.valueOf(kind).replace('-', ' ') + " was seen");
+            if (e.kind() == Kind.CLEAR
+                    && !e.isWithdrawn()
+                    && clearedBy(e).equals(seen.criterion().id())) {
+                e.withdraw("taken back: " + seen.kind().replace('-', ' ') + " was seen");
             }
         }
     }
@@ -188,28 +192,23 @@ public class Bench {
         return json.readValue(e.content(), EntryContent.class).criterion();
     }
 
-    /** The criterion that judges a kind of indication, as the inspection format maps them. */
-    private static String criterionOf(String kind, String toe) {
-        return switch (String.valueOf(kind)) {
-            case "incomplete-fusion" -> "fusion";
-            case "undersize" -> "size";
-            case "underfill" -> "profile";
-            case "undercut" -> "root".equals(toe) ? "root" : "undercut";
-            case "incomplete-penetration", "melt-through", "burn-through", "root-concavity" -> "root";
-            case "short-weld" -> "length";
-            case "not-as-drawn" -> "as-drawn";
-            default -> String.valueOf(kind);
-        };
+    private static Indication indication(String content) {
+        try {
+            return InspectionParts.readIndication(content, Unit.INCH); // the unit decides no criterion
+        } catch (UnreadableInput e) {
+            throw JudgedLook.refusal(e);
+        }
     }
 
     private void refuseClearOverIndication(InspectionEntity inspection, String criterion) {
         for (EntryEntity e : entries.findByInspectionIdOrderBySequence(inspection.id())) {
             if (e.kind() == Kind.INDICATION && !e.isWithdrawn()) {
-                EntryContent c = json.readValue(e.content(), EntryContent.class);
-                if (criterionOf(c.kind(), c.toe()).equals(criterion)) {
+                Indication seen = indication(e.content());
+                if (seen.criterion().id().equals(criterion)) {
                     throw Refused.invalid(
                             "criterion",
-                            c.kind().replace('-', ' ') + " is recorded; take it off before saying that none was seen");
+                            seen.kind().replace('-', ' ')
+                                    + " is recorded; take it off before saying that none was seen");
                 }
             }
         }
@@ -237,7 +236,7 @@ public class Bench {
             entry.restore();
             EntryContent content = json.readValue(entry.content(), EntryContent.class);
             if (entry.kind() == Kind.INDICATION) {
-                takeBackNone(inspection, content.kind(), content.toe());
+                takeBackNone(inspection, entry.content());
             } else if (entry.kind() == Kind.CLEAR) {
                 refuseClearOverIndication(inspection, content.criterion());
             }

@@ -7,7 +7,6 @@ import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
-import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.joint.JointEntity;
 import mensor.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
@@ -51,14 +50,5 @@ public record JudgedLook(
     static Refused refusal(UnreadableInput e) {
         String field = e.field().replaceFirst("^(readings|indications|clear|covered)\\[\\d+]\\.?", "");
         return Refused.invalid(field.replaceFirst("^conditions\\.", ""), e.problem());
-    }
-
-    /** The criterion of an indication entry, or null for any other. */
-    String criterionOf(EntryEntity entry) {
-        if (entry.kind() != Kind.INDICATION) {
-            return null;
-        }
-        int index = indications.indexOf(entry);
-        return document.inspection().indications().get(index).criterion().id();
     }
 }
