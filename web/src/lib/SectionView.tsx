@@ -21,6 +21,7 @@ export function SectionView({ section, units }: { section: Section; units: strin
   const at = (p: Point) => ({ x: ox + p.x * scale, y: oy - p.y * scale });
   const text = (p: Point) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`;
   const path = (ps: Point[]) => `M${ps.map((p) => text(at(p))).join("L")}z`;
+  const firstTop = Math.max(0, Math.min(...(section.members[0]?.points ?? []).map((p) => at(p).y)));
   return (
     <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
     <svg width={width} height={height} role="img" aria-label={label(section, units)} style={{ display: "block" }}>
@@ -37,7 +38,7 @@ export function SectionView({ section, units }: { section: Section; units: strin
         <Dimension key={i} d={d} at={at} dihedral={section.dihedral} />
       ))}
       <g fontSize="16" fontWeight="600" fill="#3c4a54">
-        <text x={ox - 10} y={18} textAnchor="end">{section.members[0]?.label}</text>
+        <text x={ox - 10} y={firstTop + 18} textAnchor="end">{section.members[0]?.label}</text>
         <text x={width - 8} y={oy + 22} textAnchor="end">{section.members[1]?.label}</text>
       </g>
     </svg>

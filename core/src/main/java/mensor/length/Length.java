@@ -78,12 +78,46 @@ public final class Length implements Comparable<Length> {
                     quoted(text) + " is not a length; write it as the gauge shows it: 1/32, 1 1/8, .03 or 2.4mm");
         }
         Unit unit = m.group(6) == null ? bareUnit : m.group(6).equals("mm") ? Unit.MILLIMETRE : Unit.INCH;
+        Length plain = m.group(5) != null ? plainDecimal(m.group(5), unit) : plainFraction(m, unit);
+        if (plain != null) {
+            return m.group(1).isEmpty() ? plain : plain.negate();
+        }
         BigFraction value = m.group(5) != null ? decimal(m.group(5)) : fraction(text, m);
         BigFraction nm = value.multiply(BigInteger.valueOf(unit.nanometres()));
         if (nm.compareTo(BigFraction.of(LONGEST_NANOMETRES.toBigInteger())) > 0) {
             throw new LengthFormatException(quoted(text) + " is over 1 km; no weld is that long");
         }
         return ofNanometres(m.group(1).isEmpty() ? nm : nm.negate(), unit);
+    }
+
+    /** Few digits that come to whole nanometres, as nearly every typed length does; null for any other. */
+    private static Length plainDecimal(String digits, Unit unit) {
+        int point = digits.indexOf('.');
+        if (digits.length() > 10) {
+            return null;
+        }
+        int places = point < 0 ? 0 : digits.length() - point - 1;
+        long unscaled = Long.parseLong(point < 0 ? digits : digits.substring(0, point) + digits.substring(point + 1));
+        return wholeNanometres(unscaled, (long) Math.pow(10, places), unit);
+    }
+
+    private static Length plainFraction(Matcher m, Unit unit) {
+        String whole = m.group(2) == null ? "0" : m.group(2);
+        if (whole.length() > 5 || m.group(3).length() > 5 || m.group(4).length() > 4) {
+            return null;
+        }
+        long denominator = Long.parseLong(m.group(4));
+        if (denominator == 0 || denominator > LARGEST_DENOMINATOR) {
+            return null; // said where fractions are read at length
+        }
+        return wholeNanometres(Long.parseLong(whole) * denominator + Long.parseLong(m.group(3)), denominator, unit);
+    }
+
+    private static Length wholeNanometres(long numerator, long denominator, Unit unit) {
+        long scaled = Math.multiplyExact(numerator, unit.nanometres());
+        long nanometres = scaled / denominator;
+        boolean plain = scaled % denominator == 0 && nanometres <= LONGEST_NANOMETRES.longValueExact();
+        return plain ? new Length(nanometres, null, unit) : null;
     }
 
     private static BigFraction fraction(String text, Matcher m) {
@@ -131,6 +165,14 @@ public final class Length implements Comparable<Length> {
     /** The exact value in nanometres. */
     public BigFraction exactNanometres() {
         return exact != null ? exact : BigFraction.of(nanometres);
+    }
+
+    boolean isWholeNanometres() {
+        return exact == null;
+    }
+
+    long wholeNanometres() {
+        return nanometres;
     }
 
     /** The value in nanometres as a double, for drawings. */
@@ -222,15 +264,51 @@ public final class Length implements Comparable<Length> {
 
     /** As a gauge shows it, without the unit: {@code 1 1/8}, {@code .03}, {@code 2.4}; rounded with ≈ where it cannot be written exactly. */
     public String shown() {
-        BigInteger denominator =
-                exactNanometres().divide(BigInteger.valueOf(unit.nanometres())).getDenominator();
-        boolean gaugeFraction = unit == Unit.INCH && denominator.compareTo(BigInteger.valueOf(64)) <= 0;
-        String text = written();
-        if (text != null && (gaugeFraction || text.indexOf('/') < 0) && text.length() <= 9) {
+        String text = plainText();
+        if (text == null) {
+            text = written();
+            if (text != null && text.indexOf('/') >= 0 && !isGaugeFraction()) {
+                text = null;
+            }
+        }
+        if (text != null && text.length() <= 9) {
             return text;
         }
         BigDecimal rounded = rounded(4);
         return (exactly(rounded) ? "" : "≈") + bare(rounded);
+    }
+
+    private boolean isGaugeFraction() {
+        BigInteger denominator =
+                exactNanometres().divide(BigInteger.valueOf(unit.nanometres())).getDenominator();
+        return unit == Unit.INCH && denominator.compareTo(BigInteger.valueOf(64)) <= 0;
+    }
+
+    /** The text of whole nanometres that are a 64th of an inch, or a plain decimal of the unit; null for any other. */
+    private String plainText() {
+        if (exact != null) {
+            return null;
+        }
+        if (unit == Unit.MILLIMETRE) {
+            return bare(BigDecimal.valueOf(nanometres, 6));
+        }
+        if (nanometres % SIXTY_FOURTH == 0) {
+            return sixtyFourths(nanometres / SIXTY_FOURTH);
+        }
+        return nanometres % 254 == 0 ? bare(BigDecimal.valueOf(nanometres / 254, 5)) : null;
+    }
+
+    private static String sixtyFourths(long n) {
+        long whole = Math.abs(n) / 64;
+        long top = Math.abs(n) % 64;
+        int bottom = 64;
+        while (top != 0 && top % 2 == 0) {
+            top /= 2;
+            bottom /= 2;
+        }
+        String part = top == 0 ? "" : top + "/" + bottom;
+        String text = top == 0 ? String.valueOf(whole) : whole == 0 ? part : whole + " " + part;
+        return n < 0 ? "-" + text : text;
     }
 
     /** As {@link #shown()}, with the unit. */
@@ -263,8 +341,9 @@ public final class Length implements Comparable<Length> {
 
     /** The exact text, or null where none can be written with the grammar of {@link #parse}. */
     private String written() {
-        if (unit == Unit.INCH && exact == null && nanometres % SIXTY_FOURTH == 0) {
-            return mixed(BigFraction.of(nanometres / SIXTY_FOURTH, 64));
+        String plain = plainText();
+        if (plain != null) {
+            return plain;
         }
         BigFraction units = exactNanometres().divide(BigInteger.valueOf(unit.nanometres()));
         int twos = power(units.getDenominator(), 2);

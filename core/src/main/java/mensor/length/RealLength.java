@@ -23,6 +23,9 @@ public final class RealLength implements Comparable<RealLength> {
     }
 
     public static RealLength of(Length length) {
+        if (length.isWholeNanometres()) {
+            return new RealLength(BigDecimal.valueOf(length.wholeNanometres()), length.unit());
+        }
         BigFraction f = length.exactNanometres();
         BigDecimal nm = new BigDecimal(f.getNumerator());
         return new RealLength(nm.divide(new BigDecimal(f.getDenominator()), DIGITS), length.unit());
