@@ -10,6 +10,7 @@ import { BookPanel } from "./BookPanel";
 import { DisposePanel } from "./DisposePanel";
 import { EnteredPanel } from "./EnteredPanel";
 import { EntryDock, type Touched } from "./EntryDock";
+import { PassesPanel } from "./PassesPanel";
 import { Tower } from "./Tower";
 import { useBench } from "./useBench";
 
@@ -26,7 +27,7 @@ export default function BenchPage() {
   return <BenchScreen key={id} bench={bench.data} />;
 }
 
-type Tab = "book" | "entered" | "dispose";
+type Tab = "book" | "entered" | "passes" | "dispose";
 
 /** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
 function BenchScreen({ bench }: { bench: Bench }) {
@@ -82,18 +83,20 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </section>
           <section className="card panel book-panel">
             <header role="tablist">
-              <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>What the book says</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>The book</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Put down ({standing.length})</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.welding.form.passes?.length ?? 0})</button>
               {bench.dispositions.length > 0 && (
                 <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
               )}
               <span style={{ flex: 1 }} />
-              {bench.dispositions.length === 0 && <span className="small quiet wide">{j.criteriaTitle}</span>}
+              {bench.dispositions.length === 0 && <span className="small quiet wide">{j.criteriaTitle.replace(", nontubular", "")}</span>}
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
               {tab === "book" && <BookPanel bench={bench} />}
               {tab === "entered" && <EnteredPanel bench={bench} mayChange={mayChange} onEdit={edit} />}
+              {tab === "passes" && <PassesPanel bench={bench} mayRecord={actor.role !== "VIEWER"} />}
               {tab === "dispose" && <DisposePanel bench={bench} />}
             </div>
           </section>

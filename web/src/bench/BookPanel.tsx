@@ -1,9 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, type Bench, type Causes, type Finding } from "../lib/api";
+import { api, saidBy, type Bench, type Causes, type Finding } from "../lib/api";
+import { useActor } from "../lib/session";
 import { VerdictShape } from "../lib/VerdictMark";
 import { ink } from "../theme";
 import { inWords } from "./kinds";
+import { useChange } from "./useBench";
 
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
@@ -92,7 +94,7 @@ function Share({ finding: f }: { finding: Finding }) {
 }
 
 function CausesOf({ finding, bench }: { finding: Finding; bench: Bench }) {
-  const causes = useQuery({ queryKey: ["causes", bench.id, bench.version], queryFn: () => api.causes(bench.id) });
+  const causes = useQuery({ queryKey: ["causes", bench.id, bench.version, bench.welding.version], queryFn: () => api.causes(bench.id) });
   if (!causes.data) return <p className="quiet">Tracing the causes …</p>;
   const mine = causes.data.defects.filter((d) => finding.entries.includes(entryOf(d, bench) ?? ""));
   return (
@@ -103,6 +105,30 @@ function CausesOf({ finding, bench }: { finding: Finding; bench: Bench }) {
         <Defect key={g.key} defects={g.defects} bench={bench} />
       ))}
     </section>
+  );
+}
+
+/** The look that would settle most; the answer goes into the welding record and moves the ranking at once. */
+function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; bench: Bench }) {
+  const actor = useActor();
+  const change = useChange(bench.id);
+  const w = bench.welding;
+  const answer = (seen: boolean) => {
+    const list = seen ? "signs" : "signsAbsent";
+    const form = { ...w.form, [list]: [...(w.form[list] ?? []), next.sign] };
+    void change.mutateAsync(() => api.welding(bench.id, w.version, form)).catch(() => undefined);
+  };
+  return (
+    <div className="small">
+      <b>Next check:</b> {next.ask}; {next.settles}
+      {actor.role !== "VIEWER" && (
+        <span style={{ display: "inline-flex", gap: 6, marginLeft: 8 }}>
+          <button type="button" className="none" disabled={change.isPending} onClick={() => answer(true)}>seen</button>
+          <button type="button" className="none" disabled={change.isPending} onClick={() => answer(false)}>not seen</button>
+        </span>
+      )}
+      {change.isError && <div role="alert" className="fault">{saidBy(change.error)}</div>}
+    </div>
   );
 }
 
@@ -172,11 +198,7 @@ function Defect({ defects, bench }: { defects: DefectCauses[]; bench: Bench }) {
           Ruled out: {r.class.replace("-", " ")}, {r.why}
         </div>
       ))}
-      {d.next && (
-        <div className="small">
-          <b>Next check:</b> {d.next.ask}; {d.next.settles}
-        </div>
-      )}
+      {d.next && <NextCheck next={d.next} bench={bench} />}
       {d.doubt.map((l) => (
         <p key={l} className="cautions">{l}</p>
       ))}

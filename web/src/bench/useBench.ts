@@ -14,7 +14,6 @@ export function useChange(id: string) {
     onMutate: () => queries.cancelQueries({ queryKey: ["bench", id] }),
     onSuccess: (bench) => {
       queries.setQueryData(["bench", bench.id], bench);
-      void queries.invalidateQueries({ queryKey: ["causes", id] });
       void queries.invalidateQueries({ queryKey: ["joints"] });
     },
     onError: (e) => {

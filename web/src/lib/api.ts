@@ -22,6 +22,8 @@ export type Conditions = Schemas["ConditionsForm"];
 export type Causes = Schemas["CausesDocument"];
 export type Decision = Schemas["Decision"];
 export type Disposition = Schemas["DispositionView"];
+export type WeldingForm = Schemas["WeldingForm"];
+export type PassForm = Schemas["PassForm"];
 export type NewPerson = Schemas["NewPerson"];
 export type FieldProblem = { field: string; problem: string };
 
@@ -96,6 +98,8 @@ export const api = {
     send<Bench>("DELETE", `${look(id)}/entries/${entry.id}?version=${entry.version}`),
   restore: (id: string, entry: string) => send<Bench>("POST", `${look(id)}/entries/${entry}/restore`),
   conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${look(id)}/conditions`, c),
+  welding: (id: string, version: number, welding: WeldingForm) =>
+    send<Bench>("PUT", `${look(id)}/welding`, { version, welding }),
   handOver: (id: string, to: string, note: string) => send<Bench>("POST", `${look(id)}/handover`, { to, note }),
   amend: (id: string, reason: string) => send<Bench>("POST", `${look(id)}/amend`, { reason }),
   sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>

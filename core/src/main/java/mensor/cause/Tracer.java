@@ -14,7 +14,6 @@ import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.length.Unit;
 import mensor.look.CrackPlace;
 import mensor.look.Indication;
 import mensor.look.Inspection;
@@ -22,6 +21,8 @@ import mensor.look.Reading;
 import mensor.weld.ArcLength;
 import mensor.weld.Gap;
 import mensor.weld.Pass;
+import mensor.weld.PassAmps;
+import mensor.weld.PassCheck;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Progression;
@@ -63,6 +64,16 @@ public final class Tracer {
                     traced.add(tracer.reading(i, f));
                 }
             }
+        }
+        return List.copyOf(traced);
+    }
+
+    /** Every indication traced, whatever its verdict, in the order of the file. */
+    public static List<Traced> traceAll(Inspection inspection) {
+        Tracer tracer = new Tracer(inspection);
+        List<Traced> traced = new ArrayList<>();
+        for (int i = 0; i < inspection.indications().size(); i++) {
+            traced.add(tracer.indication(i));
         }
         return List.copyOf(traced);
     }
@@ -315,17 +326,16 @@ public final class Tracer {
         }
     }
 
-    /** Hours a low-hydrogen E70 rod may be out of the oven (D1.1 exposure, from memory). */
-    private static final double E70_HOURS = 4;
-
     private void exposure(Evidence evidence, double hours) {
-        if (hours > E70_HOURS) {
+        if (hours > PassCheck.E70_HOURS) {
             evidence.add(
                     CONSUMABLE,
                     1.6,
-                    "the rods were out " + plain(hours) + " h; " + plain(E70_HOURS) + " h for E70 low-hydrogen rods");
+                    "the rods were out " + plain(hours) + " h; " + plain(PassCheck.E70_HOURS)
+                            + " h for E70 low-hydrogen rods");
         } else {
-            evidence.add(CONSUMABLE, -0.8, "the rods were out " + plain(hours) + " h, within " + plain(E70_HOURS));
+            evidence.add(
+                    CONSUMABLE, -0.8, "the rods were out " + plain(hours) + " h, within " + plain(PassCheck.E70_HOURS));
         }
     }
 
@@ -350,36 +360,19 @@ public final class Tracer {
                 && p.progression().filter(Progression.DOWN::equals).isPresent()) {
             evidence.add(PROCEDURE, 2.2, "welded vertical down on 1/4 in or over");
         }
-        if (p.amps().isPresent()) {
-            amps(evidence, p);
-        }
+        PassAmps.of(p, record).ifPresent(a -> amps(evidence, a));
     }
 
-    private void amps(Evidence evidence, Pass p) {
-        double amps = p.amps().getAsDouble();
-        String rod = p.diameter().map(d -> d.in(Unit.INCH).shown() + " in ").orElse("")
-                + p.electrode().orElse("rod");
-        Optional<RodTable.Amps> procedure =
-                p.kind().map(record.procedureAmps()::get).map(r -> new RodTable.Amps(r[0], r[1]));
-        Optional<RodTable.Amps> rodRange =
-                p.electrode().flatMap(e -> p.diameter().flatMap(d -> RodTable.amps(e, d)));
-        Optional<RodTable.Amps> range = procedure.or(() -> rodRange);
-        if (range.isEmpty()) {
-            return;
-        }
-        String line = rod + " at " + plain(amps) + " A: "
-                + procedure.map(r -> "the procedure says " + r.shown()).orElse("")
-                + (procedure.isPresent() && rodRange.isPresent() ? ", " : "")
-                + rodRange.map(r -> "the rod's range is " + r.shown()).orElse("");
-        if (amps > range.get().high()) {
-            evidence.add(CURRENT_HIGH, 2, line);
-            evidence.add(CURRENT_LOW, -2, line);
-        } else if (amps < range.get().low()) {
-            evidence.add(CURRENT_LOW, 2, line);
-            evidence.add(CURRENT_HIGH, -2, line);
+    private void amps(Evidence evidence, PassAmps amps) {
+        if (amps.isOver()) {
+            evidence.add(CURRENT_HIGH, 2, amps.line());
+            evidence.add(CURRENT_LOW, -2, amps.line());
+        } else if (amps.isUnder()) {
+            evidence.add(CURRENT_LOW, 2, amps.line());
+            evidence.add(CURRENT_HIGH, -2, amps.line());
         } else {
-            evidence.add(CURRENT_HIGH, -0.9, line);
-            evidence.add(CURRENT_LOW, -0.9, line);
+            evidence.add(CURRENT_HIGH, -0.9, amps.line());
+            evidence.add(CURRENT_LOW, -0.9, amps.line());
         }
     }
 

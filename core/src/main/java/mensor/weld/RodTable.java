@@ -24,6 +24,7 @@ public final class RodTable {
 
     private static final List<Length> DIAMETERS =
             List.of(Length.inches(3, 32), Length.inches(1, 8), Length.inches(5, 32), Length.inches(3, 16));
+    private static final Length NAME_OFF = Length.millimetres("0.25");
     private static final List<Row> ROWS = List.of(
             new Row("E6010", false, new int[] {40, 80, 75, 125, 110, 170, 140, 215}),
             new Row("E6011", false, new int[] {40, 80, 75, 125, 110, 170, 140, 215}),
@@ -45,12 +46,18 @@ public final class RodTable {
     /** The rod's range, or empty where the class or the diameter is not in the table. */
     public static Optional<Amps> amps(String electrode, Length diameter) {
         for (int i = 0; i < DIAMETERS.size(); i++) {
-            if (DIAMETERS.get(i).compareTo(diameter) == 0) {
+            if (isCalled(diameter, DIAMETERS.get(i))) {
                 int column = i;
                 return row(electrode).map(r -> new Amps(r.amps()[2 * column], r.amps()[2 * column + 1]));
             }
         }
         return Optional.empty();
+    }
+
+    /** A rod of 3.2 mm is called 1/8 in: the trade's names lie within a quarter of a millimetre of each other. */
+    private static boolean isCalled(Length diameter, Length name) {
+        Length off = diameter.minus(name);
+        return !(off.isNegative() ? off.negate() : off).isOver(NAME_OFF);
     }
 
     /** True for a class whose coating is of the low-hydrogen kind; empty for an unknown class. */

@@ -171,6 +171,34 @@ class FirstWalkTest {
         assertThat(verdict(page)).hasText("Reject");
     }
 
+    @Test
+    void aColdPassIsRecordedAndLeadsTheCausesOfSlag() {
+        Page page = open(1280, 800);
+        signIn(page, "ines");
+        setUp(page, "WALK-4");
+        page.getByLabel("More kinds").selectOption("slag");
+        page.locator("#dock-from").fill("10");
+        page.locator("#dock-to").fill("12");
+        page.locator("#dock-to").press("Enter");
+        assertThat(verdict(page)).hasText("Reject");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Passes")))
+                .click();
+        page.getByLabel("Diameter").selectOption("1/8");
+        page.getByLabel("Amps").fill("95");
+        page.getByLabel("Amps").press("Enter");
+        assertThat(page.getByText("1/8 in E7018 at 95 A: the rod's range is 115–165 A"))
+                .isVisible();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("The book"))
+                .click();
+        finding(page, "slag").locator("button").first().click();
+        Locator causes = page.getByLabel("Likely causes");
+        assertThat(causes.locator("[data-cause]").first()).hasAttribute("data-cause", "current-low");
+        Locator next = causes.getByText("Next check:").locator("..");
+        String asked = next.innerText();
+        next.getByText("not seen").click();
+        assertThat(next).not().hasText(asked);
+    }
+
     @ParameterizedTest
     @CsvSource({"1280, 800", "1024, 768"})
     void noScreenScrollsSideways(int width, int height) {

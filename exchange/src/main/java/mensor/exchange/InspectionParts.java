@@ -4,6 +4,7 @@ import java.util.List;
 import mensor.length.Unit;
 import mensor.look.Indication;
 import mensor.weld.Joint;
+import mensor.weld.WeldingRecord;
 
 /** An inspection kept in parts, each of them JSON in the format's shape; joined, they are a {@code mensor-inspection/1} document. */
 public record InspectionParts(
@@ -14,7 +15,8 @@ public record InspectionParts(
         List<String> clear,
         List<String> covered,
         List<String> readings,
-        List<String> indications) {
+        List<String> indications,
+        String welding) {
 
     /**
      * Reads the parts as one document.
@@ -29,7 +31,7 @@ public record InspectionParts(
                         ",",
                         clear.stream().map(c -> Json.write(new Json.Text(c))).toList()) + "],\"covered\":["
                 + String.join(",", covered) + "],\"readings\":[" + String.join(",", readings) + "],\"indications\":["
-                + String.join(",", indications) + "]}");
+                + String.join(",", indications) + "],\"welding\":" + welding + "}");
     }
 
     /** Reads a joint alone; fields in errors are relative to it. */
@@ -45,6 +47,11 @@ public record InspectionParts(
     /** Reads an indication alone; fields in errors are relative to it. */
     public static Indication readIndication(String json, Unit units) {
         return InspectionReader.indication("", Fields.of("", Json.read(json), units));
+    }
+
+    /** Reads a welding record alone; fields in errors are relative to it, bare lengths in the given unit. */
+    public static WeldingRecord readWelding(String json, Unit units) {
+        return InspectionReader.welding(Fields.of("", Json.read(json), units));
     }
 
     /** One text for one JSON content: fields sorted, no white space. */

@@ -7,12 +7,7 @@ import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
-import java.nio.file.Path;
 import java.util.List;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
@@ -65,7 +60,7 @@ public final class JudgeCommand {
 
     private int judge(String file) throws IOException {
         try {
-            InspectionDocument document = InspectionDocument.read(text(file));
+            InspectionDocument document = InspectionDocument.read(InputFiles.text(file, in));
             Evaluation evaluation = Judge.evaluate(document.inspection(), document.book());
             out.write(
                     EvaluationDocument.write(file, document.inspection().joint().mark(), evaluation));
@@ -77,28 +72,8 @@ public final class JudgeCommand {
             };
         } catch (UnreadableInput e) {
             out.flush();
-            err.println(oneLine(file + ": " + e.getMessage()));
+            err.println(InputFiles.oneLine(file, e));
             return UNREADABLE;
         }
-    }
-
-    private String text(String file) throws IOException {
-        try {
-            byte[] bytes = file.equals("-") ? in.readAllBytes() : Files.readAllBytes(Path.of(file));
-            return StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString();
-        } catch (CharacterCodingException e) {
-            throw new UnreadableInput("", "is not UTF-8 text");
-        } catch (NoSuchFileException e) {
-            throw new UnreadableInput("", "there is no such file");
-        } catch (IOException | java.nio.file.InvalidPathException e) {
-            throw new UnreadableInput("", "cannot be read: " + e.getMessage());
-        }
-    }
-
-    private static String oneLine(String text) {
-        return text.replaceAll("\\s*[\\r\\n]+\\s*", " ");
     }
 }

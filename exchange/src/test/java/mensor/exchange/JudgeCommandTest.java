@@ -105,4 +105,36 @@ class JudgeCommandTest {
         assertThat(undercut.get("nearLimit").asBoolean()).isFalse();
         assertThat(answer.get("notes").toString()).contains("Visual look only");
     }
+
+    private int trace(String stdin, String... arguments) {
+        return new TraceCommand(
+                        new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)),
+                        new PrintWriter(out, true),
+                        new PrintWriter(err, true))
+                .run(List.of(arguments));
+    }
+
+    @Test
+    void traceAnswersWhatRejectsAndWithAllEveryIndication() {
+        String file = sound(
+                "{'kind':'spatter','from':1,'to':2},{'kind':'undercut','toe':'A','from':3,'to':9,'depth':'1/16'}");
+        assertThat(trace(file, "-")).isZero();
+        assertThat(trace(file, "--all", "-")).isZero();
+        List<String> lines = out.toString().lines().toList();
+        JsonNode rejecting = JsonMapper.shared().readTree(lines.get(0));
+        assertThat(rejecting.get("format").asString()).isEqualTo("mensor-causes/1");
+        assertThat(rejecting.get("defects")).singleElement().satisfies(d -> {
+            assertThat(d.get("indication").asInt()).isEqualTo(1);
+            assertThat(d.get("causes").get(0).propertyNames())
+                    .containsExactly("class", "name", "standing", "for", "against", "check", "change");
+        });
+        assertThat(JsonMapper.shared().readTree(lines.get(1)).get("defects")).hasSize(2);
+    }
+
+    @Test
+    void traceSaysWhatItCannotRead() {
+        assertThat(trace("{", "-")).isEqualTo(3);
+        assertThat(trace("")).isEqualTo(3);
+        assertThat(err.toString()).contains("not valid JSON").doesNotContain("Exception");
+    }
 }

@@ -19,6 +19,8 @@ import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
+import mensor.server.joint.Welding;
+import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
 import mensor.server.people.DemoSignIns;
 import mensor.server.people.People;
@@ -45,6 +47,7 @@ class DemoData implements ApplicationRunner {
     private final DemoSignIns signIns;
     private final People people;
     private final SetUp setUp;
+    private final Welding welding;
     private final Bench bench;
     private final Signing signing;
     private final Dispositions dispositions;
@@ -55,6 +58,7 @@ class DemoData implements ApplicationRunner {
             DemoSignIns signIns,
             People people,
             SetUp setUp,
+            Welding welding,
             Bench bench,
             Signing signing,
             Dispositions dispositions,
@@ -62,6 +66,7 @@ class DemoData implements ApplicationRunner {
         this.signIns = signIns;
         this.people = people;
         this.setUp = setUp;
+        this.welding = welding;
         this.bench = bench;
         this.signing = signing;
         this.dispositions = dispositions;
@@ -148,6 +153,14 @@ class DemoData implements ApplicationRunner {
         Work sign() {
             InspectionEntity i = bench.open(inspector, inspection).inspection();
             signing.sign(inspector, inspection, new Signing.SignForm(i.version(), i.verdict(), "QC", null));
+            return this;
+        }
+
+        /** What was used to make the weld, as the welding engineer recorded it. */
+        Work welding(String fields) {
+            JointEntity joint = bench.open(inspector, inspection).joint();
+            WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
+            welding.record(actors.get("wanda"), joint.id(), joint.version(), form);
             return this;
         }
 
@@ -255,6 +268,8 @@ class DemoData implements ApplicationRunner {
                 .ready()
                 .blade("0", "36", "1/4")
                 .seen("'kind':'porosity','from':'8','to':'8 3/4','diameter':'3/32','count':5")
+                .welding("'electrodeExposureHours':7,'arcLength':'normal','passes':["
+                        + "{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'polarity':'DCEP'}]")
                 .clearBut("porosity")
                 .sign()
                 .dispose("wanda", "porosity", "remove-and-reweld", "damp rods; use a fresh can");
@@ -262,6 +277,10 @@ class DemoData implements ApplicationRunner {
                 .ready()
                 .blade("0", "36", "1/4")
                 .seen("'kind':'slag','from':'20','to':'21 1/2','trapped':true")
+                .welding(
+                        "'passes':["
+                                + "{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':95,'polarity':'DCEP','technique':'stringer'},"
+                                + "{'pass':2,'kind':'cap','electrode':'E7018','diameter':'1/8','amps':100,'polarity':'DCEP','technique':'stringer'}]")
                 .clearBut("slag");
         joint(lot, "FB-04", "2", "B2", "tomas", tee("36", "1/4", "3/8", "1/2", "2F"))
                 .ready()

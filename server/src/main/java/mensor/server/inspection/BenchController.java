@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.UUID;
 import mensor.cause.Tracer;
 import mensor.exchange.CausesDocument;
+import mensor.server.joint.Welding;
+import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -22,10 +24,12 @@ import org.springframework.web.bind.annotation.RestController;
 class BenchController {
     private final Bench bench;
     private final BenchViews views;
+    private final Welding welding;
 
-    BenchController(Bench bench, BenchViews views) {
+    BenchController(Bench bench, BenchViews views, Welding welding) {
         this.bench = bench;
         this.views = views;
+        this.welding = welding;
     }
 
     record EntryForm(EntryEntity.Kind kind, EntryContent content, Long version) {}
@@ -33,6 +37,8 @@ class BenchController {
     record HandOver(UUID to, String note) {}
 
     record Amendment(String reason) {}
+
+    record WeldingChange(long version, WeldingForm welding) {}
 
     @GetMapping
     BenchView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
@@ -72,6 +78,14 @@ class BenchController {
     BenchView conditions(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody ConditionsForm form) {
         return views.of(bench.conditions(actor, id, form));
+    }
+
+    /** The joint's welding record, as the bench shows it. */
+    @PutMapping("/welding")
+    BenchView welding(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WeldingChange change) {
+        UUID joint = bench.open(actor, id).joint().id();
+        welding.record(actor, joint, change.version(), change.welding());
+        return views.of(bench.open(actor, id));
     }
 
     @PostMapping("/handover")

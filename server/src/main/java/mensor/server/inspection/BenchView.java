@@ -7,7 +7,9 @@ import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
 import mensor.server.disposition.DispositionView;
 import mensor.server.joint.JointForm;
+import mensor.server.joint.WeldingForm;
 import mensor.server.record.SignatureView;
+import mensor.weld.PassCheck;
 import org.jspecify.annotations.Nullable;
 
 /** All that the bench shows of one look: what was put down, what it comes to, and the drawings in numbers. */
@@ -31,6 +33,7 @@ public record BenchView(
         List<RevisionView> revisions,
         @Nullable SignatureView signature,
         List<DispositionView> dispositions,
+        WeldingView welding,
         String next) {
 
     /** The joint beside the bench. Toes answer to their member's name. */
@@ -54,6 +57,9 @@ public record BenchView(
             boolean blade,
             String size,
             JointForm form) {}
+
+    /** The welding record with what departs in it; {@code version} is the joint's. */
+    public record WeldingView(long version, WeldingForm form, List<PassCheck.Departure> departures) {}
 
     public record EvaluationView(
             String verdict, int rejects, List<FindingView> findings, List<TodoView> todo, List<String> notes) {}

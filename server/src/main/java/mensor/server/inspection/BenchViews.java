@@ -17,9 +17,11 @@ import mensor.look.Reading;
 import mensor.server.disposition.Dispositions;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
+import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
+import mensor.weld.PassCheck;
 import mensor.weld.Toe;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -82,6 +84,10 @@ class BenchViews {
                         .toList(),
                 signatures.of(i.id()).orElse(null),
                 placed,
+                new BenchView.WeldingView(
+                        o.joint().version(),
+                        json.readValue(o.joint().welding(), WeldingForm.class),
+                        PassCheck.departures(look.welding(), look.joint().position())),
                 NextStep.of(i, placed));
     }
 

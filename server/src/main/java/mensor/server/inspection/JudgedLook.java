@@ -40,7 +40,8 @@ public record JudgedLook(
                 clear.stream().distinct().toList(),
                 covered,
                 readings.stream().map(EntryEntity::content).toList(),
-                indications.stream().map(EntryEntity::content).toList());
+                indications.stream().map(EntryEntity::content).toList(),
+                joint.welding());
         InspectionDocument document = parts.read();
         Evaluation evaluation = Judge.evaluate(document.inspection(), document.book());
         return new JudgedLook(document, evaluation, readings, indications);

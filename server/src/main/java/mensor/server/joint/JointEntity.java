@@ -36,6 +36,9 @@ public class JointEntity {
     @Lob
     private String document;
 
+    @Lob
+    private String welding;
+
     private Instant createdAt;
     private UUID createdBy;
 
@@ -48,6 +51,7 @@ public class JointEntity {
         this.id = id;
         this.createdAt = createdAt;
         this.createdBy = createdBy;
+        this.welding = "{}";
         set(form, joint, document);
     }
 
@@ -124,6 +128,14 @@ public class JointEntity {
 
     public String document() {
         return document;
+    }
+
+    public String welding() {
+        return welding;
+    }
+
+    void setWelding(String json) {
+        welding = json;
     }
 
     public long version() {

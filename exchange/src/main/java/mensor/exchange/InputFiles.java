@@ -1,0 +1,37 @@
+package mensor.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+
+/** The files that a command is given; {@code -} is standard input. */
+final class InputFiles {
+    private InputFiles() {}
+
+    /** @throws UnreadableInput where the file is not there, cannot be read, or is not UTF-8 text */
+    static String text(String file, InputStream in) {
+        try {
+            byte[] bytes = file.equals("-") ? in.readAllBytes() : Files.readAllBytes(Path.of(file));
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
+        } catch (CharacterCodingException e) {
+            throw new UnreadableInput("", "is not UTF-8 text");
+        } catch (NoSuchFileException e) {
+            throw new UnreadableInput("", "there is no such file");
+        } catch (IOException | java.nio.file.InvalidPathException e) {
+            throw new UnreadableInput("", "cannot be read: " + e.getMessage());
+        }
+    }
+
+    /** The one line that says what is wrong with a file. */
+    static String oneLine(String file, UnreadableInput e) {
+        return (file + ": " + e.getMessage()).replaceAll("\\s*[\\r\\n]+\\s*", " ");
+    }
+}

@@ -1,0 +1,85 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningMensor.class)
+class WeldingTest {
+    private static final String COLD =
+            "{'passes':[{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':90,'polarity':'DCEP'}]}";
+
+    private static TestBrowser.Answer record(TestBrowser who, String look, String welding) {
+        long version =
+                who.get(look).expect(200).json().get("welding").get("version").asLong();
+        return who.put(look + "/welding", "{'version':" + version + ",'welding':" + welding + "}");
+    }
+
+    private static JsonNode leading(TestBrowser who, String look) {
+        return who.get(look + "/causes")
+                .expect(200)
+                .json()
+                .get("defects")
+                .get(0)
+                .get("causes")
+                .get(0);
+    }
+
+    @Test
+    void aColdPassIsSaidAtOnceAndLeadsTheCauses() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("W1");
+        ines.add(look, "INDICATION", "'kind':'incomplete-fusion','from':'10','to':'12'")
+                .expect(200);
+        JsonNode bench = record(ines, look, COLD).expect(200).json();
+        assertThat(bench.get("welding").get("departures").get(0).get("line").asString())
+                .isEqualTo("1/8 in E7018 at 90 A: the rod's range is 115–165 A");
+        assertThat(leading(ines, look).get("class").asString()).isEqualTo("current-low");
+        assertThat(leading(ines, look).get("for").toString()).contains("115–165 A");
+    }
+
+    @Test
+    void anAnsweredSignMovesTheRankingEvenAfterTheSignature() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("W2");
+        ines.add(look, "INDICATION", "'kind':'slag','from':'10','to':'12','trapped':true")
+                .expect(200);
+        ines.sign(look, "reject").expect(200);
+        String sum = ines.get(look).json().get("signature").get("sha256").asString();
+        TestBrowser rufus = RunningMensor.as("rufus");
+        record(rufus, look, "{'signs':['slag-ahead-of-pool']}").expect(200);
+        assertThat(leading(rufus, look).get("class").asString()).isEqualTo("travel-angle");
+        assertThat(ines.get(look).json().get("signature").get("sha256").asString())
+                .as("the record stays frozen")
+                .isEqualTo(sum);
+    }
+
+    @Test
+    void badRecordsAreRefusedByFieldAndStaleOnesByVersion() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("W3");
+        TestBrowser.Answer bad = record(ines, look, "{'passes':[{'amps':-3}]}").expect(422);
+        assertThat(bad.json().get("errors").get(0).get("field").asString()).isEqualTo("passes[0].amps");
+        record(ines, look, "{'signs':['ugly']}").expect(422);
+        record(ines, look, COLD).expect(200);
+        assertThat(ines.put(look + "/welding", "{'version':0,'welding':{}}")
+                        .expect(409)
+                        .detail())
+                .contains("somebody changed");
+        RunningMensor.as("vera")
+                .put(look + "/welding", "{'version':1,'welding':{}}")
+                .expect(403);
+    }
+
+    @Test
+    void theExportedFileCarriesTheRecord() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("W4");
+        record(ines, look, COLD).expect(200);
+        var document = mensor.exchange.InspectionDocument.read(
+                ines.get(look + "/document").expect(200).text());
+        assertThat(document.inspection().welding().passes()).hasSize(1);
+    }
+}
