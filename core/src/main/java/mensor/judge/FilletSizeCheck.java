@@ -6,6 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
+import mensor.judge.FilletSizes.At;
+import mensor.judge.FilletSizes.Blade;
+import mensor.judge.FilletSizes.Enlarged;
+import mensor.judge.FilletSizes.Marked;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Ruler;
@@ -13,11 +17,8 @@ import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
 import mensor.look.Criterion;
-import mensor.look.Indication;
 import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Gap;
-import mensor.weld.GirderEnds;
 import mensor.weld.Joint;
 
 /**
@@ -30,30 +31,13 @@ final class FilletSizeCheck {
     private final Rule.FilletSize rule;
     private final Unit unit;
     private final Ruler ruler;
+    private final FilletSizes sizes;
     private final RealLength size;
     private final Length underrun;
-    private final SpanSet welded;
-    private final SpanSet noUnderrun;
-    private final List<Enlarged> enlarged = new ArrayList<>();
-    private final boolean demonstrated;
-    private final List<At> stations = new ArrayList<>();
-    private final List<Blade> blades = new ArrayList<>();
-    private final List<Marked> marked = new ArrayList<>();
-
-    /** A stretch where a fit-up opening asks more leg. */
-    private record Enlarged(SpanSet where, Length opening, RealLength wanted) {}
-
-    /** A station's size, against what is wanted there. */
-    private record At(
-            int index, Reading.Station station, Length place, SectionSize section, RealLength wanted, boolean nominal) {
-        boolean isLow() {
-            return !nominal && section.size().isUnder(wanted);
-        }
-    }
-
-    private record Blade(int index, Span span, SpanSet where, RealLength atLeast) {}
-
-    private record Marked(int index, Indication.Undersize what, SpanSet where, RealLength least, boolean nominal) {}
+    private final List<Enlarged> enlarged;
+    private final List<At> stations;
+    private final List<Blade> blades;
+    private final List<Marked> marked;
 
     /** Something measured that is under the least allowed there. */
     private record Short(
@@ -69,97 +53,13 @@ final class FilletSizeCheck {
         this.rule = rule;
         this.unit = inspection.units();
         this.ruler = joint.ruler();
-        this.size = joint.size()
-                .map(RealLength::of)
-                .orElseGet(() ->
-                        joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
-        this.underrun = rule.underruns().stream()
-                .filter(u ->
-                        u.sizeUnder().map(s -> size.isUnder(RealLength.of(s))).orElse(true))
-                .findFirst()
-                .orElseThrow()
-                .underrun();
-        this.welded =
-                joint.segments().isEmpty() ? SpanSet.of(List.of(ruler.whole())) : ruler.straight(joint.segments());
-        this.noUnderrun = girderEnds();
-        this.demonstrated = inspection.cover(Criterion.SIZE).isPresent();
-        if (!demonstrated) {
-            for (Gap gap : joint.gaps()) {
-                if (gap.opening().isOver(rule.openingFree())) {
-                    enlarged.add(new Enlarged(
-                            ruler.straight(List.of(gap.span())).intersect(welded),
-                            gap.opening(),
-                            size.plus(RealLength.of(gap.opening()))));
-                }
-            }
-        }
-        gatherReadings();
-    }
-
-    private SpanSet girderEnds() {
-        List<Span> zones = new ArrayList<>();
-        joint.flangeWidth().ifPresent(width -> {
-            Length zone = width.times(rule.noUnderrunFlanges()).min(ruler.length());
-            GirderEnds ends = joint.girderEnds();
-            if (ends == GirderEnds.START || ends == GirderEnds.BOTH) {
-                zones.add(new Span(ruler.whole().from(), zone));
-            }
-            if (ends == GirderEnds.END || ends == GirderEnds.BOTH) {
-                zones.add(new Span(ruler.length().minus(zone), ruler.length()));
-            }
-        });
-        return SpanSet.of(zones);
-    }
-
-    private void gatherReadings() {
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
-            Length place = ruler.place(f.what().at());
-            SectionSize.of(joint, f.what()).filter(s -> welded.covers(place)).ifPresent(section -> {
-                RealLength wanted = wantedAt(place);
-                boolean nominal = section.size().isUnder(wanted) && section.isNominallyEnough(joint, unit, wanted);
-                stations.add(new At(f.index(), f.what(), place, section, wanted, nominal));
-            });
-        }
-        for (Found<Reading.Blade> f : Found.readings(inspection, Reading.Blade.class)) {
-            RealLength goes = RealLength.of(f.what().atLeast());
-            RealLength atLeast = joint.throat().isPresent()
-                    ? joint.dihedral().legOf(goes, joint.sizeMeans())
-                    : joint.dihedral().leg(goes, joint.legs(), joint.sizeMeans());
-            blades.add(new Blade(
-                    f.index(), f.what().span(), ruler.straight(List.of(f.what().span())), atLeast));
-        }
-        for (Found<Indication.Undersize> f : Found.indications(inspection, Indication.Undersize.class)) {
-            Length read = f.what().least();
-            RealLength least = inDrawnMeaning(read);
-            boolean nominal = read.unit() != unit
-                    && least.isUnder(size)
-                    && SectionSize.nominalPair(read)
-                            .map(this::inDrawnMeaning)
-                            .filter(p -> !p.isUnder(size))
-                            .isPresent();
-            marked.add(new Marked(
-                    f.index(),
-                    f.what(),
-                    ruler.straight(List.of(f.what().span())).intersect(welded),
-                    least,
-                    nominal));
-        }
-    }
-
-    private RealLength inDrawnMeaning(Length least) {
-        return joint.throat().isPresent()
-                ? joint.dihedral().legOf(RealLength.of(least), joint.sizeMeans())
-                : RealLength.of(least);
-    }
-
-    private RealLength wantedAt(Length place) {
-        RealLength wanted = size;
-        for (Enlarged e : enlarged) {
-            if (e.where().covers(place) && e.wanted().isOver(wanted)) {
-                wanted = e.wanted();
-            }
-        }
-        return wanted;
+        this.sizes = new FilletSizes(inspection, rule);
+        this.size = sizes.size();
+        this.underrun = sizes.underrun();
+        this.enlarged = sizes.enlarged();
+        this.stations = sizes.stations();
+        this.blades = sizes.blades();
+        this.marked = sizes.marked();
     }
 
     void judge(Finding.Builder finding) {
@@ -229,11 +129,11 @@ final class FilletSizeCheck {
                         + e.wanted().shown() + " " + unit.symbol());
             }
         }
-        if (demonstrated) {
+        if (sizes.isDemonstrated()) {
             finding.trace("the throat over the fit-up gap is demonstrated: "
                     + inspection.cover(Criterion.SIZE).orElseThrow().by());
         }
-        for (Span zone : noUnderrun.spans()) {
+        for (Span zone : sizes.noUnderrun().spans()) {
             finding.trace("no underrun within " + rule.noUnderrunFlanges() + " flange widths of the girder's end: "
                     + zone.shown());
         }
@@ -247,22 +147,14 @@ final class FilletSizeCheck {
         }
     }
 
-    private boolean isUnderrunBarred(Length place) {
-        return noUnderrun.covers(place);
-    }
-
-    private boolean isUnderrunBarred(SpanSet where) {
-        return where.spans().stream().anyMatch(s -> s.extent().isZero() && noUnderrun.covers(s.from()))
-                || where.intersect(noUnderrun).total(unit).isPositive();
-    }
-
     /** Every station and mark that is under what is wanted there by more than the underrun. */
     private List<Short> tooSmall(Length allowedUnderrun) {
         List<Short> found = new ArrayList<>();
         RealLength under = RealLength.of(allowedUnderrun);
         for (At at : stations) {
-            RealLength least =
-                    isUnderrunBarred(at.place()) ? at.wanted() : at.wanted().minus(under);
+            RealLength least = sizes.isUnderrunBarred(at.place())
+                    ? at.wanted()
+                    : at.wanted().minus(under);
             if (at.isLow() && at.section().size().isUnder(least)) {
                 found.add(new Short(
                         false, at.index(), at.station().span(), at.section().size(), at.wanted(), least));
@@ -272,26 +164,13 @@ final class FilletSizeCheck {
             if (m.nominal() || m.where().isEmpty()) {
                 continue;
             }
-            RealLength wanted = wantedEverywhere(m.where());
-            RealLength least = isUnderrunBarred(m.where()) ? wanted : wanted.minus(under);
+            RealLength wanted = sizes.wantedEverywhere(m.where());
+            RealLength least = sizes.isUnderrunBarred(m.where()) ? wanted : wanted.minus(under);
             if (m.least().isUnder(least)) {
                 found.add(new Short(true, m.index(), m.what().span(), m.least(), wanted, least));
             }
         }
         return found;
-    }
-
-    /** The size wanted all along a stretch: a gap's greater one only where the gap spans the stretch. */
-    private RealLength wantedEverywhere(SpanSet where) {
-        RealLength wanted = size;
-        for (Enlarged e : enlarged) {
-            boolean spans = where.minus(e.where()).isEmpty()
-                    && !where.intersect(e.where()).isEmpty();
-            if (spans && e.wanted().isOver(wanted)) {
-                wanted = e.wanted();
-            }
-        }
-        return wanted;
     }
 
     private void rejectTooSmall(Finding.Builder finding, List<Short> tooSmall) {
@@ -323,7 +202,7 @@ final class FilletSizeCheck {
     }
 
     private List<Gap> openingsOver() {
-        if (demonstrated) {
+        if (sizes.isDemonstrated()) {
             return List.of();
         }
         return joint.gaps().stream()
@@ -401,13 +280,13 @@ final class FilletSizeCheck {
                 .toList();
         SpanSet marks = SpanSet.of(
                 marked.stream().flatMap(m -> m.where().spans().stream()).toList());
-        SpanSet goes = bladesOf(size);
+        SpanSet goes = sizes.bladesOf(size);
         List<String> missing = new ArrayList<>(
                 new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places).missing(joint.segments()));
         for (Enlarged e : enlarged) {
             boolean read = e.where().isEmpty()
                     || places.stream().anyMatch(e.where()::covers)
-                    || !bladesOf(e.wanted()).intersect(e.where()).isEmpty()
+                    || !sizes.bladesOf(e.wanted()).intersect(e.where()).isEmpty()
                     || e.where().minus(marks).isEmpty();
             if (!read) {
                 missing.add("read the size over the fit-up gap at "
@@ -416,13 +295,6 @@ final class FilletSizeCheck {
             }
         }
         return missing;
-    }
-
-    private SpanSet bladesOf(RealLength wanted) {
-        return SpanSet.of(blades.stream()
-                .filter(b -> !b.atLeast().isUnder(wanted))
-                .flatMap(b -> b.where().spans().stream())
-                .toList());
     }
 
     private Optional<At> measuredLeast() {
@@ -483,9 +355,9 @@ final class FilletSizeCheck {
                     .filter(m -> !m.nominal())
                     .flatMap(m -> m.where().spans().stream())
                     .toList());
-            SpanSet exact = lowMarks(welded, size);
-            UndersizePortion base =
-                    new UndersizePortion(ruler, welded, marks.union(bladesOf(size)), stationsAgainst(size, stations));
+            SpanSet exact = lowMarks(sizes.welded(), size);
+            UndersizePortion base = new UndersizePortion(
+                    ruler, sizes.welded(), marks.union(sizes.bladesOf(size)), stationsAgainst(size, stations));
             SpanSet least = exact.union(base.atLeast());
             SpanSet most = exact.union(base.atMost());
             for (Enlarged e : enlarged) {
@@ -493,7 +365,7 @@ final class FilletSizeCheck {
                         .filter(a -> e.where().covers(a.place()))
                         .toList();
                 UndersizePortion overGap = new UndersizePortion(
-                        ruler, e.where(), marks.union(bladesOf(e.wanted())), stationsAgainst(e.wanted(), here));
+                        ruler, e.where(), marks.union(sizes.bladesOf(e.wanted())), stationsAgainst(e.wanted(), here));
                 SpanSet low = lowMarks(e.where(), e.wanted());
                 least = least.union(low).union(overGap.atLeast());
                 most = most.union(low).union(overGap.atMost());

@@ -51,7 +51,7 @@ public record InspectionParts(
 
     /** Reads a welding record alone; fields in errors are relative to it, bare lengths in the given unit. */
     public static WeldingRecord readWelding(String json, Unit units) {
-        return InspectionReader.welding(Fields.of("", Json.read(json), units));
+        return WeldingReader.welding(Fields.of("", Json.read(json), units));
     }
 
     /** One text for one JSON content: fields sorted, no white space. */

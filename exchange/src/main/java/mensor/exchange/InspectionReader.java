@@ -4,16 +4,11 @@ import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.judge.Judge;
@@ -28,16 +23,9 @@ import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
-import mensor.weld.ArcLength;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Named;
-import mensor.weld.Pass;
-import mensor.weld.PassKind;
-import mensor.weld.Polarity;
-import mensor.weld.Progression;
-import mensor.weld.Sign;
-import mensor.weld.Technique;
 import mensor.weld.WeldingRecord;
 
 /** Reads a {@code mensor-inspection/1} document strictly: what the format does not know is an error that names the field. */
@@ -217,8 +205,7 @@ final class InspectionReader {
         f.objects("addenda", (at, a) -> addenda.add(addendum(a, addenda)));
         boolean perToe =
                 f.object("readingChoices").map(InspectionReader::undercutPerToe).orElse(false);
-        WeldingRecord welding =
-                f.object("welding").map(InspectionReader::welding).orElse(WeldingRecord.NONE);
+        WeldingRecord welding = f.object("welding").map(WeldingReader::welding).orElse(WeldingRecord.NONE);
         return new Inspection(
                 joint, units, conditions, clear, allElse, covered, readings, indications, addenda, perToe, welding);
     }
@@ -410,83 +397,6 @@ final class InspectionReader {
         Optional<UndercutChoice> choice = c.word("undercut", UndercutChoice.class);
         c.end();
         return choice.filter(UndercutChoice.PER_TOE::equals).isPresent();
-    }
-
-    static WeldingRecord welding(Fields w) {
-        WeldingRecord record = new WeldingRecord(
-                w.objects("passes", (at, p) -> pass(p)),
-                w.bool("millScaleRemoved"),
-                w.number("electrodeExposureHours", 0, "h"),
-                w.number("preheatF", -460, "°F"),
-                w.word("arcLength", ArcLength.class),
-                w.list("signs", (at, v) -> Fields.asWord(at, v, Sign.class)),
-                w.list("signsAbsent", (at, v) -> Fields.asWord(at, v, Sign.class)),
-                w.object("procedure").map(InspectionReader::procedureAmps).orElse(Map.of()));
-        w.end();
-        return record;
-    }
-
-    private static Pass pass(Fields p) {
-        Optional<BigDecimal> number = p.number("pass");
-        number.filter(n -> n.stripTrailingZeros().scale() > 0 || n.signum() <= 0 || n.precision() > 6)
-                .ifPresent(n -> {
-                    throw p.error("pass", "a whole number from 1 is wanted, got " + n.toPlainString());
-                });
-        Pass pass = new Pass(
-                number.map(n -> OptionalInt.of(n.intValue())).orElseGet(OptionalInt::empty),
-                p.word("kind", PassKind.class),
-                p.text("electrode"),
-                p.positive("diameter"),
-                p.number("amps", 0, "A"),
-                p.number("volts", 0, "V"),
-                p.word("polarity", Polarity.class),
-                p.word("progression", Progression.class),
-                p.word("technique", Technique.class),
-                speed(p),
-                p.positive("runLength"),
-                p.number("arcForce", 0, "%"),
-                p.bool("planned").orElse(false));
-        p.end();
-        return pass;
-    }
-
-    private static final Pattern SPEED = Pattern.compile("(.*[0-9]) *(in|mm)/min");
-
-    /** Travel speed in mm per minute. */
-    private static OptionalDouble speed(Fields p) {
-        Optional<String> text = p.text("speed");
-        if (text.isEmpty()) {
-            return OptionalDouble.empty();
-        }
-        Matcher m = SPEED.matcher(text.get().strip());
-        if (!m.matches()) {
-            throw p.error("speed", "\"4 in/min\" or \"100 mm/min\" is wanted, got \"" + text.get() + "\"");
-        }
-        Unit unit = m.group(2).equals("in") ? Unit.INCH : Unit.MILLIMETRE;
-        Length perMinute = Fields.asLength(p.path("speed"), new Json.Text(m.group(1)), unit);
-        if (!perMinute.isPositive()) {
-            throw p.error("speed", "must be over zero, got \"" + text.get() + "\"");
-        }
-        return OptionalDouble.of(perMinute.approximateNanometres() / Unit.MILLIMETRE.nanometres());
-    }
-
-    private static Map<PassKind, double[]> procedureAmps(Fields procedure) {
-        Map<PassKind, double[]> amps = new EnumMap<>(PassKind.class);
-        procedure.object("amps").ifPresent(a -> {
-            for (PassKind kind : PassKind.values()) {
-                List<Double> range =
-                        a.list(kind.id(), (at, v) -> Fields.asNumber(at, v).doubleValue());
-                if (a.has(kind.id())) {
-                    if (range.size() != 2 || range.get(0) < 0 || range.get(1) < range.get(0)) {
-                        throw a.error(kind.id(), "the lowest and the highest amps are wanted, as [70, 90]");
-                    }
-                    amps.put(kind, new double[] {range.get(0), range.get(1)});
-                }
-            }
-            a.end();
-        });
-        procedure.end();
-        return amps;
     }
 
     /** What is kept and given back unchanged: texts or lists, with the few fields that have a form. */
