@@ -43,6 +43,12 @@ class BenchTest {
                 .json();
         assertThat(preview.get("remarks").toString()).contains("over the thinner member");
         assertThat(preview.get("section").get("required")).hasSize(3);
+        JsonNode unmarked = ines.post("/api/joints/preview", TestBrowser.newJoint(" "))
+                .expect(200)
+                .json();
+        assertThat(unmarked.get("problems").get(0).get("field").asString()).isEqualTo("mark");
+        assertThat(unmarked.get("section")).as("drawn before it has a mark").isNotNull();
+        ines.post("/api/joints", TestBrowser.newJoint(" ")).expect(422);
     }
 
     @Test

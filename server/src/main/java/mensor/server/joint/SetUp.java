@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Setting up joints: refuses what cannot be, warns of what is unusual, draws what is typed. */
 @Service
@@ -108,7 +109,12 @@ public class SetUp {
         }
         tooLong(problems, "mark", form.joint().mark(), 60);
         tooLong(problems, "weldNo", form.joint().weldNo(), 20);
-        String document = json.writeValueAsString(form.joint());
+        ObjectNode fields = json.valueToTree(form.joint());
+        if (form.joint().mark() == null || form.joint().mark().isBlank()) {
+            problems.add(new FieldProblem("mark", "a joint needs its mark"));
+            fields.put("mark", "–"); // so that the rest can be checked and drawn
+        }
+        String document = json.writeValueAsString(fields);
         try {
             Joint joint = InspectionParts.readJoint(document, unit);
             if (book != null) {

@@ -3,7 +3,7 @@ package mensor.server.web;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -38,7 +38,7 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail changedMeanwhile(OptimisticLockingFailureException e) {
+    ProblemDetail changedMeanwhile(ConcurrencyFailureException e) {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.CONFLICT, "somebody changed this at the same moment; look again and repeat");
     }
