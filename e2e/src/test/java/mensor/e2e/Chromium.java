@@ -4,12 +4,16 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 
 /** Debian's Chromium without a window, kept from calling home. */
 final class Chromium implements AutoCloseable {
+    /** Milliseconds; a busy machine is slow, not wrong. */
+    private static final int PATIENCE = 20_000;
+
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private final Browser browser = playwright
@@ -25,11 +29,15 @@ final class Chromium implements AutoCloseable {
                             "--disable-component-update",
                             "--disable-sync")));
 
+    Chromium() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+    }
+
     /** A page in a browser of its own, with no cookie of another. */
     Page page(int width, int height) {
         Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height))
                 .newPage();
-        page.setDefaultTimeout(15_000);
+        page.setDefaultTimeout(PATIENCE);
         return page;
     }
 
