@@ -12,7 +12,7 @@ import java.util.Map;
 /** Debian's Chromium without a window, kept from calling home. */
 final class Chromium implements AutoCloseable {
     /** Milliseconds; a busy machine is slow, not wrong. */
-    private static final int PATIENCE = 20_000;
+    private static final int PATIENCE = 60_000;
 
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

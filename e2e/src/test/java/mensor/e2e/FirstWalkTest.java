@@ -249,6 +249,6 @@ class FirstWalkTest {
         System.out.printf(
                 "key to verdict: middle of 12 %.0f ms, fastest %.0f ms, slowest %.0f ms%n",
                 middle, times.get(0), times.get(11));
-        assertThat(middle).isLessThan(1_000);
+        assertThat(middle).isLessThan(3_000);
     }
 }
