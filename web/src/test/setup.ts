@@ -1,5 +1,5 @@
 import { afterEach, vi } from "vitest";
-import { cleanup } from "@testing-library/react";
+import { cleanup, configure } from "@testing-library/react";
 
 class NoResize {
   observe() {}
@@ -8,4 +8,6 @@ class NoResize {
 }
 vi.stubGlobal("ResizeObserver", NoResize);
 vi.stubGlobal("matchMedia", () => ({ matches: false, addListener() {}, removeListener() {}, addEventListener() {}, removeEventListener() {} }));
+// a busy machine is slow, not wrong
+configure({ asyncUtilTimeout: 20_000 });
 afterEach(cleanup);
