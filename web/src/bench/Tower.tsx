@@ -147,7 +147,7 @@ function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) {
   const change = useChange(bench.id);
   const c = bench.conditions;
   const [hours, setHours] = useState(c.hoursSinceWelding === undefined ? "" : String(c.hoursSinceWelding));
-  const answer = (part: Partial<Conditions>) => void change.mutateAsync(() => api.conditions(bench.id, { ...c, ...part })).catch(() => undefined);
+  const answer = (part: Partial<Conditions>) => void change.mutateAsync(() => api.conditions(bench.id, part)).catch(() => undefined);
   const delayed = bench.joint.form.delayed === true;
   const ready = bench.evaluation.findings.find((f) => f.id === "readiness")?.verdict === "accept";
   const [shown, setShown] = useState(!ready);

@@ -13,7 +13,8 @@ export function useChange(id: string) {
     mutationFn: (change: () => Promise<Bench>) => change(),
     onMutate: () => queries.cancelQueries({ queryKey: ["bench", id] }),
     onSuccess: (bench) => {
-      queries.setQueryData(["bench", bench.id], bench);
+      // an answer that was overtaken by a later one shows nothing old
+      queries.setQueryData<Bench>(["bench", bench.id], (shown) => (shown && shown.version > bench.version ? shown : bench));
       void queries.invalidateQueries({ queryKey: ["joints"] });
     },
     onError: (e) => {

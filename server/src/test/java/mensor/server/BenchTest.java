@@ -194,4 +194,20 @@ class BenchTest {
                 .containsExactly("class", "name", "standing", "for", "against", "check", "change");
         assertThat(first.get("class").asString()).isEqualTo("work-angle");
     }
+
+    @Test
+    void answersGivenQuicklyAfterEachOtherAllStand() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("B9");
+        ines.put(look + "/conditions", "{'cleaned':true}").expect(200);
+        ines.put(look + "/conditions", "{'ambient':true}").expect(200);
+        JsonNode after =
+                ines.put(look + "/conditions", "{'coated':false}").expect(200).json();
+        assertThat(after.get("conditions").toString())
+                .isEqualTo("{\"cleaned\":true,\"ambient\":true,\"coated\":false}");
+        assertThat(finding(after, "readiness").get("verdict").asString()).isEqualTo("accept");
+        JsonNode changed =
+                ines.put(look + "/conditions", "{'cleaned':false}").expect(200).json();
+        assertThat(finding(changed, "readiness").get("verdict").asString()).isEqualTo("incomplete");
+    }
 }

@@ -250,11 +250,12 @@ public class Bench {
                 .orElseThrow(() -> Refused.notFound("there is no such entry"));
     }
 
-    /** Answers whether the weld is ready; the version is the inspection's, as it was shown. */
+    /** Answers whether the weld is ready: what is not answered here stays as it was. */
     @Transactional
     public Opened conditions(Actor actor, UUID inspectionId, ConditionsForm form) {
         InspectionEntity inspection = forChange(actor, inspectionId);
-        inspection.setConditions(InspectionParts.canonical(json.writeValueAsString(form)));
+        ConditionsForm before = json.readValue(inspection.conditions(), ConditionsForm.class);
+        inspection.setConditions(InspectionParts.canonical(json.writeValueAsString(form.over(before))));
         return judged(inspection);
     }
 
