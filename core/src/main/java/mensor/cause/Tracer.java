@@ -22,10 +22,10 @@ import mensor.weld.ArcLength;
 import mensor.weld.Gap;
 import mensor.weld.Pass;
 import mensor.weld.PassAmps;
-import mensor.weld.PassCheck;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Progression;
+import mensor.weld.RodClock;
 import mensor.weld.RodTable;
 import mensor.weld.Sign;
 import mensor.weld.Technique;
@@ -327,15 +327,15 @@ public final class Tracer {
     }
 
     private void exposure(Evidence evidence, double hours) {
-        if (hours > PassCheck.E70_HOURS) {
+        if (hours > RodClock.E70_HOURS) {
             evidence.add(
                     CONSUMABLE,
                     1.6,
-                    "the rods were out " + plain(hours) + " h; " + plain(PassCheck.E70_HOURS)
+                    "the rods were out " + plain(hours) + " h; " + plain(RodClock.E70_HOURS)
                             + " h for E70 low-hydrogen rods");
         } else {
             evidence.add(
-                    CONSUMABLE, -0.8, "the rods were out " + plain(hours) + " h, within " + plain(PassCheck.E70_HOURS));
+                    CONSUMABLE, -0.8, "the rods were out " + plain(hours) + " h, within " + plain(RodClock.E70_HOURS));
         }
     }
 
@@ -360,7 +360,7 @@ public final class Tracer {
                 && p.progression().filter(Progression.DOWN::equals).isPresent()) {
             evidence.add(PROCEDURE, 2.2, "welded vertical down on 1/4 in or over");
         }
-        PassAmps.of(p, record).ifPresent(a -> amps(evidence, a));
+        PassAmps.of(p, record.procedureAmps()).ifPresent(a -> amps(evidence, a));
     }
 
     private void amps(Evidence evidence, PassAmps amps) {

@@ -64,6 +64,21 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         if (inspection.joint().delayed().orElse(false)) {
             delayed(rule, wanting, c.hoursSinceWelding());
         }
+        c.viewing().ifPresent(v -> {
+            want(wanting, v.light(), "not light enough", "bring light to the weld", "say whether the light is enough");
+            want(
+                    wanting,
+                    v.near(),
+                    "eye not within 24 in, or below 30°",
+                    "get the eye within 24 in and not below 30°",
+                    "say whether the eye comes within 24 in, not below 30°");
+            want(
+                    wanting,
+                    v.gauges(),
+                    "a gauge out of calibration",
+                    "change the gauge for one within its calibration",
+                    "choose the day's gauges");
+        });
         finding.allowed("cleaned, at ambient, not coated");
         if (wanting.isEmpty()) {
             finding.measured("ready").accept("cleaned, at ambient temperature, not coated");

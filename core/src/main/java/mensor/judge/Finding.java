@@ -8,6 +8,7 @@ import mensor.criteria.Confidence;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.look.Criterion;
+import mensor.look.Verdict;
 
 /**
  * One criterion's verdict with its numbers.

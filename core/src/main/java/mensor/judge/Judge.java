@@ -11,6 +11,7 @@ import mensor.look.Addendum;
 import mensor.look.Cover;
 import mensor.look.Criterion;
 import mensor.look.Inspection;
+import mensor.look.Verdict;
 import mensor.weld.InvalidField;
 
 /** Judges one inspection by one book: every criterion in order, then the contract's addenda. */

@@ -9,6 +9,7 @@ import mensor.look.AddendumKind;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 
 /**
  * The root of a weld made from one side: incomplete penetration and burn-through reject, undercut at the root by its own

@@ -3,12 +3,25 @@ package mensor.look;
 import java.math.BigDecimal;
 import java.util.Optional;
 
-/** The state of the weld when it was looked at; what is absent was not answered. */
+/**
+ * The state of the weld when it was looked at; what is absent was not answered.
+ *
+ * @param viewing light, access and gauges, where the look is made at the bench; a file says nothing of them
+ */
 public record Conditions(
         Optional<Boolean> cleaned,
         Optional<Boolean> ambient,
         Optional<Boolean> coated,
-        Optional<BigDecimal> hoursSinceWelding) {
+        Optional<BigDecimal> hoursSinceWelding,
+        Optional<Viewing> viewing) {
+    public Conditions(
+            Optional<Boolean> cleaned,
+            Optional<Boolean> ambient,
+            Optional<Boolean> coated,
+            Optional<BigDecimal> hoursSinceWelding) {
+        this(cleaned, ambient, coated, hoursSinceWelding, Optional.empty());
+    }
+
     public static final Conditions UNANSWERED =
             new Conditions(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 

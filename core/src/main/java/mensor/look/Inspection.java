@@ -98,6 +98,18 @@ public record Inspection(
         }
     }
 
+    /** The same look with its light, access and gauges. */
+    public Inspection seenUnder(Viewing viewing) {
+        Conditions c = new Conditions(
+                conditions.cleaned(),
+                conditions.ambient(),
+                conditions.coated(),
+                conditions.hoursSinceWelding(),
+                Optional.of(viewing));
+        return new Inspection(
+                joint, units, c, clear, clearAllElse, covered, readings, indications, addenda, undercutPerToe, welding);
+    }
+
     /** Whether a criterion was looked for along the whole weld and nothing was found. */
     public boolean isClear(Criterion criterion) {
         return clear.contains(criterion)

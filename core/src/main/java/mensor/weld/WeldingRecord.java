@@ -17,7 +17,7 @@ public record WeldingRecord(
         Optional<ArcLength> arcLength,
         List<Sign> signs,
         List<Sign> signsAbsent,
-        Map<PassKind, double[]> procedureAmps) {
+        Map<PassKind, Range> procedureAmps) {
     public static final WeldingRecord NONE = new WeldingRecord(
             List.of(),
             Optional.empty(),

@@ -24,6 +24,7 @@ import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
+import mensor.weld.Range;
 import mensor.weld.Sign;
 import mensor.weld.Technique;
 import mensor.weld.Toe;
@@ -72,7 +73,7 @@ class TracerTest {
                 Optional.empty(),
                 signs,
                 List.of(),
-                Map.of(PassKind.ROOT, new double[] {115, 130}));
+                Map.of(PassKind.ROOT, new Range(115, 130)));
     }
 
     private static List<Traced> trace(WeldingRecord record, List<Reading> readings, Indication... seen) {

@@ -1,9 +1,9 @@
 package mensor.judge;
 
-import static mensor.judge.Verdict.ACCEPT;
-import static mensor.judge.Verdict.INCOMPLETE;
-import static mensor.judge.Verdict.NOT_APPLICABLE;
-import static mensor.judge.Verdict.REJECT;
+import static mensor.look.Verdict.ACCEPT;
+import static mensor.look.Verdict.INCOMPLETE;
+import static mensor.look.Verdict.NOT_APPLICABLE;
+import static mensor.look.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -15,6 +15,7 @@ import mensor.look.AddendumKind;
 import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.weld.InvalidField;
 import mensor.weld.Toe;
 import org.junit.jupiter.api.Test;

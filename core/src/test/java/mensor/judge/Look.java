@@ -19,6 +19,7 @@ import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.Member;

@@ -13,6 +13,7 @@ import mensor.length.Unit;
 import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.weld.Toe;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;

@@ -1,8 +1,8 @@
 package mensor.judge;
 
-import static mensor.judge.Verdict.ACCEPT;
-import static mensor.judge.Verdict.INCOMPLETE;
-import static mensor.judge.Verdict.REJECT;
+import static mensor.look.Verdict.ACCEPT;
+import static mensor.look.Verdict.INCOMPLETE;
+import static mensor.look.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -17,6 +17,7 @@ import mensor.look.Criterion;
 import mensor.look.Face;
 import mensor.look.Indication;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.weld.Dihedral;
 import mensor.weld.Gap;
 import mensor.weld.InvalidField;

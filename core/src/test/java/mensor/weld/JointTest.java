@@ -153,9 +153,9 @@ class JointTest {
         "E7018-1, 1/8, 130"
     })
     void shopSettingsLieInTheRodsRange(String rod, String diameter, double amps) {
-        RodTable.Amps range = RodTable.amps(rod, Length.parse(diameter, mensor.length.Unit.INCH))
+        Range range = RodTable.amps(rod, Length.parse(diameter, mensor.length.Unit.INCH))
                 .orElseThrow();
-        assertThat(range.contains(amps)).as(range.shown()).isTrue();
+        assertThat(range.contains(amps)).as(range.shown("A")).isTrue();
     }
 
     @Test

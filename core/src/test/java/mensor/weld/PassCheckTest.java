@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import mensor.length.Length;
 import mensor.length.Unit;
 import org.junit.jupiter.api.Test;
@@ -33,7 +34,7 @@ class PassCheckTest {
                 planned);
     }
 
-    private static WeldingRecord record(Map<PassKind, double[]> procedure, double hoursOut, Pass... passes) {
+    private static WeldingRecord record(Map<PassKind, Range> procedure, double hoursOut, Pass... passes) {
         return new WeldingRecord(
                 List.of(passes),
                 Optional.empty(),
@@ -46,7 +47,25 @@ class PassCheckTest {
     }
 
     private static List<String> lines(Position position, WeldingRecord record) {
-        return PassCheck.departures(record, Optional.ofNullable(position)).stream()
+        return lines(position, record, Optional.empty());
+    }
+
+    private static LoggedPass plain(Pass p) {
+        return new LoggedPass(
+                p,
+                OptionalDouble.empty(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Set.of());
+    }
+
+    private static List<String> lines(Position position, WeldingRecord record, Optional<Procedure> procedure) {
+        List<LoggedPass> passes =
+                record.passes().stream().map(PassCheckTest::plain).toList();
+        return PassCheck.departures(passes, record, procedure, Optional.ofNullable(position)).stream()
                 .map(PassCheck.Departure::line)
                 .toList();
     }
@@ -61,7 +80,7 @@ class PassCheckTest {
     @Test
     void theProceduresRangeGoesFirstAndBothAreSaid() {
         Pass p = pass("E7018", "1/8", 135, Polarity.DCEP, null, false);
-        assertThat(lines(null, record(Map.of(PassKind.ROOT, new double[] {115, 130}), 1, p)))
+        assertThat(lines(null, record(Map.of(PassKind.ROOT, new Range(115, 130)), 1, p)))
                 .containsExactly("1/8 in E7018 at 135 A: the procedure says 115–130 A, the rod's range is 115–165 A");
     }
 
@@ -107,5 +126,130 @@ class PassCheckTest {
     void whatIsPlannedIsOnlySaidToBe() {
         assertThat(lines(null, record(Map.of(), 1, pass("E7018", "1/8", 40, Polarity.DCEN, null, true))))
                 .containsExactly("planned, not measured: no evidence");
+    }
+
+    /** 1/8 in E7018 root 110–130 A, 20–24 V, 4–6 in/min, up, stringers, preheat 150, interpass 400, beads 3 rods wide. */
+    private static Procedure procedure() {
+        ProcedurePass root = new ProcedurePass(
+                PassKind.ROOT,
+                "E7018",
+                Length.inches(1, 8),
+                Optional.of(new Range(110, 130)),
+                Optional.of(new Range(20, 24)),
+                Optional.of(Polarity.DCEP),
+                Optional.of(Technique.STRINGER),
+                Optional.of(new Range(101.6, 152.4)),
+                Optional.empty());
+        return new Procedure(
+                "W-12",
+                "B",
+                Unit.INCH,
+                Set.of(WeldType.FILLET),
+                Optional.of(Length.inches(1, 8)),
+                Optional.of(Length.inches(3, 4)),
+                Set.of(Position.VERTICAL_FILLET),
+                Optional.of(Progression.UP),
+                Steel.A572_TYPE,
+                OptionalDouble.of(150),
+                OptionalDouble.of(400),
+                OptionalDouble.of(3),
+                true,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(root));
+    }
+
+    private static LoggedPass logged(
+            double amps,
+            double volts,
+            double speed,
+            double temperature,
+            String width,
+            Technique technique,
+            String... planned) {
+        Pass pass = new Pass(
+                OptionalInt.of(1),
+                Optional.of(PassKind.ROOT),
+                Optional.of("E7018"),
+                Optional.of(Length.inches(1, 8)),
+                OptionalDouble.of(amps),
+                OptionalDouble.of(volts),
+                Optional.of(Polarity.DCEP),
+                Optional.of(Progression.UP),
+                Optional.of(technique),
+                OptionalDouble.of(speed),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                false);
+        return new LoggedPass(
+                pass,
+                OptionalDouble.of(temperature),
+                List.of(),
+                List.of(),
+                Optional.of(Length.parse(width, Unit.INCH)),
+                Optional.of(true),
+                Optional.empty(),
+                Set.of(planned));
+    }
+
+    private static List<PassCheck.Departure> against(LoggedPass pass) {
+        return PassCheck.departures(
+                List.of(pass), WeldingRecord.NONE, Optional.of(procedure()), Optional.of(Position.VERTICAL_FILLET));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "110, 20, 101.6, 150, 3/8, ''",
+        "130, 24, 152.4, 400, 3/8, ''",
+        "109, 20, 110, 150, 1/4, procedure says 110–130 A",
+        "131, 20, 110, 150, 1/4, procedure says 110–130 A",
+        "120, 19.9, 110, 150, 1/4, volts 19.9 V; the procedure says 20–24 V",
+        "120, 24.1, 110, 150, 1/4, volts 24.1 V; the procedure says 20–24 V",
+        "120, 22, 90, 150, 1/4, travel 3.5 in/min; the procedure says 4–6 in/min",
+        "120, 22, 110, 149, 1/4, preheat 149 °F; W-12 rev B wants at least 150 °F",
+        "120, 22, 110, 401, 1/4, preheat 401 °F; W-12 rev B allows at most 400 °F",
+        "120, 22, 110, 150, 25/64, bead 25/64 in wide; 3 × 1/8 in = 3/8 in at most"
+    })
+    void againstTheProcedureAtUnderAndOver(
+            double amps, double volts, double speed, double temperature, String width, String line) {
+        List<PassCheck.Departure> found = against(logged(amps, volts, speed, temperature, width, Technique.STRINGER));
+        if (line.isEmpty()) {
+            assertThat(found).isEmpty();
+        } else {
+            assertThat(found).singleElement().satisfies(d -> {
+                assertThat(d.line()).contains(line);
+                assertThat(d.fault()).isTrue();
+            });
+        }
+    }
+
+    @Test
+    void aPlannedValueDepartsFromNothingAndIsSaidToBePlanned() {
+        LoggedPass pass = logged(90, 22, 110, 150, "1/4", Technique.WEAVE, "amps", "technique");
+        assertThat(against(pass)).singleElement().satisfies(d -> {
+            assertThat(d.fault()).isFalse();
+            assertThat(d.line()).isEqualTo("planned, not measured: amps, technique");
+        });
+        assertThat(pass.measured().amps()).isEmpty();
+        assertThat(pass.measured().volts()).hasValue(22);
+    }
+
+    @Test
+    void wovenWhereTheProcedureSaysStringers() {
+        assertThat(against(logged(120, 22, 110, 150, "1/4", Technique.WEAVE)))
+                .extracting(PassCheck.Departure::line)
+                .containsExactly("woven; W-12 rev B says stringers");
+    }
+
+    @Test
+    void anotherRodThanTheProcedures() {
+        Pass p = pass("E6010", "5/32", 120, Polarity.DCEN, Progression.DOWN, false);
+        assertThat(lines(Position.VERTICAL_FILLET, record(Map.of(), 1, p), Optional.of(procedure())))
+                .containsExactly(
+                        "E6010 used; W-12 rev B says E7018",
+                        "5/32 in rod used; W-12 rev B says 1/8 in",
+                        "DCEN used; W-12 rev B says DCEP",
+                        "welded down; W-12 rev B says up");
     }
 }

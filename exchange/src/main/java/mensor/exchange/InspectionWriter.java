@@ -223,7 +223,7 @@ final class InspectionWriter {
             Out amps = new Out();
             w.procedureAmps()
                     .forEach((kind, range) ->
-                            amps.put(kind.id(), new Json.Array(List.of(number(range[0]), number(range[1])))));
+                            amps.put(kind.id(), new Json.Array(List.of(number(range.low()), number(range.high())))));
             o.put("procedure", new Out().put("amps", amps.object()).object());
         }
         return o.object();

@@ -16,6 +16,7 @@ import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.Polarity;
 import mensor.weld.Progression;
+import mensor.weld.Range;
 import mensor.weld.Sign;
 import mensor.weld.Technique;
 import mensor.weld.WeldingRecord;
@@ -82,8 +83,8 @@ final class WeldingReader {
         return OptionalDouble.of(perMinute.approximateNanometres() / Unit.MILLIMETRE.nanometres());
     }
 
-    private static Map<PassKind, double[]> procedureAmps(Fields procedure) {
-        Map<PassKind, double[]> amps = new EnumMap<>(PassKind.class);
+    private static Map<PassKind, Range> procedureAmps(Fields procedure) {
+        Map<PassKind, Range> amps = new EnumMap<>(PassKind.class);
         procedure.object("amps").ifPresent(a -> {
             for (PassKind kind : PassKind.values()) {
                 List<Double> range =
@@ -92,7 +93,7 @@ final class WeldingReader {
                     if (range.size() != 2 || range.get(0) < 0 || range.get(1) < range.get(0)) {
                         throw a.error(kind.id(), "the lowest and the highest amps are wanted, as [70, 90]");
                     }
-                    amps.put(kind, new double[] {range.get(0), range.get(1)});
+                    amps.put(kind, new Range(range.get(0), range.get(1)));
                 }
             }
             a.end();

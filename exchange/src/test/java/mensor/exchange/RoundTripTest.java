@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import mensor.judge.Judge;
-import mensor.judge.Verdict;
+import mensor.look.Verdict;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.Indication;

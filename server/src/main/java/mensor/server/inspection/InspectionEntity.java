@@ -10,7 +10,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.judge.Evaluation;
-import mensor.judge.Verdict;
+import mensor.look.Verdict;
 
 /** One look at one joint at one stage: the sum of its entries, and the verdict they came to last. */
 @Entity

@@ -8,7 +8,7 @@ import java.util.UUID;
 import mensor.exchange.EvaluationDocument;
 import mensor.exchange.InspectionParts;
 import mensor.judge.Evaluation;
-import mensor.judge.Verdict;
+import mensor.look.Verdict;
 import mensor.server.people.Actor;
 import mensor.server.record.Signatures;
 import mensor.server.web.AllOptional;

@@ -1,4 +1,4 @@
-package mensor.judge;
+package mensor.look;
 
 import java.util.Collection;
 import mensor.weld.Named;

@@ -1,0 +1,67 @@
+package mensor.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import mensor.weld.PassKind;
+
+/**
+ * The stack of beads that a weld wants, and what it takes: mm, mm², grams, minutes. The beads are those of the section that
+ * asks most; {@code stretches} say where the weld asks more or less, and the metal is summed over them.
+ */
+public record PassPlan(
+        String what,
+        List<Stretch> stretches,
+        List<Point> outline,
+        List<Bead> beads,
+        double area,
+        double grams,
+        List<RodNeed> rods,
+        double arcMinutes,
+        List<Heat> heat,
+        Map<String, Double> constants,
+        List<String> notes) {
+
+    /** Across the weld; the root at 0, 0, the second member along x. */
+    public record Point(double x, double y) {}
+
+    /** A part of the weld with one section. */
+    public record Stretch(String where, String asks, double length, double area, double grams, int beads) {}
+
+    /**
+     * One bead of the stack, in the order in which it is laid.
+     *
+     * @param area of this bead in the stack
+     * @param fullArea what a rod lays over its run
+     * @param stops where rods end along the weld, from the datum, mm
+     */
+    public record Bead(
+            int number,
+            PassKind kind,
+            int layer,
+            String rod,
+            double area,
+            double fullArea,
+            double runLength,
+            List<Point> outline,
+            List<Double> stops) {}
+
+    /**
+     * Rods of one kind to draw from the store.
+     *
+     * @param gramsPerRod deposited by one rod with the stub left
+     * @param scaled no published number stands behind the grams of this diameter
+     * @param electrodeGrams rods to buy, stubs and losses included; absent where the class's efficiency is not known
+     */
+    public record RodNeed(
+            String electrode,
+            String diameter,
+            double grams,
+            double gramsPerRod,
+            boolean scaled,
+            int rods,
+            OptionalDouble electrodeGrams) {}
+
+    /** Heat input of one kind of pass; {@code speed} in mm/min, from the record or from run length and burning time. */
+    public record Heat(PassKind kind, double volts, double amps, double speed, boolean speedGiven, HeatInput input) {}
+}

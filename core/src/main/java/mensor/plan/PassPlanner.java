@@ -1,0 +1,608 @@
+package mensor.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mensor.length.Length;
+import mensor.length.RealLength;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+import mensor.plan.PassPlan.Bead;
+import mensor.plan.PassPlan.Heat;
+import mensor.plan.PassPlan.Point;
+import mensor.plan.PassPlan.RodNeed;
+import mensor.plan.PassPlan.Stretch;
+import mensor.weld.Connection;
+import mensor.weld.Gap;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.LegMeaning;
+import mensor.weld.PassKind;
+import mensor.weld.Position;
+import mensor.weld.RodTable;
+
+/**
+ * Plans the passes of a fillet or groove as fitted up: the area to fill, the beads from what a rod lays over its run, their
+ * order, the rods, the time and the heat. An estimate for the bench and the store, no procedure.
+ */
+public final class PassPlanner {
+    private static final int MOST_STOPS = 400;
+    private static final Map<String, Double> EFFICIENCY = Map.of("E7018", 0.70, "E7018 5/32", 0.74, "E6010", 0.74);
+
+    private final Joint joint;
+    private final PlanConstants k;
+    private final Map<PassKind, PlanRod> rods = new EnumMap<>(PassKind.class);
+    private final Map<PassKind, Double> gramsPerRod = new EnumMap<>(PassKind.class);
+    private final List<String> notes = new ArrayList<>();
+
+    private PassPlanner(Joint joint, List<PlanRod> rods, PlanConstants constants) {
+        this.joint = joint;
+        this.k = constants;
+        rods.forEach(r -> this.rods.putIfAbsent(r.kind(), r));
+        fillIn();
+        this.rods.forEach((kind, rod) -> gramsPerRod.put(kind, gramsOf(rod)));
+    }
+
+    /**
+     * @param rods by kind of pass; a kind that is missing takes the nearest one's, and with none a 1/8 in E7018 is assumed
+     * @throws InvalidField where the joint cannot be planned, naming the field
+     */
+    public static PassPlan plan(Joint joint, List<PlanRod> rods, PlanConstants constants) {
+        PassPlanner planner = new PassPlanner(joint, rods, constants);
+        return joint.isFillet() ? planner.fillet() : planner.groove();
+    }
+
+    private void fillIn() {
+        if (rods.isEmpty()) {
+            notes.add("no rod is named: 1/8 in E7018 is assumed");
+            rods.put(PassKind.FILL, PlanRod.of(PassKind.FILL, "E7018", Length.inches(1, 8)));
+        }
+        PlanRod any = rods.containsKey(PassKind.FILL)
+                ? rods.get(PassKind.FILL)
+                : rods.values().iterator().next();
+        for (PassKind kind : List.of(PassKind.ROOT, PassKind.FILL, PassKind.CAP)) {
+            PlanRod from = kind == PassKind.FILL && rods.containsKey(PassKind.HOT) ? rods.get(PassKind.HOT) : any;
+            rods.computeIfAbsent(
+                    kind,
+                    x -> new PlanRod(
+                            x,
+                            from.electrode(),
+                            from.diameter(),
+                            from.amps(),
+                            from.volts(),
+                            from.speed(),
+                            // another kind's run is not this one's where the root takes more metal
+                            x == PassKind.ROOT || from.kind() == PassKind.ROOT
+                                    ? OptionalDouble.empty()
+                                    : from.runLength(),
+                            from.widestRods()));
+        }
+    }
+
+    private double gramsOf(PlanRod rod) {
+        RodTable.Deposit deposit = RodTable.deposit(rod.electrode(), rod.diameter())
+                .orElseThrow(() -> new InvalidField(
+                        "welding.passes",
+                        "how much a " + rod.diameter().shownWithUnit() + " " + rod.electrode()
+                                + " rod lays is not known here; E6010, E6011, E6013 and E7018 are"));
+        double standard = 12 * 25.4;
+        return deposit.grams() * (k.rodLength() - k.stub()) / standard;
+    }
+
+    private double runOf(PassKind kind) {
+        OptionalDouble given = rods.get(kind).runLength();
+        return given.orElse(kind == PassKind.ROOT ? k.runLength() / k.rootExtra() : k.runLength());
+    }
+
+    /** What a rod lays over its run, mm². */
+    private double beadArea(PassKind kind) {
+        return gramsPerRod.get(kind) / (k.density() / 1000 * runOf(kind));
+    }
+
+    private static double mm(Length length) {
+        return length.approximateNanometres() / 1e6;
+    }
+
+    private static double mm(RealLength length) {
+        return mm(length.rounded());
+    }
+
+    // ---- fillet
+
+    private record Part(List<Span> where, String asks, double leg) {}
+
+    private PassPlan fillet() {
+        double dihedral = joint.dihedral().degrees().doubleValue();
+        List<Part> parts = filletParts();
+        List<Stretch> stretches = new ArrayList<>();
+        Part most = parts.stream().max(Comparator.comparingDouble(Part::leg)).orElseThrow();
+        for (Part p : parts) {
+            double area = WeldMetal.fillet(p.leg(), p.leg(), dihedral);
+            stretches.add(stretch(p.where(), p.asks(), area, filletBeads(area)));
+        }
+        double area = WeldMetal.fillet(most.leg(), most.leg(), dihedral);
+        List<Bead> beads = stagger(filletStack(most.leg(), area, filletBeads(area)));
+        double turn = Math.toRadians(dihedral);
+        List<Point> outline = List.of(
+                new Point(0, 0),
+                new Point(most.leg(), 0),
+                new Point(most.leg() * Math.cos(turn), most.leg() * Math.sin(turn)));
+        joint.gaps().stream()
+                .filter(g -> g.opening().isPositive())
+                .findFirst()
+                .ifPresent(g -> notes.add("metal that runs into the gap itself is not counted"));
+        return finish("flat fillet, " + most.asks(), stretches, outline, beads, area);
+    }
+
+    /** The leg along the members where nothing is open, and where a gap is added to it. */
+    private List<Part> filletParts() {
+        LegMeaning meaning = joint.sizeMeans();
+        RealLength size = joint.size()
+                .map(RealLength::of)
+                .orElseGet(() ->
+                        joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), meaning));
+        SpanSet welded = joint.segments().isEmpty()
+                ? SpanSet.of(List.of(joint.ruler().whole()))
+                : joint.ruler().straight(joint.segments());
+        List<Part> parts = new ArrayList<>();
+        SpanSet left = welded;
+        Length free = joint.length().unit().pick(Length.inches(1, 16), Length.millimetres("2"));
+        for (Gap gap : joint.gaps()) {
+            if (gap.opening().isOver(free)) {
+                SpanSet there = joint.ruler().straight(List.of(gap.span())).intersect(left);
+                if (!there.isEmpty()) {
+                    RealLength leg = size.plus(RealLength.of(gap.opening()));
+                    parts.add(new Part(
+                            there.spans(),
+                            "leg " + leg.shown() + " (" + size.shown() + " + gap "
+                                    + gap.opening().shown() + ")",
+                            contact(leg, meaning)));
+                    left = left.minus(there);
+                }
+            }
+        }
+        if (!left.isEmpty()) {
+            parts.add(0, new Part(left.spans(), "leg " + size.shown(), contact(size, meaning)));
+        }
+        return parts;
+    }
+
+    private double contact(RealLength leg, LegMeaning meaning) {
+        return mm(joint.dihedral()
+                .contact(
+                        meaning == LegMeaning.EQUIVALENT ? joint.dihedral().leg(leg, meaning, LegMeaning.CONTACT) : leg,
+                        meaning == LegMeaning.PERPENDICULAR ? LegMeaning.PERPENDICULAR : LegMeaning.CONTACT));
+    }
+
+    private int filletBeads(double area) {
+        double root = beadArea(PassKind.ROOT);
+        return area <= root * (1 + 1e-9) ? 1 : 1 + up((area - root) / beadArea(PassKind.FILL));
+    }
+
+    private static int up(double d) {
+        return (int) Math.ceil(d - 1e-9);
+    }
+
+    /** Layers of one, two, three beads parallel to the face; in the second, the lower bead covers part of the root. */
+    private List<Bead> filletStack(double leg, double area, int count) {
+        double root = count == 1 ? area : Math.min(area, beadArea(PassKind.ROOT));
+        double each = count == 1 ? 0 : (area - root) / (count - 1);
+        List<Bead> beads = new ArrayList<>();
+        double before = 0;
+        for (int layer = 1, left = count; left > 0; layer++) {
+            int here = Math.min(layer, left);
+            double metal = layer == 1 ? root : each * here;
+            double inner = Math.sqrt(before / area) * leg;
+            double outer = Math.sqrt((before + metal) / area) * leg;
+            boolean last = left == here && layer > 1;
+            double u = 0;
+            double v = 0;
+            for (int i = 0; i < here; i++) {
+                double nextU = (i + 1.0) / here;
+                double nextV = nextU;
+                if (layer == 2 && here == 2 && i == 0) {
+                    nextU = overlap();
+                    nextV = Math.min(0.9, Math.max(0.1, ((inner + outer) / 2 - nextU * inner) / outer));
+                }
+                List<Point> outline = inner == 0
+                        ? List.of(new Point(0, 0), at(outer, 0), at(outer, 1))
+                        : List.of(at(inner, u), at(outer, v), at(outer, nextV), at(inner, nextU));
+                PassKind kind = layer == 1 ? PassKind.ROOT : last ? PassKind.CAP : PassKind.FILL;
+                beads.add(bead(beads.size() + 1, kind, layer, metal / here, outline));
+                u = nextU;
+                v = nextV;
+            }
+            before += metal;
+            left -= here;
+        }
+        return beads;
+    }
+
+    private double overlap() {
+        boolean overhead = joint.position()
+                .filter(p -> p == Position.OVERHEAD_FILLET || p == Position.OVERHEAD_GROOVE)
+                .isPresent();
+        return overhead ? k.overheadOverlap() : k.secondOverlap();
+    }
+
+    /** A place on a line parallel to the face: at a leg, and how far from the second member's toe to the first's. */
+    private Point at(double leg, double along) {
+        double turn = Math.toRadians(joint.dihedral().degrees().doubleValue());
+        double a = leg * along;
+        double b = leg * (1 - along);
+        return new Point(b + a * Math.cos(turn), a * Math.sin(turn));
+    }
+
+    private Bead bead(int number, PassKind kind, int layer, double area, List<Point> outline) {
+        PlanRod rod = rods.get(kind);
+        return new Bead(
+                number,
+                kind,
+                layer,
+                rod.diameter().shownWithUnit() + " " + rod.electrode(),
+                area,
+                beadArea(kind),
+                runOf(kind),
+                outline,
+                List.of());
+    }
+
+    // ---- groove
+
+    private PassPlan groove() {
+        boolean twoSides = joint.groove()
+                .flatMap(mensor.weld.Groove::prep)
+                .filter(p -> p.toLowerCase(java.util.Locale.ROOT).startsWith("double"))
+                .isPresent();
+        WeldMetal.Groove groove = grooveShape(twoSides);
+        double below = Math.min(k.fillBelow(), groove.depth() / 2);
+        double fillTo = groove.depth() - below;
+        double edge = groove.widthAt(groove.depth());
+        double capWidth = edge + 2 * k.capOverEdge();
+        double capArea = groove.area() - groove.areaTo(fillTo) + WeldMetal.crown(capWidth, k.capHeight());
+        double rootArea = Math.min(beadArea(PassKind.ROOT), groove.areaTo(fillTo));
+        double fillArea = Math.max(0, groove.areaTo(fillTo) - rootArea);
+        int fill = fillArea <= 1e-9 ? 0 : up(fillArea / beadArea(PassKind.FILL));
+        int cap = capBeads(capWidth);
+        List<Bead> beads = new ArrayList<>();
+        double height = groove.heightOf(rootArea);
+        beads.add(bead(1, PassKind.ROOT, 1, rootArea, slice(groove, 0, height, 0, 1)));
+        int layer = fillLayers(groove, beads, height, fillTo, fill, fillArea);
+        for (int i = 0; i < cap; i++) {
+            beads.add(bead(
+                    beads.size() + 1,
+                    PassKind.CAP,
+                    layer + 1,
+                    capArea / cap,
+                    capSlice(groove, fillTo, capWidth, (double) i / cap, (i + 1.0) / cap)));
+        }
+        double area = groove.areaTo(fillTo) + capArea;
+        int sides = twoSides ? 2 : 1;
+        if (twoSides) {
+            notes.add("one side is drawn; metal, rods and time are for both");
+        }
+        List<Stretch> stretches = List.of(stretch(
+                joint.segments().isEmpty() ? List.of(joint.ruler().whole()) : joint.segments(),
+                "groove " + round(groove.depth()) + " mm deep" + (twoSides ? ", each side" : ""),
+                area * sides,
+                beads.size() * sides));
+        if (joint.backing().filter(b -> !b).isPresent() && !joint.oneSided()) {
+            notes.add("metal of the backgouged side is not counted");
+        }
+        return finish("groove", stretches, grooveOutline(groove), stagger(beads), area * sides);
+    }
+
+    private WeldMetal.Groove grooveShape(boolean twoSides) {
+        mensor.weld.Groove g = joint.groove()
+                .orElseThrow(() -> new InvalidField(
+                        "joint.groove",
+                        "the preparation is wanted for a plan: prep, includedAngle, rootFace, rootOpening"));
+        String prep = g.prep().orElse("V").toLowerCase(java.util.Locale.ROOT);
+        double t = mm(joint.throat().orElse(joint.thinner().thickness()));
+        if (joint.throat().isPresent()) {
+            notes.add("a partial penetration groove is planned to its throat");
+        }
+        double face = g.rootFace().map(PassPlanner::mm).orElse(0.0);
+        if (g.rootFace().isEmpty()) {
+            notes.add("no root face is given: a feather edge is assumed");
+        }
+        double opening = openingAsFitted(g);
+        if (prep.equals("square")) {
+            return new WeldMetal.Groove(t, t, opening, 0);
+        }
+        double angle = g.includedAngle()
+                .orElseThrow(() -> new InvalidField("joint.groove.includedAngle", "is wanted for a plan"));
+        return switch (prep) {
+            case "v" -> WeldMetal.Groove.singleV(t, face, opening, angle);
+            case "bevel" -> WeldMetal.Groove.singleBevel(t, face, opening, angle);
+            case "double-v" -> WeldMetal.Groove.singleV(t / 2, face / 2, opening, angle);
+            case "double-bevel" -> WeldMetal.Groove.singleBevel(t / 2, face / 2, opening, angle);
+            default ->
+                throw new InvalidField(
+                        "joint.groove.prep",
+                        "V, bevel, double-V, double-bevel or square are planned, got \""
+                                + g.prep().orElse("") + "\"");
+        };
+    }
+
+    /** The widest opening that was read, else the drawing's. */
+    private double openingAsFitted(mensor.weld.Groove g) {
+        Optional<Length> read = joint.gaps().stream().map(Gap::opening).max(Comparator.naturalOrder());
+        read.ifPresent(o -> notes.add("planned with the root opening as fitted up, " + o.shownWithUnit()));
+        if (read.isEmpty() && g.rootOpening().isEmpty()) {
+            notes.add("no root opening is given: tight is assumed");
+        }
+        return read.or(g::rootOpening).map(PassPlanner::mm).orElse(0.0);
+    }
+
+    private int capBeads(double width) {
+        PlanRod rod = rods.get(PassKind.CAP);
+        double bead = rod.widestRods().orElse(k.capBeadRods()) * rod.diameterMm();
+        return width <= bead ? 1 : 1 + up((width - bead) / (bead * (1 - k.capOverlap())));
+    }
+
+    /** Fill beads in layers no higher than allowed, shared by the layers' metal. Returns the number of the last layer. */
+    private int fillLayers(WeldMetal.Groove groove, List<Bead> beads, double from, double to, int count, double metal) {
+        if (count == 0) {
+            return 1;
+        }
+        int layers = Math.min(count, Math.max(1, up((to - from) / k.layerHeight())));
+        int left = count;
+        double floor = from;
+        for (int l = 1; l <= layers; l++) {
+            double top = l == layers ? to : from + (to - from) * l / layers;
+            double here = groove.areaTo(top) - groove.areaTo(floor);
+            int n = l == layers
+                    ? left
+                    : (int) Math.max(1, Math.min(left - (layers - l), Math.round(count * here / metal)));
+            for (int i = 0; i < n; i++) {
+                beads.add(bead(
+                        beads.size() + 1,
+                        PassKind.FILL,
+                        l + 1,
+                        here / n,
+                        slice(groove, floor, top, (double) i / n, (i + 1.0) / n)));
+            }
+            left -= n;
+            floor = top;
+        }
+        return layers + 1;
+    }
+
+    private boolean isBevel() {
+        return joint.groove()
+                .flatMap(mensor.weld.Groove::prep)
+                .filter(p -> p.toLowerCase(java.util.Locale.ROOT).contains("bevel"))
+                .isPresent();
+    }
+
+    /** The groove's walls at a height, left and right of the root's middle; a bevel widens on one side. */
+    private double[] walls(WeldMetal.Groove g, double height) {
+        double widened = g.widthAt(height) - g.opening();
+        return isBevel()
+                ? new double[] {-g.opening() / 2 - widened, g.opening() / 2}
+                : new double[] {-g.widthAt(height) / 2, g.widthAt(height) / 2};
+    }
+
+    private List<Point> slice(WeldMetal.Groove g, double low, double high, double from, double to) {
+        double[] bottom = walls(g, low);
+        double[] top = walls(g, high);
+        List<Point> outline = new ArrayList<>();
+        outline.add(between(bottom, from, low));
+        outline.add(between(bottom, to, low));
+        if (low < g.rootFace() && high > g.rootFace() && to == 1) {
+            outline.add(between(walls(g, g.rootFace()), 1, g.rootFace()));
+        }
+        outline.add(between(top, to, high));
+        outline.add(between(top, from, high));
+        if (low < g.rootFace() && high > g.rootFace() && from == 0) {
+            outline.add(between(walls(g, g.rootFace()), 0, g.rootFace()));
+        }
+        return List.copyOf(outline);
+    }
+
+    private static Point between(double[] walls, double along, double height) {
+        return new Point(walls[0] + along * (walls[1] - walls[0]), height);
+    }
+
+    /** A part of the cap: from the fill's top over the edges up to the crown. */
+    private List<Point> capSlice(WeldMetal.Groove g, double low, double width, double from, double to) {
+        double[] bottom = walls(g, low);
+        double[] edges = walls(g, g.depth());
+        double over = (width - (edges[1] - edges[0])) / 2;
+        double[] crown = {edges[0] - over, edges[1] + over};
+        List<Point> outline = new ArrayList<>();
+        outline.add(between(bottom, from, low));
+        outline.add(between(bottom, to, low));
+        if (to == 1) {
+            outline.add(new Point(edges[1], g.depth()));
+        }
+        int steps = 8;
+        for (int i = 0; i <= steps; i++) {
+            double along = to + (from - to) * i / steps;
+            double height = g.depth() + k.capHeight() * 4 * along * (1 - along);
+            outline.add(between(crown, along, height));
+        }
+        if (from == 0) {
+            outline.add(new Point(edges[0], g.depth()));
+        }
+        return List.copyOf(outline);
+    }
+
+    private List<Point> grooveOutline(WeldMetal.Groove g) {
+        double[] root = walls(g, 0);
+        double[] face = walls(g, g.rootFace());
+        double[] top = walls(g, g.depth());
+        return List.of(
+                new Point(root[0], 0),
+                new Point(root[1], 0),
+                new Point(face[1], g.rootFace()),
+                new Point(top[1], g.depth()),
+                new Point(top[0], g.depth()),
+                new Point(face[0], g.rootFace()));
+    }
+
+    // ---- what it takes
+
+    private Stretch stretch(List<Span> where, String asks, double area, int beads) {
+        double length = 0;
+        for (Span s : where) {
+            for (Span straight : joint.ruler().straight(s)) {
+                length += mm(straight.extent());
+            }
+        }
+        String shown = String.join(", ", where.stream().map(Span::shown).toList());
+        return new Stretch(shown, asks, length, area, WeldMetal.grams(area, length, k.density()), beads);
+    }
+
+    /** Each bead's rods end in other places than those of the bead before it: a run is cut short where it would not. */
+    private List<Bead> stagger(List<Bead> beads) {
+        double length = mm(joint.length());
+        List<Bead> staggered = new ArrayList<>();
+        List<Double> before = List.of();
+        boolean tooClose = false;
+        for (Bead b : beads) {
+            double run = b.runLength();
+            List<Double> stops = new ArrayList<>();
+            double from = 0;
+            while (stops.size() < MOST_STOPS) {
+                double first = stops.isEmpty() && b.number() % 2 == 0 ? run / 2 : run;
+                double at = clear(from, from + first, before);
+                if (Double.isNaN(at)) {
+                    tooClose = true;
+                    at = from + first;
+                }
+                if (at >= length - 1e-6) {
+                    break;
+                }
+                stops.add(at);
+                from = at;
+            }
+            staggered.add(new Bead(
+                    b.number(),
+                    b.kind(),
+                    b.layer(),
+                    b.rod(),
+                    b.area(),
+                    b.fullArea(),
+                    run,
+                    b.outline(),
+                    List.copyOf(stops)));
+            before = stops;
+        }
+        if (tooClose) {
+            notes.add("a run is too short for starts and stops to lie " + round(k.apart()) + " mm apart");
+        }
+        return List.copyOf(staggered);
+    }
+
+    /** The furthest place up to {@code to} that is far enough from the stops below; not a number where there is none. */
+    private double clear(double from, double to, List<Double> below) {
+        double at = to;
+        for (int i = below.size() - 1; i >= 0; i--) {
+            if (Math.abs(below.get(i) - at) < k.apart() - 1e-9) {
+                at = below.get(i) - k.apart();
+            }
+        }
+        return at > from + 1 ? at : Double.NaN;
+    }
+
+    private static double round(double d) {
+        return Math.round(d * 100) / 100.0;
+    }
+
+    private PassPlan finish(String what, List<Stretch> stretches, List<Point> outline, List<Bead> beads, double area) {
+        double grams = stretches.stream().mapToDouble(Stretch::grams).sum();
+        Map<String, RodNeed> needs = new LinkedHashMap<>();
+        double stack = beads.stream().mapToDouble(Bead::area).sum();
+        for (PassKind kind : PassKind.values()) {
+            double share = beads.stream()
+                            .filter(b -> b.kind() == kind)
+                            .mapToDouble(Bead::area)
+                            .sum()
+                    / stack;
+            if (share > 0) {
+                need(needs, kind, grams * share);
+            }
+        }
+        List<RodNeed> rounded = needs.values().stream()
+                .map(n -> new RodNeed(
+                        n.electrode(),
+                        n.diameter(),
+                        n.grams(),
+                        n.gramsPerRod(),
+                        n.scaled(),
+                        up(n.grams() / n.gramsPerRod()),
+                        electrodes(n)))
+                .toList();
+        double minutes = rounded.stream().mapToInt(RodNeed::rods).sum() * k.burnSeconds() / 60;
+        if (joint.connection() == Connection.PIPE_BUTT || joint.connection() == Connection.TUBE_TO_PLATE) {
+            notes.add("the length along the weld is taken as drawn");
+        }
+        notes.add("an estimate for the bench and the store; the procedure and the work decide");
+        return new PassPlan(
+                what,
+                List.copyOf(stretches),
+                outline,
+                beads,
+                area,
+                grams,
+                rounded,
+                minutes,
+                heat(beads),
+                k.byName(),
+                List.copyOf(notes));
+    }
+
+    private void need(Map<String, RodNeed> needs, PassKind kind, double grams) {
+        PlanRod rod = rods.get(kind);
+        String diameter = rod.diameter().shownWithUnit();
+        boolean scaled =
+                RodTable.deposit(rod.electrode(), rod.diameter()).orElseThrow().scaled();
+        needs.merge(
+                rod.electrode() + " " + diameter,
+                new RodNeed(rod.electrode(), diameter, grams, gramsPerRod.get(kind), scaled, 0, OptionalDouble.empty()),
+                (a, b) -> new RodNeed(
+                        a.electrode(),
+                        a.diameter(),
+                        a.grams() + b.grams(),
+                        a.gramsPerRod(),
+                        a.scaled(),
+                        0,
+                        OptionalDouble.empty()));
+    }
+
+    /** Metal ÷ efficiency ÷ what is not left as stub: the weight to draw from the store. */
+    private OptionalDouble electrodes(RodNeed n) {
+        Double efficiency = EFFICIENCY.getOrDefault(
+                n.electrode() + " " + n.diameter().replace(" in", ""), EFFICIENCY.get(n.electrode()));
+        if (efficiency == null) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(n.grams() / efficiency / ((k.rodLength() - k.stub()) / k.rodLength()));
+    }
+
+    private List<Heat> heat(List<Bead> beads) {
+        List<Heat> heat = new ArrayList<>();
+        for (PassKind kind : PassKind.values()) {
+            PlanRod rod = rods.get(kind);
+            boolean used = beads.stream().anyMatch(b -> b.kind() == kind);
+            if (used && rod.amps().isPresent() && rod.volts().isPresent()) {
+                double speed = rod.speed().orElse(runOf(kind) / k.burnSeconds() * 60);
+                heat.add(new Heat(
+                        kind,
+                        rod.volts().getAsDouble(),
+                        rod.amps().getAsDouble(),
+                        speed,
+                        rod.speed().isPresent(),
+                        HeatInput.of(rod.volts().getAsDouble(), rod.amps().getAsDouble(), speed)));
+            }
+        }
+        return heat;
+    }
+}

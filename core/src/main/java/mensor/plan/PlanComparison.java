@@ -1,0 +1,107 @@
+package mensor.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.weld.LoggedPass;
+import mensor.weld.Pass;
+import mensor.weld.PassKind;
+import mensor.weld.Range;
+import mensor.weld.RodTable;
+
+/** The plan held against the passes that were recorded: each line with both numbers. Planned values are not compared. */
+public final class PlanComparison {
+    /** One point; {@code apart} where what was recorded differs from the plan. */
+    public record Line(String what, String planned, String recorded, boolean apart) {}
+
+    private PlanComparison() {}
+
+    public static List<Line> of(PassPlan plan, List<LoggedPass> passes) {
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line(
+                "passes",
+                String.valueOf(plan.beads().size()),
+                String.valueOf(passes.size()),
+                passes.size() != plan.beads().size()));
+        for (PassKind kind : PassKind.values()) {
+            Optional<PassPlan.Bead> bead =
+                    plan.beads().stream().filter(b -> b.kind() == kind).findFirst();
+            List<Pass> laid = passes.stream()
+                    .map(LoggedPass::measured)
+                    .filter(p -> p.kind().filter(kind::equals).isPresent())
+                    .toList();
+            if (bead.isPresent()) {
+                laid.stream()
+                        .filter(p -> p.electrode().isPresent() && p.diameter().isPresent())
+                        .map(p -> p.diameter().get().shownWithUnit() + " "
+                                + p.electrode().get())
+                        .distinct()
+                        .forEach(rod -> lines.add(new Line(
+                                kind.id() + " rod",
+                                bead.get().rod(),
+                                rod,
+                                !rod.equals(bead.get().rod()))));
+            }
+            heat(plan, kind, laid).ifPresent(lines::add);
+        }
+        metal(plan, passes).ifPresent(lines::add);
+        return List.copyOf(lines);
+    }
+
+    private static Optional<Line> heat(PassPlan plan, PassKind kind, List<Pass> laid) {
+        Optional<PassPlan.Heat> planned =
+                plan.heat().stream().filter(h -> h.kind() == kind).findFirst();
+        Optional<HeatInput> greatest = laid.stream()
+                .filter(p -> p.volts().isPresent()
+                        && p.amps().isPresent()
+                        && p.speed().isPresent())
+                .map(p -> HeatInput.of(
+                        p.volts().getAsDouble(),
+                        p.amps().getAsDouble(),
+                        p.speed().getAsDouble()))
+                .max(java.util.Comparator.comparingDouble(HeatInput::joulesPerMillimetre));
+        if (planned.isEmpty() || greatest.isEmpty()) {
+            return Optional.empty();
+        }
+        double off =
+                greatest.get().joulesPerMillimetre() / planned.get().input().joulesPerMillimetre();
+        return Optional.of(new Line(
+                kind.id() + " heat input",
+                kilojoules(planned.get().input()),
+                kilojoules(greatest.get()),
+                off > 1.25 || off < 0.8));
+    }
+
+    private static String kilojoules(HeatInput h) {
+        return one(h.kilojoulesPerInch()) + " kJ/in";
+    }
+
+    private static String one(double d) {
+        return Range.plain(Math.round(d * 10) / 10.0);
+    }
+
+    /** Only where every recorded pass says its rod and run length: the metal they lay against the section's. */
+    private static Optional<Line> metal(PassPlan plan, List<LoggedPass> passes) {
+        double laid = 0;
+        for (LoggedPass l : passes) {
+            Pass p = l.measured();
+            var grams = p.electrode().flatMap(e -> p.diameter().flatMap(d -> RodTable.deposit(e, d)));
+            if (grams.isEmpty() || p.runLength().isEmpty()) {
+                return Optional.empty();
+            }
+            laid += grams.get().grams()
+                    / (plan.constants().get("density")
+                            / 1000
+                            * p.runLength().get().approximateNanometres()
+                            / 1e6);
+        }
+        if (passes.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Line(
+                "metal across the weld",
+                one(plan.area()) + " mm²",
+                one(laid) + " mm²",
+                laid < 0.95 * plan.area() || laid > 1.4 * plan.area()));
+    }
+}

@@ -1,0 +1,122 @@
+package mensor.plan;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import mensor.weld.InvalidField;
+
+/**
+ * Every number that a plan rests on and the shop may set otherwise. Lengths in mm.
+ *
+ * @param secondOverlap how much of the root bead the second bead covers, 0.60–0.90 (common practice, no source)
+ * @param overheadOverlap the same overhead, 0.66–0.75 for even legs (common practice, no source)
+ * @param capOverEdge how far the cap goes over each edge of the groove (1/16 in, common practice)
+ * @param capHeight how high the cap stands above the plate
+ * @param fillBelow how far below flush the fill is left before the cap (1/16 in, common practice)
+ * @param capBeadRods how wide a cap bead is, in rod diameters, where the procedure says nothing
+ * @param capOverlap how much of its neighbour a cap bead covers
+ * @param layerHeight the thickest fill layer (3/16 in, D1.1 5.1 (3.6))
+ * @param rootExtra how much more metal the root pass takes than a later one (1.3, common practice)
+ * @param runLength bead that one rod lays, where neither the procedure nor the record says
+ * @param rodLength and {@code stub}: what is left of it
+ * @param burnSeconds how long one rod burns (60–70 s for 1/8 in, common practice)
+ * @param density of steel, g/cm³
+ * @param apart how far apart starts and stops of neighbouring passes are laid
+ */
+public record PlanConstants(
+        double secondOverlap,
+        double overheadOverlap,
+        double capOverEdge,
+        double capHeight,
+        double fillBelow,
+        double capBeadRods,
+        double capOverlap,
+        double layerHeight,
+        double rootExtra,
+        double runLength,
+        double rodLength,
+        double stub,
+        double burnSeconds,
+        double density,
+        double apart) {
+    private static final double INCH = 25.4;
+    public static final PlanConstants USUAL = new PlanConstants(
+            0.75,
+            0.70,
+            INCH / 16,
+            INCH / 16,
+            INCH / 16,
+            3,
+            0.35,
+            3 * INCH / 16,
+            1.3,
+            8 * INCH,
+            14 * INCH,
+            2 * INCH,
+            65,
+            WeldMetal.DENSITY,
+            INCH);
+
+    public PlanConstants {
+        within("secondOverlap", secondOverlap, 0.3, 0.95);
+        within("overheadOverlap", overheadOverlap, 0.3, 0.95);
+        within("capOverEdge", capOverEdge, 0, 10);
+        within("capHeight", capHeight, 0, 10);
+        within("fillBelow", fillBelow, 0, 10);
+        within("capBeadRods", capBeadRods, 1, 8);
+        within("capOverlap", capOverlap, 0, 0.8);
+        within("layerHeight", layerHeight, 1, 12);
+        within("rootExtra", rootExtra, 1, 3);
+        within("runLength", runLength, 10, 2000);
+        within("rodLength", rodLength, 100, 1000);
+        within("stub", stub, 0, rodLength / 2);
+        within("burnSeconds", burnSeconds, 10, 300);
+        within("density", density, 7, 9);
+        within("apart", apart, 0, 500);
+    }
+
+    private static void within(String field, double value, double least, double most) {
+        if (!(value >= least && value <= most)) {
+            throw new InvalidField(
+                    "constants." + field,
+                    "between " + mensor.weld.Range.plain(least) + " and "
+                            + mensor.weld.Range.plain(Math.round(most * 1000) / 1000.0) + " is wanted, got " + value);
+        }
+    }
+
+    /** All of them by name, in the order above. */
+    public Map<String, Double> byName() {
+        Map<String, Double> all = new LinkedHashMap<>();
+        all.put("secondOverlap", secondOverlap);
+        all.put("overheadOverlap", overheadOverlap);
+        all.put("capOverEdge", capOverEdge);
+        all.put("capHeight", capHeight);
+        all.put("fillBelow", fillBelow);
+        all.put("capBeadRods", capBeadRods);
+        all.put("capOverlap", capOverlap);
+        all.put("layerHeight", layerHeight);
+        all.put("rootExtra", rootExtra);
+        all.put("runLength", runLength);
+        all.put("rodLength", rodLength);
+        all.put("stub", stub);
+        all.put("burnSeconds", burnSeconds);
+        all.put("density", density);
+        all.put("apart", apart);
+        return all;
+    }
+
+    /** These, with some set otherwise by name. */
+    public PlanConstants with(Map<String, Double> changes) {
+        Map<String, Double> all = byName();
+        for (Map.Entry<String, Double> e : changes.entrySet()) {
+            if (!all.containsKey(e.getKey())) {
+                throw new InvalidField(
+                        "constants." + e.getKey(),
+                        "is no constant of a plan; those are " + String.join(", ", all.keySet()));
+            }
+            all.put(e.getKey(), e.getValue());
+        }
+        Double[] v = all.values().toArray(Double[]::new);
+        return new PlanConstants(
+                v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14]);
+    }
+}

@@ -1,0 +1,72 @@
+package mensor.weld;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import mensor.length.Length;
+
+/**
+ * One pass as it was recorded beside the weld: what the welding record of a file holds, and what only the shop floor asks.
+ * A value copied from the procedure stays {@code planned} by its name until somebody measured it.
+ *
+ * @param temperatureF the metal's temperature before the pass: preheat for the first, interpass for the others
+ * @param starts where an arc was struck, from the datum
+ * @param stops where it was broken off
+ */
+public record LoggedPass(
+        Pass pass,
+        OptionalDouble temperatureF,
+        List<Length> starts,
+        List<Length> stops,
+        Optional<Length> beadWidth,
+        Optional<Boolean> cleaned,
+        Optional<String> welder,
+        Set<String> planned) {
+    /** The values that may be copied from a procedure. */
+    public static final List<String> COPIED = List.of(
+            "electrode", "diameter", "amps", "volts", "polarity", "progression", "technique", "speed", "temperatureF");
+
+    public LoggedPass {
+        starts = List.copyOf(starts);
+        stops = List.copyOf(stops);
+        planned = Set.copyOf(planned);
+        for (String field : planned) {
+            if (!COPIED.contains(field)) {
+                throw new InvalidField(
+                        "plannedFields",
+                        "\"" + field + "\" is not copied from a procedure; those are " + String.join(", ", COPIED));
+            }
+        }
+    }
+
+    /** The pass with its planned values left out, since they are no evidence; what was not copied is measured. */
+    public Pass measured() {
+        return new Pass(
+                pass.number(),
+                pass.kind(),
+                keep("electrode", pass.electrode()),
+                keep("diameter", pass.diameter()),
+                keep("amps", pass.amps()),
+                keep("volts", pass.volts()),
+                keep("polarity", pass.polarity()),
+                keep("progression", pass.progression()),
+                keep("technique", pass.technique()),
+                keep("speed", pass.speed()),
+                pass.runLength(),
+                pass.arcForce(),
+                pass.planned());
+    }
+
+    private <T> Optional<T> keep(String field, Optional<T> value) {
+        return planned.contains(field) ? Optional.empty() : value;
+    }
+
+    private OptionalDouble keep(String field, OptionalDouble value) {
+        return planned.contains(field) ? OptionalDouble.empty() : value;
+    }
+
+    OptionalDouble measuredTemperature() {
+        return keep("temperatureF", temperatureF);
+    }
+}

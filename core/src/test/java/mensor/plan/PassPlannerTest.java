@@ -1,0 +1,263 @@
+package mensor.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.plan.PassPlan.Bead;
+import mensor.plan.PassPlan.Point;
+import mensor.weld.Connection;
+import mensor.weld.Dihedral;
+import mensor.weld.Gap;
+import mensor.weld.Groove;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.Member;
+import mensor.weld.PassKind;
+import mensor.weld.Penetration;
+import mensor.weld.WeldType;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PassPlannerTest {
+    private static final double INCH = 25.4;
+
+    private static Joint.Builder fillet(String size, String length) {
+        return new Joint.Builder("FB-1", WeldType.FILLET, Connection.TEE, Length.parse(length, Unit.INCH))
+                .members(new Member("web", Length.inches(1, 2)), new Member("flange", Length.inches(1)))
+                .size(Length.parse(size, Unit.INCH));
+    }
+
+    private static PlanRod rod(PassKind kind, String diameter, double runInches) {
+        return new PlanRod(
+                kind,
+                "E7018",
+                Length.parse(diameter, Unit.INCH),
+                OptionalDouble.of(120),
+                OptionalDouble.of(23),
+                OptionalDouble.of(5 * INCH),
+                OptionalDouble.of(runInches * INCH),
+                OptionalDouble.empty());
+    }
+
+    /**
+     * The formulas on paper: a 1/8 in E7018 lays 20.5 g; over 8 in that is 20.5/(0.00785·203.2) = 12.852 mm². A 5/16 in fillet is
+     * 31.502 mm²: 2.45 beads, so 3. Over 24 in it is 150.75 g: 7.35 rods, so 8; at 65 s each 8.67 min.
+     */
+    @Test
+    void aFilletByTheFormulasOnPaper() {
+        PassPlan plan = PassPlanner.plan(
+                fillet("5/16", "24").build(),
+                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
+                PlanConstants.USUAL);
+        assertThat(plan.area()).isCloseTo(31.502, within(.001));
+        assertThat(plan.beads()).hasSize(3);
+        assertThat(plan.beads().get(0).fullArea()).isCloseTo(12.852, within(.001));
+        assertThat(plan.grams()).isCloseTo(150.75, within(.01));
+        assertThat(plan.rods()).singleElement().satisfies(r -> {
+            assertThat(r.rods()).isEqualTo(8);
+            assertThat(r.gramsPerRod()).isCloseTo(20.5, within(1e-9));
+        });
+        assertThat(plan.arcMinutes()).isCloseTo(8 * 65 / 60.0, within(1e-9));
+        assertThat(plan.heat())
+                .allSatisfy(h -> assertThat(h.input().kilojoulesPerInch()).isCloseTo(33.1, within(.05)));
+        // efficiency .70 of what is consumed, 12 of 14 in
+        assertThat(plan.rods().get(0).electrodeGrams().getAsDouble()).isCloseTo(150.75 / .70 * 14 / 12, within(.1));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/8, 1", "3/16, 1", "1/4, 2", "5/16, 3", "3/8, 4", "1/2, 7"})
+    void beadsAreTheAreaOverTheBeadRoundedUp(String size, int beads) {
+        PassPlan plan = PassPlanner.plan(
+                fillet(size, "12").build(),
+                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
+                PlanConstants.USUAL);
+        assertThat(plan.beads()).hasSize(beads);
+    }
+
+    @Test
+    void aGapAsksMoreMetalWhereItIs() {
+        Joint joint = fillet("5/16", "24")
+                .gaps(List.of(
+                        new Gap(new Span(Length.inches(10), Length.inches(14)), Length.inches(1, 8)),
+                        new Gap(new Span(Length.inches(20), Length.inches(21)), Length.inches(1, 16))))
+                .build();
+        PassPlan plan = PassPlanner.plan(joint, List.of(), PlanConstants.USUAL);
+        assertThat(plan.stretches()).extracting(PassPlan.Stretch::where).containsExactly("0–10, 14–24", "10–14");
+        assertThat(plan.stretches().get(1).asks()).isEqualTo("leg 7/16 (5/16 + gap 1/8)");
+        double nominal = WeldMetal.fillet(INCH * 5 / 16, INCH * 5 / 16, 90);
+        double raised = WeldMetal.fillet(INCH * 7 / 16, INCH * 7 / 16, 90);
+        assertThat(plan.area()).isCloseTo(raised, within(1e-6));
+        assertThat(plan.grams()).isCloseTo((nominal * 20 + raised * 4) * INCH * 7.85 / 1000, within(1e-6));
+    }
+
+    @Test
+    void onlyTheSegmentsAreFilled() {
+        Joint joint = fillet("1/4", "12")
+                .segments(List.of(
+                        new Span(Length.inches(0), Length.inches(3)), new Span(Length.inches(9), Length.inches(12))))
+                .build();
+        PassPlan plan = PassPlanner.plan(joint, List.of(), PlanConstants.USUAL);
+        assertThat(plan.grams())
+                .isCloseTo(WeldMetal.fillet(INCH / 4, INCH / 4, 90) * 6 * INCH * 7.85 / 1000, within(1e-6));
+    }
+
+    private static double area(List<Point> outline) {
+        double twice = 0;
+        for (int i = 0; i < outline.size(); i++) {
+            Point p = outline.get(i);
+            Point q = outline.get((i + 1) % outline.size());
+            twice += p.x() * q.y() - q.x() * p.y();
+        }
+        return Math.abs(twice) / 2;
+    }
+
+    /** Every bead is drawn to scale: its outline holds its metal, and together they fill the section. */
+    @Test
+    void theStackIsToScale() {
+        Random random = new Random(20260512);
+        for (int i = 0; i < 60; i++) {
+            int leg = 2 + random.nextInt(14);
+            int angle = 60 + random.nextInt(61);
+            Joint joint = new Joint.Builder("X", WeldType.FILLET, Connection.TEE, Length.inches(12))
+                    .members(new Member("web", Length.inches(1)), new Member("flange", Length.inches(1)))
+                    .size(Length.inches(leg, 16))
+                    .dihedral(new Dihedral(java.math.BigDecimal.valueOf(angle)))
+                    .sizeMeans(angle == 90 ? null : mensor.weld.LegMeaning.CONTACT)
+                    .build();
+            PassPlan plan = PassPlanner.plan(joint, List.of(), PlanConstants.USUAL);
+            assertThat(plan.beads())
+                    .allSatisfy(b -> assertThat(area(b.outline())).isCloseTo(b.area(), within(1e-6)));
+            assertThat(plan.beads().stream().mapToDouble(Bead::area).sum())
+                    .isCloseTo(area(plan.outline()), within(1e-6));
+            assertThat(plan.beads()).extracting(Bead::number).isSorted();
+        }
+    }
+
+    @Test
+    void theSecondBeadCoversItsShareOfTheRoot() {
+        PassPlan plan = PassPlanner.plan(
+                fillet("5/16", "12").build(),
+                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
+                PlanConstants.USUAL);
+        List<Point> root = plan.beads().get(0).outline();
+        List<Point> second = plan.beads().get(1).outline();
+        double face = distance(root.get(1), root.get(2));
+        assertThat(distance(second.get(0), second.get(3)) / face).isCloseTo(0.75, within(1e-9));
+    }
+
+    private static double distance(Point a, Point b) {
+        return Math.hypot(a.x() - b.x(), a.y() - b.y());
+    }
+
+    private static Joint butt(String prep, String thickness, String face, String opening) {
+        return new Joint.Builder("FB-2", WeldType.GROOVE, Connection.BUTT, Length.inches(10))
+                .members(
+                        new Member("left", Length.parse(thickness, Unit.INCH)),
+                        new Member("right", Length.parse(thickness, Unit.INCH)))
+                .penetration(Penetration.COMPLETE)
+                .groove(new Groove(
+                        Optional.of(prep),
+                        Optional.of(60.0),
+                        Optional.of(Length.parse(face, Unit.INCH)),
+                        Optional.of(Length.parse(opening, Unit.INCH))))
+                .build();
+    }
+
+    /** 3/8 plate, 60° V, land and gap 1/8: g·t + (t−f)²·tan 30° + ⅔·w·h with w = g + 2(t−f)·tan 30° + 1/8, h = 1/16, on paper. */
+    @Test
+    void aSingleVByTheFormulasOnPaper() {
+        PassPlan plan = PassPlanner.plan(butt("V", "3/8", "1/8", "1/8"), List.of(), PlanConstants.USUAL);
+        double t = 3 * INCH / 8;
+        double f = INCH / 8;
+        double g = INCH / 8;
+        double tan = Math.tan(Math.PI / 6);
+        double cap = 2.0 / 3 * (g + 2 * (t - f) * tan + INCH / 8) * INCH / 16;
+        double area = g * t + (t - f) * (t - f) * tan + cap;
+        assertThat(plan.area()).isCloseTo(area, within(1e-6));
+        assertThat(plan.grams()).isCloseTo(area * 10 * INCH * 7.85 / 1000, within(1e-6));
+        assertThat(plan.beads().get(0).kind()).isEqualTo(PassKind.ROOT);
+        assertThat(plan.beads()).last().satisfies(b -> assertThat(b.kind()).isEqualTo(PassKind.CAP));
+        assertThat(plan.beads().stream().mapToDouble(Bead::area).sum()).isCloseTo(area, within(1e-6));
+        plan.beads().stream()
+                .filter(b -> b.kind() != PassKind.CAP)
+                .forEach(b -> assertThat(area(b.outline())).isCloseTo(b.area(), within(1e-6)));
+    }
+
+    @Test
+    void aDoubleVIsTwiceItsHalf() {
+        PassPlan two = PassPlanner.plan(butt("double-V", "1", "1/8", "1/8"), List.of(), PlanConstants.USUAL);
+        PassPlan one = PassPlanner.plan(butt("V", "1/2", "1/16", "1/8"), List.of(), PlanConstants.USUAL);
+        assertThat(two.grams()).isCloseTo(2 * one.grams(), within(1e-6));
+        assertThat(two.notes()).anyMatch(n -> n.startsWith("one side is drawn"));
+    }
+
+    @Test
+    void theCapCoversTheGrooveAndASixteenthEachSide() {
+        PassPlan plan = PassPlanner.plan(butt("V", "1/2", "1/8", "1/8"), List.of(), PlanConstants.USUAL);
+        double left = plan.beads().stream()
+                .filter(b -> b.kind() == PassKind.CAP)
+                .flatMap(b -> b.outline().stream())
+                .mapToDouble(Point::x)
+                .min()
+                .orElseThrow();
+        double edge = plan.outline().stream().mapToDouble(Point::x).min().orElseThrow();
+        assertThat(edge - left).isCloseTo(INCH / 16, within(1e-6));
+    }
+
+    @Test
+    void rodsEndAtLeastAnInchFromThoseOfTheBeadBefore() {
+        PassPlan plan = PassPlanner.plan(fillet("3/8", "40").build(), List.of(), PlanConstants.USUAL);
+        for (int i = 1; i < plan.beads().size(); i++) {
+            for (double a : plan.beads().get(i).stops()) {
+                assertThat(plan.beads().get(i - 1).stops())
+                        .allSatisfy(b -> assertThat(Math.abs(a - b)).isGreaterThanOrEqualTo(INCH - 1e-6));
+            }
+        }
+    }
+
+    @Test
+    void everyConstantCanBeSetAndIsRefusedBeyondReason() {
+        PlanConstants changed = PlanConstants.USUAL.with(Map.of("stub", 3 * INCH, "burnSeconds", 60.0));
+        PassPlan plan = PassPlanner.plan(
+                fillet("5/16", "24").build(),
+                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
+                changed);
+        assertThat(plan.rods().get(0).gramsPerRod()).isCloseTo(20.5 * 11 / 12, within(1e-9));
+        assertThat(plan.arcMinutes()).isEqualTo(plan.rods().get(0).rods());
+        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(15);
+        assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("density", 2.7)))
+                .isInstanceOf(InvalidField.class);
+        assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("colour", 1.0)))
+                .hasMessageContaining("constants.colour");
+    }
+
+    @Test
+    void whatIsNotKnownIsRefusedInWords() {
+        PlanRod unknown = PlanRod.of(PassKind.FILL, "E9999", Length.inches(1, 8));
+        assertThatThrownBy(() -> PassPlanner.plan(fillet("1/4", "12").build(), List.of(unknown), PlanConstants.USUAL))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("E9999");
+        assertThatThrownBy(() -> PassPlanner.plan(butt("U", "1", "1/8", "1/8"), List.of(), PlanConstants.USUAL))
+                .hasMessageContaining("joint.groove.prep");
+    }
+
+    @Test
+    void gramsOfAnUnlistedDiameterAreScaledAndSayThatTheyAre() {
+        PlanRod thick = PlanRod.of(PassKind.FILL, "E6010", Length.inches(5, 32));
+        PassPlan plan = PassPlanner.plan(fillet("5/16", "12").build(), List.of(thick), PlanConstants.USUAL);
+        assertThat(plan.rods()).singleElement().satisfies(r -> {
+            assertThat(r.scaled()).isTrue();
+            assertThat(r.gramsPerRod()).isCloseTo(17 * 25 / 16.0, within(1e-9));
+        });
+    }
+}
