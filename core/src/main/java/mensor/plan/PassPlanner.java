@@ -460,9 +460,13 @@ public final class PassPlanner {
         return new Stretch(shown, asks, length, area, WeldMetal.grams(area, length, k.density()), beads);
     }
 
-    /** Each bead's rods end in other places than those of the bead before it: a run is cut short where it would not. */
+    /**
+     * Each bead's rods end in other places than those of the bead before it: a run is cut short where it would not. Places
+     * are whole quarters of an inch or 5 mm, where a welder can aim.
+     */
     private List<Bead> stagger(List<Bead> beads) {
         double length = mm(joint.length());
+        double snap = joint.length().unit().pick(25.4 / 4, 5.0);
         List<Bead> staggered = new ArrayList<>();
         List<Double> before = List.of();
         boolean tooClose = false;
@@ -472,7 +476,8 @@ public final class PassPlanner {
             double from = 0;
             while (stops.size() < MOST_STOPS) {
                 double first = stops.isEmpty() && b.number() % 2 == 0 ? run / 2 : run;
-                double at = clear(from, from + first, before);
+                double at = clear(
+                        from, Math.floor((from + first) / snap + 1e-9) * snap, before, up(k.apart() / snap) * snap);
                 if (Double.isNaN(at)) {
                     tooClose = true;
                     at = from + first;
@@ -502,11 +507,11 @@ public final class PassPlanner {
     }
 
     /** The furthest place up to {@code to} that is far enough from the stops below; not a number where there is none. */
-    private double clear(double from, double to, List<Double> below) {
+    private static double clear(double from, double to, List<Double> below, double apart) {
         double at = to;
         for (int i = below.size() - 1; i >= 0; i--) {
-            if (Math.abs(below.get(i) - at) < k.apart() - 1e-9) {
-                at = below.get(i) - k.apart();
+            if (Math.abs(below.get(i) - at) < apart - 1e-9) {
+                at = below.get(i) - apart;
             }
         }
         return at > from + 1 ? at : Double.NaN;

@@ -2,15 +2,20 @@ package mensor.exchange;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.PrintWriter;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.function.UnaryOperator;
 
 /** The files that a command is given; {@code -} is standard input. */
 final class InputFiles {
+    private static final int UNREADABLE = 3;
+
     private InputFiles() {}
 
     /** @throws UnreadableInput where the file is not there, cannot be read, or is not UTF-8 text */
@@ -33,5 +38,33 @@ final class InputFiles {
     /** The one line that says what is wrong with a file. */
     static String oneLine(String file, UnreadableInput e) {
         return (file + ": " + e.getMessage()).replaceAll("\\s*[\\r\\n]+\\s*", " ");
+    }
+
+    /**
+     * One line of answer for each file; a file that cannot be read gets its line of error instead.
+     *
+     * @return 0 where all were answered, 3 where one could not be read
+     */
+    static int answerEach(
+            String command,
+            List<String> files,
+            InputStream in,
+            PrintWriter out,
+            PrintWriter err,
+            UnaryOperator<String> answer) {
+        if (files.isEmpty()) {
+            err.println("mensor " + command + ": name one or more inspection files, or - for standard input");
+            return UNREADABLE;
+        }
+        int code = 0;
+        for (String file : files) {
+            try {
+                out.println(answer.apply(text(file, in)));
+            } catch (UnreadableInput e) {
+                err.println(oneLine(file, e));
+                code = UNREADABLE;
+            }
+        }
+        return code;
     }
 }

@@ -31,6 +31,15 @@ public final class InspectionDocument {
         return new InspectionReader(Json.read(text)).document();
     }
 
+    /**
+     * The weld and what was seen on it, for questions that no criteria book answers.
+     *
+     * @throws UnreadableInput naming the field by its path
+     */
+    public static Inspection readUnjudged(String text) {
+        return new InspectionReader(Json.read(text)).unjudged();
+    }
+
     public Inspection inspection() {
         return inspection;
     }

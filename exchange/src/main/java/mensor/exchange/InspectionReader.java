@@ -62,14 +62,37 @@ final class InspectionReader {
     }
 
     InspectionDocument document() {
+        Fields bare = bare();
+        CriteriaBook book = book(bare, criteria(bare));
+        Read read = read(bare);
+        try {
+            Judge.check(read.inspection(), book);
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+        return new InspectionDocument(read.inspection(), book, read.record());
+    }
+
+    /** The weld and what was seen on it, without asking whether its criteria book is built in: nothing is judged. */
+    Inspection unjudged() {
+        Fields bare = bare();
+        criteria(bare);
+        return read(bare).inspection();
+    }
+
+    private record Read(Inspection inspection, Json.Object record) {}
+
+    private Fields bare() {
         Fields bare = Fields.of("", root, Unit.INCH);
         String format = bare.requiredText("format");
         if (!format.equals(InspectionDocument.FORMAT)) {
             throw bare.error("format", "\"" + InspectionDocument.FORMAT + "\" is wanted, got \"" + format + "\"");
         }
-        String criteria = bare.requiredText("criteria");
+        return bare;
+    }
+
+    private static Read read(Fields bare) {
         Unit units = units(bare);
-        CriteriaBook book = book(bare, criteria, units);
         Fields f = bare.with(units);
         f.find("format");
         f.find("criteria");
@@ -80,8 +103,7 @@ final class InspectionReader {
             Json.Object record =
                     f.object("record").map(InspectionReader::record).orElse(null);
             f.end();
-            Judge.check(inspection, book);
-            return new InspectionDocument(inspection, book, record);
+            return new Read(inspection, record);
         } catch (InvalidField e) {
             throw new UnreadableInput(e.field(), e.problem());
         }
@@ -97,13 +119,18 @@ final class InspectionReader {
         throw f.error("units", "\"in\" or \"mm\" is wanted, got \"" + symbol + "\"");
     }
 
-    private static CriteriaBook book(Fields f, String id, Unit units) {
+    private static String criteria(Fields f) {
+        String id = f.requiredText("criteria");
         if (!BOOKS.contains(id)) {
             throw f.error("criteria", "one of " + String.join(", ", BOOKS) + " is wanted, got \"" + id + "\"");
         }
-        if (id.startsWith("iso5817") && units != Unit.MILLIMETRE) {
+        if (id.startsWith("iso5817") && units(f) != Unit.MILLIMETRE) {
             throw f.error("units", id + " is in mm only");
         }
+        return id;
+    }
+
+    private static CriteriaBook book(Fields f, String id) {
         return CriteriaBooks.find(id)
                 .orElseThrow(() -> f.error("criteria", "the book " + id + " is not built into this version of Mensor"));
     }

@@ -16,9 +16,6 @@ import tools.jackson.databind.json.JsonMapper;
  * {@code mensor-causes/1} a file. Exit 0 when all were answered, 3 where one cannot be read.
  */
 public final class TraceCommand {
-    private static final int ANSWERED = 0;
-    private static final int UNREADABLE = 3;
-
     private final InputStream in;
     private final PrintWriter out;
     private final PrintWriter err;
@@ -38,24 +35,13 @@ public final class TraceCommand {
     public int run(List<String> arguments) {
         List<String> files = arguments.stream().filter(a -> !a.equals("--all")).toList();
         boolean all = files.size() < arguments.size();
-        if (files.isEmpty()) {
-            err.println("mensor trace: name one or more inspection files, or - for standard input");
-            return UNREADABLE;
-        }
-        int code = ANSWERED;
-        for (String file : files) {
-            try {
-                InspectionDocument document = InspectionDocument.read(InputFiles.text(file, in));
-                Inspection look = document.inspection();
-                List<Traced> traced =
-                        all ? Tracer.traceAll(look) : Tracer.trace(look, Judge.evaluate(look, document.book()));
-                out.println(JsonMapper.shared()
-                        .writeValueAsString(CausesDocument.of(look.joint().mark(), traced)));
-            } catch (UnreadableInput e) {
-                err.println(InputFiles.oneLine(file, e));
-                code = UNREADABLE;
-            }
-        }
-        return code;
+        return InputFiles.answerEach("trace", files, in, out, err, text -> {
+            InspectionDocument document = InspectionDocument.read(text);
+            Inspection look = document.inspection();
+            List<Traced> traced =
+                    all ? Tracer.traceAll(look) : Tracer.trace(look, Judge.evaluate(look, document.book()));
+            return JsonMapper.shared()
+                    .writeValueAsString(CausesDocument.of(look.joint().mark(), traced));
+        });
     }
 }

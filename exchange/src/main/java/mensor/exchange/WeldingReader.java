@@ -27,7 +27,7 @@ final class WeldingReader {
 
     static WeldingRecord welding(Fields w) {
         WeldingRecord record = new WeldingRecord(
-                w.objects("passes", (at, p) -> pass(p)),
+                w.objects("passes", (at, p) -> wholePass(p)),
                 w.bool("millScaleRemoved"),
                 w.number("electrodeExposureHours", 0, "h"),
                 w.number("preheatF", -460, "°F"),
@@ -39,13 +39,20 @@ final class WeldingReader {
         return record;
     }
 
-    private static Pass pass(Fields p) {
+    private static Pass wholePass(Fields p) {
+        Pass pass = pass(p);
+        p.end();
+        return pass;
+    }
+
+    /** The fields that a pass has in the inspection format; whoever calls says whether others may stand beside them. */
+    static Pass pass(Fields p) {
         Optional<BigDecimal> number = p.number("pass");
         number.filter(n -> n.stripTrailingZeros().scale() > 0 || n.signum() <= 0 || n.precision() > 6)
                 .ifPresent(n -> {
                     throw p.error("pass", "a whole number from 1 is wanted, got " + n.toPlainString());
                 });
-        Pass pass = new Pass(
+        return new Pass(
                 number.map(n -> OptionalInt.of(n.intValue())).orElseGet(OptionalInt::empty),
                 p.word("kind", PassKind.class),
                 p.text("electrode"),
@@ -59,8 +66,6 @@ final class WeldingReader {
                 p.positive("runLength"),
                 p.number("arcForce", 0, "%"),
                 p.bool("planned").orElse(false));
-        p.end();
-        return pass;
     }
 
     private static final Pattern SPEED = Pattern.compile("(.*[0-9]) *(in|mm)/min");
@@ -68,19 +73,20 @@ final class WeldingReader {
     /** Travel speed in mm per minute. */
     private static OptionalDouble speed(Fields p) {
         Optional<String> text = p.text("speed");
-        if (text.isEmpty()) {
-            return OptionalDouble.empty();
-        }
-        Matcher m = SPEED.matcher(text.get().strip());
+        return text.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(asSpeed(p.path("speed"), text.get()));
+    }
+
+    static double asSpeed(String path, String text) {
+        Matcher m = SPEED.matcher(text.strip());
         if (!m.matches()) {
-            throw p.error("speed", "\"4 in/min\" or \"100 mm/min\" is wanted, got \"" + text.get() + "\"");
+            throw new UnreadableInput(path, "\"4 in/min\" or \"100 mm/min\" is wanted, got \"" + text + "\"");
         }
         Unit unit = m.group(2).equals("in") ? Unit.INCH : Unit.MILLIMETRE;
-        Length perMinute = Fields.asLength(p.path("speed"), new Json.Text(m.group(1)), unit);
+        Length perMinute = Fields.asLength(path, new Json.Text(m.group(1)), unit);
         if (!perMinute.isPositive()) {
-            throw p.error("speed", "must be over zero, got \"" + text.get() + "\"");
+            throw new UnreadableInput(path, "must be over zero, got \"" + text + "\"");
         }
-        return OptionalDouble.of(perMinute.approximateNanometres() / Unit.MILLIMETRE.nanometres());
+        return perMinute.approximateNanometres() / Unit.MILLIMETRE.nanometres();
     }
 
     private static Map<PassKind, Range> procedureAmps(Fields procedure) {

@@ -1,0 +1,166 @@
+package mensor.exchange;
+
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.FitUp;
+import mensor.look.ProcessLook;
+import mensor.look.ProcessQuestion;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.LoggedPass;
+import mensor.weld.RodClock;
+
+/**
+ * What is recorded of a weld's making, part by part: JSON as the bench sends it. A pass has the fields of the inspection
+ * format and those that only the shop floor asks. Fields in errors are relative to the part.
+ */
+public final class MakingParts {
+    private static final List<String> ONLY_HERE =
+            List.of("temperatureF", "starts", "stops", "beadWidth", "cleaned", "welder", "plannedFields");
+
+    private MakingParts() {}
+
+    /** @throws UnreadableInput where a field cannot be, or a start or stop lies beside the weld */
+    public static LoggedPass pass(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            List<String> planned = f.list("plannedFields", MakingParts::text);
+            LoggedPass pass = new LoggedPass(
+                    WeldingReader.pass(f),
+                    f.number("temperatureF", -460, "°F"),
+                    places(f, "starts", units, joint),
+                    places(f, "stops", units, joint),
+                    f.positive("beadWidth"),
+                    f.bool("cleaned"),
+                    f.text("welder"),
+                    Set.copyOf(new HashSet<>(planned)));
+            f.end();
+            return pass;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+
+    private static String text(String at, Json value) {
+        if (value instanceof Json.Text t) {
+            return t.value();
+        }
+        throw new UnreadableInput(at, "a text is wanted, got " + value.said());
+    }
+
+    private static List<Length> places(Fields f, String field, Unit units, Joint joint) {
+        return f.list(field, (at, v) -> {
+            Length place = Fields.asLength(at, v, units);
+            joint.checkPlace(field, place);
+            return place;
+        });
+    }
+
+    /**
+     * A recorded pass as the inspection format has it: without what only the shop floor asks, and without the values that
+     * are still planned. Where nothing else is left to say of rod and setting, it stays whole and is marked planned.
+     */
+    public static String formatPass(String json) {
+        Json.Object pass = (Json.Object) Json.read(json);
+        Map<String, Json> kept = new LinkedHashMap<>(pass.fields());
+        Set<String> planned = new HashSet<>();
+        if (kept.get("plannedFields") instanceof Json.Array a) {
+            a.items().forEach(v -> planned.add(((Json.Text) v).value()));
+        }
+        ONLY_HERE.forEach(kept::remove);
+        boolean allPlanned = !planned.isEmpty()
+                && LoggedPass.COPIED.stream().filter(kept::containsKey).allMatch(planned::contains);
+        if (allPlanned) {
+            kept.put("planned", new Json.Bool(true));
+        } else {
+            planned.forEach(kept::remove);
+        }
+        return Json.write(new Json.Object(kept));
+    }
+
+    public static FitUp.Reading fitUpReading(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            Span span = f.placeOrStretch();
+            boolean station = f.has("at");
+            if (station) {
+                joint.checkPlace("at", span.from());
+            } else {
+                joint.checkWithin("", span);
+            }
+            FitUp.Reading reading = new FitUp.Reading(
+                    span,
+                    f.depth("opening"),
+                    f.depth("rootFace"),
+                    f.number("angle", 0, "°"),
+                    f.depth("offset"),
+                    f.depth("backingGap"));
+            f.end();
+            boolean empty = reading.opening().isEmpty()
+                    && reading.rootFace().isEmpty()
+                    && reading.angle().isEmpty()
+                    && reading.offset().isEmpty()
+                    && reading.backingGap().isEmpty();
+            if (empty) {
+                throw new UnreadableInput(
+                        "opening", "nothing is read there: an opening, a root face, an angle or an offset is wanted");
+            }
+            return reading;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field().replaceFirst("^\\.", ""), e.problem());
+        }
+    }
+
+    public static ProcessLook.Answer processAnswer(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            Optional<Span> where =
+                    f.has("at") || f.has("from") || f.has("to") ? Optional.of(f.placeOrStretch()) : Optional.empty();
+            where.ifPresent(s -> joint.checkWithin("", s));
+            ProcessLook.Answer answer = new ProcessLook.Answer(
+                    f.requiredWord("question", ProcessQuestion.class),
+                    f.bool("asWanted").orElseThrow(() -> f.error("asWanted", "say whether it is so")),
+                    f.depth("depth"),
+                    where,
+                    f.text("note").orElse(""));
+            f.end();
+            return answer;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field().replaceFirst("^\\.", ""), e.problem());
+        }
+    }
+
+    /** A can of rods: its class, and when it left the oven and came back. */
+    public static RodClock rods(String json) {
+        Fields f = Fields.of("", Json.read(json), Unit.INCH);
+        try {
+            RodClock clock = new RodClock(f.requiredText("electrode"), f.requiredObjects("outings", (at, o) -> {
+                RodClock.Outing outing = new RodClock.Outing(
+                        instant(o, "out", o.requiredText("out")), o.text("back").map(t -> instant(o, "back", t)));
+                o.end();
+                return outing;
+            }));
+            f.end();
+            return clock;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+
+    private static Instant instant(Fields f, String field, String text) {
+        try {
+            return Instant.parse(text);
+        } catch (DateTimeParseException e) {
+            throw f.error(field, "a moment as 2026-05-12T08:00:00Z is wanted, got \"" + text + "\"");
+        }
+    }
+}

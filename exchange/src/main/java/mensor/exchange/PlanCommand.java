@@ -1,0 +1,79 @@
+package mensor.exchange;
+
+import java.io.InputStream;
+import java.io.OutputStreamWriter;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mensor.look.Inspection;
+import mensor.plan.PassPlanner;
+import mensor.plan.PlanConstants;
+import mensor.plan.PlanRod;
+import mensor.weld.InvalidField;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * {@code mensor plan [--set NAME=NUMBER]… FILE…}: the pass plan of each joint, one line of {@code mensor-plan/1} a file. The
+ * rods are those of the welding record. Exit 0 when all were answered, 3 where one cannot be read or planned.
+ */
+public final class PlanCommand {
+    private final InputStream in;
+    private final PrintWriter out;
+    private final PrintWriter err;
+
+    public PlanCommand(InputStream in, PrintWriter out, PrintWriter err) {
+        this.in = in;
+        this.out = out;
+        this.err = err;
+    }
+
+    public static void main(String[] args) {
+        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
+        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
+        System.exit(new PlanCommand(System.in, out, err).run(List.of(args)));
+    }
+
+    public int run(List<String> arguments) {
+        List<String> files = new ArrayList<>(arguments);
+        PlanConstants constants;
+        try {
+            constants = PlanConstants.USUAL.with(settings(files));
+        } catch (InvalidField e) {
+            err.println("mensor plan: " + e.field() + ": " + e.problem());
+            return 3;
+        }
+        return InputFiles.answerEach("plan", files, in, out, err, text -> answer(text, constants));
+    }
+
+    /** Takes the settings out of the arguments. */
+    private static Map<String, Double> settings(List<String> arguments) {
+        Map<String, Double> settings = new LinkedHashMap<>();
+        int i;
+        while ((i = arguments.indexOf("--set")) >= 0) {
+            arguments.remove(i);
+            String setting = i < arguments.size() ? arguments.remove(i) : "";
+            try {
+                String[] parts = setting.split("=", 2);
+                settings.put(parts[0], Double.valueOf(parts[1]));
+            } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
+                throw new InvalidField("--set", "NAME=NUMBER is wanted, got \"" + setting + "\"");
+            }
+        }
+        return settings;
+    }
+
+    private static String answer(String text, PlanConstants constants) {
+        Inspection look = InspectionDocument.readUnjudged(text);
+        try {
+            List<PlanRod> rods = PlanRod.ofPasses(look.welding().passes());
+            return JsonMapper.shared()
+                    .writeValueAsString(PlanDocument.of(
+                            look.joint().mark(), PassPlanner.plan(look.joint(), rods, constants), look.units()));
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package mensor.exchange;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.plan.PassPlan;
+import mensor.plan.WeldMetal;
+
+/** The pass plan of a joint, as a {@code mensor-plan/1} answer. The unit of each number is in its name. */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record PlanDocument(
+        String format,
+        String mark,
+        String what,
+        double areaMm2,
+        double grams,
+        double pounds,
+        double arcMinutes,
+        List<Stretch> stretches,
+        List<Bead> beads,
+        List<Rod> rods,
+        List<Heat> heat,
+        List<Point> outline,
+        Map<String, Double> constants,
+        List<String> notes) {
+    public static final String FORMAT = "mensor-plan/1";
+
+    /** Millimetres from the root; x along the second member, or across a groove. */
+    public record Point(double x, double y) {}
+
+    public record Stretch(String where, String asks, double lengthMm, double areaMm2, double grams, int beads) {}
+
+    /** A bead in the order in which it is laid; {@code fullAreaMm2} is what its rod lays over its run. Stops from the datum. */
+    public record Bead(
+            int pass,
+            String kind,
+            int layer,
+            String rod,
+            double areaMm2,
+            double fullAreaMm2,
+            double runLengthMm,
+            List<String> stops,
+            List<Point> outline) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Rod(
+            String electrode,
+            String diameter,
+            int count,
+            double grams,
+            double gramsPerRod,
+            boolean scaled,
+            Double electrodeGrams) {}
+
+    public record Heat(
+            String kind,
+            double volts,
+            double amps,
+            double speedMmPerMin,
+            boolean speedGiven,
+            @JsonProperty("kJPerInch") double kilojoulesPerInch,
+            @JsonProperty("kJPerMm") double kilojoulesPerMm,
+            @JsonProperty("enKJPerMm") double enKilojoulesPerMm) {}
+
+    /** @param units of the stops, the drawing's */
+    public static PlanDocument of(String mark, PassPlan p, Unit units) {
+        Map<String, Double> constants = new LinkedHashMap<>();
+        p.constants().forEach((name, value) -> constants.put(name, round(value)));
+        return new PlanDocument(
+                FORMAT,
+                mark,
+                p.what(),
+                round(p.area()),
+                round(p.grams()),
+                round(WeldMetal.pounds(p.grams())),
+                round(p.arcMinutes()),
+                p.stretches().stream()
+                        .map(s -> new Stretch(
+                                s.where(), s.asks(), round(s.length()), round(s.area()), round(s.grams()), s.beads()))
+                        .toList(),
+                p.beads().stream().map(b -> bead(b, units)).toList(),
+                p.rods().stream().map(PlanDocument::rod).toList(),
+                p.heat().stream().map(PlanDocument::heat).toList(),
+                points(p.outline()),
+                constants,
+                p.notes());
+    }
+
+    private static Bead bead(PassPlan.Bead b, Unit units) {
+        return new Bead(
+                b.number(),
+                b.kind().id(),
+                b.layer(),
+                b.rod(),
+                round(b.area()),
+                round(b.fullArea()),
+                round(b.runLength()),
+                b.stops().stream().map(s -> place(s, units)).toList(),
+                points(b.outline()));
+    }
+
+    private static String place(double mm, Unit units) {
+        return Length.ofNanometres(Math.round(mm * 1e6), units).shown();
+    }
+
+    private static Rod rod(PassPlan.RodNeed r) {
+        return new Rod(
+                r.electrode(),
+                r.diameter(),
+                r.rods(),
+                round(r.grams()),
+                round(r.gramsPerRod()),
+                r.scaled(),
+                r.electrodeGrams().isPresent() ? round(r.electrodeGrams().getAsDouble()) : null);
+    }
+
+    private static Heat heat(PassPlan.Heat h) {
+        return new Heat(
+                h.kind().id(),
+                h.volts(),
+                h.amps(),
+                round(h.speed()),
+                h.speedGiven(),
+                round(h.input().kilojoulesPerInch()),
+                round(h.input().kilojoulesPerMillimetre()),
+                round(h.input().en()));
+    }
+
+    private static List<Point> points(List<PassPlan.Point> outline) {
+        return outline.stream().map(p -> new Point(round(p.x()), round(p.y()))).toList();
+    }
+
+    private static double round(double d) {
+        return Math.round(d * 1000) / 1000.0;
+    }
+}
