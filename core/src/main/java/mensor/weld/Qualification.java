@@ -82,6 +82,14 @@ public record Qualification(
         };
     }
 
+    /** Why it no longer holds on a day; six months after its last use to the day it still does. */
+    public Optional<String> lapse(LocalDate day) {
+        LocalDate lapses = lastUsed.plusMonths(MONTHS);
+        return day.isAfter(lapses)
+                ? Optional.of("lapsed on " + lapses + ": last used " + lastUsed + ", six months ago and more")
+                : Optional.empty();
+    }
+
     /** Why this test does not cover the task; empty where it does. */
     public List<String> gaps(Task task) {
         List<String> gaps = new ArrayList<>();
@@ -102,10 +110,7 @@ public record Qualification(
                 gaps.add("welded without backing, tested with backing");
             }
         }
-        LocalDate lapses = lastUsed.plusMonths(MONTHS);
-        if (task.day().isAfter(lapses)) {
-            gaps.add("lapsed on " + lapses + ": last used " + lastUsed + ", six months ago and more");
-        }
+        lapse(task.day()).ifPresent(gaps::add);
         if (task.day().isBefore(tested)) {
             gaps.add("tested on " + tested + " only");
         }

@@ -1,9 +1,15 @@
 package mensor.exchange;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import mensor.length.Unit;
 import mensor.look.Indication;
+import mensor.weld.Gap;
 import mensor.weld.Joint;
+import mensor.weld.Procedure;
+import mensor.weld.Range;
 import mensor.weld.WeldingRecord;
 
 /** An inspection kept in parts, each of them JSON in the format's shape; joined, they are a {@code mensor-inspection/1} document. */
@@ -57,5 +63,58 @@ public record InspectionParts(
     /** One text for one JSON content: fields sorted, no white space. */
     public static String canonical(String json) {
         return Json.canonical(Json.read(json));
+    }
+
+    /** Gaps as the format lists them. */
+    public static String gaps(List<Gap> gaps) {
+        return Json.write(new Json.Array(gaps.stream()
+                .map(g -> (Json) new Json.Object(Map.of(
+                        "from", new Json.Text(g.span().from().toString()),
+                        "to", new Json.Text(g.span().to().toString()),
+                        "opening", new Json.Text(g.opening().toString()))))
+                .toList()));
+    }
+
+    /** The joint with these gaps in place of those that it was set up with. */
+    public static String withGaps(String joint, String gaps) {
+        Map<String, Json> fields = new LinkedHashMap<>(((Json.Object) Json.read(joint)).fields());
+        fields.remove("rootOpening");
+        Json.Array found = (Json.Array) Json.read(gaps);
+        if (found.items().isEmpty()) {
+            fields.remove("gaps");
+        } else {
+            fields.put("gaps", found);
+        }
+        return Json.write(new Json.Object(fields));
+    }
+
+    /** The joint without the fields named: what is left tells whether two joints are alike. */
+    public static String without(String joint, List<String> fields) {
+        Map<String, Json> kept = new LinkedHashMap<>(((Json.Object) Json.read(joint)).fields());
+        fields.forEach(kept::remove);
+        return Json.canonical(new Json.Object(kept));
+    }
+
+    /** A welding record put together from what holds for the whole weld, its passes, its procedure's amps and the rods' hours out. */
+    public static String welding(
+            String whole, List<String> passes, Optional<Procedure> procedure, Optional<Double> exposureHours) {
+        Map<String, Json> fields = new LinkedHashMap<>(((Json.Object) Json.read(whole)).fields());
+        if (!passes.isEmpty()) {
+            fields.put("passes", new Json.Array(passes.stream().map(Json::read).toList()));
+        }
+        exposureHours.ifPresent(h -> fields.putIfAbsent("electrodeExposureHours", number(Math.round(h * 100) / 100.0)));
+        Map<String, Json> amps = new LinkedHashMap<>();
+        procedure.ifPresent(w -> w.passes()
+                .forEach(p -> p.amps()
+                        .ifPresent(r ->
+                                amps.put(p.kind().id(), new Json.Array(List.of(number(r.low()), number(r.high())))))));
+        if (!amps.isEmpty()) {
+            fields.put("procedure", new Json.Object(Map.of("amps", new Json.Object(amps))));
+        }
+        return Json.write(new Json.Object(fields));
+    }
+
+    private static Json number(double d) {
+        return new Json.Number(Range.plain(d));
     }
 }

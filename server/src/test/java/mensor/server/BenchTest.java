@@ -205,7 +205,10 @@ class BenchTest {
                 ines.put(look + "/conditions", "{'coated':false}").expect(200).json();
         assertThat(after.get("conditions").toString())
                 .isEqualTo("{\"cleaned\":true,\"ambient\":true,\"coated\":false}");
-        assertThat(finding(after, "readiness").get("verdict").asString()).isEqualTo("accept");
+        JsonNode ready = ines.put(look + "/conditions", "{'light':true,'near':true,'inCalibration':true}")
+                .expect(200)
+                .json();
+        assertThat(finding(ready, "readiness").get("verdict").asString()).isEqualTo("accept");
         JsonNode changed =
                 ines.put(look + "/conditions", "{'cleaned':false}").expect(200).json();
         assertThat(finding(changed, "readiness").get("verdict").asString()).isEqualTo("incomplete");

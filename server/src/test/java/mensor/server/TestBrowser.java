@@ -52,6 +52,11 @@ final class TestBrowser {
         return send("POST", path, body, true);
     }
 
+    /** A plain text, sent as it is. */
+    Answer postText(String path, String text) {
+        return send("POST", path, text, true, "text/plain;charset=UTF-8");
+    }
+
     Answer put(String path, String body) {
         return send("PUT", path, body, true);
     }
@@ -65,19 +70,19 @@ final class TestBrowser {
     }
 
     private Answer send(String method, String path, String body, boolean token) {
+        return send(method, path, body == null ? null : body.replace('\'', '"'), token, "application/json");
+    }
+
+    private Answer send(String method, String path, String body, boolean token, String type) {
         if (!method.equals("GET") && token && cookie("XSRF-TOKEN") == null) {
             get("/api/session");
         }
-        HttpRequest.Builder r =
-                HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/json");
+        HttpRequest.Builder r = HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", type);
         if (token && cookie("XSRF-TOKEN") != null) {
             r.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
         }
         r.method(
-                method,
-                body == null
-                        ? HttpRequest.BodyPublishers.noBody()
-                        : HttpRequest.BodyPublishers.ofString(body.replace('\'', '"')));
+                method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         try {
             HttpResponse<String> response = client.send(r.build(), HttpResponse.BodyHandlers.ofString());
             return new Answer(response.statusCode(), response.body(), response);
@@ -95,6 +100,21 @@ final class TestBrowser {
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse(null);
+    }
+
+    /** Every answer of the "ready to look?" list. */
+    static final String READY = "{'cleaned':true,'ambient':true,'light':true,'near':true,'inCalibration':true}";
+
+    /** Puts something down of a joint's making. */
+    Answer made(String joint, String kind, String content) {
+        return put(
+                "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
+                "{'kind':'" + kind + "','content':{" + content + "}}");
+    }
+
+    /** The joint of a look. */
+    String jointOf(String look) {
+        return get(look).expect(200).json().get("joint").get("id").asString();
     }
 
     static String newJoint(String mark) {
@@ -123,7 +143,7 @@ final class TestBrowser {
 
     /** Everything that a sound weld needs: ready, the blade along it, and nothing else seen. */
     void sound(String look) {
-        put(look + "/conditions", "{'cleaned':true,'ambient':true}").expect(200);
+        put(look + "/conditions", READY).expect(200);
         add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
         for (String c : new String[] {
             "crack",

@@ -8,12 +8,11 @@ import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
 class WeldingTest {
-    private static final String COLD =
-            "{'passes':[{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':90,'polarity':'DCEP'}]}";
+    private static final String COLD = "'kind':'root','electrode':'E7018','diameter':'1/8','amps':90,'polarity':'DCEP'";
 
     private static TestBrowser.Answer record(TestBrowser who, String look, String welding) {
         long version =
-                who.get(look).expect(200).json().get("welding").get("version").asLong();
+                who.get(look).expect(200).json().get("making").get("version").asLong();
         return who.put(look + "/welding", "{'version':" + version + ",'welding':" + welding + "}");
     }
 
@@ -33,8 +32,9 @@ class WeldingTest {
         String look = ines.look("W1");
         ines.add(look, "INDICATION", "'kind':'incomplete-fusion','from':'10','to':'12'")
                 .expect(200);
-        JsonNode bench = record(ines, look, COLD).expect(200).json();
-        assertThat(bench.get("welding").get("departures").get(0).get("line").asString())
+        ines.made(ines.jointOf(look), "PASS", COLD).expect(200);
+        JsonNode bench = ines.get(look).expect(200).json();
+        assertThat(bench.get("making").get("departures").get(0).get("line").asString())
                 .isEqualTo("1/8 in E7018 at 90 A: the rod's range is 115–165 A");
         assertThat(leading(ines, look).get("class").asString()).isEqualTo("current-low");
         assertThat(leading(ines, look).get("for").toString()).contains("115–165 A");
@@ -60,10 +60,11 @@ class WeldingTest {
     void badRecordsAreRefusedByFieldAndStaleOnesByVersion() {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("W3");
-        TestBrowser.Answer bad = record(ines, look, "{'passes':[{'amps':-3}]}").expect(422);
-        assertThat(bad.json().get("errors").get(0).get("field").asString()).isEqualTo("passes[0].amps");
+        TestBrowser.Answer bad =
+                ines.made(ines.jointOf(look), "PASS", "'amps':-3").expect(422);
+        assertThat(bad.json().get("errors").get(0).get("field").asString()).isEqualTo("amps");
         record(ines, look, "{'signs':['ugly']}").expect(422);
-        record(ines, look, COLD).expect(200);
+        record(ines, look, "{'arcLength':'long'}").expect(200);
         assertThat(ines.put(look + "/welding", "{'version':0,'welding':{}}")
                         .expect(409)
                         .detail())
@@ -77,7 +78,7 @@ class WeldingTest {
     void theExportedFileCarriesTheRecord() {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("W4");
-        record(ines, look, COLD).expect(200);
+        ines.made(ines.jointOf(look), "PASS", COLD).expect(200);
         var document = mensor.exchange.InspectionDocument.read(
                 ines.get(look + "/document").expect(200).text());
         assertThat(document.inspection().welding().passes()).hasSize(1);

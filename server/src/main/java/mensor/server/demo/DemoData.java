@@ -1,6 +1,11 @@
 package mensor.server.demo;
 
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -21,6 +26,9 @@ import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
+import mensor.server.making.Making;
+import mensor.server.making.MakingContent;
+import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
 import mensor.server.people.DemoSignIns;
 import mensor.server.people.People;
@@ -28,6 +36,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -37,7 +46,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 @Order(1)
 class DemoData implements ApplicationRunner {
-    private static final String JOB = "Lock footbridge";
     /** What a fillet welded from both sides is looked for along its length. */
     private static final List<String> ALL_CLEAR = Arrays.stream(Criterion.values())
             .filter(c -> c.clearable() && c != Criterion.ROOT && c != Criterion.MISALIGNMENT)
@@ -51,7 +59,12 @@ class DemoData implements ApplicationRunner {
     private final Bench bench;
     private final Signing signing;
     private final Dispositions dispositions;
+    private final DemoShop shop;
+    private final TransactionTemplate transactions;
+    private final EntityManager entities;
+    private final Making making;
     private final JsonMapper json;
+    private final Clock clock;
     private Map<String, Actor> actors;
 
     DemoData(
@@ -62,7 +75,17 @@ class DemoData implements ApplicationRunner {
             Bench bench,
             Signing signing,
             Dispositions dispositions,
-            JsonMapper json) {
+            DemoShop shop,
+            TransactionTemplate transactions,
+            EntityManager entities,
+            Making making,
+            JsonMapper json,
+            Clock clock) {
+        this.shop = shop;
+        this.transactions = transactions;
+        this.entities = entities;
+        this.making = making;
+        this.clock = clock;
         this.signIns = signIns;
         this.people = people;
         this.setUp = setUp;
@@ -78,6 +101,11 @@ class DemoData implements ApplicationRunner {
         if (!signIns.isDemo() || !people.isEmpty()) {
             return;
         }
+        // all of it or nothing, and written once
+        transactions.executeWithoutResult(t -> load());
+    }
+
+    private void load() {
         actors = signIns.list().stream()
                 .map(s -> people.add(
                         s.login(),
@@ -86,17 +114,22 @@ class DemoData implements ApplicationRunner {
                         s.login().equals("ines") ? "QC-118" : s.login().equals("tomas") ? "QC-131" : null,
                         s.password()))
                 .collect(Collectors.toMap(Actor::login, a -> a));
+        shop.open(actors);
         stairTowers();
         bridgeDeck();
+        beforeTheLastLook();
+        clipAngles();
         lockGate();
     }
 
     /** One joint being written down: what it is, then what was looked at. */
     private final class Work {
+        private final UUID joint;
         private final UUID inspection;
         private final Actor inspector;
 
         Work(JointEntity joint, Actor inspector) {
+            this.joint = joint.id();
             this.inspection = bench.begin(joint).id();
             this.inspector = inspector;
         }
@@ -108,7 +141,11 @@ class DemoData implements ApplicationRunner {
         }
 
         Work ready() {
-            bench.conditions(inspector, inspection, new ConditionsForm(true, true, false, null));
+            bench.conditions(
+                    inspector,
+                    inspection,
+                    new ConditionsForm(
+                            true, true, false, null, true, "120 fc, lamp", true, null, shop.kit(), null, null));
             return this;
         }
 
@@ -158,14 +195,40 @@ class DemoData implements ApplicationRunner {
 
         /** What was used to make the weld, as the welding engineer recorded it. */
         Work welding(String fields) {
-            JointEntity joint = bench.open(inspector, inspection).joint();
+            JointEntity stored = bench.open(inspector, inspection).joint();
             WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
-            welding.record(actors.get("wanda"), joint.id(), joint.version(), form);
+            welding.record(actors.get("wanda"), joint, stored.version(), form);
+            return this;
+        }
+
+        /** Something recorded before the last look, by whoever walked the passes. */
+        Work made(MakingEntry.Kind kind, String fields) {
+            MakingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", MakingContent.class);
+            making.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
+            bench.rejudgeOpen(joint);
+            return this;
+        }
+
+        Work pass(String fields) {
+            return made(MakingEntry.Kind.PASS, fields);
+        }
+
+        /** Scale off, tacks sound, square, and tight where no gap is marked. */
+        Work fittedWell() {
+            for (String q : List.of("scale-off", "tacks", "square", "tight-elsewhere")) {
+                made(MakingEntry.Kind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
+            }
+            return this;
+        }
+
+        Work welded(Duration ago) {
+            making.welded(inspector, joint, clock.instant().minus(ago));
+            bench.rejudgeOpen(joint);
             return this;
         }
 
         Work handOver(String to, String note) {
-            bench.handOver(inspector, inspection, actors.get(to).id(), note);
+            bench.handOver(inspector, inspection, actors.get(to).id(), note, new Bench.Looked("0", "5"));
             return this;
         }
 
@@ -181,13 +244,25 @@ class DemoData implements ApplicationRunner {
     }
 
     private Work joint(String lot, String mark, String no, String welder, String inspector, String fields) {
+        entities.flush();
+        entities.clear(); // one joint at a time is held, or each change would look through all of them
         JointForm form = json.readValue(
                 ("{'mark':'" + mark + "','weldNo':'" + no + "','weld':'fillet'," + fields + "}").replace('\'', '"'),
                 JointForm.class);
         boolean metric = fields.contains(" mm'");
         JointEntity joint = setUp.create(
                 actors.get(inspector),
-                new NewJoint(JOB, lot, "d1.1-static", metric ? "mm" : "in", welder, "W-12", form));
+                new NewJoint(
+                        metric ? DemoShop.LINES : DemoShop.BRIDGE,
+                        metric ? "Pipe supports" : lot,
+                        null,
+                        null,
+                        welder,
+                        metric ? "W-20" : "W-12",
+                        metric ? "LG-11" : lot.startsWith("Stair") ? "ST-104" : "FB-201",
+                        metric ? "A" : lot.startsWith("Stair") ? "B" : "C",
+                        null,
+                        form));
         return new Work(joint, actors.get(inspector));
     }
 
@@ -268,8 +343,10 @@ class DemoData implements ApplicationRunner {
                 .ready()
                 .blade("0", "36", "1/4")
                 .seen("'kind':'porosity','from':'8','to':'8 3/4','diameter':'3/32','count':5")
-                .welding("'electrodeExposureHours':7,'arcLength':'normal','passes':["
-                        + "{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'polarity':'DCEP'}]")
+                .welding("'arcLength':'normal'")
+                .pass(
+                        "'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'polarity':'DCEP','cleaned':true,'welder':'K7'")
+                .made(MakingEntry.Kind.RODS, rodsOut(30, 23))
                 .clearBut("porosity")
                 .sign()
                 .dispose("wanda", "porosity", "remove-and-reweld", "damp rods; use a fresh can");
@@ -277,10 +354,15 @@ class DemoData implements ApplicationRunner {
                 .ready()
                 .blade("0", "36", "1/4")
                 .seen("'kind':'slag','from':'20','to':'21 1/2','trapped':true")
-                .welding(
-                        "'passes':["
-                                + "{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':95,'polarity':'DCEP','technique':'stringer'},"
-                                + "{'pass':2,'kind':'cap','electrode':'E7018','diameter':'1/8','amps':100,'polarity':'DCEP','technique':'stringer'}]")
+                .pass(
+                        "'kind':'root','electrode':'E7018','diameter':'1/8','amps':95,'volts':22,'polarity':'DCEP','technique':'stringer','speed':'5 in/min','starts':['0','9','19'],"
+                                + "'stops':['9','19','28'],'cleaned':false,'welder':'B2'")
+                .pass(
+                        "'kind':'cap','electrode':'E7018','diameter':'1/8','amps':127.5,'volts':22,'polarity':'DCEP','technique':'stringer','plannedFields':['amps','volts','polarity','technique'],"
+                                + "'starts':['0','12','24'],'stops':['12','24','36'],'welder':'B2'")
+                .made(
+                        MakingEntry.Kind.PROCESS,
+                        "'question':'slag-lines','asWanted':false,'from':'19','to':'22','note':'web side'")
                 .clearBut("slag");
         joint(lot, "FB-04", "2", "B2", "tomas", tee("36", "1/4", "3/8", "1/2", "2F"))
                 .ready()
@@ -299,13 +381,10 @@ class DemoData implements ApplicationRunner {
                                 "P. Quill",
                                 LocalDate.of(2026, 5, 12),
                                 null));
-        joint(
-                        lot,
-                        "FB-05",
-                        "1",
-                        "B2",
-                        "ines",
-                        tee("40", "5/16", "1/2", "1", "1F") + ",'gaps':[{'from':'10','to':'14','opening':'1/8'}]")
+        joint(lot, "FB-05", "1", "B2", "ines", tee("40", "5/16", "1/2", "1", "1F"))
+                .made(MakingEntry.Kind.FIT_UP, "'from':'10','to':'14','opening':'1/8'")
+                .made(MakingEntry.Kind.FIT_UP, "'at':'20','opening':'1/32'")
+                .fittedWell()
                 .ready()
                 .legs("1 3/8 3/8", "9 5/16 3/8", "12 7/16 7/16", "20 5/16 3/8", "30 5/16 5/16", "39 3/8 3/8")
                 .clearBut();
@@ -326,6 +405,62 @@ class DemoData implements ApplicationRunner {
                 .clearBut("as-drawn")
                 .sign()
                 .dispose("rufus", "as-drawn", "refer", "is the return needed?");
+    }
+
+    /** A can of low-hydrogen rods that left the oven and came back so many hours ago. */
+    private String rodsOut(int outHoursAgo, int backHoursAgo) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MINUTES);
+        return "'electrode':'E7018','outings':[{'out':'" + now.minus(Duration.ofHours(outHoursAgo)) + "','back':'"
+                + now.minus(Duration.ofHours(backHoursAgo)) + "'}]";
+    }
+
+    /** Joints at which what was seen before the last look tells where to look. */
+    private void beforeTheLastLook() {
+        String lot = "Bridge deck";
+        String pass =
+                "'kind':'%s','electrode':'E7018','diameter':'1/8','amps':%s,'volts':22,'polarity':'DCEP','technique':'stringer','speed':'5 in/min','temperatureF':%s,'runLength':'8',"
+                        + "'starts':[%s],'stops':[%s],'cleaned':true,'welder':'K7'";
+        joint(lot, "FB-10", "1", "K7", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
+                .made(MakingEntry.Kind.FIT_UP, "'at':'2','opening':'0'")
+                .made(MakingEntry.Kind.FIT_UP, "'at':'22','opening':'1/32'")
+                .fittedWell()
+                .pass(pass.formatted("root", "128", "85", "'0','8','16'", "'8','16','24'"))
+                .pass(pass.formatted("fill", "130", "210", "'0','8 1/2','15 1/2'", "'8 1/2','15 1/2','24'"))
+                .pass(pass.formatted("cap", "126", "240", "'0','6','14'", "'6','14','24'"))
+                .made(MakingEntry.Kind.PROCESS, "'question':'root','asWanted':true")
+                .made(MakingEntry.Kind.PROCESS, "'question':'layers-clean','asWanted':true")
+                .made(
+                        MakingEntry.Kind.PROCESS,
+                        "'question':'high-spots','asWanted':false,'at':'8','note':'hump at the tie-in'")
+                .ready()
+                .blade("0", "24", "5/16");
+        joint(lot, "FB-11", "1", "M3", "tomas", tee("18", "1/4", "3/8", "1/2", "2F"))
+                .made(MakingEntry.Kind.FIT_UP, "'at':'9','opening':'1/4'")
+                .made(MakingEntry.Kind.FIT_UP_ANSWER, "'question':'scale-off','asWanted':true");
+        joint(
+                        lot,
+                        "FB-12",
+                        "1",
+                        "D5",
+                        "ines",
+                        tee("20", "5/16", "1/2", "1", "2F").replace("'A572-50'", "'A514','delayed':true"))
+                .pass(pass.formatted("root", "125", "160", "'0','8'", "'8','20'"))
+                .made(MakingEntry.Kind.RODS, rodsOut(26, 23))
+                .welded(Duration.ofHours(22))
+                .ready();
+    }
+
+    /** Forty like welds, to be looked at on one sheet. */
+    private void clipAngles() {
+        for (int i = 1; i <= 40; i++) {
+            joint(
+                    "Clip angles",
+                    "CA-%02d".formatted(i),
+                    "1",
+                    i % 2 == 0 ? "K7" : "M3",
+                    "tomas",
+                    lap("6", "1/4", "3/8", "1/2"));
+        }
     }
 
     private void lockGate() {

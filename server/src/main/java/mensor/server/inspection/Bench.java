@@ -3,10 +3,15 @@ package mensor.server.inspection;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.look.Criterion;
 import mensor.look.Indication;
@@ -15,7 +20,9 @@ import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
+import mensor.weld.InvalidField;
 import mensor.weld.Named;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,6 +36,7 @@ public class Bench {
     private final HandoverRepository handovers;
     private final JointRepository joints;
     private final People people;
+    private final Judging judging;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -38,6 +46,7 @@ public class Bench {
             HandoverRepository handovers,
             JointRepository joints,
             People people,
+            Judging judging,
             JsonMapper json,
             Clock clock) {
         this.inspections = inspections;
@@ -45,6 +54,7 @@ public class Bench {
         this.handovers = handovers;
         this.joints = joints;
         this.people = people;
+        this.judging = judging;
         this.json = json;
         this.clock = clock;
     }
@@ -60,11 +70,50 @@ public class Bench {
     /** One of several things put down at once. */
     public record NewEntry(UUID id, Kind kind, EntryContent content) {}
 
+    /** The fabricator's first look at a joint. */
     @Transactional
     public InspectionEntity begin(JointEntity joint) {
-        InspectionEntity inspection =
-                new InspectionEntity(UUID.randomUUID(), joint.id(), 1, null, null, clock.instant());
-        inspection.judged(JudgedLook.of(joint, inspection, List.of(), json).evaluation());
+        InspectionEntity inspection = InspectionEntity.first(joint.id(), InspectionEntity.QC, clock.instant());
+        inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
+        return inspections.save(inspection);
+    }
+
+    /** Beginning the looks of many joints: a joint like one before is judged like it. */
+    public final class Beginning {
+        private final Map<String, InspectionEntity> byDesign = new HashMap<>();
+
+        /** The first look, not stored yet. */
+        public InspectionEntity of(JointEntity joint) {
+            InspectionEntity inspection = InspectionEntity.first(joint.id(), InspectionEntity.QC, clock.instant());
+            InspectionEntity like = byDesign.get(joint.design());
+            if (like == null) {
+                inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
+                byDesign.put(joint.design(), inspection);
+            } else {
+                inspection.judgedAs(like);
+            }
+            return inspection;
+        }
+    }
+
+    public Beginning beginning() {
+        return new Beginning();
+    }
+
+    /** The owner's own look at a weld, beside the fabricator's: a record of its own. */
+    @Transactional
+    public InspectionEntity beginVerification(Actor actor, UUID jointId) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector looks");
+        }
+        JointEntity joint = joints.findById(jointId).orElseThrow(Bench::unknown);
+        boolean there = inspections.findByJointIdOrderByRevisionDesc(jointId).stream()
+                .anyMatch(i -> i.capacity().equals(InspectionEntity.VERIFICATION));
+        if (there) {
+            throw Refused.conflict("a verification of this weld is begun already; it is on the worklist");
+        }
+        InspectionEntity inspection = InspectionEntity.first(jointId, InspectionEntity.VERIFICATION, clock.instant());
+        inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
         return inspections.save(inspection);
     }
 
@@ -84,7 +133,7 @@ public class Bench {
                 joint,
                 inspection,
                 all,
-                JudgedLook.of(joint, inspection, all, json),
+                judging.of(joint, inspection, all),
                 handovers.findByInspectionIdOrderByAt(inspection.id()));
     }
 
@@ -260,8 +309,9 @@ public class Bench {
     }
 
     @Transactional
-    public Opened handOver(Actor actor, UUID inspectionId, UUID to, String note) {
+    public Opened handOver(Actor actor, UUID inspectionId, UUID to, String note, Looked looked) {
         InspectionEntity inspection = forChange(actor, inspectionId);
+        checkLooked(inspection, looked);
         Actor next = people.get(to);
         if (!next.role().looks()) {
             throw Refused.invalid("to", next.name() + " is no inspector");
@@ -269,9 +319,38 @@ public class Bench {
         if (next.id().equals(inspection.holder())) {
             throw Refused.invalid("to", next.name() + " has it in hand already");
         }
-        handovers.save(new HandoverEntity(inspection.id(), actor.id(), next.id(), note, clock.instant()));
+        handovers.save(new HandoverEntity(
+                inspection.id(), actor.id(), next.id(), note, looked.from(), looked.to(), clock.instant()));
         inspection.setHolder(next.id());
         return judged(inspection);
+    }
+
+    /** The stretch that somebody looked at before handing over; absent where nothing is said. */
+    @AllOptional
+    public record Looked(String from, String to) {
+        static final Looked NOT_SAID = new Looked(null, null);
+    }
+
+    private void checkLooked(InspectionEntity inspection, Looked looked) {
+        if (looked.from() == null && looked.to() == null) {
+            return;
+        }
+        if (looked.from() == null || looked.to() == null) {
+            throw Refused.invalid(looked.from() == null ? "from" : "to", "say from where to where you looked");
+        }
+        JointEntity joint = joints.findById(inspection.jointId()).orElseThrow();
+        try {
+            InspectionParts.readJoint(joint.document(), joint.unit())
+                    .checkWithin(
+                            "",
+                            new Span(
+                                    Length.parse(looked.from(), joint.unit()),
+                                    Length.parse(looked.to(), joint.unit())));
+        } catch (InvalidField e) {
+            throw Refused.invalid(e.field().replaceFirst("^\\.", ""), e.problem());
+        } catch (LengthFormatException e) {
+            throw Refused.invalid("from", e.getMessage());
+        }
     }
 
     /** A new revision of a signed look, with its entries, to be changed and signed anew; the old one stays as it is. */
@@ -287,13 +366,14 @@ public class Bench {
         if (old.state() != InspectionEntity.State.SIGNED) {
             throw Refused.conflict("this look is not signed; change it as it is");
         }
-        InspectionEntity latest =
-                inspections.findByJointIdOrderByRevisionDesc(old.jointId()).get(0);
+        InspectionEntity latest = inspections.findByJointIdOrderByRevisionDesc(old.jointId()).stream()
+                .filter(i -> i.capacity().equals(old.capacity()))
+                .findFirst()
+                .orElseThrow();
         if (!latest.id().equals(old.id())) {
             throw Refused.conflict("revision " + latest.revision() + " stands already; amend that one");
         }
-        InspectionEntity next = new InspectionEntity(
-                UUID.randomUUID(), old.jointId(), old.revision() + 1, old.id(), reason.strip(), clock.instant());
+        InspectionEntity next = old.amended(reason.strip(), clock.instant());
         next.setHolder(actor.id());
         next.setConditions(old.conditions());
         inspections.save(next);
@@ -329,6 +409,20 @@ public class Bench {
     @Transactional(readOnly = true)
     public List<InspectionEntity> ofJoint(UUID jointId) {
         return inspections.findByJointIdOrderByRevisionDesc(jointId);
+    }
+
+    /** Whether somebody signed a look at this joint. */
+    @Transactional(readOnly = true)
+    public boolean isSigned(UUID jointId) {
+        return inspections.findByJointIdOrderByRevisionDesc(jointId).stream().anyMatch(InspectionEntity::isSigned);
+    }
+
+    /** What was recorded of the joint's making changed: its open looks are judged anew, signed ones stand. */
+    @Transactional
+    public void rejudgeOpen(UUID jointId) {
+        inspections.findByJointIdOrderByRevisionDesc(jointId).stream()
+                .filter(i -> !i.isSigned())
+                .forEach(this::judged);
     }
 
     /** The joint changed: its open look is judged anew; entries that no longer lie on the weld refuse the change. */

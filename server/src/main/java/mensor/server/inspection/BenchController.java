@@ -7,6 +7,7 @@ import mensor.exchange.CausesDocument;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
+import mensor.server.web.AllOptional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,7 +35,8 @@ class BenchController {
 
     record EntryForm(EntryEntity.Kind kind, EntryContent content, Long version) {}
 
-    record HandOver(UUID to, String note) {}
+    @AllOptional
+    record HandOver(UUID to, String note, String lookedFrom, String lookedTo) {}
 
     record Amendment(String reason) {}
 
@@ -90,7 +92,8 @@ class BenchController {
 
     @PostMapping("/handover")
     BenchView handOver(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody HandOver form) {
-        return views.of(bench.handOver(actor, id, form.to(), form.note()));
+        return views.of(bench.handOver(
+                actor, id, form.to(), form.note(), new Bench.Looked(form.lookedFrom(), form.lookedTo())));
     }
 
     @PostMapping("/amend")
@@ -101,7 +104,7 @@ class BenchController {
     @GetMapping("/causes")
     CausesDocument causes(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         Bench.Opened o = bench.open(actor, id);
-        var look = o.judged().document().inspection();
+        var look = o.judged().look();
         return CausesDocument.of(
                 look.joint().mark(), Tracer.trace(look, o.judged().evaluation()));
     }

@@ -3,13 +3,13 @@ package mensor.server.inspection;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import mensor.draw.QuietMarks;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
 import mensor.server.disposition.DispositionView;
 import mensor.server.joint.JointForm;
-import mensor.server.joint.WeldingForm;
+import mensor.server.making.MakingView;
 import mensor.server.record.SignatureView;
-import mensor.weld.PassCheck;
 import org.jspecify.annotations.Nullable;
 
 /** All that the bench shows of one look: what was put down, what it comes to, and the drawings in numbers. */
@@ -17,6 +17,7 @@ public record BenchView(
         UUID id,
         long version,
         String stage,
+        String capacity,
         int revision,
         @Nullable UUID amends,
         @Nullable String reason,
@@ -33,7 +34,11 @@ public record BenchView(
         List<RevisionView> revisions,
         @Nullable SignatureView signature,
         List<DispositionView> dispositions,
-        WeldingView welding,
+        MakingView making,
+        List<QuietMarks.Mark> quiet,
+        List<SeenByView> seenBy,
+        List<String> gaugeNames,
+        List<String> due,
         String next) {
 
     /** The joint beside the bench. Toes answer to their member's name. */
@@ -50,6 +55,8 @@ public record BenchView(
             @Nullable String side,
             @Nullable String welder,
             @Nullable String wps,
+            @Nullable String drawing,
+            @Nullable String drawingRev,
             String inWords,
             @Nullable String position,
             String toeA,
@@ -58,8 +65,8 @@ public record BenchView(
             String size,
             JointForm form) {}
 
-    /** The welding record with what departs in it; {@code version} is the joint's. */
-    public record WeldingView(long version, WeldingForm form, List<PassCheck.Departure> departures) {}
+    /** What somebody looked at: the stretch that readings and indications span, and what was looked for along the whole. */
+    public record SeenByView(String name, @Nullable String stretch, int entries, boolean wholeLength) {}
 
     public record EvaluationView(
             String verdict, int rejects, List<FindingView> findings, List<TodoView> todo, List<String> notes) {}
@@ -85,7 +92,11 @@ public record BenchView(
     public record TodoView(String id, String criterion, String title, String ask, boolean clearable) {}
 
     public record HandoverView(
-            String from, String to, @Nullable String note, Instant at) {}
+            String from,
+            String to,
+            @Nullable String note,
+            @Nullable String looked,
+            Instant at) {}
 
-    public record RevisionView(UUID id, int revision, InspectionEntity.State state, String verdict) {}
+    public record RevisionView(UUID id, String capacity, int revision, InspectionEntity.State state, String verdict) {}
 }

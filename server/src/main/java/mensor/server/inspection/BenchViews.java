@@ -1,27 +1,39 @@
 package mensor.server.inspection;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mensor.draw.QuietMarks;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
+import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
 import mensor.server.disposition.Dispositions;
+import mensor.server.gauge.Gauges;
+import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
-import mensor.server.joint.WeldingForm;
+import mensor.server.making.Making;
+import mensor.server.making.MakingViews;
 import mensor.server.people.People;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
-import mensor.weld.PassCheck;
+import mensor.weld.Staggering;
 import mensor.weld.Toe;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -34,20 +46,35 @@ class BenchViews {
     private final Signatures signatures;
     private final Dispositions dispositions;
     private final Bench bench;
+    private final MakingViews makingViews;
+    private final Gauges gauges;
+    private final Jobs jobs;
 
-    BenchViews(People people, JsonMapper json, Signatures signatures, Dispositions dispositions, Bench bench) {
+    BenchViews(
+            People people,
+            JsonMapper json,
+            Signatures signatures,
+            Dispositions dispositions,
+            Bench bench,
+            MakingViews makingViews,
+            Gauges gauges,
+            Jobs jobs) {
         this.people = people;
         this.json = json;
         this.signatures = signatures;
         this.dispositions = dispositions;
         this.bench = bench;
+        this.makingViews = makingViews;
+        this.gauges = gauges;
+        this.jobs = jobs;
     }
 
     BenchView of(Bench.Opened o) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         InspectionEntity i = o.inspection();
-        Inspection look = o.judged().document().inspection();
+        Inspection look = o.judged().look();
+        Making.Opened made = o.judged().making();
         Evaluation evaluation = o.judged().evaluation();
         List<Integer> rejecting = evaluation.rejected().stream()
                 .flatMap(f -> f.indications().stream())
@@ -61,13 +88,14 @@ class BenchViews {
                 i.id(),
                 i.version(),
                 i.stage(),
+                i.capacity(),
                 i.revision(),
                 i.amends(),
                 i.reason(),
                 i.state(),
                 i.holder() == null ? null : names.get(i.holder()),
                 joint(o.joint(), look.joint(), evaluation),
-                json.readValue(i.conditions(), ConditionsForm.class),
+                o.judged().conditions(),
                 o.entries().stream()
                         .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
                         .toList(),
@@ -77,18 +105,64 @@ class BenchViews {
                 SectionDrawing.asDrawn(look.joint()),
                 o.handovers().stream()
                         .map(h -> new BenchView.HandoverView(
-                                names.getOrDefault(h.from(), ""), names.getOrDefault(h.to(), ""), h.note(), h.at()))
+                                names.getOrDefault(h.from(), ""),
+                                names.getOrDefault(h.to(), ""),
+                                h.note(),
+                                looked(h),
+                                h.at()))
                         .toList(),
                 bench.ofJoint(o.joint().id()).stream()
-                        .map(r -> new BenchView.RevisionView(r.id(), r.revision(), r.state(), r.verdict()))
+                        .map(r ->
+                                new BenchView.RevisionView(r.id(), r.capacity(), r.revision(), r.state(), r.verdict()))
                         .toList(),
                 signatures.of(i.id()).orElse(null),
                 placed,
-                new BenchView.WeldingView(
-                        o.joint().version(),
-                        json.readValue(o.joint().welding(), WeldingForm.class),
-                        PassCheck.departures(look.welding(), look.joint().position())),
+                makingViews.of(made, bench.isSigned(o.joint().id())),
+                QuietMarks.of(
+                        look.joint().ruler(),
+                        made.loggedPasses(),
+                        Staggering.stacked(made.loggedPasses(), look.joint().ruler(), made.apart()),
+                        made.answers().stream().map(Making.Read::what).toList()),
+                seenBy(o, names),
+                gauges.names(o.judged().conditions().gaugeIds()),
+                jobs.due(jobs.get(o.joint().jobId())),
                 NextStep.of(i, placed));
+    }
+
+    private static String looked(HandoverEntity h) {
+        return h.fromPlace() == null ? null : h.fromPlace() + "–" + h.toPlace();
+    }
+
+    /** Who put down what, and over which stretch: a look is one record of all who worked on it. */
+    private List<BenchView.SeenByView> seenBy(Bench.Opened o, Map<UUID, String> names) {
+        Map<UUID, List<EntryEntity>> byPerson = new LinkedHashMap<>();
+        o.entries().stream()
+                .filter(e -> !e.isWithdrawn())
+                .forEach(e -> byPerson.computeIfAbsent(e.enteredBy(), k -> new ArrayList<>())
+                        .add(e));
+        List<BenchView.SeenByView> seen = new ArrayList<>();
+        byPerson.forEach((person, entries) -> {
+            List<Span> spans = Stream.concat(
+                            spans(o.judged().readings(), o.judged().look().readings(), entries, Reading::span),
+                            spans(o.judged().indications(), o.judged().look().indications(), entries, Indication::span))
+                    .filter(s -> !s.wraps())
+                    .toList();
+            Optional<Length> from = spans.stream().map(Span::from).min(Comparator.naturalOrder());
+            Optional<Length> to = spans.stream().map(Span::to).max(Comparator.naturalOrder());
+            seen.add(new BenchView.SeenByView(
+                    names.getOrDefault(person, ""),
+                    from.map(f -> new Span(f, to.orElseThrow()).shown()).orElse(null),
+                    entries.size(),
+                    entries.stream().anyMatch(e -> e.kind() == EntryEntity.Kind.CLEAR)));
+        });
+        return seen;
+    }
+
+    private static <T> Stream<Span> spans(
+            List<EntryEntity> all, List<T> what, List<EntryEntity> wanted, Function<T, Span> span) {
+        return IntStream.range(0, all.size())
+                .filter(i -> wanted.contains(all.get(i)))
+                .mapToObj(i -> span.apply(what.get(i)));
     }
 
     private BenchView.JointView joint(JointEntity j, Joint joint, Evaluation evaluation) {
@@ -96,7 +170,7 @@ class BenchViews {
                 joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
         return new BenchView.JointView(
                 j.id(),
-                j.job(),
+                jobs.get(j.jobId()).name(),
                 j.lot(),
                 j.criteria(),
                 evaluation.book().title(),
@@ -107,6 +181,8 @@ class BenchViews {
                 j.side(),
                 j.welder(),
                 j.wps(),
+                j.drawing(),
+                j.drawingRev(),
                 j.inWords(),
                 j.position(),
                 joint.toeName(Toe.A),

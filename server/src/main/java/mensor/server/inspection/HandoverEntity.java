@@ -19,6 +19,8 @@ public class HandoverEntity {
     private UUID fromPerson;
     private UUID toPerson;
     private String note;
+    private String fromPlace;
+    private String toPlace;
 
     @Column(name = "at")
     private Instant at;
@@ -28,7 +30,9 @@ public class HandoverEntity {
 
     protected HandoverEntity() {}
 
-    HandoverEntity(UUID inspectionId, UUID from, UUID to, String note, Instant at) {
+    HandoverEntity(UUID inspectionId, UUID from, UUID to, String note, String fromPlace, String toPlace, Instant at) {
+        this.fromPlace = fromPlace;
+        this.toPlace = toPlace;
         this.id = UUID.randomUUID();
         this.inspectionId = inspectionId;
         this.fromPerson = from;
@@ -47,6 +51,15 @@ public class HandoverEntity {
 
     public String note() {
         return note;
+    }
+
+    /** Where the stretch that was looked at begins and ends, as typed; absent where nothing was said. */
+    public String fromPlace() {
+        return fromPlace;
+    }
+
+    public String toPlace() {
+        return toPlace;
     }
 
     public Instant at() {

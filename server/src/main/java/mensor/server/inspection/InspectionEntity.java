@@ -22,11 +22,17 @@ public class InspectionEntity {
         SIGNED
     }
 
+    /** For the fabricator. */
+    public static final String QC = "QC";
+    /** For the owner. */
+    public static final String VERIFICATION = "verification";
+
     @Id
     private UUID id;
 
     private UUID jointId;
     private String stage;
+    private String capacity;
     private int revision;
     private UUID amends;
     private String reason;
@@ -50,9 +56,10 @@ public class InspectionEntity {
 
     protected InspectionEntity() {}
 
-    InspectionEntity(UUID id, UUID jointId, int revision, UUID amends, String reason, Instant startedAt) {
-        this.id = id;
+    InspectionEntity(UUID jointId, String capacity, int revision, UUID amends, String reason, Instant startedAt) {
+        this.id = UUID.randomUUID();
         this.jointId = jointId;
+        this.capacity = capacity;
         this.stage = "final";
         this.revision = revision;
         this.amends = amends;
@@ -63,10 +70,26 @@ public class InspectionEntity {
         this.verdict = Verdict.INCOMPLETE.id();
     }
 
+    static InspectionEntity first(UUID jointId, String capacity, Instant at) {
+        return new InspectionEntity(jointId, capacity, 1, null, null, at);
+    }
+
+    /** The next revision of this one. */
+    InspectionEntity amended(String why, Instant at) {
+        return new InspectionEntity(jointId, capacity, revision + 1, id, why, at);
+    }
+
     void judged(Evaluation evaluation) {
         verdict = evaluation.verdict().id();
         rejects = evaluation.rejected().size();
         todos = evaluation.todo().size();
+    }
+
+    /** As a look like it came out, for many that are set up at once. */
+    void judgedAs(InspectionEntity like) {
+        verdict = like.verdict;
+        rejects = like.rejects;
+        todos = like.todos;
     }
 
     int nextSequence() {
@@ -95,6 +118,10 @@ public class InspectionEntity {
 
     public String stage() {
         return stage;
+    }
+
+    public String capacity() {
+        return capacity;
     }
 
     public int revision() {

@@ -3,6 +3,7 @@ package mensor.server.inspection;
 import java.util.List;
 import java.util.UUID;
 import mensor.criteria.CriteriaBooks;
+import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
 import mensor.server.joint.JointRepository;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,9 +31,11 @@ class JointController {
     private final Bench bench;
     private final Worklist worklist;
     private final JointRepository joints;
+    private final Jobs jobs;
     private final JsonMapper json;
 
-    JointController(SetUp setUp, Bench bench, Worklist worklist, JointRepository joints, JsonMapper json) {
+    JointController(SetUp setUp, Bench bench, Worklist worklist, JointRepository joints, Jobs jobs, JsonMapper json) {
+        this.jobs = jobs;
         this.setUp = setUp;
         this.bench = bench;
         this.worklist = worklist;
@@ -47,9 +51,14 @@ class JointController {
 
     record BookView(String id, String title, String edition) {}
 
+    /** The worklist: the first of the joints that fit, and how many there are in each group. */
     @GetMapping("/joints")
-    List<Worklist.Row> rows(@AuthenticationPrincipal Actor actor) {
-        return worklist.rows(actor);
+    Worklist.Page rows(
+            @AuthenticationPrincipal Actor actor,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "all") String group,
+            @RequestParam(required = false) UUID job) {
+        return worklist.page(actor, find, group, job);
     }
 
     @GetMapping("/books")
@@ -75,12 +84,15 @@ class JointController {
     Stored joint(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         JointEntity j = find(id);
         NewJoint form = new NewJoint(
-                j.job(),
+                jobs.get(j.jobId()).name(),
                 j.lot(),
                 j.criteria(),
                 j.units(),
                 j.welder(),
                 j.wps(),
+                j.drawing(),
+                j.drawingRev(),
+                j.weldedAt(),
                 json.readValue(j.document(), JointForm.class));
         return new Stored(form, j.version());
     }
@@ -96,6 +108,12 @@ class JointController {
         joints.flush();
         bench.rejudge(id);
         return new Created(id, bench.ofJoint(id).get(0).id());
+    }
+
+    /** The owner's own look at a weld. */
+    @PostMapping("/joints/{id}/verification")
+    Created verify(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return new Created(id, bench.beginVerification(actor, id).id());
     }
 
     private JointEntity find(UUID id) {

@@ -9,24 +9,24 @@ final class NextStep {
 
     static String of(InspectionEntity i, List<DispositionView> dispositions) {
         long open = dispositions.stream().filter(d -> d.decision() == null).count();
-        return words(i, open);
+        return words(i.isSigned(), i.verdict(), i.entryCount(), i.todos(), open);
     }
 
-    static String words(InspectionEntity i, long undisposed) {
-        boolean reject = i.verdict().equals("reject");
-        if (i.state() == InspectionEntity.State.SIGNED) {
+    static String words(boolean signed, String verdict, int entries, int todos, long undisposed) {
+        boolean reject = verdict.equals("reject");
+        if (signed) {
             if (!reject) {
                 return "Accepted and signed";
             }
             return undisposed > 0 ? "Dispose of " + count(undisposed, "finding") : "Repair, then look again";
         }
-        if (i.entryCount() == 0) {
-            return "Look at it";
+        if (entries == 0) {
+            return reject ? "Stopped at fit-up" : "Look at it";
         }
         if (reject) {
             return "Sign the reject";
         }
-        return i.verdict().equals("accept") ? "Sign the accept" : "Finish the look: " + i.todos() + " to do";
+        return verdict.equals("accept") ? "Sign the accept" : "Finish the look: " + todos + " to do";
     }
 
     private static String count(long n, String what) {

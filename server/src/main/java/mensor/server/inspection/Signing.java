@@ -9,7 +9,10 @@ import mensor.exchange.EvaluationDocument;
 import mensor.exchange.InspectionParts;
 import mensor.judge.Evaluation;
 import mensor.look.Verdict;
+import mensor.server.gauge.Gauges;
+import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
+import mensor.server.people.People;
 import mensor.server.record.Signatures;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
@@ -22,10 +25,16 @@ import tools.jackson.databind.json.JsonMapper;
 public class Signing {
     private final Bench bench;
     private final Signatures signatures;
+    private final People people;
+    private final Jobs jobs;
+    private final Gauges gauges;
     private final JsonMapper json;
     private final Clock clock;
 
-    Signing(Bench bench, Signatures signatures, JsonMapper json, Clock clock) {
+    Signing(Bench bench, Signatures signatures, People people, Jobs jobs, Gauges gauges, JsonMapper json, Clock clock) {
+        this.people = people;
+        this.jobs = jobs;
+        this.gauges = gauges;
         this.bench = bench;
         this.signatures = signatures;
         this.json = json;
@@ -46,9 +55,13 @@ public class Signing {
         if (form.version() != inspection.version()) {
             throw Refused.stale("somebody changed this look after it was shown to you; look again, then sign", null);
         }
-        if (!"QC".equals(form.capacity()) && !"verification".equals(form.capacity())) {
-            throw Refused.invalid("capacity", "QC (for the fabricator) or verification (for the owner) is wanted");
+        if (!inspection.capacity().equals(form.capacity())) {
+            throw Refused.invalid(
+                    "capacity",
+                    "this look is " + capacityWords(inspection.capacity())
+                            + "; the other side looks and signs in a record of its own");
         }
+        people.maySign(actor, inspection.capacity());
         Bench.Opened opened = bench.open(actor, inspectionId);
         Evaluation evaluation = opened.judged().evaluation();
         if (evaluation.verdict() == Verdict.INCOMPLETE) {
@@ -65,8 +78,21 @@ public class Signing {
         String canonical = canonical(opened, actor, form, certificate, now);
         signatures.freeze(new Signatures.Frozen(
                 inspectionId, form.verdict(), actor.id(), actor.name(), certificate, form.capacity(), now, canonical));
+        // the clock and the register go on; what they said at the signature stands
+        inspection.setConditions(InspectionParts.canonical(
+                json.writeValueAsString(opened.judged().conditions())));
         inspection.sign();
         return bench.open(actor, inspectionId);
+    }
+
+    private static String capacityWords(String capacity) {
+        return capacity.equals(InspectionEntity.QC) ? "QC (for the fabricator)" : "verification (for the owner)";
+    }
+
+    private static void put(Map<String, String> fields, String field, String value) {
+        if (value != null && !value.isBlank()) {
+            fields.put(field, value);
+        }
     }
 
     /** The look, its evaluation and the signature as one text with sorted fields. */
@@ -75,11 +101,20 @@ public class Signing {
         signature.put("at", now.toString());
         signature.put("by", actor.name());
         signature.put("capacity", form.capacity());
-        signature.put("job", o.joint().job());
+        signature.put("job", jobs.get(o.joint().jobId()).name());
         signature.put("lot", o.joint().lot());
         signature.put("revision", String.valueOf(o.inspection().revision()));
         signature.put("stage", o.inspection().stage());
         signature.put("verdict", form.verdict());
+        put(signature, "drawing", o.joint().drawing());
+        put(signature, "drawingRev", o.joint().drawingRev());
+        put(signature, "wps", o.joint().wps());
+        ConditionsForm seen = o.judged().conditions();
+        put(signature, "light", seen.lightLevel());
+        put(signature, "access", seen.access());
+        if (!seen.gaugeIds().isEmpty()) {
+            signature.put("gauges", String.join(", ", gauges.names(seen.gaugeIds())));
+        }
         if (certificate != null) {
             signature.put("certificate", certificate);
         }

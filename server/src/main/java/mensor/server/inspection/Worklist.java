@@ -1,13 +1,17 @@
 package mensor.server.inspection;
 
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import mensor.server.disposition.Dispositions;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import org.jspecify.annotations.Nullable;
@@ -17,22 +21,54 @@ import org.springframework.transaction.annotation.Transactional;
 /** The joints with where each stands and what comes next. */
 @Service
 public class Worklist {
-    private final JointRepository joints;
+    private static final int MOST_ROWS = 300;
+    private static final Comparator<String> IN_ORDER = Comparator.nullsFirst(Comparator.naturalOrder());
+
     private final InspectionRepository inspections;
     private final Dispositions dispositions;
+    private final Jobs jobs;
     private final People people;
 
-    Worklist(JointRepository joints, InspectionRepository inspections, Dispositions dispositions, People people) {
-        this.joints = joints;
+    Worklist(InspectionRepository inspections, Dispositions dispositions, Jobs jobs, People people) {
         this.inspections = inspections;
         this.dispositions = dispositions;
+        this.jobs = jobs;
         this.people = people;
     }
 
-    /** One joint on the list; {@code todo} groups the rows by who has to act. */
+    /** A look with its joint, as the database gives it. */
+    public record Line(
+            UUID jointId,
+            UUID inspectionId,
+            UUID jobId,
+            String lot,
+            String mark,
+            String weldNo,
+            String side,
+            String inWords,
+            String position,
+            String welder,
+            String design,
+            Instant weldedAt,
+            String stage,
+            String capacity,
+            int revision,
+            InspectionEntity.State state,
+            String verdict,
+            int rejects,
+            int todos,
+            int entryCount,
+            UUID holder) {
+        boolean isSigned() {
+            return state == InspectionEntity.State.SIGNED;
+        }
+    }
+
+    /** One joint on the list; {@code group} groups the rows by who has to act. */
     public record Row(
             UUID jointId,
             UUID inspectionId,
+            UUID jobId,
             String job,
             String lot,
             String mark,
@@ -42,6 +78,7 @@ public class Worklist {
             @Nullable String position,
             @Nullable String welder,
             String stage,
+            String capacity,
             int revision,
             String verdict,
             boolean signed,
@@ -50,61 +87,106 @@ public class Worklist {
             boolean begun,
             @Nullable String holder,
             String next,
-            String group) {}
+            String group,
+            int alike) {}
+
+    /** The first rows that fit, how many fit in all, and how many there are in each group. */
+    public record Page(List<Row> rows, int fitting, Map<String, Integer> counts) {}
 
     @Transactional(readOnly = true)
-    public List<Row> rows(Actor actor) {
-        Map<UUID, List<InspectionEntity>> looks = new HashMap<>();
-        inspections
-                .findAll()
-                .forEach(i -> looks.computeIfAbsent(i.jointId(), k -> new ArrayList<>())
-                        .add(i));
+    public Page page(Actor actor, String find, String group, UUID job) {
         Map<UUID, Integer> decided = dispositions.counts();
+        Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
-        List<Row> rows = new ArrayList<>();
-        for (JointEntity j : joints.findAllByOrderByJobAscLotAscMarkAscWeldNoAscSideAsc()) {
-            looks.getOrDefault(j.id(), List.of()).stream()
-                    .filter(i -> !actor.role().seesSignedOnly() || i.state() == InspectionEntity.State.SIGNED)
-                    .max(java.util.Comparator.comparingInt(InspectionEntity::revision))
-                    .ifPresent(i -> rows.add(row(j, i, decided.getOrDefault(i.id(), 0), names)));
+        Collection<Line> latest = latest(actor, job);
+        Map<String, Integer> alike = new HashMap<>();
+        latest.forEach(l -> {
+            if (!l.isSigned() && l.entryCount() == 0) {
+                alike.merge(l.jobId() + l.design() + l.capacity(), 1, Integer::sum);
+            }
+        });
+        String wanted = find.strip().toLowerCase(Locale.ROOT);
+        Map<String, Integer> counts = new HashMap<>();
+        List<Line> fitting = new ArrayList<>();
+        for (Line l : latest) {
+            if (l.mark().toLowerCase(Locale.ROOT).contains(wanted)) {
+                String its = group(l, decided);
+                counts.merge(its, 1, Integer::sum);
+                counts.merge("all", 1, Integer::sum);
+                if (group.equals("all") || group.equals(its)) {
+                    fitting.add(l);
+                }
+            }
         }
-        return rows;
+        fitting.sort(Comparator.comparing((Line l) -> jobNames.get(l.jobId()))
+                .thenComparing(Line::lot)
+                .thenComparing(Line::mark)
+                .thenComparing(Line::weldNo, IN_ORDER)
+                .thenComparing(Line::side, IN_ORDER)
+                .thenComparing(Line::capacity));
+        List<Row> rows = fitting.stream()
+                .limit(MOST_ROWS)
+                .map(l -> row(l, decided, names, jobNames, alike))
+                .toList();
+        return new Page(rows, fitting.size(), counts);
     }
 
-    private static Row row(JointEntity j, InspectionEntity i, int decided, Map<UUID, String> names) {
-        boolean signed = i.state() == InspectionEntity.State.SIGNED;
-        long undisposed = signed && i.verdict().equals("reject") ? Math.max(0, i.rejects() - decided) : 0;
+    /** The newest look of each joint and capacity; a viewer sees the newest signed one. */
+    private Collection<Line> latest(Actor actor, UUID job) {
+        Map<String, Line> latest = new LinkedHashMap<>();
+        for (Line l : inspections.lines(job)) {
+            if (!actor.role().seesSignedOnly() || l.isSigned()) {
+                latest.merge(l.jointId() + l.capacity(), l, (a, b) -> a.revision() > b.revision() ? a : b);
+            }
+        }
+        return latest.values();
+    }
+
+    private static Row row(
+            Line l,
+            Map<UUID, Integer> decided,
+            Map<UUID, String> names,
+            Map<UUID, String> jobNames,
+            Map<String, Integer> alike) {
         return new Row(
-                j.id(),
-                i.id(),
-                j.job(),
-                j.lot(),
-                j.mark(),
-                j.weldNo(),
-                j.side(),
-                j.inWords(),
-                j.position(),
-                j.welder(),
-                i.stage(),
-                i.revision(),
-                i.verdict(),
-                signed,
-                i.rejects(),
-                i.todos(),
-                i.entryCount() > 0,
-                i.holder() == null ? null : names.get(i.holder()),
-                NextStep.words(i, undisposed),
-                group(i, signed, undisposed));
+                l.jointId(),
+                l.inspectionId(),
+                l.jobId(),
+                jobNames.get(l.jobId()),
+                l.lot(),
+                l.mark(),
+                l.weldNo(),
+                l.side(),
+                l.inWords(),
+                l.position(),
+                l.welder(),
+                l.stage(),
+                l.capacity(),
+                l.revision(),
+                l.verdict(),
+                l.isSigned(),
+                l.rejects(),
+                l.todos(),
+                l.entryCount() > 0,
+                l.holder() == null ? null : names.get(l.holder()),
+                NextStep.words(l.isSigned(), l.verdict(), l.entryCount(), l.todos(), undisposed(l, decided)),
+                group(l, decided),
+                alike.getOrDefault(l.jobId() + l.design() + l.capacity(), 0));
     }
 
-    private static String group(InspectionEntity i, boolean signed, long undisposed) {
-        if (signed) {
-            return !i.verdict().equals("reject") ? "done" : undisposed > 0 ? "dispose" : "repair";
+    private static long undisposed(Line l, Map<UUID, Integer> decided) {
+        boolean disposes = l.isSigned() && l.verdict().equals("reject");
+        return disposes ? Math.max(0, l.rejects() - decided.getOrDefault(l.inspectionId(), 0)) : 0;
+    }
+
+    private static String group(Line l, Map<UUID, Integer> decided) {
+        if (l.isSigned()) {
+            return !l.verdict().equals("reject") ? "done" : undisposed(l, decided) > 0 ? "dispose" : "repair";
         }
-        if (i.entryCount() == 0) {
+        if (l.entryCount() == 0) {
             return "look";
         }
-        return i.verdict().equals("incomplete") ? "walk" : "sign";
+        return l.verdict().equals("incomplete") ? "walk" : "sign";
     }
 }

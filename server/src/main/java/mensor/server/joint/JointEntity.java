@@ -7,8 +7,14 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import mensor.exchange.InspectionParts;
 import mensor.length.Unit;
+import mensor.server.job.JobEntity;
+import mensor.server.procedure.ProcedureEntity;
+import mensor.server.record.Signatures;
 import mensor.weld.Joint;
 import mensor.weld.Named;
 
@@ -16,10 +22,13 @@ import mensor.weld.Named;
 @Entity
 @Table(name = "joint")
 public class JointEntity {
+    /** What each weld has for itself: two joints that differ in these alone are of one design. */
+    private static final List<String> OWN = List.of("mark", "weldNo", "side", "datum", "gaps", "rootOpening");
+
     @Id
     private UUID id;
 
-    private String job;
+    private UUID jobId;
     private String lot;
     private String criteria;
     private String units;
@@ -28,6 +37,11 @@ public class JointEntity {
     private String side;
     private String welder;
     private String wps;
+    private UUID procedureId;
+    private String drawing;
+    private String drawingRev;
+    private Instant weldedAt;
+    private String design;
     private String inWords;
 
     @Column(name = "position")
@@ -39,6 +53,9 @@ public class JointEntity {
     @Lob
     private String welding;
 
+    @Lob
+    private String fittedGaps;
+
     private Instant createdAt;
     private UUID createdBy;
 
@@ -47,27 +64,31 @@ public class JointEntity {
 
     protected JointEntity() {}
 
-    JointEntity(UUID id, NewJoint form, Joint joint, String document, Instant createdAt, UUID createdBy) {
+    JointEntity(UUID id, Instant createdAt, UUID createdBy) {
         this.id = id;
         this.createdAt = createdAt;
         this.createdBy = createdBy;
         this.welding = "{}";
-        set(form, joint, document);
     }
 
-    final void set(NewJoint form, Joint joint, String document) {
-        this.job = form.job().strip();
+    final void set(NewJoint form, JobEntity job, Optional<ProcedureEntity> procedure, Joint joint, String newDocument) {
+        this.jobId = job.id();
+        this.criteria = job.criteria();
+        this.units = job.units();
         this.lot = form.lot() == null ? "" : form.lot().strip();
-        this.criteria = form.criteria();
-        this.units = form.units();
         this.welder = blankToNull(form.welder());
-        this.wps = blankToNull(form.wps());
+        this.wps = procedure.map(p -> p.number() + " rev " + p.revision()).orElse(blankToNull(form.wps()));
+        this.procedureId = procedure.map(ProcedureEntity::id).orElse(null);
+        this.drawing = blankToNull(form.drawing());
+        this.drawingRev = blankToNull(form.drawingRev());
+        this.weldedAt = form.weldedAt() == null ? weldedAt : form.weldedAt();
         this.mark = joint.mark();
         this.weldNo = joint.weldNo().orElse(null);
         this.side = joint.side().map(Named::id).orElse(null);
         this.inWords = joint.inWords();
         this.weldingPosition = joint.position().map(Named::id).orElse(null);
-        this.document = document;
+        this.document = newDocument;
+        this.design = Signatures.sha256(criteria + units + InspectionParts.without(newDocument, OWN));
     }
 
     private static String blankToNull(String s) {
@@ -78,8 +99,8 @@ public class JointEntity {
         return id;
     }
 
-    public String job() {
-        return job;
+    public UUID jobId() {
+        return jobId;
     }
 
     public String lot() {
@@ -112,6 +133,42 @@ public class JointEntity {
 
     public String welder() {
         return welder;
+    }
+
+    public UUID procedureId() {
+        return procedureId;
+    }
+
+    public String drawing() {
+        return drawing;
+    }
+
+    public String drawingRev() {
+        return drawingRev;
+    }
+
+    /** When it was last welded; absent where nobody said. */
+    public Instant weldedAt() {
+        return weldedAt;
+    }
+
+    public void setWeldedAt(Instant at) {
+        weldedAt = at;
+    }
+
+    /** The same for all joints that differ in their mark and place alone. */
+    public String design() {
+        return design;
+    }
+
+    /** The openings as read at fit-up; null where the fit-up was not read. */
+    public void setFittedGaps(String json) {
+        fittedGaps = json;
+    }
+
+    /** The joint's document with the openings as read at fit-up, where they were read. */
+    public String asFitted() {
+        return fittedGaps == null ? document : InspectionParts.withGaps(document, fittedGaps);
     }
 
     public String wps() {

@@ -3,6 +3,7 @@ package mensor.server.joint;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
@@ -12,7 +13,12 @@ import mensor.exchange.UnreadableInput;
 import mensor.judge.Judge;
 import mensor.length.Unit;
 import mensor.look.Inspection;
+import mensor.server.job.JobEntity;
+import mensor.server.job.JobForm;
+import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
+import mensor.server.procedure.ProcedureEntity;
+import mensor.server.procedure.Procedures;
 import mensor.server.web.Refused;
 import mensor.server.web.Refused.FieldProblem;
 import mensor.weld.InvalidField;
@@ -28,11 +34,17 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class SetUp {
     private final JointRepository joints;
+    private final Jobs jobs;
+    private final Procedures procedures;
+    private final RedLines redLines;
     private final JsonMapper json;
     private final Clock clock;
 
-    SetUp(JointRepository joints, JsonMapper json, Clock clock) {
+    SetUp(JointRepository joints, Jobs jobs, Procedures procedures, RedLines redLines, JsonMapper json, Clock clock) {
         this.joints = joints;
+        this.jobs = jobs;
+        this.procedures = procedures;
+        this.redLines = redLines;
         this.json = json;
         this.clock = clock;
     }
@@ -41,27 +53,60 @@ public class SetUp {
     public record Preview(
             List<FieldProblem> problems,
             List<Unusual.Remark> remarks,
+            List<String> redLines,
             @Nullable SectionDrawing section,
             @Nullable String inWords) {}
 
-    private record Checked(Joint joint, String document, List<FieldProblem> problems) {}
+    /** A form that was checked; the joint is absent where it cannot be. The job is absent where it is new. */
+    public record Checked(
+            NewJoint form,
+            Optional<JobEntity> job,
+            Optional<ProcedureEntity> procedure,
+            @Nullable Joint joint,
+            String document,
+            List<FieldProblem> problems) {}
 
     public Preview preview(NewJoint form) {
         Checked checked = check(form);
         Joint joint = checked.joint();
         if (joint == null) {
-            return new Preview(checked.problems(), List.of(), null, null);
+            return new Preview(checked.problems(), List.of(), List.of(), null, null);
         }
         SectionDrawing section = joint.isFillet() ? SectionDrawing.asDrawn(joint) : null;
-        return new Preview(checked.problems(), Unusual.of(joint), section, joint.inWords());
+        List<Unusual.Remark> remarks = new ArrayList<>(Unusual.of(joint));
+        if (form.wps() != null && !form.wps().isBlank() && checked.procedure().isEmpty()) {
+            remarks.add(
+                    new Unusual.Remark("wps", "no procedure of this name is kept here: nothing is checked against it"));
+        }
+        return new Preview(
+                checked.problems(),
+                remarks,
+                redLines.of(joint, checked.procedure().map(ProcedureEntity::read), form.welder()),
+                section,
+                joint.inWords());
     }
 
     @Transactional
     public JointEntity create(Actor actor, NewJoint form) {
         requireRole(actor);
         Checked checked = accepted(form);
-        return joints.save(new JointEntity(
-                UUID.randomUUID(), form, checked.joint(), checked.document(), clock.instant(), actor.id()));
+        return joints.save(entity(actor, checked, jobOf(actor, checked)));
+    }
+
+    /** A joint of what was checked, not stored yet. */
+    public JointEntity entity(Actor actor, Checked checked, JobEntity job) {
+        JointEntity joint = new JointEntity(UUID.randomUUID(), clock.instant(), actor.id());
+        joint.set(checked.form(), job, checked.procedure(), checked.joint(), checked.document());
+        return joint;
+    }
+
+    /** The job named; one that is not there yet is made with the form's book and units. */
+    private JobEntity jobOf(Actor actor, Checked checked) {
+        NewJoint form = checked.form();
+        return checked.job()
+                .orElseGet(() -> jobs.create(
+                        actor,
+                        new JobForm(form.job(), form.criteria(), form.units(), null, null, null, null, null, null)));
     }
 
     /** Changes a joint that nothing was signed on; whoever calls has checked that. */
@@ -69,11 +114,11 @@ public class SetUp {
     public JointEntity change(Actor actor, JointEntity joint, NewJoint form) {
         requireRole(actor);
         Checked checked = accepted(form);
-        joint.set(form, checked.joint(), checked.document());
+        joint.set(form, jobOf(actor, checked), checked.procedure(), checked.joint(), checked.document());
         return joint;
     }
 
-    private static void requireRole(Actor actor) {
+    public static void requireRole(Actor actor) {
         if (!actor.role().setsUp()) {
             throw Refused.forbidden("joints are set up by an inspector, the welding engineer or the quality manager");
         }
@@ -87,7 +132,15 @@ public class SetUp {
         return checked;
     }
 
-    private Checked check(NewJoint form) {
+    public Checked check(NewJoint form) {
+        Optional<JobEntity> job = form.job() == null ? Optional.empty() : jobs.named(form.job());
+        Optional<ProcedureEntity> procedure =
+                form.wps() == null || form.wps().isBlank() ? Optional.empty() : procedures.named(form.wps());
+        return check(form, job, procedure);
+    }
+
+    /** As above, where job and procedure were looked up already. */
+    public Checked check(NewJoint form, Optional<JobEntity> job, Optional<ProcedureEntity> procedure) {
         List<FieldProblem> problems = new ArrayList<>();
         if (form.job() == null || form.job().isBlank()) {
             problems.add(new FieldProblem("job", "name the job that the joint belongs to"));
@@ -96,16 +149,24 @@ public class SetUp {
         tooLong(problems, "lot", form.lot(), 120);
         tooLong(problems, "welder", form.welder(), 60);
         tooLong(problems, "wps", form.wps(), 60);
-        CriteriaBook book = CriteriaBooks.find(String.valueOf(form.criteria())).orElse(null);
+        tooLong(problems, "drawing", form.drawing(), 60);
+        tooLong(problems, "drawingRev", form.drawingRev(), 20);
+        String criteria = job.map(JobEntity::criteria).orElse(form.criteria());
+        String units = job.map(JobEntity::units).orElse(form.units());
+        CriteriaBook book = CriteriaBooks.find(String.valueOf(criteria)).orElse(null);
         if (book == null) {
             problems.add(new FieldProblem("criteria", "choose the criteria book that applies"));
         }
-        Unit unit = "mm".equals(form.units()) ? Unit.MILLIMETRE : "in".equals(form.units()) ? Unit.INCH : null;
+        Unit unit = "mm".equals(units) ? Unit.MILLIMETRE : "in".equals(units) ? Unit.INCH : null;
         if (unit == null) {
             problems.add(new FieldProblem("units", "the drawing is in inches or in millimetres"));
         }
+        job.ifPresent(j -> {
+            stands(problems, "criteria", form.criteria(), j.criteria(), "judged by another book");
+            stands(problems, "units", form.units(), j.units(), "drawn in the other unit");
+        });
         if (form.joint() == null || unit == null) {
-            return new Checked(null, null, problems);
+            return new Checked(form, job, procedure, null, "{}", problems);
         }
         tooLong(problems, "mark", form.joint().mark(), 60);
         tooLong(problems, "weldNo", form.joint().weldNo(), 20);
@@ -120,13 +181,21 @@ public class SetUp {
             if (book != null) {
                 Judge.check(Inspection.begin(joint, unit), book);
             }
-            return new Checked(joint, document, problems);
+            return new Checked(form, job, procedure, joint, document, problems);
         } catch (UnreadableInput e) {
             problems.add(new FieldProblem(e.field(), e.problem()));
         } catch (InvalidField e) {
             problems.add(new FieldProblem(e.field().replaceFirst("^joint\\.", ""), e.problem()));
         }
-        return new Checked(null, document, problems);
+        return new Checked(form, job, procedure, null, document, problems);
+    }
+
+    /** Book and units are the job's: a form may repeat them, not change them. */
+    private static void stands(List<FieldProblem> problems, String field, String given, String stands, String why) {
+        if (given != null && !given.equals(stands)) {
+            problems.add(
+                    new FieldProblem(field, "this job has " + stands + "; a weld " + why + " belongs to another job"));
+        }
     }
 
     private static void tooLong(List<FieldProblem> problems, String field, String value, int longest) {

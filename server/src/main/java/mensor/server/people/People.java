@@ -3,9 +3,11 @@ package mensor.server.people;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -84,6 +86,66 @@ public class People {
         Person person =
                 new Person(UUID.randomUUID(), plain, name.strip(), role, certificate, passwords.encode(password));
         return Actor.of(persons.save(person));
+    }
+
+    /** What an inspector's papers say; a person's own id and version guard the change. */
+    @AllOptional
+    public record Papers(
+            String certificate, LocalDate certificateUntil, LocalDate eyeTestUntil, String capacity, Long version) {}
+
+    public record WithPapers(Actor person, Papers papers) {}
+
+    @Transactional(readOnly = true)
+    public List<WithPapers> withPapers() {
+        return persons.findAllByOrderByName().stream()
+                .filter(Person::isActive)
+                .map(People::withPapers)
+                .toList();
+    }
+
+    private static WithPapers withPapers(Person p) {
+        return new WithPapers(
+                Actor.of(p),
+                new Papers(p.certificate(), p.certificateUntil(), p.eyeTestUntil(), p.capacity(), p.version()));
+    }
+
+    @Transactional
+    public WithPapers certify(UUID id, Papers papers) {
+        Person person = persons.findById(id).orElseThrow(() -> Refused.notFound("that person is not known here"));
+        if (papers.version() == null || papers.version() != person.version()) {
+            throw Refused.stale("somebody changed these papers meanwhile; look again", null);
+        }
+        if (papers.capacity() != null && !List.of("QC", "verification").contains(papers.capacity())) {
+            throw Refused.invalid("capacity", "QC, verification, or both");
+        }
+        if (papers.certificate() != null && papers.certificate().length() > 60) {
+            throw Refused.invalid("certificate", "at most 60 letters");
+        }
+        person.certify(papers.certificate(), papers.certificateUntil(), papers.eyeTestUntil(), papers.capacity());
+        return withPapers(persons.saveAndFlush(person));
+    }
+
+    /** Refuses a signature that the person's papers do not carry; the last day of a paper still carries it. */
+    @Transactional(readOnly = true)
+    public void maySign(Actor actor, String capacity) {
+        Person person = persons.findById(actor.id()).orElseThrow();
+        LocalDate today = LocalDate.now(clock);
+        if (person.capacity() != null && !person.capacity().equals(capacity)) {
+            throw Refused.forbidden(person.name() + " looks for " + forWhom(person.capacity()) + ", this look is for "
+                    + forWhom(capacity));
+        }
+        if (person.certificateUntil() != null && today.isAfter(person.certificateUntil())) {
+            throw Refused.forbidden("the certificate of " + person.name() + " ran out on " + person.certificateUntil()
+                    + "; hand the look over");
+        }
+        if (person.eyeTestUntil() != null && today.isAfter(person.eyeTestUntil())) {
+            throw Refused.forbidden("the eye test of " + person.name() + " ran out on " + person.eyeTestUntil()
+                    + "; hand the look over");
+        }
+    }
+
+    private static String forWhom(String capacity) {
+        return capacity.equals("QC") ? "the fabricator (QC)" : "the owner (verification)";
     }
 
     /** Who signs in with this password. After wrong tries each further one waits longer. */

@@ -1,11 +1,14 @@
 package mensor.server.people;
 
 import java.util.List;
+import java.util.UUID;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -34,5 +37,20 @@ class PeopleController {
             throw Refused.forbidden("the quality manager adds people");
         }
         return people.add(p.login(), p.name(), p.role(), p.certificate(), p.password());
+    }
+
+    /** Everybody with their papers, for the quality manager's list. */
+    @GetMapping("/papers")
+    List<People.WithPapers> papers() {
+        return people.withPapers();
+    }
+
+    @PutMapping("/{id}/papers")
+    People.WithPapers certify(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody People.Papers papers) {
+        if (!actor.role().managesPeople()) {
+            throw Refused.forbidden("the quality manager keeps the papers");
+        }
+        return people.certify(id, papers);
     }
 }

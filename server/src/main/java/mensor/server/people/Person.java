@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.UUID;
 
 /** Somebody who signs in. */
@@ -27,6 +28,9 @@ public class Person {
     private Role role;
 
     private String certificate;
+    private LocalDate certificateUntil;
+    private LocalDate eyeTestUntil;
+    private String capacity;
     private String passwordHash;
     private boolean active;
     private int wrongTries;
@@ -65,6 +69,31 @@ public class Person {
 
     public String certificate() {
         return certificate;
+    }
+
+    /** The last day on which the certificate holds; absent where nothing is known. */
+    public LocalDate certificateUntil() {
+        return certificateUntil;
+    }
+
+    public LocalDate eyeTestUntil() {
+        return eyeTestUntil;
+    }
+
+    /** {@code QC} or {@code verification}; absent: both. */
+    public String capacity() {
+        return capacity;
+    }
+
+    void certify(String newCertificate, LocalDate until, LocalDate eyes, String newCapacity) {
+        certificate = newCertificate;
+        certificateUntil = until;
+        eyeTestUntil = eyes;
+        capacity = newCapacity;
+    }
+
+    long version() {
+        return version;
     }
 
     String passwordHash() {

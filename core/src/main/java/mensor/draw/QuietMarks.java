@@ -1,0 +1,56 @@
+package mensor.draw;
+
+import java.util.ArrayList;
+import java.util.List;
+import mensor.length.Length;
+import mensor.length.Ruler;
+import mensor.length.Span;
+import mensor.look.ProcessLook;
+import mensor.weld.LoggedPass;
+import mensor.weld.Staggering;
+
+/** What was seen before the last look, as quiet marks along the strip: where to look twice. */
+public final class QuietMarks {
+    /** Positions in mm; {@code kind}: {@code start}, {@code stop}, {@code stacked} or {@code remark}. */
+    public record Mark(double from, double to, String kind, String label) {}
+
+    private QuietMarks() {}
+
+    public static List<Mark> of(
+            Ruler ruler, List<LoggedPass> passes, List<Staggering.Stacked> stacked, List<ProcessLook.Answer> answers) {
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 0; i < passes.size(); i++) {
+            String pass = "pass " + (i + 1);
+            for (Length at : passes.get(i).starts()) {
+                marks.add(mark(Span.at(at), "start", pass + " starts at " + at.shown()));
+            }
+            for (Length at : passes.get(i).stops()) {
+                marks.add(mark(Span.at(at), "stop", pass + " stops at " + at.shown()));
+            }
+        }
+        for (Staggering.Stacked s : stacked) {
+            boolean ahead = s.at().isOver(s.belowAt());
+            Span between = ahead ? new Span(s.belowAt(), s.at()) : new Span(s.at(), s.belowAt());
+            marks.add(mark(
+                    between,
+                    "stacked",
+                    "passes " + (s.below() + 1) + " and " + (s.pass() + 1) + " stacked at " + between.shown()));
+        }
+        for (ProcessLook.Answer a : answers) {
+            if (!a.asWanted()) {
+                a.where()
+                        .ifPresent(w -> ruler.straight(w)
+                                .forEach(s -> marks.add(mark(
+                                        s,
+                                        "remark",
+                                        w.shown() + ": not so: " + a.question().title()
+                                                + (a.note().isBlank() ? "" : ", " + a.note())))));
+            }
+        }
+        return List.copyOf(marks);
+    }
+
+    private static Mark mark(Span span, String kind, String label) {
+        return new Mark(StripDrawing.mm(span.from()), StripDrawing.mm(span.to()), kind, label);
+    }
+}

@@ -1,0 +1,162 @@
+package mensor.server.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.server.gauge.GaugeForm;
+import mensor.server.gauge.Gauges;
+import mensor.server.job.JobForm;
+import mensor.server.job.JobForm.DrawingForm;
+import mensor.server.job.JobForm.TestForm;
+import mensor.server.job.Jobs;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.procedure.Procedures;
+import mensor.server.welder.WelderForm;
+import mensor.server.welder.Welders;
+import org.springframework.stereotype.Component;
+
+/** The made-up shop around the footbridge: jobs, procedures, welders, gauges, and the inspectors' papers. */
+@Component
+class DemoShop {
+    static final String BRIDGE = "Lock footbridge";
+    static final String LINES = "Lock gate lines";
+
+    private final Jobs jobs;
+    private final Procedures procedures;
+    private final Welders welders;
+    private final Gauges gauges;
+    private final People people;
+    private final Clock clock;
+    private final List<UUID> kit = new ArrayList<>();
+
+    DemoShop(Jobs jobs, Procedures procedures, Welders welders, Gauges gauges, People people, Clock clock) {
+        this.jobs = jobs;
+        this.procedures = procedures;
+        this.welders = welders;
+        this.gauges = gauges;
+        this.people = people;
+        this.clock = clock;
+    }
+
+    /** The gauges that every inspector carries today. */
+    List<UUID> kit() {
+        return kit;
+    }
+
+    void open(Map<String, Actor> actors) {
+        Actor wanda = actors.get("wanda");
+        Actor quinn = actors.get("quinn");
+        jobs.create(
+                quinn,
+                new JobForm(
+                        BRIDGE,
+                        "d1.1-static",
+                        "in",
+                        "static",
+                        "Client specification CS-4",
+                        "1",
+                        List.of(new DrawingForm("FB-201", "C"), new DrawingForm("ST-104", "B")),
+                        List.of(new TestForm("MT", 10, "due"), new TestForm("UT", 100, "done")),
+                        List.of("Bridge deck", "Stair tower 2", "Lock gate", "Clip angles")));
+        jobs.create(
+                quinn,
+                new JobForm(
+                        LINES,
+                        "d1.1-static",
+                        "mm",
+                        null,
+                        null,
+                        null,
+                        List.of(new DrawingForm("LG-11", "A")),
+                        List.of(new TestForm("PT", 100, "due")),
+                        List.of("Pipe supports")));
+        procedures.create(wanda, w12("A", "50", "[115, 165]"));
+        procedures.create(wanda, w12("B", "70", "[115, 140]"));
+        procedures.create(
+                wanda,
+                json(
+                        "{'format':'mensor-procedure/1','number':'W-15','revision':'0','units':'in','welds':['fillet'],'thinnest':'1/4','thickest':'1','positions':['2F','3F'],"
+                                + "'progression':'down','steel':'a572-50-type','preheatF':32,'passes':[{'kind':'root','electrode':'E7018','diameter':'5/32','amps':[150,225],'layer':'3/8'}]}"));
+        procedures.create(
+                wanda,
+                json(
+                        "{'format':'mensor-procedure/1','number':'W-20','revision':'1','units':'mm','welds':['fillet'],'thinnest':'3','thickest':'20','positions':['1F','2F','3F','4F'],"
+                                + "'progression':'up','steel':'a36-type','preheatF':50,'interpassMaxF':450,'passes':[{'kind':'root','electrode':'E7018','diameter':'3.2','amps':[115,140],'polarity':'DCEP'}]}"));
+        welders(wanda);
+        gauges(quinn, actors);
+        papers(actors);
+    }
+
+    private static String json(String quoted) {
+        return quoted.replace('\'', '"');
+    }
+
+    private static String w12(String revision, String preheat, String amps) {
+        return json("{'format':'mensor-procedure/1','number':'W-12','revision':'" + revision
+                + "','units':'in','welds':['fillet'],'thinnest':'1/8','thickest':'1','positions':['1F','2F','3F'],'progression':'up','steel':'a572-50-type','preheatF':"
+                + preheat
+                + ",'interpassMaxF':450,'beadWidthRods':3,'stringerOnly':true,'cleaning':'chip, wire wheel','passes':["
+                + pass("root", amps, "5/16") + "," + pass("fill", amps, "3/16") + "," + pass("cap", amps, "3/16")
+                + "]}");
+    }
+
+    private static String pass(String kind, String amps, String layer) {
+        return "{'kind':'" + kind + "','electrode':'E7018','diameter':'1/8','amps':" + amps
+                + ",'volts':[20,24],'polarity':'DCEP','technique':'stringer','travel':['4 in/min','7 in/min'],'layer':'"
+                + layer + "'}";
+    }
+
+    private void welders(Actor wanda) {
+        LocalDate today = LocalDate.now(clock);
+        LocalDate tested = today.minusYears(2);
+        welder(wanda, "K7", "R. Kell", new WelderForm.TestForm(4, "3G", "3/4", true, tested, today.minusDays(6)));
+        welder(wanda, "M3", "S. Moor", new WelderForm.TestForm(4, "3G", null, true, tested, today.minusDays(20)));
+        welder(wanda, "B2", "T. Bray", new WelderForm.TestForm(4, "2F", null, false, tested, today.minusMonths(9)));
+        welder(wanda, "D5", "L. Dunn", new WelderForm.TestForm(4, "6G", null, false, tested, today.minusDays(3)));
+    }
+
+    private void welder(Actor wanda, String stamp, String name, WelderForm.TestForm test) {
+        welders.put(wanda, new WelderForm(stamp, name, List.of(test)), null);
+    }
+
+    private void gauges(Actor quinn, Map<String, Actor> actors) {
+        LocalDate today = LocalDate.now(clock);
+        kit.add(gauge(quinn, "Blades F-2", "fillet blades", "1/16", "1/8 in", today.plusMonths(7), null));
+        kit.add(gauge(quinn, "Undercut U-4", "undercut gauge", "1/64", "1/4 in", today.plusMonths(2), null));
+        kit.add(gauge(quinn, "Throat T-1", "throat gauge", "1/32", "1/2 in", today.plusMonths(11), null));
+        kit.add(gauge(quinn, "Rule R-3", "steel rule", "1/32", "24 in", today.plusMonths(4), null));
+        gauge(quinn, "Dial D-9", "dial depth gauge", ".001", "1/2 in", today.minusDays(12), null);
+        gauge(quinn, "Taper G-7", "taper gap gauge", "1/64", "1/2 in", today.plusMonths(5), today.minusDays(4));
+        for (String who : List.of("ines", "tomas")) {
+            gauges.takeKit(actors.get(who), kit);
+        }
+    }
+
+    private UUID gauge(
+            Actor quinn, String name, String kind, String division, String range, LocalDate due, LocalDate out) {
+        String serial = name.substring(name.lastIndexOf(' ') + 1) + "-26";
+        return gauges.put(quinn, UUID.randomUUID(), new GaugeForm(name, kind, division, range, serial, due, out), null)
+                .id();
+    }
+
+    private void papers(Map<String, Actor> actors) {
+        LocalDate today = LocalDate.now(clock);
+        people.withPapers().forEach(p -> {
+            String login = p.person().login();
+            if (login.equals("ines") || login.equals("tomas")) {
+                people.certify(
+                        actors.get(login).id(),
+                        new People.Papers(
+                                p.papers().certificate(),
+                                today.plusMonths(login.equals("ines") ? 14 : 3),
+                                today.plusMonths(8),
+                                null,
+                                p.papers().version()));
+            }
+        });
+    }
+}

@@ -1,0 +1,103 @@
+package mensor.server.entry;
+
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.MappedSuperclass;
+import jakarta.persistence.Transient;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.springframework.data.domain.Persistable;
+
+/** One thing put down, under the id that the browser made for it. Deleting is a mark that undo takes off. */
+@MappedSuperclass
+public abstract class Entry implements Persistable<UUID> {
+    @Id
+    private UUID id;
+
+    private int sequence;
+
+    @Lob
+    private String content;
+
+    private UUID enteredBy;
+    private Instant enteredAt;
+    private boolean withdrawn;
+    private String withdrawnWhy;
+
+    @Version
+    private long version;
+
+    @Transient
+    private boolean fresh;
+
+    protected Entry() {}
+
+    protected Entry(UUID id, int sequence, String content, UUID by, Instant at) {
+        this.id = id;
+        this.sequence = sequence;
+        this.content = content;
+        this.enteredBy = by;
+        this.enteredAt = at;
+        this.fresh = true;
+    }
+
+    public void change(String newContent, UUID by, Instant at) {
+        content = newContent;
+        enteredBy = by;
+        enteredAt = at;
+    }
+
+    public void withdraw(String why) {
+        withdrawn = true;
+        withdrawnWhy = why;
+    }
+
+    public void restore() {
+        withdrawn = false;
+        withdrawnWhy = null;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    /** The id is the browser's own, so that "new" cannot be told from it. */
+    @Override
+    public boolean isNew() {
+        return fresh;
+    }
+
+    public int sequence() {
+        return sequence;
+    }
+
+    public String content() {
+        return content;
+    }
+
+    public UUID enteredBy() {
+        return enteredBy;
+    }
+
+    public Instant enteredAt() {
+        return enteredAt;
+    }
+
+    public boolean isWithdrawn() {
+        return withdrawn;
+    }
+
+    public String withdrawnWhy() {
+        return withdrawnWhy;
+    }
+
+    public long version() {
+        return version;
+    }
+}

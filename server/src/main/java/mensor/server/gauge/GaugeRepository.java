@@ -1,0 +1,12 @@
+package mensor.server.gauge;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+public interface GaugeRepository extends JpaRepository<GaugeEntity, UUID> {
+    List<GaugeEntity> findAllByOrderByName();
+
+    Optional<GaugeEntity> findByName(String name);
+}

@@ -1,0 +1,143 @@
+package mensor.server.gauge;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.server.people.Actor;
+import mensor.server.people.Role;
+import mensor.server.web.Refused;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The register of gauges, and each inspector's kit for the day. */
+@Service
+public class Gauges {
+    private final GaugeRepository gauges;
+    private final KitRepository kits;
+    private final Clock clock;
+
+    Gauges(GaugeRepository gauges, KitRepository kits, Clock clock) {
+        this.gauges = gauges;
+        this.kits = kits;
+        this.clock = clock;
+    }
+
+    /** @param fault why it may not be used today; absent where it may */
+    public record View(UUID id, GaugeForm form, @Nullable String fault, long version) {}
+
+    @Transactional(readOnly = true)
+    public List<View> all() {
+        return gauges.findAllByOrderByName().stream().map(this::view).toList();
+    }
+
+    private View view(GaugeEntity g) {
+        return new View(g.id(), g.form(), g.gauge().fault(today()).orElse(null), g.version());
+    }
+
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    @Transactional(readOnly = true)
+    public GaugeEntity get(UUID id) {
+        return gauges.findById(id).orElseThrow(() -> Refused.notFound("there is no such gauge"));
+    }
+
+    /** The names of gauges, those that are no longer known left out. */
+    @Transactional(readOnly = true)
+    public List<String> names(List<UUID> ids) {
+        return ids.stream()
+                .map(id -> gauges.findById(id).map(GaugeEntity::name).orElse(null))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    /** Whether all of these may be used today; empty where none is named. */
+    @Transactional(readOnly = true)
+    public Optional<Boolean> hold(List<UUID> ids) {
+        if (ids.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(ids.stream()
+                .allMatch(id -> gauges.findById(id)
+                        .filter(g -> g.gauge().fault(today()).isEmpty())
+                        .isPresent()));
+    }
+
+    @Transactional
+    public View put(Actor actor, UUID id, GaugeForm form, Long version) {
+        if (actor.role() != Role.INSPECTOR && actor.role() != Role.QUALITY_MANAGER) {
+            throw Refused.forbidden("gauges are registered by an inspector or the quality manager");
+        }
+        need("name", form.name(), "a name that stands on the gauge");
+        need("kind", form.kind(), "what kind of gauge it is");
+        length("division", form.division());
+        length("range", form.range());
+        gauges.findByName(form.name().strip()).filter(g -> !g.id().equals(id)).ifPresent(g -> {
+            throw Refused.invalid("name", "there is a gauge of this name");
+        });
+        GaugeEntity gauge = gauges.findById(id).orElse(null);
+        if (gauge != null && (version == null || gauge.version() != version)) {
+            throw Refused.stale("somebody changed this gauge meanwhile; look again", null);
+        }
+        if (gauge == null) {
+            gauge = new GaugeEntity(id);
+        }
+        gauge.set(form);
+        return view(gauges.saveAndFlush(gauge));
+    }
+
+    private static void need(String field, String value, String wanted) {
+        if (value == null || value.isBlank() || value.length() > 60) {
+            throw Refused.invalid(field, wanted + ", up to 60 letters");
+        }
+    }
+
+    private static void length(String field, String value) {
+        try {
+            if (value != null && !Length.parse(value, Unit.INCH).isPositive()) {
+                throw Refused.invalid(field, "must be over zero");
+            }
+        } catch (LengthFormatException e) {
+            throw Refused.invalid(field, e.getMessage());
+        }
+    }
+
+    /** The person's kit of today. */
+    @Transactional(readOnly = true)
+    public List<UUID> kit(UUID person) {
+        return kits.findByPersonIdAndKitDay(person, today())
+                .map(k -> Arrays.stream(k.gauges().split(","))
+                        .filter(s -> !s.isBlank())
+                        .map(UUID::fromString)
+                        .toList())
+                .orElse(List.of());
+    }
+
+    /** Refuses a gauge that may not be used today. */
+    @Transactional
+    public List<UUID> takeKit(Actor actor, List<UUID> ids) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector carries a kit");
+        }
+        for (UUID id : ids) {
+            get(id).gauge().fault(today()).ifPresent(f -> {
+                throw Refused.invalid("gauges", f + "; it cannot be carried today");
+            });
+        }
+        KitEntity kit =
+                kits.findByPersonIdAndKitDay(actor.id(), today()).orElseGet(() -> new KitEntity(actor.id(), today()));
+        kit.setGauges(ids.stream().distinct().map(UUID::toString).collect(Collectors.joining(",")));
+        kits.save(kit);
+        return ids;
+    }
+}

@@ -1,0 +1,42 @@
+package mensor.server.gauge;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** The gauges that an inspector carries on a day: their ids, separated by commas. */
+@Entity
+@Table(name = "kit")
+public class KitEntity {
+    @Id
+    private UUID id;
+
+    private UUID personId;
+    private LocalDate kitDay;
+
+    @Lob
+    private String gauges;
+
+    @Version
+    private Long version;
+
+    protected KitEntity() {}
+
+    KitEntity(UUID personId, LocalDate day) {
+        this.id = UUID.randomUUID();
+        this.personId = personId;
+        this.kitDay = day;
+    }
+
+    void setGauges(String ids) {
+        gauges = ids;
+    }
+
+    String gauges() {
+        return gauges;
+    }
+}

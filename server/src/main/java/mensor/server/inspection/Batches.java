@@ -1,0 +1,175 @@
+package mensor.server.inspection;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mensor.server.inspection.Bench.NewEntry;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointRepository;
+import mensor.server.people.Actor;
+import mensor.server.web.Refused;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Many like welds looked at on one sheet: what is common is put down once, and an exception is opened by itself. */
+@Service
+public class Batches {
+    private static final int MOST = 500;
+
+    private final Bench bench;
+    private final Signing signing;
+    private final InspectionRepository inspections;
+    private final JointRepository joints;
+    private final JsonMapper json;
+
+    Batches(Bench bench, Signing signing, InspectionRepository inspections, JointRepository joints, JsonMapper json) {
+        this.bench = bench;
+        this.signing = signing;
+        this.inspections = inspections;
+        this.joints = joints;
+        this.json = json;
+    }
+
+    /** One weld of the sheet. */
+    public record Line(
+            UUID inspectionId,
+            UUID jointId,
+            String mark,
+            @Nullable String weldNo,
+            @Nullable String side,
+            String verdict,
+            int rejects,
+            int todos,
+            boolean begun,
+            boolean signed,
+            long version) {}
+
+    /**
+     * The welds of one design in one job.
+     *
+     * @param size the drawn size, which the blade is tried for; {@code clearable} the criteria that are looked for along them
+     */
+    public record Sheet(
+            String inWords,
+            String job,
+            String units,
+            String length,
+            String size,
+            List<Criterion> clearable,
+            List<Line> lines) {}
+
+    public record Criterion(String id, String title) {}
+
+    /** The sheet of all welds like this look's, in its capacity. */
+    @Transactional(readOnly = true)
+    public Sheet sheet(Actor actor, UUID inspectionId) {
+        Bench.Opened o = bench.open(actor, inspectionId);
+        JointEntity like = o.joint();
+        List<JointEntity> alike =
+                joints.findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(like.jobId(), like.design());
+        Map<UUID, InspectionEntity> latest =
+                inspections.findByJointIdIn(alike.stream().map(JointEntity::id).toList()).stream()
+                        .filter(i -> i.capacity().equals(o.inspection().capacity()))
+                        .collect(Collectors.toMap(
+                                InspectionEntity::jointId,
+                                Function.identity(),
+                                (a, b) -> a.revision() > b.revision() ? a : b));
+        var joint = o.judged().look().joint();
+        List<Line> lines = alike.stream()
+                .filter(j -> latest.containsKey(j.id()))
+                .map(j -> line(j, latest.get(j.id())))
+                .toList();
+        List<Criterion> clearable = o.judged().evaluation().findings().stream()
+                .filter(f ->
+                        f.criterion().clearable() && f.id().equals(f.criterion().id()))
+                .filter(f -> f.verdict() != mensor.look.Verdict.NOT_APPLICABLE)
+                .map(f -> new Criterion(f.id(), f.criterion().title()))
+                .toList();
+        return new Sheet(
+                like.inWords(),
+                like.lot(),
+                like.units(),
+                joint.length().in(like.unit()).shown(),
+                joint.size()
+                        .or(joint::throat)
+                        .map(l -> l.in(like.unit()).shown())
+                        .orElse(""),
+                clearable,
+                lines);
+    }
+
+    private static Line line(JointEntity j, InspectionEntity i) {
+        return new Line(
+                i.id(),
+                j.id(),
+                j.mark(),
+                j.weldNo(),
+                j.side(),
+                i.verdict(),
+                i.rejects(),
+                i.todos(),
+                i.entryCount() > 0,
+                i.isSigned(),
+                i.version());
+    }
+
+    /** What is said of every weld on the sheet. */
+    public record Common(List<UUID> inspections, ConditionsForm conditions, List<EntryOf> entries) {}
+
+    public record EntryOf(EntryEntity.Kind kind, EntryContent content) {}
+
+    /** Puts the same down on each of the looks: on all of them or on none. */
+    @Transactional
+    public void put(Actor actor, Common common) {
+        if (common.inspections().isEmpty() || common.inspections().size() > MOST) {
+            throw Refused.invalid("inspections", "1 to " + MOST + " welds are put down at once");
+        }
+        for (UUID id : common.inspections()) {
+            Bench.Opened standing = bench.open(actor, id);
+            if (standing.inspection().entryCount() > 0 && !onlySame(standing, common)) {
+                throw Refused.conflict(standing.joint().mark()
+                        + " has something put down already: open it by itself, and leave it off the sheet");
+            }
+            if (common.conditions() != null) {
+                bench.conditions(actor, id, common.conditions());
+            }
+            List<NewEntry> fresh = new ArrayList<>();
+            for (EntryOf e : common.entries()) {
+                if (standing.entries().stream().noneMatch(s -> !s.isWithdrawn() && says(s).equals(e))) {
+                    fresh.add(new NewEntry(UUID.randomUUID(), e.kind(), e.content()));
+                }
+            }
+            bench.putAll(actor, id, fresh);
+        }
+    }
+
+    private EntryOf says(EntryEntity e) {
+        return new EntryOf(e.kind(), json.readValue(e.content(), EntryContent.class));
+    }
+
+    /** The sheet sent twice finds its own entries again. */
+    private boolean onlySame(Bench.Opened standing, Common common) {
+        return standing.entries().stream()
+                .filter(e -> !e.isWithdrawn())
+                .allMatch(e -> common.entries().contains(says(e)));
+    }
+
+    /** A look to be signed, with the version that was shown. */
+    public record ToSign(UUID inspectionId, long version) {}
+
+    public record SignAll(List<ToSign> looks, String capacity) {}
+
+    /** Signs each as accepted; refused as a whole where one of them is not. */
+    @Transactional
+    public void sign(Actor actor, SignAll form) {
+        for (ToSign look : form.looks()) {
+            signing.sign(
+                    actor, look.inspectionId(), new Signing.SignForm(look.version(), "accept", form.capacity(), null));
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package mensor.server.job;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import mensor.length.Unit;
+
+/** A job: the code and units that its welds are judged by, and what else holds for all of them. */
+@Entity
+@Table(name = "job")
+public class JobEntity {
+    @Id
+    private UUID id;
+
+    private String name;
+    private String criteria;
+    private String units;
+
+    @Lob
+    private String document;
+
+    private Instant createdAt;
+    private UUID createdBy;
+
+    @Version
+    private long version;
+
+    protected JobEntity() {}
+
+    JobEntity(UUID id, Instant createdAt, UUID createdBy) {
+        this.id = id;
+        this.createdAt = createdAt;
+        this.createdBy = createdBy;
+    }
+
+    void set(String newName, String newCriteria, String newUnits, String newDocument) {
+        name = newName;
+        criteria = newCriteria;
+        units = newUnits;
+        document = newDocument;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public String criteria() {
+        return criteria;
+    }
+
+    public String units() {
+        return units;
+    }
+
+    public Unit unit() {
+        return units.equals(Unit.INCH.symbol()) ? Unit.INCH : Unit.MILLIMETRE;
+    }
+
+    public String document() {
+        return document;
+    }
+
+    public long version() {
+        return version;
+    }
+}

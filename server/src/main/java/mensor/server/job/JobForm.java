@@ -1,0 +1,48 @@
+package mensor.server.job;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+import mensor.server.web.AllOptional;
+
+/**
+ * A job as it is set up. {@code contract} names the contract's own specification; its limits are kept with the joints.
+ *
+ * @param loading {@code static}, {@code cyclic} or absent: unknown until the drawing says
+ * @param apart how far apart starts and stops are wanted, a length; absent is the rule of thumb of 1 in
+ */
+@AllOptional
+@JsonInclude(JsonInclude.Include.NON_EMPTY)
+public record JobForm(
+        String name,
+        String criteria,
+        String units,
+        String loading,
+        String contract,
+        String apart,
+        List<DrawingForm> drawings,
+        List<TestForm> tests,
+        List<String> lots) {
+
+    @AllOptional
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record DrawingForm(String number, String revision) {}
+
+    /** A further test that is due beside the look: {@code MT}, {@code PT}, {@code UT} or {@code RT}, of how many percent, and where it stands. */
+    @AllOptional
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record TestForm(String method, Integer percent, String status) {
+        /** Visual acceptance is no release while it is due. */
+        public boolean isDue() {
+            return !"done".equals(status);
+        }
+
+        public String shown() {
+            return method + (percent == null ? "" : " " + percent + "%");
+        }
+    }
+
+    /** The same without the columns that stand beside it. */
+    JobForm rest() {
+        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots);
+    }
+}

@@ -1,0 +1,194 @@
+package mensor.server.job;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mensor.criteria.CriteriaBooks;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.server.people.Actor;
+import mensor.server.web.Refused;
+import mensor.server.web.Refused.FieldProblem;
+import mensor.weld.Staggering;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Jobs and what holds for all their welds. */
+@Service
+public class Jobs {
+    private static final List<String> METHODS = List.of("MT", "PT", "UT", "RT");
+    private static final List<String> STATES = List.of("due", "asked", "done");
+
+    private final JobRepository jobs;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Jobs(JobRepository jobs, JsonMapper json, Clock clock) {
+        this.jobs = jobs;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<JobEntity> all() {
+        return jobs.findAllByOrderByName();
+    }
+
+    @Transactional(readOnly = true)
+    public JobEntity get(UUID id) {
+        return jobs.findById(id).orElseThrow(() -> Refused.notFound("there is no such job"));
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<JobEntity> named(String name) {
+        return jobs.findByName(name.strip());
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, String> names() {
+        return jobs.findAll().stream().collect(Collectors.toMap(JobEntity::id, JobEntity::name));
+    }
+
+    public JobForm form(JobEntity job) {
+        JobForm rest = json.readValue(job.document(), JobForm.class);
+        return new JobForm(
+                job.name(),
+                job.criteria(),
+                job.units(),
+                rest.loading(),
+                rest.contract(),
+                rest.apart(),
+                rest.drawings(),
+                rest.tests(),
+                rest.lots());
+    }
+
+    /** How far apart starts and stops of neighbouring passes are wanted in this job. */
+    public Length apart(JobEntity job) {
+        String apart = json.readValue(job.document(), JobForm.class).apart();
+        return apart == null ? Staggering.USUAL : Length.parse(apart, job.unit());
+    }
+
+    /** The further tests of the job that are still due, in words. */
+    public List<String> due(JobEntity job) {
+        List<JobForm.TestForm> tests =
+                json.readValue(job.document(), JobForm.class).tests();
+        return tests == null
+                ? List.of()
+                : tests.stream()
+                        .filter(JobForm.TestForm::isDue)
+                        .map(JobForm.TestForm::shown)
+                        .toList();
+    }
+
+    @Transactional
+    public JobEntity create(Actor actor, JobForm form) {
+        requireRole(actor);
+        check(form, null);
+        JobEntity job = new JobEntity(UUID.randomUUID(), clock.instant(), actor.id());
+        set(job, form);
+        return jobs.save(job);
+    }
+
+    /** @param hasWelds book and units then stand, for welds were judged by them */
+    @Transactional
+    public JobEntity change(Actor actor, UUID id, long version, JobForm form, boolean hasWelds) {
+        requireRole(actor);
+        JobEntity job = get(id);
+        if (job.version() != version) {
+            throw Refused.stale("somebody changed this job meanwhile; look at it again", null);
+        }
+        check(form, job);
+        if (hasWelds && !(job.criteria().equals(form.criteria()) && job.units().equals(form.units()))) {
+            throw Refused.invalid(
+                    "criteria", "welds of this job are judged by it already; another book or unit is another job");
+        }
+        set(job, form);
+        return jobs.saveAndFlush(job);
+    }
+
+    private void set(JobEntity job, JobForm form) {
+        job.set(form.name().strip(), form.criteria(), form.units(), json.writeValueAsString(form.rest()));
+    }
+
+    private static void requireRole(Actor actor) {
+        if (!actor.role().setsUp()) {
+            throw Refused.forbidden("jobs are set up by an inspector, the welding engineer or the quality manager");
+        }
+    }
+
+    private void check(JobForm form, JobEntity self) {
+        List<FieldProblem> problems = new ArrayList<>();
+        if (form.name() == null || form.name().isBlank() || form.name().length() > 120) {
+            problems.add(new FieldProblem("name", "a name of up to 120 letters is wanted"));
+        } else if (named(form.name())
+                .filter(j -> self == null || !j.id().equals(self.id()))
+                .isPresent()) {
+            problems.add(new FieldProblem("name", "there is a job of this name"));
+        }
+        if (form.criteria() == null || CriteriaBooks.find(form.criteria()).isEmpty()) {
+            problems.add(new FieldProblem("criteria", "choose the criteria book that applies"));
+        }
+        Unit unit = "mm".equals(form.units()) ? Unit.MILLIMETRE : "in".equals(form.units()) ? Unit.INCH : null;
+        if (unit == null) {
+            problems.add(new FieldProblem("units", "the drawings are in inches or in millimetres"));
+        }
+        if (form.loading() != null && !List.of("static", "cyclic").contains(form.loading())) {
+            problems.add(new FieldProblem("loading", "static, cyclic, or not known"));
+        }
+        apart(problems, form.apart(), unit);
+        each(form.tests(), (i, t) -> {
+            if (t.method() == null || !METHODS.contains(t.method())) {
+                problems.add(new FieldProblem("tests[" + i + "].method", "one of " + String.join(", ", METHODS)));
+            }
+            if (t.percent() != null && (t.percent() < 1 || t.percent() > 100)) {
+                problems.add(new FieldProblem("tests[" + i + "].percent", "1 to 100"));
+            }
+            if (t.status() != null && !STATES.contains(t.status())) {
+                problems.add(new FieldProblem("tests[" + i + "].status", "due, asked or done"));
+            }
+        });
+        each(form.drawings(), (i, d) -> {
+            if (d.number() == null || d.number().isBlank() || d.number().length() > 60) {
+                problems.add(new FieldProblem("drawings[" + i + "].number", "a drawing needs its number"));
+            }
+        });
+        each(form.lots(), (i, l) -> {
+            if (l == null || l.isBlank() || l.length() > 120) {
+                problems.add(new FieldProblem("lots[" + i + "]", "a lot needs a name of up to 120 letters"));
+            }
+        });
+        if (!problems.isEmpty()) {
+            throw Refused.invalid(problems);
+        }
+    }
+
+    private static void apart(List<FieldProblem> problems, String apart, Unit unit) {
+        if (apart == null || unit == null) {
+            return;
+        }
+        try {
+            if (!Length.parse(apart, unit).isPositive()) {
+                problems.add(new FieldProblem("apart", "must be over zero"));
+            }
+        } catch (LengthFormatException e) {
+            problems.add(new FieldProblem("apart", e.getMessage()));
+        }
+    }
+
+    private interface Numbered<T> {
+        void accept(int i, T item);
+    }
+
+    private static <T> void each(List<T> items, Numbered<T> check) {
+        for (int i = 0; items != null && i < items.size(); i++) {
+            check.accept(i, items.get(i));
+        }
+    }
+}

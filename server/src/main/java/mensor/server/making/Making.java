@@ -1,0 +1,350 @@
+package mensor.server.making;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import mensor.exchange.InspectionParts;
+import mensor.exchange.MakingParts;
+import mensor.exchange.UnreadableInput;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.look.FitUp;
+import mensor.look.FitUpCheck;
+import mensor.look.FitUpQuestion;
+import mensor.look.LookItem;
+import mensor.look.ProcessLook;
+import mensor.server.job.Jobs;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointRepository;
+import mensor.server.making.MakingEntry.Kind;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.procedure.Procedures;
+import mensor.server.web.Refused;
+import mensor.weld.Joint;
+import mensor.weld.LoggedPass;
+import mensor.weld.Named;
+import mensor.weld.PassCheck;
+import mensor.weld.Procedure;
+import mensor.weld.RodClock;
+import mensor.weld.WeldingRecord;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What was seen and used before the last look: fit-up, passes, in-process looks, the rods' clock. */
+@Service
+public class Making {
+    private static final String BRIGHT_METAL = "bright-metal";
+
+    private final MakingRepository entries;
+    private final JointRepository joints;
+    private final Procedures procedures;
+    private final Jobs jobs;
+    private final People people;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Making(
+            MakingRepository entries,
+            JointRepository joints,
+            Procedures procedures,
+            Jobs jobs,
+            People people,
+            JsonMapper json,
+            Clock clock) {
+        this.entries = entries;
+        this.joints = joints;
+        this.procedures = procedures;
+        this.jobs = jobs;
+        this.people = people;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** A recorded thing with what it reads as. */
+    public record Read<T>(MakingEntry entry, T what) {}
+
+    /** All that is known of a joint's making, and what it comes to. */
+    public record Opened(
+            JointEntity joint,
+            Joint asFitted,
+            Optional<Procedure> procedure,
+            List<MakingEntry> entries,
+            List<Read<FitUp.Reading>> readings,
+            FitUpCheck.Result fitUp,
+            List<Read<LoggedPass>> passes,
+            List<PassCheck.Departure> departures,
+            List<Read<ProcessLook.Answer>> answers,
+            List<LookItem> process,
+            List<Read<RodClock>> rods,
+            Length apart,
+            Instant now) {
+        public boolean isFitUpBegun() {
+            return entries.stream().anyMatch(e -> e.kind().isFitUp() && !e.isWithdrawn());
+        }
+
+        public List<LoggedPass> loggedPasses() {
+            return passes.stream().map(Read::what).toList();
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public Opened open(UUID jointId) {
+        return open(joints.findById(jointId).orElseThrow(Making::unknown));
+    }
+
+    private static Refused unknown() {
+        return Refused.notFound("there is no such joint");
+    }
+
+    public Opened open(JointEntity joint) {
+        Unit unit = joint.unit();
+        Joint asFitted = InspectionParts.readJoint(joint.asFitted(), unit);
+        List<MakingEntry> all = entries.findByJointIdOrderBySequence(joint.id());
+        List<Read<FitUp.Reading>> readings = new ArrayList<>();
+        List<Read<LoggedPass>> passes = new ArrayList<>();
+        List<Read<ProcessLook.Answer>> answers = new ArrayList<>();
+        List<Read<RodClock>> rods = new ArrayList<>();
+        for (MakingEntry e : all) {
+            if (!e.isWithdrawn()) {
+                switch (e.kind()) {
+                    case FIT_UP -> readings.add(new Read<>(e, MakingParts.fitUpReading(e.content(), unit, asFitted)));
+                    case PASS -> passes.add(new Read<>(e, MakingParts.pass(e.content(), unit, asFitted)));
+                    case PROCESS -> answers.add(new Read<>(e, MakingParts.processAnswer(e.content(), unit, asFitted)));
+                    case RODS -> rods.add(new Read<>(e, MakingParts.rods(e.content())));
+                    case FIT_UP_ANSWER -> {} // read together below
+                }
+            }
+        }
+        Optional<Procedure> procedure = procedures.read(joint.procedureId());
+        List<LoggedPass> logged = passes.stream().map(Read::what).toList();
+        Length apart = jobs.apart(jobs.get(joint.jobId()));
+        Instant until = joint.weldedAt() == null ? clock.instant() : joint.weldedAt();
+        FitUp fitUp = fitUp(readings.stream().map(Read::what).toList(), all, unit);
+        return new Opened(
+                joint,
+                asFitted,
+                procedure,
+                all,
+                readings,
+                FitUpCheck.of(asFitted, fitUp, unit, procedure),
+                passes,
+                PassCheck.departures(logged, whole(joint), procedure, asFitted.position()),
+                answers,
+                ProcessLook.items(
+                        asFitted,
+                        answers.stream().map(Read::what).toList(),
+                        logged,
+                        apart,
+                        rods.stream().map(Read::what).toList(),
+                        until),
+                rods,
+                apart,
+                until);
+    }
+
+    private WeldingRecord whole(JointEntity joint) {
+        return InspectionParts.readWelding(joint.welding(), joint.unit());
+    }
+
+    private FitUp fitUp(List<FitUp.Reading> readings, List<MakingEntry> all, Unit unit) {
+        Map<FitUpQuestion, Boolean> answers = new EnumMap<>(FitUpQuestion.class);
+        Optional<Length> bright = Optional.empty();
+        for (MakingEntry e : all) {
+            if (e.kind() == Kind.FIT_UP_ANSWER && !e.isWithdrawn()) {
+                MakingContent c = json.readValue(e.content(), MakingContent.class);
+                if (c.question().equals(BRIGHT_METAL)) {
+                    bright = Optional.of(Length.parse(c.depth(), unit));
+                } else {
+                    answers.put(Named.find(FitUpQuestion.class, c.question()).orElseThrow(), c.asWanted());
+                }
+            }
+        }
+        return new FitUp(readings, answers, bright);
+    }
+
+    /**
+     * Puts down one entry under the browser's id. The same again changes nothing; other content changes the entry, if {@code
+     * version} is the one that stands. A fit-up that changes writes what it asks into the joint.
+     *
+     * @param signed something was signed on the joint: its fit-up then stands
+     */
+    @Transactional
+    public Opened put(
+            Actor actor, UUID jointId, UUID entryId, Kind kind, MakingContent said, Long version, boolean signed) {
+        JointEntity joint = forChange(actor, jointId);
+        if (entryId == null || kind == null || said == null) {
+            throw Refused.invalid("content", "an entry needs its id, its kind and what it says");
+        }
+        refuseSigned(kind, signed);
+        String content = checked(joint, kind, InspectionParts.canonical(json.writeValueAsString(said)));
+        MakingEntry standing = entries.findById(entryId).orElse(null);
+        if (standing == null) {
+            replaced(joint, kind, said).ifPresent(e -> e.withdraw("answered anew"));
+            int next = (int) entries.countByJointId(jointId) + 1;
+            entries.save(new MakingEntry(entryId, jointId, next, kind, content, actor.id(), clock.instant()));
+        } else {
+            if (!standing.jointId().equals(jointId) || standing.kind() != kind) {
+                throw Refused.conflict("that id belongs to another entry");
+            }
+            if (!standing.content().equals(content)) {
+                checkVersion(standing, version);
+                standing.change(content, actor.id(), clock.instant());
+            }
+        }
+        return changed(joint, kind);
+    }
+
+    private JointEntity forChange(Actor actor, UUID jointId) {
+        if (actor.role().seesSignedOnly()) {
+            throw Refused.forbidden("a viewer records nothing");
+        }
+        return joints.findForChangeById(jointId).orElseThrow(Making::unknown);
+    }
+
+    private static void refuseSigned(Kind kind, boolean signed) {
+        if (signed && kind.isFitUp()) {
+            throw Refused.conflict("a look at this joint is signed; its fit-up can no longer be changed");
+        }
+    }
+
+    private void checkVersion(MakingEntry standing, Long version) {
+        if (version == null || version != standing.version()) {
+            throw Refused.stale(people.nameOf(standing.enteredBy()) + " changed this meanwhile", null);
+        }
+    }
+
+    /** The entry's content, refused where it cannot be. */
+    private String checked(JointEntity joint, Kind kind, String content) {
+        Unit unit = joint.unit();
+        Joint weld = InspectionParts.readJoint(joint.document(), unit);
+        try {
+            switch (kind) {
+                case FIT_UP -> MakingParts.fitUpReading(content, unit, weld);
+                case PASS -> MakingParts.pass(content, unit, weld);
+                case PROCESS -> MakingParts.processAnswer(content, unit, weld);
+                case RODS -> MakingParts.rods(content);
+                case FIT_UP_ANSWER -> checkAnswer(json.readValue(content, MakingContent.class), unit);
+            }
+        } catch (UnreadableInput e) {
+            throw Refused.invalid(e.field(), e.problem());
+        }
+        return content;
+    }
+
+    private static void checkAnswer(MakingContent c, Unit unit) {
+        String question = String.valueOf(c.question());
+        if (question.equals(BRIGHT_METAL)) {
+            try {
+                if (c.depth() == null || Length.parse(c.depth(), unit).isNegative()) {
+                    throw new UnreadableInput("depth", "how far back the metal is bright, as \"3/4\"");
+                }
+            } catch (mensor.length.LengthFormatException e) {
+                throw new UnreadableInput("depth", e.getMessage());
+            }
+        } else if (Named.find(FitUpQuestion.class, question).isEmpty()) {
+            throw new UnreadableInput(
+                    "question",
+                    "one of " + Named.list(FitUpQuestion.class) + ", " + BRIGHT_METAL + " is wanted, got \"" + question
+                            + "\"");
+        } else if (c.asWanted() == null) {
+            throw new UnreadableInput("asWanted", "say whether it is so");
+        }
+    }
+
+    /** The earlier answer to the same question, where the new one takes its place: those at a place of their own stand. */
+    private Optional<MakingEntry> replaced(JointEntity joint, Kind kind, MakingContent said) {
+        boolean whole = kind == Kind.FIT_UP_ANSWER || kind == Kind.PROCESS && said.at() == null && said.from() == null;
+        if (!whole) {
+            return Optional.empty();
+        }
+        return entries.findByJointIdOrderBySequence(joint.id()).stream()
+                .filter(e -> e.kind() == kind && !e.isWithdrawn())
+                .filter(e -> {
+                    MakingContent c = json.readValue(e.content(), MakingContent.class);
+                    return said.question().equals(c.question()) && c.at() == null && c.from() == null;
+                })
+                .findFirst();
+    }
+
+    @Transactional
+    public Opened withdraw(Actor actor, UUID jointId, UUID entryId, long version, boolean signed) {
+        JointEntity joint = forChange(actor, jointId);
+        MakingEntry entry = entry(jointId, entryId);
+        refuseSigned(entry.kind(), signed);
+        if (!entry.isWithdrawn()) {
+            checkVersion(entry, version);
+            entry.withdraw("taken off by " + actor.name());
+        }
+        return changed(joint, entry.kind());
+    }
+
+    @Transactional
+    public Opened restore(Actor actor, UUID jointId, UUID entryId, boolean signed) {
+        JointEntity joint = forChange(actor, jointId);
+        MakingEntry entry = entry(jointId, entryId);
+        refuseSigned(entry.kind(), signed);
+        if (entry.isWithdrawn()) {
+            replaced(joint, entry.kind(), json.readValue(entry.content(), MakingContent.class))
+                    .ifPresent(e -> e.withdraw("answered anew"));
+            entry.restore();
+        }
+        return changed(joint, entry.kind());
+    }
+
+    private MakingEntry entry(UUID jointId, UUID entryId) {
+        return entries.findById(entryId)
+                .filter(e -> e.jointId().equals(jointId))
+                .orElseThrow(() -> Refused.notFound("there is no such entry"));
+    }
+
+    private Opened changed(JointEntity joint, Kind kind) {
+        entries.flush();
+        Opened opened = open(joint);
+        if (kind == Kind.FIT_UP || kind == Kind.FIT_UP_ANSWER) {
+            // once a gap was read, the fit-up says where the joint is open, and no longer the set-up
+            joint.setFittedGaps(
+                    opened.readings().isEmpty()
+                            ? null
+                            : InspectionParts.gaps(opened.fitUp().gaps()));
+            joints.saveAndFlush(joint);
+            opened = open(joint);
+        }
+        return opened;
+    }
+
+    /** The day and hour of the last welding: from it the wait of delayed steels runs, and the rods' clock stops. */
+    @Transactional
+    public Opened welded(Actor actor, UUID jointId, Instant at) {
+        JointEntity joint = forChange(actor, jointId);
+        if (at != null && at.isAfter(clock.instant().plusSeconds(60))) {
+            throw Refused.invalid("weldedAt", "lies in the future");
+        }
+        joint.setWeldedAt(at);
+        joints.saveAndFlush(joint);
+        return open(joint);
+    }
+
+    /**
+     * The welding record of a joint as the inspection format has it: what was recorded of the whole, the passes as measured,
+     * the procedure's amps, and how long the low-hydrogen rods were out.
+     */
+    public String weldingDocument(Opened o) {
+        List<String> passes = o.passes().stream()
+                .map(p -> MakingParts.formatPass(p.entry().content()))
+                .toList();
+        Optional<Double> hours = o.rods().stream()
+                .map(Read::what)
+                .filter(c -> RodClock.limit(c.electrode()).isPresent())
+                .map(c -> c.out(o.now()).toMinutes() / 60.0)
+                .max(Comparator.naturalOrder());
+        return InspectionParts.welding(o.joint().welding(), passes, o.procedure(), hours);
+    }
+}

@@ -1,0 +1,74 @@
+package mensor.server.procedure;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import mensor.exchange.ProcedureFile;
+import mensor.weld.Procedure;
+
+/** A welding procedure in one revision, stored as its document. */
+@Entity
+@Table(name = "wps")
+public class ProcedureEntity {
+    @Id
+    private UUID id;
+
+    private String number;
+    private String revision;
+
+    @Lob
+    private String document;
+
+    private Instant createdAt;
+    private UUID createdBy;
+
+    @Version
+    private long version;
+
+    protected ProcedureEntity() {}
+
+    ProcedureEntity(UUID id, Instant createdAt, UUID createdBy) {
+        this.id = id;
+        this.createdAt = createdAt;
+        this.createdBy = createdBy;
+    }
+
+    void set(Procedure procedure, String newDocument) {
+        number = procedure.number();
+        revision = procedure.revision();
+        document = newDocument;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String number() {
+        return number;
+    }
+
+    public String revision() {
+        return revision;
+    }
+
+    public String document() {
+        return document;
+    }
+
+    public Instant createdAt() {
+        return createdAt;
+    }
+
+    public long version() {
+        return version;
+    }
+
+    /** What it says; it was read once before it was stored. */
+    public Procedure read() {
+        return ProcedureFile.read(document);
+    }
+}

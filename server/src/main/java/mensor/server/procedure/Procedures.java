@@ -1,0 +1,124 @@
+package mensor.server.procedure;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mensor.exchange.InspectionParts;
+import mensor.exchange.ProcedureFile;
+import mensor.exchange.UnreadableInput;
+import mensor.server.people.Actor;
+import mensor.server.people.Role;
+import mensor.server.web.Refused;
+import mensor.weld.Procedure;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Welding procedures. A revision that a joint was set up with is frozen; what changes then is a new revision. */
+@Service
+public class Procedures {
+    private static final Pattern NAME = Pattern.compile("(.+?)\\s+(?:rev\\.?\\s*)(\\S+)", Pattern.CASE_INSENSITIVE);
+
+    private final ProcedureRepository procedures;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Procedures(ProcedureRepository procedures, JsonMapper json, Clock clock) {
+        this.procedures = procedures;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<ProcedureEntity> all() {
+        return procedures.findAllByOrderByNumberAscCreatedAtAsc();
+    }
+
+    @Transactional(readOnly = true)
+    public ProcedureEntity get(UUID id) {
+        return procedures.findById(id).orElseThrow(() -> Refused.notFound("there is no such procedure"));
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Procedure> read(UUID id) {
+        return id == null ? Optional.empty() : procedures.findById(id).map(ProcedureEntity::read);
+    }
+
+    /** By its words: {@code W-12 rev B}, or {@code W-12} for the newest revision. */
+    @Transactional(readOnly = true)
+    public Optional<ProcedureEntity> named(String words) {
+        Matcher m = NAME.matcher(words.strip());
+        if (m.matches()) {
+            return procedures.findByNumberAndRevision(m.group(1).strip(), m.group(2));
+        }
+        return procedures.findFirstByNumberOrderByCreatedAtDesc(words.strip());
+    }
+
+    /** Reads what was typed or sent in a file. */
+    public Procedure check(String document) {
+        try {
+            return ProcedureFile.read(document);
+        } catch (UnreadableInput e) {
+            throw Refused.invalid(e.field(), e.problem());
+        }
+    }
+
+    public String document(ProcedureForm form) {
+        return json.writeValueAsString(form);
+    }
+
+    @Transactional
+    public ProcedureEntity create(Actor actor, String document) {
+        requireRole(actor);
+        Procedure procedure = check(document);
+        if (procedures
+                .findByNumberAndRevision(procedure.number(), procedure.revision())
+                .isPresent()) {
+            throw Refused.invalid("revision", procedure.name() + " is there already; give it another revision");
+        }
+        ProcedureEntity entity = new ProcedureEntity(UUID.randomUUID(), clock.instant(), actor.id());
+        return store(entity, procedure, document);
+    }
+
+    /** @param used how many joints were set up with it */
+    @Transactional
+    public ProcedureEntity change(Actor actor, UUID id, long version, String document, long used) {
+        requireRole(actor);
+        ProcedureEntity entity = get(id);
+        if (used > 0) {
+            throw Refused.conflict(entity.read().name() + " is frozen: " + used
+                    + (used == 1 ? " joint was" : " joints were") + " set up with it. Make a new revision");
+        }
+        if (entity.version() != version) {
+            throw Refused.stale("somebody changed this procedure meanwhile; look at it again", null);
+        }
+        Procedure procedure = check(document);
+        procedures
+                .findByNumberAndRevision(procedure.number(), procedure.revision())
+                .filter(p -> !p.id().equals(id))
+                .ifPresent(p -> {
+                    throw Refused.invalid("revision", procedure.name() + " is there already");
+                });
+        return store(entity, procedure, document);
+    }
+
+    private ProcedureEntity store(ProcedureEntity entity, Procedure procedure, String document) {
+        if (procedure.number().length() > 40) {
+            throw Refused.invalid("number", "at most 40 letters");
+        }
+        if (procedure.revision().length() > 20 || procedure.revision().contains(" ")) {
+            throw Refused.invalid("revision", "up to 20 letters without a space");
+        }
+        entity.set(procedure, InspectionParts.canonical(document));
+        return procedures.saveAndFlush(entity);
+    }
+
+    private static void requireRole(Actor actor) {
+        if (actor.role() != Role.WELDING_ENGINEER && actor.role() != Role.QUALITY_MANAGER) {
+            throw Refused.forbidden("procedures are written by the welding engineer or the quality manager");
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package mensor.server.welder;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+
+/** A welder by stamp, with the tests that were passed. */
+@Entity
+@Table(name = "welder")
+public class WelderEntity {
+    @Id
+    private String stamp;
+
+    private String name;
+
+    @Lob
+    private String qualifications;
+
+    @Version
+    private Long version;
+
+    protected WelderEntity() {}
+
+    WelderEntity(String stamp) {
+        this.stamp = stamp;
+    }
+
+    void set(String newName, String newQualifications) {
+        name = newName;
+        qualifications = newQualifications;
+    }
+
+    public String stamp() {
+        return stamp;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public String qualifications() {
+        return qualifications;
+    }
+
+    public Long version() {
+        return version;
+    }
+}

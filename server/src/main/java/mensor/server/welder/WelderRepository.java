@@ -1,0 +1,8 @@
+package mensor.server.welder;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+public interface WelderRepository extends JpaRepository<WelderEntity, String> {
+    List<WelderEntity> findAllByOrderByStamp();
+}

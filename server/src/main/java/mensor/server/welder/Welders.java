@@ -1,0 +1,127 @@
+package mensor.server.welder;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.server.people.Actor;
+import mensor.server.people.Role;
+import mensor.server.web.Refused;
+import mensor.weld.InvalidField;
+import mensor.weld.Named;
+import mensor.weld.Position;
+import mensor.weld.Qualification;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The welders' qualifications. */
+@Service
+public class Welders {
+    private final WelderRepository welders;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Welders(WelderRepository welders, JsonMapper json, Clock clock) {
+        this.welders = welders;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** A welder as shown; {@code lapsed} says which tests no longer hold today. */
+    public record View(WelderForm form, List<String> lapsed, long version) {}
+
+    @Transactional(readOnly = true)
+    public List<View> all() {
+        return welders.findAllByOrderByStamp().stream().map(this::view).toList();
+    }
+
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    private View view(WelderEntity w) {
+        List<WelderForm.TestForm> tests = tests(w);
+        List<String> lapsed =
+                read(tests).stream().map(q -> q.lapse(today()).orElse("")).toList();
+        return new View(new WelderForm(w.stamp(), w.name(), tests), lapsed, w.version());
+    }
+
+    private List<WelderForm.TestForm> tests(WelderEntity w) {
+        return Arrays.asList(json.readValue(w.qualifications(), WelderForm.TestForm[].class));
+    }
+
+    /** The red line at set-up; empty where a test covers the task, or where no welder at all is on record here. */
+    @Transactional(readOnly = true)
+    public Optional<String> redLine(String stamp, Qualification.Task task) {
+        if (welders.count() == 0) {
+            return Optional.empty();
+        }
+        List<Qualification> tests =
+                welders.findById(stamp).map(w -> read(tests(w))).orElse(List.of());
+        return Qualification.redLine(stamp, tests, task);
+    }
+
+    /** @param version the one that was shown; absent for a new welder */
+    @Transactional
+    public View put(Actor actor, WelderForm form, Long version) {
+        if (actor.role() != Role.QUALITY_MANAGER && actor.role() != Role.WELDING_ENGINEER) {
+            throw Refused.forbidden("welders' tests are kept by the quality manager or the welding engineer");
+        }
+        String stamp = form.stamp() == null ? "" : form.stamp().strip();
+        if (!stamp.matches("\\S{1,60}")) {
+            throw Refused.invalid("stamp", "a stamp without spaces, as it is struck beside the weld");
+        }
+        if (form.name() == null || form.name().isBlank() || form.name().length() > 120) {
+            throw Refused.invalid("name", "a name of up to 120 letters is wanted");
+        }
+        WelderEntity welder = welders.findById(stamp).orElse(null);
+        if (welder != null && (version == null || welder.version() != version)) {
+            throw version == null
+                    ? Refused.invalid("stamp", "\"" + stamp + "\" is taken")
+                    : Refused.stale("somebody changed this welder meanwhile; look again", null);
+        }
+        if (welder == null) {
+            welder = new WelderEntity(stamp);
+        }
+        List<WelderForm.TestForm> tests = form.tests() == null ? List.of() : form.tests();
+        read(tests);
+        welder.set(form.name().strip(), json.writeValueAsString(tests));
+        return view(welders.saveAndFlush(welder));
+    }
+
+    private static List<Qualification> read(List<WelderForm.TestForm> tests) {
+        List<Qualification> read = new ArrayList<>();
+        for (int i = 0; i < tests.size(); i++) {
+            String at = "tests[" + i + "].";
+            WelderForm.TestForm t = tests.get(i);
+            Position position = Named.find(Position.class, String.valueOf(t.position()))
+                    .orElseThrow(
+                            () -> Refused.invalid(at + "position", "the position of the test, 1F to 4F or 1G to 6G"));
+            if (t.tested() == null) {
+                throw Refused.invalid(at + "tested", "the day of the test is wanted");
+            }
+            try {
+                read.add(new Qualification(
+                        t.group() == null ? 0 : t.group(),
+                        position,
+                        Optional.ofNullable(t.thickest())
+                                .filter(s -> !s.isBlank())
+                                .map(s -> Length.parse(s, Unit.INCH)),
+                        Boolean.TRUE.equals(t.backing()),
+                        t.tested(),
+                        t.lastUsed() == null ? t.tested() : t.lastUsed()));
+            } catch (InvalidField e) {
+                throw Refused.invalid(at + e.field(), e.problem());
+            } catch (LengthFormatException e) {
+                throw Refused.invalid(at + "thickest", e.getMessage());
+            }
+        }
+        return read;
+    }
+}
