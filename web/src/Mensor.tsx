@@ -7,6 +7,12 @@ import { SignIn } from "./sign-in/SignIn";
 const Worklist = lazy(() => import("./worklist/Worklist"));
 const SetUp = lazy(() => import("./set-up/SetUp"));
 const BenchPage = lazy(() => import("./bench/BenchPage"));
+const Jobs = lazy(() => import("./jobs/Jobs"));
+const Procedures = lazy(() => import("./procedures/Procedures"));
+const Gauges = lazy(() => import("./gauges/Gauges"));
+const MakingPage = lazy(() => import("./making/MakingPage"));
+const PlanPage = lazy(() => import("./plan/PlanPage"));
+const SheetPage = lazy(() => import("./sheet/SheetPage"));
 const People = lazy(() => import("./people/People"));
 
 export function Mensor() {
@@ -21,6 +27,14 @@ export function Mensor() {
         <Route path="/joints/new" element={<SetUp />} />
         <Route path="/joints/:id" element={<SetUp />} />
         <Route path="/inspections/:id" element={<BenchPage />} />
+        <Route path="/joints/:id/making" element={<MakingPage />} />
+        <Route path="/joints/:id/plan" element={<PlanPage />} />
+        <Route path="/inspections/:id/sheet" element={<SheetPage />} />
+        <Route path="/jobs" element={<Jobs />} />
+        <Route path="/jobs/:id" element={<Jobs />} />
+        <Route path="/procedures" element={<Procedures />} />
+        <Route path="/procedures/:id" element={<Procedures />} />
+        <Route path="/gauges" element={<Gauges />} />
         <Route path="/people" element={<People />} />
         <Route path="*" element={<Worklist />} />
       </Routes>

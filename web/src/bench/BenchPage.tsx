@@ -7,10 +7,11 @@ import { SectionView } from "../lib/SectionView";
 import { StripView } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
 import { BookPanel } from "./BookPanel";
+import { FitUpWord } from "../making/FitUpPanel";
+import { PassesPanel } from "../making/PassesPanel";
 import { DisposePanel } from "./DisposePanel";
 import { EnteredPanel } from "./EnteredPanel";
 import { EntryDock, type Touched } from "./EntryDock";
-import { PassesPanel } from "./PassesPanel";
 import { Tower } from "./Tower";
 import { useBench } from "./useBench";
 
@@ -60,12 +61,14 @@ function BenchScreen({ bench }: { bench: Bench }) {
         <span className="what">
           {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`].filter(Boolean).join(" · ")}
         </span>
-        {mayChange && <Link className="small" style={{ textDecoration: "underline" }} to={`/joints/${j.id}`}>change joint</Link>}
+        {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/making`}>fit-up and passes</Link>}
+        {mayChange && <Link className="small way" to={`/joints/${j.id}`}>change joint</Link>}
       </TopBar>
       <main className="bench">
         <Tower bench={bench} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
+          <StripView strip={bench.strip} quiet={bench.quiet} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
+          <Before bench={bench} cursor={cursor} />
         </section>
         <div className={`lower only-${narrow}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
@@ -85,7 +88,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
             <header role="tablist">
               <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>The book</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Put down ({standing.length})</button>
-              <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.welding.form.passes?.length ?? 0})</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.making.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
               {bench.dispositions.length > 0 && (
                 <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
               )}
@@ -96,7 +99,14 @@ function BenchScreen({ bench }: { bench: Bench }) {
             <div className="body">
               {tab === "book" && <BookPanel bench={bench} />}
               {tab === "entered" && <EnteredPanel bench={bench} mayChange={mayChange} onEdit={edit} />}
-              {tab === "passes" && <PassesPanel bench={bench} mayRecord={actor.role !== "VIEWER"} />}
+              {tab === "passes" && (
+                <>
+                  <p className="small" style={{ margin: "8px 0" }}>
+                    Fit-up: {bench.making.fitUp.begun ? <FitUpWord making={bench.making} /> : <span className="quiet">not looked at</span>} · <Link to={`/joints/${j.id}/making`}>fit-up and passes</Link> · <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
+                  </p>
+                  <PassesPanel making={bench.making} mayRecord={actor.role !== "VIEWER"} brief />
+                </>
+              )}
               {tab === "dispose" && <DisposePanel bench={bench} />}
             </div>
           </section>
@@ -115,6 +125,20 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
     <span className="narrow-tabs">
       <button type="button" className="link" onClick={() => setNarrow(other)}>{other === "section" ? "show the section" : "show the book"}</button>
     </span>
+  );
+}
+
+/** What was seen near the cursor before the last look. */
+function Before({ bench, cursor }: { bench: Bench; cursor: number }) {
+  const gaps = bench.strip.gaps.map((g) => ({ ...g, label: `${g.label} at fit-up` }));
+  const marks = [...gaps, ...bench.quiet];
+  if (marks.length === 0) return null;
+  const around = 25.4;
+  const near = marks.filter((m) => cursor >= m.from - around && cursor <= m.to + around).map((m) => m.label);
+  return (
+    <div className="small before" aria-live="polite">
+      <b>Before, near here:</b> {near.length === 0 ? <span className="quiet">nothing recorded</span> : [...new Set(near)].join(" · ")}
+    </div>
   );
 }
 

@@ -94,7 +94,7 @@ function Share({ finding: f }: { finding: Finding }) {
 }
 
 function CausesOf({ finding, bench }: { finding: Finding; bench: Bench }) {
-  const causes = useQuery({ queryKey: ["causes", bench.id, bench.version, bench.welding.version], queryFn: () => api.causes(bench.id) });
+  const causes = useQuery({ queryKey: ["causes", bench.id, bench.version, madeState(bench)], queryFn: () => api.causes(bench.id) });
   if (!causes.data) return <p className="quiet">Tracing the causes …</p>;
   const mine = causes.data.defects.filter((d) => finding.entries.includes(entryOf(d, bench) ?? ""));
   return (
@@ -108,15 +108,21 @@ function CausesOf({ finding, bench }: { finding: Finding; bench: Bench }) {
   );
 }
 
+/** Changes whenever something of the making does, so that the causes are traced anew. */
+function madeState(bench: Bench): string {
+  const m = bench.making;
+  return [m.version, ...m.entries.map((e) => `${e.version}${e.withdrawn ? "-" : ""}`)].join(" ");
+}
+
 /** The look that would settle most; the answer goes into the welding record and moves the ranking at once. */
 function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; bench: Bench }) {
   const actor = useActor();
   const change = useChange(bench.id);
-  const w = bench.welding;
+  const { whole, version } = bench.making;
   const answer = (seen: boolean) => {
     const list = seen ? "signs" : "signsAbsent";
-    const form = { ...w.form, [list]: [...(w.form[list] ?? []), next.sign] };
-    void change.mutateAsync(() => api.welding(bench.id, w.version, form)).catch(() => undefined);
+    const form = { ...whole, [list]: [...(whole[list] ?? []), next.sign] };
+    void change.mutateAsync(() => api.welding(bench.id, version, form)).catch(() => undefined);
   };
   return (
     <div className="small">

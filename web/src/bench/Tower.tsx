@@ -1,9 +1,10 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useActor } from "../lib/session";
-import { api, saidBy, type Bench, type Conditions } from "../lib/api";
+import { api, saidBy, type Bench } from "../lib/api";
 import { VerdictMark } from "../lib/VerdictMark";
-import { AmendDialog, HandOverDialog, SignDialog, WalkDialog } from "./dialogs";
+import { AmendDialog, HandOverDialog, seenInWords, SignDialog, WalkDialog } from "./dialogs";
+import { Ready } from "./Ready";
 import { useChange } from "./useBench";
 
 /** The verdict to be read at arm's length, what is still to be looked at, and what to do next. */
@@ -22,6 +23,14 @@ export function Tower({ bench }: { bench: Bench }) {
     setFault(undefined);
     try {
       await change.mutateAsync(() => api.put(bench.id, crypto.randomUUID(), "CLEAR", { criterion }));
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  const verify = async () => {
+    setFault(undefined);
+    try {
+      navigate(`/inspections/${(await api.verify(bench.joint.id)).inspectionId}`);
     } catch (x) {
       setFault(x);
     }
@@ -47,10 +56,14 @@ export function Tower({ bench }: { bench: Bench }) {
         <div style={{ marginTop: 4 }}>
           Next: <b>{bench.next}</b>
         </div>
+        {bench.due.length > 0 && <div className="small hint">Not released: {bench.due.join(", ")}</div>}
+        {bench.capacity === "verification" && <div className="small">The owner’s look (verification), a record of its own</div>}
       </div>
       <div className="todo">
         {open ? (
           <>
+            {bench.making.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
+            {bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
             <Ready bench={bench} disabled={!looks} />
             {clearable.length > 0 && <h3>Still to look at</h3>}
             {clearable.map((t) => (
@@ -82,9 +95,11 @@ export function Tower({ bench }: { bench: Bench }) {
         {bench.handovers.map((h) => (
           <p key={h.at} className="small quiet">
             {h.from} handed over to {h.to}
+            {h.looked && `, looked at ${h.looked}`}
             {h.note && `: “${h.note}”`}
           </p>
         ))}
+        {bench.handovers.length > 0 && bench.seenBy.map((s) => <p key={s.name} className="small quiet">{seenInWords(s)}</p>)}
         {bench.reason && <p className="small">Revision {bench.revision}: {bench.reason}</p>}
         {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
       </div>
@@ -103,6 +118,9 @@ export function Tower({ bench }: { bench: Bench }) {
         ))}
         {!open && looks && bench.revisions[0]?.id === bench.id && (
           <button type="button" className="btn" onClick={() => setDialog("amend")}>Amend …</button>
+        )}
+        {looks && !open && bench.capacity === "QC" && !bench.revisions.some((r) => r.capacity === "verification") && (
+          <button type="button" className="btn" onClick={() => void verify()}>Look for the owner …</button>
         )}
         {!looks && open && <p className="cautions">An inspector looks and signs; you see the look as it stands.</p>}
         {!open && (
@@ -130,7 +148,7 @@ function Signed({ bench }: { bench: Bench }) {
           <h3>Revisions</h3>
           {bench.revisions.map((r) => (
             <button key={r.id} type="button" className="link" disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
-              Revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
+              {r.capacity === "verification" ? "The owner’s look, revision" : "Revision"} {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
             </button>
           ))}
         </>
@@ -139,52 +157,5 @@ function Signed({ bench }: { bench: Bench }) {
         Do not paint before acceptance. Acceptance by eye is not release while MT, PT, UT or RT is still due.
       </p>
     </>
-  );
-}
-
-/** The "ready to look?" answers. */
-function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) {
-  const change = useChange(bench.id);
-  const c = bench.conditions;
-  const [hours, setHours] = useState(c.hoursSinceWelding === undefined ? "" : String(c.hoursSinceWelding));
-  const answer = (part: Partial<Conditions>) => void change.mutateAsync(() => api.conditions(bench.id, part)).catch(() => undefined);
-  const delayed = bench.joint.form.delayed === true;
-  const ready = bench.evaluation.findings.find((f) => f.id === "readiness")?.verdict === "accept";
-  const [shown, setShown] = useState(!ready);
-  if (!shown)
-    return (
-      <section aria-label="Ready to look" className="item">
-        <span>
-          <b>Ready to look</b>
-          <div className="ask quiet">cleaned, at ambient</div>
-        </span>
-        <button type="button" className="link" onClick={() => setShown(true)}>change</button>
-      </section>
-    );
-  return (
-    <section aria-label="Ready to look">
-      <h3>Ready to look? {ready && <span className="v-accept">Yes</span>}</h3>
-      <Question word="Cleaned" value={c.cleaned} disabled={disabled} onAnswer={(v) => answer({ cleaned: v })} />
-      <Question word="At ambient" value={c.ambient} disabled={disabled} onAnswer={(v) => answer({ ambient: v })} />
-      <Question word="Coated" value={c.coated} disabled={disabled} onAnswer={(v) => answer({ coated: v })} />
-      {delayed && (
-        <div className="item">
-          <label htmlFor="hours">Hours since welding</label>
-          <input id="hours" className="text" style={{ width: 80 }} value={hours} disabled={disabled} onChange={(e) => setHours(e.target.value)} onBlur={() => answer({ hoursSinceWelding: hours === "" ? undefined : Number(hours) })} />
-        </div>
-      )}
-    </section>
-  );
-}
-
-function Question({ word, value, disabled, onAnswer }: { word: string; value?: boolean; disabled: boolean; onAnswer: (v: boolean) => void }) {
-  return (
-    <div className="item">
-      <span>{word}</span>
-      <span className="yesno" role="group" aria-label={word}>
-        <button type="button" disabled={disabled} aria-pressed={value === true} onClick={() => onAnswer(true)}>yes</button>
-        <button type="button" disabled={disabled} aria-pressed={value === false} onClick={() => onAnswer(false)}>no</button>
-      </span>
-    </div>
   );
 }

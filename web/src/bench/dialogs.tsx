@@ -3,6 +3,7 @@ import { Modal } from "antd";
 import { useState, type ReactNode } from "react";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
+import { spansOf } from "../set-up/form";
 import { VerdictMark } from "../lib/VerdictMark";
 import { useChange } from "./useBench";
 
@@ -58,7 +59,7 @@ export function WalkDialog({ bench, onClose }: DialogProps) {
 
 export function SignDialog({ bench, onClose }: DialogProps) {
   const actor = useActor();
-  const [capacity, setCapacity] = useState("");
+  const words = bench.capacity === "verification" ? "the owner (verification)" : "the fabricator (QC)";
   const [certificate, setCertificate] = useState(actor.certificate ?? "");
   const [fault, setFault] = useState("");
   const change = useChange(bench.id);
@@ -66,7 +67,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
   const rejected = bench.evaluation.findings.filter((f) => f.verdict === "reject");
   const sign = async () => {
     try {
-      await change.mutateAsync(() => api.sign(bench.id, { version: bench.version, verdict, capacity, certificate: certificate || undefined }));
+      await change.mutateAsync(() => api.sign(bench.id, { version: bench.version, verdict, capacity: bench.capacity, certificate: certificate || undefined }));
       onClose();
     } catch (e) {
       setFault(saidBy(e));
@@ -87,11 +88,8 @@ export function SignDialog({ bench, onClose }: DialogProps) {
       </p>
       <div className="grid">
         <div className="field" style={{ gridColumn: "span 12" }}>
-          <label id="capacity">Signing for</label>
-          <div className="kinds" role="group" aria-labelledby="capacity">
-            <button type="button" className="pick" aria-pressed={capacity === "QC"} onClick={() => setCapacity("QC")}>the fabricator (QC)</button>
-            <button type="button" className="pick" aria-pressed={capacity === "verification"} onClick={() => setCapacity("verification")}>the owner (verification)</button>
-          </div>
+          <label>Signing for</label>
+          <div>{words}</div>
         </div>
         <div className="field" style={{ gridColumn: "span 6" }}>
           <label htmlFor="certificate">Certificate</label>
@@ -100,7 +98,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
       </div>
       {fault && <p role="alert" className="fault">{fault}</p>}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className={`btn ${verdict}`} disabled={capacity === "" || change.isPending} onClick={() => void sign()}>
+        <button type="button" className={`btn ${verdict}`} disabled={change.isPending} onClick={() => void sign()}>
           Sign as {verdict}, {actor.name}
         </button>
         <button type="button" className="btn" onClick={onClose}>Back</button>
@@ -114,12 +112,13 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
   const people = useQuery({ queryKey: ["people"], queryFn: api.people });
   const [to, setTo] = useState("");
   const [note, setNote] = useState("");
+  const [looked, setLooked] = useState("");
   const [fault, setFault] = useState("");
   const change = useChange(bench.id);
   const inspectors = (people.data ?? []).filter((p) => p.role === "INSPECTOR" && p.id !== actor.id);
   const hand = async () => {
     try {
-      await change.mutateAsync(() => api.handOver(bench.id, to, note));
+      await change.mutateAsync(() => api.handOver(bench.id, { to, note, ...lookedOf(looked) }));
       onClose();
     } catch (e) {
       setFault(saidBy(e));
@@ -138,7 +137,16 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
         </select>
       </div>
       <div className="field" style={{ marginTop: 10 }}>
-        <label htmlFor="note">Note: who looked at which stretch</label>
+        <label htmlFor="looked">Looked at so far, from–to, in {bench.joint.units}</label>
+        <input id="looked" className="text" value={looked} placeholder={`0-${bench.joint.form.length ?? ""}`} onChange={(e) => setLooked(e.target.value)} />
+      </div>
+      {bench.seenBy.length > 0 && (
+        <ul className="small">
+          {bench.seenBy.map((s) => <li key={s.name}>{seenInWords(s)}</li>)}
+        </ul>
+      )}
+      <div className="field" style={{ marginTop: 10 }}>
+        <label htmlFor="note">Note for the next</label>
         <input id="note" className="text" value={note} onChange={(e) => setNote(e.target.value)} />
       </div>
       {fault && <p role="alert" className="fault">{fault}</p>}
@@ -148,6 +156,16 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
       </div>
     </Dialog>
   );
+}
+
+/** "0-12" as the stretch that was looked at. */
+function lookedOf(text: string): { lookedFrom?: string; lookedTo?: string } {
+  const span = spansOf(text)?.[0];
+  return span ? { lookedFrom: span.from, ...(span.to === undefined ? {} : { lookedTo: span.to }) } : {};
+}
+
+export function seenInWords(s: Bench["seenBy"][number]): string {
+  return `${s.name}: ${s.wholeLength ? "the full length" : (s.stretch ?? "")}${s.entries > 0 ? `, ${s.entries} put down` : ""}`;
 }
 
 export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAmended: (id: string) => void }) {

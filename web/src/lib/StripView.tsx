@@ -1,12 +1,15 @@
 import type { MouseEvent } from "react";
 import { ink } from "../theme";
-import type { Strip } from "./api";
+import type { Bench, Strip } from "./api";
 import { showPlace } from "./place";
+import { Ruler } from "./Ruler";
 import { useSize } from "./useSize";
 
 type Mark = Strip["marks"][number];
+type Quiet = Bench["quiet"][number];
 type Props = {
   strip: Strip;
+  quiet?: Quiet[];
   units: string;
   cursor: number;
   onCursor?: (mm: number) => void;
@@ -20,19 +23,21 @@ const laneHeight: Record<string, number> = { A: 36, face: 32, B: 36, root: 32, b
 const gap = 4;
 const sizeHeight = 34;
 const bracketHeight = 34;
+const beforeHeight = 24;
 /** Depth is drawn larger than length, or nothing could be seen: pixels for a millimetre of depth. */
 const depthScale = 10;
 const deepest = 26;
 
 /** The weld unrolled along its length, from the datum; built from the numbers that the core gives. */
-export function StripView({ strip, units, cursor, onCursor, onMark }: Props) {
+export function StripView({ strip, quiet = [], units, cursor, onCursor, onMark }: Props) {
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 960, height: 300 });
   const scale = Math.max(10, width - gutter - right) / strip.length;
   const x = (mm: number) => gutter + mm * scale;
-  const lanes = laid(strip.lanes);
+  const before = quiet.length > 0 || strip.gaps.length > 0 ? beforeHeight : 0;
+  const lanes = laid(strip.lanes, rulerHeight + before);
   const rejecting = strip.brackets.filter((b) => b.rejects);
   const brackets = rejecting.length > 0 ? rejecting : strip.brackets.slice(0, 1);
-  const bracketsTop = lanes.reduce((y, l) => y + l.height + gap, rulerHeight);
+  const bracketsTop = lanes.reduce((y, l) => y + l.height + gap, rulerHeight + before);
   const sizeTop = bracketsTop + brackets.length * bracketHeight + 2;
   const height = sizeTop + sizeHeight + 30;
   const pick = (e: MouseEvent<SVGSVGElement>) => {
@@ -52,11 +57,12 @@ export function StripView({ strip, units, cursor, onCursor, onMark }: Props) {
             <path d="M0 0v8" stroke="#c3ccd1" strokeWidth="1.5" />
           </pattern>
         </defs>
-        <Ruler strip={strip} x={x} />
+        <Ruler length={strip.length} ticks={strip.ticks} x={x} gutter={gutter} />
+        {before > 0 && <BeforeLane quiet={quiet} x={x} end={end} />}
         {strip.gaps.map((g, i) => (
           <g key={i}>
-            <rect x={x(g.from)} y={rulerHeight - 6} width={Math.max(2, x(g.to) - x(g.from))} height={lanes.reduce((h, l) => h + l.height + gap, 0) + 6} fill={ink.chalk} fillOpacity=".16" />
-            <text x={(x(g.from) + x(g.to)) / 2} y={rulerHeight + 12} textAnchor="middle" fontSize="13" fontWeight="700" fill={ink.open}>{g.label}</text>
+            <rect x={x(g.from)} y={rulerHeight - 6} width={Math.max(2, x(g.to) - x(g.from))} height={lanes.reduce((h, l) => h + l.height + gap, before) + 6} fill={ink.chalk} fillOpacity=".16" />
+            <text x={Math.min(Math.max((x(g.from) + x(g.to)) / 2, gutter + 30), end - 30)} y={rulerHeight + 14} textAnchor="middle" fontSize="13" fontWeight="700" fill={ink.open}>{g.label}</text>
           </g>
         ))}
         {lanes.map((lane) => (
@@ -107,33 +113,40 @@ export function StripView({ strip, units, cursor, onCursor, onMark }: Props) {
 }
 
 /** The lanes under each other, from the ruler down. */
-function laid(lanes: Strip["lanes"]) {
+function laid(lanes: Strip["lanes"], from: number) {
   const heights = lanes.map((l) => laneHeight[l.id] ?? 34);
   return lanes.map((lane, i) => ({
     ...lane,
     height: heights[i] ?? 34,
-    top: heights.slice(0, i).reduce((y, h) => y + h + gap, rulerHeight),
+    top: heights.slice(0, i).reduce((y, h) => y + h + gap, from),
   }));
 }
 
-function Ruler({ strip, x }: { strip: Strip; x: (mm: number) => number }) {
+/** What was seen before the last look, kept quiet: a start opens, a stop closes, what was found along it is outlined. */
+function BeforeLane({ quiet, x, end }: { quiet: Quiet[]; x: (mm: number) => number; end: number }) {
+  const y = rulerHeight + beforeHeight / 2 - 2;
   return (
-    <g stroke={ink.text}>
-      <text x={gutter - 10} y={16} textAnchor="end" fontSize="13" fill={ink.quiet} stroke="none">
-        datum
-      </text>
-      <path d={`M${x(0)} 27.5H${x(strip.length)}`} strokeWidth="1.5" />
-      {strip.ticks.map((t, i) => (
-        <g key={i}>
-          <path d={`M${x(t.at)} 27.5v${t.label ? -8 : -4}`} strokeWidth={t.label ? 1.5 : 1} />
-          {t.label && (
-            <text x={x(t.at)} y={15} textAnchor="middle" fontSize="14" fontWeight="600" stroke="none" fill={ink.text}>
-              {t.label}
-            </text>
-          )}
-        </g>
-      ))}
-      <circle cx={x(0)} cy={27.5} r="4" fill={ink.text} />
+    <g>
+      <text x={gutter - 10} y={y + 5} textAnchor="end" fontSize="13" fill={ink.quiet}>before</text>
+      <path d={`M${gutter} ${y}H${end}`} stroke={ink.line} strokeWidth="1.5" />
+      {quiet.map((m, i) => {
+        const middle = (x(m.from) + x(m.to)) / 2;
+        const half = Math.max(8, (x(m.to) - x(m.from)) / 2 + 4);
+        return (
+          <g key={i}>
+            <title>{m.label}</title>
+            {m.kind === "start" && <path d={`M${x(m.from)} ${y - 7}v14m0 -7h8m-4 -4l4 4-4 4`} stroke={ink.quiet} strokeWidth="2" fill="none" />}
+            {m.kind === "stop" && <path d={`M${x(m.from)} ${y - 7}v14M${x(m.from) - 8} ${y}h8`} stroke={ink.quiet} strokeWidth="2" fill="none" />}
+            {m.kind === "stacked" && <rect x={middle - half} y={y - 10} width={half * 2} height={20} rx="6" fill="none" stroke={ink.open} strokeWidth="2.5" strokeDasharray="4 3" />}
+            {m.kind === "remark" && (
+              <>
+                <rect x={middle - half} y={y - 9} width={half * 2} height={18} rx="4" fill={ink.openSoft} stroke={ink.open} strokeWidth="1.5" />
+                <text x={middle} y={y + 5} textAnchor="middle" fontSize="14" fontWeight="800" fill={ink.open}>!</text>
+              </>
+            )}
+          </g>
+        );
+      })}
     </g>
   );
 }

@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import type { ReactNode } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link, NavLink, useNavigate } from "react-router";
 import { api } from "./api";
 import { changeSession, useActor } from "./session";
 import { Wordmark } from "./Wordmark";
@@ -13,7 +13,8 @@ export const roleWords: Record<string, string> = {
   VIEWER: "viewer",
 };
 
-export function TopBar({ children }: { children?: ReactNode }) {
+/** The bar of a screen; {@code rooms} shows the ways to the shop's lists, which a bench has no room for. */
+export function TopBar({ children, rooms = false }: { children?: ReactNode; rooms?: boolean }) {
   const actor = useActor();
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -29,7 +30,15 @@ export function TopBar({ children }: { children?: ReactNode }) {
         Mensor
       </Link>
       <div className="where">{children}</div>
-      {actor.role === "QUALITY_MANAGER" && <Link to="/people">People</Link>}
+      {rooms && actor.role !== "VIEWER" && (
+        <nav className="rooms" aria-label="Lists">
+          <NavLink to="/" end>Worklist</NavLink>
+          <NavLink to="/jobs">Jobs</NavLink>
+          <NavLink to="/procedures">Procedures</NavLink>
+          <NavLink to="/gauges">Gauges</NavLink>
+          <NavLink to="/people">People</NavLink>
+        </nav>
+      )}
       <div className="who">
         <b>{actor.name}</b>
         {roleWords[actor.role]}

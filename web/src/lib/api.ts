@@ -23,7 +23,28 @@ export type Causes = Schemas["CausesDocument"];
 export type Decision = Schemas["Decision"];
 export type Disposition = Schemas["DispositionView"];
 export type WeldingForm = Schemas["WeldingForm"];
-export type PassForm = Schemas["PassForm"];
+export type WorklistPage = Schemas["WorklistPage"];
+export type Job = Schemas["JobView"];
+export type JobForm = Schemas["JobForm"];
+export type Procedure = Schemas["ProcedureView"];
+export type ProcedureForm = Schemas["ProcedureForm"];
+export type ProcedurePreview = Schemas["ProcedurePreview"];
+export type Rod = Schemas["RodView"];
+export type Making = Schemas["MakingView"];
+export type MakingContent = Schemas["MakingContent"];
+export type MakingKind = NonNullable<Schemas["MakingForm"]["kind"]>;
+export type MakingEntry = Making["entries"][number];
+export type LookItem = Schemas["ItemView"];
+export type Plan = Schemas["PlanView"];
+export type Import = Schemas["ImportView"];
+export type Gauge = Schemas["GaugeView"];
+export type GaugeForm = Schemas["GaugeForm"];
+export type Touched = Schemas["Touched"];
+export type Welder = Schemas["WelderView"];
+export type WelderForm = Schemas["WelderForm"];
+export type WithPapers = Schemas["WithPapers"];
+export type Papers = Schemas["Papers"];
+export type Sheet = Schemas["Sheet"];
 export type NewPerson = Schemas["NewPerson"];
 export type FieldProblem = { field: string; problem: string };
 
@@ -46,9 +67,9 @@ function token(): string | undefined {
     ?.slice("XSRF-TOKEN=".length);
 }
 
-async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function send<T>(method: string, path: string, body?: unknown, plain?: boolean): Promise<T> {
   const headers: Record<string, string> = { Accept: "application/json" };
-  if (body !== undefined) headers["Content-Type"] = "application/json";
+  if (body !== undefined) headers["Content-Type"] = plain ? "text/plain;charset=UTF-8" : "application/json";
   const csrf = token();
   if (csrf && method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(csrf);
   let response: Response;
@@ -57,7 +78,7 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
       method,
       headers,
       credentials: "same-origin",
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: plain ? String(body) : JSON.stringify(body) }),
     });
   } catch {
     throw new Refused(0, "Mensor cannot be reached; what you typed is still here, try again", [], undefined);
@@ -82,7 +103,49 @@ export const api = {
   people: () => send<Actor[]>("GET", "/api/people"),
   addPerson: (p: NewPerson) => send<Actor>("POST", "/api/people", p),
   books: () => send<Book[]>("GET", "/api/books"),
-  joints: () => send<Row[]>("GET", "/api/joints"),
+  joints: (find: string, group: string, job: string) =>
+    send<WorklistPage>("GET", `/api/joints?find=${encodeURIComponent(find)}&group=${group}${job ? `&job=${job}` : ""}`),
+  jobs: () => send<Job[]>("GET", "/api/jobs"),
+  createJob: (form: JobForm) => send<Job>("POST", "/api/jobs", form),
+  changeJob: (id: string, form: JobForm, version: number) => send<Job>("PUT", `/api/jobs/${id}`, { form, version }),
+  checkList: (job: string, text: string) => send<Import>("POST", `/api/jobs/${job}/weld-list`, text, true),
+  list: (id: string) => send<Import>("GET", `/api/weld-lists/${id}`),
+  storeList: (id: string) => send<Import>("POST", `/api/weld-lists/${id}/store`),
+  cancelList: (id: string) => send<Import>("DELETE", `/api/weld-lists/${id}`),
+  procedures: () => send<Procedure[]>("GET", "/api/procedures"),
+  rods: () => send<Rod[]>("GET", "/api/procedures/rods"),
+  previewProcedure: (form: ProcedureForm) => send<ProcedurePreview>("POST", "/api/procedures/preview", form),
+  createProcedure: (form: ProcedureForm) => send<Procedure>("POST", "/api/procedures", form),
+  importProcedure: (text: string) => send<Procedure>("POST", "/api/procedures/import", text, true),
+  changeProcedure: (id: string, form: ProcedureForm, version: number) =>
+    send<Procedure>("PUT", `/api/procedures/${id}`, { form, version }),
+  making: (joint: string) => send<Making>("GET", `/api/joints/${joint}/making`),
+  made: (joint: string, entry: string, kind: MakingKind, content: MakingContent, version?: number) =>
+    send<Making>("PUT", `/api/joints/${joint}/making/entries/${entry}`, { kind, content, version }),
+  takeOffMade: (joint: string, entry: MakingEntry) =>
+    send<Making>("DELETE", `/api/joints/${joint}/making/entries/${entry.id}?version=${entry.version}`),
+  restoreMade: (joint: string, entry: string) =>
+    send<Making>("POST", `/api/joints/${joint}/making/entries/${entry}/restore`),
+  whole: (joint: string, version: number, whole: WeldingForm) =>
+    send<Making>("PUT", `/api/joints/${joint}/making/whole`, { version, whole }),
+  welded: (joint: string, at: string) => send<Making>("PUT", `/api/joints/${joint}/making/welded`, { at }),
+  plan: (joint: string, constants: Record<string, string>) =>
+    send<Plan>("POST", `/api/joints/${joint}/plan`, { constants }),
+  gauges: () => send<Gauge[]>("GET", "/api/gauges"),
+  putGauge: (id: string, form: GaugeForm, version?: number) => send<Gauge>("PUT", `/api/gauges/${id}`, { form, version }),
+  touchedBy: (gauge: string) => send<Touched[]>("GET", `/api/gauges/${gauge}/records`),
+  kit: () => send<string[]>("GET", "/api/kit"),
+  takeKit: (ids: string[]) => send<string[]>("PUT", "/api/kit", ids),
+  welders: () => send<Welder[]>("GET", "/api/welders"),
+  putWelder: (form: WelderForm, version?: number) => send<Welder>("PUT", "/api/welders", { form, version }),
+  papers: () => send<WithPapers[]>("GET", "/api/people/papers"),
+  certify: (id: string, papers: Papers) => send<WithPapers>("PUT", `/api/people/${id}/papers`, papers),
+  verify: (joint: string) => send<Created>("POST", `/api/joints/${joint}/verification`),
+  sheet: (look: string) => send<Sheet>("GET", `/api/inspections/${look}/sheet`),
+  putSheet: (look: string, common: { inspections: string[]; conditions: Conditions; entries: { kind: EntryKind; content: EntryContent }[] }) =>
+    send<Sheet>("POST", `/api/inspections/${look}/sheet`, common),
+  signSheet: (look: string, looks: { inspectionId: string; version: number }[], capacity: string) =>
+    send<Sheet>("POST", `/api/inspections/${look}/sheet/sign`, { looks, capacity }),
   joint: (id: string) => send<Stored>("GET", `/api/joints/${id}`),
   preview: (form: NewJoint) => send<Preview>("POST", "/api/joints/preview", form),
   createJoint: (form: NewJoint) => send<Created>("POST", "/api/joints", form),
@@ -100,7 +163,8 @@ export const api = {
   conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${look(id)}/conditions`, c),
   welding: (id: string, version: number, welding: WeldingForm) =>
     send<Bench>("PUT", `${look(id)}/welding`, { version, welding }),
-  handOver: (id: string, to: string, note: string) => send<Bench>("POST", `${look(id)}/handover`, { to, note }),
+  handOver: (id: string, hand: { to: string; note: string; lookedFrom?: string; lookedTo?: string }) =>
+    send<Bench>("POST", `${look(id)}/handover`, hand),
   amend: (id: string, reason: string) => send<Bench>("POST", `${look(id)}/amend`, { reason }),
   sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>
     send<Bench>("POST", `${look(id)}/sign`, form),

@@ -1,23 +1,29 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type NewPerson } from "../lib/api";
+import { useActor } from "../lib/session";
 import { roleWords, TopBar } from "../lib/TopBar";
+import { PapersForm, Until } from "./Papers";
+import { Welders } from "./Welders";
 
 const empty: NewPerson = { login: "", name: "", role: "INSPECTOR", certificate: "", password: "" };
 
 /** Who signs in; the quality manager adds people. */
 export default function People() {
-  const people = useQuery({ queryKey: ["people"], queryFn: api.people });
+  const people = useQuery({ queryKey: ["papers"], queryFn: api.papers });
   const queries = useQueryClient();
   const [form, setForm] = useState<NewPerson>(empty);
   const [fault, setFault] = useState<unknown>();
+  const [chosen, setChosen] = useState<string>();
+  const manages = useActor().role === "QUALITY_MANAGER";
+  const shown = people.data?.find((p) => p.person.id === chosen);
   const add = async (e: FormEvent) => {
     e.preventDefault();
     try {
       await api.addPerson({ ...form, certificate: form.certificate || undefined });
       setForm(empty);
       setFault(undefined);
-      await queries.invalidateQueries({ queryKey: ["people"] });
+      await queries.invalidateQueries({ predicate: (q) => ["people", "papers"].includes(String(q.queryKey[0])) });
     } catch (x) {
       setFault(x);
     }
@@ -32,28 +38,33 @@ export default function People() {
   );
   return (
     <div className="app">
-      <TopBar>
-        <span className="mark">People</span>
-      </TopBar>
-      <main className="setup">
+      <TopBar rooms />
+      <main className="setup people">
+        <div>
         <div className="card rows">
           <table>
             <thead>
-              <tr><th>Name</th><th>Login</th><th>Role</th><th>Certificate</th></tr>
+              <tr><th>Name</th><th>Role</th><th>Looks for</th><th>Certificate</th><th>Until</th><th>Eye test until</th></tr>
             </thead>
             <tbody>
               {(people.data ?? []).map((p) => (
-                <tr key={p.id} style={{ cursor: "default" }}>
-                  <td><b>{p.name}</b></td>
-                  <td>{p.login}</td>
-                  <td>{roleWords[p.role]}</td>
-                  <td>{p.certificate ?? "–"}</td>
+                <tr key={p.person.id} onClick={() => setChosen(p.person.id)} style={{ cursor: manages ? "pointer" : "default" }} aria-current={chosen === p.person.id ? "true" : undefined}>
+                  <td><b>{p.person.name}</b><div className="quiet small">{p.person.login}</div></td>
+                  <td>{roleWords[p.person.role]}</td>
+                  <td>{p.papers.capacity === "verification" ? "the owner" : p.papers.capacity === "QC" ? "the fabricator" : p.person.role === "INSPECTOR" ? "either" : "–"}</td>
+                  <td>{p.papers.certificate ?? "–"}</td>
+                  <td><Until date={p.papers.certificateUntil} /></td>
+                  <td><Until date={p.papers.eyeTestUntil} /></td>
                 </tr>
               ))}
             </tbody>
           </table>
         </div>
-        <form className="card side grid" onSubmit={(e) => void add(e)}>
+        <Welders />
+        </div>
+        <aside style={{ display: "grid", gap: 14 }}>
+        {shown && manages && <PapersForm key={`${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
+        {manages && <form className="card side grid" onSubmit={(e) => void add(e)}>
           <h2 style={{ gridColumn: "span 12" }}>Add somebody</h2>
           {text("name", "Name")}
           {text("login", "Login")}
@@ -69,7 +80,9 @@ export default function People() {
           {text("password", "First password", "password")}
           {fault !== undefined && Object.keys(problems).length === 0 && <div className="fault" style={{ gridColumn: "span 12" }}>{saidBy(fault)}</div>}
           <button className="btn main" type="submit" style={{ gridColumn: "span 12" }}>Add</button>
-        </form>
+        </form>}
+        {!manages && <p className="card side quiet">The quality manager adds people and keeps their papers.</p>}
+        </aside>
       </main>
     </div>
   );

@@ -5,15 +5,16 @@ import { bench } from "../test/bench";
 import { renderWith } from "../test/render";
 import SetUp from "./SetUp";
 
-const books = { "GET /api/books": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
-const nothing = { problems: [], remarks: [] };
+const lists = { "GET /api/jobs": () => ({ json: [] }), "GET /api/procedures": () => ({ json: [] }), "GET /api/welders": () => ({ json: [] }) };
+const books = { ...lists, "GET /api/books": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
+const nothing = { problems: [], remarks: [], redLines: [] };
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 describe("setting up a joint", () => {
   it("sends what was typed, draws the section and shows what is unusual at its field", async () => {
     const { sent } = renderWith(<SetUp />, {
       ...books,
-      "POST /api/joints/preview": () => ({ json: { problems: [], remarks: [{ field: "size", line: "the size is over the thinner member" }], section: bench().drawn, inWords: "1/2 fillet, tee, 24 in" } }),
+      "POST /api/joints/preview": () => ({ json: { problems: [], redLines: [], remarks: [{ field: "size", line: "the size is over the thinner member" }], section: bench().drawn, inWords: "1/2 fillet, tee, 24 in" } }),
       "POST /api/joints": () => ({ json: { jointId: "j", inspectionId: "i" } }),
     });
     fill("Job", "Lock footbridge");
@@ -50,5 +51,21 @@ describe("setting up a joint", () => {
     fill("Angle between members", "120");
     expect(screen.getByLabelText("The size means")).toBeTruthy();
     expect(screen.getByLabelText("Legs are read")).toBeTruthy();
+  });
+
+  it("takes book and units from a job that stands, and shows the red lines of the welder", async () => {
+    const job = { id: "j", version: 0, welds: 3, form: { name: "Lock gate lines", criteria: "d1.1-static", units: "mm", drawings: [{ number: "LG-11", revision: "A" }] } };
+    const { sent } = renderWith(<SetUp />, {
+      ...books,
+      "GET /api/jobs": () => ({ json: [job] }),
+      "POST /api/joints/preview": () => ({ json: { ...nothing, redLines: ["no test of W7 covers 4F"] } }),
+    });
+    await waitFor(() => expect(sent.some((s) => s.path === "/api/jobs")).toBe(true));
+    await screen.findByText("no test of W7 covers 4F");
+    fill("Job", "Lock gate lines");
+    expect((screen.getByLabelText("Drawing in") as HTMLSelectElement).value).toBe("mm");
+    expect((screen.getByLabelText("Drawing in") as HTMLSelectElement).disabled).toBe(true);
+    fill("Drawing", "LG-11");
+    expect((screen.getByLabelText("Revision") as HTMLInputElement).value).toBe("A");
   });
 });

@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Fragment, useEffect, useState, type FormEvent, type ReactNode } from "react";
-import { useNavigate, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { api, problemsByField, saidBy, type JointForm, type NewJoint, type Preview } from "../lib/api";
+import { localTime } from "../making/ProcessPanel";
 import { SectionView } from "../lib/SectionView";
 import { TopBar } from "../lib/TopBar";
 import { emptyForm, gapsOf, gapsText, pruned, spansOf, spansText } from "./form";
@@ -24,6 +25,16 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
   const navigate = useNavigate();
   const queries = useQueryClient();
   const books = useQuery({ queryKey: ["books"], queryFn: api.books, staleTime: Infinity });
+  const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs, staleTime: 30_000 });
+  const procedures = useQuery({ queryKey: ["procedures"], queryFn: api.procedures, staleTime: 30_000 });
+  const welders = useQuery({ queryKey: ["welders"], queryFn: api.welders, staleTime: 30_000 });
+  const job = jobs.data?.find((j) => j.form.name === form.job?.trim());
+  const procedure = procedures.data?.find((p) => `${p.form.number} rev ${p.form.revision}` === form.wps?.trim());
+  /** A job that stands brings its book and units; they are no longer chosen here. */
+  const setJob = (name: string) => {
+    const known = jobs.data?.find((j) => j.form.name === name.trim());
+    setForm({ ...form, job: name, ...(known ? { criteria: known.form.criteria, units: known.form.units } : {}) });
+  };
   const joint: JointForm = form.joint ?? {};
   const members = joint.members ?? [];
   const set = (change: Partial<JointForm>) => setForm({ ...form, joint: { ...joint, ...change } });
@@ -64,18 +75,19 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
     const line = preview?.remarks.find((r) => r.field === field)?.line;
     return line ? <div className="msg hint">{line}</div> : undefined;
   };
-  const field = (path: string, label: string, value: string | undefined, change: (v: string) => void, span: number, hint?: string) => (
+  const field = (path: string, label: string, value: string | undefined, change: (v: string) => void, span: number, hint?: string, offered?: (string | undefined)[]) => (
     <div className="field" style={{ gridColumn: `span ${span}` }}>
       <label htmlFor={path}>{label}</label>
-      <input id={path} className="text" autoComplete="off" value={value ?? ""} placeholder={hint} aria-invalid={touched(path) && path in problems} onChange={(e) => change(e.target.value)} />
+      <input id={path} className="text" autoComplete="off" value={value ?? ""} placeholder={hint} list={offered ? `${path}-offered` : undefined} aria-invalid={touched(path) && path in problems} onChange={(e) => change(e.target.value)} />
+      {offered && <datalist id={`${path}-offered`}>{offered.map((o) => <option key={o} value={o} />)}</datalist>}
       {message(path)}
       {remark(path)}
     </div>
   );
-  const choice = (path: string, label: string, value: string | undefined, options: [string, string][], change: (v: string) => void, span: number) => (
+  const choice = (path: string, label: string, value: string | undefined, options: [string, string][], change: (v: string) => void, span: number, fixed = false) => (
     <div className="field" style={{ gridColumn: `span ${span}` }}>
       <label htmlFor={path}>{label}</label>
-      <select id={path} className="text" value={value ?? ""} onChange={(e) => change(e.target.value)}>
+      <select id={path} className="text" disabled={fixed} value={value ?? ""} onChange={(e) => change(e.target.value)}>
         {options.map(([v, word]) => (
           <option key={v} value={v}>{word}</option>
         ))}
@@ -83,8 +95,9 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
       {message(path)}
     </div>
   );
+  const drawingOf = (number: string) => job?.form.drawings?.find((d) => d.number === number.trim());
   const skewed = joint.dihedral !== undefined && joint.dihedral !== 90;
-  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units"];
+  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "drawing", "drawingRev", "weldedAt", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units"];
   const rest = (preview?.problems ?? []).filter((p) => tried && !known.includes(p.field));
   return (
     <div className="app">
@@ -95,14 +108,16 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
       <form className="setup" onSubmit={(e) => void submit(e)}>
         <div className="card fields">
           <Group title="Where it belongs">
-            {field("job", "Job", form.job, (v) => setForm({ ...form, job: v }), 4)}
-            {field("lot", "Lot or place", form.lot, (v) => setForm({ ...form, lot: v }), 3)}
-            {choice("criteria", "Criteria book", form.criteria, (books.data ?? []).map((b) => [b.id, b.title]), (v) => setForm({ ...form, criteria: v }), 5)}
+            {field("job", "Job", form.job, setJob, 4, undefined, (jobs.data ?? []).map((j) => j.form.name))}
+            {field("lot", "Lot or place", form.lot, (v) => setForm({ ...form, lot: v }), 3, undefined, job?.form.lots ?? [])}
+            {choice("criteria", "Criteria book", form.criteria, (books.data ?? []).map((b) => [b.id, b.title]), (v) => setForm({ ...form, criteria: v }), 5, job !== undefined)}
             {field("mark", "Mark", joint.mark, (v) => set({ mark: v }), 3, "ST2-22")}
             {field("weldNo", "Weld number", joint.weldNo, (v) => set({ weldNo: v }), 2)}
             {choice("side", "Side", joint.side, [["", "–"], ["arrow", "arrow side"], ["other", "other side"]], (v) => set({ side: v }), 3)}
-            {choice("units", "Drawing in", form.units, [["in", "inches"], ["mm", "mm"]], (v) => setForm({ ...form, units: v }), 4)}
-            {field("datum", "Datum, in words", joint.datum, (v) => set({ datum: v }), 12, "north end, punch mark, measured east")}
+            {choice("units", "Drawing in", form.units, [["in", "inches"], ["mm", "mm"]], (v) => setForm({ ...form, units: v }), 4, job !== undefined)}
+            {field("datum", "Datum, in words", joint.datum, (v) => set({ datum: v }), 7, "north end, punch mark, measured east")}
+            {field("drawing", "Drawing", form.drawing, (v) => setForm({ ...form, drawing: v, ...(drawingOf(v)?.revision && !form.drawingRev ? { drawingRev: drawingOf(v)?.revision } : {}) }), 3, undefined, (job?.form.drawings ?? []).map((d) => d.number))}
+            {field("drawingRev", "Revision", form.drawingRev, (v) => setForm({ ...form, drawingRev: v }), 2)}
           </Group>
           <Group title="The weld">
             {choice("connection", "Connection", joint.connection, [["tee", "tee"], ["lap", "lap"], ["corner", "corner"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
@@ -141,10 +156,15 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
             {choice("oneSided", "Welded from one side", truth(joint.oneSided), [["", "no"], ["true", "yes, no backing"]], (v) => set({ oneSided: v === "" ? undefined : true }), 4)}
           </Group>
           <Group title="Made by">
-            {field("welder", "Welder's stamp", form.welder, (v) => setForm({ ...form, welder: v }), 3)}
-            {field("wps", "Procedure (WPS)", form.wps, (v) => setForm({ ...form, wps: v }), 3)}
-            {field("grade", "Base metal", joint.grade, (v) => set({ grade: v }), 3)}
-            {choice("delayed", "Looked at 48 h later", joint.delayed === undefined ? "" : String(joint.delayed), [["", "not said"], ["false", "no"], ["true", "yes (delayed cracking)"]], (v) => set({ delayed: v === "" ? undefined : v === "true" }), 3)}
+            {field("welder", "Welder's stamp", form.welder, (v) => setForm({ ...form, welder: v }), 3, undefined, (welders.data ?? []).map((w) => w.form.stamp))}
+            {field("wps", "Procedure (WPS)", form.wps, (v) => setForm({ ...form, wps: v }), 5, "number rev revision", (procedures.data ?? []).map((p) => `${p.form.number} rev ${p.form.revision}`))}
+            {field("grade", "Base metal", joint.grade, (v) => set({ grade: v }), 4)}
+            <div className="field" style={{ gridColumn: "span 5" }}>
+              <label htmlFor="weldedAt">Welding finished, where it is</label>
+              <input id="weldedAt" type="datetime-local" className="text" value={form.weldedAt ? localTime(new Date(form.weldedAt)) : ""} onChange={(e) => setForm({ ...form, weldedAt: e.target.value ? new Date(e.target.value).toISOString().replace(".000Z", "Z") : undefined })} />
+              {message("weldedAt")}
+            </div>
+            {choice("delayed", "Looked at 48 h later", joint.delayed === undefined ? "" : String(joint.delayed), [["", "not said"], ["false", "no"], ["true", "yes (delayed cracking)"]], (v) => set({ delayed: v === "" ? undefined : v === "true" }), 4)}
           </Group>
         </div>
         <aside className="card side">
@@ -157,6 +177,15 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
           ) : (
             <p className="quiet" style={{ margin: "40px 0" }}>The cross-section appears when size, length and both thicknesses are given.</p>
           )}
+          {(preview?.redLines.length ?? 0) > 0 && (
+            <div aria-label="Red lines" className="redlines">
+              <h3 style={{ fontSize: 16, marginBottom: 4 }}>✕ Stands against welding it so</h3>
+              <ul className="remarks small">
+                {preview?.redLines.map((l) => <li key={l}>{l}</li>)}
+              </ul>
+            </div>
+          )}
+          {procedure && <div className="small quiet">Procedure {form.wps}: <Link to={`/procedures/${procedure.id}`}>{procedure.form.passes?.length ?? 0} passes</Link></div>}
           {(preview?.remarks.length ?? 0) > 0 && (
             <div>
               <h3 style={{ fontSize: 16, marginBottom: 4 }}>Unusual</h3>

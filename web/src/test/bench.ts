@@ -1,4 +1,4 @@
-import type { Bench, Finding } from "../lib/api";
+import type { Bench, Finding, Making, MakingEntry } from "../lib/api";
 
 export function finding(id: string, verdict: string, more: Partial<Finding> = {}): Finding {
   return {
@@ -24,6 +24,20 @@ const drawing = {
   required: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }], requiredLabel: "5/16 wanted", notches: [], dimensions: [], gap: 0, gapLabel: "",
 } as unknown as Bench["drawn"];
 
+/** What is recorded of a weld's making: nothing yet. */
+export function making(more: Partial<Making> = {}): Making {
+  return {
+    jointId: "joint-1", inspectionId: "look-1", version: 2, mark: "FB-9", inWords: "5/16 fillet, tee, 24 in", units: "in", fillet: true, backing: false, delayed: false, whole: {}, entries: [],
+    fitUp: { begun: false, verdict: "incomplete", stops: false, items: [], raised: [] }, departures: [], process: [], questions: [{ id: "root", title: "Root pass: sound" }], rods: [], apart: "1",
+    drawing: { length: 609.6, ticks: [], gaps: [], openings: [], passes: [], marks: [] }, signed: false,
+    ...more,
+  };
+}
+
+export function made(id: string, kind: MakingEntry["kind"], content: MakingEntry["content"], more: Partial<MakingEntry> = {}): MakingEntry {
+  return { id, kind, content, by: "Ines Marl", at: "2026-05-04T10:00:00Z", withdrawn: false, version: 0, ...more };
+}
+
 /** A made-up look as the server would send it. */
 export function bench(more: Partial<Bench> = {}): Bench {
   return {
@@ -36,7 +50,7 @@ export function bench(more: Partial<Bench> = {}): Bench {
     entries: [],
     evaluation: { verdict: "incomplete", rejects: 0, findings: [finding("crack", "incomplete"), finding("undercut", "accept"), finding("root", "not-applicable")], todo: [], notes: ["Visual look only: surface flaws only."] },
     strip: { length: 609.6, ticks: [], lanes: [], marks: [], stations: [], bands: [], brackets: [], gaps: [] },
-    sections: [], drawn: drawing, handovers: [], revisions: [], dispositions: [], welding: { version: 2, form: {}, departures: [] }, next: "Look at it",
+    sections: [], drawn: drawing, handovers: [], revisions: [], dispositions: [], next: "Look at it", capacity: "QC", making: making(), quiet: [], seenBy: [], gaugeNames: [], due: [],
     ...more,
   };
 }

@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { Fragment, useMemo, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Fragment, useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Row } from "../lib/api";
 import { TopBar } from "../lib/TopBar";
@@ -16,33 +16,32 @@ const groups = [
   ["done", "Done"],
 ] as const;
 
-const MOST_ROWS = 300;
-
 /** The joints, where each stands and what comes next. */
 export default function Worklist() {
   const actor = useActor();
-  const joints = useQuery({ queryKey: ["joints"], queryFn: api.joints, refetchInterval: 10_000 });
   const [find, setFind] = useState("");
   const [group, setGroup] = useState<string>("all");
-  const rows = useMemo(() => joints.data ?? [], [joints.data]);
-  const counts = useMemo(() => {
-    const n: Record<string, number> = { all: rows.length };
-    for (const r of rows) n[r.group] = (n[r.group] ?? 0) + 1;
-    return n;
-  }, [rows]);
-  const shown = rows.filter(
-    (r) => (group === "all" || r.group === group) && r.mark.toLowerCase().includes(find.trim().toLowerCase()),
-  );
+  const [params, setParams] = useSearchParams();
+  const job = params.get("job") ?? "";
+  const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs, staleTime: 30_000 });
+  const joints = useQuery({ queryKey: ["joints", find, group, job], queryFn: () => api.joints(find.trim(), group, job), refetchInterval: 10_000, placeholderData: keepPreviousData });
+  const rows = joints.data?.rows ?? [];
+  const counts = joints.data?.counts ?? {};
   const setsUp = ["INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
+  const all = find === "" && group === "all" && job === "";
+  const hidden = (joints.data?.fitting ?? 0) - rows.length;
   return (
     <div className="app">
-      <TopBar>
-        <span className="mark">Worklist</span>
-        <span className="what">{rows.length} welds</span>
-      </TopBar>
+      <TopBar rooms />
       <main className="list">
         <div className="tools">
           <input className="text find" aria-label="Find by mark" placeholder="Find by mark" value={find} autoFocus onChange={(e) => setFind(e.target.value)} />
+          {(jobs.data?.length ?? 0) > 1 && (
+            <select className="text" style={{ width: 190 }} aria-label="Job" value={job} onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}>
+              <option value="">all jobs</option>
+              {jobs.data?.map((j) => <option key={j.id} value={j.id}>{j.form.name}</option>)}
+            </select>
+          )}
           <div className="kinds" role="group" aria-label="Show">
             {groups.map(([id, word]) => (
               <button key={id} type="button" className="pick" aria-pressed={group === id} onClick={() => setGroup(id)}>
@@ -60,20 +59,18 @@ export default function Worklist() {
         </div>
         <div className="card rows">
           {joints.isError && <p className="fault" style={{ padding: 16 }}>{saidBy(joints.error)}</p>}
-          {joints.isSuccess && shown.length === 0 && (
-            <p style={{ padding: 24 }}>
-              {rows.length === 0 ? "No joint is set up yet." : "No joint fits. Clear the mark, or show all."}
-            </p>
+          {joints.isSuccess && rows.length === 0 && (
+            <p style={{ padding: 24 }}>{all ? "No joint is set up yet." : "No joint fits. Clear the mark, or show all."}</p>
           )}
-          {shown.length > 0 && <Table rows={shown.slice(0, MOST_ROWS)} />}
-          {shown.length > MOST_ROWS && <p style={{ padding: 16 }}>{shown.length - MOST_ROWS} more: narrow the list by mark or state.</p>}
+          {rows.length > 0 && <Table rows={rows} looks={actor.role === "INSPECTOR"} />}
+          {hidden > 0 && <p style={{ padding: 16 }}>{hidden} more: narrow the list by mark, job or state.</p>}
         </div>
       </main>
     </div>
   );
 }
 
-function Table({ rows }: { rows: Row[] }) {
+function Table({ rows, looks }: { rows: Row[]; looks: boolean }) {
   const place = (r: Row | undefined) => r && `${r.job} · ${r.lot}`;
   const body = rows.map((r, i) => (
     <Fragment key={r.inspectionId}>
@@ -82,7 +79,7 @@ function Table({ rows }: { rows: Row[] }) {
           <td colSpan={7}>{place(r)}</td>
         </tr>
       )}
-      <Line row={r} />
+      <Line row={r} looks={looks} />
     </Fragment>
   ));
   return (
@@ -103,7 +100,7 @@ function Table({ rows }: { rows: Row[] }) {
   );
 }
 
-function Line({ row }: { row: Row }) {
+function Line({ row, looks }: { row: Row; looks: boolean }) {
   const navigate = useNavigate();
   const path = `/inspections/${row.inspectionId}`;
   const name = [row.mark, row.weldNo && `weld ${row.weldNo}`].filter(Boolean);
@@ -120,11 +117,15 @@ function Line({ row }: { row: Row }) {
       <td>{row.welder ?? "–"}</td>
       <td>
         {row.stage}
+        {row.capacity === "verification" && <span className="quiet"> · owner’s</span>}
         {row.revision > 1 && <span className="quiet"> · rev {row.revision}</span>}
       </td>
       <td>{row.begun || row.signed ? <VerdictMark verdict={row.verdict} /> : <span className="quiet">not begun</span>}</td>
       <td>
         <span className="next">{row.next}</span>
+        {looks && row.alike > 1 && !row.begun && (
+          <Link className="small" style={{ display: "block" }} to={`${path}/sheet`} onClick={(e) => e.stopPropagation()}>{row.alike} alike: one sheet</Link>
+        )}
         {row.holder && !row.signed && <div className="quiet small">{row.holder} has it</div>}
       </td>
     </tr>

@@ -12,13 +12,13 @@ import mensor.weld.Staggering;
 /** What was seen before the last look, as quiet marks along the strip: where to look twice. */
 public final class QuietMarks {
     /** Positions in mm; {@code kind}: {@code start}, {@code stop}, {@code stacked} or {@code remark}. */
-    public record Mark(double from, double to, String kind, String label) {}
+    public record QuietMark(double from, double to, String kind, String label) {}
 
     private QuietMarks() {}
 
-    public static List<Mark> of(
+    public static List<QuietMark> of(
             Ruler ruler, List<LoggedPass> passes, List<Staggering.Stacked> stacked, List<ProcessLook.Answer> answers) {
-        List<Mark> marks = new ArrayList<>();
+        List<QuietMark> marks = new ArrayList<>();
         for (int i = 0; i < passes.size(); i++) {
             String pass = "pass " + (i + 1);
             for (Length at : passes.get(i).starts()) {
@@ -50,7 +50,7 @@ public final class QuietMarks {
         return List.copyOf(marks);
     }
 
-    private static Mark mark(Span span, String kind, String label) {
-        return new Mark(StripDrawing.mm(span.from()), StripDrawing.mm(span.to()), kind, label);
+    private static QuietMark mark(Span span, String kind, String label) {
+        return new QuietMark(StripDrawing.mm(span.from()), StripDrawing.mm(span.to()), kind, label);
     }
 }

@@ -12,13 +12,13 @@ import mensor.weld.RodTable;
 /** The plan held against the passes that were recorded: each line with both numbers. Planned values are not compared. */
 public final class PlanComparison {
     /** One point; {@code apart} where what was recorded differs from the plan. */
-    public record Line(String what, String planned, String recorded, boolean apart) {}
+    public record Compared(String what, String planned, String recorded, boolean apart) {}
 
     private PlanComparison() {}
 
-    public static List<Line> of(PassPlan plan, List<LoggedPass> passes) {
-        List<Line> lines = new ArrayList<>();
-        lines.add(new Line(
+    public static List<Compared> of(PassPlan plan, List<LoggedPass> passes) {
+        List<Compared> lines = new ArrayList<>();
+        lines.add(new Compared(
                 "passes",
                 String.valueOf(plan.beads().size()),
                 String.valueOf(passes.size()),
@@ -36,7 +36,7 @@ public final class PlanComparison {
                         .map(p -> p.diameter().get().shownWithUnit() + " "
                                 + p.electrode().get())
                         .distinct()
-                        .forEach(rod -> lines.add(new Line(
+                        .forEach(rod -> lines.add(new Compared(
                                 kind.id() + " rod",
                                 bead.get().rod(),
                                 rod,
@@ -48,7 +48,7 @@ public final class PlanComparison {
         return List.copyOf(lines);
     }
 
-    private static Optional<Line> heat(PassPlan plan, PassKind kind, List<Pass> laid) {
+    private static Optional<Compared> heat(PassPlan plan, PassKind kind, List<Pass> laid) {
         Optional<PassPlan.Heat> planned =
                 plan.heat().stream().filter(h -> h.kind() == kind).findFirst();
         Optional<HeatInput> greatest = laid.stream()
@@ -65,7 +65,7 @@ public final class PlanComparison {
         }
         double off =
                 greatest.get().joulesPerMillimetre() / planned.get().input().joulesPerMillimetre();
-        return Optional.of(new Line(
+        return Optional.of(new Compared(
                 kind.id() + " heat input",
                 kilojoules(planned.get().input()),
                 kilojoules(greatest.get()),
@@ -81,7 +81,7 @@ public final class PlanComparison {
     }
 
     /** Only where every recorded pass says its rod and run length: the metal they lay against the section's. */
-    private static Optional<Line> metal(PassPlan plan, List<LoggedPass> passes) {
+    private static Optional<Compared> metal(PassPlan plan, List<LoggedPass> passes) {
         double laid = 0;
         for (LoggedPass l : passes) {
             Pass p = l.measured();
@@ -98,7 +98,7 @@ public final class PlanComparison {
         if (passes.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new Line(
+        return Optional.of(new Compared(
                 "metal across the weld",
                 one(plan.area()) + " mm²",
                 one(laid) + " mm²",

@@ -1,6 +1,7 @@
 package mensor.plan;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import mensor.weld.InvalidField;
 
@@ -72,6 +73,39 @@ public record PlanConstants(
         within("burnSeconds", burnSeconds, 10, 300);
         within("density", density, 7, 9);
         within("apart", apart, 0, 500);
+    }
+
+    /**
+     * What a constant is, for whoever changes it.
+     *
+     * @param length in mm, to be shown in the drawing's units
+     */
+    public record Meaning(String name, String title, String unit, boolean length) {}
+
+    /** In the order of {@link #byName}. */
+    public static final List<Meaning> MEANINGS = List.of(
+            ratio("secondOverlap", "Second bead covers of the root bead (common 0.60–0.90)"),
+            ratio("overheadOverlap", "The same overhead (common 0.66–0.75 for even legs)"),
+            length("capOverEdge", "Cap goes over each edge of the groove by"),
+            length("capHeight", "Cap stands above the plate by"),
+            length("fillBelow", "Fill stays below flush before the cap by"),
+            ratio("capBeadRods", "Cap bead, times the rod’s diameter"),
+            ratio("capOverlap", "A cap bead covers of its neighbour"),
+            length("layerHeight", "Thickest fill layer"),
+            ratio("rootExtra", "Root pass takes metal, times a later one"),
+            length("runLength", "Run of one rod, where none is said"),
+            length("rodLength", "Length of a rod"),
+            length("stub", "Stub left of it"),
+            new Meaning("burnSeconds", "A rod burns for", "s", false),
+            new Meaning("density", "Density of steel", "g/cm³", false),
+            length("apart", "Starts and stops of neighbouring passes apart"));
+
+    private static Meaning ratio(String name, String title) {
+        return new Meaning(name, title, "", false);
+    }
+
+    private static Meaning length(String name, String title) {
+        return new Meaning(name, title, "", true);
     }
 
     private static void within(String field, double value, double least, double most) {

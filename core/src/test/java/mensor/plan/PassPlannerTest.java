@@ -260,4 +260,10 @@ class PassPlannerTest {
             assertThat(r.gramsPerRod()).isCloseTo(17 * 25 / 16.0, within(1e-9));
         });
     }
+
+    @Test
+    void everyConstantSaysWhatItIs() {
+        assertThat(PlanConstants.MEANINGS.stream().map(PlanConstants.Meaning::name))
+                .containsExactlyElementsOf(PlanConstants.USUAL.byName().keySet());
+    }
 }

@@ -20,22 +20,22 @@ public record PlanDocument(
         double grams,
         double pounds,
         double arcMinutes,
-        List<Stretch> stretches,
-        List<Bead> beads,
-        List<Rod> rods,
-        List<Heat> heat,
-        List<Point> outline,
+        List<PlanStretch> stretches,
+        List<PlanBead> beads,
+        List<PlanRods> rods,
+        List<PlanHeat> heat,
+        List<PlanPoint> outline,
         Map<String, Double> constants,
         List<String> notes) {
     public static final String FORMAT = "mensor-plan/1";
 
     /** Millimetres from the root; x along the second member, or across a groove. */
-    public record Point(double x, double y) {}
+    public record PlanPoint(double x, double y) {}
 
-    public record Stretch(String where, String asks, double lengthMm, double areaMm2, double grams, int beads) {}
+    public record PlanStretch(String where, String asks, double lengthMm, double areaMm2, double grams, int beads) {}
 
     /** A bead in the order in which it is laid; {@code fullAreaMm2} is what its rod lays over its run. Stops from the datum. */
-    public record Bead(
+    public record PlanBead(
             int pass,
             String kind,
             int layer,
@@ -44,10 +44,10 @@ public record PlanDocument(
             double fullAreaMm2,
             double runLengthMm,
             List<String> stops,
-            List<Point> outline) {}
+            List<PlanPoint> outline) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Rod(
+    public record PlanRods(
             String electrode,
             String diameter,
             int count,
@@ -56,7 +56,7 @@ public record PlanDocument(
             boolean scaled,
             Double electrodeGrams) {}
 
-    public record Heat(
+    public record PlanHeat(
             String kind,
             double volts,
             double amps,
@@ -79,7 +79,7 @@ public record PlanDocument(
                 round(WeldMetal.pounds(p.grams())),
                 round(p.arcMinutes()),
                 p.stretches().stream()
-                        .map(s -> new Stretch(
+                        .map(s -> new PlanStretch(
                                 s.where(), s.asks(), round(s.length()), round(s.area()), round(s.grams()), s.beads()))
                         .toList(),
                 p.beads().stream().map(b -> bead(b, units)).toList(),
@@ -90,8 +90,8 @@ public record PlanDocument(
                 p.notes());
     }
 
-    private static Bead bead(PassPlan.Bead b, Unit units) {
-        return new Bead(
+    private static PlanBead bead(PassPlan.Bead b, Unit units) {
+        return new PlanBead(
                 b.number(),
                 b.kind().id(),
                 b.layer(),
@@ -107,8 +107,8 @@ public record PlanDocument(
         return Length.ofNanometres(Math.round(mm * 1e6), units).shown();
     }
 
-    private static Rod rod(PassPlan.RodNeed r) {
-        return new Rod(
+    private static PlanRods rod(PassPlan.RodNeed r) {
+        return new PlanRods(
                 r.electrode(),
                 r.diameter(),
                 r.rods(),
@@ -118,8 +118,8 @@ public record PlanDocument(
                 r.electrodeGrams().isPresent() ? round(r.electrodeGrams().getAsDouble()) : null);
     }
 
-    private static Heat heat(PassPlan.Heat h) {
-        return new Heat(
+    private static PlanHeat heat(PassPlan.Heat h) {
+        return new PlanHeat(
                 h.kind().id(),
                 h.volts(),
                 h.amps(),
@@ -130,8 +130,10 @@ public record PlanDocument(
                 round(h.input().en()));
     }
 
-    private static List<Point> points(List<PassPlan.Point> outline) {
-        return outline.stream().map(p -> new Point(round(p.x()), round(p.y()))).toList();
+    private static List<PlanPoint> points(List<PassPlan.Point> outline) {
+        return outline.stream()
+                .map(p -> new PlanPoint(round(p.x()), round(p.y())))
+                .toList();
     }
 
     private static double round(double d) {

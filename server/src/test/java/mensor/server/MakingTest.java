@@ -213,9 +213,20 @@ class MakingTest {
                 ines.post("/api/joints/" + joint + "/plan", "{}").expect(200).json();
         assertThat(plan.get("plan").get("stretches")).hasSize(2);
         assertThat(plan.get("rodsFrom").asString()).isEqualTo("nothing recorded: assumed");
-        JsonNode changed = ines.post("/api/joints/" + joint + "/plan", "{'constants':{'runLength':150}}")
+        JsonNode changed = ines.post("/api/joints/" + joint + "/plan", "{'constants':{'runLength':'5 1/2'}}")
                 .expect(200)
                 .json();
+        assertThat(changed.get("constants")
+                        .valueStream()
+                        .filter(c -> c.get("changed").asBoolean())
+                        .map(c ->
+                                c.get("name").asString() + " " + c.get("value").asString() + " "
+                                        + c.get("unit").asString()))
+                .containsExactly("runLength 5 1/2 in");
+        assertThat(ines.post("/api/joints/" + joint + "/plan", "{'constants':{'runLength':'long'}}")
+                        .expect(422)
+                        .detail())
+                .contains("constants.runLength", "long");
         assertThat(changed.get("plan").get("beads").size())
                 .isLessThan(plan.get("plan").get("beads").size());
         assertThat(ines.post("/api/joints/" + joint + "/plan", "{'constants':{'density':1}}")

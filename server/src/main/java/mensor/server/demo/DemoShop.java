@@ -9,8 +9,8 @@ import java.util.UUID;
 import mensor.server.gauge.GaugeForm;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.JobForm;
-import mensor.server.job.JobForm.DrawingForm;
-import mensor.server.job.JobForm.TestForm;
+import mensor.server.job.JobForm.Drawing;
+import mensor.server.job.JobForm.FurtherTest;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
@@ -59,8 +59,8 @@ class DemoShop {
                         "static",
                         "Client specification CS-4",
                         "1",
-                        List.of(new DrawingForm("FB-201", "C"), new DrawingForm("ST-104", "B")),
-                        List.of(new TestForm("MT", 10, "due"), new TestForm("UT", 100, "done")),
+                        List.of(new Drawing("FB-201", "C"), new Drawing("ST-104", "B")),
+                        List.of(new FurtherTest("MT", 10, "due"), new FurtherTest("UT", 100, "done")),
                         List.of("Bridge deck", "Stair tower 2", "Lock gate", "Clip angles")));
         jobs.create(
                 quinn,
@@ -71,8 +71,8 @@ class DemoShop {
                         null,
                         null,
                         null,
-                        List.of(new DrawingForm("LG-11", "A")),
-                        List.of(new TestForm("PT", 100, "due")),
+                        List.of(new Drawing("LG-11", "A")),
+                        List.of(new FurtherTest("PT", 100, "due")),
                         List.of("Pipe supports")));
         procedures.create(wanda, w12("A", "50", "[115, 165]"));
         procedures.create(wanda, w12("B", "70", "[115, 140]"));
@@ -113,13 +113,13 @@ class DemoShop {
     private void welders(Actor wanda) {
         LocalDate today = LocalDate.now(clock);
         LocalDate tested = today.minusYears(2);
-        welder(wanda, "K7", "R. Kell", new WelderForm.TestForm(4, "3G", "3/4", true, tested, today.minusDays(6)));
-        welder(wanda, "M3", "S. Moor", new WelderForm.TestForm(4, "3G", null, true, tested, today.minusDays(20)));
-        welder(wanda, "B2", "T. Bray", new WelderForm.TestForm(4, "2F", null, false, tested, today.minusMonths(9)));
-        welder(wanda, "D5", "L. Dunn", new WelderForm.TestForm(4, "6G", null, false, tested, today.minusDays(3)));
+        welder(wanda, "K7", "R. Kell", new WelderForm.WelderTest(4, "3G", "3/4", true, tested, today.minusDays(6)));
+        welder(wanda, "M3", "S. Moor", new WelderForm.WelderTest(4, "3G", null, true, tested, today.minusDays(20)));
+        welder(wanda, "B2", "T. Bray", new WelderForm.WelderTest(4, "2F", null, false, tested, today.minusMonths(9)));
+        welder(wanda, "D5", "L. Dunn", new WelderForm.WelderTest(4, "6G", null, false, tested, today.minusDays(3)));
     }
 
-    private void welder(Actor wanda, String stamp, String name, WelderForm.TestForm test) {
+    private void welder(Actor wanda, String stamp, String name, WelderForm.WelderTest test) {
         welders.put(wanda, new WelderForm(stamp, name, List.of(test)), null);
     }
 

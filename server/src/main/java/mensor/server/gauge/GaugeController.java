@@ -27,12 +27,12 @@ class GaugeController {
     record GaugeChange(GaugeForm form, Long version) {}
 
     @GetMapping("/gauges")
-    List<Gauges.View> all() {
+    List<Gauges.GaugeView> all() {
         return gauges.all();
     }
 
     @PutMapping("/gauges/{id}")
-    Gauges.View put(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody GaugeChange change) {
+    Gauges.GaugeView put(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody GaugeChange change) {
         return gauges.put(actor, id, change.form(), change.version());
     }
 

@@ -32,15 +32,16 @@ public class Gauges {
     }
 
     /** @param fault why it may not be used today; absent where it may */
-    public record View(UUID id, GaugeForm form, @Nullable String fault, long version) {}
+    public record GaugeView(
+            UUID id, GaugeForm form, @Nullable String fault, long version) {}
 
     @Transactional(readOnly = true)
-    public List<View> all() {
+    public List<GaugeView> all() {
         return gauges.findAllByOrderByName().stream().map(this::view).toList();
     }
 
-    private View view(GaugeEntity g) {
-        return new View(g.id(), g.form(), g.gauge().fault(today()).orElse(null), g.version());
+    private GaugeView view(GaugeEntity g) {
+        return new GaugeView(g.id(), g.form(), g.gauge().fault(today()).orElse(null), g.version());
     }
 
     public LocalDate today() {
@@ -74,7 +75,7 @@ public class Gauges {
     }
 
     @Transactional
-    public View put(Actor actor, UUID id, GaugeForm form, Long version) {
+    public GaugeView put(Actor actor, UUID id, GaugeForm form, Long version) {
         if (actor.role() != Role.INSPECTOR && actor.role() != Role.QUALITY_MANAGER) {
             throw Refused.forbidden("gauges are registered by an inspector or the quality manager");
         }

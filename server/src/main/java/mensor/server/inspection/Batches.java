@@ -36,7 +36,7 @@ public class Batches {
     }
 
     /** One weld of the sheet. */
-    public record Line(
+    public record SheetLine(
             UUID inspectionId,
             UUID jointId,
             String mark,
@@ -60,10 +60,11 @@ public class Batches {
             String units,
             String length,
             String size,
-            List<Criterion> clearable,
-            List<Line> lines) {}
+            String capacity,
+            List<SheetCriterion> clearable,
+            List<SheetLine> lines) {}
 
-    public record Criterion(String id, String title) {}
+    public record SheetCriterion(String id, String title) {}
 
     /** The sheet of all welds like this look's, in its capacity. */
     @Transactional(readOnly = true)
@@ -80,15 +81,15 @@ public class Batches {
                                 Function.identity(),
                                 (a, b) -> a.revision() > b.revision() ? a : b));
         var joint = o.judged().look().joint();
-        List<Line> lines = alike.stream()
+        List<SheetLine> lines = alike.stream()
                 .filter(j -> latest.containsKey(j.id()))
                 .map(j -> line(j, latest.get(j.id())))
                 .toList();
-        List<Criterion> clearable = o.judged().evaluation().findings().stream()
+        List<SheetCriterion> clearable = o.judged().evaluation().findings().stream()
                 .filter(f ->
                         f.criterion().clearable() && f.id().equals(f.criterion().id()))
                 .filter(f -> f.verdict() != mensor.look.Verdict.NOT_APPLICABLE)
-                .map(f -> new Criterion(f.id(), f.criterion().title()))
+                .map(f -> new SheetCriterion(f.id(), f.criterion().title()))
                 .toList();
         return new Sheet(
                 like.inWords(),
@@ -99,12 +100,13 @@ public class Batches {
                         .or(joint::throat)
                         .map(l -> l.in(like.unit()).shown())
                         .orElse(""),
+                o.inspection().capacity(),
                 clearable,
                 lines);
     }
 
-    private static Line line(JointEntity j, InspectionEntity i) {
-        return new Line(
+    private static SheetLine line(JointEntity j, InspectionEntity i) {
+        return new SheetLine(
                 i.id(),
                 j.id(),
                 j.mark(),

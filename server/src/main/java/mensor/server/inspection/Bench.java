@@ -18,6 +18,7 @@ import mensor.look.Indication;
 import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
+import mensor.server.making.MakingViews;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.AllOptional;
@@ -415,6 +416,15 @@ public class Bench {
     @Transactional(readOnly = true)
     public boolean isSigned(UUID jointId) {
         return inspections.findByJointIdOrderByRevisionDesc(jointId).stream().anyMatch(InspectionEntity::isSigned);
+    }
+
+    /** What a weld's making shows of the looks at it. */
+    @Transactional(readOnly = true)
+    public MakingViews.Looks looksAt(UUID jointId) {
+        List<InspectionEntity> looks = inspections.findByJointIdOrderByRevisionDesc(jointId);
+        return new MakingViews.Looks(
+                looks.stream().anyMatch(InspectionEntity::isSigned),
+                looks.isEmpty() ? null : looks.get(0).id());
     }
 
     /** What was recorded of the joint's making changed: its open looks are judged anew, signed ones stand. */

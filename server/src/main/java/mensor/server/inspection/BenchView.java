@@ -35,7 +35,7 @@ public record BenchView(
         @Nullable SignatureView signature,
         List<DispositionView> dispositions,
         MakingView making,
-        List<QuietMarks.Mark> quiet,
+        List<QuietMarks.QuietMark> quiet,
         List<SeenByView> seenBy,
         List<String> gaugeNames,
         List<String> due,

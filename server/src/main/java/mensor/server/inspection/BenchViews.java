@@ -117,7 +117,7 @@ class BenchViews {
                         .toList(),
                 signatures.of(i.id()).orElse(null),
                 placed,
-                makingViews.of(made, bench.isSigned(o.joint().id())),
+                makingViews.of(made, bench.looksAt(o.joint().id())),
                 QuietMarks.of(
                         look.joint().ruler(),
                         made.loggedPasses(),

@@ -53,7 +53,7 @@ class JointController {
 
     /** The worklist: the first of the joints that fit, and how many there are in each group. */
     @GetMapping("/joints")
-    Worklist.Page rows(
+    Worklist.WorklistPage rows(
             @AuthenticationPrincipal Actor actor,
             @RequestParam(defaultValue = "") String find,
             @RequestParam(defaultValue = "all") String group,

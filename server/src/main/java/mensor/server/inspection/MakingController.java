@@ -49,7 +49,7 @@ class MakingController {
 
     @GetMapping
     MakingView open(@PathVariable UUID id) {
-        return views.of(making.open(id), bench.isSigned(id));
+        return views.of(making.open(id), bench.looksAt(id));
     }
 
     @PutMapping("/entries/{entryId}")
@@ -96,6 +96,6 @@ class MakingController {
 
     private MakingView changed(UUID id, Making.Opened o) {
         bench.rejudgeOpen(id);
-        return views.of(o, bench.isSigned(id));
+        return views.of(o, bench.looksAt(id));
     }
 }

@@ -91,10 +91,10 @@ public class Worklist {
             int alike) {}
 
     /** The first rows that fit, how many fit in all, and how many there are in each group. */
-    public record Page(List<Row> rows, int fitting, Map<String, Integer> counts) {}
+    public record WorklistPage(List<Row> rows, int fitting, Map<String, Integer> counts) {}
 
     @Transactional(readOnly = true)
-    public Page page(Actor actor, String find, String group, UUID job) {
+    public WorklistPage page(Actor actor, String find, String group, UUID job) {
         Map<UUID, Integer> decided = dispositions.counts();
         Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = new HashMap<>();
@@ -129,7 +129,7 @@ public class Worklist {
                 .limit(MOST_ROWS)
                 .map(l -> row(l, decided, names, jobNames, alike))
                 .toList();
-        return new Page(rows, fitting.size(), counts);
+        return new WorklistPage(rows, fitting.size(), counts);
     }
 
     /** The newest look of each joint and capacity; a viewer sees the newest signed one. */

@@ -19,18 +19,18 @@ public record JobForm(
         String loading,
         String contract,
         String apart,
-        List<DrawingForm> drawings,
-        List<TestForm> tests,
+        List<Drawing> drawings,
+        List<FurtherTest> tests,
         List<String> lots) {
 
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    public record DrawingForm(String number, String revision) {}
+    public record Drawing(String number, String revision) {}
 
     /** A further test that is due beside the look: {@code MT}, {@code PT}, {@code UT} or {@code RT}, of how many percent, and where it stands. */
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    public record TestForm(String method, Integer percent, String status) {
+    public record FurtherTest(String method, Integer percent, String status) {
         /** Visual acceptance is no release while it is due. */
         public boolean isDue() {
             return !"done".equals(status);

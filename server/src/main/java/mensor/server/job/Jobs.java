@@ -77,13 +77,13 @@ public class Jobs {
 
     /** The further tests of the job that are still due, in words. */
     public List<String> due(JobEntity job) {
-        List<JobForm.TestForm> tests =
+        List<JobForm.FurtherTest> tests =
                 json.readValue(job.document(), JobForm.class).tests();
         return tests == null
                 ? List.of()
                 : tests.stream()
-                        .filter(JobForm.TestForm::isDue)
-                        .map(JobForm.TestForm::shown)
+                        .filter(JobForm.FurtherTest::isDue)
+                        .map(JobForm.FurtherTest::shown)
                         .toList();
     }
 

@@ -3,12 +3,14 @@ package mensor.server.making;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import mensor.draw.MakingDrawing;
 import mensor.server.joint.WeldingForm;
 import org.jspecify.annotations.Nullable;
 
 /** What is known of a weld's making, with what it comes to; {@code version} is the joint's. */
 public record MakingView(
         UUID jointId,
+        @Nullable UUID inspectionId,
         long version,
         String mark,
         @Nullable String weldNo,
@@ -20,22 +22,23 @@ public record MakingView(
         @Nullable String welder,
         @Nullable Instant weldedAt,
         boolean delayed,
-        @Nullable ProcedureView procedure,
+        @Nullable CopiedProcedure procedure,
         WeldingForm whole,
-        List<EntryView> entries,
+        List<MadeEntry> entries,
         FitUpView fitUp,
         List<DepartureView> departures,
         List<ItemView> process,
         List<QuestionView> questions,
         List<RodsView> rods,
         String apart,
+        MakingDrawing drawing,
         boolean signed) {
 
     /** The procedure's passes, from which a pass is copied. */
-    public record ProcedureView(UUID id, String name, List<PassView> passes) {}
+    public record CopiedProcedure(UUID id, String name, List<CopiedPass> passes) {}
 
     /** A pass as the procedure says it, each value in the middle of its range, with the ranges in words. */
-    public record PassView(
+    public record CopiedPass(
             String kind,
             String electrode,
             String diameter,
@@ -48,7 +51,7 @@ public record MakingView(
             @Nullable Double temperatureF,
             String ranges) {}
 
-    public record EntryView(
+    public record MadeEntry(
             UUID id,
             MakingEntry.Kind kind,
             MakingContent content,

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.draw.MakingDrawing;
 import mensor.length.Unit;
 import mensor.look.LookItem;
 import mensor.look.ProcessQuestion;
@@ -16,6 +17,8 @@ import mensor.weld.Procedure;
 import mensor.weld.ProcedurePass;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
+import mensor.weld.Staggering;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -32,13 +35,21 @@ public class MakingViews {
         this.json = json;
     }
 
-    /** @param signed a look at the joint is signed, so that its fit-up stands */
-    public MakingView of(Making.Opened o, boolean signed) {
+    /**
+     * The looks at the weld.
+     *
+     * @param signed one of them is signed, so that the fit-up stands
+     * @param latest where the bench opens
+     */
+    public record Looks(boolean signed, @Nullable UUID latest) {}
+
+    public MakingView of(Making.Opened o, Looks looks) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         JointEntity j = o.joint();
         return new MakingView(
                 j.id(),
+                looks.latest(),
                 j.version(),
                 j.mark(),
                 j.weldNo(),
@@ -74,11 +85,19 @@ public class MakingViews {
                         .toList(),
                 o.rods().stream().map(r -> rods(r, o)).toList(),
                 o.apart().shown(),
-                signed);
+                MakingDrawing.of(
+                        o.asFitted().ruler(),
+                        j.unit(),
+                        o.asFitted().gaps(),
+                        o.readings().stream().map(Making.Read::what).toList(),
+                        o.loggedPasses(),
+                        Staggering.stacked(o.loggedPasses(), o.asFitted().ruler(), o.apart()),
+                        o.answers().stream().map(Making.Read::what).toList()),
+                looks.signed());
     }
 
-    private MakingView.EntryView entry(MakingEntry e, Map<UUID, String> names) {
-        return new MakingView.EntryView(
+    private MakingView.MadeEntry entry(MakingEntry e, Map<UUID, String> names) {
+        return new MakingView.MadeEntry(
                 e.id(),
                 e.kind(),
                 json.readValue(e.content(), MakingContent.class),
@@ -114,12 +133,12 @@ public class MakingViews {
                         .orElse(null));
     }
 
-    private static MakingView.ProcedureView procedure(UUID id, Procedure p) {
-        return new MakingView.ProcedureView(
+    private static MakingView.CopiedProcedure procedure(UUID id, Procedure p) {
+        return new MakingView.CopiedProcedure(
                 id, p.name(), p.passes().stream().map(w -> pass(p, w)).toList());
     }
 
-    private static MakingView.PassView pass(Procedure p, ProcedurePass w) {
+    private static MakingView.CopiedPass pass(Procedure p, ProcedurePass w) {
         boolean inch = p.units() == Unit.INCH;
         String unit = inch ? "in/min" : "mm/min";
         Optional<Range> travel =
@@ -128,7 +147,7 @@ public class MakingViews {
         w.ampsOrRods().ifPresent(r -> ranges.append(", ").append(r.shown("A")));
         w.volts().ifPresent(r -> ranges.append(", ").append(r.shown("V")));
         travel.ifPresent(r -> ranges.append(", ").append(new Range(round(r.low()), round(r.high())).shown(unit)));
-        return new MakingView.PassView(
+        return new MakingView.CopiedPass(
                 w.kind().id(),
                 w.electrode(),
                 w.diameter().shownWithUnit(),

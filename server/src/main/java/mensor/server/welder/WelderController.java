@@ -25,12 +25,12 @@ class WelderController {
     record WelderChange(WelderForm form, Long version) {}
 
     @GetMapping
-    List<Welders.View> all() {
+    List<Welders.WelderView> all() {
         return welders.all();
     }
 
     @PutMapping
-    Welders.View put(@AuthenticationPrincipal Actor actor, @RequestBody WelderChange change) {
+    Welders.WelderView put(@AuthenticationPrincipal Actor actor, @RequestBody WelderChange change) {
         return welders.put(actor, change.form(), change.version());
     }
 }

@@ -6,9 +6,9 @@ import mensor.server.web.AllOptional;
 
 /** A welder with the tests passed with stick electrodes; a thickness left out is unlimited. */
 @AllOptional
-public record WelderForm(String stamp, String name, List<TestForm> tests) {
+public record WelderForm(String stamp, String name, List<WelderTest> tests) {
 
     @AllOptional
-    public record TestForm(
+    public record WelderTest(
             Integer group, String position, String thickest, Boolean backing, LocalDate tested, LocalDate lastUsed) {}
 }

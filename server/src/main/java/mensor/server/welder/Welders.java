@@ -34,10 +34,10 @@ public class Welders {
     }
 
     /** A welder as shown; {@code lapsed} says which tests no longer hold today. */
-    public record View(WelderForm form, List<String> lapsed, long version) {}
+    public record WelderView(WelderForm form, List<String> lapsed, long version) {}
 
     @Transactional(readOnly = true)
-    public List<View> all() {
+    public List<WelderView> all() {
         return welders.findAllByOrderByStamp().stream().map(this::view).toList();
     }
 
@@ -45,15 +45,15 @@ public class Welders {
         return LocalDate.now(clock);
     }
 
-    private View view(WelderEntity w) {
-        List<WelderForm.TestForm> tests = tests(w);
+    private WelderView view(WelderEntity w) {
+        List<WelderForm.WelderTest> tests = tests(w);
         List<String> lapsed =
                 read(tests).stream().map(q -> q.lapse(today()).orElse("")).toList();
-        return new View(new WelderForm(w.stamp(), w.name(), tests), lapsed, w.version());
+        return new WelderView(new WelderForm(w.stamp(), w.name(), tests), lapsed, w.version());
     }
 
-    private List<WelderForm.TestForm> tests(WelderEntity w) {
-        return Arrays.asList(json.readValue(w.qualifications(), WelderForm.TestForm[].class));
+    private List<WelderForm.WelderTest> tests(WelderEntity w) {
+        return Arrays.asList(json.readValue(w.qualifications(), WelderForm.WelderTest[].class));
     }
 
     /** The red line at set-up; empty where a test covers the task, or where no welder at all is on record here. */
@@ -69,7 +69,7 @@ public class Welders {
 
     /** @param version the one that was shown; absent for a new welder */
     @Transactional
-    public View put(Actor actor, WelderForm form, Long version) {
+    public WelderView put(Actor actor, WelderForm form, Long version) {
         if (actor.role() != Role.QUALITY_MANAGER && actor.role() != Role.WELDING_ENGINEER) {
             throw Refused.forbidden("welders' tests are kept by the quality manager or the welding engineer");
         }
@@ -89,17 +89,17 @@ public class Welders {
         if (welder == null) {
             welder = new WelderEntity(stamp);
         }
-        List<WelderForm.TestForm> tests = form.tests() == null ? List.of() : form.tests();
+        List<WelderForm.WelderTest> tests = form.tests() == null ? List.of() : form.tests();
         read(tests);
         welder.set(form.name().strip(), json.writeValueAsString(tests));
         return view(welders.saveAndFlush(welder));
     }
 
-    private static List<Qualification> read(List<WelderForm.TestForm> tests) {
+    private static List<Qualification> read(List<WelderForm.WelderTest> tests) {
         List<Qualification> read = new ArrayList<>();
         for (int i = 0; i < tests.size(); i++) {
             String at = "tests[" + i + "].";
-            WelderForm.TestForm t = tests.get(i);
+            WelderForm.WelderTest t = tests.get(i);
             Position position = Named.find(Position.class, String.valueOf(t.position()))
                     .orElseThrow(
                             () -> Refused.invalid(at + "position", "the position of the test, 1F to 4F or 1G to 6G"));

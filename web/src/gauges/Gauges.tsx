@@ -1,0 +1,136 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { Link } from "react-router";
+import { api, problemsByField, saidBy, type Gauge, type GaugeForm } from "../lib/api";
+import { said, TextField } from "../lib/fields";
+import { useActor } from "../lib/session";
+import { TopBar } from "../lib/TopBar";
+import { VerdictMark } from "../lib/VerdictMark";
+
+/** The register of gauges, the kit carried today, and what a gauge touched that was found out of calibration. */
+export default function Gauges() {
+  const actor = useActor();
+  const queries = useQueryClient();
+  const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges });
+  const kit = useQuery({ queryKey: ["kit"], queryFn: api.kit });
+  const [chosen, setChosen] = useState<string>();
+  const [fault, setFault] = useState<unknown>();
+  const registers = actor.role === "INSPECTOR" || actor.role === "QUALITY_MANAGER";
+  const carries = actor.role === "INSPECTOR";
+  const carried = kit.data ?? [];
+  const gauge = gauges.data?.find((g) => g.id === chosen);
+  const carry = async (id: string) => {
+    try {
+      const next = carried.includes(id) ? carried.filter((c) => c !== id) : [...carried, id];
+      queries.setQueryData(["kit"], await api.takeKit(next));
+      setFault(undefined);
+    } catch (e) {
+      setFault(e);
+    }
+  };
+  return (
+    <div className="app">
+      <TopBar rooms />
+      <main className="halves wide-left">
+        <section className="card panel" aria-label="Gauges">
+          <header>
+            <h2>Gauges</h2>
+            {carries && <span className="small quiet">{carried.length} in today’s kit</span>}
+            {registers && <button type="button" className="link" onClick={() => setChosen("new")}>register a gauge</button>}
+          </header>
+          <div className="body rows">
+            {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+            {gauges.data?.length === 0 && <p>No gauge is registered.</p>}
+            {(gauges.data?.length ?? 0) > 0 && (
+              <table>
+                <thead><tr><th>Gauge</th><th>Reads to</th><th>Up to</th><th>Serial</th><th>Calibration due</th>{carries && <th>Today’s kit</th>}</tr></thead>
+                <tbody>
+                  {gauges.data?.map((g) => (
+                    <tr key={g.id} onClick={() => setChosen(g.id)} aria-current={g.id === chosen ? "true" : undefined}>
+                      <td>
+                        <button type="button" className="big named">{g.form.name}</button>
+                        <div className="small quiet">{g.form.kind}</div>
+                        {g.fault && <div className="small fault">✕ {g.fault}</div>}
+                      </td>
+                      <td>{g.form.division ?? "go/no-go"}</td>
+                      <td>{g.form.range ?? "–"}</td>
+                      <td>{g.form.serial || "–"}</td>
+                      <td>{g.form.due ?? "none"}</td>
+                      {carries && (
+                        <td onClick={(e) => e.stopPropagation()}>
+                          <button type="button" className="pick" aria-pressed={carried.includes(g.id)} disabled={g.fault !== undefined && !carried.includes(g.id)} aria-label={`${g.form.name} in today’s kit`} onClick={() => void carry(g.id)}>
+                            {carried.includes(g.id) ? "carried" : "take"}
+                          </button>
+                        </td>
+                      )}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </div>
+        </section>
+        {chosen === undefined && <section className="card side"><p className="quiet">Choose a gauge to see which records it touched, or to say that it was found out of calibration.</p></section>}
+        {(chosen === "new" || gauge) && <GaugeCard key={`${chosen} ${gauge?.version}`} gauge={gauge} mayChange={registers} onStored={(id) => setChosen(id)} />}
+      </main>
+    </div>
+  );
+}
+
+function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: boolean; onStored: (id: string) => void }) {
+  const [form, setForm] = useState<GaugeForm>(gauge?.form ?? { kind: "fillet gauge" });
+  const [fault, setFault] = useState<unknown>();
+  const queries = useQueryClient();
+  const touched = useQuery({ queryKey: ["touched", gauge?.id, gauge?.version], queryFn: () => api.touchedBy(gauge?.id ?? ""), enabled: gauge !== undefined });
+  const problems = problemsByField(fault);
+  const store = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      const id = gauge?.id ?? crypto.randomUUID();
+      await api.putGauge(id, said(form), gauge?.version);
+      setFault(undefined);
+      await queries.invalidateQueries({ predicate: (q) => ["gauges", "bench", "joints", "touched"].includes(String(q.queryKey[0])) });
+      onStored(id);
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  const text = (f: keyof GaugeForm, label: string, span: number, placeholder?: string, type?: string) => (
+    <TextField id={`gauge-${f}`} label={label} span={span} type={type} value={form[f]} placeholder={placeholder} problem={problems[f]} onChange={(v) => setForm({ ...form, [f]: v })} />
+  );
+  return (
+    <section className="card panel" aria-label="The gauge">
+      <header><h2>{gauge ? gauge.form.name : "A new gauge"}</h2></header>
+      <div className="body">
+        <form onSubmit={(e) => void store(e)}>
+          <fieldset disabled={!mayChange} className="plainset">
+            <div className="grid">
+              {text("name", "Name on it", 6, "FG-3")}
+              {text("kind", "Kind", 6, "fillet gauge")}
+              {text("division", "Smallest division", 6, "1/32, empty for go/no-go")}
+              {text("range", "Reads up to", 6, "1")}
+              {text("serial", "Serial", 6)}
+              {text("due", "Calibration due", 6, undefined, "date")}
+              {text("foundOut", "Found out of calibration on", 6, undefined, "date")}
+            </div>
+            {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+            {mayChange && <button type="submit" className="btn main" style={{ marginTop: 10 }}>{gauge ? "Store the gauge" : "Register it"}</button>}
+          </fieldset>
+        </form>
+        {gauge && (
+          <section aria-label="Records it touched">
+            <h3>{gauge.form.foundOut ? "Look again: records it touched" : "Records it touched"}</h3>
+            {touched.data?.length === 0 && <p className="quiet">None.</p>}
+            {touched.data?.map((t) => (
+              <div className="item" key={t.inspectionId}>
+                <Link to={`/inspections/${t.inspectionId}`}><b>{t.mark}</b>{t.weldNo && ` weld ${t.weldNo}`}{t.revision > 1 && `, rev ${t.revision}`}</Link>
+                <span><VerdictMark verdict={t.verdict} size={18} /> <span className="quiet small">{t.signed ? "signed" : "open"}</span></span>
+              </div>
+            ))}
+            {gauge.form.foundOut && <p className="cautions">An open look that names it is not ready until another gauge is named. A signed record stands; whether it holds is for the quality manager to decide, by a new revision.</p>}
+          </section>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,133 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { api, problemsByField, saidBy, type Job, type JobForm } from "../lib/api";
+import { ChoiceField, said, TextField } from "../lib/fields";
+import { useActor } from "../lib/session";
+import { TopBar } from "../lib/TopBar";
+import { WeldList } from "./WeldList";
+
+/** Jobs: the code they are judged by, drawings, lots, further tests, and their lists of welds. */
+export default function Jobs() {
+  const { id } = useParams();
+  const actor = useActor();
+  const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs });
+  const setsUp = ["INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
+  const chosen = jobs.data?.find((j) => j.id === id) ?? (id === "new" ? undefined : jobs.data?.[0]);
+  return (
+    <div className="app">
+      <TopBar rooms />
+      <main className="halves">
+        <nav className="card panel" aria-label="Jobs">
+          <header>
+            <h2>Jobs</h2>
+            {setsUp && <Link className="link linked" to="/jobs/new">new job</Link>}
+          </header>
+          <div className="body picks">
+            {jobs.isError && <p className="fault">{saidBy(jobs.error)}</p>}
+            {jobs.data?.length === 0 && <p>No job yet. A job holds the code, the units and the lots that its welds share.</p>}
+            {jobs.data?.map((j) => (
+              <Link key={j.id} to={`/jobs/${j.id}`} className="picked" aria-current={j.id === chosen?.id ? "page" : undefined}>
+                <b>{j.form.name}</b>
+                <span className="quiet small">{j.welds} welds · {j.form.units} · {j.form.criteria}</span>
+              </Link>
+            ))}
+          </div>
+        </nav>
+        {jobs.data && <JobCard key={chosen ? `${chosen.id} ${chosen.version}` : "new"} job={chosen} mayChange={setsUp} />}
+      </main>
+    </div>
+  );
+}
+
+const loadings = [["", "not known yet"], ["static", "static"], ["cyclic", "cyclic"]] as const;
+const states = [["due", "due"], ["asked", "asked for"], ["done", "done"]] as const;
+
+function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
+  const books = useQuery({ queryKey: ["books"], queryFn: api.books, staleTime: Infinity });
+  const [form, setForm] = useState<JobForm>(job?.form ?? { criteria: "d1.1-static", units: "in" });
+  const [fault, setFault] = useState<unknown>();
+  const [stored, setStored] = useState(false);
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const set = (change: Partial<JobForm>) => {
+    setStored(false);
+    setForm({ ...form, ...change });
+  };
+  const problems = problemsByField(fault);
+  const store = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      const sent = said({ ...form, tests: form.tests?.map((t) => said(t)), drawings: form.drawings?.map((d) => said(d)), lots: form.lots?.filter((l) => l.trim() !== "") });
+      const next = job ? await api.changeJob(job.id, sent, job.version) : await api.createJob(sent);
+      setFault(undefined);
+      setStored(true);
+      await queries.invalidateQueries({ queryKey: ["jobs"] });
+      navigate(`/jobs/${next.id}`);
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  const fixed = (job?.welds ?? 0) > 0;
+  return (
+    <div className="card panel">
+      <header>
+        <h2>{job ? job.form.name : "A new job"}</h2>
+        {job && <Link className="link linked" to={`/?job=${job.id}`}>{job.welds} welds</Link>}
+      </header>
+      <div className="body">
+        <form onSubmit={(e) => void store(e)} aria-label="The job">
+          <fieldset disabled={!mayChange} className="plainset">
+            <div className="grid">
+              <TextField id="name" label="Job" span={4} value={form.name} problem={problems.name} onChange={(v) => set({ name: v })} />
+              <ChoiceField id="criteria" label={fixed ? "Criteria book (fixed: welds are judged by it)" : "Criteria book"} span={5} disabled={fixed} value={form.criteria} problem={problems.criteria} options={(books.data ?? []).map((b) => [b.id, `${b.title}, ${b.edition}`] as const)} onChange={(v) => set({ criteria: v })} />
+              <ChoiceField id="units" label="Drawings in" span={3} disabled={fixed} value={form.units} problem={problems.units} options={[["in", "inches"], ["mm", "mm"]]} onChange={(v) => set({ units: v })} />
+              <ChoiceField id="loading" label="Loading" span={3} value={form.loading} problem={problems.loading} options={loadings} onChange={(v) => set({ loading: v })} />
+              <TextField id="contract" label="Contract’s own specification" span={5} value={form.contract} onChange={(v) => set({ contract: v })} placeholder="its limits come with a later version" />
+              <TextField id="apart" label={`Starts and stops apart, ${form.units}`} span={4} value={form.apart} problem={problems.apart} onChange={(v) => set({ apart: v })} placeholder={form.units === "mm" ? "25.4, a rule of thumb" : "1, a rule of thumb"} />
+              <TextField id="lots" label="Lots, separated by commas" span={12} value={form.lots?.join(", ")} onChange={(v) => set({ lots: v === "" ? [] : v.split(/,\s?/) })} />
+            </div>
+            <div className="pairs">
+              <section>
+                <h3>Drawings</h3>
+                {(form.drawings ?? []).map((d, i) => (
+                  <div className="grid" key={i}>
+                    <TextField id={`d${i}`} label="Number" span={6} value={d.number} problem={problems[`drawings[${i}].number`]} onChange={(v) => set({ drawings: form.drawings?.map((x, n) => (n === i ? { ...x, number: v } : x)) })} />
+                    <TextField id={`dr${i}`} label="Revision" span={3} value={d.revision} onChange={(v) => set({ drawings: form.drawings?.map((x, n) => (n === i ? { ...x, revision: v } : x)) })} />
+                    <TakeOff onClick={() => set({ drawings: form.drawings?.filter((_, n) => n !== i) })} />
+                  </div>
+                ))}
+                <button type="button" className="link" onClick={() => set({ drawings: [...(form.drawings ?? []), {}] })}>add a drawing</button>
+              </section>
+              <section>
+                <h3>Further tests</h3>
+                {(form.tests ?? []).map((t, i) => (
+                  <div className="grid" key={i}>
+                    <ChoiceField id={`t${i}`} label="Method" span={3} value={t.method} problem={problems[`tests[${i}].method`]} options={["", "MT", "PT", "UT", "RT"].map((m) => [m, m || "–"] as const)} onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, method: v } : x)) })} />
+                    <TextField id={`tp${i}`} label="Percent" span={3} value={t.percent === undefined ? "" : String(t.percent)} problem={problems[`tests[${i}].percent`]} onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, percent: v === "" ? undefined : Number(v) || 0 } : x)) })} />
+                    <ChoiceField id={`ts${i}`} label="Stands" span={3} value={t.status ?? "due"} options={states} onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, status: v } : x)) })} />
+                    <TakeOff onClick={() => set({ tests: form.tests?.filter((_, n) => n !== i) })} />
+                  </div>
+                ))}
+                <button type="button" className="link" onClick={() => set({ tests: [...(form.tests ?? []), { method: "MT", status: "due" }] })}>add a test</button>
+                <p className="cautions">Visual acceptance is not release while one of these is due.</p>
+              </section>
+            </div>
+            {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+            {mayChange && <button type="submit" className="btn main">{job ? "Store the job" : "Set up the job"}</button>}
+            {stored && <span role="status" className="v-accept" style={{ marginLeft: 12, fontWeight: 700 }}>Stored</span>}
+          </fieldset>
+        </form>
+        {job && <WeldList job={job} mayImport={mayChange} />}
+      </div>
+    </div>
+  );
+}
+
+function TakeOff({ onClick }: { onClick: () => void }) {
+  return (
+    <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
+      <button type="button" className="link" onClick={onClick}>take off</button>
+    </div>
+  );
+}

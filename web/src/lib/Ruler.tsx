@@ -1,0 +1,24 @@
+import { ink } from "../theme";
+
+/** The tape from the datum over a drawing of the weld's length. */
+export function Ruler({ length, ticks, x, gutter }: { length: number; ticks: { at: number; label: string }[]; x: (mm: number) => number; gutter: number }) {
+  return (
+    <g stroke={ink.text}>
+      <text x={gutter - 10} y={16} textAnchor="end" fontSize="13" fill={ink.quiet} stroke="none">
+        datum
+      </text>
+      <path d={`M${x(0)} 27.5H${x(length)}`} strokeWidth="1.5" />
+      {ticks.map((t, i) => (
+        <g key={i}>
+          <path d={`M${x(t.at)} 27.5v${t.label ? -8 : -4}`} strokeWidth={t.label ? 1.5 : 1} />
+          {t.label && (
+            <text x={x(t.at)} y={15} textAnchor="middle" fontSize="14" fontWeight="600" stroke="none" fill={ink.text}>
+              {t.label}
+            </text>
+          )}
+        </g>
+      ))}
+      <circle cx={x(0)} cy={27.5} r="4" fill={ink.text} />
+    </g>
+  );
+}

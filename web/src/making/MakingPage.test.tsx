@@ -1,0 +1,97 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { made, making } from "../test/bench";
+import { renderWith } from "../test/render";
+import { FitUpPanel } from "./FitUpPanel";
+import { MakingStrip } from "./MakingStrip";
+import { placeOf, placeText } from "./place";
+import { localTime, ProcessPanel } from "./ProcessPanel";
+
+const choose = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const item = { id: "gap", title: "Gap under the fillet", verdict: "reject", measured: "1/4", allowed: "3/16", reason: "open 1/4 at 6", citation: "D1.1 7.22 (5.21)" };
+
+describe("a place as it is typed", () => {
+  it("is a station or a stretch", () => {
+    expect(placeOf("7 1/2")).toEqual({ at: "7 1/2" });
+    expect(placeOf("10-14")).toEqual({ from: "10", to: "14" });
+    expect(placeOf(" ")).toEqual({});
+    expect(placeText({ from: "10", to: "14" })).toBe("10–14");
+  });
+});
+
+describe("the fit-up", () => {
+  it("puts down a gap at its stretch and shows the leg that it asks for", async () => {
+    const raised = making({ fitUp: { begun: true, verdict: "incomplete", stops: false, items: [], raised: ["10–14: leg 3/8 for a gap of 1/8"] } });
+    const { sent } = renderWith(<FitUpPanel making={raised} mayRecord />, { PUT: () => ({ json: raised }) });
+    choose("At, or from–to", "10-14");
+    choose("Gap", "1/8");
+    fireEvent.click(screen.getByText("Put down"));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({ kind: "FIT_UP", content: { from: "10", to: "14", opening: "1/8" } });
+    expect(screen.getByText("10–14: leg 3/8 for a gap of 1/8")).toBeTruthy();
+    expect(screen.queryByLabelText("Root face")).toBeNull();
+  });
+
+  it("asks a groove for its root face, angle and offset", () => {
+    renderWith(<FitUpPanel making={making({ fillet: false })} mayRecord />, {});
+    for (const label of ["Root opening", "Root face", "Included angle, °", "Offset", "Gap to backing"]) expect(screen.getByLabelText(label)).toBeTruthy();
+  });
+
+  it("says that a gap beyond the limit stops the joint", () => {
+    renderWith(<FitUpPanel making={making({ fitUp: { begun: true, verdict: "reject", stops: true, items: [item], raised: [] } })} mayRecord />, {});
+    expect(screen.getByRole("alert").textContent).toMatch(/Do not weld: refer it/);
+    expect(screen.getByText(/open 1\/4 at 6/)).toBeTruthy();
+  });
+
+  it("stands once a look is signed", () => {
+    renderWith(<FitUpPanel making={making({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })} mayRecord />, {});
+    expect(screen.queryByText("Put down")).toBeNull();
+    expect(screen.queryByText("take off")).toBeNull();
+    expect(screen.getByText(/the fit-up stands/)).toBeTruthy();
+  });
+});
+
+describe("as the passes go in", () => {
+  it("takes an answer for the whole, and a place where it is not so", async () => {
+    const { sent } = renderWith(<ProcessPanel making={making()} mayRecord />, { PUT: () => ({ json: making() }) });
+    fireEvent.click(screen.getByText("yes"));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: true } });
+    fireEvent.click(screen.getByText("not so at a place …"));
+    choose("At, or from–to", "4");
+    choose("What was seen", "pinhole");
+    fireEvent.click(screen.getByText("Put down"));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent[1]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: false, at: "4", note: "pinhole" } });
+  });
+
+  it("brings rods that are out back to the oven, keeping when they went out", async () => {
+    const m = making({
+      entries: [made("r", "RODS", { electrode: "E7018", outings: [{ out: "2026-05-04T06:00:00Z" }] }, { version: 3 })],
+      rods: [{ entry: "r", electrode: "E7018", shown: "out 5 h 10 min of 4 h", out: true, over: true, limit: "4 h" }],
+    });
+    const { sent } = renderWith(<ProcessPanel making={m} mayRecord />, { PUT: () => ({ json: m }) });
+    expect(screen.getByText(/over: dry them again/)).toBeTruthy();
+    fireEvent.click(screen.getByText("back now"));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    const body = sent[0]?.body as { version: number; content: { outings: { out: string; back: string }[] } };
+    expect(body.version).toBe(3);
+    expect(body.content.outings[0]?.out).toBe("2026-05-04T06:00:00Z");
+    expect(body.content.outings[0]?.back).toMatch(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ$/);
+  });
+
+  it("writes a moment as a date and time field wants it", () => {
+    expect(localTime(new Date(2026, 4, 9, 7, 5))).toBe("2026-05-09T07:05");
+  });
+});
+
+it("draws the passes with their runs, and says what lies stacked", () => {
+  renderWith(
+    <MakingStrip units="in" drawing={{ length: 600, ticks: [], gaps: [{ from: 100, to: 200, label: "gap 1/8" }], openings: [], passes: [{ label: "1 root", runs: [{ from: 0, to: 200 }, { from: 200, to: 600 }] }, { label: "2 fill", runs: [] }], marks: [{ from: 200, to: 203, kind: "stacked", label: "passes 1 and 2 stacked at 8" }] }} />,
+    {},
+  );
+  expect(screen.getByRole("img").getAttribute("aria-label")).toContain("gap 1/8; passes 1 and 2 stacked at 8");
+  expect(screen.getByText("1 root")).toBeTruthy();
+  expect(screen.getByText("starts and stops not recorded")).toBeTruthy();
+  expect(screen.getByText("✕ stacked")).toBeTruthy();
+});

@@ -1,0 +1,55 @@
+import { Link, useParams } from "react-router";
+import { saidBy } from "../lib/api";
+import { useActor } from "../lib/session";
+import { TopBar } from "../lib/TopBar";
+import { FitUpPanel } from "./FitUpPanel";
+import { MakingStrip } from "./MakingStrip";
+import { PassesPanel } from "./PassesPanel";
+import { ProcessPanel } from "./ProcessPanel";
+import { useMaking } from "./useMaking";
+
+/** Before the last look: the fit-up, the passes and what was seen as they went in. */
+export default function MakingPage() {
+  const { id = "" } = useParams();
+  const actor = useActor();
+  const making = useMaking(id);
+  const m = making.data;
+  if (!m)
+    return (
+      <div className="app">
+        <TopBar />
+        <p style={{ padding: 24 }}>{making.isError ? saidBy(making.error) : "Opening …"}</p>
+      </div>
+    );
+  const mayRecord = actor.role !== "VIEWER";
+  const passes = m.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
+  return (
+    <div className="app">
+      <TopBar>
+        <span className="mark">
+          {m.mark}
+          {m.weldNo && <span style={{ fontWeight: 600, fontSize: 17 }}> weld {m.weldNo}</span>}
+        </span>
+        <span className="what">{[m.inWords, m.position, m.welder && `welder ${m.welder}`, m.procedure?.name ?? "no procedure"].filter(Boolean).join(" · ")}</span>
+        <Link className="small way" to={`/joints/${id}/plan`}>pass plan</Link>
+        {m.inspectionId && <Link className="small way" to={`/inspections/${m.inspectionId}`}>to the bench</Link>}
+      </TopBar>
+      <main className="making">
+        <section className="card strip" aria-label="Fit-up and passes along the weld">
+          <MakingStrip drawing={m.drawing} units={m.units} />
+        </section>
+        <FitUpPanel making={m} mayRecord={mayRecord} />
+        <section className="card panel" aria-label="Passes">
+          <header>
+            <h2>Passes ({passes})</h2>
+            {m.procedure && <Link className="link linked" to={`/procedures/${m.procedure.id}`}>{m.procedure.name}</Link>}
+          </header>
+          <div className="body">
+            <PassesPanel making={m} mayRecord={mayRecord} />
+          </div>
+        </section>
+        <ProcessPanel making={m} mayRecord={mayRecord} />
+      </main>
+    </div>
+  );
+}

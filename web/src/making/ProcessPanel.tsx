@@ -1,0 +1,158 @@
+import { useState, type FormEvent } from "react";
+import { Link } from "react-router";
+import { api, problemsByField, saidBy, type Making, type MakingContent, type MakingEntry } from "../lib/api";
+import { said, TextField, YesNo } from "../lib/fields";
+import { Made } from "./FitUpPanel";
+import { LookItemLine } from "./LookItems";
+import { placeOf, placeText } from "./place";
+import { useMakingChange } from "./useMaking";
+
+/** The looks while the passes go in, and the low-hydrogen rods' clock. */
+export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord: boolean }) {
+  const change = useMakingChange(making.jointId);
+  const [fault, setFault] = useState<unknown>();
+  const [exception, setException] = useState<string>();
+  const act = async (f: () => Promise<Making>) => {
+    try {
+      await change.mutateAsync(f);
+      setFault(undefined);
+      return true;
+    } catch (e) {
+      setFault(e);
+      return false;
+    }
+  };
+  const standing = making.entries.filter((e) => e.kind === "PROCESS" && !e.withdrawn);
+  const whole = (q: string) => standing.find((e) => e.content.question === q && !e.content.at && !e.content.from);
+  const put = (content: MakingContent) => act(() => api.made(making.jointId, crypto.randomUUID(), "PROCESS", content));
+  const asked = new Set(making.questions.map((q) => q.id));
+  const computed = making.process.filter((i) => !asked.has(i.id) && i.verdict !== "not-applicable");
+  const notes = making.entries.filter((e) => e.kind === "PROCESS" && (e.content.at || e.content.from || e.content.note));
+  const title = (q?: string) => making.questions.find((x) => x.id === q)?.title ?? q;
+  return (
+    <section className="card panel" aria-label="As the passes go in">
+      <header>
+        <h2>As the passes go in</h2>
+      </header>
+      <div className="body">
+        {making.questions.map((q) => {
+          const item = making.process.find((i) => i.id === q.id);
+          return (
+            <div key={q.id} className="asked">
+              <div className="item">
+                <span>
+                  <b>{q.title}</b>
+                  {item && item.verdict === "reject" && <div className="small fault">✕ {item.reason}</div>}
+                </span>
+                <YesNo word={q.title} value={whole(q.id)?.content.asWanted} disabled={!mayRecord} onAnswer={(v) => void put({ question: q.id, asWanted: v })} />
+              </div>
+              {mayRecord && exception !== q.id && <button type="button" className="link inline" onClick={() => setException(q.id)}>not so at a place …</button>}
+              {exception === q.id && <Exception question={q.id} problems={problemsByField(fault)} onLeave={() => setException(undefined)} onPut={async (c) => { if (await put(c)) setException(undefined); }} />}
+            </div>
+          );
+        })}
+        {notes.map((e) => (
+          <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={making.jointId} words={
+            <><b>{placeText(e.content) || "along it"}</b> {e.content.asWanted ? "" : "not so: "}{title(e.content.question)}{e.content.note && `, ${e.content.note}`}{e.content.pass && `, pass ${e.content.pass}`}</>
+          } />
+        ))}
+        {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+        {computed.map((i) => <LookItemLine key={i.id} item={i} />)}
+        <p className="cautions">Starts and stops {making.apart} {making.units} apart is a rule of thumb, set in the <Link to="/jobs">job</Link>. The questions are common practice.</p>
+        <Rods making={making} mayRecord={mayRecord} act={act} />
+        <WeldedAt key={making.weldedAt ?? ""} making={making} mayRecord={mayRecord} act={act} />
+      </div>
+    </section>
+  );
+}
+
+function Exception({ question, problems, onPut, onLeave }: { question: string; problems: Record<string, string>; onPut: (c: MakingContent) => Promise<void>; onLeave: () => void }) {
+  const [place, setPlace] = useState("");
+  const [note, setNote] = useState("");
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    void onPut(said({ question, asWanted: false, ...placeOf(place), note }));
+  };
+  return (
+    <form className="grid" onSubmit={submit} aria-label="Not so at a place">
+      <TextField id="not-at" label="At, or from–to" span={4} value={place} problem={problems.at ?? problems.from ?? problems.to} onChange={setPlace} />
+      <TextField id="not-note" label="What was seen" span={8} value={note} onChange={setNote} />
+      <div className="row" style={{ gridColumn: "span 12" }}>
+        <button type="submit" className="btn main">Put down</button>
+        <button type="button" className="link" onClick={onLeave}>leave</button>
+      </div>
+    </form>
+  );
+}
+
+type Act = (f: () => Promise<Making>) => Promise<boolean>;
+
+/** How long each package of low-hydrogen rods has been out of the oven; it runs until the weld was finished. */
+function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; act: Act }) {
+  const [electrode, setElectrode] = useState("E7018");
+  const [at, setAt] = useState("");
+  const outing = (e: MakingEntry, outings: NonNullable<MakingContent["outings"]>) => act(() => api.made(making.jointId, e.id, "RODS", { ...e.content, outings }, e.version));
+  const entryOf = (id: string) => making.entries.find((e) => e.id === id);
+  const moment = () => (at === "" ? moments(new Date()) : moments(new Date(at)));
+  return (
+    <section aria-label="Rods out of the oven">
+      <h3>Rods out of the oven</h3>
+      {making.rods.map((r) => {
+        const e = entryOf(r.entry);
+        if (!e) return null;
+        const outings = e.content.outings ?? [];
+        return (
+          <div key={r.entry} className="item">
+            <span>
+              <b>{r.electrode}</b> <b className={r.over ? "fault" : ""}>{r.shown}</b>
+              {r.over && <span className="fault"> ✕ over: dry them again as the maker says, or scrap them</span>}
+              <div className="small quiet">{r.out ? "out now" : "in the oven"}{making.weldedAt && r.out ? ", clock stopped when the weld was finished" : ""}</div>
+            </span>
+            {mayRecord && (
+              <span style={{ whiteSpace: "nowrap" }}>
+                {r.out
+                  ? <button type="button" className="pick" onClick={() => void outing(e, outings.map((o, i) => (i === outings.length - 1 ? { ...o, back: moment() } : o)))}>back now</button>
+                  : <button type="button" className="pick" onClick={() => void outing(e, [...outings, { out: moment() }])}>out again</button>}
+                <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(making.jointId, e))}>take off</button>
+              </span>
+            )}
+          </div>
+        );
+      })}
+      {mayRecord && (
+        <div className="row">
+          <input aria-label="Rod" className="text" style={{ width: 90 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
+          <input aria-label="Taken out at, empty for now" type="datetime-local" className="text" style={{ width: 200 }} value={at} onChange={(e) => setAt(e.target.value)} />
+          <button type="button" className="btn" onClick={() => void act(() => api.made(making.jointId, crypto.randomUUID(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function WeldedAt({ making, mayRecord, act }: { making: Making; mayRecord: boolean; act: Act }) {
+  const shown = making.weldedAt ? localTime(new Date(making.weldedAt)) : "";
+  const [at, setAt] = useState(shown);
+  return (
+    <section aria-label="Welding finished">
+      <h3>Welding finished</h3>
+      <div className="row">
+        <input aria-label="Welding finished at" type="datetime-local" className="text" style={{ width: 220 }} disabled={!mayRecord} value={at} onChange={(e) => setAt(e.target.value)} />
+        {mayRecord && <button type="button" className="btn" disabled={at === "" || at === shown} onClick={() => void act(() => api.welded(making.jointId, new Date(at).toISOString().replace(".000Z", "Z")))}>Store</button>}
+        {mayRecord && shown === "" && at === "" && <button type="button" className="btn" onClick={() => setAt(localTime(new Date()))}>Now</button>}
+      </div>
+      <p className="cautions">{making.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}</p>
+    </section>
+  );
+}
+
+/** To the second, as the server takes it. */
+function moments(d: Date): string {
+  return d.toISOString().replace(/\.\d+Z$/, "Z");
+}
+
+/** As a date and time field wants it, in the time of the place. */
+export function localTime(d: Date): string {
+  const two = (n: number) => String(n).padStart(2, "0");
+  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;
+}

@@ -1,0 +1,41 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { api, problemsByField, saidBy, type Papers, type WithPapers } from "../lib/api";
+import { ChoiceField, said, TextField } from "../lib/fields";
+
+/** A date up to which a paper holds; past it a word says so. */
+export function Until({ date }: { date?: string }) {
+  if (!date) return <>–</>;
+  const over = date < new Date().toISOString().slice(0, 10);
+  return over ? <span className="fault">✕ {date}, over</span> : <>{date}</>;
+}
+
+/** An inspector's certificate, eye test, and for whom he looks; what is over refuses a signature. */
+export function PapersForm({ of }: { of: WithPapers }) {
+  const [form, setForm] = useState<Papers>(of.papers);
+  const [fault, setFault] = useState<unknown>();
+  const queries = useQueryClient();
+  const store = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      await api.certify(of.person.id, said(form));
+      setFault(undefined);
+      await queries.invalidateQueries({ queryKey: ["papers"] });
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  const problems = problemsByField(fault);
+  const set = (change: Partial<Papers>) => setForm({ ...form, ...change });
+  return (
+    <form className="card side grid" aria-label={`Papers of ${of.person.name}`} onSubmit={(e) => void store(e)}>
+      <h2 style={{ gridColumn: "span 12", fontSize: 18 }}>Papers of {of.person.name}</h2>
+      <TextField id="paper" label="Certificate" value={form.certificate} problem={problems.certificate} onChange={(v) => set({ certificate: v })} />
+      <TextField id="until" label="Holds until" span={6} type="date" value={form.certificateUntil} problem={problems.certificateUntil} onChange={(v) => set({ certificateUntil: v })} />
+      <TextField id="eyes" label="Eye test until" span={6} type="date" value={form.eyeTestUntil} problem={problems.eyeTestUntil} onChange={(v) => set({ eyeTestUntil: v })} />
+      <ChoiceField id="looks-for" label="Looks for" value={form.capacity} problem={problems.capacity} options={[["", "either"], ["QC", "the fabricator (QC)"], ["verification", "the owner (verification)"]]} onChange={(v) => set({ capacity: v })} />
+      {fault !== undefined && Object.keys(problems).length === 0 && <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>{saidBy(fault)}</p>}
+      <button type="submit" className="btn main" style={{ gridColumn: "span 12" }}>Store the papers</button>
+    </form>
+  );
+}

@@ -1,0 +1,50 @@
+import type { Plan } from "../lib/api";
+import { useSize } from "../lib/useSize";
+import { ink } from "../theme";
+
+type PassPlan = Plan["plan"];
+
+const tints: Record<string, string> = { root: "#5d6a74", hot: "#74818b", fill: "#8d99a2", cap: "#a9b4bc" };
+
+/** The stack of beads to scale, each with its number in the order in which it is laid. */
+export function StackView({ plan, fillet }: { plan: PassPlan; fillet: boolean }) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>({ width: 560, height: 420 });
+  const points = [...plan.outline, ...plan.beads.flatMap((b) => b.outline)];
+  if (points.length === 0) return <div ref={ref} />;
+  const minX = Math.min(...points.map((p) => p.x));
+  const maxX = Math.max(...points.map((p) => p.x));
+  const minY = Math.min(...points.map((p) => p.y));
+  const maxY = Math.max(...points.map((p) => p.y));
+  const around = Math.max(maxX - minX, maxY - minY) * 0.22 + 1;
+  const scale = Math.min((width - 20) / (maxX - minX + 2 * around), (height - 40) / (maxY - minY + 2 * around));
+  const ox = width / 2 - ((minX + maxX) / 2) * scale;
+  const oy = height / 2 + ((minY + maxY) / 2) * scale;
+  const at = (p: { x: number; y: number }) => `${(ox + p.x * scale).toFixed(1)} ${(oy - p.y * scale).toFixed(1)}`;
+  const path = (ps: { x: number; y: number }[]) => `M${ps.map(at).join("L")}z`;
+  const edge = (a: [number, number], b: [number, number], c: [number, number], d: [number, number]) => path([a, b, c, d].map(([x, y]) => ({ x, y })));
+  const far = around;
+  return (
+    <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
+      <svg width={width} height={height} role="img" aria-label={`${plan.beads.length} beads, ${plan.what}`} style={{ display: "block" }}>
+        {fillet && (
+          <g fill={ink.steelLight} stroke="#71808b">
+            <path d={edge([minX - far, 0], [maxX + far, 0], [maxX + far, -far], [minX - far, -far])} />
+            <path d={edge([minX - far, maxY + far], [0, maxY + far], [0, 0], [minX - far, 0])} fill={ink.steel} />
+          </g>
+        )}
+        {!fillet && <path d={edge([minX - far, minY], [maxX + far, minY], [maxX + far, Math.max(...plan.outline.map((p) => p.y))], [minX - far, Math.max(...plan.outline.map((p) => p.y))])} fill={ink.steelLight} stroke="#71808b" />}
+        <path d={path(plan.outline)} fill="#fff" />
+        {plan.beads.map((b) => <path key={b.pass} d={path(b.outline)} fill={tints[b.kind] ?? ink.weld} stroke={ink.text} strokeWidth="1.6" strokeLinejoin="round" />)}
+        <path d={path(plan.outline)} fill="none" stroke={ink.chalk} strokeWidth="2.6" strokeDasharray="8 5" />
+        {plan.beads.map((b) => {
+          const n = b.outline.length || 1;
+          const x = ox + (b.outline.reduce((s, p) => s + p.x, 0) / n) * scale;
+          const y = oy - (b.outline.reduce((s, p) => s + p.y, 0) / n) * scale;
+          return <text key={b.pass} x={x} y={y + 6} textAnchor="middle" fontSize="17" fontWeight="800" fill={ink.text} stroke="#fff" strokeWidth="4.5" paintOrder="stroke">{b.pass}</text>;
+        })}
+        <path d={`M20 ${height - 16}h${10 * scale}m0 -6v12m${-10 * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
+        <text x={26 + 10 * scale} y={height - 11} fontSize="14" fill={ink.text}>10 mm</text>
+      </svg>
+    </div>
+  );
+}
