@@ -36,6 +36,7 @@ export function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) 
     <section aria-label="Ready to look">
       <h3>Ready to look? {ready && <span className="v-accept">✓ Yes</span>}</h3>
       {!ready && finding && finding.verdict === "reject" && <p className="small fault" style={{ margin: "2px 0" }}>{finding.reason}</p>}
+      {bench.joint.form.delayed === true && <Wait bench={bench} disabled={disabled} onAnswer={answer} />}
       {question("Cleaned", "cleaned")}
       {question("At ambient", "ambient")}
       {question("Coated", "coated")}
@@ -62,7 +63,6 @@ export function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) 
       )}
       <Noted word="Light level" field="lightLevel" value={c.lightLevel} hint="100 fc" disabled={disabled} onNote={answer} />
       <Noted word="Access" field="access" value={c.access} hint="scaffold, both sides" disabled={disabled} onNote={answer} />
-      {bench.joint.form.delayed === true && <Wait bench={bench} disabled={disabled} onAnswer={answer} />}
       {change.isError && <p role="alert" className="fault small">{saidBy(change.error)}</p>}
       {ready && <button type="button" className="link" onClick={() => setShown(false)}>done</button>}
     </section>

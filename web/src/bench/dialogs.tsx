@@ -137,7 +137,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
         </select>
       </div>
       <div className="field" style={{ marginTop: 10 }}>
-        <label htmlFor="looked">Looked at so far, from–to, in {bench.joint.units}</label>
+        <label htmlFor="looked">Looked at so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
         <input id="looked" className="text" value={looked} placeholder={`0-${bench.joint.form.length ?? ""}`} onChange={(e) => setLooked(e.target.value)} />
       </div>
       {bench.seenBy.length > 0 && (

@@ -37,11 +37,12 @@ function Under({ problem, hint }: { problem?: string; hint?: ReactNode }) {
 }
 
 /** Yes or no, answered by a touch; neither is pressed beforehand. */
-export function YesNo({ word, value, disabled, onAnswer }: { word: string; value?: boolean; disabled?: boolean; onAnswer: (v: boolean) => void }) {
+export function YesNo({ word, value, disabled, onAnswer, children }: { word: string; value?: boolean; disabled?: boolean; onAnswer: (v: boolean) => void; children?: ReactNode }) {
   return (
     <span className="yesno" role="group" aria-label={word}>
       <button type="button" disabled={disabled} aria-pressed={value === true} onClick={() => onAnswer(true)}>yes</button>
       <button type="button" disabled={disabled} aria-pressed={value === false} onClick={() => onAnswer(false)}>no</button>
+      {children}
     </span>
   );
 }

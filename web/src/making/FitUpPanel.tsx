@@ -113,7 +113,7 @@ function Bright({ making, value, may, onAnswer }: { making: Making; value?: stri
 }
 
 /** One thing put down, who did, and the way to take it off and back. */
-export function Made({ entry: e, words, may, act, jointId, children }: { entry: MakingEntry; words: React.ReactNode; may: boolean; act: (f: () => Promise<Making>) => Promise<boolean>; jointId: string; children?: React.ReactNode }) {
+export function Made({ entry: e, words, may, act, jointId, onEdit, children }: { entry: MakingEntry; words: React.ReactNode; may: boolean; act: (f: () => Promise<Making>) => Promise<boolean>; jointId: string; onEdit?: () => void; children?: React.ReactNode }) {
   return (
     <div className={`entered${e.withdrawn ? " off" : ""}`}>
       <span>
@@ -121,8 +121,11 @@ export function Made({ entry: e, words, may, act, jointId, children }: { entry: 
         {children}
       </span>
       {may && (
-        e.withdrawn ? <button type="button" className="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>undo</button>
-          : <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(jointId, e))}>take off</button>
+        <span className="edits">
+          {e.withdrawn ? <button type="button" className="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>undo</button>
+            : <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(jointId, e))}>take off</button>}
+          {!e.withdrawn && onEdit && <button type="button" className="link" onClick={onEdit}>change</button>}
+        </span>
       )}
     </div>
   );

@@ -57,7 +57,7 @@ describe("as the passes go in", () => {
     fireEvent.click(screen.getByText("yes"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: true } });
-    fireEvent.click(screen.getByText("not so at a place …"));
+    fireEvent.click(screen.getByText("at …"));
     choose("At, or from–to", "4");
     choose("What was seen", "pinhole");
     fireEvent.click(screen.getByText("Put down"));

@@ -18,9 +18,11 @@ export function MakingStrip({ drawing, units }: { drawing: Drawing; units: strin
   const rows = Math.max(1, passes.length);
   const fitTop = 36;
   const passTop = fitTop + 30;
-  const height = passTop + rows * lane + 26;
-  const stacked = drawing.marks.filter((m) => m.kind === "stacked");
+    const stacked = drawing.marks.filter((m) => m.kind === "stacked");
   const remarks = drawing.marks.filter((m) => m.kind === "remark");
+  const words = [...stacked.map((m) => ({ m, word: "✕ stacked" })), ...remarks.map((m) => ({ m, word: "! remark" }))];
+  const height = passTop + rows * lane + 8 + (stacked.length > 0 ? 18 : 0) + (remarks.length > 0 ? 18 : 0);
+  const lineOf = (word: string) => passTop + rows * lane + (word.startsWith("!") && stacked.length > 0 ? 32 : 14);
   return (
     <div ref={ref}>
       <svg width={width} height={height} role="img" aria-label={`Fit-up and passes along the weld, in ${units}: ${[...drawing.gaps.map((g) => g.label), ...drawing.marks.map((m) => m.label)].join("; ") || "nothing recorded along it"}`} style={{ display: "block" }}>
@@ -60,8 +62,8 @@ export function MakingStrip({ drawing, units }: { drawing: Drawing; units: strin
           const half = Math.max(11, (x(m.to) - x(m.from)) / 2 + 5);
           return <rect key={i} x={middle - half} y={passTop - 1} width={half * 2} height={rows * lane} rx="8" fill="none" stroke={ink.reject} strokeWidth="2.5" strokeDasharray="6 4" />;
         })}
-        {[...stacked.map((m) => ({ m, word: "✕ stacked" })), ...remarks.map((m) => ({ m, word: "! remark" }))].map(({ m, word }, i) => (
-          <text key={i} x={Math.min(Math.max((x(m.from) + x(m.to)) / 2, gutter + 30), x(drawing.length) - 34)} y={height - 8} textAnchor="middle" fontSize="14" fontWeight="700" fill={word.startsWith("✕") ? ink.reject : ink.open}>
+        {words.map(({ m, word }, i) => (
+          <text key={i} x={Math.min(Math.max((x(m.from) + x(m.to)) / 2, gutter + 30), x(drawing.length) - 34)} y={lineOf(word)} textAnchor="middle" fontSize="14" fontWeight="700" fill={word.startsWith("✕") ? ink.reject : ink.open}>
             {word}
             <title>{m.label}</title>
           </text>

@@ -40,11 +40,10 @@ export function PassesPanel({ making, mayRecord, brief = false }: { making: Maki
     <>
       {passes.length === 0 && <p className="quiet" style={{ margin: "10px 0" }}>No pass is recorded. Without amps and speed no single cause can be named as the one.</p>}
       {passes.map((e) => (
-        <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={making.jointId} words={
+        <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={making.jointId} onEdit={() => setEditing(e)} words={
           <><b>{e.withdrawn ? "" : `${standing.indexOf(e) + 1}. `}</b><PassInWords content={e.content} /></>
         }>
-          {!e.withdrawn && mayRecord && <button type="button" className="link inline" onClick={() => setEditing(e)}>change</button>}
-          {making.departures.filter((d) => d.entry === e.id).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
+          {making.departures.filter((d) => d.entry === e.id && (d.fault || !e.content.plannedFields?.length)).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
         </Made>
       ))}
       {making.departures.filter((d) => !d.entry).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}

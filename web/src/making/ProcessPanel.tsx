@@ -44,9 +44,10 @@ export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord:
                   <b>{q.title}</b>
                   {item && item.verdict === "reject" && <div className="small fault">✕ {item.reason}</div>}
                 </span>
-                <YesNo word={q.title} value={whole(q.id)?.content.asWanted} disabled={!mayRecord} onAnswer={(v) => void put({ question: q.id, asWanted: v })} />
+                <YesNo word={q.title} value={whole(q.id)?.content.asWanted} disabled={!mayRecord} onAnswer={(v) => void put({ question: q.id, asWanted: v })}>
+                  {mayRecord && <button type="button" aria-expanded={exception === q.id} aria-label={`${q.title}: not so at a place`} onClick={() => setException(exception === q.id ? undefined : q.id)}>at …</button>}
+                </YesNo>
               </div>
-              {mayRecord && exception !== q.id && <button type="button" className="link inline" onClick={() => setException(q.id)}>not so at a place …</button>}
               {exception === q.id && <Exception question={q.id} problems={problemsByField(fault)} onLeave={() => setException(undefined)} onPut={async (c) => { if (await put(c)) setException(undefined); }} />}
             </div>
           );

@@ -22,8 +22,8 @@ export function Welders() {
           {(welders.data ?? []).map((w) => (
             <tr key={w.form.stamp} onClick={() => setChosen(w.form.stamp)} style={{ cursor: keeps ? "pointer" : "default" }}>
               <td><b>{w.form.stamp}</b> <span className="quiet">{w.form.name}</span></td>
-              <td>{(w.form.tests ?? []).map(testInWords).join("; ") || "nothing"}</td>
-              <td>{w.lapsed.length === 0 ? <span className="v-accept">✓ in use</span> : w.lapsed.map((l) => <div key={l} className="fault small">✕ {l}</div>)}</td>
+              <td>{(w.form.tests ?? []).length === 0 ? "nothing" : (w.form.tests ?? []).map((t, i) => <div key={i}>{testInWords(t)}</div>)}</td>
+              <td>{w.lapsed.map((l, i) => (l ? <div key={i} className="fault small">✕ {l}</div> : <div key={i} className="v-accept">✓ stands</div>))}</td>
             </tr>
           ))}
         </tbody>

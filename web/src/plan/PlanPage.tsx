@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { useMaking } from "../making/useMaking";
 import { api, problemsByField, saidBy, type Plan } from "../lib/api";
+import { showPlace } from "../lib/place";
 import { TopBar } from "../lib/TopBar";
 import { StackView } from "./StackView";
 
@@ -39,7 +40,7 @@ export default function PlanPage() {
                 <span className="small quiet">rods from {p.rodsFrom}</span>
               </header>
               <div className="body">
-                <Takes plan={p} />
+                <Takes plan={p} units={m.units} recorded={m.entries.some((e) => e.kind === "PASS" && !e.withdrawn)} />
                 {p.plan.notes.map((n) => <p key={n} className="cautions">{n}</p>)}
               </div>
             </section>
@@ -48,7 +49,7 @@ export default function PlanPage() {
                 <h2>Beads in order</h2>
               </header>
               <div className="body">
-                <Beads plan={p} />
+                <Beads plan={p} units={m.units} />
                 <h3>Set otherwise</h3>
                 {plan.isError && <p role="alert" className="fault">{saidBy(plan.error)}</p>}
                 <Constants plan={p} problems={problems} onChange={(name, value) => setConstants((c) => ({ ...c, [name]: value }))} onUsual={() => setConstants({})} />
@@ -61,13 +62,13 @@ export default function PlanPage() {
   );
 }
 
-function Takes({ plan: p }: { plan: Plan }) {
+function Takes({ plan: p, units, recorded }: { plan: Plan; units: string; recorded: boolean }) {
   const d = p.plan;
   return (
     <>
       <dl className="facts">
-        <dt>Area to fill</dt><dd>{d.areaMm2.toFixed(1)} mm²</dd>
-        <dt>Weld metal</dt><dd>{d.grams.toFixed(0)} g <span className="quiet">({d.pounds.toFixed(2)} lb)</span></dd>
+        <dt>Area to fill</dt><dd>{area(d.areaMm2, units)}</dd>
+        <dt>Weld metal</dt><dd>{units === "in" ? `${d.pounds.toFixed(2)} lb` : `${d.grams.toFixed(0)} g`}</dd>
         <dt>Arc time</dt><dd>{d.arcMinutes < 10 ? d.arcMinutes.toFixed(1) : Math.round(d.arcMinutes)} min</dd>
       </dl>
       <table className="plain-table" aria-label="Rods">
@@ -86,7 +87,7 @@ function Takes({ plan: p }: { plan: Plan }) {
         <table className="plain-table" aria-label="Along the weld">
           <thead><tr><th>Where</th><th>Asks</th><th>Area</th><th>Beads</th></tr></thead>
           <tbody>
-            {d.stretches.map((s) => <tr key={s.where}><td><b>{s.where}</b></td><td>{s.asks}</td><td>{s.areaMm2.toFixed(1)} mm²</td><td>{s.beads}</td></tr>)}
+            {d.stretches.map((s) => <tr key={s.where}><td><b>{s.where}</b></td><td>{s.asks}</td><td>{area(s.areaMm2, units)}</td><td>{s.beads}</td></tr>)}
           </tbody>
         </table>
       )}
@@ -99,7 +100,7 @@ function Takes({ plan: p }: { plan: Plan }) {
             {d.heat.map((h, i) => (
               <tr key={i}>
                 <td><b>{h.kind}</b></td>
-                <td>{h.amps} A, {h.volts} V, {h.speedMmPerMin.toFixed(0)} mm/min{!h.speedGiven && <span className="quiet"> (from the rod’s run)</span>}</td>
+                <td>{h.amps} A, {h.volts} V, {speed(h.speedMmPerMin, units)}{!h.speedGiven && <span className="quiet"> (from the rod’s run)</span>}</td>
                 <td>{h.kJPerInch.toFixed(1)}</td>
                 <td>{h.kJPerMm.toFixed(2)} <span className="quiet">(EN {h.enKJPerMm.toFixed(2)})</span></td>
               </tr>
@@ -108,7 +109,8 @@ function Takes({ plan: p }: { plan: Plan }) {
         </table>
       )}
       <h3>Planned and recorded</h3>
-      <table className="plain-table" aria-label="Planned and recorded">
+      {!recorded && <p className="quiet small">No pass is recorded yet; when one is, it stands here beside the plan.</p>}
+      {recorded && <table className="plain-table" aria-label="Planned and recorded">
         <thead><tr><th></th><th>Planned</th><th>Recorded</th></tr></thead>
         <tbody>
           {p.comparison.map((c) => (
@@ -119,12 +121,21 @@ function Takes({ plan: p }: { plan: Plan }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </table>}
     </>
   );
 }
 
-function Beads({ plan: p }: { plan: Plan }) {
+/** An area as the drawing's units have it. */
+function area(mm2: number, units: string): string {
+  return units === "in" ? `${(mm2 / 645.16).toFixed(3)} in²` : `${mm2.toFixed(1)} mm²`;
+}
+
+function speed(mmPerMin: number, units: string): string {
+  return units === "in" ? `${(mmPerMin / 25.4).toFixed(1)} in/min` : `${mmPerMin.toFixed(0)} mm/min`;
+}
+
+function Beads({ plan: p, units }: { plan: Plan; units: string }) {
   return (
     <table className="plain-table" aria-label="Beads in order">
       <thead><tr><th>No.</th><th>Bead</th><th>Rod</th><th>Area</th><th>Run a rod</th><th>Stops from the datum</th></tr></thead>
@@ -134,8 +145,8 @@ function Beads({ plan: p }: { plan: Plan }) {
             <td><b>{b.pass}</b></td>
             <td>{b.kind}</td>
             <td>{b.rod}</td>
-            <td>{b.areaMm2.toFixed(1)} mm²</td>
-            <td>{b.runLengthMm.toFixed(0)} mm</td>
+            <td>{area(b.areaMm2, units)}</td>
+            <td>{showPlace(b.runLengthMm, units)} {units}</td>
             <td>{b.stops.join(", ") || "–"}</td>
           </tr>
         ))}

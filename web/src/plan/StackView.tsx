@@ -42,8 +42,8 @@ export function StackView({ plan, fillet }: { plan: PassPlan; fillet: boolean })
           const y = oy - (b.outline.reduce((s, p) => s + p.y, 0) / n) * scale;
           return <text key={b.pass} x={x} y={y + 6} textAnchor="middle" fontSize="17" fontWeight="800" fill={ink.text} stroke="#fff" strokeWidth="4.5" paintOrder="stroke">{b.pass}</text>;
         })}
-        <path d={`M20 ${height - 16}h${10 * scale}m0 -6v12m${-10 * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
-        <text x={26 + 10 * scale} y={height - 11} fontSize="14" fill={ink.text}>10 mm</text>
+        <path d={`M${width - 70 - 10 * scale} ${height - 16}h${10 * scale}m0 -6v12m${-10 * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
+        <text x={width - 62} y={height - 11} fontSize="14" fill={ink.text}>10 mm</text>
       </svg>
     </div>
   );

@@ -157,17 +157,17 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
             const range = rodOf(p)?.amps;
             return (
               <div className="grid passrow" key={i}>
-                <ChoiceField id={`k${i}`} label="Pass" span={1} value={p.kind} problem={at("kind")} options={kinds} onChange={(v) => setPass(i, { kind: v })} />
-                <ChoiceField id={`e${i}`} label="Rod" span={2} value={p.electrode} options={[...new Set(rods.map((r) => r.electrode))].map((r) => [r, r] as const)} onChange={(v) => setPass(i, { electrode: v })} />
-                <TextField id={`d${i}`} label="Diameter" span={1} value={p.diameter} problem={at("diameter")} onChange={(v) => setPass(i, { diameter: v })} />
-                <RangeField id={`a${i}`} label="Amps" span={2} value={p.amps?.map(String)} problem={at("amps")} hint={range ? `rod ${range.low}–${range.high}` : undefined} onChange={(v) => setPass(i, { amps: v.map((x) => numberOf(x) ?? Number.NaN) })} />
-                <RangeField id={`v${i}`} label="Volts" span={1} value={p.volts?.map(String)} problem={at("volts")} onChange={(v) => setPass(i, { volts: v.map((x) => numberOf(x) ?? Number.NaN) })} />
-                <ChoiceField id={`p${i}`} label="Polarity" span={1} value={p.polarity} options={polarities} onChange={(v) => setPass(i, { polarity: v })} />
-                <ChoiceField id={`t${i}`} label="Beads" span={1} value={p.technique} options={techniques} onChange={(v) => setPass(i, { technique: v })} />
-                <RangeField id={`s${i}`} label={`Travel, ${form.units}/min`} span={1} value={p.travel?.map((t) => t.replace(/ .*/, ""))} problem={at("travel") ?? at("travel[0]") ?? at("travel[1]")} onChange={(v) => setPass(i, { travel: v.map((x) => `${x.trim()} ${form.units}/min`) })} />
-                <TextField id={`l${i}`} label="At most" span={1} value={p.layer} problem={at("layer")} onChange={(v) => setPass(i, { layer: v })} placeholder={p.kind === "root" ? "size" : "layer"} />
-                <div style={{ gridColumn: "span 1", alignSelf: "end" }}>
-                  {mayChange && (form.passes?.length ?? 0) > 1 && <button type="button" className="link" onClick={() => set({ passes: form.passes?.filter((_, n) => n !== i) })}>off</button>}
+                <ChoiceField id={`k${i}`} label="Pass" span={2} value={p.kind} problem={at("kind")} options={kinds} onChange={(v) => setPass(i, { kind: v })} />
+                <ChoiceField id={`e${i}`} label="Rod" span={3} value={p.electrode} options={[...new Set(rods.map((r) => r.electrode))].map((r) => [r, r] as const)} onChange={(v) => setPass(i, { electrode: v })} />
+                <TextField id={`d${i}`} label="Diameter" span={2} value={p.diameter} problem={at("diameter")} onChange={(v) => setPass(i, { diameter: v })} />
+                <RangeField id={`a${i}`} label="Amps" span={3} value={p.amps?.map(String)} problem={at("amps")} hint={range ? `rod ${range.low}–${range.high}` : undefined} onChange={(v) => setPass(i, { amps: v.map((x) => numberOf(x) ?? Number.NaN) })} />
+                <RangeField id={`v${i}`} label="Volts" span={2} value={p.volts?.map(String)} problem={at("volts")} onChange={(v) => setPass(i, { volts: v.map((x) => numberOf(x) ?? Number.NaN) })} />
+                <ChoiceField id={`p${i}`} label="Polarity" span={2} value={p.polarity} options={polarities} onChange={(v) => setPass(i, { polarity: v })} />
+                <ChoiceField id={`t${i}`} label="Beads" span={3} value={p.technique} options={techniques} onChange={(v) => setPass(i, { technique: v })} />
+                <RangeField id={`s${i}`} label={`Travel, ${form.units}/min`} span={3} value={p.travel?.map((t) => t.replace(/ .*/, ""))} problem={at("travel") ?? at("travel[0]") ?? at("travel[1]")} onChange={(v) => setPass(i, { travel: v.map((x) => `${x.trim()} ${form.units}/min`) })} />
+                <TextField id={`l${i}`} label={p.kind === "root" ? "Largest size" : "Thickest layer"} span={2} value={p.layer} problem={at("layer")} onChange={(v) => setPass(i, { layer: v })} />
+                <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
+                  {mayChange && (form.passes?.length ?? 0) > 1 && <button type="button" className="link" onClick={() => set({ passes: form.passes?.filter((_, n) => n !== i) })}>take off</button>}
                 </div>
               </div>
             );

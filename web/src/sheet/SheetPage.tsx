@@ -71,7 +71,12 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
         </div>
       </section>
       <section className="card panel" aria-label="What holds for each">
-        <header><h2>What holds for each of them</h2></header>
+        <header>
+          <h2>What holds for each</h2>
+          <button type="button" className="btn main" disabled={chosen.length === 0 || (!answered && entries.length === 0) || change.isPending} onClick={put}>
+            Put down on {chosen.length} {chosen.length === 1 ? "weld" : "welds"}
+          </button>
+        </header>
         <div className="body">
           <h3>Ready to look?</h3>
           {ready.map(([f, word]) => (
@@ -96,9 +101,6 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
             ))}
           </div>
           {change.isError && <p role="alert" className="fault">{saidBy(change.error)}</p>}
-          <button type="button" className="btn main" style={{ marginTop: 14, width: "100%" }} disabled={chosen.length === 0 || (!answered && entries.length === 0) || change.isPending} onClick={put}>
-            Put down on {chosen.length} {chosen.length === 1 ? "weld" : "welds"}
-          </button>
           <p className="cautions">Each weld was looked at by itself; the sheet only saves the writing. A weld with anything else on it is left out by a touch and opened by itself.</p>
         </div>
       </section>
@@ -107,7 +109,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
 }
 
 function WeldCard({ line: l, on, onTurn }: { line: Line; on: boolean; onTurn: () => void }) {
-  const name = `${l.mark}${l.weldNo ? ` / ${l.weldNo}` : ""}${l.side ? `, ${l.side}` : ""}`;
+  const name = `${l.mark}${l.weldNo ? ` / ${l.weldNo}` : ""}${l.side ? `, ${l.side} side` : ""}`;
   return (
     <div className={`weldcard${on ? " on" : ""}`}>
       <button type="button" className="named" disabled={l.begun || l.signed} aria-pressed={on} aria-label={`${name} on the sheet`} onClick={onTurn}>

@@ -37,7 +37,7 @@ export default function Worklist() {
         <div className="tools">
           <input className="text find" aria-label="Find by mark" placeholder="Find by mark" value={find} autoFocus onChange={(e) => setFind(e.target.value)} />
           {(jobs.data?.length ?? 0) > 1 && (
-            <select className="text" style={{ width: 190 }} aria-label="Job" value={job} onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}>
+            <select className="text" style={{ width: 150 }} aria-label="Show the job" value={job} onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}>
               <option value="">all jobs</option>
               {jobs.data?.map((j) => <option key={j.id} value={j.id}>{j.form.name}</option>)}
             </select>

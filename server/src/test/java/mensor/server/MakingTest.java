@@ -178,6 +178,14 @@ class MakingTest {
                         .get("hoursSinceWelding")
                         .asDouble())
                 .isEqualTo(47);
+        assertThat(ines.get(look).json().get("next").asString()).matches("Wait (60|61) min more after welding");
+        assertThat(ines.get("/api/joints?find=M8&group=all")
+                        .json()
+                        .get("rows")
+                        .get(0)
+                        .get("next")
+                        .asString())
+                .startsWith("Wait 6");
         ines.put(welded, "{'at':'" + now.minus(49, ChronoUnit.HOURS) + "'}").expect(200);
         assertThat(verdict(ines.get(look).json(), "readiness")).isEqualTo("accept");
         ines.put(welded, "{'at':'" + now.plus(2, ChronoUnit.HOURS) + "'}").expect(422);

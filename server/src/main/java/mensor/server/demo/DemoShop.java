@@ -125,7 +125,7 @@ class DemoShop {
 
     private void gauges(Actor quinn, Map<String, Actor> actors) {
         LocalDate today = LocalDate.now(clock);
-        kit.add(gauge(quinn, "Blades F-2", "fillet blades", "1/16", "1/8 in", today.plusMonths(7), null));
+        kit.add(gauge(quinn, "Blades F-2", "fillet blades", "1/16", "1 in", today.plusMonths(7), null));
         kit.add(gauge(quinn, "Undercut U-4", "undercut gauge", "1/64", "1/4 in", today.plusMonths(2), null));
         kit.add(gauge(quinn, "Throat T-1", "throat gauge", "1/32", "1/2 in", today.plusMonths(11), null));
         kit.add(gauge(quinn, "Rule R-3", "steel rule", "1/32", "24 in", today.plusMonths(4), null));

@@ -1,5 +1,6 @@
 package mensor.server.inspection;
 
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -49,6 +50,7 @@ class BenchViews {
     private final MakingViews makingViews;
     private final Gauges gauges;
     private final Jobs jobs;
+    private final Clock clock;
 
     BenchViews(
             People people,
@@ -58,7 +60,8 @@ class BenchViews {
             Bench bench,
             MakingViews makingViews,
             Gauges gauges,
-            Jobs jobs) {
+            Jobs jobs,
+            Clock clock) {
         this.people = people;
         this.json = json;
         this.signatures = signatures;
@@ -67,6 +70,7 @@ class BenchViews {
         this.makingViews = makingViews;
         this.gauges = gauges;
         this.jobs = jobs;
+        this.clock = clock;
     }
 
     BenchView of(Bench.Opened o) {
@@ -126,7 +130,7 @@ class BenchViews {
                 seenBy(o, names),
                 gauges.names(o.judged().conditions().gaugeIds()),
                 jobs.due(jobs.get(o.joint().jobId())),
-                NextStep.of(i, placed));
+                NextStep.of(i, placed, NextStep.wait(o.joint().readyAt(), clock.instant())));
     }
 
     private static String looked(HandoverEntity h) {

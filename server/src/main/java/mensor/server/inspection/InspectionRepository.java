@@ -13,7 +13,7 @@ import org.springframework.data.repository.query.Param;
 public interface InspectionRepository extends JpaRepository<InspectionEntity, UUID> {
     String LINE =
             "select new mensor.server.inspection.Worklist$Line(j.id, i.id, j.jobId, j.lot, j.mark, j.weldNo, j.side,"
-                    + " j.inWords, j.weldingPosition, j.welder, j.design, j.weldedAt, i.stage, i.capacity, i.revision, i.state,"
+                    + " j.inWords, j.weldingPosition, j.welder, j.design, j.weldedAt, j.delayHours, i.stage, i.capacity, i.revision, i.state,"
                     + " i.verdict, i.rejects, i.todos, i.entryCount, i.holder)";
 
     List<InspectionEntity> findByJointIdOrderByRevisionDesc(UUID jointId);

@@ -1,5 +1,7 @@
 package mensor.server.inspection;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -9,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import mensor.server.disposition.Dispositions;
 import mensor.server.job.Jobs;
@@ -28,12 +31,14 @@ public class Worklist {
     private final Dispositions dispositions;
     private final Jobs jobs;
     private final People people;
+    private final Clock clock;
 
-    Worklist(InspectionRepository inspections, Dispositions dispositions, Jobs jobs, People people) {
+    Worklist(InspectionRepository inspections, Dispositions dispositions, Jobs jobs, People people, Clock clock) {
         this.inspections = inspections;
         this.dispositions = dispositions;
         this.jobs = jobs;
         this.people = people;
+        this.clock = clock;
     }
 
     /** A look with its joint, as the database gives it. */
@@ -50,6 +55,7 @@ public class Worklist {
             String welder,
             String design,
             Instant weldedAt,
+            Integer delayHours,
             String stage,
             String capacity,
             int revision,
@@ -59,6 +65,12 @@ public class Worklist {
             int todos,
             int entryCount,
             UUID holder) {
+        Optional<Instant> readyAt() {
+            return weldedAt == null || delayHours == null
+                    ? Optional.empty()
+                    : Optional.of(weldedAt.plus(Duration.ofHours(delayHours)));
+        }
+
         boolean isSigned() {
             return state == InspectionEntity.State.SIGNED;
         }
@@ -125,9 +137,10 @@ public class Worklist {
                 .thenComparing(Line::weldNo, IN_ORDER)
                 .thenComparing(Line::side, IN_ORDER)
                 .thenComparing(Line::capacity));
+        Instant now = clock.instant();
         List<Row> rows = fitting.stream()
                 .limit(MOST_ROWS)
-                .map(l -> row(l, decided, names, jobNames, alike))
+                .map(l -> row(l, now, decided, names, jobNames, alike))
                 .toList();
         return new WorklistPage(rows, fitting.size(), counts);
     }
@@ -145,6 +158,7 @@ public class Worklist {
 
     private static Row row(
             Line l,
+            Instant now,
             Map<UUID, Integer> decided,
             Map<UUID, String> names,
             Map<UUID, String> jobNames,
@@ -170,7 +184,13 @@ public class Worklist {
                 l.todos(),
                 l.entryCount() > 0,
                 l.holder() == null ? null : names.get(l.holder()),
-                NextStep.words(l.isSigned(), l.verdict(), l.entryCount(), l.todos(), undisposed(l, decided)),
+                NextStep.words(
+                        l.isSigned(),
+                        l.verdict(),
+                        l.entryCount(),
+                        l.todos(),
+                        undisposed(l, decided),
+                        NextStep.wait(l.readyAt(), now)),
                 group(l, decided),
                 alike.getOrDefault(l.jobId() + l.design() + l.capacity(), 0));
     }

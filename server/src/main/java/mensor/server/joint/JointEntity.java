@@ -6,12 +6,16 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.criteria.CriteriaBooks;
+import mensor.criteria.Rule;
 import mensor.exchange.InspectionParts;
 import mensor.length.Unit;
+import mensor.look.Criterion;
 import mensor.server.job.JobEntity;
 import mensor.server.procedure.ProcedureEntity;
 import mensor.server.record.Signatures;
@@ -41,6 +45,7 @@ public class JointEntity {
     private String drawing;
     private String drawingRev;
     private Instant weldedAt;
+    private Integer delayHours;
     private String design;
     private String inWords;
 
@@ -88,7 +93,20 @@ public class JointEntity {
         this.inWords = joint.inWords();
         this.weldingPosition = joint.position().map(Named::id).orElse(null);
         this.document = newDocument;
+        this.delayHours = delayHours(joint);
         this.design = Signatures.sha256(criteria + units + InspectionParts.without(newDocument, OWN));
+    }
+
+    private Integer delayHours(Joint joint) {
+        if (!joint.delayed().orElse(false)) {
+            return null;
+        }
+        return CriteriaBooks.find(criteria)
+                                .map(b -> b.rule(Criterion.READINESS, joint, unit()))
+                                .orElse(null)
+                        instanceof Rule.Readiness r
+                ? r.delayHours()
+                : null;
     }
 
     private static String blankToNull(String s) {
@@ -133,6 +151,13 @@ public class JointEntity {
 
     public String welder() {
         return welder;
+    }
+
+    /** When the book's wait after welding is over; empty where it asks none, or the welding date is not known. */
+    public Optional<Instant> readyAt() {
+        return weldedAt == null || delayHours == null
+                ? Optional.empty()
+                : Optional.of(weldedAt.plus(Duration.ofHours(delayHours)));
     }
 
     public UUID procedureId() {

@@ -6,7 +6,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** Deep links into the browser's part all answer with its one page. */
 @Controller
 class SinglePage {
-    @GetMapping({"/joints/**", "/inspections/**", "/people", "/books/**"})
+    @GetMapping({"/joints/**", "/inspections/**", "/jobs/**", "/procedures/**", "/gauges", "/people", "/books/**"})
     String page() {
         return "forward:/index.html";
     }

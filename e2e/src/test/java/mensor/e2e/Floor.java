@@ -1,0 +1,79 @@
+package mensor.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** What every walk through the application does. */
+final class Floor {
+    private Floor() {}
+
+    static void signIn(Page page, String login) {
+        page.getByLabel("Login").fill(login);
+        page.getByLabel("Password").fill("lock-bridge-12");
+        page.getByLabel("Password").press("Enter");
+        assertThat(page.getByLabel("Find by mark")).isVisible();
+    }
+
+    static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    static Locator tab(Page page, String begin) {
+        return page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile(begin)));
+    }
+
+    static Locator verdict(Page page) {
+        return page.getByTestId("verdict");
+    }
+
+    static Locator finding(Page page, String criterion) {
+        return page.locator("[data-criterion=" + criterion + "]");
+    }
+
+    static void setUp(Page page, String mark) {
+        page.getByText("Set up a joint").click();
+        page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true)).fill("Lock footbridge");
+        page.getByLabel("Mark").fill(mark);
+        page.getByLabel("Fillet size (leg)").fill("5/16");
+        page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)).fill("24");
+        page.getByLabel("First member, toe A").fill("web");
+        page.getByLabel("Second member, toe B").fill("flange");
+        page.locator("[id='members[0].thickness']").fill("3/8");
+        page.locator("[id='members[1].thickness']").fill("3/4");
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Cross-section, as drawn")))
+                .isVisible();
+        button(page, "Store and go to the bench").click();
+        assertThat(page.getByLabel("The weld along its length", new Page.GetByLabelOptions().setExact(true)))
+                .isVisible();
+    }
+
+    /** Finds a weld on the worklist and opens its bench. */
+    static void openFromWorklist(Page page, String mark) {
+        page.getByLabel("Mensor, to the worklist").click();
+        page.getByLabel("Find by mark").fill(mark);
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + mark)))
+                .first()
+                .click();
+        assertThat(verdict(page)).isVisible();
+    }
+
+    static void answer(Page page, String question, String word) {
+        page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName(question).setExact(true))
+                .getByText(word, new Locator.GetByTextOptions().setExact(true))
+                .click();
+    }
+
+    static void assertFits(Page page) {
+        Object over =
+                page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertThat(((Number) over).intValue()).as("at " + page.url()).isLessThanOrEqualTo(0);
+    }
+}
