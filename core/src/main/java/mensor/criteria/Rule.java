@@ -23,11 +23,19 @@ public sealed interface Rule {
 
         T convexityByWidth(ConvexityByWidth rule);
 
+        T faceHeight(FaceHeight rule);
+
+        T grooveFace(GrooveFace rule);
+
         T filletSize(FilletSize rule);
+
+        T grooveSize(GrooveSize rule);
 
         T undercut(Undercut rule);
 
         T poreSums(PoreSums rule);
+
+        T noPoresAcrossTension(NoPoresAcrossTension rule);
 
         T arcStrikeDressed(ArcStrikeDressed rule);
 
@@ -73,6 +81,34 @@ public sealed interface Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.convexityByWidth(this);
+        }
+    }
+
+    /**
+     * How high a groove's face may stand above the surface, and how far below it may lie; no underfill beyond that.
+     *
+     * @param reckoned how the limit was found, in words
+     */
+    record FaceHeight(Length most, Length below, String reckoned, Confidence confidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.faceHeight(this);
+        }
+    }
+
+    /** The face of a groove whose height has no limit: its convexity at most, where the book has one. No underfill. */
+    record GrooveFace(Optional<Length> convexity, Confidence confidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.grooveFace(this);
+        }
+    }
+
+    /** A groove is undersize nowhere; the throat of a partial penetration, where it is read, is not under the drawing's. */
+    record GrooveSize() implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.grooveSize(this);
         }
     }
 
@@ -136,6 +172,14 @@ public sealed interface Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.poreSums(this);
+        }
+    }
+
+    /** No visible pore where the weld lies across tension, else the sums; both are judged where that is not known. */
+    record NoPoresAcrossTension(PoreSums otherwise) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.noPoresAcrossTension(this);
         }
     }
 

@@ -208,10 +208,33 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     }
 
     @Override
-    public Finding filletSize(Rule.FilletSize rule) {
-        if (!inspection.joint().isFillet()) {
-            return finding.notApplicable("a size is judged on fillets").build();
+    public Finding faceHeight(Rule.FaceHeight rule) {
+        new GrooveFaceCheck(inspection).height(finding, rule);
+        if (finding.isOpen()) {
+            finding.allowed(rule.reckoned());
         }
+        return orLooked();
+    }
+
+    @Override
+    public Finding grooveFace(Rule.GrooveFace rule) {
+        new GrooveFaceCheck(inspection).convexity(finding, rule);
+        if (finding.isOpen()) {
+            finding.allowed(rule.convexity()
+                    .map(c -> "convexity up to " + c.shownWithUnit())
+                    .orElse("no underfill"));
+        }
+        return orLooked();
+    }
+
+    @Override
+    public Finding grooveSize(Rule.GrooveSize rule) {
+        new GrooveFaceCheck(inspection).size(finding);
+        return finding.build();
+    }
+
+    @Override
+    public Finding filletSize(Rule.FilletSize rule) {
         new FilletSizeCheck(inspection, rule).judge(finding);
         return finding.build();
     }
@@ -235,6 +258,40 @@ final class CriterionCheck implements Rule.Cases<Finding> {
                     first.sum().shownWithUnit() + " in any " + first.window().shown());
         } else {
             new PorosityCheck(inspection, rule).judge(finding);
+        }
+        return orLooked();
+    }
+
+    @Override
+    public Finding noPoresAcrossTension(Rule.NoPoresAcrossTension rule) {
+        Optional<Boolean> across = inspection.joint().transverseTension();
+        List<Found<Indication.Porosity>> pores = Found.indications(inspection, Indication.Porosity.class);
+        if (across.isPresent() && !across.get()) {
+            return poreSums(rule.otherwise());
+        }
+        if (across.isPresent()) {
+            finding.allowed("none across tension");
+            if (!pores.isEmpty()) {
+                String at = pores.get(0).what().span().shown();
+                finding.measured(pores.size() == 1 ? "a pore at " + at : pores.size() + " places")
+                        .span(pores.get(0).what().span())
+                        .indications(Found.indices(pores))
+                        .reject("a pore at " + at + "; none is allowed in a complete penetration butt across tension");
+            }
+            return orLooked();
+        }
+        if (pores.isEmpty()) {
+            finding.allowed("none across tension; else "
+                    + rule.otherwise().sums().get(0).sum().shownWithUnit() + " in any "
+                    + rule.otherwise().sums().get(0).window().shown());
+            return orLooked();
+        }
+        new PorosityCheck(inspection, rule.otherwise()).judge(finding);
+        if (finding.build().verdict() != mensor.look.Verdict.REJECT) {
+            finding.trace("across tension no pore is allowed; else the sums accept")
+                    .incomplete(
+                            "rejects if the butt lies across tension, else accepts",
+                            "say whether the butt lies across tension: the drawing or the Engineer knows");
         }
         return orLooked();
     }

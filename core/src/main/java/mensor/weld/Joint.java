@@ -551,7 +551,11 @@ public final class Joint {
         String made = isFillet()
                 ? size().map(s -> s.in(unit).shown() + " fillet")
                         .orElseGet(() -> "fillet, throat " + b.throat.in(unit).shown())
-                : (b.penetration == Penetration.COMPLETE ? "CJP groove" : "PJP groove");
+                : b.penetration == Penetration.COMPLETE
+                        ? "CJP groove"
+                        : "PJP groove"
+                                + throat().map(t -> ", throat " + t.in(unit).shown())
+                                        .orElse("");
         return made + ", " + b.connection.id() + ", " + b.length.shownWithUnit();
     }
 }

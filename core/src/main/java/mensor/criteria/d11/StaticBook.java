@@ -14,9 +14,10 @@ import mensor.look.Criterion;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
+import mensor.weld.Penetration;
 import mensor.weld.Toe;
 
-/** AWS D1.1/D1.1M, statically loaded nontubular connections: fillet welds. */
+/** AWS D1.1/D1.1M, statically loaded nontubular connections. */
 public final class StaticBook implements CriteriaBook {
     private static final String DOCUMENT = "AWS D1.1/D1.1M";
 
@@ -47,10 +48,6 @@ public final class StaticBook implements CriteriaBook {
             return Optional.of(new Refusal(
                     "connection", id() + " is for nontubular work; a tube to plate or a pipe butt wants d1.1-tubular"));
         }
-        if (!joint.isFillet()) {
-            return Optional.of(new Refusal(
-                    "weld", "this version of Mensor judges fillet welds by " + id() + ", not groove welds"));
-        }
         return Optional.empty();
     }
 
@@ -62,12 +59,12 @@ public final class StaticBook implements CriteriaBook {
             case FUSION -> new Rule.NoneAllowed("incomplete fusion");
             case CRATER -> new Rule.CraterFilled();
             case OVERLAP -> new Rule.NoneAllowed("overlap");
-            case PROFILE -> convexity(joint, column);
-            case SIZE -> StaticTables.filletSize(column);
+            case PROFILE -> joint.isFillet() ? convexity(joint, column) : grooveProfile(joint, column);
+            case SIZE -> joint.isFillet() ? StaticTables.filletSize(column) : new Rule.GrooveSize();
             case LENGTH -> new Rule.NoneAllowed("missing length");
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint, column, Toe.A, Toe.B);
-            case POROSITY -> StaticTables.pores(column);
+            case POROSITY -> pores(joint, column);
             case ARC_STRIKE -> new Rule.ArcStrikeDressed();
             case SLAG -> new Rule.SlagRemoved();
             case SPATTER -> new Rule.SpatterTight();
@@ -79,6 +76,61 @@ public final class StaticBook implements CriteriaBook {
                         Confidence.MEDIUM);
             case MISALIGNMENT -> offset(joint, column);
         };
+    }
+
+    /** No pore in a complete penetration butt across tension; the sums in all else. */
+    private static Rule pores(Joint joint, Unit column) {
+        Rule.PoreSums sums = StaticTables.pores(column);
+        boolean butt = !joint.isFillet()
+                && joint.connection() == Connection.BUTT
+                && joint.penetration().filter(Penetration.COMPLETE::equals).isPresent();
+        return butt ? new Rule.NoPoresAcrossTension(sums) : sums;
+    }
+
+    private static Rule grooveProfile(Joint joint, Unit column) {
+        if (joint.flush()) {
+            return flush(joint, column);
+        }
+        boolean outside = joint.corner().filter(Corner.OUTSIDE::equals).isPresent();
+        if (joint.connection() == Connection.BUTT || outside) {
+            Length t = profileThickness(joint, joint.thicker().thickness());
+            Length most = StaticTables.reinforcement(t, column);
+            // the step over 2 in [50 mm] is the less sure one
+            Confidence sure = t.isOver(column.pick(StaticTables.in(2, 1), StaticTables.mm("50")))
+                    ? Confidence.MEDIUM
+                    : Confidence.HIGH;
+            return new Rule.FaceHeight(
+                    most,
+                    Length.zero(column),
+                    "reinforcement 0 to " + most.shownWithUnit() + " for " + t.shownWithUnit(),
+                    sure);
+        }
+        if (joint.connection() == Connection.LAP) {
+            return new Rule.GrooveFace(Optional.empty(), Confidence.HIGH);
+        }
+        Length t = profileThickness(joint, joint.thinner().thickness());
+        return new Rule.GrooveFace(Optional.of(StaticTables.grooveConvexity(t, column)), Confidence.MEDIUM);
+    }
+
+    /** For the profile a partial penetration is as thick as its throat; without one the strictest step is taken. */
+    private static Length profileThickness(Joint joint, Length thickness) {
+        boolean pjp = joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
+        return pjp ? joint.throat().orElse(Length.zero(thickness.unit())) : thickness;
+    }
+
+    private static Rule flush(Joint joint, Unit column) {
+        Length left = StaticTables.flush(column);
+        Length twentieth = joint.thinner().thickness().dividedBy(20);
+        Length most = joint.faying() ? Length.zero(column) : left;
+        return new Rule.FaceHeight(
+                most,
+                left.min(twentieth).in(column),
+                "flush: at most " + most.shownWithUnit() + " left"
+                        + (joint.faying() ? " on a faying surface" : "")
+                        + ", the thinner part reduced by at most the lesser of "
+                        + left.shownWithUnit() + " and 5% of "
+                        + joint.thinner().thickness().shownWithUnit(),
+                Confidence.HIGH);
     }
 
     private static Rule convexity(Joint joint, Unit column) {
@@ -118,10 +170,21 @@ public final class StaticBook implements CriteriaBook {
                 Optional.of(StaticTables.undercutThickDepth(column).anyLength());
             case POROSITY_DIAMETER ->
                 Optional.of(StaticTables.pores(column).sums().get(0).sum());
-            case CONVEXITY_MAX -> Optional.of(loosestConvexity(joint, column));
-            case SIZE_UNDERRUN -> Optional.of(loosestUnderrun(joint, column));
+            case CONVEXITY_MAX ->
+                joint.isFillet() ? Optional.of(loosestConvexity(joint, column)) : loosestFace(joint, column);
+            case REINFORCEMENT_MAX ->
+                joint.isFillet()
+                        ? Optional.empty()
+                        : rule(Criterion.PROFILE, joint, column) instanceof Rule.FaceHeight h
+                                ? Optional.of(h.most())
+                                : Optional.empty();
+            case SIZE_UNDERRUN -> joint.isFillet() ? Optional.of(loosestUnderrun(joint, column)) : Optional.empty();
             default -> Optional.empty();
         };
+    }
+
+    private Optional<Length> loosestFace(Joint joint, Unit column) {
+        return rule(Criterion.PROFILE, joint, column) instanceof Rule.GrooveFace f ? f.convexity() : Optional.empty();
     }
 
     private static Length loosestConvexity(Joint joint, Unit column) {

@@ -74,6 +74,24 @@ final class StaticTables {
         return new Rule.WidthStep(Optional.of(width), included, convexity, Confidence.HIGH);
     }
 
+    /** Profile table, butts and outside corners: reinforcement by thickness. */
+    static Length reinforcement(Length t, Unit u) {
+        if (!t.isOver(u.pick(in(1, 1), mm("25")))) {
+            return u.pick(in(1, 8), mm("3"));
+        }
+        return t.isOver(u.pick(in(2, 1), mm("50"))) ? u.pick(in(1, 4), mm("6")) : u.pick(in(3, 16), mm("5"));
+    }
+
+    /** Profile table, tee and inside-corner grooves: convexity by thickness. */
+    static Length grooveConvexity(Length t, Unit u) {
+        return t.isUnder(u.pick(in(1, 1), mm("25"))) ? u.pick(in(1, 8), mm("3")) : u.pick(in(3, 16), mm("5"));
+    }
+
+    /** A flush face: what may be left standing, and may be taken off the thinner part at most; the latter also 5% of it. */
+    static Length flush(Unit u) {
+        return u.pick(in(1, 32), mm("1"));
+    }
+
     /** Visual table, fillet size: the underrun by the drawn size, and the fit-up openings of 7.21. */
     static Rule.FilletSize filletSize(Unit u) {
         return u.pick(
