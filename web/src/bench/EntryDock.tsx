@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { api, problemsByField, Refused, saidBy, type Bench, type Entry } from "../lib/api";
-import { chipsFor, contentOf, inWords, kinds, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
+import { chipsFor, contentOf, inWords, kindsOf, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
 import { useChange } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
@@ -8,7 +8,6 @@ export type Touched = { place: string; touch: number };
 
 type Props = { bench: Bench; touched: Touched; editing?: Entry; onDone: () => void };
 
-const first = 8; // kinds with a button of their own; the others are under "More"
 
 /** Where things are put down: a kind, then what the gauge showed. Letters pick a kind, Enter puts down. */
 export function EntryDock({ bench, touched, editing, onDone }: Props) {
@@ -18,6 +17,8 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
   const [said, setSaid] = useState("");
   const [filled, setFilled] = useState(touched.touch);
   const change = useChange(bench.id);
+  const here = kindsOf(bench);
+  const first = here.filter((k) => k.key).length; // these have a button of their own; the others are under "More"
   const form = useRef<HTMLFormElement>(null);
   /** The entry's own id is made once and kept until it is stored, so that a repeated send adds nothing twice. */
   const pending = useRef<string>(editing?.id ?? crypto.randomUUID());
@@ -42,7 +43,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
       const target = e.target as HTMLElement;
       const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName) || target.closest('[role="dialog"]');
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return;
-      const k = kinds.find((x) => x.key === e.key.toLowerCase());
+      const k = here.find((x) => x.key === e.key.toLowerCase());
       if (k) {
         e.preventDefault();
         pick(k);
@@ -84,24 +85,24 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
     <section className="card dock" aria-label="Put down">
       {!editing && (
         <div className="kinds" role="group" aria-label="What was seen or read">
-          {kinds.slice(0, first).map((k) => (
+          {here.slice(0, first).map((k) => (
             <button key={k.id} type="button" className="pick" aria-pressed={spec?.id === k.id} onClick={() => pick(k)} title={`key ${k.key}`}>
               <KeyWord word={k.word} letter={k.key} />
             </button>
           ))}
-          <select className="pick" aria-label="More kinds" value={spec && kinds.indexOf(spec) >= first ? spec.id : ""} onChange={(e) => {
-            const k = kinds.find((x) => x.id === e.target.value);
+          <select className="pick" aria-label="More kinds" value={spec && here.indexOf(spec) >= first ? spec.id : ""} onChange={(e) => {
+            const k = here.find((x) => x.id === e.target.value);
             if (k) pick(k);
           }}>
             <option value="">More …</option>
-            {kinds.slice(first).map((k) => (
+            {here.slice(first).map((k) => (
               <option key={k.id} value={k.id}>{k.word}</option>
             ))}
           </select>
           <span style={{ flex: 1 }} />
-          <button type="button" className="pick" style={{ borderColor: "#14623c", color: "#14623c" }} disabled={change.isPending} onClick={() => void bladeFullLength(bench, change.mutateAsync, setSaid, setFault)}>
+          {bench.joint.blade && <button type="button" className="pick" style={{ borderColor: "#14623c", color: "#14623c" }} disabled={change.isPending} onClick={() => void bladeFullLength(bench, change.mutateAsync, setSaid, setFault)}>
             {bench.joint.size} goes, full length
-          </button>
+          </button>}
         </div>
       )}
       {spec && (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { bench } from "../test/bench";
-import { chipsFor, contentOf, inWords, kinds, specOf } from "./kinds";
+import { chipsFor, contentOf, inWords, kinds, kindsOf, specOf } from "./kinds";
 
 const spec = (id: string) => {
   const found = kinds.find((k) => k.id === id);
@@ -13,6 +13,17 @@ describe("what can be put down", () => {
     const keys = kinds.map((k) => k.key).filter(Boolean);
     expect(new Set(keys).size).toBe(keys.length);
     for (const k of kinds) if (k.key) expect(k.word.toLowerCase()).toContain(k.key);
+  });
+
+  it("offers legs and a blade on a fillet, the crown on a groove", () => {
+    const ids = (weld: string) => kindsOf(bench({ joint: { ...bench().joint, form: { weld } } })).map((k) => k.id);
+    expect(ids("fillet")).toEqual(expect.arrayContaining(["legs", "blade"]));
+    expect(ids("fillet")).not.toContain("crown");
+    expect(ids("groove")).toContain("crown");
+    expect(ids("groove")).not.toContain("blade");
+    const crown = { kind: "READING" as const, content: { at: "6", reinforcement: "-1/32", offset: "1/16" } };
+    expect(specOf(crown)?.id).toBe("crown");
+    expect(inWords(crown, bench())).toBe("crown -1/32, offset 1/16 at 6");
   });
 
   it("covers every kind of indication of the format", () => {

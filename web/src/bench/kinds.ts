@@ -18,6 +18,8 @@ export type KindSpec = {
   /** The indication's kind; readings have none. */
   kind?: string;
   fields: FieldSpec[];
+  /** Where it is read on one sort of weld only. */
+  of?: "fillet" | "groove";
   /** Fields that are words in the form and truth in the file. */
   truths?: (keyof EntryContent)[];
 };
@@ -37,9 +39,18 @@ export const kinds: KindSpec[] = [
     word: "Legs",
     key: "l",
     entry: "READING",
+    of: "fillet",
     fields: [at, { name: "legA", label: "Leg A", input: "length" }, { name: "legB", label: "Leg B", input: "length" }, { name: "throat", label: "Throat", input: "length", optional: true }, { name: "face", label: "Face", input: "choice", optional: true, options: [["", "not said"], ["flat", "flat"], ["convex", "convex"], ["concave", "concave"]] }],
   },
-  { id: "blade", word: "Blade goes", key: "b", entry: "READING", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
+  {
+    id: "crown",
+    word: "Crown",
+    key: "w",
+    entry: "READING",
+    of: "groove",
+    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", chips: "depth" }, { name: "offset", label: "Offset", input: "length", optional: true }, { name: "rootReinforcement", label: "At the root", input: "length", optional: true }, { name: "throat", label: "Throat", input: "length", optional: true }],
+  },
+  { id: "blade", word: "Blade goes", key: "b", entry: "READING", of: "fillet", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
   { id: "undersize", word: "Undersize", key: "s", entry: "INDICATION", kind: "undersize", fields: [from, to, { name: "least", label: "Least", input: "length", chips: "size" }] },
   { id: "crack", word: "Crack", key: "c", entry: "INDICATION", kind: "crack", fields: [at, { name: "where", label: "Where", input: "choice", optional: true, options: [["", "in the weld"], ["crater", "crater"], ["toe", "toe"], ["base", "base metal"]] }] },
   { id: "crater", word: "Crater", key: "r", entry: "INDICATION", kind: "crater", fields: [at, depth("Below the section", true)] },
@@ -88,6 +99,12 @@ export const kinds: KindSpec[] = [
   { id: "burn-through", word: "Burn-through", entry: "INDICATION", kind: "burn-through", fields: [at] },
 ];
 
+/** What can be put down on this weld: a groove has no legs, a fillet no crown. */
+export function kindsOf(bench: Bench): KindSpec[] {
+  const sort = bench.joint.form.weld === "groove" ? "groove" : "fillet";
+  return kinds.filter((k) => k.of === undefined || k.of === sort);
+}
+
 /** The chips that a hand reaches first: fractions as gauges show them, or millimetres. */
 export function chipsFor(field: FieldSpec, bench: Bench): string[] {
   const inch = bench.joint.units === "in";
@@ -116,6 +133,7 @@ export function specOf(entry: { kind: EntryKind; content: EntryContent }): KindS
   if (entry.kind === "INDICATION") return kinds.find((k) => k.kind === entry.content.kind);
   if (entry.kind === "READING") {
     if (entry.content.atLeast) return kinds.find((k) => k.id === "blade");
+    if (entry.content.reinforcement || (entry.content.offset && !entry.content.legA)) return kinds.find((k) => k.id === "crown");
     return kinds.find((k) => k.id === (entry.content.convexity && !entry.content.legA ? "convexity" : "legs"));
   }
   return undefined;
@@ -131,6 +149,9 @@ export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench
     if (c.atLeast) return `${c.atLeast} blade goes, ${place}`;
     const parts = [
       (c.legA || c.legB) && `legs ${c.legA ?? "–"}, ${c.legB ?? "–"}`,
+      c.reinforcement && `crown ${c.reinforcement}`,
+      c.rootReinforcement && `root ${c.rootReinforcement}`,
+      c.offset && `offset ${c.offset}`,
       c.throat && `throat ${c.throat}`,
       c.convexity && `convexity ${c.convexity}`,
       c.concavity && `concavity ${c.concavity}`,

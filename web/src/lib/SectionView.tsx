@@ -38,8 +38,18 @@ export function SectionView({ section, units }: { section: Section; units: strin
         <Dimension key={i} d={d} at={at} dihedral={section.dihedral} />
       ))}
       <g fontSize="16" fontWeight="600" fill="#3c4a54">
-        <text x={ox - 10} y={firstTop + 18} textAnchor="end">{section.members[0]?.label}</text>
-        <text x={width - 8} y={oy + 22} textAnchor="end">{section.members[1]?.label}</text>
+        {section.dihedral === 180 ? (
+          <>
+            <text x={8} y={oy - 8} textAnchor="start">{section.members[0]?.label}</text>
+            <text x={width - 8} y={oy - 8} textAnchor="end">{section.members[1]?.label}</text>
+            {section.members[2] && <text x={ox} y={oy + 22} textAnchor="middle">{section.members[2].label}</text>}
+          </>
+        ) : (
+          <>
+            <text x={ox - 10} y={firstTop + 18} textAnchor="end">{section.members[0]?.label}</text>
+            <text x={width - 8} y={oy + 22} textAnchor="end">{section.members[1]?.label}</text>
+          </>
+        )}
       </g>
     </svg>
     </div>
@@ -54,10 +64,11 @@ function label(s: Section, units: string): string {
 function weldPath(section: Section, at: (p: Point) => Point, text: (p: Point) => string): string {
   const [root, a, b] = section.weld.points as [Point, Point, Point];
   const c = section.weld.curve;
-  if (!c) return `M${text(at(root))}L${text(at(a))}L${text(at(b))}z`;
+  const rest = section.weld.points.slice(3).map((p) => `L${text(at(p))}`).join("");
+  if (!c) return `M${text(at(root))}L${text(at(a))}L${text(at(b))}${rest}z`;
   // a quadratic that passes the point at its middle
   const control = { x: 2 * c.x - (a.x + b.x) / 2, y: 2 * c.y - (a.y + b.y) / 2 };
-  return `M${text(at(root))}L${text(at(a))}Q${text(at(control))} ${text(at(b))}z`;
+  return `M${text(at(root))}L${text(at(a))}Q${text(at(control))} ${text(at(b))}${rest}z`;
 }
 
 function Notch({ notch, at, scale }: { notch: Section["notches"][number]; at: (p: Point) => Point; scale: number }) {
@@ -83,14 +94,14 @@ function Notch({ notch, at, scale }: { notch: Section["notches"][number]; at: (p
   );
 }
 
-const dimensionWord: Record<string, string> = { legA: "leg", legB: "leg", throat: "throat", convexity: "convexity" };
+const dimensionWord: Record<string, string> = { legA: "leg", legB: "leg", throat: "throat", convexity: "convexity", reinforcement: "crown", offset: "offset" };
 
 function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: (p: Point) => Point; dihedral: number }) {
   const from = at(d.from);
   const to = at(d.to);
   const colour = d.low ? ink.reject : ink.text;
   const words = `${d.low ? "✕ " : ""}${dimensionWord[d.name] ?? d.name} ${d.label}`;
-  if (d.name === "throat" || d.name === "convexity") {
+  if (d.name === "throat" || d.name === "convexity" || d.name === "reinforcement" || d.name === "offset") {
     const half = ((dihedral / 2) * Math.PI) / 180;
     return (
       <g>

@@ -88,7 +88,7 @@ export function StripView({ strip, quiet = [], units, cursor, onCursor, onMark }
           );
         })}
         <text x={gutter - 10} y={sizeTop + sizeHeight / 2 + 5} textAnchor="end" fontSize="15" fontWeight="600" fill={ink.text}>
-          size
+          {strip.bands.length > 0 ? "size" : "read at"}
         </text>
         {strip.bands.map((b, i) => (
           <Band key={i} band={b} x={x} top={sizeTop} />

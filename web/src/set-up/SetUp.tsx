@@ -5,7 +5,14 @@ import { api, problemsByField, saidBy, type JointForm, type NewJoint, type Previ
 import { localTime } from "../making/ProcessPanel";
 import { SectionView } from "../lib/SectionView";
 import { TopBar } from "../lib/TopBar";
-import { emptyForm, gapsOf, gapsText, pruned, spansOf, spansText } from "./form";
+import { asWeld, emptyForm, gapsOf, gapsText, pruned, spansOf, spansText } from "./form";
+
+const preps: [string, string][] = [["V", "V"], ["bevel", "single bevel"], ["double-V", "double V"], ["double-bevel", "double bevel"], ["square", "square"]];
+
+function positionsOf(groove: boolean): [string, string][] {
+  const names = groove ? ["1G flat", "2G horizontal", "3G vertical", "4G overhead"] : ["1F flat", "2F horizontal", "3F vertical", "4F overhead"];
+  return [["", "–"], ...names.map((n): [string, string] => [n.slice(0, 2), n])];
+}
 
 /** Setting up a joint: what the drawing asks. The cross-section is drawn as the form is filled. */
 export default function SetUp() {
@@ -96,8 +103,18 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
     </div>
   );
   const drawingOf = (number: string) => job?.form.drawings?.find((d) => d.number === number.trim());
+  const groove = joint.weld === "groove";
+  const setGroove = (change: Partial<NonNullable<JointForm["groove"]>>) => set({ groove: { ...joint.groove, ...change } });
+  const tick = (id: string, label: string, on: boolean | undefined, change: (v: true | undefined) => void) => (
+    <div className="field" style={{ gridColumn: "span 2", alignSelf: "end" }}>
+      <label style={{ display: "flex", gap: 8, alignItems: "center", minHeight: 44 }}>
+        <input id={id} type="checkbox" style={{ width: 24, height: 24 }} checked={on ?? false} onChange={(e) => change(e.target.checked || undefined)} />
+        {label}
+      </label>
+    </div>
+  );
   const skewed = joint.dihedral !== undefined && joint.dihedral !== 90;
-  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "drawing", "drawingRev", "weldedAt", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units"];
+  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "drawing", "drawingRev", "weldedAt", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units", "weld", "penetration", "groove.prep", "groove.includedAngle", "groove.rootFace", "groove.rootOpening", "backing", "flush"];
   const rest = (preview?.problems ?? []).filter((p) => tried && !known.includes(p.field));
   return (
     <div className="app">
@@ -120,21 +137,25 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
             {field("drawingRev", "Revision", form.drawingRev, (v) => setForm({ ...form, drawingRev: v }), 2)}
           </Group>
           <Group title="The weld">
-            {choice("connection", "Connection", joint.connection, [["tee", "tee"], ["lap", "lap"], ["corner", "corner"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
+            {choice("weld", "Weld", joint.weld, [["fillet", "fillet"], ["groove", "groove"]], (v) => setForm({ ...form, joint: asWeld(joint, v) }), 3)}
+            {choice("connection", "Connection", joint.connection, groove ? [["butt", "butt"], ["tee", "tee"], ["corner", "corner"], ["lap", "lap"]] : [["tee", "tee"], ["lap", "lap"], ["corner", "corner"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
             {joint.connection === "corner" && choice("corner", "Weld lies", joint.corner, [["inside", "inside the corner"], ["outside", "outside"]], (v) => set({ corner: v }), 3)}
-            {field("size", "Fillet size (leg)", joint.size, (v) => set({ size: v }), 3, "5/16")}
-            {field("throat", "or throat", joint.throat, (v) => set({ throat: v }), 2)}
+            {!groove && field("size", "Fillet size (leg)", joint.size, (v) => set({ size: v }), 3, "5/16")}
+            {!groove && field("throat", "or throat", joint.throat, (v) => set({ throat: v }), 2)}
+            {groove && choice("penetration", "Penetration", joint.penetration, [["cjp", "complete"], ["pjp", "partial"]], (v) => set({ penetration: v, throat: v === "pjp" ? joint.throat : undefined }), 3)}
+            {groove && joint.penetration === "pjp" && field("throat", "Throat", joint.throat, (v) => set({ throat: v }), 2)}
             {field("length", "Length", joint.length, (v) => set({ length: v }), 2, "24")}
-            {choice("position", "Position", joint.position, [["", "–"], ["1F", "1F flat"], ["2F", "2F horizontal"], ["3F", "3F vertical"], ["4F", "4F overhead"]], (v) => set({ position: v }), 4)}
-            {field("dihedral", "Angle between members", joint.dihedral === undefined ? "" : String(joint.dihedral), (v) => set({ dihedral: v === "" ? undefined : Number(v) || 0 }), 4, "90")}
+            {choice("position", "Position", joint.position, positionsOf(groove), (v) => set({ position: v }), 4)}
+            {!groove && field("dihedral", "Angle between members", joint.dihedral === undefined ? "" : String(joint.dihedral), (v) => set({ dihedral: v === "" ? undefined : Number(v) || 0 }), 4, "90")}
             {skewed && choice("sizeMeans", "The size means", joint.sizeMeans, [["", "choose"], ["contact", "leg along the member"], ["perpendicular", "square to the other member"], ["equivalent", "90° leg of equal throat"]], (v) => set({ sizeMeans: v }), 4)}
-            {field("rootOpening", "Fit-up gap", joint.rootOpening, (v) => set({ rootOpening: v }), 2, "none")}
-            <div className="field" style={{ gridColumn: "span 2", alignSelf: "end" }}>
-              <label style={{ display: "flex", gap: 8, alignItems: "center", minHeight: 44 }}>
-                <input type="checkbox" style={{ width: 24, height: 24 }} checked={joint.closed ?? false} onChange={(e) => set({ closed: e.target.checked || undefined })} />
-                all around
-              </label>
-            </div>
+            {!groove && field("rootOpening", "Fit-up gap", joint.rootOpening, (v) => set({ rootOpening: v }), 2, "none")}
+            {groove && choice("groove.prep", "Preparation", joint.groove?.prep, preps, (v) => setGroove({ prep: v }), 3)}
+            {groove && joint.groove?.prep !== "square" && field("groove.includedAngle", "Included angle, °", joint.groove?.includedAngle === undefined ? "" : String(joint.groove.includedAngle), (v) => setGroove({ includedAngle: v === "" ? undefined : Number(v) || 0 }), 3, "60")}
+            {groove && field("groove.rootFace", "Root face", joint.groove?.rootFace, (v) => setGroove({ rootFace: v }), 2, "1/8")}
+            {groove && field("groove.rootOpening", "Root opening", joint.groove?.rootOpening, (v) => setGroove({ rootOpening: v }), 2, "1/8")}
+            {groove && tick("backing", "backing stays", joint.backing, (v) => set({ backing: v }))}
+            {groove && tick("flush", "flush face", joint.flush, (v) => set({ flush: v }))}
+            {tick("closed", "all around", joint.closed, (v) => set({ closed: v }))}
           </Group>
           <Group title="The members">
             {[0, 1].map((n) => (
@@ -146,8 +167,8 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
           </Group>
           <Group title="Less common">
             {field("segments", "Intermittent: welded stretches", segments, (v) => { setSegments(v); set({ segments: spansOf(v) }); }, 6, "0-3, 12-15, 21-24")}
-            {field("gaps", "Fit-up gaps, where they are", gaps, (v) => { setGaps(v); set({ gaps: gapsOf(v) }); }, 6, "10-14 1/8, 20-21 3/32")}
-            {choice("use", "Use", joint.use, [["", "–"], ["web-to-flange", "girder web to flange"], ["stiffener-to-web", "stiffener to web"]], (v) => set({ use: v, flangeWidth: v === "web-to-flange" ? joint.flangeWidth : undefined, girderEnds: v === "web-to-flange" ? (joint.girderEnds ?? "none") : undefined }), 4)}
+            {!groove && field("gaps", "Fit-up gaps, where they are", gaps, (v) => { setGaps(v); set({ gaps: gapsOf(v) }); }, 6, "10-14 1/8, 20-21 3/32")}
+            {!groove && choice("use", "Use", joint.use, [["", "–"], ["web-to-flange", "girder web to flange"], ["stiffener-to-web", "stiffener to web"]], (v) => set({ use: v, flangeWidth: v === "web-to-flange" ? joint.flangeWidth : undefined, girderEnds: v === "web-to-flange" ? (joint.girderEnds ?? "none") : undefined }), 4)}
             {joint.use === "web-to-flange" && field("flangeWidth", "Flange width", joint.flangeWidth, (v) => set({ flangeWidth: v }), 3)}
             {joint.use === "web-to-flange" && choice("girderEnds", "Girder ends at", joint.girderEnds, [["none", "neither end"], ["start", "the datum"], ["end", "the far end"], ["both", "both ends"]], (v) => set({ girderEnds: v }), 3)}
             {skewed && choice("legs", "Legs are read", joint.legs, [["", "along the member"], ["perpendicular", "square to the other member"]], (v) => set({ legs: v }), 4)}

@@ -8,6 +8,14 @@ export const emptyForm: NewJoint = {
   joint: { mark: "", weld: "fillet", connection: "tee", members: [{}, {}] },
 };
 
+/** A groove asks other things than a fillet; what belongs to the other is let go, what both have stays. */
+export function asWeld(joint: JointForm, weld: string): JointForm {
+  const both = Object.fromEntries(Object.entries(joint).filter(([field]) => !ofOneSort.has(field))) as JointForm;
+  return weld === "groove" ? { ...both, weld, connection: "butt", penetration: "cjp", groove: { prep: "V" } } : { ...both, weld, connection: "tee" };
+}
+
+const ofOneSort = new Set(["connection", "corner", "size", "throat", "sizeMeans", "dihedral", "legs", "rootOpening", "use", "flangeWidth", "girderEnds", "penetration", "groove", "backing", "flush", "position"]);
+
 type Spans = JointForm["segments"];
 type Gaps = JointForm["gaps"];
 
@@ -44,6 +52,11 @@ function stretch(text: string): { from: string; to?: string } {
 export function pruned(form: NewJoint): NewJoint {
   const joint = form.joint ?? {};
   const kept = Object.fromEntries(Object.entries(joint).filter(([, v]) => v !== "" && v !== undefined && v !== null)) as JointForm;
+  if (joint.groove) {
+    const groove = Object.fromEntries(Object.entries(joint.groove).filter(([, v]) => v !== "" && v !== undefined && v !== null)) as NonNullable<JointForm["groove"]>;
+    if (Object.keys(groove).length > 0) kept.groove = groove;
+    else delete kept.groove;
+  }
   kept.members = (joint.members ?? [])
     .map((m) => ({ ...(m.name ? { name: m.name } : {}), ...(m.thickness ? { thickness: m.thickness } : {}) }))
     .filter((m, i) => i === 0 || Object.keys(m).length > 0);

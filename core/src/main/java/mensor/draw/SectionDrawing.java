@@ -22,7 +22,7 @@ import mensor.weld.LegMeaning;
 import mensor.weld.Toe;
 
 /**
- * The cross-section of a fillet at a place, to scale, in millimetres: the root corner at (0, 0), the second member's
+ * The cross-section at a place, to scale, in millimetres. Of a fillet ({@link GrooveSection} has the grooves): the root corner at (0, 0), the second member's
  * surface along +x, the first member's surface leaving at the dihedral angle, +y up. Without a reading it shows the
  * weld as drawn.
  */
@@ -53,6 +53,11 @@ public record SectionDrawing(
     /** The section at a station that was read, with the undercut that lies there. */
     public static SectionDrawing at(
             Inspection inspection, CriteriaBook book, Reading.Station station, List<Integer> rejecting) {
+        if (!inspection.joint().isFillet()) {
+            Rule profile = book.rule(Criterion.PROFILE, inspection.joint(), inspection.units());
+            return new GrooveSection(inspection.joint(), Optional.of(station), Optional.of(profile))
+                    .draw(inspection.indications(), rejecting);
+        }
         Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
         Optional<Length> openingFree =
                 size instanceof Rule.FilletSize f ? Optional.of(f.openingFree()) : Optional.empty();
@@ -63,7 +68,9 @@ public record SectionDrawing(
 
     /** The section as the drawing asks it. */
     public static SectionDrawing asDrawn(Joint joint) {
-        return new Builder(joint, Optional.empty(), Optional.empty()).build();
+        return joint.isFillet()
+                ? new Builder(joint, Optional.empty(), Optional.empty()).build()
+                : new GrooveSection(joint, Optional.empty(), Optional.empty()).draw(List.of(), List.of());
     }
 
     private static final class Builder {

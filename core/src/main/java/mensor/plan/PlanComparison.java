@@ -3,6 +3,8 @@ package mensor.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import mensor.length.Unit;
 import mensor.weld.LoggedPass;
 import mensor.weld.Pass;
 import mensor.weld.PassKind;
@@ -14,9 +16,11 @@ public final class PlanComparison {
     /** One point; {@code apart} where what was recorded differs from the plan. */
     public record Compared(String what, String planned, String recorded, boolean apart) {}
 
+    private static final double MM_PER_INCH = 25.4;
+
     private PlanComparison() {}
 
-    public static List<Compared> of(PassPlan plan, List<LoggedPass> passes) {
+    public static List<Compared> of(PassPlan plan, List<LoggedPass> passes, Unit units) {
         List<Compared> lines = new ArrayList<>();
         lines.add(new Compared(
                 "passes",
@@ -24,8 +28,7 @@ public final class PlanComparison {
                 String.valueOf(passes.size()),
                 passes.size() != plan.beads().size()));
         for (PassKind kind : PassKind.values()) {
-            Optional<PassPlan.Bead> bead =
-                    plan.beads().stream().filter(b -> b.kind() == kind).findFirst();
+            Optional<PassPlan.Bead> bead = nearest(plan.beads(), PassPlan.Bead::kind, kind);
             List<Pass> laid = passes.stream()
                     .map(LoggedPass::measured)
                     .filter(p -> p.kind().filter(kind::equals).isPresent())
@@ -44,13 +47,24 @@ public final class PlanComparison {
             }
             heat(plan, kind, laid).ifPresent(lines::add);
         }
-        metal(plan, passes).ifPresent(lines::add);
+        metal(plan, passes, units).ifPresent(lines::add);
         return List.copyOf(lines);
     }
 
+    /** What is planned of a kind; a fill or cap that the plan calls otherwise is held against what lies over the root. */
+    private static <T> Optional<T> nearest(List<T> planned, Function<T, PassKind> kindOf, PassKind kind) {
+        return planned.stream()
+                .filter(x -> kindOf.apply(x) == kind)
+                .findFirst()
+                .or(() -> kind == PassKind.ROOT
+                        ? Optional.empty()
+                        : planned.stream()
+                                .filter(x -> kindOf.apply(x) != PassKind.ROOT)
+                                .findFirst());
+    }
+
     private static Optional<Compared> heat(PassPlan plan, PassKind kind, List<Pass> laid) {
-        Optional<PassPlan.Heat> planned =
-                plan.heat().stream().filter(h -> h.kind() == kind).findFirst();
+        Optional<PassPlan.Heat> planned = nearest(plan.heat(), PassPlan.Heat::kind, kind);
         Optional<HeatInput> greatest = laid.stream()
                 .filter(p -> p.volts().isPresent()
                         && p.amps().isPresent()
@@ -80,8 +94,15 @@ public final class PlanComparison {
         return Range.plain(Math.round(d * 10) / 10.0);
     }
 
+    private static String area(double squareMillimetres, Unit units) {
+        double squareInches = squareMillimetres / (MM_PER_INCH * MM_PER_INCH);
+        return units == Unit.INCH
+                ? Range.plain(Math.round(squareInches * 1000) / 1000.0) + " in²"
+                : one(squareMillimetres) + " mm²";
+    }
+
     /** Only where every recorded pass says its rod and run length: the metal they lay against the section's. */
-    private static Optional<Compared> metal(PassPlan plan, List<LoggedPass> passes) {
+    private static Optional<Compared> metal(PassPlan plan, List<LoggedPass> passes, Unit units) {
         double laid = 0;
         for (LoggedPass l : passes) {
             Pass p = l.measured();
@@ -100,8 +121,8 @@ public final class PlanComparison {
         }
         return Optional.of(new Compared(
                 "metal across the weld",
-                one(plan.area()) + " mm²",
-                one(laid) + " mm²",
+                area(plan.area(), units),
+                area(laid, units),
                 laid < 0.95 * plan.area() || laid > 1.4 * plan.area()));
     }
 }

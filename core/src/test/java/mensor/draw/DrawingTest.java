@@ -7,6 +7,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.judge.Judge;
@@ -21,9 +22,11 @@ import mensor.look.Reading;
 import mensor.weld.Connection;
 import mensor.weld.Dihedral;
 import mensor.weld.Gap;
+import mensor.weld.Groove;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
 import mensor.weld.Member;
+import mensor.weld.Penetration;
 import mensor.weld.Toe;
 import mensor.weld.WeldType;
 import mensor.weld.WeldingRecord;
@@ -228,5 +231,100 @@ class DrawingTest {
                 ? d.members().get(0).points().get(1).y()
                 : -d.members().get(0).points().get(2).x();
         assertThat(thickness).isCloseTo(9.525, within(1e-6));
+    }
+
+    private static Joint.Builder butt(String prep, double angle) {
+        return new Joint.Builder("G", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+                .penetration(Penetration.COMPLETE)
+                .groove(new Groove(
+                        Optional.of(prep),
+                        Optional.of(angle),
+                        Optional.of(Length.inches(1, 16)),
+                        Optional.of(Length.inches(1, 8))))
+                .members(new Member("left", Length.inches(1, 2)), new Member("right", Length.inches(3, 8)));
+    }
+
+    /** The width of a V at its face: opening + 2 × (t − root face) × tan(half the angle), by trigonometry. */
+    @Test
+    void aButtIsPreparedAsDrawn() {
+        SectionDrawing d = SectionDrawing.asDrawn(butt("V", 60).build());
+        SectionDrawing.Point a = d.weld().points().get(1);
+        SectionDrawing.Point b = d.weld().points().get(2);
+        double tan30 = Math.tan(Math.toRadians(30));
+        assertThat(a.x()).isCloseTo(-25.4 / 16 - 25.4 * 7 / 16 * tan30, within(1e-6));
+        assertThat(a.y()).isCloseTo(12.7, within(1e-6));
+        assertThat(b.x()).isCloseTo(25.4 / 16 + 25.4 * 5 / 16 * tan30, within(1e-6));
+        assertThat(b.y()).isCloseTo(9.525, within(1e-6));
+        assertThat(SectionDrawing.asDrawn(butt("bevel", 45).build())
+                        .weld()
+                        .points()
+                        .get(2)
+                        .x())
+                .as("a single bevel leaves the second member square")
+                .isCloseTo(25.4 / 16, within(1e-6));
+        assertThat(SectionDrawing.asDrawn(butt("double-V", 60).build()).weld().points())
+                .as("a double V opens at both surfaces")
+                .hasSize(8);
+    }
+
+    @Test
+    void theCrownOfAGrooveIsDrawnAndLetteredAndFailsWhereItRejects() {
+        Reading.Station s = reinforced("6", "3/16");
+        Inspection look = new Inspection(
+                butt("V", 60).build(),
+                Unit.INCH,
+                Conditions.READY,
+                Set.of(),
+                false,
+                List.of(),
+                List.of(s),
+                List.of(),
+                List.of(),
+                false,
+                WeldingRecord.NONE);
+        SectionDrawing d = SectionDrawing.at(look, BOOK, s, List.of());
+        SectionDrawing.Point crown = d.weld().curve();
+        SectionDrawing.Point a = d.weld().points().get(1);
+        SectionDrawing.Point b = d.weld().points().get(2);
+        assertThat(Math.hypot(crown.x() - (a.x() + b.x()) / 2, crown.y() - (a.y() + b.y()) / 2))
+                .isCloseTo(25.4 * 3 / 16, within(1e-6));
+        assertThat(d.dimensions()).singleElement().satisfies(x -> {
+            assertThat(x.label()).isEqualTo("3/16");
+            assertThat(x.low()).isTrue();
+        });
+    }
+
+    private static Reading.Station reinforced(String at, String height) {
+        Optional<Length> none = Optional.empty();
+        return new Reading.Station(
+                Length.parse(at, Unit.INCH),
+                none,
+                none,
+                none,
+                Optional.empty(),
+                none,
+                none,
+                none,
+                Optional.of(Length.parse(height, Unit.INCH)),
+                none,
+                none,
+                none,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                none,
+                Optional.empty());
+    }
+
+    @Test
+    void aTeeGrooveStandsOnItsSecondMember() {
+        SectionDrawing d =
+                SectionDrawing.asDrawn(new Joint.Builder("G", WeldType.GROOVE, Connection.TEE, Length.inches(24))
+                        .penetration(Penetration.COMPLETE)
+                        .members(new Member("stem", Length.inches(1, 2)), new Member("plate", Length.inches(3, 4)))
+                        .build());
+        assertThat(d.weld().points().get(1).y())
+                .as("45° is drawn where none is given")
+                .isCloseTo(12.7, within(1e-6));
+        assertThat(d.requiredLabel()).isEqualTo("CJP, angle not given: 45° drawn");
     }
 }

@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
+import java.util.Set;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -20,7 +22,9 @@ import mensor.weld.Gap;
 import mensor.weld.Groove;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
+import mensor.weld.LoggedPass;
 import mensor.weld.Member;
+import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;
@@ -265,5 +269,63 @@ class PassPlannerTest {
     void everyConstantSaysWhatItIs() {
         assertThat(PlanConstants.MEANINGS.stream().map(PlanConstants.Meaning::name))
                 .containsExactlyElementsOf(PlanConstants.USUAL.byName().keySet());
+    }
+
+    private static LoggedPass laid(PassKind kind, String diameter, double amps, String run, String... planned) {
+        Pass pass = new Pass(
+                OptionalInt.empty(),
+                Optional.of(kind),
+                Optional.of("E7018"),
+                Optional.of(Length.parse(diameter, Unit.INCH)),
+                OptionalDouble.of(amps),
+                OptionalDouble.of(23),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.of(5 * INCH),
+                Optional.of(Length.parse(run, Unit.INCH)),
+                OptionalDouble.empty(),
+                false);
+        return new LoggedPass(
+                pass,
+                OptionalDouble.empty(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(planned));
+    }
+
+    private static List<PlanComparison.Compared> compared(LoggedPass... passes) {
+        PassPlan plan = PassPlanner.plan(
+                fillet("5/16", "24").build(),
+                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
+                PlanConstants.USUAL);
+        return PlanComparison.of(plan, List.of(passes), Unit.INCH);
+    }
+
+    /** 120 A, 23 V at 5 in/min is 60·120·23/5 = 33.1 kJ/in; 160 A is 44.2, a third more. */
+    @Test
+    void whatWasLaidIsHeldAgainstThePlanWithBothNumbers() {
+        assertThat(compared(
+                        laid(PassKind.ROOT, "1/8", 120, "8"),
+                        laid(PassKind.FILL, "5/32", 160, "8"),
+                        laid(PassKind.FILL, "1/8", 120, "8")))
+                .contains(
+                        new PlanComparison.Compared("passes", "3", "3", false),
+                        new PlanComparison.Compared("root heat input", "33.1 kJ/in", "33.1 kJ/in", false),
+                        new PlanComparison.Compared("fill rod", "1/8 in E7018", "5/32 in E7018", true))
+                .anySatisfy(c -> {
+                    assertThat(c.what()).isEqualTo("metal across the weld");
+                    assertThat(c.planned()).isEqualTo("0.049 in²");
+                });
+    }
+
+    @Test
+    void aPlannedValueIsNotHeldAgainstThePlan() {
+        assertThat(compared(laid(PassKind.ROOT, "5/32", 160, "8", "diameter", "amps")))
+                .extracting(PlanComparison.Compared::what)
+                .containsExactly("passes");
     }
 }

@@ -24,6 +24,7 @@ import org.apache.commons.csv.CSVRecord;
  * comma. The first line names the columns; those that are not known are said and left out. Described in docs/formats.md.
  */
 public final class WeldList {
+    private static final String GROOVE = "groove.";
     private static final int MOST_ROWS = 100_000;
     private static final Pattern DECIMAL_COMMA = Pattern.compile("(\\d*),(\\d+)(\\D.*)?");
     private static final Pattern STRETCH =
@@ -42,6 +43,14 @@ public final class WeldList {
         CORNER("corner", "corner"),
         SIZE("size", "size", "leg", "fillet size"),
         THROAT("throat", "throat"),
+        PENETRATION("penetration", "penetration"),
+        PREP("prep", "groove.prep", "preparation"),
+        ANGLE("included angle", "groove.includedAngle", "groove angle"),
+        ROOT_FACE("root face", "groove.rootFace", "land"),
+        ROOT_OPENING("root opening", "groove.rootOpening"),
+        BACKING("backing", "backing"),
+        FLUSH("flush", "flush"),
+        ONE_SIDED("one sided", "oneSided", "one side"),
         LENGTH("length", "length"),
         POSITION("position", "position"),
         MEMBER_A("member a", "members[0].name", "first member"),
@@ -195,18 +204,26 @@ public final class WeldList {
     /** The joint of a row in the inspection format's shape; what is wrong with it shows when it is read. */
     public static String joint(Row row) {
         Map<String, Json> joint = new LinkedHashMap<>();
+        Map<String, Json> groove = new LinkedHashMap<>();
         List<Map<String, Json>> members = List.of(new LinkedHashMap<>(), new LinkedHashMap<>());
         row.cells().forEach((column, cell) -> {
             String field = column.field;
             if (field.startsWith("members[")) {
                 int n = field.charAt("members[".length()) - '0';
                 members.get(n).put(field.substring(field.indexOf('.') + 1), text(column, cell));
+            } else if (field.startsWith(GROOVE)) {
+                groove.put(field.substring(GROOVE.length()), value(column, cell));
             } else if (!field.isEmpty()) {
                 joint.put(field, value(column, cell));
             }
         });
-        joint.putIfAbsent("weld", new Json.Text("fillet"));
-        joint.putIfAbsent("connection", new Json.Text("tee"));
+        boolean grooved = joint.containsKey("penetration") || !groove.isEmpty();
+        joint.putIfAbsent("weld", new Json.Text(grooved ? "groove" : "fillet"));
+        boolean isGroove = joint.get("weld") instanceof Json.Text t && t.value().equals("groove");
+        joint.putIfAbsent("connection", new Json.Text(isGroove ? "butt" : "tee"));
+        if (!groove.isEmpty()) {
+            joint.put("groove", new Json.Object(groove));
+        }
         List<Json> given = members.stream()
                 .filter(m -> !m.isEmpty())
                 .map(m -> (Json) new Json.Object(m))
@@ -222,10 +239,11 @@ public final class WeldList {
 
     private static Json value(Column column, String cell) {
         return switch (column) {
-            case SIZE, THROAT, LENGTH -> new Json.Text(decimalPoint(cell));
-            case CLOSED, DELAYED, PRIMARY, TRANSVERSE -> yesNo(cell);
+            case SIZE, THROAT, LENGTH, ROOT_FACE, ROOT_OPENING -> new Json.Text(decimalPoint(cell));
+            case CLOSED, DELAYED, PRIMARY, TRANSVERSE, BACKING, FLUSH, ONE_SIDED -> yesNo(cell);
+            case ANGLE -> number(decimalPoint(cell.replace("°", "").strip()));
             case SEGMENTS -> segments(cell);
-            case SIDE, TYPE, CONNECTION, CORNER ->
+            case SIDE, TYPE, CONNECTION, CORNER, PENETRATION ->
                 new Json.Text(cell.toLowerCase(Locale.ROOT).replaceFirst(" side$", ""));
             case POSITION -> new Json.Text(cell.toUpperCase(Locale.ROOT));
             default -> new Json.Text(cell);
@@ -235,6 +253,11 @@ public final class WeldList {
     private static String decimalPoint(String cell) {
         Matcher m = DECIMAL_COMMA.matcher(cell);
         return m.matches() ? m.group(1) + "." + m.group(2) + (m.group(3) == null ? "" : m.group(3)) : cell;
+    }
+
+    /** What is no number stays a text, and is refused when the joint is read. */
+    private static Json number(String cell) {
+        return cell.matches("\\d{1,3}(\\.\\d{1,3})?") ? new Json.Number(cell) : new Json.Text(cell);
     }
 
     /** What is neither yes nor no stays a text, and is refused when the joint is read. */
@@ -279,6 +302,11 @@ public final class WeldList {
     }
 
     private static Json at(Json.Object joint, String field) {
+        if (field.startsWith(GROOVE)) {
+            return joint.fields().get("groove") instanceof Json.Object g
+                    ? g.fields().get(field.substring(GROOVE.length()))
+                    : null;
+        }
         if (!field.startsWith("members[")) {
             return joint.fields().get(field);
         }
@@ -297,6 +325,9 @@ public final class WeldList {
     private static String shown(Json value) {
         if (value instanceof Json.Text t) {
             return t.value();
+        }
+        if (value instanceof Json.Number n) {
+            return n.text();
         }
         if (value instanceof Json.Bool b) {
             return b.value() ? "yes" : "no";

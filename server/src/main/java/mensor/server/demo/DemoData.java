@@ -118,6 +118,7 @@ class DemoData implements ApplicationRunner {
         stairTowers();
         bridgeDeck();
         beforeTheLastLook();
+        splices();
         clipAngles();
         lockGate();
     }
@@ -246,8 +247,10 @@ class DemoData implements ApplicationRunner {
     private Work joint(String lot, String mark, String no, String welder, String inspector, String fields) {
         entities.flush();
         entities.clear(); // one joint at a time is held, or each change would look through all of them
+        boolean groove = fields.contains("'groove'");
         JointForm form = json.readValue(
-                ("{'mark':'" + mark + "','weldNo':'" + no + "','weld':'fillet'," + fields + "}").replace('\'', '"'),
+                ("{'mark':'" + mark + "','weldNo':'" + no + "'," + (groove ? "" : "'weld':'fillet',") + fields + "}")
+                        .replace('\'', '"'),
                 JointForm.class);
         boolean metric = fields.contains(" mm'");
         JointEntity joint = setUp.create(
@@ -258,7 +261,7 @@ class DemoData implements ApplicationRunner {
                         null,
                         null,
                         welder,
-                        metric ? "W-20" : "W-12",
+                        groove ? "W-31" : metric ? "W-20" : "W-12",
                         metric ? "LG-11" : lot.startsWith("Stair") ? "ST-104" : "FB-201",
                         metric ? "A" : lot.startsWith("Stair") ? "B" : "C",
                         null,
@@ -448,6 +451,40 @@ class DemoData implements ApplicationRunner {
                 .made(MakingEntry.Kind.RODS, rodsOut(26, 23))
                 .welded(Duration.ofHours(22))
                 .ready();
+    }
+
+    /** Plate splices of the deck: one flush with its limits, one whose crown stands too high, one throat too small. */
+    private void splices() {
+        String lot = "Bridge deck";
+        String butt =
+                "'weld':'groove','connection':'butt','length':'%s','penetration':'%s','members':[{'name':'left','thickness':'1/2'},{'name':'right','thickness':'1/2'}],"
+                        + "'groove':{'prep':'V','includedAngle':%s,'rootFace':'%s','rootOpening':'%s'},'position':'1G','grade':'A572-50','datum':'west edge, measured east'";
+        String backed = butt.formatted("18", "cjp", "45", "0", "1/4")
+                + ",'backing':true,'transverseTension':true,'primary':true";
+        String pass =
+                "'kind':'%s','electrode':'E7018','diameter':'5/32','amps':%s,'volts':23,'polarity':'DCEP','technique':'stringer','speed':'6 in/min','runLength':'9','starts':[%s],'stops':[%s],'cleaned':true,'welder':'D5'";
+        joint(lot, "FB-20", "1", "D5", "ines", backed)
+                .made(
+                        MakingEntry.Kind.FIT_UP,
+                        "'at':'2','opening':'1/4','rootFace':'0','angle':45,'offset':'0','backingGap':'1/32'")
+                .made(
+                        MakingEntry.Kind.FIT_UP,
+                        "'at':'16','opening':'5/16','rootFace':'0','angle':47,'offset':'1/32','backingGap':'0'")
+                .fittedWell()
+                .pass(pass.formatted("root", "165", "'0','9'", "'9','18'"))
+                .pass(pass.formatted("fill", "170", "'0','5','14'", "'5','14','18'"))
+                .pass(pass.formatted("cap", "165", "'0','7','16'", "'7','16','18'"))
+                .ready()
+                .put(Kind.READING, "'at':'3','reinforcement':'3/32','offset':'0','division':'1/64'")
+                .put(Kind.READING, "'at':'15','reinforcement':'1/16','offset':'1/32','division':'1/64'")
+                .clearBut("profile", "misalignment", "undercut")
+                .undercut("A", "4", "5 1/2", "1/32");
+        joint(lot, "FB-21", "1", "D5", "tomas", backed)
+                .ready()
+                .put(Kind.READING, "'at':'6','reinforcement':'5/32','division':'1/64'")
+                .put(Kind.READING, "'at':'12','reinforcement':'1/8','division':'1/64'")
+                .clearBut("profile");
+        joint(lot, "FB-22", "1", "D5", "tomas", butt.formatted("18", "pjp", "60", "1/8", "0") + ",'throat':'3/8'");
     }
 
     /** Forty like welds, to be looked at on one sheet. */

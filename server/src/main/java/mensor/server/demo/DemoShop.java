@@ -86,6 +86,12 @@ class DemoShop {
                 json(
                         "{'format':'mensor-procedure/1','number':'W-20','revision':'1','units':'mm','welds':['fillet'],'thinnest':'3','thickest':'20','positions':['1F','2F','3F','4F'],"
                                 + "'progression':'up','steel':'a36-type','preheatF':50,'interpassMaxF':450,'passes':[{'kind':'root','electrode':'E7018','diameter':'3.2','amps':[115,140],'polarity':'DCEP'}]}"));
+        procedures.create(
+                wanda,
+                json(
+                        "{'format':'mensor-procedure/1','number':'W-31','revision':'0','units':'in','welds':['groove'],'thinnest':'1/4','thickest':'1','positions':['1G'],"
+                                + "'steel':'a572-50-type','preheatF':50,'interpassMaxF':500,'beadWidthRods':4,'backing':true,'brightMetal':'1/2','cleaning':'chip, wire wheel','passes':["
+                                + groovePass("root") + "," + groovePass("fill") + "," + groovePass("cap") + "]}"));
         welders(wanda);
         gauges(quinn, actors);
         papers(actors);
@@ -108,6 +114,11 @@ class DemoShop {
         return "{'kind':'" + kind + "','electrode':'E7018','diameter':'1/8','amps':" + amps
                 + ",'volts':[20,24],'polarity':'DCEP','technique':'stringer','travel':['4 in/min','7 in/min'],'layer':'"
                 + layer + "'}";
+    }
+
+    private static String groovePass(String kind) {
+        return "{'kind':'" + kind
+                + "','electrode':'E7018','diameter':'5/32','amps':[150,200],'volts':[21,25],'polarity':'DCEP','travel':['5 in/min','8 in/min'],'layer':'3/16'}";
     }
 
     private void welders(Actor wanda) {

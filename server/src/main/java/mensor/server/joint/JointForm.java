@@ -21,6 +21,11 @@ public record JointForm(
         String size,
         String throat,
         String sizeMeans,
+        String penetration,
+        GrooveForm groove,
+        Boolean backing,
+        Boolean flush,
+        Boolean faying,
         BigDecimal dihedral,
         String legs,
         String rootOpening,
@@ -37,6 +42,10 @@ public record JointForm(
 
     @AllOptional
     public record MemberForm(String name, String thickness) {}
+
+    /** How the edges are prepared; the angle in degrees. */
+    @AllOptional
+    public record GrooveForm(String prep, BigDecimal includedAngle, String rootFace, String rootOpening) {}
 
     @AllOptional
     public record StretchForm(String from, String to) {}

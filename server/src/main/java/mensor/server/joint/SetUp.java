@@ -72,7 +72,7 @@ public class SetUp {
         if (joint == null) {
             return new Preview(checked.problems(), List.of(), List.of(), null, null);
         }
-        SectionDrawing section = joint.isFillet() ? SectionDrawing.asDrawn(joint) : null;
+        SectionDrawing section = SectionDrawing.asDrawn(joint);
         List<Unusual.Remark> remarks = new ArrayList<>(Unusual.of(joint));
         if (form.wps() != null && !form.wps().isBlank() && checked.procedure().isEmpty()) {
             remarks.add(

@@ -1,0 +1,243 @@
+package mensor.draw;
+
+import static mensor.draw.StripDrawing.mm;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.Rule;
+import mensor.draw.SectionDrawing.Dimension;
+import mensor.draw.SectionDrawing.Notch;
+import mensor.draw.SectionDrawing.Outline;
+import mensor.draw.SectionDrawing.Point;
+import mensor.length.Length;
+import mensor.look.Indication;
+import mensor.look.Reading;
+import mensor.weld.Connection;
+import mensor.weld.Gap;
+import mensor.weld.Groove;
+import mensor.weld.Joint;
+import mensor.weld.Penetration;
+import mensor.weld.Toe;
+
+/**
+ * The cross-section of a groove at a place, to scale, in millimetres. A butt: the lower surface along y = 0, the middle of the
+ * root at x = 0, toe A on the left. All else: a bevel on the first member, which stands on the second along y = 0. What the
+ * drawing does not say of the preparation is taken as is common (60° V, 45° bevel, no root face) and said so.
+ */
+final class GrooveSection {
+    private static final double V_ANGLE = 60;
+    private static final double BEVEL_ANGLE = 45;
+    private static final double BACKING = 8;
+
+    private final Joint joint;
+    private final Optional<Reading.Station> station;
+    private final Optional<Rule> profile;
+    private final double thicknessA;
+    private final double thicknessB;
+    private final double angle;
+    private final double rootFace;
+    private final double opening;
+    private final Optional<Gap> gap;
+    private final boolean square;
+    private final boolean bevel;
+    private final boolean bothSides;
+
+    GrooveSection(Joint joint, Optional<Reading.Station> station, Optional<Rule> profile) {
+        this.joint = joint;
+        this.station = station;
+        this.profile = profile;
+        this.thicknessA = mm(joint.member(Toe.A).thickness());
+        this.thicknessB = mm(joint.member(Toe.B).thickness());
+        Optional<Groove> drawn = joint.groove();
+        String prep = drawn.flatMap(Groove::prep).orElse("").toLowerCase(java.util.Locale.ROOT);
+        this.square = prep.contains("square");
+        this.bothSides = prep.startsWith("double") && joint.connection() == Connection.BUTT;
+        this.bevel = prep.contains("bevel") || joint.connection() != Connection.BUTT;
+        this.angle = square ? 0 : drawn.flatMap(Groove::includedAngle).orElse(bevel ? BEVEL_ANGLE : V_ANGLE);
+        this.rootFace = Math.min(
+                drawn.flatMap(Groove::rootFace).map(StripDrawing::mm).orElse(0.0), Math.min(thicknessA, thicknessB));
+        this.gap = station.map(Reading.Station::at)
+                .flatMap(at -> joint.gaps().stream()
+                        .filter(g -> g.opening().isPositive() && g.span().contains(at))
+                        .findFirst());
+        this.opening = gap.map(g -> mm(g.opening()))
+                .or(() -> drawn.flatMap(Groove::rootOpening).map(StripDrawing::mm))
+                .orElse(0.0);
+    }
+
+    SectionDrawing draw(List<Indication> indications, List<Integer> rejecting) {
+        return joint.connection() == Connection.BUTT ? butt(indications, rejecting) : stem(indications, rejecting);
+    }
+
+    /** How deep the preparation goes from the face of a member of this thickness. */
+    private double depth(double thickness) {
+        boolean partial =
+                joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
+        double whole = thickness - rootFace;
+        return partial ? Math.min(whole, joint.throat().map(StripDrawing::mm).orElse(whole)) : whole;
+    }
+
+    private SectionDrawing butt(List<Indication> indications, List<Integer> rejecting) {
+        double tanA = Math.tan(Math.toRadians(bevel ? angle : angle / 2));
+        double tanB = bevel ? 0 : tanA;
+        boolean partial =
+                joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
+        double deepA = bothSides ? (thicknessA - rootFace) / 2 : depth(thicknessA);
+        double deepB = bothSides ? (thicknessB - rootFace) / 2 : depth(thicknessB);
+        List<Point> edgeA = edge(-opening / 2, -tanA, thicknessA, deepA);
+        List<Point> edgeB = edge(opening / 2, tanB, thicknessB, deepB);
+        Point a = edgeA.get(0);
+        Point b = edgeB.get(0);
+        // round the weld from the root of A's side over both toes, so that the face is its second stretch
+        List<Point> outline = new ArrayList<>(List.of(edgeA.get(1), a, b, edgeB.get(1)));
+        if (!partial) {
+            outline.addAll(edgeB.subList(2, edgeB.size()));
+            for (int i = edgeA.size() - 1; i >= 2; i--) {
+                outline.add(edgeA.get(i));
+            }
+        }
+        double reach = Math.max(thicknessA, thicknessB) * 8;
+        List<Outline> members = new ArrayList<>();
+        members.add(new Outline("A", name(Toe.A), plate(-reach, thicknessA, edgeA), null));
+        members.add(new Outline("B", name(Toe.B), plate(reach, thicknessB, edgeB), null));
+        if (joint.backing().orElse(false)) {
+            double wide = Math.max(12, opening / 2 + 10);
+            members.add(new Outline(
+                    "backing",
+                    "backing",
+                    List.of(
+                            new Point(-wide, 0),
+                            new Point(wide, 0),
+                            new Point(wide, -BACKING),
+                            new Point(-wide, -BACKING)),
+                    null));
+        }
+        return section(180, members, List.copyOf(outline), a, b, notches(indications, rejecting, a, -90, b, -90));
+    }
+
+    /** A prepared edge from its toe down to the lower surface; {@code lean} is how far it leans out for each mm of depth. */
+    private List<Point> edge(double root, double lean, double thickness, double deep) {
+        Point toe = new Point(root + lean * deep, thickness);
+        Point upper = new Point(root, thickness - deep);
+        return bothSides
+                ? List.of(toe, upper, new Point(root, deep), new Point(root + lean * deep, 0))
+                : List.of(toe, upper, new Point(root, 0));
+    }
+
+    private static List<Point> plate(double far, double thickness, List<Point> edge) {
+        List<Point> points = new ArrayList<>(List.of(new Point(far, 0), new Point(far, thickness)));
+        points.addAll(edge);
+        return points;
+    }
+
+    /** A bevelled member that stands on the other: a tee, a corner, a lap. The face runs to a quarter of its thickness. */
+    private SectionDrawing stem(List<Indication> indications, List<Integer> rejecting) {
+        double deep = depth(thicknessA);
+        Point a = new Point(0, opening + deep * Math.tan(Math.toRadians(Math.min(angle, 80))));
+        Point b = new Point(thicknessA / 4, 0);
+        Point root = new Point(-deep, 0);
+        List<Point> outline = List.of(root, a, b);
+        double reach = Math.max(thicknessA, thicknessB) * 8;
+        boolean corner = joint.connection() == Connection.CORNER;
+        List<Outline> members = List.of(
+                new Outline(
+                        "A",
+                        name(Toe.A),
+                        List.of(
+                                new Point(-deep, opening),
+                                a,
+                                new Point(0, reach),
+                                new Point(-thicknessA, reach),
+                                new Point(-thicknessA, opening)),
+                        null),
+                new Outline(
+                        "B",
+                        name(Toe.B),
+                        List.of(
+                                new Point(corner ? -thicknessA : -reach, 0),
+                                new Point(reach, 0),
+                                new Point(reach, -thicknessB),
+                                new Point(corner ? -thicknessA : -reach, -thicknessB)),
+                        null));
+        return section(90, members, outline, a, b, notches(indications, rejecting, a, 180, b, -90));
+    }
+
+    private SectionDrawing section(
+            double dihedral, List<Outline> members, List<Point> outline, Point a, Point b, List<Notch> notches) {
+        Point face = new Point((a.x() + b.x()) / 2, (a.y() + b.y()) / 2);
+        Optional<Length> stands = station.flatMap(s -> s.reinforcement().or(s::convexity));
+        double length = Math.max(1e-9, Math.hypot(b.x() - a.x(), b.y() - a.y()));
+        Point crown = stands.map(StripDrawing::mm)
+                .map(h -> new Point(face.x() + (a.y() - b.y()) / length * h, face.y() + (b.x() - a.x()) / length * h))
+                .orElse(null);
+        List<Dimension> dimensions = new ArrayList<>();
+        station.flatMap(Reading.Station::reinforcement)
+                .ifPresent(r -> dimensions.add(new Dimension("reinforcement", face, crown, r.shown(), fails(r))));
+        station.filter(s -> s.reinforcement().isEmpty())
+                .flatMap(Reading.Station::convexity)
+                .ifPresent(c -> dimensions.add(new Dimension("convexity", face, crown, c.shown(), false)));
+        station.flatMap(Reading.Station::offset)
+                .ifPresent(o -> dimensions.add(new Dimension("offset", b, b, o.shown(), false)));
+        return new SectionDrawing(
+                station.map(s -> s.at().shown()).orElse(""),
+                station.isPresent(),
+                dihedral,
+                members,
+                new Outline("weld", "", outline, crown),
+                outline,
+                wanted(),
+                notches,
+                dimensions,
+                gap.map(g -> mm(g.opening())).orElse(0.0),
+                gap.map(g -> "gap " + g.opening().shown()).orElse(""));
+    }
+
+    private boolean fails(Length reinforcement) {
+        return profile.filter(Rule.FaceHeight.class::isInstance)
+                .map(Rule.FaceHeight.class::cast)
+                .map(h -> reinforcement.isOver(h.most())
+                        || reinforcement.isNegative() && reinforcement.negate().isOver(h.below()))
+                .orElse(false);
+    }
+
+    private String wanted() {
+        boolean partial =
+                joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
+        String what = partial
+                ? "PJP" + joint.throat().map(t -> ", throat " + t.shown()).orElse("")
+                : "CJP";
+        String taken = joint.groove().flatMap(Groove::includedAngle).isPresent() || square
+                ? ""
+                : ", angle not given: " + (int) angle + "° drawn";
+        return what + (joint.flush() ? ", flush" : "") + taken;
+    }
+
+    private List<Notch> notches(
+            List<Indication> indications, List<Integer> rejecting, Point a, double intoA, Point b, double intoB) {
+        List<Notch> notches = new ArrayList<>();
+        for (int n = 0; n < indications.size(); n++) {
+            boolean here = station.isPresent()
+                    && indications.get(n).isPlaced()
+                    && indications.get(n).span().contains(station.get().at());
+            if (here
+                    && indications.get(n) instanceof Indication.Undercut u
+                    && u.toe() != Toe.ROOT
+                    && u.deep().isPositive()) {
+                boolean onA = u.toe() == Toe.A;
+                notches.add(new Notch(
+                        onA ? a : b,
+                        mm(u.deep()),
+                        onA ? intoA : intoB,
+                        "undercut " + u.deep().shown(),
+                        rejecting.contains(n)));
+            }
+        }
+        return List.copyOf(notches);
+    }
+
+    private String name(Toe toe) {
+        var m = joint.member(toe);
+        return (m.name().isBlank() ? "member" : m.name()) + " " + m.thickness().shown();
+    }
+}
