@@ -66,7 +66,7 @@ export default function Procedures() {
   );
 }
 
-const emptyProcedure: ProcedureForm = { format: "mensor-procedure/1", units: "in", welds: ["fillet"], steel: "unknown", passes: [{ kind: "root", electrode: "E7018", diameter: "1/8" }] };
+const emptyProcedure: ProcedureForm = { format: "mensor-procedure/1", units: "in", welds: ["fillet"], steel: "unknown", passes: [{ kind: "root", electrode: "E7018", diameter: "1/8", amps: [115, 165] }] };
 const steels = [["unknown", "not known"], ["a36-type", "A36-type"], ["a572-50-type", "A572-50, A992 and like"], ["higher-strength", "higher strength"]] as const;
 const allPositions = ["1F", "2F", "3F", "4F", "1G", "2G", "3G", "4G", "5G", "6G"];
 const kinds = ["root", "hot", "fill", "cap"].map((k) => [k, k] as const);
@@ -108,7 +108,12 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
   };
   const problems = { ...problemsByField(fault), ...Object.fromEntries((preview?.problems ?? []).filter((p) => p.field !== "number" && p.field !== "revision").map((p) => [p.field, p.problem])) };
   const number = (v: string) => numberOf(v);
-  const rodOf = (p: Pass) => rods.find((r) => r.electrode === p.electrode && r.diameter === p.diameter);
+  /** The amps start from the rod's own range, and may be narrowed. */
+  const withRange = (p: Pass): Pass => {
+    const range = rodOf(p)?.amps;
+    return range ? { ...p, amps: [range.low, range.high] } : p;
+  };
+  const rodOf = (p: Pass) => rods.find((r) => r.electrode === p.electrode && p.diameter?.replace(/ ?(in|mm)$/, "") === (form.units === "mm" ? r.metric : r.diameter));
   return (
     <div className="card panel">
       <header>
@@ -158,9 +163,9 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
             return (
               <div className="grid passrow" key={i}>
                 <ChoiceField id={`k${i}`} label="Pass" span={2} value={p.kind} problem={at("kind")} options={kinds} onChange={(v) => setPass(i, { kind: v })} />
-                <ChoiceField id={`e${i}`} label="Rod" span={3} value={p.electrode} options={[...new Set(rods.map((r) => r.electrode))].map((r) => [r, r] as const)} onChange={(v) => setPass(i, { electrode: v })} />
-                <TextField id={`d${i}`} label="Diameter" span={2} value={p.diameter} problem={at("diameter")} onChange={(v) => setPass(i, { diameter: v })} />
-                <RangeField id={`a${i}`} label="Amps" span={3} value={p.amps?.map(String)} problem={at("amps")} hint={range ? `rod ${range.low}–${range.high}` : undefined} onChange={(v) => setPass(i, { amps: v.map((x) => numberOf(x) ?? Number.NaN) })} />
+                <ChoiceField id={`e${i}`} label="Rod" span={3} value={p.electrode} options={[...new Set(rods.map((r) => r.electrode))].map((r) => [r, r] as const)} onChange={(v) => setPass(i, withRange({ ...p, electrode: v }))} />
+                <TextField id={`d${i}`} label="Diameter" span={2} value={p.diameter} problem={at("diameter")} onChange={(v) => setPass(i, withRange({ ...p, diameter: v }))} />
+                <RangeField key={`${p.electrode} ${p.diameter}`} id={`a${i}`} label="Amps" span={3} value={p.amps?.map(String)} problem={at("amps")} hint={range ? `rod ${range.low}–${range.high}` : undefined} onChange={(v) => setPass(i, { amps: v.map((x) => numberOf(x) ?? Number.NaN) })} />
                 <RangeField id={`v${i}`} label="Volts" span={2} value={p.volts?.map(String)} problem={at("volts")} onChange={(v) => setPass(i, { volts: v.map((x) => numberOf(x) ?? Number.NaN) })} />
                 <ChoiceField id={`p${i}`} label="Polarity" span={2} value={p.polarity} options={polarities} onChange={(v) => setPass(i, { polarity: v })} />
                 <ChoiceField id={`t${i}`} label="Beads" span={3} value={p.technique} options={techniques} onChange={(v) => setPass(i, { technique: v })} />

@@ -53,6 +53,13 @@ public final class RodTable {
         return Optional.empty();
     }
 
+    /** What the diameter is called where rods are sold in millimetres: to the tenth, but for whole ones. */
+    public static String metricName(Length diameter) {
+        double mm = Math.round(diameter.approximateNanometres() / 1e5) / 10.0;
+        double whole = Math.round(mm);
+        return Range.plain(whole >= 4 && Math.abs(mm - whole) <= 0.4 ? whole : mm == 2.4 ? 2.5 : mm);
+    }
+
     /** A rod of 3.2 mm is called 1/8 in: the trade's names lie within a quarter of a millimetre of each other. */
     static boolean isCalled(Length diameter, Length name) {
         Length off = diameter.minus(name);

@@ -166,4 +166,14 @@ class JointTest {
         assertThat(RodTable.isLowHydrogen("E6010")).contains(false);
         assertThat(RodTable.isLowHydrogen("E9999")).isEmpty();
     }
+
+    /** The trade's metric names: 2.5, 3.2, 4 and 5 mm (common practice, no source). */
+    @Test
+    void aRodIsCalledByItsMetricNameToo() {
+        assertThat(RodTable.diameters().stream().map(RodTable::metricName)).containsExactly("2.5", "3.2", "4", "5");
+        for (Length d : RodTable.diameters()) {
+            assertThat(RodTable.amps("E7018", Length.millimetres(RodTable.metricName(d))))
+                    .isEqualTo(RodTable.amps("E7018", d));
+        }
+    }
 }

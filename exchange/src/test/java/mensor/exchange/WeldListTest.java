@@ -61,6 +61,28 @@ class WeldListTest {
     }
 
     @Test
+    void aGrooveHasItsPreparationAndGoesOutAsItCameIn() {
+        WeldList.Sheet sheet = WeldList.read(
+                "mark;length;t1;t2;penetration;prep;included angle;land;root opening;backing\nG-1;300;12;12;CJP;V;60°;1,5;3;yes\n"
+                        + "G-2;300;12;12;cjp;V;wide;;;\n");
+        Joint j = joint(sheet.rows().get(0), Unit.MILLIMETRE);
+        assertThat(j.isFillet()).isFalse();
+        assertThat(j.connection()).isEqualTo(mensor.weld.Connection.BUTT);
+        assertThat(j.groove().orElseThrow().includedAngle()).contains(60.0);
+        assertThat(j.groove().orElseThrow().rootFace()).contains(Length.millimetres("1.5"));
+        assertThat(j.backing()).contains(true);
+        Map<Column, String> out = WeldList.cells(WeldList.joint(sheet.rows().get(0)));
+        assertThat(out).containsEntry(Column.ANGLE, "60").containsEntry(Column.ROOT_FACE, "1.5");
+        assertThat(joint(WeldList.read(WeldList.write(List.of(out))).rows().get(0), Unit.MILLIMETRE)
+                        .inWords())
+                .isEqualTo(j.inWords());
+        assertThatThrownBy(() -> joint(sheet.rows().get(1), Unit.MILLIMETRE))
+                .isInstanceOfSatisfying(
+                        UnreadableInput.class,
+                        e -> assertThat(WeldList.inColumn(e).field()).isEqualTo("included angle"));
+    }
+
+    @Test
     void yesAndNoSegmentsAndWordsInAnyCase() {
         WeldList.Sheet sheet = WeldList.read(
                 "mark;length;size;t1;side;position;connection;segments;primary\nFB-1;24;1/4;3/8;Arrow side;2f;Lap;0-3; yes\n"

@@ -52,6 +52,7 @@ class ProcedureController {
     record RodView(
             String electrode,
             String diameter,
+            String metric,
             @Nullable Range amps,
             boolean lowHydrogen,
             @Nullable Integer group) {}
@@ -115,6 +116,7 @@ class ProcedureController {
         return new RodView(
                 electrode,
                 diameter.shown(),
+                RodTable.metricName(diameter),
                 RodTable.amps(electrode, diameter).orElse(null),
                 RodTable.isLowHydrogen(electrode).orElse(false),
                 RodTable.group(electrode).orElse(null));
