@@ -63,7 +63,7 @@ export function Tower({ bench }: { bench: Bench }) {
         {open ? (
           <>
             {bench.making.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
-            {bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
+            {!bench.making.fitUp.stops && bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
             <Ready bench={bench} disabled={!looks} />
             {clearable.length > 0 && <h3>Still to look at</h3>}
             {clearable.map((t) => (

@@ -69,7 +69,7 @@ export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: b
         {making.fitUp.stops && (
           <p role="alert" className="stopline">Do not weld: refer it, or build up under an approved procedure, then read the fit-up again.</p>
         )}
-        {making.fitUp.raised.map((r) => <p key={r} className="raised">{r}</p>)}
+        {!making.fitUp.stops && making.fitUp.raised.map((r) => <p key={r} className="raised">{r}</p>)}
         {readings.map((e) => (
           <Made key={e.id} entry={e} may={may} act={act} jointId={making.jointId} words={readingInWords(e)} />
         ))}

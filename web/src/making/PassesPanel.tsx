@@ -150,9 +150,9 @@ function PassForm({ making, last, editing, fault, brief, onPut, onLeave }: { mak
         {!brief && text("starts", "Starts at", 4, making.units === "in" ? "0, 8, 16" : "0, 200")}
         {!brief && text("stops", "Stops at", 4)}
         {!brief && text("beadWidth", "Bead width", 4)}
-        {!brief && <ChoiceField id="pass-cleaned" label="Cleaned" span={4} value={typed.cleaned} options={[["", "–"], ["true", "yes"], ["false", "no"]]} onChange={(v) => set("cleaned", v)} />}
-        {!brief && text("welder", "Welder", 4)}
-        <div className="row" style={{ gridColumn: `span ${brief ? 6 : 4}`, alignSelf: "end" }}>
+        {!brief && <ChoiceField id="pass-cleaned" label="Cleaned" span={3} value={typed.cleaned} options={[["", "–"], ["true", "yes"], ["false", "no"]]} onChange={(v) => set("cleaned", v)} />}
+        {!brief && text("welder", "Welder", 3)}
+        <div className="row" style={{ gridColumn: "span 6", alignSelf: "end" }}>
           <button type="submit" className="btn main">{editing ? "Store the pass" : "Record the pass"}</button>
           {editing && <button type="button" className="link" onClick={onLeave}>leave</button>}
         </div>

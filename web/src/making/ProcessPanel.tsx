@@ -122,8 +122,8 @@ function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; 
       })}
       {mayRecord && (
         <div className="row">
-          <input aria-label="Rod" className="text" style={{ width: 90 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
-          <input aria-label="Taken out at, empty for now" type="datetime-local" className="text" style={{ width: 200 }} value={at} onChange={(e) => setAt(e.target.value)} />
+          <input aria-label="Rod" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
+          <input aria-label="Taken out at, empty for now" type="datetime-local" className="text" style={{ width: 178 }} value={at} onChange={(e) => setAt(e.target.value)} />
           <button type="button" className="btn" onClick={() => void act(() => api.made(making.jointId, crypto.randomUUID(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
         </div>
       )}
@@ -138,8 +138,8 @@ function WeldedAt({ making, mayRecord, act }: { making: Making; mayRecord: boole
     <section aria-label="Welding finished">
       <h3>Welding finished</h3>
       <div className="row">
-        <input aria-label="Welding finished at" type="datetime-local" className="text" style={{ width: 220 }} disabled={!mayRecord} value={at} onChange={(e) => setAt(e.target.value)} />
-        {mayRecord && <button type="button" className="btn" disabled={at === "" || at === shown} onClick={() => void act(() => api.welded(making.jointId, new Date(at).toISOString().replace(".000Z", "Z")))}>Store</button>}
+        <input aria-label="Welding finished at" type="datetime-local" className="text" style={{ width: 200 }} disabled={!mayRecord} value={at} onChange={(e) => setAt(e.target.value)} />
+        {mayRecord && (at !== "" || shown !== "") && <button type="button" className="btn" disabled={at === "" || at === shown} onClick={() => void act(() => api.welded(making.jointId, new Date(at).toISOString().replace(".000Z", "Z")))}>Store</button>}
         {mayRecord && shown === "" && at === "" && <button type="button" className="btn" onClick={() => setAt(localTime(new Date()))}>Now</button>}
       </div>
       <p className="cautions">{making.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}</p>

@@ -98,7 +98,7 @@ class BeforeTheLookTest {
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The weld along its length"))
                         .getByText("gap 1/8", new Locator.GetByTextOptions().setExact(true)))
                 .isVisible();
-        assertThat(page.getByText("pass 1 starts at 6")).isAttached();
+        assertThat(page.getByText("Before, near here:").locator("..")).containsText("pass 1 starts at 6");
         tab(page, "Passes \\(1\\)").click();
         assertThat(page.getByText("rod at 100 A: the procedure says 115–140 A")).isVisible();
     }

@@ -219,6 +219,23 @@ class DemoTest {
                 .hasSize(40);
         assertThat(ines.get("/api/gauges").json().valueStream().filter(g -> g.has("fault")))
                 .hasSize(2);
+        String out = ines.get("/api/gauges")
+                .json()
+                .valueStream()
+                .filter(g -> g.get("form").has("foundOut"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asString();
+        assertThat(ines.get("/api/gauges/" + out + "/records")
+                        .json()
+                        .valueStream()
+                        .map(r -> r.get("mark").asString()))
+                .as("a gauge found out of calibration lists what it touched")
+                .containsExactlyInAnyOrder("FB-03", "ST2-15");
+        assertThat(named("FB-21").get("evaluation").get("verdict").asString())
+                .as("a groove whose crown stands too high")
+                .isEqualTo("reject");
         boolean rodsOver = rows.stream()
                 .filter(r -> r.get("mark").asString().equals("FB-03"))
                 .map(DemoTest::bench)

@@ -121,6 +121,7 @@ class DemoData implements ApplicationRunner {
         splices();
         clipAngles();
         lockGate();
+        shop.findTaperOut(actors.get("quinn"));
     }
 
     /** One joint being written down: what it is, then what was looked at. */
@@ -142,11 +143,14 @@ class DemoData implements ApplicationRunner {
         }
 
         Work ready() {
+            return ready(shop.kit());
+        }
+
+        Work ready(List<UUID> gauges) {
             bench.conditions(
                     inspector,
                     inspection,
-                    new ConditionsForm(
-                            true, true, false, null, true, "120 fc, lamp", true, null, shop.kit(), null, null));
+                    new ConditionsForm(true, true, false, null, true, "120 fc, lamp", true, null, gauges, null, null));
             return this;
         }
 
@@ -285,7 +289,7 @@ class DemoData implements ApplicationRunner {
         String lot = "Stair tower 2";
         joint(lot, "ST2-14", "1", "K7", "ines", tee("24", "5/16", "3/8", "3/4", "2F"));
         joint(lot, "ST2-15", "1", "K7", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
-                .ready()
+                .ready(shop.kitBefore())
                 .legs("1 5/16 3/8", "12 5/16 5/16", "23 3/8 3/8")
                 .undercut("A", "6", "8", "1/32")
                 .clearBut("undercut")
@@ -343,7 +347,7 @@ class DemoData implements ApplicationRunner {
                 .clearBut("crack")
                 .sign();
         joint(lot, "FB-03", "2", "K7", "ines", tee("36", "1/4", "3/8", "1/2", "2F"))
-                .ready()
+                .ready(shop.kitBefore())
                 .blade("0", "36", "1/4")
                 .seen("'kind':'porosity','from':'8','to':'8 3/4','diameter':'3/32','count':5")
                 .welding("'arcLength':'normal'")

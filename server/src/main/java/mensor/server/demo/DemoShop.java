@@ -32,6 +32,7 @@ class DemoShop {
     private final People people;
     private final Clock clock;
     private final List<UUID> kit = new ArrayList<>();
+    private UUID taper;
 
     DemoShop(Jobs jobs, Procedures procedures, Welders welders, Gauges gauges, People people, Clock clock) {
         this.jobs = jobs;
@@ -141,10 +142,32 @@ class DemoShop {
         kit.add(gauge(quinn, "Throat T-1", "throat gauge", "1/32", "1/2 in", today.plusMonths(11), null));
         kit.add(gauge(quinn, "Rule R-3", "steel rule", "1/32", "24 in", today.plusMonths(4), null));
         gauge(quinn, "Dial D-9", "dial depth gauge", ".001", "1/2 in", today.minusDays(12), null);
-        gauge(quinn, "Taper G-7", "taper gap gauge", "1/64", "1/2 in", today.plusMonths(5), today.minusDays(4));
+        taper = gauge(quinn, "Taper G-7", "taper gap gauge", "1/64", "1/2 in", today.plusMonths(5), null);
         for (String who : List.of("ines", "tomas")) {
             gauges.takeKit(actors.get(who), kit);
         }
+    }
+
+    /** The kit with the taper gauge, as it was carried before that was found out of calibration. */
+    List<UUID> kitBefore() {
+        List<UUID> before = new ArrayList<>(kit);
+        before.add(taper);
+        return before;
+    }
+
+    /** The taper gauge fails its check: what it touched is looked at again. */
+    void findTaperOut(Actor quinn) {
+        Gauges.GaugeView g = gauges.all().stream()
+                .filter(x -> x.id().equals(taper))
+                .findFirst()
+                .orElseThrow();
+        GaugeForm f = g.form();
+        LocalDate found = LocalDate.now(clock).minusDays(4);
+        gauges.put(
+                quinn,
+                taper,
+                new GaugeForm(f.name(), f.kind(), f.division(), f.range(), f.serial(), f.due(), found),
+                g.version());
     }
 
     private UUID gauge(
