@@ -2,11 +2,15 @@ package mensor.criteria;
 
 import java.util.List;
 import java.util.Optional;
+import mensor.criteria.d11.CyclicBook;
 import mensor.criteria.d11.StaticBook;
+import mensor.criteria.d11.TubularBook;
+import mensor.criteria.d11.WelderTestBook;
 
 /** The books that are built. A new one is added here and nowhere else. */
 public final class CriteriaBooks {
-    private static final List<CriteriaBook> ALL = List.of(new StaticBook());
+    private static final List<CriteriaBook> ALL =
+            List.of(new StaticBook(), new CyclicBook(), new TubularBook(), new WelderTestBook());
 
     private CriteriaBooks() {}
 

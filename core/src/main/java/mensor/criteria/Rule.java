@@ -35,7 +35,11 @@ public sealed interface Rule {
 
         T poreSums(PoreSums rule);
 
-        T noPoresAcrossTension(NoPoresAcrossTension rule);
+        T poreSpacing(PoreSpacing rule);
+
+        T eitherWay(EitherWay rule);
+
+        T graded(Graded rule);
 
         T arcStrikeDressed(ArcStrikeDressed rule);
 
@@ -175,11 +179,32 @@ public sealed interface Rule {
         }
     }
 
-    /** No visible pore where the weld lies across tension, else the sums; both are judged where that is not known. */
-    record NoPoresAcrossTension(PoreSums otherwise) implements Rule {
+    /** At most one visible pore in any {@code window}, and none larger than {@code most}. */
+    record PoreSpacing(Length most, Length window) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
-            return cases.noPoresAcrossTension(this);
+            return cases.poreSpacing(this);
+        }
+    }
+
+    /** What holds depends on a fact that is not known: both are judged, and only what they agree on is said. */
+    record EitherWay(Rule ifSo, Rule otherwise, String fact) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.eitherWay(this);
+        }
+    }
+
+    /** {@code ifSo} or {@code otherwise} where the fact is known, else both. */
+    static Rule either(Optional<Boolean> known, Rule ifSo, Rule otherwise, String fact) {
+        return known.map(k -> k ? ifSo : otherwise).orElse(new EitherWay(ifSo, otherwise, fact));
+    }
+
+    /** A rule whose numbers are less sure than those of the tables. */
+    record Graded(Rule rule, Confidence confidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.graded(this);
         }
     }
 
@@ -208,10 +233,16 @@ public sealed interface Rule {
     }
 
     /**
-     * The root of a weld made from one side. Incomplete penetration and burn-through reject. Melt-through and root
-     * concavity have no limit in the book; the advice is what a welder's test allows.
+     * The root of a weld made from one side. Incomplete penetration and burn-through reject. Where the book has no limit for
+     * melt-through and root concavity, the advice is what a welder's test allows.
      */
-    record Root(Undercut undercut, Length meltThroughAdvice, Length concavityAdvice, Confidence adviceConfidence)
+    record Root(
+            Undercut undercut,
+            Optional<Length> meltThroughMost,
+            Optional<Length> concavityMost,
+            Length meltThroughAdvice,
+            Length concavityAdvice,
+            Confidence adviceConfidence)
             implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {

@@ -52,8 +52,8 @@ final class GrooveSection {
         Optional<Groove> drawn = joint.groove();
         String prep = drawn.flatMap(Groove::prep).orElse("").toLowerCase(java.util.Locale.ROOT);
         this.square = prep.contains("square");
-        this.bothSides = prep.startsWith("double") && joint.connection() == Connection.BUTT;
-        this.bevel = prep.contains("bevel") || joint.connection() != Connection.BUTT;
+        this.bothSides = prep.startsWith("double") && isButt(joint);
+        this.bevel = prep.contains("bevel") || !isButt(joint);
         this.angle = square ? 0 : drawn.flatMap(Groove::includedAngle).orElse(bevel ? BEVEL_ANGLE : V_ANGLE);
         this.rootFace = Math.min(
                 drawn.flatMap(Groove::rootFace).map(StripDrawing::mm).orElse(0.0), Math.min(thicknessA, thicknessB));
@@ -66,8 +66,12 @@ final class GrooveSection {
                 .orElse(0.0);
     }
 
+    private static boolean isButt(Joint joint) {
+        return joint.connection() == Connection.BUTT || joint.connection() == Connection.PIPE_BUTT;
+    }
+
     SectionDrawing draw(List<Indication> indications, List<Integer> rejecting) {
-        return joint.connection() == Connection.BUTT ? butt(indications, rejecting) : stem(indications, rejecting);
+        return isButt(joint) ? butt(indications, rejecting) : stem(indications, rejecting);
     }
 
     /** How deep the preparation goes from the face of a member of this thickness. */

@@ -113,10 +113,19 @@ final class AddendumCheck {
     }
 
     private void exceptionOff() {
-        Rule.Undercut rule = (Rule.Undercut) book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units());
+        boolean excepts = book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units())
+                        instanceof Rule.Undercut u
+                && u.depths().values().stream().anyMatch(d -> d.exception().isPresent());
         List<Found<Indication.Undercut>> found = Found.indications(inspection, Indication.Undercut.class).stream()
                 .filter(f -> f.what().toe() != Toe.ROOT)
                 .toList();
+        if (!excepts) {
+            if (!found.isEmpty()) {
+                finding.indications(Found.indices(found)).accept("the book has no exception here to take away");
+            }
+            return;
+        }
+        Rule.Undercut rule = (Rule.Undercut) book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units());
         List<Found<Indication.Undercut>> over = found.stream()
                 .filter(f ->
                         f.what().deep().isOver(rule.depths().get(f.what().toe()).anyLength()))

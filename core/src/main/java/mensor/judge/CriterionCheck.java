@@ -263,37 +263,45 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     }
 
     @Override
-    public Finding noPoresAcrossTension(Rule.NoPoresAcrossTension rule) {
-        Optional<Boolean> across = inspection.joint().transverseTension();
-        List<Found<Indication.Porosity>> pores = Found.indications(inspection, Indication.Porosity.class);
-        if (across.isPresent() && !across.get()) {
-            return poreSums(rule.otherwise());
-        }
-        if (across.isPresent()) {
-            finding.allowed("none across tension");
-            if (!pores.isEmpty()) {
-                String at = pores.get(0).what().span().shown();
-                finding.measured(pores.size() == 1 ? "a pore at " + at : pores.size() + " places")
-                        .span(pores.get(0).what().span())
-                        .indications(Found.indices(pores))
-                        .reject("a pore at " + at + "; none is allowed in a complete penetration butt across tension");
-            }
-            return orLooked();
-        }
-        if (pores.isEmpty()) {
-            finding.allowed("none across tension; else "
-                    + rule.otherwise().sums().get(0).sum().shownWithUnit() + " in any "
-                    + rule.otherwise().sums().get(0).window().shown());
-            return orLooked();
-        }
-        new PorosityCheck(inspection, rule.otherwise()).judge(finding);
-        if (finding.build().verdict() != mensor.look.Verdict.REJECT) {
-            finding.trace("across tension no pore is allowed; else the sums accept")
-                    .incomplete(
-                            "rejects if the butt lies across tension, else accepts",
-                            "say whether the butt lies across tension: the drawing or the Engineer knows");
+    public Finding poreSpacing(Rule.PoreSpacing rule) {
+        if (Found.indications(inspection, Indication.Porosity.class).isEmpty()) {
+            finding.allowed("one in any " + rule.window().shownWithUnit() + ", none over "
+                    + rule.most().shownWithUnit());
+        } else {
+            new PoreSpacingCheck(inspection, rule).judge(finding);
         }
         return orLooked();
+    }
+
+    @Override
+    public Finding graded(Rule.Graded rule) {
+        finding.confidence(rule.confidence());
+        return rule.rule().answer(this);
+    }
+
+    @Override
+    public Finding eitherWay(Rule.EitherWay rule) {
+        Finding ifSo = rule.ifSo().answer(new CriterionCheck(inspection, criterion, finding.fresh()));
+        Finding otherwise = rule.otherwise().answer(new CriterionCheck(inspection, criterion, finding.fresh()));
+        if (ifSo.verdict() == otherwise.verdict()) {
+            return ifSo;
+        }
+        finding.like(ifSo)
+                .trace(said(ifSo) + " if " + rule.fact() + ": " + ifSo.reason())
+                .trace(said(otherwise) + " otherwise: " + otherwise.reason())
+                .incomplete(
+                        said(ifSo) + " if " + rule.fact() + ", else " + said(otherwise),
+                        "say whether " + rule.fact() + ": the drawing or the Engineer knows");
+        return finding.build();
+    }
+
+    private static String said(Finding f) {
+        return switch (f.verdict()) {
+            case ACCEPT -> "accepts";
+            case REJECT -> "rejects";
+            case INCOMPLETE -> "incomplete";
+            case NOT_APPLICABLE -> "not asked";
+        };
     }
 
     @Override

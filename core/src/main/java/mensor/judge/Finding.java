@@ -93,6 +93,27 @@ public record Finding(
             this.citation = citation;
         }
 
+        /** One for the same criterion with nothing found yet. */
+        Builder fresh() {
+            Builder b = new Builder(id, criterion, citation);
+            b.confidence = confidence;
+            return b;
+        }
+
+        /** Takes over what another finding of the criterion measured and where. */
+        Builder like(Finding f) {
+            measured = f.measured();
+            allowed = f.allowed();
+            margin = f.margin();
+            numbers = f.numbers().orElse(null);
+            span = f.span().orElse(null);
+            indications = f.indications();
+            readings = f.readings();
+            confidence = confidence.lower(f.confidence());
+            trace.addAll(f.trace());
+            return this;
+        }
+
         Builder accept(String why) {
             return verdict(Verdict.ACCEPT, why);
         }

@@ -88,21 +88,52 @@ final class RootCheck {
                             + first.span().shown() + "; none is allowed");
             return;
         }
-        noLimit(
-                finding,
-                meltThrough(inspection),
-                AddendumKind.MELT_THROUGH_MAX,
-                "melt-through",
-                rule.meltThroughAdvice());
-        noLimit(
-                finding,
-                concavity(inspection),
-                AddendumKind.ROOT_CONCAVITY_MAX,
-                "root concavity",
-                rule.concavityAdvice());
+        if (rule.meltThroughMost().isPresent() || rule.concavityMost().isPresent()) {
+            limited(finding, meltThrough(inspection), rule.meltThroughMost().orElseThrow(), "melt-through");
+            limited(finding, concavity(inspection), rule.concavityMost().orElseThrow(), "root concavity");
+        } else {
+            noLimit(
+                    finding,
+                    meltThrough(inspection),
+                    AddendumKind.MELT_THROUGH_MAX,
+                    "melt-through",
+                    rule.meltThroughAdvice());
+            noLimit(
+                    finding,
+                    concavity(inspection),
+                    AddendumKind.ROOT_CONCAVITY_MAX,
+                    "root concavity",
+                    rule.concavityAdvice());
+        }
         if (finding.isOpen() && isRecorded(inspection)) {
             finding.accept("nothing of what was recorded at the root is limited here");
         }
+    }
+
+    /** Against the book's own limit; an earlier reject stands. */
+    private void limited(Finding.Builder finding, List<RootDepth> found, Length most, String what) {
+        if (found.isEmpty() || !finding.isOpen() && finding.build().verdict() == Verdict.REJECT) {
+            return;
+        }
+        finding.confidence(rule.adviceConfidence());
+        DepthCheck.atMost(
+                finding,
+                found.stream()
+                        .map(d -> new DepthCheck.Measured(
+                                d.reading(),
+                                d.index(),
+                                d.span(),
+                                d.depth(),
+                                d.reading()
+                                        ? inspection.readings().get(d.index()).division()
+                                        : inspection
+                                                .indications()
+                                                .get(d.index())
+                                                .division()))
+                        .toList(),
+                most,
+                inspection.units(),
+                what);
     }
 
     private void noLimit(

@@ -29,7 +29,7 @@ import mensor.weld.WeldingRecord;
 
 /** Writes a look at a made-up fillet in a line or two; ready, with nothing else seen, unless a test says otherwise. */
 final class Look {
-    private static final CriteriaBook BOOK = new StaticBook();
+    private CriteriaBook book = new StaticBook();
     private final Unit unit;
     private final Joint.Builder joint;
     private final List<Reading> readings = new ArrayList<>();
@@ -84,6 +84,11 @@ final class Look {
 
     Look joint(UnaryOperator<Joint.Builder> change) {
         change.apply(joint);
+        return this;
+    }
+
+    Look by(CriteriaBook other) {
+        book = other;
         return this;
     }
 
@@ -183,7 +188,7 @@ final class Look {
     }
 
     Evaluation judge() {
-        return Judge.evaluate(inspection(), BOOK);
+        return Judge.evaluate(inspection(), book);
     }
 
     Finding finding(Criterion criterion) {

@@ -147,7 +147,7 @@ class InspectionFormatTest {
 
     @Test
     void aBookThatIsNotBuiltSaysSo() {
-        assertThatThrownBy(() -> InspectionDocument.read(GOOD.replace("d1.1-static", "d1.1-cyclic")))
+        assertThatThrownBy(() -> InspectionDocument.read(GOOD.replace("d1.1-static", "b31.3-normal")))
                 .hasMessageContaining("not built into this version");
     }
 

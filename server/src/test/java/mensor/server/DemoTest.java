@@ -236,6 +236,13 @@ class DemoTest {
         assertThat(named("FB-21").get("evaluation").get("verdict").asString())
                 .as("a groove whose crown stands too high")
                 .isEqualTo("reject");
+        assertThat(named("HG-1").get("evaluation").toString())
+                .as("a fact that is not known")
+                .contains("rejects if the weld lies across the tension of a primary member, else accepts");
+        assertThat(named("HG-2").get("evaluation").get("verdict").asString()).isEqualTo("reject");
+        assertThat(named("CP-1").get("evaluation").get("verdict").asString())
+                .as("a test piece has no underrun")
+                .isEqualTo("reject");
         boolean rodsOver = rows.stream()
                 .filter(r -> r.get("mark").asString().equals("FB-03"))
                 .map(DemoTest::bench)

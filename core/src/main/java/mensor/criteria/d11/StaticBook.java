@@ -17,8 +17,8 @@ import mensor.weld.Joint;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
 
-/** AWS D1.1/D1.1M, statically loaded nontubular connections. */
-public final class StaticBook implements CriteriaBook {
+/** AWS D1.1/D1.1M, statically loaded nontubular connections; the other books of D1.1 say where they differ. */
+public class StaticBook implements CriteriaBook {
     private static final String DOCUMENT = "AWS D1.1/D1.1M";
 
     @Override
@@ -60,41 +60,64 @@ public final class StaticBook implements CriteriaBook {
             case CRATER -> new Rule.CraterFilled();
             case OVERLAP -> new Rule.NoneAllowed("overlap");
             case PROFILE -> joint.isFillet() ? convexity(joint, column) : grooveProfile(joint, column);
-            case SIZE -> joint.isFillet() ? StaticTables.filletSize(column) : new Rule.GrooveSize();
+            case SIZE -> joint.isFillet() ? filletSize(column) : new Rule.GrooveSize();
             case LENGTH -> new Rule.NoneAllowed("missing length");
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
-            case UNDERCUT -> undercut(joint, column, Toe.A, Toe.B);
+            case UNDERCUT -> undercut(joint, column);
             case POROSITY -> pores(joint, column);
             case ARC_STRIKE -> new Rule.ArcStrikeDressed();
             case SLAG -> new Rule.SlagRemoved();
             case SPATTER -> new Rule.SpatterTight();
-            case ROOT ->
-                new Rule.Root(
-                        undercut(joint, column, Toe.ROOT),
-                        StaticTables.meltThroughAdvice(column),
-                        StaticTables.rootConcavityAdvice(column),
-                        Confidence.MEDIUM);
+            case ROOT -> root(joint, column);
             case MISALIGNMENT -> offset(joint, column);
         };
     }
 
-    /** No pore in a complete penetration butt across tension; the sums in all else. */
-    private static Rule pores(Joint joint, Unit column) {
-        Rule.PoreSums sums = StaticTables.pores(column);
-        boolean butt = !joint.isFillet()
-                && joint.connection() == Connection.BUTT
-                && joint.penetration().filter(Penetration.COMPLETE::equals).isPresent();
-        return butt ? new Rule.NoPoresAcrossTension(sums) : sums;
+    Rule.FilletSize filletSize(Unit column) {
+        return StaticTables.filletSize(column);
     }
 
-    private static Rule grooveProfile(Joint joint, Unit column) {
+    Rule undercut(Joint joint, Unit column) {
+        return undercut(joint, column, Toe.A, Toe.B);
+    }
+
+    Rule root(Joint joint, Unit column) {
+        return root(undercut(joint, column, Toe.ROOT), column);
+    }
+
+    static Rule root(Rule.Undercut undercut, Unit column) {
+        return new Rule.Root(
+                undercut,
+                Optional.empty(),
+                Optional.empty(),
+                StaticTables.meltThroughAdvice(column),
+                StaticTables.rootConcavityAdvice(column),
+                Confidence.MEDIUM);
+    }
+
+    /** No pore in a complete penetration butt across tension; the sums in all else. */
+    Rule pores(Joint joint, Unit column) {
+        return noneAcrossTension(joint, StaticTables.pores(column));
+    }
+
+    static Rule noneAcrossTension(Joint joint, Rule otherwise) {
+        boolean butt = !joint.isFillet()
+                && (joint.connection() == Connection.BUTT || joint.connection() == Connection.PIPE_BUTT)
+                && joint.penetration().filter(Penetration.COMPLETE::equals).isPresent();
+        Rule none = new Rule.NoneAllowed("pore in a complete penetration butt across tension");
+        return butt
+                ? Rule.either(joint.transverseTension(), none, otherwise, "the butt lies across tension")
+                : otherwise;
+    }
+
+    private Rule grooveProfile(Joint joint, Unit column) {
         if (joint.flush()) {
             return flush(joint, column);
         }
         boolean outside = joint.corner().filter(Corner.OUTSIDE::equals).isPresent();
         if (joint.connection() == Connection.BUTT || outside) {
             Length t = profileThickness(joint, joint.thicker().thickness());
-            Length most = StaticTables.reinforcement(t, column);
+            Length most = reinforcement(t, column);
             // the step over 2 in [50 mm] is the less sure one
             Confidence sure = t.isOver(column.pick(StaticTables.in(2, 1), StaticTables.mm("50")))
                     ? Confidence.MEDIUM
@@ -110,6 +133,10 @@ public final class StaticBook implements CriteriaBook {
         }
         Length t = profileThickness(joint, joint.thinner().thickness());
         return new Rule.GrooveFace(Optional.of(StaticTables.grooveConvexity(t, column)), Confidence.MEDIUM);
+    }
+
+    Length reinforcement(Length t, Unit column) {
+        return StaticTables.reinforcement(t, column);
     }
 
     /** For the profile a partial penetration is as thick as its throat; without one the strictest step is taken. */
@@ -140,7 +167,7 @@ public final class StaticBook implements CriteriaBook {
         return new Rule.ConvexityByWidth(StaticTables.convexity(column), halfThickness, Confidence.MEDIUM);
     }
 
-    private static Rule.Undercut undercut(Joint joint, Unit column, Toe... toes) {
+    static Rule.Undercut undercut(Joint joint, Unit column, Toe... toes) {
         Map<Toe, Rule.ToeDepth> depths = new EnumMap<>(Toe.class);
         for (Toe toe : toes) {
             boolean thick = !joint.member(toe).thickness().isUnder(StaticTables.undercutThick(column));
@@ -166,8 +193,7 @@ public final class StaticBook implements CriteriaBook {
     @Override
     public Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column) {
         return switch (kind) {
-            case UNDERCUT_DEPTH ->
-                Optional.of(StaticTables.undercutThickDepth(column).anyLength());
+            case UNDERCUT_DEPTH -> Optional.of(deepestUndercut(column));
             case POROSITY_DIAMETER ->
                 Optional.of(StaticTables.pores(column).sums().get(0).sum());
             case CONVEXITY_MAX ->
@@ -183,6 +209,10 @@ public final class StaticBook implements CriteriaBook {
         };
     }
 
+    Length deepestUndercut(Unit column) {
+        return StaticTables.undercutThickDepth(column).anyLength();
+    }
+
     private Optional<Length> loosestFace(Joint joint, Unit column) {
         return rule(Criterion.PROFILE, joint, column) instanceof Rule.GrooveFace f ? f.convexity() : Optional.empty();
     }
@@ -194,14 +224,14 @@ public final class StaticBook implements CriteriaBook {
     }
 
     /** A joint drawn by its throat is compared by its leg of equal throat, rounded to the nanometre. */
-    private static Length loosestUnderrun(Joint joint, Unit column) {
+    private Length loosestUnderrun(Joint joint, Unit column) {
         Length size = joint.size()
                 .orElseGet(() -> joint.dihedral()
                         .legOf(
                                 mensor.length.RealLength.of(joint.throat().orElseThrow()),
                                 mensor.weld.LegMeaning.CONTACT)
                         .rounded());
-        return StaticTables.filletSize(column).underruns().stream()
+        return filletSize(column).underruns().stream()
                 .filter(u -> u.sizeUnder().map(size::isUnder).orElse(true))
                 .findFirst()
                 .orElseThrow()

@@ -38,6 +38,25 @@ final class StaticTables {
         return new Rule.ToeDepth(u.pick(in(1, 16), mm("2")), Optional.empty());
     }
 
+    /** Visual table, cyclic: a primary member across tension; all else. */
+    static Length undercutAcrossTension(Unit u) {
+        return u.pick(in(1, 100), mm("0.25"));
+    }
+
+    static Length undercutCyclic(Unit u) {
+        return u.pick(in(1, 32), mm("1"));
+    }
+
+    /** Visual table, piping porosity, cyclic: one in 4 in [100], none over 3/32 [2.5]. */
+    static Rule.PoreSpacing poreSpacing(Unit u) {
+        return u.pick(new Rule.PoreSpacing(in(3, 32), in(4, 1)), new Rule.PoreSpacing(mm("2.5"), mm("100")));
+    }
+
+    /** Profile table, cyclic: however thick, the crown stands at most so high. */
+    static Length reinforcementCyclic(Unit u) {
+        return u.pick(in(3, 16), mm("5"));
+    }
+
     static Length undercutAccumulated(Unit u) {
         return u.pick(in(2, 1), mm("50"));
     }

@@ -52,6 +52,9 @@ class DemoData implements ApplicationRunner {
             .map(Criterion::id)
             .toList();
 
+    private static final String BENCH = "Bench";
+    private static final String HINGE_PLATES = "Hinge plates";
+
     private final DemoSignIns signIns;
     private final People people;
     private final SetUp setUp;
@@ -120,6 +123,7 @@ class DemoData implements ApplicationRunner {
         beforeTheLastLook();
         splices();
         clipAngles();
+        otherBooks();
         lockGate();
         shop.findTaperOut(actors.get("quinn"));
     }
@@ -257,20 +261,39 @@ class DemoData implements ApplicationRunner {
                         .replace('\'', '"'),
                 JointForm.class);
         boolean metric = fields.contains(" mm'");
+        String[] drawing = drawingOf(lot, metric);
         JointEntity joint = setUp.create(
                 actors.get(inspector),
                 new NewJoint(
-                        metric ? DemoShop.LINES : DemoShop.BRIDGE,
+                        jobOf(lot, metric),
                         metric ? "Pipe supports" : lot,
                         null,
                         null,
                         welder,
                         groove ? "W-31" : metric ? "W-20" : "W-12",
-                        metric ? "LG-11" : lot.startsWith("Stair") ? "ST-104" : "FB-201",
-                        metric ? "A" : lot.startsWith("Stair") ? "B" : "C",
+                        drawing[0],
+                        drawing[1],
                         null,
                         form));
         return new Work(joint, actors.get(inspector));
+    }
+
+    private static String jobOf(String lot, boolean metric) {
+        return switch (lot) {
+            case BENCH -> DemoShop.COUPONS;
+            case HINGE_PLATES -> DemoShop.HINGES;
+            default -> metric ? DemoShop.LINES : DemoShop.BRIDGE;
+        };
+    }
+
+    /** Number and revision. */
+    private static String[] drawingOf(String lot, boolean metric) {
+        return switch (lot) {
+            case BENCH -> new String[] {null, null};
+            case HINGE_PLATES -> new String[] {"LG-30", "0"};
+            case "Stair tower 2" -> new String[] {"ST-104", "B"};
+            default -> metric ? new String[] {"LG-11", "A"} : new String[] {"FB-201", "C"};
+        };
     }
 
     private static String tee(String length, String size, String web, String flange, String position) {
@@ -489,6 +512,42 @@ class DemoData implements ApplicationRunner {
                 .put(Kind.READING, "'at':'12','reinforcement':'1/8','division':'1/64'")
                 .clearBut("profile");
         joint(lot, "FB-22", "1", "D5", "tomas", butt.formatted("18", "pjp", "60", "1/8", "0") + ",'throat':'3/8'");
+    }
+
+    /** What other books ask: a cyclic weld with a fact that the drawing keeps to itself, and two test pieces. */
+    private void otherBooks() {
+        joint(HINGE_PLATES, "HG-1", "1", "D5", "ines", tee("18", "5/16", "1/2", "3/4", "2F"))
+                .ready()
+                .blade("0", "18", "5/16")
+                .undercut("A", "6", "7", "1/64")
+                .clearBut("undercut");
+        joint(
+                        HINGE_PLATES,
+                        "HG-2",
+                        "1",
+                        "D5",
+                        "tomas",
+                        tee("18", "5/16", "1/2", "3/4", "2F") + ",'primary':true,'transverseTension':true")
+                .ready()
+                .blade("0", "18", "5/16")
+                .undercut("A", "6", "7", "1/64")
+                .clearBut("undercut");
+        joint(BENCH, "CP-1", "1", "M3", "ines", tee("6", "5/16", "3/8", "3/8", "2F"))
+                .ready()
+                .legs("1 5/16 5/16", "3 9/32 5/16", "5 5/16 5/16")
+                .clearBut();
+        joint(
+                        BENCH,
+                        "CP-2",
+                        "1",
+                        "D5",
+                        "ines",
+                        "'weld':'groove','connection':'butt','length':'6','penetration':'cjp','oneSided':true,'members':[{'name':'left','thickness':'3/8'},{'name':'right','thickness':'3/8'}],"
+                                + "'groove':{'prep':'V','includedAngle':60,'rootFace':'1/8','rootOpening':'1/8'},'position':'1G','datum':'stamped end'")
+                .ready()
+                .put(Kind.READING, "'at':'3','reinforcement':'3/32','division':'1/64'")
+                .seen("'kind':'melt-through','from':'2','to':'2 1/2','depth':'1/16'")
+                .clearBut("profile");
     }
 
     /** Forty like welds, to be looked at on one sheet. */

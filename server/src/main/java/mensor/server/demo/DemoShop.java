@@ -24,6 +24,8 @@ import org.springframework.stereotype.Component;
 class DemoShop {
     static final String BRIDGE = "Lock footbridge";
     static final String LINES = "Lock gate lines";
+    static final String COUPONS = "Welder tests";
+    static final String HINGES = "Lock gate hinges";
 
     private final Jobs jobs;
     private final Procedures procedures;
@@ -75,6 +77,30 @@ class DemoShop {
                         List.of(new Drawing("LG-11", "A")),
                         List.of(new FurtherTest("PT", 100, "due")),
                         List.of("Pipe supports")));
+        jobs.create(
+                quinn,
+                new JobForm(
+                        COUPONS,
+                        "d1.1-welder-test",
+                        "in",
+                        "static",
+                        null,
+                        null,
+                        List.of(),
+                        List.of(),
+                        List.of("Bench")));
+        jobs.create(
+                quinn,
+                new JobForm(
+                        HINGES,
+                        "d1.1-cyclic",
+                        "in",
+                        "cyclic",
+                        null,
+                        null,
+                        List.of(new Drawing("LG-30", "0")),
+                        List.of(new FurtherTest("MT", 100, "due")),
+                        List.of("Hinge plates")));
         procedures.create(wanda, w12("A", "50", "[115, 165]"));
         procedures.create(wanda, w12("B", "70", "[115, 140]"));
         procedures.create(

@@ -1,0 +1,100 @@
+package mensor.criteria.d11;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mensor.criteria.Citation;
+import mensor.criteria.Confidence;
+import mensor.criteria.Rule;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.look.Criterion;
+import mensor.weld.Joint;
+import mensor.weld.Toe;
+
+/** AWS D1.1/D1.1M, the look at a welder's test piece before it is cut or bent: as statically loaded, but stricter where said. */
+public final class WelderTestBook extends StaticBook {
+    @Override
+    public String id() {
+        return "d1.1-welder-test";
+    }
+
+    @Override
+    public String title() {
+        return "AWS D1.1 welder's test piece";
+    }
+
+    /** Plate or pipe. */
+    @Override
+    public Optional<Refusal> refuses(Joint joint) {
+        return Optional.empty();
+    }
+
+    /** No underrun at all. */
+    @Override
+    Rule.FilletSize filletSize(Unit column) {
+        Rule.FilletSize s = super.filletSize(column);
+        return new Rule.FilletSize(
+                List.of(new Rule.Underrun(Optional.empty(), Length.zero(column))),
+                s.portionDivisor(),
+                s.noUnderrunFlanges(),
+                s.openingFree(),
+                s.openingMost(),
+                s.thickParts(),
+                s.openingThick(),
+                s.evidence());
+    }
+
+    @Override
+    Rule undercut(Joint joint, Unit column) {
+        return depth(column, Toe.A, Toe.B);
+    }
+
+    private static Rule.Undercut depth(Unit column, Toe... toes) {
+        Rule.ToeDepth most = new Rule.ToeDepth(StaticTables.undercutThin(column).anyLength(), Optional.empty());
+        Map<Toe, Rule.ToeDepth> depths = new java.util.EnumMap<>(Toe.class);
+        for (Toe toe : toes) {
+            depths.put(toe, most);
+        }
+        return new Rule.Undercut(depths, StaticTables.undercutAccumulated(column), StaticTables.undercutWindow(column));
+    }
+
+    @Override
+    Rule root(Joint joint, Unit column) {
+        Length meltThrough = StaticTables.meltThroughAdvice(column);
+        Length concavity = StaticTables.rootConcavityAdvice(column);
+        return new Rule.Root(
+                depth(column, Toe.ROOT),
+                Optional.of(meltThrough),
+                Optional.of(concavity),
+                meltThrough,
+                concavity,
+                Confidence.MEDIUM);
+    }
+
+    /** The sums, for a butt across tension too. */
+    @Override
+    Rule pores(Joint joint, Unit column) {
+        return StaticTables.pores(column);
+    }
+
+    @Override
+    Length reinforcement(Length t, Unit column) {
+        return StaticTables.reinforcement(Length.zero(column), column);
+    }
+
+    @Override
+    Length deepestUndercut(Unit column) {
+        return StaticTables.undercutThin(column).anyLength();
+    }
+
+    @Override
+    public Citation citation(Criterion criterion, Joint joint) {
+        Citation c = super.citation(criterion, joint);
+        return switch (criterion) {
+            case SIZE, UNDERCUT, PROFILE, ROOT, POROSITY, CRACK, FUSION, CRATER ->
+                new Citation(c.document(), "6.10.1 (4.9.1)", Confidence.MEDIUM);
+            default -> c;
+        };
+    }
+}
