@@ -69,6 +69,7 @@ export default function Procedures() {
 const emptyProcedure: ProcedureForm = { format: "mensor-procedure/1", units: "in", welds: ["fillet"], steel: "unknown", passes: [{ kind: "root", electrode: "E7018", diameter: "1/8", amps: [115, 165] }] };
 const steels = [["unknown", "not known"], ["a36-type", "A36-type"], ["a572-50-type", "A572-50, A992 and like"], ["higher-strength", "higher strength"]] as const;
 const allPositions = ["1F", "2F", "3F", "4F", "1G", "2G", "3G", "4G", "5G", "6G"];
+const allConnections = ["tee", "lap", "corner", "butt", "tube-to-plate", "pipe-butt"];
 const kinds = ["root", "hot", "fill", "cap"].map((k) => [k, k] as const);
 const polarities = [["", "–"], ["DCEP", "DCEP"], ["DCEN", "DCEN"], ["AC", "AC"]] as const;
 const techniques = [["", "–"], ["stringer", "stringer"], ["weave", "weave"]] as const;
@@ -123,6 +124,17 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
         {procedure && <a className="link linked" href={`/api/procedures/${procedure.id}/document`} download={`${procedure.form.number}-${procedure.form.revision}.json`}>save as a file</a>}
       </header>
       <form className="body" onSubmit={(e) => void store(e)} aria-label="The procedure">
+        {(preview?.breaches.length ?? 0) > 0 && (
+          <section aria-label="Outside the prequalified limits">
+            <h3 className="hint" style={{ marginTop: 6 }}>⚠ Outside the prequalified limits</h3>
+            {preview?.breaches.map((b) => (
+              <p key={b.field + b.line} style={{ margin: "4px 0" }}>
+                <b>{b.line}</b> <span className="quiet small">{b.citation}</span>
+              </p>
+            ))}
+            <p className="cautions">A procedure qualified by test may lie outside them; its test must then cover this.</p>
+          </section>
+        )}
         <fieldset disabled={!mayChange} className="plainset">
           <div className="grid">
             <TextField id="number" label="Number" span={2} value={form.number} problem={problems.number} onChange={(v) => set({ number: v })} />
@@ -137,13 +149,13 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
             <TextField id="beadWidthRods" label="Bead, × rod" span={2} value={text(form.beadWidthRods)} problem={problems.beadWidthRods} onChange={(v) => set({ beadWidthRods: number(v) })} />
             <TextField id="brightMetal" label="Bright back" span={2} value={form.brightMetal} problem={problems.brightMetal} onChange={(v) => set({ brightMetal: v })} />
             <div className="field" style={{ gridColumn: "span 9" }}>
-              <label>Positions and welds</label>
+              <label>Joints; none chosen is all</label>
               <div className="kinds">
                 {["fillet", "groove"].map((w) => (
                   <Toggle key={w} word={w} on={form.welds?.includes(w) ?? false} onTurn={() => set({ welds: turned(form.welds, w) })} />
                 ))}
-                {allPositions.map((p) => (
-                  <Toggle key={p} word={p} on={form.positions?.includes(p) ?? false} onTurn={() => set({ positions: turned(form.positions, p) })} />
+                {allConnections.map((c) => (
+                  <Toggle key={c} word={c.replaceAll("-", " ")} on={form.connections?.includes(c) ?? false} onTurn={() => set({ connections: turned(form.connections, c) })} />
                 ))}
               </div>
             </div>
@@ -152,6 +164,14 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
               <div className="kinds">
                 <Toggle word="stringers only" on={form.stringerOnly ?? false} onTurn={() => set({ stringerOnly: form.stringerOnly ? undefined : true })} />
                 <Toggle word="backing" on={form.backing ?? false} onTurn={() => set({ backing: form.backing ? undefined : true })} />
+              </div>
+            </div>
+            <div className="field" style={{ gridColumn: "span 12" }}>
+              <label>Positions; none chosen is all</label>
+              <div className="kinds">
+                {allPositions.map((p) => (
+                  <Toggle key={p} word={p} on={form.positions?.includes(p) ?? false} onTurn={() => set({ positions: turned(form.positions, p) })} />
+                ))}
               </div>
             </div>
             <TextField id="cleaning" label="Cleaning" span={12} value={form.cleaning} onChange={(v) => set({ cleaning: v })} placeholder="chip and wire wheel between passes" />
@@ -181,17 +201,6 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
             <button type="button" className="link" onClick={() => set({ passes: [...(form.passes ?? []), { ...form.passes?.at(-1), kind: kinds.map(([k]) => k).find((k) => !form.passes?.some((p) => p.kind === k)) }] })}>add a pass</button>
           )}
         </fieldset>
-        {(preview?.breaches.length ?? 0) > 0 && (
-          <section aria-label="Outside the prequalified limits">
-            <h3 className="hint">⚠ Outside the prequalified limits</h3>
-            {preview?.breaches.map((b) => (
-              <p key={b.field + b.line} style={{ margin: "4px 0" }}>
-                <b>{b.line}</b> <span className="quiet small">{b.citation}</span>
-              </p>
-            ))}
-            <p className="cautions">A procedure qualified by test may lie outside them; its test must then cover this.</p>
-          </section>
-        )}
         {preview && preview.problems.length === 0 && preview.breaches.length === 0 && <p className="v-accept">✓ Within the prequalified limits that are checked here</p>}
         {preview?.problems.map((p) => <p key={p.field} className="hint small">Still wanted: {p.field}: {p.problem}</p>)}
         {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}

@@ -20,6 +20,7 @@ public record Procedure(
         String revision,
         Unit units,
         Set<WeldType> welds,
+        Set<Connection> connections,
         Optional<Length> thinnest,
         Optional<Length> thickest,
         Set<Position> positions,
@@ -37,6 +38,7 @@ public record Procedure(
     /** @throws InvalidField naming the first field that cannot be */
     public Procedure {
         welds = Set.copyOf(welds);
+        connections = Set.copyOf(connections);
         positions = Set.copyOf(positions);
         passes = List.copyOf(passes);
         if (thinnest.isPresent() && thickest.isPresent() && thinnest.get().isOver(thickest.get())) {

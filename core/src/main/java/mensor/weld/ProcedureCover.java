@@ -15,6 +15,15 @@ public final class ProcedureCover {
         if (!procedure.welds().isEmpty() && !procedure.welds().contains(joint.weld())) {
             gaps.add(name + " is not for a " + joint.weld().id());
         }
+        if (!procedure.connections().isEmpty() && !procedure.connections().contains(joint.connection())) {
+            gaps.add(name + " is not for a " + joint.connection().id().replace('-', ' ') + ", but for: "
+                    + String.join(
+                            ", ",
+                            procedure.connections().stream()
+                                    .sorted()
+                                    .map(Named::id)
+                                    .toList()));
+        }
         Length thin = joint.thinner().thickness();
         Length thick = joint.thicker().thickness();
         procedure

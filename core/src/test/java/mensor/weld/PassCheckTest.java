@@ -145,6 +145,7 @@ class PassCheckTest {
                 "B",
                 Unit.INCH,
                 Set.of(WeldType.FILLET),
+                Set.of(Connection.TEE, Connection.LAP),
                 Optional.of(Length.inches(1, 8)),
                 Optional.of(Length.inches(3, 4)),
                 Set.of(Position.VERTICAL_FILLET),

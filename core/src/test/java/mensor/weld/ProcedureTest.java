@@ -41,6 +41,7 @@ class ProcedureTest {
                 "0",
                 unit,
                 Set.of(WeldType.FILLET),
+                Set.of(Connection.TEE, Connection.LAP),
                 Optional.empty(),
                 Optional.of(Length.parse(thickest, unit)),
                 Set.of(position),
@@ -214,6 +215,12 @@ class ProcedureTest {
                         "3/4 in thick is over the 1/2 in that W-1 rev 0 ends at",
                         "position 4F is not among those of W-1 rev 0: 2F",
                         "W-1 rev 0 lays a single pass of at most 1/4 in; the size is 5/16 in");
+        Joint corner = new Joint.Builder("FB-2", WeldType.FILLET, Connection.CORNER, Length.inches(12))
+                .corner(Corner.INSIDE)
+                .members(new Member("web", Length.inches(3, 8)))
+                .size(Length.inches(1, 4))
+                .build();
+        assertThat(ProcedureCover.gaps(p, corner)).containsExactly("W-1 rev 0 is not for a corner, but for: tee, lap");
     }
 
     @Test

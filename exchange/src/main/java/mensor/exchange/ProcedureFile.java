@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import mensor.length.Unit;
+import mensor.weld.Connection;
 import mensor.weld.InvalidField;
 import mensor.weld.PassKind;
 import mensor.weld.Polarity;
@@ -45,6 +46,7 @@ public final class ProcedureFile {
                     f.requiredText("revision").strip(),
                     units,
                     words(f, "welds", WeldType.class),
+                    words(f, "connections", Connection.class),
                     f.positive("thinnest"),
                     f.positive("thickest"),
                     words(f, "positions", Position.class),

@@ -106,7 +106,7 @@ class MakingPartsTest {
     }
 
     private static final String PROCEDURE = json(
-            "{'format':'mensor-procedure/1','number':'W-12','revision':'B','units':'in','welds':['fillet'],'thinnest':'1/8','thickest':'3/4','positions':['2F','3F'],"
+            "{'format':'mensor-procedure/1','number':'W-12','revision':'B','units':'in','welds':['fillet'],'connections':['tee','lap'],'thinnest':'1/8','thickest':'3/4','positions':['2F','3F'],"
                     + "'progression':'up','steel':'a572-50-type','preheatF':50,'interpassMaxF':450,'beadWidthRods':3,'stringerOnly':true,'cleaning':'chip and brush','brightMetal':'1',"
                     + "'backing':false,'passes':[{'kind':'root','electrode':'E7018','diameter':'1/8','amps':[115,135],'volts':[20,24],'polarity':'DCEP','technique':'stringer',"
                     + "'travel':['4 in/min','6 in/min'],'layer':'5/16'}]}");

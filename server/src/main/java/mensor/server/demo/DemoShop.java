@@ -116,7 +116,7 @@ class DemoShop {
         procedures.create(
                 wanda,
                 json(
-                        "{'format':'mensor-procedure/1','number':'W-31','revision':'0','units':'in','welds':['groove'],'thinnest':'1/4','thickest':'1','positions':['1G'],"
+                        "{'format':'mensor-procedure/1','number':'W-31','revision':'0','units':'in','welds':['groove'],'connections':['butt'],'thinnest':'1/4','thickest':'1','positions':['1G'],"
                                 + "'steel':'a572-50-type','preheatF':50,'interpassMaxF':500,'beadWidthRods':4,'backing':true,'brightMetal':'1/2','cleaning':'chip, wire wheel','passes':["
                                 + groovePass("root") + "," + groovePass("fill") + "," + groovePass("cap") + "]}"));
         welders(wanda);
@@ -130,7 +130,7 @@ class DemoShop {
 
     private static String w12(String revision, String preheat, String amps) {
         return json("{'format':'mensor-procedure/1','number':'W-12','revision':'" + revision
-                + "','units':'in','welds':['fillet'],'thinnest':'1/8','thickest':'1','positions':['1F','2F','3F'],'progression':'up','steel':'a572-50-type','preheatF':"
+                + "','units':'in','welds':['fillet'],'connections':['tee','lap','corner'],'thinnest':'1/8','thickest':'1','positions':['1F','2F','3F'],'progression':'up','steel':'a572-50-type','preheatF':"
                 + preheat
                 + ",'interpassMaxF':450,'beadWidthRods':3,'stringerOnly':true,'cleaning':'chip, wire wheel','passes':["
                 + pass("root", amps, "5/16") + "," + pass("fill", amps, "3/16") + "," + pass("cap", amps, "3/16")

@@ -14,6 +14,7 @@ public record ProcedureForm(
         String revision,
         String units,
         List<String> welds,
+        List<String> connections,
         String thinnest,
         String thickest,
         List<String> positions,
