@@ -59,11 +59,13 @@ public final class PassLimits {
         };
     }
 
-    /** The least fillet by the part's thickness (thinner with low-hydrogen rods, else thicker), D1.1 7.7 (5.7), statically loaded. */
-    public static Length leastFillet(Length thickness, Unit unit) {
+    /** The least fillet by the part's thickness (thinner with low-hydrogen rods, else thicker), D1.1 7.7 (5.7). */
+    public static Length leastFillet(Length thickness, boolean cyclic, Unit unit) {
         Length t = thickness;
         if (!t.isOver(unit.pick(Length.inches(1, 4), Length.millimetres("6")))) {
-            return unit.pick(Length.inches(1, 8), Length.millimetres("3"));
+            return cyclic
+                    ? unit.pick(Length.inches(3, 16), Length.millimetres("5"))
+                    : unit.pick(Length.inches(1, 8), Length.millimetres("3"));
         }
         if (!t.isOver(unit.pick(Length.inches(1, 2), Length.millimetres("12")))) {
             return unit.pick(Length.inches(3, 16), Length.millimetres("5"));
@@ -71,5 +73,12 @@ public final class PassLimits {
         return !t.isOver(unit.pick(Length.inches(3, 4), Length.millimetres("20")))
                 ? unit.pick(Length.inches(1, 4), Length.millimetres("6"))
                 : unit.pick(Length.inches(5, 16), Length.millimetres("8"));
+    }
+
+    /** The greatest fillet along a lapped edge of this thickness, unless it is built out, D1.1 (medium confidence). */
+    public static Length greatestLapFillet(Length edge, Unit unit) {
+        return edge.isUnder(unit.pick(Length.inches(1, 4), Length.millimetres("6")))
+                ? edge
+                : edge.minus(unit.pick(Length.inches(1, 16), Length.millimetres("2")));
     }
 }

@@ -22,7 +22,7 @@ class RedLines {
         this.welders = welders;
     }
 
-    List<String> of(Joint joint, Optional<Procedure> procedure, String stamp) {
+    List<String> of(Joint joint, Optional<Procedure> procedure, String stamp, boolean cyclic) {
         List<String> lines = new ArrayList<>();
         procedure.ifPresent(p -> lines.addAll(ProcedureCover.gaps(p, joint)));
         if (stamp != null && !stamp.isBlank()) {
@@ -37,18 +37,18 @@ class RedLines {
                     joint.weld(), joint.position(), group, joint.thinner().thickness(), backing, welders.today());
             welders.redLine(stamp.strip(), task).ifPresent(lines::add);
         }
-        leastFillet(joint, procedure).ifPresent(lines::add);
+        leastFillet(joint, procedure, cyclic).ifPresent(lines::add);
         return lines;
     }
 
-    private static Optional<String> leastFillet(Joint joint, Optional<Procedure> procedure) {
+    private static Optional<String> leastFillet(Joint joint, Optional<Procedure> procedure, boolean cyclic) {
         if (joint.size().isEmpty()) {
             return Optional.empty();
         }
         boolean lowHydrogen = procedure.map(Procedure::isLowHydrogen).orElse(true);
         var part = lowHydrogen ? joint.thinner() : joint.thicker();
         var size = joint.size().get();
-        var least = PassLimits.leastFillet(part.thickness(), size.unit())
+        var least = PassLimits.leastFillet(part.thickness(), cyclic, size.unit())
                 .min(joint.thinner().thickness());
         return size.isUnder(least)
                 ? Optional.of(

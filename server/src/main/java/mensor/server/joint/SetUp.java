@@ -81,7 +81,14 @@ public class SetUp {
         return new Preview(
                 checked.problems(),
                 remarks,
-                redLines.of(joint, checked.procedure().map(ProcedureEntity::read), form.welder()),
+                redLines.of(
+                        joint,
+                        checked.procedure().map(ProcedureEntity::read),
+                        form.welder(),
+                        checked.job()
+                                .map(JobEntity::criteria)
+                                .orElse(String.valueOf(checked.form().criteria()))
+                                .equals("d1.1-cyclic")),
                 section,
                 joint.inWords());
     }
