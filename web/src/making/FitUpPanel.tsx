@@ -55,7 +55,7 @@ export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: b
       <div className="body">
         {may && (
           <form className="grid" onSubmit={(e) => void read(e)} aria-label="Read the fit-up">
-            {field("place", "At, or from–to", 4, inch ? "6 or 10-14" : "150 or 250-350")}
+            {field("place", "At, or from–to", 4, inch ? "6 or 10-14" : "150, 0-90")}
             {field("opening", making.fillet ? "Gap" : "Root opening", 4, inch ? "1/16" : "1.5")}
             {!making.fillet && field("rootFace", "Root face", 4)}
             {!making.fillet && field("angle", "Included angle, °", 4)}

@@ -181,7 +181,12 @@ public final class PassPlanner {
 
     private int filletBeads(double area) {
         double root = beadArea(PassKind.ROOT);
-        return area <= root * (1 + 1e-9) ? 1 : 1 + up((area - root) / beadArea(PassKind.FILL));
+        return area <= root * (1 + 1e-9) ? 1 : 1 + beadsFor((area - root) / beadArea(PassKind.FILL));
+    }
+
+    /** Whole beads; a small rest is laid with the others by travelling slower. */
+    private int beadsFor(double d) {
+        return up(Math.max(0, d - k.restJoined()));
     }
 
     private static int up(double d) {
@@ -267,7 +272,7 @@ public final class PassPlanner {
         double capArea = groove.area() - groove.areaTo(fillTo) + WeldMetal.crown(capWidth, k.capHeight());
         double rootArea = Math.min(beadArea(PassKind.ROOT), groove.areaTo(fillTo));
         double fillArea = Math.max(0, groove.areaTo(fillTo) - rootArea);
-        int fill = fillArea <= 1e-9 ? 0 : up(fillArea / beadArea(PassKind.FILL));
+        int fill = fillArea <= 1e-9 ? 0 : Math.max(1, beadsFor(fillArea / beadArea(PassKind.FILL)));
         int cap = capBeads(capWidth);
         List<Bead> beads = new ArrayList<>();
         double height = groove.heightOf(rootArea);

@@ -22,6 +22,7 @@ import mensor.weld.InvalidField;
  * @param burnSeconds how long one rod burns (60–70 s for 1/8 in, common practice)
  * @param density of steel, g/cm³
  * @param apart how far apart starts and stops of neighbouring passes are laid
+ * @param restJoined a rest up to this part of a bead is laid with the others by travelling slower (common practice, no source)
  */
 public record PlanConstants(
         double secondOverlap,
@@ -38,7 +39,8 @@ public record PlanConstants(
         double stub,
         double burnSeconds,
         double density,
-        double apart) {
+        double apart,
+        double restJoined) {
     private static final double INCH = 25.4;
     public static final PlanConstants USUAL = new PlanConstants(
             0.75,
@@ -55,7 +57,8 @@ public record PlanConstants(
             2 * INCH,
             65,
             WeldMetal.DENSITY,
-            INCH);
+            INCH,
+            0.15);
 
     public PlanConstants {
         within("secondOverlap", secondOverlap, 0.3, 0.95);
@@ -73,6 +76,7 @@ public record PlanConstants(
         within("burnSeconds", burnSeconds, 10, 300);
         within("density", density, 7, 9);
         within("apart", apart, 0, 500);
+        within("restJoined", restJoined, 0, 0.5);
     }
 
     /**
@@ -98,7 +102,8 @@ public record PlanConstants(
             length("stub", "Stub left of it"),
             new Meaning("burnSeconds", "A rod burns for", "s", false),
             new Meaning("density", "Density of steel", "g/cm³", false),
-            length("apart", "Starts and stops of neighbouring passes apart"));
+            length("apart", "Starts and stops of neighbouring passes apart"),
+            ratio("restJoined", "A rest up to this part of a bead goes with the others"));
 
     private static Meaning ratio(String name, String title) {
         return new Meaning(name, title, "", false);
@@ -135,6 +140,7 @@ public record PlanConstants(
         all.put("burnSeconds", burnSeconds);
         all.put("density", density);
         all.put("apart", apart);
+        all.put("restJoined", restJoined);
         return all;
     }
 
@@ -151,6 +157,6 @@ public record PlanConstants(
         }
         Double[] v = all.values().toArray(Double[]::new);
         return new PlanConstants(
-                v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14]);
+                v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14], v[15]);
     }
 }

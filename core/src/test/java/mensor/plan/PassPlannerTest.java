@@ -238,7 +238,7 @@ class PassPlannerTest {
                 changed);
         assertThat(plan.rods().get(0).gramsPerRod()).isCloseTo(20.5 * 11 / 12, within(1e-9));
         assertThat(plan.arcMinutes()).isEqualTo(plan.rods().get(0).rods());
-        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(15);
+        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(16);
         assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("density", 2.7)))
                 .isInstanceOf(InvalidField.class);
         assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("colour", 1.0)))
@@ -327,5 +327,29 @@ class PassPlannerTest {
         assertThat(compared(laid(PassKind.ROOT, "5/32", 160, "8", "diameter", "amps")))
                 .extracting(PlanComparison.Compared::what)
                 .containsExactly("passes");
+    }
+
+    /** 6 mm: 18 mm²; the root lays 20.5·1.3/(0.00785·203.2) = 16.7 mm². The rest is a tenth of a bead: nobody lays that alone. */
+    @Test
+    void aSmallRestIsLaidWithTheOthers() {
+        Joint six = new Joint.Builder("PS-1", WeldType.FILLET, Connection.TEE, Length.millimetres("300"))
+                .members(new Member("web", Length.millimetres("10")), new Member("flange", Length.millimetres("10")))
+                .size(Length.millimetres("6"))
+                .build();
+        PlanRod rod = new PlanRod(
+                PassKind.ROOT,
+                "E7018",
+                Length.inches(1, 8),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        assertThat(PassPlanner.plan(six, List.of(rod), PlanConstants.USUAL).beads())
+                .singleElement()
+                .satisfies(b -> assertThat(b.area()).isCloseTo(18, within(1e-6)));
+        assertThat(PassPlanner.plan(six, List.of(rod), PlanConstants.USUAL.with(Map.of("restJoined", 0.0)))
+                        .beads())
+                .hasSize(2);
     }
 }

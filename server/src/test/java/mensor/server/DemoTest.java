@@ -243,6 +243,9 @@ class DemoTest {
         assertThat(named("CP-1").get("evaluation").get("verdict").asString())
                 .as("a test piece has no underrun")
                 .isEqualTo("reject");
+        assertThat(named("PS-11").get("making").get("apart").asString())
+                .as("a rule of thumb in the job's own units")
+                .isEqualTo("25.4");
         boolean rodsOver = rows.stream()
                 .filter(r -> r.get("mark").asString().equals("FB-03"))
                 .map(DemoTest::bench)

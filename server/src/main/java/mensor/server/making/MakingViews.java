@@ -84,7 +84,7 @@ public class MakingViews {
                         .map(q -> new MakingView.QuestionView(q.id(), q.title()))
                         .toList(),
                 o.rods().stream().map(r -> rods(r, o)).toList(),
-                o.apart().shown(),
+                o.apart().in(j.unit()).shown(),
                 MakingDrawing.of(
                         o.asFitted().ruler(),
                         j.unit(),
