@@ -16,24 +16,13 @@ const questions: [string, string][] = [
 
 /** What is measured and seen before welding, and what it asks of the weld. */
 export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: boolean }) {
-  const change = useMakingChange(making.jointId);
-  const [fault, setFault] = useState<unknown>();
+  const { act, fault, pending } = useMakingChange(making.jointId);
   const [typed, setTyped] = useState<Typed>(empty);
   const standing = making.entries.filter((e) => !e.withdrawn);
   const readings = making.entries.filter((e) => e.kind === "FIT_UP");
   const answerTo = (question: string) => standing.find((e) => e.kind === "FIT_UP_ANSWER" && e.content.question === question);
   const local = questions.concat(standing.some((e) => e.kind === "FIT_UP" && e.content.from) ? [["tight-elsewhere", "Tight everywhere else"]] : []);
   const may = mayRecord && !making.signed;
-  const act = async (f: () => Promise<Making>) => {
-    try {
-      await change.mutateAsync(f);
-      setFault(undefined);
-      return true;
-    } catch (e) {
-      setFault(e);
-      return false;
-    }
-  };
   const read = async (e: FormEvent) => {
     e.preventDefault();
     const { place, angle, ...lengths } = typed;
@@ -61,7 +50,7 @@ export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: b
             {!making.fillet && field("angle", "Included angle, °", 4)}
             {!making.fillet && field("offset", "Offset", 4)}
             {(making.backing || !making.fillet) && field("backingGap", "Gap to backing", 4)}
-            <button type="submit" className="btn main" style={{ gridColumn: "span 4", alignSelf: "end" }} disabled={change.isPending}>Put down</button>
+            <button type="submit" className="btn main" style={{ gridColumn: "span 4", alignSelf: "end" }} disabled={pending}>Put down</button>
           </form>
         )}
         {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}

@@ -16,21 +16,10 @@ const copied = ["electrode", "diameter", "amps", "volts", "polarity", "progressi
 
 /** What was actually used, pass by pass, and where it departs; it is what the causes are traced from. */
 export function PassesPanel({ making, mayRecord, brief = false }: { making: Making; mayRecord: boolean; brief?: boolean }) {
-  const change = useMakingChange(making.jointId);
-  const [fault, setFault] = useState<unknown>();
+  const { act, fault } = useMakingChange(making.jointId);
   const [editing, setEditing] = useState<MakingEntry>();
   const passes = making.entries.filter((e) => e.kind === "PASS");
   const standing = passes.filter((e) => !e.withdrawn);
-  const act = async (f: () => Promise<Making>) => {
-    try {
-      await change.mutateAsync(f);
-      setFault(undefined);
-      return true;
-    } catch (e) {
-      setFault(e);
-      return false;
-    }
-  };
   const put = async (content: MakingContent) => {
     const done = await act(() => api.made(making.jointId, editing?.id ?? crypto.randomUUID(), "PASS", content, editing?.version));
     if (done) setEditing(undefined);

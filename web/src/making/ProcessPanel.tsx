@@ -9,19 +9,8 @@ import { useMakingChange } from "./useMaking";
 
 /** The looks while the passes go in, and the low-hydrogen rods' clock. */
 export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord: boolean }) {
-  const change = useMakingChange(making.jointId);
-  const [fault, setFault] = useState<unknown>();
+  const { act, fault } = useMakingChange(making.jointId);
   const [exception, setException] = useState<string>();
-  const act = async (f: () => Promise<Making>) => {
-    try {
-      await change.mutateAsync(f);
-      setFault(undefined);
-      return true;
-    } catch (e) {
-      setFault(e);
-      return false;
-    }
-  };
   const standing = making.entries.filter((e) => e.kind === "PROCESS" && !e.withdrawn);
   const whole = (q: string) => standing.find((e) => e.content.question === q && !e.content.at && !e.content.from);
   const put = (content: MakingContent) => act(() => api.made(making.jointId, crypto.randomUUID(), "PROCESS", content));

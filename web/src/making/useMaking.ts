@@ -6,11 +6,11 @@ export function useMaking(joint: string) {
   return useQuery({ queryKey: ["making", joint], queryFn: () => api.making(joint), refetchInterval: 5_000 });
 }
 
-/** A change of the making: what the server answers is shown at once, on the bench too. */
+/** Changes of the making: what the server answers is shown at once, on the bench too; {@code act} tells whether it was taken. */
 export function useMakingChange(joint: string) {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (change: () => Promise<Making>) => change(),
+  const change = useMutation({
+    mutationFn: (f: () => Promise<Making>) => f(),
     onMutate: () => queries.cancelQueries({ queryKey: ["making", joint] }),
     onSuccess: (making) => {
       queries.setQueryData<Making>(["making", joint], making);
@@ -20,4 +20,9 @@ export function useMakingChange(joint: string) {
       if (e instanceof Refused && e.status === 409) void queries.invalidateQueries({ predicate: (q) => ["bench", "making"].includes(String(q.queryKey[0])) });
     },
   });
+  const act = (f: () => Promise<Making>) => change.mutateAsync(f).then(
+    () => true,
+    () => false,
+  );
+  return { act, fault: change.error ?? undefined, pending: change.isPending };
 }
