@@ -12,6 +12,8 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -136,5 +138,16 @@ class JudgeCommandTest {
         assertThat(trace("{", "-")).isEqualTo(3);
         assertThat(trace("")).isEqualTo(3);
         assertThat(err.toString()).contains("not valid JSON").doesNotContain("Exception");
+    }
+
+    /** The examples of the documentation: a fillet undercut too long, a groove whose crown stands 5/32 in where 1/8 is allowed. */
+    @ParameterizedTest
+    @CsvSource({"ST2-17, undercut", "FB-21, profile"})
+    void theExamplesAreJudgedAsTheyAreDescribed(String mark, String rejecting) throws IOException {
+        InspectionDocument d =
+                InspectionDocument.read(Files.readString(Path.of("..", "docs", "examples", mark + ".json")));
+        assertThat(mensor.judge.Judge.evaluate(d.inspection(), d.book()).rejected())
+                .singleElement()
+                .satisfies(f -> assertThat(f.id()).isEqualTo(rejecting));
     }
 }
