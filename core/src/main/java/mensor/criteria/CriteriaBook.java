@@ -23,6 +23,11 @@ public interface CriteriaBook {
     /** Why the book cannot judge the joint, or empty: the field at fault first. */
     Optional<Refusal> refuses(Joint joint);
 
+    /** Whether it is for cyclic loading, for what a design asks by loading. */
+    default boolean isCyclic() {
+        return false;
+    }
+
     Rule rule(Criterion criterion, Joint joint, Unit column);
 
     Citation citation(Criterion criterion, Joint joint);

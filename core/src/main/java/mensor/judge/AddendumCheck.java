@@ -185,21 +185,11 @@ final class AddendumCheck {
         new FilletSizeCheck(inspection, rule).judgeUnderrun(finding, max());
     }
 
-    private void root(List<RootCheck.RootDepth> found, String what) {
+    private void root(List<DepthCheck.Measured> found, String what) {
         if (!inspection.joint().oneSided() && !RootCheck.isRecorded(inspection)) {
             finding.notApplicable("not welded from one side, and nothing of the root is recorded");
             return;
         }
-        List<DepthCheck.Measured> measured = found.stream()
-                .map(d -> new DepthCheck.Measured(
-                        d.reading(),
-                        d.index(),
-                        d.span(),
-                        d.depth(),
-                        d.reading()
-                                ? inspection.readings().get(d.index()).division()
-                                : inspection.indications().get(d.index()).division()))
-                .toList();
-        depths(measured, what);
+        depths(found, what);
     }
 }

@@ -33,32 +33,26 @@ final class RootCheck {
                                 || f.what().rootWidth().isPresent());
     }
 
-    /** Heights or depths at the root that only a contract can limit, from indications and from readings. */
-    record RootDepth(boolean reading, int index, mensor.length.Span span, Length depth) {}
-
-    static List<RootDepth> meltThrough(Inspection inspection) {
-        Stream<RootDepth> seen = Found.indications(inspection, Indication.MeltThrough.class).stream()
-                .map(f -> new RootDepth(
-                        false, f.index(), f.what().span(), f.what().height()));
-        return Stream.concat(seen, rootReadings(inspection, 1)).toList();
+    /** Heights at the root, from indications and from readings. */
+    static List<DepthCheck.Measured> meltThrough(Inspection inspection) {
+        return depths(inspection, Indication.MeltThrough.class, 1);
     }
 
-    static List<RootDepth> concavity(Inspection inspection) {
-        Stream<RootDepth> seen = Found.indications(inspection, Indication.RootConcavity.class).stream()
-                .map(f -> new RootDepth(
-                        false, f.index(), f.what().span(), f.what().deep()));
-        return Stream.concat(seen, rootReadings(inspection, -1)).toList();
+    static List<DepthCheck.Measured> concavity(Inspection inspection) {
+        return depths(inspection, Indication.RootConcavity.class, -1);
     }
 
-    /** Root reinforcement readings above (1) or below (−1) the surface, as positive depths. */
-    private static Stream<RootDepth> rootReadings(Inspection inspection, int sign) {
-        return Found.readings(inspection, Reading.Station.class).stream()
+    /** Those indications, and the root reinforcement readings above (1) or below (−1) the surface as positive depths. */
+    private static List<DepthCheck.Measured> depths(Inspection inspection, Class<? extends Indication> kind, int sign) {
+        Stream<DepthCheck.Measured> read = Found.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> f.what().rootReinforcement().isPresent())
                 .filter(f -> f.what().rootReinforcement().get().signum() == sign)
                 .map(f -> {
                     Length height = f.what().rootReinforcement().get();
-                    return new RootDepth(true, f.index(), f.what().span(), sign < 0 ? height.negate() : height);
+                    return DepthCheck.Measured.ofReading(f, sign < 0 ? height.negate() : height);
                 });
+        return Stream.concat(Found.indications(inspection, kind).stream().map(DepthCheck.Measured::of), read)
+                .toList();
     }
 
     /** Judges what was recorded; leaves the finding open where nothing was. */
@@ -111,34 +105,20 @@ final class RootCheck {
     }
 
     /** Against the book's own limit; an earlier reject stands. */
-    private void limited(Finding.Builder finding, List<RootDepth> found, Length most, String what) {
-        if (found.isEmpty() || !finding.isOpen() && finding.build().verdict() == Verdict.REJECT) {
-            return;
+    private void limited(Finding.Builder finding, List<DepthCheck.Measured> found, Length most, String what) {
+        if (!found.isEmpty() && (finding.isOpen() || finding.build().verdict() != Verdict.REJECT)) {
+            finding.confidence(rule.adviceConfidence());
+            DepthCheck.atMost(finding, found, most, inspection.units(), what);
         }
-        finding.confidence(rule.adviceConfidence());
-        DepthCheck.atMost(
-                finding,
-                found.stream()
-                        .map(d -> new DepthCheck.Measured(
-                                d.reading(),
-                                d.index(),
-                                d.span(),
-                                d.depth(),
-                                d.reading()
-                                        ? inspection.readings().get(d.index()).division()
-                                        : inspection
-                                                .indications()
-                                                .get(d.index())
-                                                .division()))
-                        .toList(),
-                most,
-                inspection.units(),
-                what);
     }
 
     private void noLimit(
-            Finding.Builder finding, List<RootDepth> found, AddendumKind addendum, String what, Length advice) {
-        List<RootDepth> real =
+            Finding.Builder finding,
+            List<DepthCheck.Measured> found,
+            AddendumKind addendum,
+            String what,
+            Length advice) {
+        List<DepthCheck.Measured> real =
                 found.stream().filter(d -> d.depth().isPositive()).toList();
         if (real.isEmpty()) {
             return;
@@ -147,8 +127,8 @@ final class RootCheck {
             finding.trace(what + " is judged by the contract's limit " + addendum.id());
             return;
         }
-        RootDepth worst = real.get(0);
-        for (RootDepth d : real) {
+        DepthCheck.Measured worst = real.get(0);
+        for (DepthCheck.Measured d : real) {
             worst = d.depth().isOver(worst.depth()) ? d : worst;
         }
         finding.confidence(rule.adviceConfidence())
@@ -159,11 +139,11 @@ final class RootCheck {
                     .span(worst.span())
                     .indications(real.stream()
                             .filter(d -> !d.reading())
-                            .map(RootDepth::index)
+                            .map(DepthCheck.Measured::index)
                             .toList())
                     .readings(real.stream()
-                            .filter(RootDepth::reading)
-                            .map(RootDepth::index)
+                            .filter(DepthCheck.Measured::reading)
+                            .map(DepthCheck.Measured::index)
                             .toList())
                     .incomplete(
                             "the book has no production limit for " + what + ": the Engineer sets the limit",

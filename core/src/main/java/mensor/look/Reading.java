@@ -50,6 +50,28 @@ public sealed interface Reading {
             return of(at, Optional.of(legA), Optional.of(legB), Optional.empty(), Optional.empty());
         }
 
+        /** A station of a groove with its reinforcement and nothing else. */
+        public static Station crown(Length at, Length reinforcement) {
+            Optional<Length> none = Optional.empty();
+            return new Station(
+                    at,
+                    none,
+                    none,
+                    none,
+                    Optional.empty(),
+                    none,
+                    none,
+                    none,
+                    Optional.of(reinforcement),
+                    none,
+                    none,
+                    none,
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    none,
+                    Optional.empty());
+        }
+
         /** A station of a fillet without the rarer measures. */
         public static Station of(
                 Length at, Optional<Length> legA, Optional<Length> legB, Optional<Length> throat, Optional<Face> face) {

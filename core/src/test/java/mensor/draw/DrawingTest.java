@@ -7,7 +7,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.judge.Judge;
@@ -269,7 +268,7 @@ class DrawingTest {
 
     @Test
     void theCrownOfAGrooveIsDrawnAndLetteredAndFailsWhereItRejects() {
-        Reading.Station s = reinforced("6", "3/16");
+        Reading.Station s = Reading.Station.crown(Length.inches(6), Length.inches(3, 16));
         Inspection look = new Inspection(
                 butt("V", 60).build(),
                 Unit.INCH,
@@ -292,27 +291,6 @@ class DrawingTest {
             assertThat(x.label()).isEqualTo("3/16");
             assertThat(x.low()).isTrue();
         });
-    }
-
-    private static Reading.Station reinforced(String at, String height) {
-        Optional<Length> none = Optional.empty();
-        return new Reading.Station(
-                Length.parse(at, Unit.INCH),
-                none,
-                none,
-                none,
-                Optional.empty(),
-                none,
-                none,
-                none,
-                Optional.of(Length.parse(height, Unit.INCH)),
-                none,
-                none,
-                none,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                none,
-                Optional.empty());
     }
 
     @Test

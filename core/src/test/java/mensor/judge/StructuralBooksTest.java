@@ -227,23 +227,7 @@ class StructuralBooksTest {
     })
     void theCrownOfAThickButt(String book, String thickness, String height, Verdict wanted) {
         Look look = butt(mensor.criteria.CriteriaBooks.find(book).orElseThrow(), thickness);
-        look.read(new mensor.look.Reading.Station(
-                look.l("6"),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(look.l(height)),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                java.util.OptionalDouble.empty(),
-                java.util.OptionalDouble.empty(),
-                Optional.empty(),
-                Optional.empty()));
+        look.read(mensor.look.Reading.Station.crown(look.l("6"), look.l(height)));
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 

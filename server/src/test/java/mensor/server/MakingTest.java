@@ -191,6 +191,36 @@ class MakingTest {
         ines.put(welded, "{'at':'" + now.plus(2, ChronoUnit.HOURS) + "'}").expect(422);
     }
 
+    /** Nobody touches the look when the wait ends; the worklist says all the same that it can be signed. */
+    @Test
+    void theWorklistKnowsWhenTheWaitIsOver() throws InterruptedException {
+        String body =
+                TestBrowser.newJoint("M8W").replace("'weld':'fillet'", "'weld':'fillet','grade':'A514','delayed':true");
+        JsonNode created = ines.post("/api/joints", body).expect(200).json();
+        String look = "/api/inspections/" + created.get("inspectionId").asString();
+        Instant nearly = Instant.now()
+                .truncatedTo(ChronoUnit.SECONDS)
+                .minus(48, ChronoUnit.HOURS)
+                .plusSeconds(8);
+        ines.put("/api/joints/" + created.get("jointId").asString() + "/making/welded", "{'at':'" + nearly + "'}")
+                .expect(200);
+        ines.sound(look);
+        assertThat(next("M8W")).startsWith("Wait");
+        for (int i = 0; i < 60 && !next("M8W").startsWith("Sign"); i++) {
+            Thread.sleep(1_000);
+        }
+        assertThat(next("M8W")).isEqualTo("Sign the accept");
+    }
+
+    private String next(String mark) {
+        return ines.get("/api/joints?find=" + mark + "&group=all")
+                .json()
+                .get("rows")
+                .get(0)
+                .get("next")
+                .asString();
+    }
+
     @Test
     void rodsOutTooLongSpeakForTheConsumable() {
         String look = ines.look("M9");

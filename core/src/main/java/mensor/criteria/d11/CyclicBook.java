@@ -25,6 +25,11 @@ public class CyclicBook extends StaticBook {
         return "AWS D1.1 cyclically loaded, nontubular";
     }
 
+    @Override
+    public boolean isCyclic() {
+        return true;
+    }
+
     /** 0.01 in [0.25 mm] in a primary member across tension, 1/32 in [1 mm] in all else, at any length. */
     @Override
     Rule undercut(Joint joint, Unit column) {

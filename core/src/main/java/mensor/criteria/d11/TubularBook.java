@@ -20,6 +20,12 @@ public final class TubularBook extends CyclicBook {
         return "AWS D1.1 tubular";
     }
 
+    /** For all loads. */
+    @Override
+    public boolean isCyclic() {
+        return false;
+    }
+
     @Override
     public Optional<Refusal> refuses(Joint joint) {
         return Optional.empty();

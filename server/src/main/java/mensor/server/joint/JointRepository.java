@@ -13,6 +13,9 @@ public interface JointRepository extends JpaRepository<JointEntity, UUID> {
 
     List<JointEntity> findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(UUID job, String design);
 
+    /** The joints of delayed steel whose welding date is known: their wait ends by itself. */
+    List<JointEntity> findByDelayHoursNotNullAndWeldedAtNotNull();
+
     long countByJobId(UUID job);
 
     long countByProcedureId(UUID procedure);

@@ -87,8 +87,10 @@ public class SetUp {
                         form.welder(),
                         checked.job()
                                 .map(JobEntity::criteria)
-                                .orElse(String.valueOf(checked.form().criteria()))
-                                .equals("d1.1-cyclic")),
+                                .or(() -> Optional.ofNullable(checked.form().criteria()))
+                                .flatMap(CriteriaBooks::find)
+                                .map(CriteriaBook::isCyclic)
+                                .orElse(false)),
                 section,
                 joint.inWords());
     }
