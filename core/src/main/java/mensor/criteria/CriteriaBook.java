@@ -1,5 +1,6 @@
 package mensor.criteria;
 
+import java.util.List;
 import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.Unit;
@@ -33,10 +34,12 @@ public interface CriteriaBook {
     Citation citation(Criterion criterion, Joint joint);
 
     /** The greatest value that the book could accept for what the addendum limits; empty where it sets no limit. */
-    Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column);
+    default Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column) {
+        return rule(kind.criterion(), joint, column).answer(new Loosest(kind, joint));
+    }
 
-    /** Something the reader of a verdict should know of this joint under this book, or empty. */
-    Optional<String> note(Joint joint);
+    /** What the reader of a verdict should know of this joint under this book. */
+    List<String> notes(Joint joint);
 
     /** A joint outside the book. */
     record Refusal(String field, String problem) {}

@@ -2,15 +2,22 @@ package mensor.criteria;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import mensor.criteria.b31.NormalServiceBook;
 import mensor.criteria.d11.CyclicBook;
 import mensor.criteria.d11.StaticBook;
 import mensor.criteria.d11.TubularBook;
 import mensor.criteria.d11.WelderTestBook;
+import mensor.criteria.iso.Iso5817Book;
 
 /** The books that are built. A new one is added here and nowhere else. */
 public final class CriteriaBooks {
-    private static final List<CriteriaBook> ALL =
-            List.of(new StaticBook(), new CyclicBook(), new TubularBook(), new WelderTestBook());
+    private static final List<CriteriaBook> ALL = Stream.<List<? extends CriteriaBook>>of(
+                    List.of(new StaticBook(), new CyclicBook(), new TubularBook(), new WelderTestBook()),
+                    Iso5817Book.levels(),
+                    List.of(new NormalServiceBook()))
+            .<CriteriaBook>flatMap(List::stream)
+            .toList();
 
     private CriteriaBooks() {}
 

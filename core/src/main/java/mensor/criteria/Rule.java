@@ -1,9 +1,14 @@
 package mensor.criteria;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import mensor.length.Length;
+import mensor.length.RealLength;
+import mensor.look.CheckMethod;
 import mensor.weld.Toe;
 
 /**
@@ -12,6 +17,11 @@ import mensor.weld.Toe;
  */
 public sealed interface Rule {
     <T> T answer(Cases<T> cases);
+
+    /** The rules that judge something by themselves, out of those that only join or mark others. */
+    default Stream<Rule> leaves() {
+        return Stream.of(this);
+    }
 
     /** One answer per shape of rule. */
     interface Cases<T> {
@@ -40,6 +50,22 @@ public sealed interface Rule {
         T eitherWay(EitherWay rule);
 
         T graded(Graded rule);
+
+        T noted(Noted rule);
+
+        T allOf(AllOf rule);
+
+        T atMost(AtMost rule);
+
+        T toeAngle(ToeAngle rule);
+
+        T throatSize(ThroatSize rule);
+
+        T concavityWithinCrown(ConcavityWithinCrown rule);
+
+        T anySize(AnySize rule);
+
+        T notJudged(NotJudged rule);
 
         T arcStrikeDressed(ArcStrikeDressed rule);
 
@@ -122,26 +148,56 @@ public sealed interface Rule {
      * @param underruns how far below a drawn size a reading may lie: the first step whose size the drawing is under
      * @param portionDivisor the undersize portion is at most the welded length divided by this
      * @param noUnderrunFlanges no underrun within so many flange widths of a girder's end
-     * @param openingFree a fit-up opening up to this asks no more leg
-     * @param openingMost a greater opening rejects, but for thick parts
-     * @param thickParts parts at least this thick may have
-     * @param openingThick an opening up to this, by referral
+     * @param openings what a fit-up opening does to the size, where the book says
      */
     record FilletSize(
             List<Underrun> underruns,
             int portionDivisor,
             int noUnderrunFlanges,
-            Length openingFree,
-            Length openingMost,
-            Length thickParts,
-            Length openingThick,
+            Optional<Openings> openings,
             SizeEvidence evidence)
             implements Rule {
+        /** The same with no underrun at all. */
+        public FilletSize withoutUnderrun(Length zero) {
+            return new FilletSize(
+                    List.of(new Underrun(Optional.empty(), zero)),
+                    portionDivisor,
+                    noUnderrunFlanges,
+                    openings,
+                    evidence);
+        }
+
+        /** The leg alone is judged, with no word on underrun, girders' ends or openings. */
+        public static FilletSize legsAlone(Length zero, SizeEvidence evidence) {
+            return new FilletSize(List.of(new Underrun(Optional.empty(), zero)), 10, 0, Optional.empty(), evidence);
+        }
+
+        /** How far below the drawn size a reading may lie. */
+        public Length underrunOf(RealLength drawn) {
+            return underruns.stream()
+                    .filter(u -> u.sizeUnder()
+                            .map(s -> drawn.isUnder(RealLength.of(s)))
+                            .orElse(true))
+                    .findFirst()
+                    .orElseThrow()
+                    .underrun();
+        }
+
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.filletSize(this);
         }
     }
+
+    /**
+     * What a fit-up opening does.
+     *
+     * @param free an opening up to this asks no more leg
+     * @param most a greater opening rejects, but for thick parts
+     * @param thickParts parts at least this thick may have
+     * @param thick an opening up to this, by referral
+     */
+    record Openings(Length free, Length most, Length thickParts, Length thick) {}
 
     /** The underrun allowed where the drawn size is under {@code sizeUnder}; the last step has no bound. */
     record Underrun(Optional<Length> sizeUnder, Length underrun) {}
@@ -187,8 +243,17 @@ public sealed interface Rule {
         }
     }
 
-    /** What holds depends on a fact that is not known: both are judged, and only what they agree on is said. */
-    record EitherWay(Rule ifSo, Rule otherwise, String fact) implements Rule {
+    /**
+     * What holds depends on a fact that is not known: both are judged, and only what they agree on is said.
+     *
+     * @param ask how the fact becomes known
+     */
+    record EitherWay(Rule ifSo, Rule otherwise, String fact, String ask) implements Rule {
+        @Override
+        public Stream<Rule> leaves() {
+            return Stream.concat(ifSo.leaves(), otherwise.leaves());
+        }
+
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.eitherWay(this);
@@ -197,19 +262,183 @@ public sealed interface Rule {
 
     /** {@code ifSo} or {@code otherwise} where the fact is known, else both. */
     static Rule either(Optional<Boolean> known, Rule ifSo, Rule otherwise, String fact) {
-        return known.map(k -> k ? ifSo : otherwise).orElse(new EitherWay(ifSo, otherwise, fact));
+        return known.map(k -> k ? ifSo : otherwise)
+                .orElse(new EitherWay(
+                        ifSo, otherwise, fact, "say whether " + fact + ": the drawing or the Engineer knows"));
     }
 
     /** A rule whose numbers are less sure than those of the tables. */
     record Graded(Rule rule, Confidence confidence) implements Rule {
+        @Override
+        public Stream<Rule> leaves() {
+            return rule.leaves();
+        }
+
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.graded(this);
         }
     }
 
-    /** Every arc strike ground smooth and checked. */
-    record ArcStrikeDressed() implements Rule {
+    /** A rule with something that its reader should know. */
+    record Noted(Rule rule, String note) implements Rule {
+        @Override
+        public Stream<Rule> leaves() {
+            return rule.leaves();
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.noted(this);
+        }
+    }
+
+    /** One of the clauses that make up a criterion. */
+    record Part(String clause, Rule rule) {}
+
+    /** Several clauses under one criterion: it is as its worst part, and accepts where one that judges accepts. */
+    record AllOf(List<Part> parts) implements Rule {
+        @Override
+        public Stream<Rule> leaves() {
+            return parts.stream().flatMap(p -> p.rule().leaves());
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.allOf(this);
+        }
+    }
+
+    /** What a depth, a height or a difference is measured of. */
+    enum Measure {
+        PORE("pore"),
+        CRATER("open crater"),
+        OVERLAP("overlap"),
+        UNDERCUT("undercut"),
+        ROOT_UNDERCUT("root undercut"),
+        INCOMPLETE_PENETRATION("incomplete penetration"),
+        BURN_THROUGH("burn-through"),
+        EXCESS_PENETRATION("excess penetration"),
+        ROOT_CONCAVITY("root concavity"),
+        UNDERFILL("underfill"),
+        REINFORCEMENT("reinforcement"),
+        CONVEXITY("convexity"),
+        LEG_DIFFERENCE("difference of the legs"),
+        THROAT_OVER("throat over the nominal one"),
+        GAP("root gap");
+
+        private final String title;
+
+        Measure(String title) {
+            this.title = title;
+        }
+
+        public String title() {
+            return title;
+        }
+    }
+
+    /**
+     * The most that is allowed: {@code base} and a share of the width of the face (of the root, for excess penetration), at
+     * most {@code cap}.
+     *
+     * @param ofWidth zero where the width has no say
+     * @param onlyShort allowed as a short imperfection alone
+     * @param reckoned how it was found, in words: "0.2 t, at most 2 mm"
+     */
+    record Bound(RealLength base, BigDecimal ofWidth, Optional<Length> cap, boolean onlyShort, String reckoned) {
+        public static Bound fixed(Length most, String reckoned) {
+            return new Bound(RealLength.of(most), BigDecimal.ZERO, Optional.empty(), false, reckoned);
+        }
+
+        public boolean isNone() {
+            return base.signum() == 0 && ofWidth.signum() == 0;
+        }
+
+        /** The bound at a width. */
+        public RealLength at(RealLength width) {
+            RealLength grown = base.plus(width.times(ofWidth));
+            return cap.map(c -> grown.min(RealLength.of(c))).orElse(grown);
+        }
+
+        /** The greatest that any width could allow; empty where there is no greatest. */
+        public Optional<RealLength> greatest() {
+            if (ofWidth.signum() == 0) {
+                return Optional.of(base);
+            }
+            return cap.map(RealLength::of);
+        }
+    }
+
+    /**
+     * How much of a short imperfection: so much in any window; a weld that is shorter than the window may have its length
+     * divided by {@code shorterDivisor}, or the whole allowance where that is zero.
+     */
+    record ShortRun(Length total, Length window, int shorterDivisor) {}
+
+    /** At most so deep, high or different, by the toe where toes differ; what lies at no toe stands under the root. */
+    record AtMost(Measure measure, Map<Toe, Bound> bounds, Optional<ShortRun> shortRun, Confidence confidence)
+            implements Rule {
+        public static AtMost of(Measure measure, Bound bound, ShortRun shortRun, Confidence confidence) {
+            return new AtMost(measure, Map.of(Toe.ROOT, bound), Optional.of(shortRun), confidence);
+        }
+
+        public static AtMost of(Measure measure, Bound bound, Confidence confidence) {
+            return new AtMost(measure, Map.of(Toe.ROOT, bound), Optional.empty(), confidence);
+        }
+
+        public Bound bound() {
+            return bounds.values().iterator().next();
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.atMost(this);
+        }
+    }
+
+    /** The angle between the face and the member at a toe, at least; it can reject a profile, not accept it. */
+    record ToeAngle(int degrees, Confidence confidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.toeAngle(this);
+        }
+    }
+
+    /** The throat of a fillet: under the nominal one by no more than {@code under}, as a short imperfection where so marked. */
+    record ThroatSize(RealLength nominal, Bound under, ShortRun shortRun, SizeEvidence evidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.throatSize(this);
+        }
+    }
+
+    /** Concavity of the root no deeper than the smallest reinforcement read, so that the joint is nowhere under its wall. */
+    record ConcavityWithinCrown() implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.concavityWithinCrown(this);
+        }
+    }
+
+    /** The book sets no limit: what was seen accepts, with the reason why. */
+    record AnySize(String why, Confidence confidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.anySize(this);
+        }
+    }
+
+    /** The book leaves it to another paper, and nothing is judged here. */
+    record NotJudged(String why) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.notJudged(this);
+        }
+    }
+
+    /** Every arc strike ground smooth and, where methods are named, checked by one of them. */
+    record ArcStrikeDressed(Set<CheckMethod> checkedBy) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.arcStrikeDressed(this);

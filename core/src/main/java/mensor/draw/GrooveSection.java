@@ -11,6 +11,7 @@ import mensor.draw.SectionDrawing.Notch;
 import mensor.draw.SectionDrawing.Outline;
 import mensor.draw.SectionDrawing.Point;
 import mensor.length.Length;
+import mensor.length.RealLength;
 import mensor.look.Indication;
 import mensor.look.Reading;
 import mensor.weld.Connection;
@@ -198,11 +199,22 @@ final class GrooveSection {
     }
 
     private boolean fails(Length reinforcement) {
-        return profile.filter(Rule.FaceHeight.class::isInstance)
-                .map(Rule.FaceHeight.class::cast)
-                .map(h -> reinforcement.isOver(h.most())
-                        || reinforcement.isNegative() && reinforcement.negate().isOver(h.below()))
-                .orElse(false);
+        List<Boolean> told = profile.stream()
+                .flatMap(Rule::leaves)
+                .flatMap(r -> exceeds(r, reinforcement).stream())
+                .toList();
+        return !told.isEmpty() && told.stream().allMatch(f -> f);
+    }
+
+    private static Optional<Boolean> exceeds(Rule rule, Length reinforcement) {
+        if (rule instanceof Rule.FaceHeight h) {
+            return Optional.of(reinforcement.isOver(h.most())
+                    || reinforcement.isNegative() && reinforcement.negate().isOver(h.below()));
+        }
+        if (rule instanceof Rule.AtMost m && m.measure() == Rule.Measure.REINFORCEMENT) {
+            return m.bound().greatest().map(g -> RealLength.of(reinforcement).isOver(g));
+        }
+        return Optional.empty();
     }
 
     private String wanted() {

@@ -60,7 +60,7 @@ public record SectionDrawing(
         }
         Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
         Optional<Length> openingFree =
-                size instanceof Rule.FilletSize f ? Optional.of(f.openingFree()) : Optional.empty();
+                size instanceof Rule.FilletSize f ? f.openings().map(Rule.Openings::free) : Optional.empty();
         return new Builder(inspection.joint(), Optional.of(station), openingFree)
                 .undercut(inspection, station.at(), rejecting)
                 .build();

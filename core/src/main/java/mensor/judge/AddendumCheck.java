@@ -181,7 +181,7 @@ final class AddendumCheck {
             finding.notApplicable("a size is judged on fillets");
             return;
         }
-        Rule.FilletSize rule = (Rule.FilletSize) book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
+        Rule.FilletSize rule = legs(book.rule(Criterion.SIZE, inspection.joint(), inspection.units()));
         new FilletSizeCheck(inspection, rule).judgeUnderrun(finding, max());
     }
 
@@ -191,5 +191,16 @@ final class AddendumCheck {
             return;
         }
         depths(found, what);
+    }
+
+    /** A book that judges throats has no rule for legs: theirs are read as the contract's, with that book's evidence. */
+    private Rule.FilletSize legs(Rule rule) {
+        return rule.leaves()
+                .filter(Rule.FilletSize.class::isInstance)
+                .map(Rule.FilletSize.class::cast)
+                .findFirst()
+                .orElseGet(() -> Rule.FilletSize.legsAlone(
+                        Length.zero(inspection.units()),
+                        inspection.units().pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres())));
     }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
+import mensor.criteria.RuleWords;
 import mensor.length.Length;
 import mensor.length.SpanSet;
 import mensor.look.CheckMethod;
@@ -13,6 +14,7 @@ import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.weld.Connection;
 
 /** Answers one criterion's rule for one inspection: a method per shape of rule. */
@@ -22,11 +24,18 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     private final Inspection inspection;
     private final Criterion criterion;
     private final Finding.Builder finding;
+    private final boolean part;
 
     CriterionCheck(Inspection inspection, Criterion criterion, Finding.Builder finding) {
+        this(inspection, criterion, finding, false);
+    }
+
+    /** @param part of a criterion: what it does not decide is left open */
+    private CriterionCheck(Inspection inspection, Criterion criterion, Finding.Builder finding, boolean part) {
         this.inspection = inspection;
         this.criterion = criterion;
         this.finding = finding;
+        this.part = part;
     }
 
     @Override
@@ -281,18 +290,170 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding eitherWay(Rule.EitherWay rule) {
-        Finding ifSo = rule.ifSo().answer(new CriterionCheck(inspection, criterion, finding.fresh()));
-        Finding otherwise = rule.otherwise().answer(new CriterionCheck(inspection, criterion, finding.fresh()));
+        Finding ifSo = rule.ifSo().answer(new CriterionCheck(inspection, criterion, finding.fresh(), part));
+        Finding otherwise = rule.otherwise().answer(new CriterionCheck(inspection, criterion, finding.fresh(), part));
         if (ifSo.verdict() == otherwise.verdict()) {
             return ifSo;
         }
         finding.like(ifSo)
                 .trace(said(ifSo) + " if " + rule.fact() + ": " + ifSo.reason())
                 .trace(said(otherwise) + " otherwise: " + otherwise.reason())
-                .incomplete(
-                        said(ifSo) + " if " + rule.fact() + ", else " + said(otherwise),
-                        "say whether " + rule.fact() + ": the drawing or the Engineer knows");
+                .incomplete(said(ifSo) + " if " + rule.fact() + ", else " + said(otherwise), rule.ask());
         return finding.build();
+    }
+
+    @Override
+    public Finding noted(Rule.Noted rule) {
+        finding.trace(rule.note());
+        return rule.rule().answer(this);
+    }
+
+    @Override
+    public Finding allOf(Rule.AllOf rule) {
+        if (criterion == Criterion.ROOT && isRootOutOfReach()) {
+            return notOneSided();
+        }
+        if (criterion == Criterion.SIZE && inspection.cover(Criterion.SIZE).isPresent()) {
+            finding.trace("the throat over the fit-up gap is demonstrated by "
+                    + inspection.cover(Criterion.SIZE).get().by());
+        }
+        List<Finding> judged = new ArrayList<>();
+        List<String> clauses = new ArrayList<>();
+        for (Rule.Part p : rule.parts()) {
+            Finding f = p.rule().answer(new CriterionCheck(inspection, criterion, finding.fresh(), true));
+            f.trace().forEach(line -> finding.trace(p.clause() + ": " + line));
+            if (!f.reason().isEmpty() && f.verdict() != Verdict.NOT_APPLICABLE) {
+                judged.add(f);
+                clauses.add(p.clause());
+                finding.confidence(f.confidence());
+            }
+        }
+        Verdict worst = Verdict.of(judged.stream().map(Finding::verdict).toList());
+        if (judged.isEmpty()) {
+            finding.allowed(RuleWords.allowed(rule, inspection.units()));
+            return orLooked();
+        }
+        List<Finding> deciding =
+                judged.stream().filter(f -> f.verdict() == worst).toList();
+        Finding first = deciding.get(0);
+        finding.shows(first)
+                .clause(clauses.get(judged.indexOf(first)))
+                .indications(union(deciding, Finding::indications))
+                .readings(union(deciding, Finding::readings));
+        judged.forEach(f -> finding.nearLimit(f.nearLimit()));
+        switch (worst) {
+            case REJECT -> finding.reject(first.reason());
+            case INCOMPLETE -> {
+                deciding.forEach(f -> f.asks().forEach(finding::ask));
+                finding.incomplete(first.reason());
+            }
+            default -> finding.accept(first.reason());
+        }
+        return finding.build();
+    }
+
+    private static List<Integer> union(
+            List<Finding> findings, java.util.function.Function<Finding, List<Integer>> indices) {
+        return findings.stream()
+                .flatMap(f -> indices.apply(f).stream())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    @Override
+    public Finding atMost(Rule.AtMost rule) {
+        boolean demonstrated = rule.measure() == Rule.Measure.GAP
+                && inspection.cover(Criterion.SIZE).isPresent();
+        if (!demonstrated) {
+            new AtMostCheck(inspection, rule).judge(finding);
+        }
+        if (finding.isOpen()) {
+            finding.allowed(RuleWords.allowed(rule, inspection.units()));
+        }
+        return orLooked();
+    }
+
+    @Override
+    public Finding toeAngle(Rule.ToeAngle rule) {
+        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+            java.util.stream.DoubleStream.concat(f.what().toeAngleA().stream(), f.what().toeAngleB().stream())
+                    .filter(degrees -> degrees < rule.degrees())
+                    .min()
+                    .ifPresent(degrees -> lowAngle(rule, f, degrees));
+        }
+        return orLooked();
+    }
+
+    private void lowAngle(Rule.ToeAngle rule, Found<Reading.Station> f, double degrees) {
+        String read = BigDecimal.valueOf(degrees).stripTrailingZeros().toPlainString();
+        finding.trace("toe angle " + read + "° at " + f.what().at().shown());
+        if (finding.isOpen()) {
+            finding.confidence(rule.confidence())
+                    .measured(read + "°")
+                    .allowed("at least " + rule.degrees() + "°")
+                    .span(f.what().span())
+                    .readings(List.of(f.index()))
+                    .reject("toe angle " + read + "° at " + f.what().at().shown() + "; at least " + rule.degrees()
+                            + "° wanted");
+        }
+    }
+
+    @Override
+    public Finding throatSize(Rule.ThroatSize rule) {
+        new ThroatSizeCheck(inspection, rule).judge(finding);
+        return finding.build();
+    }
+
+    @Override
+    public Finding concavityWithinCrown(Rule.ConcavityWithinCrown rule) {
+        List<DepthCheck.Measured> concave = RootCheck.concavity(inspection);
+        List<DepthCheck.Measured> real =
+                concave.stream().filter(m -> m.depth().isPositive()).toList();
+        Optional<Length> crown = Found.readings(inspection, Reading.Station.class).stream()
+                .flatMap(f -> f.what().reinforcement().stream())
+                .min(Length::compareTo);
+        if (real.isEmpty()) {
+            if (!concave.isEmpty()) {
+                finding.measured("0").accept("root concavity of depth 0: nothing there");
+            }
+        } else if (crown.isEmpty()) {
+            finding.measured(real.get(0).depth().in(inspection.units()).shownWithUnit())
+                    .span(real.get(0).span())
+                    .indications(real.stream()
+                            .filter(m -> !m.reading())
+                            .map(DepthCheck.Measured::index)
+                            .toList())
+                    .incomplete(
+                            "how deep the root may lie depends on the reinforcement, which was not read",
+                            "read the reinforcement: the joint with its crown is not thinner than the wall");
+        } else {
+            DepthCheck.atMost(
+                    finding,
+                    real,
+                    crown.get().max(Length.zero(inspection.units())),
+                    inspection.units(),
+                    "root concavity");
+        }
+        return orLooked();
+    }
+
+    /** What was recorded of the criterion accepts; that somebody looked is wanted all the same. */
+    @Override
+    public Finding anySize(Rule.AnySize rule) {
+        List<Found<Indication>> found = ofCriterion();
+        finding.allowed("no limit").confidence(rule.confidence()).trace(rule.why());
+        if (!found.isEmpty()) {
+            finding.measured(found.size() + " recorded")
+                    .indications(Found.indices(found))
+                    .accept(rule.why());
+        }
+        return orLooked();
+    }
+
+    @Override
+    public Finding notJudged(Rule.NotJudged rule) {
+        return finding.notApplicable(rule.why()).build();
     }
 
     private static String said(Finding f) {
@@ -306,33 +467,43 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding arcStrikeDressed(Rule.ArcStrikeDressed rule) {
-        finding.allowed("ground smooth and checked");
+        boolean anyCheck = rule.checkedBy().size() == CheckMethod.values().length;
+        String methods = String.join(
+                " or ", rule.checkedBy().stream().map(CheckMethod::id).sorted().toList());
+        finding.allowed(
+                rule.checkedBy().isEmpty()
+                        ? "ground smooth"
+                        : "ground smooth and checked" + (anyCheck ? "" : " by " + methods));
         List<Found<Indication.ArcStrike>> found = Found.indications(inspection, Indication.ArcStrike.class);
         List<Found<Indication.ArcStrike>> left =
-                found.stream().filter(f -> !isDressed(f.what())).toList();
+                found.stream().filter(f -> !isDressed(f.what(), rule)).toList();
         if (!left.isEmpty()) {
             Indication.ArcStrike first = left.get(0).what();
-            String lacks = first.ground().orElse(false) ? "ground, not checked" : "not ground";
+            String lacks = first.ground().orElse(false)
+                    ? "ground, not checked" + (anyCheck ? "" : " by " + methods)
+                    : "not ground";
             finding.measured(lacks)
                     .span(first.span())
                     .indications(Found.indices(left))
                     .reject("arc strike at " + first.at().shown() + " " + lacks + "; correct before acceptance");
         } else if (!found.isEmpty()) {
-            String methods = found.stream()
+            String by = found.stream()
                     .flatMap(f -> f.what().checked().stream())
                     .map(CheckMethod::id)
                     .distinct()
                     .reduce((a, b) -> a + ", " + b)
                     .orElse("");
-            finding.measured("ground, checked by " + methods)
+            finding.measured(by.isEmpty() ? "ground" : "ground, checked by " + by)
                     .indications(Found.indices(found))
-                    .accept("every arc strike is ground and checked");
+                    .accept("every arc strike is ground" + (rule.checkedBy().isEmpty() ? "" : " and checked"));
         }
         return orLooked();
     }
 
-    private static boolean isDressed(Indication.ArcStrike a) {
-        return a.ground().orElse(false) && a.checked().isPresent();
+    private static boolean isDressed(Indication.ArcStrike a, Rule.ArcStrikeDressed rule) {
+        boolean checked = rule.checkedBy().isEmpty()
+                || a.checked().filter(rule.checkedBy()::contains).isPresent();
+        return a.ground().orElse(false) && checked;
     }
 
     @Override
@@ -385,12 +556,20 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding root(Rule.Root rule) {
-        if (!inspection.joint().oneSided() && !RootCheck.isRecorded(inspection)) {
-            return finding.notApplicable("not welded from one side, and nothing of the root is recorded")
-                    .build();
+        if (isRootOutOfReach()) {
+            return notOneSided();
         }
         new RootCheck(inspection, rule).judge(finding);
         return orLooked();
+    }
+
+    private boolean isRootOutOfReach() {
+        return !inspection.joint().oneSided() && !RootCheck.isRecorded(inspection);
+    }
+
+    private Finding notOneSided() {
+        return finding.notApplicable("not welded from one side, and nothing of the root is recorded")
+                .build();
     }
 
     @Override
@@ -418,7 +597,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     /** What was not decided by anything recorded: cleared, covered, or not looked at yet. */
     private Finding orLooked() {
-        if (finding.isOpen()) {
+        if (finding.isOpen() && !part) {
             looked(inspection, criterion, finding);
         }
         return finding.build();

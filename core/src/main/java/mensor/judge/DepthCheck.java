@@ -60,10 +60,8 @@ final class DepthCheck {
             finding.reject(text + "; " + limit.in(unit).shownWithUnit() + " allowed");
         } else if (coarse != null) {
             finding.incomplete(
-                    "a gauge that reads to " + coarse.division().orElseThrow().shownWithUnit() + " cannot show "
-                            + limit.in(unit).shownWithUnit(),
-                    "a dial or digital gauge is needed: measure the " + what + " at "
-                            + coarse.span().shown() + " again");
+                    GaugeLimit.tooCoarse(coarse.division().orElseThrow(), limit.in(unit)),
+                    GaugeLimit.finerGauge(what, coarse.span().shown()));
         } else {
             finding.accept(text + ", within " + limit.in(unit).shownWithUnit());
         }

@@ -80,11 +80,12 @@ final class FilletSizeCheck {
                             + tenth().shownWithUnit() + " (10%) allowed");
         } else if (!openings.isEmpty() && !refer) {
             Gap gap = openings.get(0);
-            finding.atMost(gap.opening().in(unit), rule.openingMost())
+            Length most = rule.openings().orElseThrow().most();
+            finding.atMost(gap.opening().in(unit), most)
                     .span(gap.span())
                     .reject("the fit-up opening of " + gap.opening().shownWithUnit() + " at "
                             + gap.span().shown() + " is over "
-                            + rule.openingMost().shownWithUnit());
+                            + most.shownWithUnit());
         } else {
             incompletes(finding, portion, refer ? openings : List.of());
             if (finding.isOpen()) {
@@ -202,19 +203,20 @@ final class FilletSizeCheck {
     }
 
     private List<Gap> openingsOver() {
-        if (sizes.isDemonstrated()) {
+        if (sizes.isDemonstrated() || rule.openings().isEmpty()) {
             return List.of();
         }
         return joint.gaps().stream()
-                .filter(g -> g.opening().isOver(rule.openingMost()))
+                .filter(g -> g.opening().isOver(rule.openings().get().most()))
                 .sorted((a, b) -> b.opening().compareTo(a.opening()))
                 .toList();
     }
 
     /** Thick parts that cannot be closed may have a greater opening, by referral. */
     private boolean mayBeReferred(List<Gap> openings) {
-        boolean thick = joint.members().stream().noneMatch(m -> m.thickness().isUnder(rule.thickParts()));
-        return thick && !openings.get(0).opening().isOver(rule.openingThick());
+        Rule.Openings o = rule.openings().orElseThrow();
+        boolean thick = joint.members().stream().noneMatch(m -> m.thickness().isUnder(o.thickParts()));
+        return thick && !openings.get(0).opening().isOver(o.thick());
     }
 
     private void incompletes(Finding.Builder finding, Portion portion, List<Gap> referred) {

@@ -62,19 +62,14 @@ final class FilletSizes {
                 .map(RealLength::of)
                 .orElseGet(() ->
                         joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
-        this.underrun = rule.underruns().stream()
-                .filter(u ->
-                        u.sizeUnder().map(s -> size.isUnder(RealLength.of(s))).orElse(true))
-                .findFirst()
-                .orElseThrow()
-                .underrun();
+        this.underrun = rule.underrunOf(size);
         this.welded =
                 joint.segments().isEmpty() ? SpanSet.of(List.of(ruler.whole())) : ruler.straight(joint.segments());
         this.noUnderrun = girderEnds();
         this.demonstrated = inspection.cover(Criterion.SIZE).isPresent();
-        if (!demonstrated) {
+        if (!demonstrated && rule.openings().isPresent()) {
             for (Gap gap : joint.gaps()) {
-                if (gap.opening().isOver(rule.openingFree())) {
+                if (gap.opening().isOver(rule.openings().get().free())) {
                     enlarged.add(new Enlarged(
                             ruler.straight(List.of(gap.span())).intersect(welded),
                             gap.opening(),

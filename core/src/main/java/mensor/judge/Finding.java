@@ -72,7 +72,7 @@ public record Finding(
     static final class Builder {
         private final String id;
         private final Criterion criterion;
-        private final Citation citation;
+        private Citation citation;
         private Verdict verdict = Verdict.ACCEPT;
         private String measured = "";
         private String allowed = "";
@@ -100,17 +100,27 @@ public record Finding(
             return b;
         }
 
+        /** Another clause of the same document decides. */
+        Builder clause(String clause) {
+            citation = new Citation(citation.document(), clause, citation.clauseConfidence());
+            return this;
+        }
+
         /** Takes over what another finding of the criterion measured and where. */
         Builder like(Finding f) {
+            trace.addAll(f.trace());
+            return shows(f).confidence(f.confidence())
+                    .indications(f.indications())
+                    .readings(f.readings());
+        }
+
+        /** Takes over the numbers alone. */
+        Builder shows(Finding f) {
             measured = f.measured();
             allowed = f.allowed();
             margin = f.margin();
             numbers = f.numbers().orElse(null);
             span = f.span().orElse(null);
-            indications = f.indications();
-            readings = f.readings();
-            confidence = confidence.lower(f.confidence());
-            trace.addAll(f.trace());
             return this;
         }
 

@@ -18,4 +18,12 @@ final class GaugeLimit {
     static boolean isTooCoarse(Length limit, Optional<Length> division) {
         return division.isPresent() && limit.isPositive() && division.get().isOver(limit);
     }
+
+    static String tooCoarse(Length division, Length limit) {
+        return "a gauge that reads to " + division.shownWithUnit() + " cannot show " + limit.shownWithUnit();
+    }
+
+    static String finerGauge(String what, String at) {
+        return "a dial or digital gauge is needed: measure the " + what + " at " + at + " again";
+    }
 }

@@ -82,7 +82,7 @@ public final class Judge {
 
     private static List<String> notes(Inspection inspection, CriteriaBook book, List<Finding> findings) {
         List<String> notes = new ArrayList<>();
-        book.note(inspection.joint()).ifPresent(notes::add);
+        notes.addAll(book.notes(inspection.joint()));
         for (Finding f : findings) {
             if (f.confidence() != Confidence.HIGH) {
                 notes.add(f.criterion().title() + ": a limit used here is of "

@@ -78,12 +78,13 @@ final class UndercutCheck {
             accept(finding, windows, counted, deepest, deepestLimit);
             if (!tooCoarse.isEmpty()) {
                 Length division = tooCoarse.get(0).what().division().orElseThrow();
+                Length limit = rule.depths().get(tooCoarse.get(0).what().toe()).anyLength();
                 finding.indications(Found.indices(tooCoarse))
                         .incomplete(
-                                "a gauge that reads to " + division.shownWithUnit()
-                                        + " cannot show a limit finer than that",
-                                "a dial or digital gauge is needed: measure the undercut at "
-                                        + tooCoarse.get(0).what().span().shown() + " again");
+                                GaugeLimit.tooCoarse(division, limit),
+                                GaugeLimit.finerGauge(
+                                        "undercut",
+                                        tooCoarse.get(0).what().span().shown()));
             }
         }
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.length.Length;
+import mensor.length.RealLength;
 import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -136,6 +137,12 @@ public final class Joint {
     /** What the leg readings are where the members do not meet at 90°. */
     public LegMeaning legs() {
         return b.legs;
+    }
+
+    /** The throat that a fillet is to have: the drawing's, or that of its leg with a flat face. */
+    public Optional<RealLength> nominalThroat() {
+        return throat().map(RealLength::of)
+                .or(() -> size().map(s -> b.dihedral.throatOf(RealLength.of(s), sizeMeans())));
     }
 
     public Optional<Penetration> penetration() {

@@ -84,11 +84,6 @@ public class CyclicBook extends StaticBook {
     }
 
     @Override
-    Length deepestUndercut(Unit column) {
-        return StaticTables.undercutCyclic(column);
-    }
-
-    @Override
     public Citation citation(Criterion criterion, Joint joint) {
         Citation c = super.citation(criterion, joint);
         return criterion == Criterion.POROSITY

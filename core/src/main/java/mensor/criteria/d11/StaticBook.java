@@ -1,15 +1,18 @@
 package mensor.criteria.d11;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
+import mensor.criteria.LateCracking;
 import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.AddendumKind;
+import mensor.look.CheckMethod;
 import mensor.look.Criterion;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
@@ -54,7 +57,7 @@ public class StaticBook implements CriteriaBook {
     @Override
     public Rule rule(Criterion criterion, Joint joint, Unit column) {
         return switch (criterion) {
-            case READINESS -> new Rule.Readiness(StaticTables.DELAY_HOURS);
+            case READINESS -> new Rule.Readiness(LateCracking.HOURS);
             case CRACK -> new Rule.NoneAllowed("crack");
             case FUSION -> new Rule.NoneAllowed("incomplete fusion");
             case CRATER -> new Rule.CraterFilled();
@@ -65,7 +68,7 @@ public class StaticBook implements CriteriaBook {
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint, column);
             case POROSITY -> pores(joint, column);
-            case ARC_STRIKE -> new Rule.ArcStrikeDressed();
+            case ARC_STRIKE -> new Rule.ArcStrikeDressed(EnumSet.allOf(CheckMethod.class));
             case SLAG -> new Rule.SlagRemoved();
             case SPATTER -> new Rule.SpatterTight();
             case ROOT -> root(joint, column);
@@ -110,13 +113,33 @@ public class StaticBook implements CriteriaBook {
                 : otherwise;
     }
 
+    /** For the profile a partial penetration is as thick as its throat; one that is not known may be of any depth. */
     private Rule grooveProfile(Joint joint, Unit column) {
         if (joint.flush()) {
             return flush(joint, column);
         }
+        boolean partial =
+                joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
+        if (!partial) {
+            return grooveProfile(
+                    joint, joint.thicker().thickness(), joint.thinner().thickness(), column);
+        }
+        if (joint.throat().isPresent()) {
+            return grooveProfile(joint, joint.throat().get(), joint.throat().get(), column);
+        }
+        Length none = Length.zero(column);
+        Rule deep = grooveProfile(
+                joint, joint.thicker().thickness(), joint.thinner().thickness(), column);
+        Rule shallow = grooveProfile(joint, none, none, column);
+        return new Rule.EitherWay(
+                deep, shallow, "the throat is nearly as deep as the member", "give the throat that the drawing asks");
+    }
+
+    /** @param thicker the thickness that counts for butts and outside corners; the other counts in all else */
+    private Rule grooveProfile(Joint joint, Length thicker, Length thinner, Unit column) {
         boolean outside = joint.corner().filter(Corner.OUTSIDE::equals).isPresent();
         if (joint.connection() == Connection.BUTT || outside) {
-            Length t = profileThickness(joint, joint.thicker().thickness());
+            Length t = thicker;
             Length most = reinforcement(t, column);
             // the step over 2 in [50 mm] is the less sure one
             Confidence sure = t.isOver(column.pick(StaticTables.in(2, 1), StaticTables.mm("50")))
@@ -131,18 +154,11 @@ public class StaticBook implements CriteriaBook {
         if (joint.connection() == Connection.LAP) {
             return new Rule.GrooveFace(Optional.empty(), Confidence.HIGH);
         }
-        Length t = profileThickness(joint, joint.thinner().thickness());
-        return new Rule.GrooveFace(Optional.of(StaticTables.grooveConvexity(t, column)), Confidence.MEDIUM);
+        return new Rule.GrooveFace(Optional.of(StaticTables.grooveConvexity(thinner, column)), Confidence.MEDIUM);
     }
 
     Length reinforcement(Length t, Unit column) {
         return StaticTables.reinforcement(t, column);
-    }
-
-    /** For the profile a partial penetration is as thick as its throat; without one the strictest step is taken. */
-    private static Length profileThickness(Joint joint, Length thickness) {
-        boolean pjp = joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
-        return pjp ? joint.throat().orElse(Length.zero(thickness.unit())) : thickness;
     }
 
     private static Rule flush(Joint joint, Unit column) {
@@ -191,63 +207,7 @@ public class StaticBook implements CriteriaBook {
     }
 
     @Override
-    public Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column) {
-        return switch (kind) {
-            case UNDERCUT_DEPTH -> Optional.of(deepestUndercut(column));
-            case POROSITY_DIAMETER ->
-                Optional.of(StaticTables.pores(column).sums().get(0).sum());
-            case CONVEXITY_MAX ->
-                joint.isFillet() ? Optional.of(loosestConvexity(joint, column)) : loosestFace(joint, column);
-            case REINFORCEMENT_MAX ->
-                joint.isFillet()
-                        ? Optional.empty()
-                        : rule(Criterion.PROFILE, joint, column) instanceof Rule.FaceHeight h
-                                ? Optional.of(h.most())
-                                : Optional.empty();
-            case SIZE_UNDERRUN -> joint.isFillet() ? Optional.of(loosestUnderrun(joint, column)) : Optional.empty();
-            default -> Optional.empty();
-        };
-    }
-
-    Length deepestUndercut(Unit column) {
-        return StaticTables.undercutThickDepth(column).anyLength();
-    }
-
-    private Optional<Length> loosestFace(Joint joint, Unit column) {
-        return rule(Criterion.PROFILE, joint, column) instanceof Rule.GrooveFace f ? f.convexity() : Optional.empty();
-    }
-
-    private static Length loosestConvexity(Joint joint, Unit column) {
-        Rule.ConvexityByWidth rule = (Rule.ConvexityByWidth) convexity(joint, column);
-        Length widest = rule.steps().get(rule.steps().size() - 1).convexity();
-        return rule.orElse().map(widest::max).orElse(widest);
-    }
-
-    /** A joint drawn by its throat is compared by its leg of equal throat, rounded to the nanometre. */
-    private Length loosestUnderrun(Joint joint, Unit column) {
-        Length size = joint.size()
-                .orElseGet(() -> joint.dihedral()
-                        .legOf(
-                                mensor.length.RealLength.of(joint.throat().orElseThrow()),
-                                mensor.weld.LegMeaning.CONTACT)
-                        .rounded());
-        return filletSize(column).underruns().stream()
-                .filter(u -> u.sizeUnder().map(size::isUnder).orElse(true))
-                .findFirst()
-                .orElseThrow()
-                .underrun();
-    }
-
-    @Override
-    public Optional<String> note(Joint joint) {
-        if (joint.delayed().isPresent() || joint.grade().isEmpty()) {
-            return Optional.empty();
-        }
-        String grade = joint.grade().get().toUpperCase(java.util.Locale.ROOT).replaceAll("[ -]", "");
-        boolean named = grade.contains("A514") || grade.contains("A517") || grade.contains("HPS100W");
-        return named
-                ? Optional.of("The code looks at " + joint.grade().get()
-                        + " no sooner than 48 h after welding; the joint does not say whether that applies (delayed).")
-                : Optional.empty();
+    public List<String> notes(Joint joint) {
+        return LateCracking.note(joint).stream().toList();
     }
 }

@@ -15,8 +15,6 @@ import mensor.length.Unit;
 final class StaticTables {
     private StaticTables() {}
 
-    static final int DELAY_HOURS = 48;
-
     static Length in(long numerator, long denominator) {
         return Length.inches(numerator, denominator);
     }
@@ -121,10 +119,7 @@ final class StaticTables {
                                 new Rule.Underrun(Optional.empty(), in(1, 8))),
                         10,
                         2,
-                        in(1, 16),
-                        in(3, 16),
-                        in(3, 1),
-                        in(5, 16),
+                        Optional.of(new Rule.Openings(in(1, 16), in(3, 16), in(3, 1), in(5, 16))),
                         Rule.SizeEvidence.inches()),
                 new Rule.FilletSize(
                         List.of(
@@ -133,10 +128,7 @@ final class StaticTables {
                                 new Rule.Underrun(Optional.empty(), mm("3"))),
                         10,
                         2,
-                        mm("2"),
-                        mm("5"),
-                        mm("75"),
-                        mm("8"),
+                        Optional.of(new Rule.Openings(mm("2"), mm("5"), mm("75"), mm("8"))),
                         Rule.SizeEvidence.millimetres()));
     }
 

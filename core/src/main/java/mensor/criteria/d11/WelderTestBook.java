@@ -1,6 +1,5 @@
 package mensor.criteria.d11;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Citation;
@@ -33,16 +32,7 @@ public final class WelderTestBook extends StaticBook {
     /** No underrun at all. */
     @Override
     Rule.FilletSize filletSize(Unit column) {
-        Rule.FilletSize s = super.filletSize(column);
-        return new Rule.FilletSize(
-                List.of(new Rule.Underrun(Optional.empty(), Length.zero(column))),
-                s.portionDivisor(),
-                s.noUnderrunFlanges(),
-                s.openingFree(),
-                s.openingMost(),
-                s.thickParts(),
-                s.openingThick(),
-                s.evidence());
+        return super.filletSize(column).withoutUnderrun(Length.zero(column));
     }
 
     @Override
@@ -81,11 +71,6 @@ public final class WelderTestBook extends StaticBook {
     @Override
     Length reinforcement(Length t, Unit column) {
         return StaticTables.reinforcement(Length.zero(column), column);
-    }
-
-    @Override
-    Length deepestUndercut(Unit column) {
-        return StaticTables.undercutThin(column).anyLength();
     }
 
     @Override

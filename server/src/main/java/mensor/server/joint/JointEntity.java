@@ -101,12 +101,12 @@ public class JointEntity {
         if (!joint.delayed().orElse(false)) {
             return null;
         }
-        return CriteriaBooks.find(criteria)
-                                .map(b -> b.rule(Criterion.READINESS, joint, unit()))
-                                .orElse(null)
-                        instanceof Rule.Readiness r
-                ? r.delayHours()
-                : null;
+        return CriteriaBooks.find(criteria).stream()
+                .flatMap(b -> b.rule(Criterion.READINESS, joint, unit()).leaves())
+                .filter(Rule.Readiness.class::isInstance)
+                .map(r -> ((Rule.Readiness) r).delayHours())
+                .findFirst()
+                .orElse(null);
     }
 
     private static String blankToNull(String s) {

@@ -1,0 +1,213 @@
+package mensor.criteria.b31;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mensor.criteria.Citation;
+import mensor.criteria.Confidence;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.LateCracking;
+import mensor.criteria.Rule;
+import mensor.criteria.Rule.Measure;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.look.CheckMethod;
+import mensor.look.Criterion;
+import mensor.weld.Joint;
+import mensor.weld.Toe;
+
+/** ASME B31.3, Table 341.3.2, normal fluid service: by Tw, the wall of the thinner part. */
+public final class NormalServiceBook implements CriteriaBook {
+    private static final String DOCUMENT = "ASME B31.3";
+    private static final String UNNAMED = "the table does not name it; judged as AWS D1.1, statically loaded";
+
+    @Override
+    public String id() {
+        return "b31.3-normal";
+    }
+
+    @Override
+    public String title() {
+        return "ASME B31.3 normal fluid service";
+    }
+
+    @Override
+    public String edition() {
+        return "Table 341.3.2, edition not noted, from memory";
+    }
+
+    @Override
+    public boolean hasColumn(Unit unit) {
+        return true;
+    }
+
+    @Override
+    public Optional<Refusal> refuses(Joint joint) {
+        return Optional.empty();
+    }
+
+    @Override
+    public Rule rule(Criterion criterion, Joint joint, Unit column) {
+        Length wall = joint.thinner().thickness();
+        return switch (criterion) {
+            case CRACK -> new Rule.NoneAllowed("crack");
+            case FUSION -> new Rule.NoneAllowed("lack of fusion");
+            case ROOT -> root(wall, column);
+            case UNDERCUT ->
+                new Rule.AtMost(Measure.UNDERCUT, bothToes(undercut(wall, column)), Optional.empty(), Confidence.HIGH);
+            case POROSITY -> pores(wall, column);
+            case PROFILE -> profile(joint, wall, column);
+            case SIZE ->
+                joint.isFillet()
+                        ? Rule.FilletSize.legsAlone(Length.zero(column), evidence(column))
+                        : new Rule.GrooveSize();
+            case MISALIGNMENT -> misalignment(joint, column);
+            case CRATER -> unnamed(new Rule.CraterFilled());
+            case OVERLAP -> unnamed(new Rule.NoneAllowed("overlap"));
+            case ARC_STRIKE -> unnamed(new Rule.ArcStrikeDressed(EnumSet.allOf(CheckMethod.class)));
+            case SLAG -> unnamed(new Rule.SlagRemoved());
+            case SPATTER -> unnamed(new Rule.SpatterTight());
+            case LENGTH -> unnamed(new Rule.NoneAllowed("missing length"));
+            case AS_DRAWN -> unnamed(new Rule.NoneAllowed("departure from the drawing"));
+            case READINESS -> unnamed(new Rule.Readiness(LateCracking.HOURS));
+        };
+    }
+
+    private static Rule unnamed(Rule rule) {
+        return new Rule.Noted(rule, UNNAMED);
+    }
+
+    private static Rule.SizeEvidence evidence(Unit column) {
+        return column.pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
+    }
+
+    private static Map<Toe, Rule.Bound> bothToes(Rule.Bound b) {
+        return Map.of(Toe.A, b, Toe.B, b);
+    }
+
+    private static Length in(long numerator, long denominator) {
+        return Length.inches(numerator, denominator);
+    }
+
+    private static Length mm(String value) {
+        return Length.millimetres(value);
+    }
+
+    /** Excess weld metal outside and at the root, by the wall: 1/4 in [6], 1/2 [13], 1 [25], over. */
+    static Length reinforcement(Length wall, Unit u) {
+        if (!wall.isOver(u.pick(in(1, 4), mm("6")))) {
+            return u.pick(in(1, 16), mm("1.5"));
+        }
+        if (!wall.isOver(u.pick(in(1, 2), mm("13")))) {
+            return u.pick(in(1, 8), mm("3"));
+        }
+        return wall.isOver(u.pick(in(1, 1), mm("25"))) ? u.pick(in(3, 16), mm("5")) : u.pick(in(5, 32), mm("4"));
+    }
+
+    /** The lesser of 1/32 in [1 mm] and a quarter of the wall. */
+    static Rule.Bound undercut(Length wall, Unit u) {
+        return lesser(u.pick(in(1, 32), mm("1")), wall.dividedBy(4), u, "Tw/4");
+    }
+
+    /** The lesser of 1/32 in [1 mm] and 0.2 of the wall. */
+    static Rule.Bound incompletePenetration(Length wall, Unit u) {
+        Rule.Bound b = lesser(u.pick(in(1, 32), mm("1")), wall.dividedBy(5), u, "0.2 Tw");
+        return new Rule.Bound(b.base(), b.ofWidth(), b.cap(), true, b.reckoned());
+    }
+
+    private static Rule.Bound lesser(Length most, Length ofWall, Unit u, String share) {
+        return Rule.Bound.fixed(most.min(ofWall).in(u), "the lesser of " + most.shownWithUnit() + " and " + share);
+    }
+
+    /** Incomplete penetration adds up to at most 1-1/2 in [38 mm] in any 6 in [150 mm]. */
+    static Rule.ShortRun penetrationRun(Unit u) {
+        return u.pick(new Rule.ShortRun(in(3, 2), in(6, 1), 0), new Rule.ShortRun(mm("38"), mm("150"), 0));
+    }
+
+    private static Rule root(Length wall, Unit column) {
+        Rule.Bound protrusion = Rule.Bound.fixed(reinforcement(wall, column), "as the reinforcement, by Tw");
+        return new Rule.AllOf(List.of(
+                new Rule.Part(
+                        "Table 341.3.2, incomplete penetration",
+                        Rule.AtMost.of(
+                                Measure.INCOMPLETE_PENETRATION,
+                                incompletePenetration(wall, column),
+                                penetrationRun(column),
+                                Confidence.HIGH)),
+                new Rule.Part(
+                        "Table 341.3.2, undercutting",
+                        Rule.AtMost.of(Measure.ROOT_UNDERCUT, undercut(wall, column), Confidence.HIGH)),
+                new Rule.Part(
+                        "Table 341.3.2, protrusion",
+                        Rule.AtMost.of(Measure.EXCESS_PENETRATION, protrusion, Confidence.HIGH)),
+                new Rule.Part("Table 341.3.2, concave root", new Rule.ConcavityWithinCrown()),
+                new Rule.Part(
+                        "Table 341.3.2, burn-through",
+                        Rule.AtMost.of(
+                                Measure.BURN_THROUGH, Rule.Bound.fixed(Length.zero(column), ""), Confidence.HIGH))));
+    }
+
+    /** None visible on thin walls; the table is silent on thick ones. */
+    private static Rule pores(Length wall, Unit column) {
+        boolean thin = !wall.isOver(column.pick(in(3, 16), mm("5")));
+        return thin
+                ? new Rule.Graded(new Rule.NoneAllowed("visible pore"), Confidence.MEDIUM)
+                : new Rule.AnySize(
+                        "the book's table does not limit it; check the owner's specification", Confidence.MEDIUM);
+    }
+
+    private static Rule profile(Joint joint, Length wall, Unit column) {
+        Length most = reinforcement(wall, column);
+        if (!joint.isFillet()) {
+            return new Rule.FaceHeight(
+                    most,
+                    Length.zero(column),
+                    "0 to " + most.shownWithUnit() + " for a wall of " + wall.shownWithUnit()
+                            + ", from the lower of the two surfaces",
+                    Confidence.HIGH);
+        }
+        return new Rule.AllOf(List.of(
+                new Rule.Part(
+                        "Table 341.3.2, reinforcement",
+                        Rule.AtMost.of(
+                                Measure.CONVEXITY,
+                                Rule.Bound.fixed(most, "by Tw, over the theoretical throat"),
+                                Confidence.HIGH)),
+                new Rule.Part(
+                        "Table 341.3.2, underfill",
+                        Rule.AtMost.of(
+                                Measure.UNDERFILL, Rule.Bound.fixed(Length.zero(column), ""), Confidence.HIGH))));
+    }
+
+    private static Rule misalignment(Joint joint, Unit column) {
+        return joint.offsetMax()
+                .<Rule>map(m -> new Rule.Offset(m.in(column), "the procedure's limit"))
+                .orElse(new Rule.NotJudged("the procedure sets the limit, and the joint does not give it (offsetMax)"));
+    }
+
+    @Override
+    public Citation citation(Criterion criterion, Joint joint) {
+        return switch (criterion) {
+            case CRACK, FUSION, ROOT, UNDERCUT, POROSITY, PROFILE ->
+                new Citation(DOCUMENT, "Table 341.3.2", Confidence.HIGH);
+            case SIZE -> new Citation(DOCUMENT, "328.5.2", Confidence.MEDIUM);
+            case MISALIGNMENT -> new Citation(DOCUMENT, "328.4.3", Confidence.MEDIUM);
+            default -> new Citation("AWS D1.1/D1.1M, as statically loaded", "not named by ASME B31.3", Confidence.HIGH);
+        };
+    }
+
+    @Override
+    public List<String> notes(Joint joint) {
+        List<String> notes = new ArrayList<>(LateCracking.note(joint).stream().toList());
+        notes.add("Craters, overlap, arc strikes, slag, spatter, length, drawing and readiness: " + UNNAMED + ".");
+        if (pores(joint.thinner().thickness(), joint.length().unit()) instanceof Rule.AnySize) {
+            notes.add("Porosity: the book's table does not limit it; check the owner's specification.");
+        }
+        if (joint.offsetMax().isEmpty()) {
+            notes.add("Misalignment: the procedure sets the limit; the joint does not give it (offsetMax).");
+        }
+        return notes;
+    }
+}

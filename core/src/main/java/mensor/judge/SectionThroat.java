@@ -1,0 +1,61 @@
+package mensor.judge;
+
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.RealLength;
+import mensor.length.Unit;
+import mensor.look.Face;
+import mensor.look.Reading;
+import mensor.weld.Joint;
+
+/**
+ * The throat of a fillet at a station: the one read, which may stand alone; else that of the triangle between both legs less
+ * the concavity. A concave face of which neither throat nor concavity was read, or a lone leg, is an upper bound: it can
+ * reject, not accept.
+ */
+record SectionThroat(RealLength throat, boolean isWhole, boolean isFaceAssumed, String how) {
+
+    static Optional<SectionThroat> of(Joint joint, Reading.Station s) {
+        if (s.throat().isPresent()) {
+            Length t = s.throat().get();
+            return Optional.of(new SectionThroat(RealLength.of(t), true, false, "throat " + t.shown()));
+        }
+        if (s.legA().isPresent() && s.legB().isPresent()) {
+            RealLength flat = SectionSize.theoreticalThroat(joint, s);
+            RealLength less =
+                    s.concavity().map(c -> flat.minus(RealLength.of(c))).orElse(flat);
+            boolean concave = s.face().filter(Face.CONCAVE::equals).isPresent();
+            return Optional.of(new SectionThroat(
+                    less,
+                    !concave || s.concavity().isPresent(),
+                    s.face().isEmpty() && s.concavity().isEmpty(),
+                    "legs " + s.legA().get().shown() + ", " + s.legB().get().shown()
+                            + s.concavity()
+                                    .map(c -> " less concavity " + c.shown())
+                                    .orElse("")));
+        }
+        return s.legA()
+                .or(s::legB)
+                .map(leg -> new SectionThroat(
+                        joint.dihedral().contact(RealLength.of(leg), joint.legs()),
+                        false,
+                        false,
+                        "under the leg " + leg.shown()));
+    }
+
+    /** The throat if what was read in the other unit system is called by its nominal pair, as 5/16 in is called 8 mm. */
+    static Optional<RealLength> nominal(Joint joint, Reading.Station s, Unit drawing) {
+        Reading.Station paired = Reading.Station.of(
+                s.at(), paired(s.legA(), drawing), paired(s.legB(), drawing), paired(s.throat(), drawing), s.face());
+        Optional<RealLength> throat = of(joint, paired).map(SectionThroat::throat);
+        return s.throat().isPresent()
+                ? throat
+                : throat.map(
+                        t -> s.concavity().map(c -> t.minus(RealLength.of(c))).orElse(t));
+    }
+
+    private static Optional<Length> paired(Optional<Length> read, Unit drawing) {
+        return read.map(
+                l -> l.unit() == drawing ? l : SectionSize.nominalPair(l).orElse(l));
+    }
+}

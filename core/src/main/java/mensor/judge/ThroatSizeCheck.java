@@ -1,0 +1,292 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.Rule;
+import mensor.length.Length;
+import mensor.length.RealLength;
+import mensor.length.Ruler;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+import mensor.length.Unit;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.weld.Joint;
+
+/**
+ * A fillet by its throat: how far under the nominal one a place may lie, along how much of a window as a short imperfection,
+ * and whether enough was read to accept it.
+ */
+final class ThroatSizeCheck {
+    private final Inspection inspection;
+    private final Joint joint;
+    private final Rule.ThroatSize rule;
+    private final Unit unit;
+    private final Ruler ruler;
+    private final List<At> stations = new ArrayList<>();
+    private final List<Marked> marked = new ArrayList<>();
+    private final SpanSet marks;
+    private final SpanSet goes;
+    private final boolean bladeTried;
+
+    private record At(int index, Reading.Station station, Length place, SectionThroat section, boolean nominal) {}
+
+    private record Marked(int index, Span span, SpanSet where, RealLength throat, boolean nominal) {}
+
+    /** A place under the nominal throat. */
+    private record Low(boolean indication, int index, Span span, RealLength throat) {}
+
+    ThroatSizeCheck(Inspection inspection, Rule.ThroatSize rule) {
+        this.inspection = inspection;
+        this.joint = inspection.joint();
+        this.rule = rule;
+        this.unit = inspection.units();
+        this.ruler = joint.ruler();
+        SpanSet welded = ShortSums.welded(joint);
+        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+            Length place = ruler.place(f.what().at());
+            SectionThroat.of(joint, f.what())
+                    .filter(t -> welded.covers(place))
+                    .ifPresent(t -> stations.add(new At(f.index(), f.what(), place, t, isNominal(f.what(), t))));
+        }
+        List<Span> blades = new ArrayList<>();
+        for (Found<Reading.Blade> f : Found.readings(inspection, Reading.Blade.class)) {
+            RealLength size = RealLength.of(f.what().atLeast());
+            RealLength throat =
+                    joint.throat().isPresent() ? size : joint.dihedral().throatOf(size, joint.legs());
+            if (!throat.isUnder(rule.nominal())) {
+                blades.addAll(ruler.straight(List.of(f.what().span())).spans());
+            }
+        }
+        bladeTried = !Found.readings(inspection, Reading.Blade.class).isEmpty();
+        goes = SpanSet.of(blades);
+        for (Found<Indication.Undersize> f : Found.indications(inspection, Indication.Undersize.class)) {
+            Length read = f.what().least();
+            boolean nominal = read.unit() != unit
+                    && SectionSize.nominalPair(read)
+                            .filter(p -> !throatOf(p).isUnder(rule.nominal()))
+                            .isPresent()
+                    && throatOf(read).isUnder(rule.nominal());
+            marked.add(new Marked(
+                    f.index(),
+                    f.what().span(),
+                    ruler.straight(List.of(f.what().span())).intersect(welded),
+                    throatOf(read),
+                    nominal));
+        }
+        marks = SpanSet.of(
+                marked.stream().flatMap(m -> m.where().spans().stream()).toList());
+    }
+
+    private boolean isNominal(Reading.Station s, SectionThroat t) {
+        return t.throat().isUnder(rule.nominal())
+                && SectionThroat.nominal(joint, s, unit)
+                        .filter(p -> !p.isUnder(rule.nominal()))
+                        .isPresent();
+    }
+
+    private RealLength throatOf(Length least) {
+        RealLength l = RealLength.of(least);
+        return joint.throat().isPresent() ? l : joint.dihedral().throatOf(l, joint.sizeMeans());
+    }
+
+    private String shown(RealLength l) {
+        return l.shown() + " " + unit.symbol();
+    }
+
+    void judge(Finding.Builder finding) {
+        RealLength least = rule.nominal().minus(rule.under().base());
+        String under = rule.under().isNone() ? "no place under it" : "short imperfections down to " + shown(least);
+        finding.allowed("throat " + shown(rule.nominal()) + ", " + under)
+                .trace("nominal throat " + shown(rule.nominal()) + "; under it by at most "
+                        + shown(rule.under().base()) + " (" + rule.under().reckoned() + ")");
+        for (At a : stations) {
+            finding.trace("at " + a.station().at().shown() + ": " + a.section().how() + " → throat "
+                    + a.section().throat().shown()
+                    + (a.section().isWhole() ? "" : " at most (can only reject)")
+                    + (a.section().isFaceAssumed() ? "; face taken as flat" : ""));
+        }
+        List<Low> low = low();
+        List<Low> tooLow = low.stream().filter(l -> l.throat().isUnder(least)).toList();
+        SpanSet exact = SpanSet.of(marked.stream()
+                .filter(m -> !m.nominal() && m.throat().isUnder(rule.nominal()))
+                .flatMap(m -> m.where().spans().stream())
+                .toList());
+        UndersizePortion between =
+                new UndersizePortion(ruler, ShortSums.welded(joint), marks.union(goes), againstNominal());
+        Length allowed = ShortSums.allowed(rule.shortRun(), joint);
+        WorstWindow surely = window(exact.union(between.atLeast()));
+        WorstWindow perhaps = window(exact.union(between.atMost()));
+        if (!low.isEmpty() && !rule.under().isNone()) {
+            finding.trace("under the nominal throat: at least "
+                    + surely.sum().in(unit).shown() + ", at most "
+                    + perhaps.sum().in(unit).shownWithUnit() + " in the worst "
+                    + rule.shortRun().window().shownWithUnit() + "; " + allowed.shownWithUnit() + " allowed");
+        }
+        if (!tooLow.isEmpty()) {
+            rejectLow(finding, tooLow, least);
+        } else if (surely.sum().isOver(allowed)) {
+            sum(finding, surely, allowed, low)
+                    .reject("under the nominal throat along "
+                            + surely.sum().in(unit).shownWithUnit() + " at "
+                            + surely.span().shown() + "; as a short imperfection " + allowed.shownWithUnit()
+                            + " allowed in any " + rule.shortRun().window().shownWithUnit());
+        } else {
+            incompletes(finding, surely, perhaps, allowed, low);
+            if (finding.isOpen()) {
+                accept(finding, perhaps, allowed, low);
+            }
+        }
+    }
+
+    private WorstWindow window(SpanSet low) {
+        return new WorstWindow(ruler, List.of(low), rule.shortRun().window());
+    }
+
+    private List<Low> low() {
+        List<Low> low = new ArrayList<>();
+        for (At a : stations) {
+            if (!a.nominal() && a.section().throat().isUnder(rule.nominal())) {
+                low.add(new Low(
+                        false, a.index(), a.station().span(), a.section().throat()));
+            }
+        }
+        for (Marked m : marked) {
+            if (!m.nominal() && !m.where().isEmpty() && m.throat().isUnder(rule.nominal())) {
+                low.add(new Low(true, m.index(), m.span(), m.throat()));
+            }
+        }
+        return low;
+    }
+
+    private List<UndersizePortion.Station> againstNominal() {
+        return stations.stream()
+                .filter(a -> !a.nominal())
+                .filter(a -> a.section().isWhole() || a.section().throat().isUnder(rule.nominal()))
+                .map(a -> new UndersizePortion.Station(
+                        a.place(), a.section().throat().isUnder(rule.nominal())))
+                .toList();
+    }
+
+    private void rejectLow(Finding.Builder finding, List<Low> tooLow, RealLength least) {
+        Low worst = tooLow.get(0);
+        for (Low l : tooLow) {
+            worst = l.throat().isUnder(worst.throat()) ? l : worst;
+        }
+        decide(number(finding, worst, least), tooLow)
+                .reject("throat " + shown(worst.throat()) + " at "
+                        + worst.span().shown() + "; " + shown(rule.nominal()) + " wanted, " + shown(least)
+                        + " is the least at any place");
+    }
+
+    private Finding.Builder number(Finding.Builder finding, Low l, RealLength least) {
+        Length measured = l.throat().rounded().in(unit);
+        Length wanted = least.rounded().in(unit);
+        return finding.measured("throat " + shown(l.throat()))
+                .allowed("at least " + shown(least))
+                .margin(measured.minus(wanted))
+                .numbers(Finding.Numbers.atLeast(measured, wanted))
+                .span(l.span());
+    }
+
+    private static Finding.Builder decide(Finding.Builder finding, List<Low> low) {
+        return finding.indications(
+                        low.stream().filter(Low::indication).map(Low::index).toList())
+                .readings(low.stream()
+                        .filter(l -> !l.indication())
+                        .map(Low::index)
+                        .toList());
+    }
+
+    private Finding.Builder sum(Finding.Builder finding, WorstWindow w, Length allowed, List<Low> low) {
+        finding.measured(w.sum().in(unit).shownWithUnit() + " under the throat")
+                .margin(allowed.minus(w.sum()))
+                .numbers(Finding.Numbers.atMost(w.sum().in(unit), allowed.in(unit)))
+                .span(w.span());
+        return decide(finding, low);
+    }
+
+    private void incompletes(
+            Finding.Builder finding, WorstWindow surely, WorstWindow perhaps, Length allowed, List<Low> low) {
+        for (At a : stations) {
+            if (a.nominal()) {
+                finding.readings(List.of(a.index()))
+                        .span(a.station().span())
+                        .incomplete(
+                                a.section().how() + " at "
+                                        + a.station().at().shown()
+                                        + " is the other system's name for the size wanted",
+                                "read the size at " + a.station().at().shown() + " again in the drawing's units");
+            }
+        }
+        for (Marked m : marked) {
+            if (m.nominal()) {
+                finding.indications(List.of(m.index()))
+                        .span(m.span())
+                        .incomplete(
+                                "the least size is the other system's name for the size wanted",
+                                "read the size at " + m.span().shown() + " again in the drawing's units");
+            }
+        }
+        if (perhaps.sum().isOver(allowed)) {
+            sum(finding, perhaps, allowed, low)
+                    .incomplete(
+                            "between " + surely.sum().in(unit).shown() + " and "
+                                    + perhaps.sum().in(unit).shownWithUnit() + " may be under the throat; "
+                                    + allowed.shownWithUnit() + " allowed in any "
+                                    + rule.shortRun().window().shownWithUnit(),
+                            "mark where the throat falls under "
+                                    + rule.nominal().shown() + " near "
+                                    + perhaps.span().shown());
+        }
+        List<Length> places = stations.stream()
+                .filter(a -> a.section().isWhole())
+                .map(At::place)
+                .toList();
+        List<String> missing =
+                new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places).missing(joint.segments());
+        boolean nothing = stations.isEmpty() && marked.isEmpty() && !bladeTried;
+        for (String line : nothing && !missing.isEmpty() ? missing.subList(0, 1) : missing) {
+            finding.incomplete(nothing ? "not measured yet" : "not enough was read to accept the size", line);
+        }
+    }
+
+    private void accept(Finding.Builder finding, WorstWindow perhaps, Length allowed, List<Low> low) {
+        for (At a : stations) {
+            RealLength limit = a.section().throat().isUnder(rule.nominal())
+                    ? rule.nominal().minus(rule.under().base())
+                    : rule.nominal();
+            finding.nearLimit(GaugeLimit.isNear(
+                    a.section().throat().minus(limit).rounded(), a.station().division()));
+        }
+        if (perhaps.sum().isPositive()) {
+            sum(finding, perhaps, allowed, low)
+                    .accept("under the nominal throat along at most "
+                            + perhaps.sum().in(unit).shownWithUnit() + ", as a short imperfection");
+            return;
+        }
+        Optional<At> least = stations.stream()
+                .filter(a -> !a.nominal())
+                .min((a, b) -> a.section().throat().compareTo(b.section().throat()));
+        finding.readings(stations.stream().map(At::index).toList())
+                .indications(marked.stream().map(Marked::index).toList());
+        if (least.isPresent()) {
+            At a = least.get();
+            number(
+                            finding,
+                            new Low(
+                                    false,
+                                    a.index(),
+                                    a.station().span(),
+                                    a.section().throat()),
+                            rule.nominal())
+                    .accept("no throat under " + shown(rule.nominal()) + "; least "
+                            + a.section().throat().shown() + " at "
+                            + a.station().at().shown());
+        } else {
+            finding.measured("blade goes").accept("the blade goes along the weld");
+        }
+    }
+}

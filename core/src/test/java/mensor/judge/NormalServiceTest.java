@@ -1,0 +1,224 @@
+package mensor.judge;
+
+import static mensor.look.Verdict.ACCEPT;
+import static mensor.look.Verdict.INCOMPLETE;
+import static mensor.look.Verdict.NOT_APPLICABLE;
+import static mensor.look.Verdict.REJECT;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import mensor.criteria.Confidence;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.CheckMethod;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Verdict;
+import mensor.weld.Connection;
+import mensor.weld.Gap;
+import mensor.weld.Joint;
+import mensor.weld.Member;
+import mensor.weld.Penetration;
+import mensor.weld.Toe;
+import mensor.weld.WeldType;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * ASME B31.3, Table 341.3.2, normal fluid service, at, under and over each limit in both columns. Source: the table, recalled
+ * from memory.
+ */
+class NormalServiceTest {
+    private static final CriteriaBook BOOK = CriteriaBooks.find("b31.3-normal").orElseThrow();
+
+    /** A butt around a pipe of this wall, welded from one side. */
+    private static Look pipe(Unit unit, String wall) {
+        Length length = Length.parse(unit.pick("20", "500"), unit);
+        Joint.Builder b = new Joint.Builder("P1", WeldType.GROOVE, Connection.PIPE_BUTT, length)
+                .closed(true)
+                .members(new Member("pipe", Length.parse(wall, unit)), new Member("pipe", Length.parse(wall, unit)))
+                .penetration(Penetration.COMPLETE)
+                .oneSided(true);
+        return Look.of(unit, b).by(BOOK);
+    }
+
+    private static Look socket(String wall) {
+        return Look.fillet(Unit.INCH, "10", "1/4", wall, "1/2").by(BOOK);
+    }
+
+    private static Station at(Unit unit, String place) {
+        return unit == Unit.INCH ? Station.in(place) : Station.mm(place);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "INCH, 1/4, 1/16, ACCEPT",
+        "INCH, 1/4, .063, REJECT",
+        "INCH, 9/32, 1/8, ACCEPT",
+        "INCH, 1/2, .126, REJECT",
+        "INCH, 9/16, 5/32, ACCEPT",
+        "INCH, 1, .157, REJECT",
+        "INCH, 1 1/8, 3/16, ACCEPT",
+        "INCH, 1 1/8, .188, REJECT",
+        "MILLIMETRE, 6, 1.5, ACCEPT",
+        "MILLIMETRE, 6, 1.6, REJECT",
+        "MILLIMETRE, 13, 3, ACCEPT",
+        "MILLIMETRE, 13, 3.1, REJECT",
+        "MILLIMETRE, 25, 4, ACCEPT",
+        "MILLIMETRE, 25, 4.1, REJECT",
+        "MILLIMETRE, 26, 5, ACCEPT",
+        "MILLIMETRE, 26, 5.1, REJECT",
+    })
+    void reinforcementAndProtrusion(Unit unit, String wall, String height, Verdict wanted) {
+        String place = unit.pick("3", "80");
+        Look crown = pipe(unit, wall)
+                .read(at(unit, place).with("reinforcement", height).read());
+        assertThat(crown.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        Look root = pipe(unit, wall)
+                .read(at(unit, place).with("rootReinforcement", height).read());
+        assertThat(root.verdict(Criterion.ROOT)).isEqualTo(wanted);
+        Look melted = pipe(unit, wall)
+                .seen(new Indication.MeltThrough(
+                        Span.at(Length.parse(place, unit)), Length.parse(height, unit), Optional.empty()));
+        assertThat(melted.verdict(Criterion.ROOT)).isEqualTo(wanted);
+    }
+
+    @Test
+    void theFaceIsNotBelowTheSurface() {
+        Look low = pipe(Unit.INCH, "1/4")
+                .read(Station.in("3").with("reinforcement", "-1/64").read());
+        assertThat(low.verdict(Criterion.PROFILE)).isEqualTo(REJECT);
+        Look under = pipe(Unit.INCH, "1/4")
+                .seen(new Indication.Underfill(
+                        new Span(Length.inches(1), Length.inches(2)), Optional.empty(), Optional.empty()));
+        assertThat(under.verdict(Criterion.PROFILE)).isEqualTo(REJECT);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // the lesser of 1/32 and Tw/4
+        "INCH, 1/4, 1/32, ACCEPT",
+        "INCH, 1/4, .0313, REJECT",
+        "INCH, .1, .025, ACCEPT",
+        "INCH, .1, .0251, REJECT",
+        "MILLIMETRE, 6, 1, ACCEPT",
+        "MILLIMETRE, 6, 1.01, REJECT",
+        "MILLIMETRE, 3, 0.75, ACCEPT",
+        "MILLIMETRE, 3, 0.76, REJECT",
+    })
+    void undercut(Unit unit, String wall, String depth, Verdict wanted) {
+        String to = unit.pick("9", "220");
+        Look toe = pipe(unit, wall).undercut(Toe.A, "0", to, depth);
+        assertThat(toe.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
+        assertThat(pipe(unit, wall).undercut(Toe.ROOT, "0", to, depth).verdict(Criterion.ROOT))
+                .isEqualTo(wanted);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // the lesser of 1/32 and 0.2 Tw, 1-1/2 in any 6
+        "INCH, 1/4, 1/32, 1.5, ACCEPT", "INCH, 1/4, .0313, 1, REJECT", "INCH, .1, .02, 1.5, ACCEPT",
+        "INCH, .1, .0201, 1, REJECT", "INCH, 1/4, 1/64, 1.51, REJECT", "INCH, 1/4, 0, 9, ACCEPT",
+        "MILLIMETRE, 6, 1, 38, ACCEPT", "MILLIMETRE, 6, 1.01, 10, REJECT", "MILLIMETRE, 6, 0.5, 38.1, REJECT",
+        "INCH, 1/4, , 1, INCOMPLETE", "INCH, 1/4, , 1.6, REJECT",
+    })
+    void incompletePenetration(Unit unit, String wall, String depth, String extent, Verdict wanted) {
+        Length zero = Length.zero(unit);
+        Look look = pipe(unit, wall)
+                .seen(new Indication.IncompletePenetration(
+                        new Span(zero, Length.parse(extent, unit)),
+                        Optional.ofNullable(depth).map(d -> Length.parse(d, unit)),
+                        Optional.empty()));
+        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
+    }
+
+    /** Two stretches near the datum of a closed weld share a window across it. */
+    @Test
+    void penetrationAddsUpAcrossTheDatum() {
+        Look look = pipe(Unit.INCH, "1/4");
+        for (String[] s : new String[][] {{"0", "1"}, {"19", "20"}}) {
+            look.seen(new Indication.IncompletePenetration(
+                    new Span(look.l(s[0]), look.l(s[1])), Optional.of(look.l("1/64")), Optional.empty()));
+        }
+        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(REJECT);
+    }
+
+    @ParameterizedTest
+    @CsvSource({", INCOMPLETE", "1/16, ACCEPT", "1/32, REJECT", "-1/32, REJECT"})
+    void theRootIsHollowNoDeeperThanTheCrownIsHigh(String crown, Verdict wanted) {
+        Look look = pipe(Unit.INCH, "1/2")
+                .seen(new Indication.RootConcavity(
+                        new Span(Length.inches(1), Length.inches(2)), Length.inches(3, 64), Optional.empty()));
+        if (crown != null) {
+            look.read(Station.in("3").with("reinforcement", crown).read());
+        }
+        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"INCH, 3/16, REJECT", "INCH, 1/4, ACCEPT", "MILLIMETRE, 5, REJECT", "MILLIMETRE, 5.1, ACCEPT"})
+    void poresByWall(Unit unit, String wall, Verdict wanted) {
+        Finding f = pipe(unit, wall)
+                .pore(unit.pick("3", "80"), unit.pick("1/8", "3"))
+                .finding(Criterion.POROSITY);
+        assertThat(f.verdict()).isEqualTo(wanted);
+        assertThat(f.confidence()).isEqualTo(Confidence.MEDIUM);
+        assertThat(pipe(unit, wall).notCleared().verdict(Criterion.POROSITY)).isEqualTo(INCOMPLETE);
+    }
+
+    @Test
+    void thickWallsSayThatPoresAreNotLimited() {
+        assertThat(pipe(Unit.INCH, "1/2").judge().notes())
+                .anyMatch(n -> n.startsWith("Porosity: the book's table does not limit it"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/4, ACCEPT", "15/64, REJECT"})
+    void aFilletHasNoUnderrun(String leg, Verdict wanted) {
+        Look look = socket("1/4").stations("1=1/4", "5=" + leg, "9=1/4");
+        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+    }
+
+    @Test
+    void theBookSaysNothingOfAFitUpOpening() {
+        Look look = socket("1/4")
+                .blade("0", "10", "1/4")
+                .joint(b -> b.gaps(
+                        java.util.List.of(new Gap(new Span(Length.inches(1), Length.inches(2)), Length.inches(1, 4)))));
+        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/4, 1/16, ACCEPT", "1/4, .063, REJECT", "1/2, 1/8, ACCEPT", "1/2, .126, REJECT"})
+    void convexityOfAFillet(String wall, String height, Verdict wanted) {
+        Look look = socket(wall).read(Station.in("3").with("convexity", height).read());
+        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+    }
+
+    @Test
+    void misalignmentIsTheProcedures() {
+        Look look = pipe(Unit.INCH, "1/4")
+                .seen(new Indication.Misalignment(
+                        new Span(Length.inches(0), Length.inches(2)), Length.inches(1, 16), Optional.empty()));
+        assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(NOT_APPLICABLE);
+        assertThat(look.joint(b -> b.offsetMax(Length.inches(1, 16))).verdict(Criterion.MISALIGNMENT))
+                .isEqualTo(ACCEPT);
+        assertThat(look.joint(b -> b.offsetMax(Length.inches(3, 64))).verdict(Criterion.MISALIGNMENT))
+                .isEqualTo(REJECT);
+    }
+
+    @Test
+    void whatTheTableDoesNotNameIsJudgedAsStaticallyLoaded() {
+        Look look = pipe(Unit.INCH, "1/4")
+                .seen(new Indication.ArcStrike(Length.inches(3), Optional.of(true), Optional.of(CheckMethod.VT)))
+                .seen(new Indication.Crater(Length.inches(4), Optional.empty(), Optional.empty()));
+        assertThat(look.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
+        Finding crater = look.finding(Criterion.CRATER);
+        assertThat(crater.verdict()).isEqualTo(REJECT);
+        assertThat(crater.trace()).anyMatch(t -> t.contains("the table does not name it"));
+    }
+}

@@ -1,0 +1,77 @@
+package mensor.judge;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.look.Face;
+import mensor.look.Reading;
+
+/** Writes a station's reading by the words of the file: {@code Station.mm("50").with("reinforcement", "2")}. */
+final class Station {
+    private final Unit unit;
+    private final Length at;
+    private final Map<String, Length> lengths = new HashMap<>();
+    private OptionalDouble toeAngleA = OptionalDouble.empty();
+    private Optional<Face> face = Optional.empty();
+
+    private Station(Unit unit, String at) {
+        this.unit = unit;
+        this.at = Length.parse(at, unit);
+    }
+
+    static Station mm(String at) {
+        return new Station(Unit.MILLIMETRE, at);
+    }
+
+    static Station in(String at) {
+        return new Station(Unit.INCH, at);
+    }
+
+    Station with(String measure, String value) {
+        if (value != null) {
+            lengths.put(measure, Length.parse(value, unit));
+        }
+        return this;
+    }
+
+    Station legs(String a, String b) {
+        return with("legA", a).with("legB", b);
+    }
+
+    Station toeAngle(double degrees) {
+        toeAngleA = OptionalDouble.of(degrees);
+        return this;
+    }
+
+    Station face(Face value) {
+        face = Optional.of(value);
+        return this;
+    }
+
+    private Optional<Length> l(String measure) {
+        return Optional.ofNullable(lengths.get(measure));
+    }
+
+    Reading.Station read() {
+        return new Reading.Station(
+                at,
+                l("legA"),
+                l("legB"),
+                l("throat"),
+                face,
+                l("convexity"),
+                l("concavity"),
+                l("faceWidth"),
+                l("reinforcement"),
+                l("rootReinforcement"),
+                l("rootWidth"),
+                l("offset"),
+                toeAngleA,
+                OptionalDouble.empty(),
+                l("division"),
+                Optional.empty());
+    }
+}
