@@ -43,21 +43,96 @@ public record Finding(
         List<String> asks,
         boolean nearLimit) {
 
-    /** The measured and allowed value and what is left between them (negative past the limit), each with its unit. */
-    public record Numbers(String measured, String allowed, String margin) {
+    /**
+     * The measured and allowed value and what is left between them (negative past the limit), each with its unit.
+     *
+     * @param isLeast the allowed value is the least, not the most
+     */
+    public record Numbers(String measured, String allowed, String margin, boolean isLeast) {
         /** For an upper limit. */
         public static Numbers atMost(Length measured, Length allowed) {
             return new Numbers(
                     measured.decimal(),
                     allowed.decimal(),
-                    allowed.minus(measured).in(measured.unit()).decimal());
+                    allowed.minus(measured).in(measured.unit()).decimal(),
+                    false);
         }
 
         /** For a lower limit. */
         public static Numbers atLeast(Length measured, Length wanted) {
             return new Numbers(
-                    measured.decimal(), wanted.decimal(), measured.minus(wanted).decimal());
+                    measured.decimal(), wanted.decimal(), measured.minus(wanted).decimal(), true);
         }
+    }
+
+    /** The same finding come to another verdict. */
+    Finding becomes(Verdict other, String why, String ask, String line) {
+        List<String> more = new ArrayList<>(trace);
+        if (!line.isEmpty()) {
+            more.add(line);
+        }
+        List<String> asked = ask.isEmpty() ? List.of() : List.of(ask);
+        return new Finding(
+                id,
+                criterion,
+                other,
+                measured,
+                allowed,
+                margin,
+                numbers,
+                span,
+                indications,
+                readings,
+                citation,
+                confidence,
+                why,
+                List.copyOf(more),
+                asked,
+                false);
+    }
+
+    /** With one more line of arithmetic. */
+    Finding traced(String line) {
+        List<String> more = new ArrayList<>(trace);
+        more.add(line);
+        return new Finding(
+                id,
+                criterion,
+                verdict,
+                measured,
+                allowed,
+                margin,
+                numbers,
+                span,
+                indications,
+                readings,
+                citation,
+                confidence,
+                reason,
+                List.copyOf(more),
+                asks,
+                nearLimit);
+    }
+
+    /** With the places of its indications and readings in another list. */
+    Finding renumbered(List<Integer> readingsAt, List<Integer> indicationsAt) {
+        return new Finding(
+                id,
+                criterion,
+                verdict,
+                measured,
+                allowed,
+                margin,
+                numbers,
+                span,
+                indications.stream().map(indicationsAt::get).toList(),
+                readings.stream().map(readingsAt::get).toList(),
+                citation,
+                confidence,
+                reason,
+                trace,
+                asks,
+                nearLimit);
     }
 
     static Builder of(Criterion criterion, Citation citation) {

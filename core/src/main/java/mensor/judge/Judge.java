@@ -3,6 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
@@ -29,7 +30,25 @@ public final class Judge {
      *     than the book
      */
     public static Evaluation evaluate(Inspection inspection, CriteriaBook book) {
+        return evaluate(inspection, book, Terms.NONE);
+    }
+
+    /** As above, where the contract asks for guarded acceptance or the Engineer allowed something beyond the book. */
+    public static Evaluation evaluate(Inspection inspection, CriteriaBook book, Terms terms) {
         check(inspection, book);
+        Allowances allowances = new Allowances(inspection, terms.deviations());
+        Function<Inspection, List<Finding>> judge =
+                look -> allowances.apply(findings(look, book), look, rest -> findings(rest, book));
+        List<Finding> plain = judge.apply(inspection);
+        List<Finding> findings = terms.guard()
+                .map(g -> new Guarding(inspection, g).apply(plain, judge))
+                .orElse(plain);
+        Verdict verdict = Verdict.of(findings.stream().map(Finding::verdict).toList());
+        List<String> notes = notes(inspection, book, findings);
+        return new Evaluation(book, verdict, List.copyOf(findings), todo(findings), notes);
+    }
+
+    private static List<Finding> findings(Inspection inspection, CriteriaBook book) {
         List<Finding> findings = new ArrayList<>();
         for (Criterion criterion : Criterion.values()) {
             Finding.Builder finding = Finding.of(criterion, book.citation(criterion, inspection.joint()));
@@ -41,8 +60,7 @@ public final class Judge {
             Finding.Builder finding = Finding.of(a.kind().id(), a.kind().criterion(), where);
             findings.add(new AddendumCheck(inspection, book, a, finding).judge());
         }
-        Verdict verdict = Verdict.of(findings.stream().map(Finding::verdict).toList());
-        return new Evaluation(book, verdict, List.copyOf(findings), todo(findings), notes(inspection, book, findings));
+        return findings;
     }
 
     /** Refuses what the book cannot judge, naming the field of the file. */

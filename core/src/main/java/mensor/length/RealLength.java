@@ -52,6 +52,13 @@ public final class RealLength implements Comparable<RealLength> {
         return new RealLength(nanometres.divide(divisor, DIGITS), unit);
     }
 
+    /** √(this² + other²). */
+    public RealLength inQuadrature(RealLength other) {
+        BigDecimal squares =
+                nanometres.multiply(nanometres, DIGITS).add(other.nanometres.multiply(other.nanometres, DIGITS));
+        return new RealLength(root(squares), unit);
+    }
+
     public RealLength min(RealLength other) {
         return other.compareTo(this) < 0 ? other : this;
     }

@@ -31,6 +31,11 @@ public sealed interface Indication {
         return Optional.empty();
     }
 
+    /** The same, measured worse by so much: deeper, higher, wider, or for a size less. What has no measure stays as it is. */
+    default Indication worseBy(Length more) {
+        return this;
+    }
+
     record Crack(Span span, Optional<CrackPlace> where) implements Indication {
         @Override
         public String kind() {
@@ -57,6 +62,11 @@ public sealed interface Indication {
 
     record Overlap(Toe toe, Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
+        public Indication worseBy(Length more) {
+            return new Overlap(toe, span, Worse.by(depth, more), division);
+        }
+
+        @Override
         public String kind() {
             return "overlap";
         }
@@ -68,6 +78,11 @@ public sealed interface Indication {
     }
 
     record Undercut(Toe toe, Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public Indication worseBy(Length more) {
+            return new Undercut(toe, span, Worse.by(deep, more), division);
+        }
+
         @Override
         public String kind() {
             return "undercut";
@@ -87,6 +102,11 @@ public sealed interface Indication {
     /** A stretch marked as under the wanted size; {@code least} is the least size there in the drawing's meaning. */
     record Undersize(Span span, Length least) implements Indication {
         @Override
+        public Indication worseBy(Length more) {
+            return least.isOver(more) ? new Undersize(span, least.minus(more)) : this;
+        }
+
+        @Override
         public String kind() {
             return "undersize";
         }
@@ -99,6 +119,11 @@ public sealed interface Indication {
 
     /** Visible pores, each counted with the largest diameter. */
     record Porosity(Span span, Length diameter, long count, Optional<Length> division) implements Indication {
+        @Override
+        public Indication worseBy(Length more) {
+            return new Porosity(span, Worse.by(diameter, more), count, division);
+        }
+
         @Override
         public String kind() {
             return "porosity";
@@ -117,6 +142,11 @@ public sealed interface Indication {
 
     /** A crater at the end of a run; without a depth it is not filled. */
     record Crater(Length at, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public Indication worseBy(Length more) {
+            return new Crater(at, Worse.by(depth, more), division);
+        }
+
         @Override
         public String kind() {
             return "crater";
@@ -177,6 +207,11 @@ public sealed interface Indication {
 
     record Underfill(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
+        public Indication worseBy(Length more) {
+            return new Underfill(span, Worse.by(depth, more), division);
+        }
+
+        @Override
         public String kind() {
             return "underfill";
         }
@@ -189,6 +224,11 @@ public sealed interface Indication {
 
     record IncompletePenetration(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
+        public Indication worseBy(Length more) {
+            return new IncompletePenetration(span, Worse.by(depth, more), division);
+        }
+
+        @Override
         public String kind() {
             return "incomplete-penetration";
         }
@@ -200,6 +240,11 @@ public sealed interface Indication {
     }
 
     record MeltThrough(Span span, Length height, Optional<Length> division) implements Indication {
+        @Override
+        public Indication worseBy(Length more) {
+            return new MeltThrough(span, Worse.by(height, more), division);
+        }
+
         @Override
         public String kind() {
             return "melt-through";
@@ -217,6 +262,11 @@ public sealed interface Indication {
     }
 
     record RootConcavity(Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public Indication worseBy(Length more) {
+            return new RootConcavity(span, Worse.by(deep, more), division);
+        }
+
         @Override
         public String kind() {
             return "root-concavity";
@@ -251,6 +301,11 @@ public sealed interface Indication {
     }
 
     record Misalignment(Span span, Length offset, Optional<Length> division) implements Indication {
+        @Override
+        public Indication worseBy(Length more) {
+            return new Misalignment(span, Worse.by(offset, more), division);
+        }
+
         @Override
         public String kind() {
             return "misalignment";
@@ -309,6 +364,19 @@ public sealed interface Indication {
         @Override
         public boolean isPlaced() {
             return at.isPresent();
+        }
+    }
+
+    /** A depth of zero is nothing there, and stays so. */
+    final class Worse {
+        private Worse() {}
+
+        private static Length by(Length depth, Length more) {
+            return depth.isZero() ? depth : depth.plus(more);
+        }
+
+        private static Optional<Length> by(Optional<Length> depth, Length more) {
+            return depth.map(d -> by(d, more));
         }
     }
 }

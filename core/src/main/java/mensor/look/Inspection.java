@@ -98,6 +98,38 @@ public record Inspection(
         }
     }
 
+    /** The same look with other readings and indications. */
+    public Inspection with(List<Reading> otherReadings, List<Indication> otherIndications) {
+        return new Inspection(
+                joint,
+                units,
+                conditions,
+                clear,
+                clearAllElse,
+                covered,
+                otherReadings,
+                otherIndications,
+                addenda,
+                undercutPerToe,
+                welding);
+    }
+
+    /** The same look held against another column of numbers, without the contract's own limits. */
+    public Inspection by(Unit otherUnits) {
+        return new Inspection(
+                joint,
+                otherUnits,
+                conditions,
+                clear,
+                clearAllElse,
+                covered,
+                readings,
+                indications,
+                List.of(),
+                undercutPerToe,
+                welding);
+    }
+
     /** The same look with its light, access and gauges. */
     public Inspection seenUnder(Viewing viewing) {
         Conditions c = new Conditions(

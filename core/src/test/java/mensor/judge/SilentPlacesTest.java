@@ -68,7 +68,8 @@ class SilentPlacesTest {
         Finding careful = look.finding(Criterion.UNDERCUT);
         assertThat(careful.verdict()).isEqualTo(REJECT);
         assertThat(careful.reason()).contains("Rejected on the careful reading; per toe it accepts");
-        assertThat(careful.numbers().orElseThrow()).isEqualTo(new Finding.Numbers("2.25 in", "2 in", "-0.25 in"));
+        assertThat(careful.numbers().orElseThrow())
+                .isEqualTo(new Finding.Numbers("2.25 in", "2 in", "-0.25 in", false));
         assertThat(careful.indications()).containsExactly(0, 1);
         assertThat(look.perToe().verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
     }
