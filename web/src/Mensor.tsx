@@ -13,6 +13,7 @@ const Gauges = lazy(() => import("./gauges/Gauges"));
 const MakingPage = lazy(() => import("./making/MakingPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
+const Books = lazy(() => import("./books/Books"));
 const People = lazy(() => import("./people/People"));
 
 export function Mensor() {
@@ -35,6 +36,8 @@ export function Mensor() {
         <Route path="/procedures" element={<Procedures />} />
         <Route path="/procedures/:id" element={<Procedures />} />
         <Route path="/gauges" element={<Gauges />} />
+        <Route path="/books" element={<Books />} />
+        <Route path="/books/:id" element={<Books />} />
         <Route path="/people" element={<People />} />
         <Route path="*" element={<Worklist />} />
       </Routes>

@@ -6,6 +6,7 @@ import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
 import { StripView } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
+import { Beside } from "./Beside";
 import { BookPanel } from "./BookPanel";
 import { FitUpWord } from "../making/FitUpPanel";
 import { PassesPanel } from "../making/PassesPanel";
@@ -28,7 +29,7 @@ export default function BenchPage() {
   return <BenchScreen key={id} bench={bench.data} />;
 }
 
-type Tab = "book" | "entered" | "passes" | "dispose";
+type Tab = "book" | "entered" | "passes" | "dispose" | "beside";
 
 /** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
 function BenchScreen({ bench }: { bench: Bench }) {
@@ -93,11 +94,12 @@ function BenchScreen({ bench }: { bench: Bench }) {
                 <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
               )}
               <span style={{ flex: 1 }} />
-              {bench.dispositions.length === 0 && <span className="small quiet wide">{j.criteriaTitle.replace(", nontubular", "")}</span>}
+              <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Hold the look against other books" onClick={() => setTab("beside")}>other books</button>
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
               {tab === "book" && <BookPanel bench={bench} />}
+              {tab === "beside" && <Beside bench={bench} />}
               {tab === "entered" && <EnteredPanel bench={bench} mayChange={mayChange} onEdit={edit} />}
               {tab === "passes" && (
                 <>

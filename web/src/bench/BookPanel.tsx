@@ -1,9 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { api, saidBy, type Bench, type Causes, type Finding } from "../lib/api";
 import { useActor } from "../lib/session";
 import { VerdictShape } from "../lib/VerdictMark";
 import { ink } from "../theme";
+import { ContractPanel } from "./ContractPanel";
 import { inWords } from "./kinds";
 import { useChange } from "./useBench";
 
@@ -13,8 +15,13 @@ const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "no
 export function BookPanel({ bench }: { bench: Bench }) {
   const [open, setOpen] = useState<string | undefined>();
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
+  const j = bench.joint;
   return (
     <>
+      <div className="small quiet" style={{ padding: "4px 0" }}>
+        <Link to={`/books/${j.criteria}`}>{j.criteriaTitle}</Link>, {j.edition}
+      </div>
+      <ContractPanel bench={bench} />
       {findings.map((f) => (
         <FindingRow key={f.id} finding={f} bench={bench} open={open === f.id} onToggle={() => setOpen(open === f.id ? undefined : f.id)} />
       ))}
@@ -35,7 +42,8 @@ function FindingRow({ finding: f, bench, open, onToggle }: { finding: Finding; b
             {f.title}
             {f.verdict === "reject" ? ": rejects" : ""}
           </span>
-          {f.nearLimit && <span className="hint small"> · near the limit</span>}
+          {f.nearLimit && <span className="hint small"> · near the limit, read again with a finer gauge</span>}
+          {f.finer && <span className="hint small"> · {f.finer} could tell</span>}
           <span className="why" style={{ display: "block" }}>{f.reason}</span>
         </span>
         <span className="allowed">

@@ -1,6 +1,7 @@
+import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { api, problemsByField, Refused, saidBy, type Bench, type Entry } from "../lib/api";
-import { chipsFor, contentOf, inWords, kindsOf, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
+import { chipsFor, contentOf, inWords, kindsOf, measures, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
 import { useChange } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
@@ -32,7 +33,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
 
   const pick = (k: KindSpec, start: Typed = {}) => {
     setSpec(k);
-    setTyped({ ...defaults(k, bench), ...start });
+    setTyped({ ...defaults(k, bench), gauge: typed.gauge, ...start });
     setFault(undefined);
     setSaid("");
     setTimeout(() => form.current?.querySelector<HTMLElement>("[data-first]")?.focus(), 0);
@@ -117,6 +118,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
           {spec.fields.map((f, i) => (
             <Field key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => setTyped((t) => ({ ...t, [f.name]: v }))} />
           ))}
+          {measures(spec) && <ReadWith bench={bench} value={typed.gauge ?? ""} onChange={(v) => setTyped((t) => ({ ...t, gauge: v }))} />}
           <button type="submit" className="btn main" disabled={change.isPending}>
             {editing ? "Store the change" : "Put down"}
           </button>
@@ -173,11 +175,33 @@ function defaults(spec: KindSpec, bench: Bench): Typed {
 
 /** After putting one down: the toe and the choices stay, the places go. */
 function kept(spec: KindSpec, typed: Typed): Typed {
-  return Object.fromEntries(spec.fields.filter((f) => f.input !== "length" && f.input !== "count").map((f) => [f.name, typed[f.name] ?? ""])) as Typed;
+  const stays = spec.fields.filter((f) => f.input === "toe" || f.input === "choice").map((f) => f.name);
+  return Object.fromEntries([...stays, "gauge" as const].map((name) => [name, typed[name] ?? ""])) as Typed;
 }
 
 function asTyped(entry: Entry): Typed {
   return Object.fromEntries(Object.entries(entry.content).map(([k, v]) => [k, String(v)])) as Typed;
+}
+
+/** The gauge that read it: of the look's kit first, then the rest of the register. One past its date says so. */
+function ReadWith({ bench, value, onChange }: { bench: Bench; value: string; onChange: (v: string) => void }) {
+  const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges, staleTime: 60_000 });
+  const known = gauges.data ?? [];
+  const kit = known.filter((g) => bench.gaugeNames.includes(g.form.name ?? ""));
+  const others = known.filter((g) => !kit.includes(g));
+  const chosen = known.find((g) => g.form.name === value);
+  return (
+    <div className="field">
+      <label htmlFor="dock-gauge">Read with <span className="quiet">gauge</span></label>
+      <select id="dock-gauge" className="text" value={value} onChange={(e) => onChange(e.target.value)}>
+        <option value="">not named</option>
+        {[...kit, ...others].map((g) => (
+          <option key={g.id} value={g.form.name}>{g.form.name}{g.form.division ? `, ${g.form.division}` : ""}{g.fault ? " (not in calibration)" : ""}</option>
+        ))}
+      </select>
+      {chosen?.fault && <div className="msg fault">✕ {chosen.fault}</div>}
+    </div>
+  );
 }
 
 type FieldProps = { spec: FieldSpec; bench: Bench; value: string; problem?: string; first: boolean; onChange: (v: string) => void };
@@ -187,6 +211,7 @@ function Field({ spec, bench, value, problem, first: isFirst, onChange }: FieldP
   const mark = isFirst ? { "data-first": true } : {};
   if (spec.input === "toe") {
     const names: [string, string][] = [["A", bench.joint.toeA], ["B", bench.joint.toeB]];
+    if (bench.joint.form.oneSided) names.push(["root", "root"]);
     return (
       <div className="field">
         <label id={id}>{spec.label}</label>

@@ -4,6 +4,7 @@ import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
 import { VerdictMark } from "../lib/VerdictMark";
 import { AmendDialog, HandOverDialog, seenInWords, SignDialog, WalkDialog } from "./dialogs";
+import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
 import { useChange } from "./useBench";
 
@@ -56,10 +57,12 @@ export function Tower({ bench }: { bench: Bench }) {
         <div style={{ marginTop: 4 }}>
           Next: <b>{bench.next}</b>
         </div>
+        {bench.signStop && <div className="small hint">△ {bench.signStop}.</div>}
         {bench.due.length > 0 && <div className="small hint">Not released: {bench.due.join(", ")}</div>}
         {bench.capacity === "verification" && <div className="small">The owner’s look (verification), a record of its own</div>}
       </div>
       <div className="todo">
+        <GaugeFaults bench={bench} />
         {open ? (
           <>
             {bench.making.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}

@@ -3,7 +3,7 @@ import type { Bench, EntryContent, EntryKind } from "../lib/api";
 export type FieldSpec = {
   name: keyof EntryContent;
   label: string;
-  input: "length" | "count" | "toe" | "choice";
+  input: "length" | "count" | "degrees" | "toe" | "choice";
   /** Words to choose from; the first of an optional choice is "". */
   options?: [string, string][];
   chips?: "depth" | "size";
@@ -48,7 +48,7 @@ export const kinds: KindSpec[] = [
     key: "w",
     entry: "READING",
     of: "groove",
-    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", chips: "depth" }, { name: "offset", label: "Offset", input: "length", optional: true }, { name: "rootReinforcement", label: "At the root", input: "length", optional: true }, { name: "throat", label: "Throat", input: "length", optional: true }],
+    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", chips: "depth" }, { name: "offset", label: "Offset", input: "length", optional: true }, { name: "faceWidth", label: "Face width", input: "length", optional: true }, { name: "rootReinforcement", label: "At the root", input: "length", optional: true }, { name: "rootWidth", label: "Root width", input: "length", optional: true }, { name: "throat", label: "Throat", input: "length", optional: true }],
   },
   { id: "blade", word: "Blade goes", key: "b", entry: "READING", of: "fillet", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
   { id: "undersize", word: "Undersize", key: "s", entry: "INDICATION", kind: "undersize", fields: [from, to, { name: "least", label: "Least", input: "length", chips: "size" }] },
@@ -56,6 +56,8 @@ export const kinds: KindSpec[] = [
   { id: "crater", word: "Crater", key: "r", entry: "INDICATION", kind: "crater", fields: [at, depth("Below the section", true)] },
   { id: "overlap", word: "Overlap", key: "o", entry: "INDICATION", kind: "overlap", fields: [toe, from, to, depth("Laps by", true)] },
   { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", optional: true }] },
+  { id: "concavity", word: "Concavity", entry: "READING", of: "fillet", fields: [at, { name: "concavity", label: "Concavity", input: "length", chips: "depth" }, { name: "legA", label: "Leg A", input: "length", optional: true }, { name: "legB", label: "Leg B", input: "length", optional: true }] },
+  { id: "toe-angle", word: "Toe angle", entry: "READING", fields: [at, { name: "toeAngleA", label: "Toe A, °", input: "degrees", optional: true }, { name: "toeAngleB", label: "Toe B, °", input: "degrees", optional: true }] },
   { id: "fusion", word: "Incomplete fusion", entry: "INDICATION", kind: "incomplete-fusion", fields: [from, to] },
   { id: "slag", word: "Slag", entry: "INDICATION", kind: "slag", truths: ["trapped"], fields: [from, to, { name: "trapped", label: "Slag is", input: "choice", options: [["true", "trapped or open"], ["false", "covering, clean first"]] }] },
   { id: "spatter", word: "Spatter", entry: "INDICATION", kind: "spatter", truths: ["loose"], fields: [from, to, { name: "loose", label: "Spatter is", input: "choice", options: [["false", "tight"], ["true", "loose, clean first"]] }] },
@@ -121,11 +123,17 @@ export function contentOf(spec: KindSpec, typed: Typed): EntryContent {
   for (const f of spec.fields) {
     const text = typed[f.name]?.trim() ?? "";
     if (text === "") continue;
-    if (f.input === "count") content[f.name] = Number(text);
+    if (f.input === "count" || f.input === "degrees") content[f.name] = Number(text);
     else if (spec.truths?.includes(f.name)) content[f.name] = text === "true";
     else content[f.name] = text;
   }
+  if (measures(spec) && typed.gauge) content.gauge = typed.gauge;
   return content as EntryContent;
+}
+
+/** Whether a gauge reads it: then the entry can name which. */
+export function measures(spec: KindSpec): boolean {
+  return (spec.entry === "READING" && spec.id !== "blade") || spec.fields.some((f) => f.chips === "depth");
 }
 
 /** The spec that an entry was put down with, to show or change it. */
@@ -133,10 +141,16 @@ export function specOf(entry: { kind: EntryKind; content: EntryContent }): KindS
   if (entry.kind === "INDICATION") return kinds.find((k) => k.kind === entry.content.kind);
   if (entry.kind === "READING") {
     if (entry.content.atLeast) return kinds.find((k) => k.id === "blade");
-    if (entry.content.reinforcement || (entry.content.offset && !entry.content.legA)) return kinds.find((k) => k.id === "crown");
-    return kinds.find((k) => k.id === (entry.content.convexity && !entry.content.legA ? "convexity" : "legs"));
+    return kinds.find((k) => k.id === readingId(entry.content));
   }
   return undefined;
+}
+
+function readingId(c: EntryContent): string {
+  if (c.toeAngleA !== undefined || c.toeAngleB !== undefined) return "toe-angle";
+  if (c.reinforcement || c.rootReinforcement || c.rootWidth || (c.offset && !c.legA)) return "crown";
+  if (c.concavity) return "concavity";
+  return c.convexity && !c.legA ? "convexity" : "legs";
 }
 
 /** An entry in a line, as it would be chalked on the plate. */
@@ -156,9 +170,12 @@ export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench
       c.convexity && `convexity ${c.convexity}`,
       c.concavity && `concavity ${c.concavity}`,
       c.faceWidth && `face width ${c.faceWidth}`,
+      c.rootWidth && `root width ${c.rootWidth}`,
+      c.toeAngleA && `toe A ${c.toeAngleA}°`,
+      c.toeAngleB && `toe B ${c.toeAngleB}°`,
       c.face && `face ${c.face}`,
     ].filter(Boolean);
-    return `${parts.join(", ")} ${place}`;
+    return `${parts.join(", ")} ${place}${c.gauge ? `, read with ${c.gauge}` : ""}`;
   }
   const name = specOf(entry)?.word.toLowerCase() ?? c.kind ?? "";
   const side = c.toe === "A" ? bench.joint.toeA : c.toe === "B" ? bench.joint.toeB : c.toe;
@@ -173,6 +190,7 @@ export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench
     c.trapped !== undefined && (c.trapped ? "trapped" : "covering"),
     c.loose && "loose",
     c.ground && `ground${c.checked ? `, checked ${c.checked}` : ""}`,
+    c.gauge && `read with ${c.gauge}`,
   ].filter(Boolean);
   return [name, side, place, extra.join(", ")].filter(Boolean).join(" ");
 }

@@ -109,6 +109,7 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
               {text("kind", "Kind", 6, "fillet gauge")}
               {text("division", "Smallest division", 6, "1/32, empty for go/no-go")}
               {text("range", "Reads up to", 6, "1")}
+              {text("uncertainty", "Certificate’s uncertainty, k = 2", 6, ".0008, empty for none")}
               {text("serial", "Serial", 6)}
               {text("due", "Calibration due", 6, undefined, "date")}
               {text("foundOut", "Found out of calibration on", 6, undefined, "date")}

@@ -5,6 +5,7 @@ import { api, problemsByField, saidBy, type Job, type JobForm } from "../lib/api
 import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
+import { Terms } from "./Terms";
 import { WeldList } from "./WeldList";
 
 /** Jobs: the code they are judged by, drawings, lots, further tests, and their lists of welds. */
@@ -58,7 +59,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
   const store = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const sent = said({ ...form, tests: form.tests?.map((t) => said(t)), drawings: form.drawings?.map((d) => said(d)), lots: form.lots?.filter((l) => l.trim() !== "") });
+      const sent = said({ ...form, tests: form.tests?.map((t) => said(t)), drawings: form.drawings?.map((d) => said(d)), lots: form.lots?.filter((l) => l.trim() !== ""), terms: form.terms && said({ ...form.terms, limits: form.terms.limits?.map((l) => said(l)) }) });
       const next = job ? await api.changeJob(job.id, sent, job.version) : await api.createJob(sent);
       setFault(undefined);
       setStored(true);
@@ -83,7 +84,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
               <ChoiceField id="criteria" label={fixed ? "Criteria book (fixed: welds are judged by it)" : "Criteria book"} span={5} disabled={fixed} value={form.criteria} problem={problems.criteria} options={(books.data ?? []).map((b) => [b.id, `${b.title}, ${b.edition}`] as const)} onChange={(v) => set({ criteria: v })} />
               <ChoiceField id="units" label="Drawings in" span={3} disabled={fixed} value={form.units} problem={problems.units} options={[["in", "inches"], ["mm", "mm"]]} onChange={(v) => set({ units: v })} />
               <ChoiceField id="loading" label="Loading" span={3} value={form.loading} problem={problems.loading} options={loadings} onChange={(v) => set({ loading: v })} />
-              <TextField id="contract" label="Contract’s own specification" span={5} value={form.contract} onChange={(v) => set({ contract: v })} placeholder="its limits come with a later version" />
+              <TextField id="contract" label="Contract’s own specification" span={5} value={form.contract} onChange={(v) => set({ contract: v })} placeholder="its number and revision" />
               <TextField id="apart" label={`Starts and stops apart, ${form.units}`} span={4} value={form.apart} problem={problems.apart} onChange={(v) => set({ apart: v })} placeholder={form.units === "mm" ? "25.4, a rule of thumb" : "1, a rule of thumb"} />
               <TextField id="lots" label="Lots, separated by commas" span={12} value={form.lots?.join(", ")} onChange={(v) => set({ lots: v === "" ? [] : v.split(/,\s?/) })} />
             </div>
@@ -113,6 +114,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                 <p className="cautions">Visual acceptance is not release while one of these is due.</p>
               </section>
             </div>
+            <Terms terms={form.terms ?? {}} units={form.units ?? "in"} problems={problems} onChange={(terms) => set({ terms })} />
             {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
             {mayChange && <button type="submit" className="btn main">{job ? "Store the job" : "Set up the job"}</button>}
             {stored && <span role="status" className="v-accept" style={{ marginLeft: 12, fontWeight: 700 }}>Stored</span>}

@@ -36,6 +36,7 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
           <NavLink to="/jobs">Jobs</NavLink>
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/gauges">Gauges</NavLink>
+          <NavLink to="/books">Books</NavLink>
           <NavLink to="/people">People</NavLink>
         </nav>
       )}

@@ -17,7 +17,12 @@ export type NewJoint = Schemas["NewJoint"];
 export type JointForm = Schemas["JointForm"];
 export type Created = Schemas["Created"];
 export type Stored = Schemas["Stored"];
-export type Book = Schemas["BookView"];
+export type BookLine = Schemas["BookLine"];
+export type BookPage = Schemas["BookView"];
+export type BookCheckForm = Schemas["BookCheckForm"];
+export type BookColumn = Schemas["BookColumn"];
+export type ContractTerms = Schemas["ContractTerms"];
+export type DeviationForm = Schemas["DeviationForm"];
 export type Conditions = Schemas["ConditionsForm"];
 export type Causes = Schemas["CausesDocument"];
 export type Decision = Schemas["Decision"];
@@ -102,7 +107,10 @@ export const api = {
   firstPerson: (p: { login: string; name: string; password: string }) => send<Session>("POST", "/api/people/first", p),
   people: () => send<Actor[]>("GET", "/api/people"),
   addPerson: (p: NewPerson) => send<Actor>("POST", "/api/people", p),
-  books: () => send<Book[]>("GET", "/api/books"),
+  books: () => send<BookLine[]>("GET", "/api/books"),
+  book: (id: string, probe: { units: string; joint: string; thickness: string }) =>
+    send<BookPage>("GET", `/api/books/${id}?${new URLSearchParams(probe).toString()}`),
+  checkBook: (id: string, form: BookCheckForm) => send<BookLine>("POST", `/api/books/${id}/check`, form),
   joints: (find: string, group: string, job: string) =>
     send<WorklistPage>("GET", `/api/joints?find=${encodeURIComponent(find)}&group=${group}${job ? `&job=${job}` : ""}`),
   jobs: () => send<Job[]>("GET", "/api/jobs"),
@@ -168,6 +176,11 @@ export const api = {
   amend: (id: string, reason: string) => send<Bench>("POST", `${look(id)}/amend`, { reason }),
   sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>
     send<Bench>("POST", `${look(id)}/sign`, form),
+  beside: (id: string, books: string[]) => send<BookColumn[]>("GET", `${look(id)}/side-by-side?books=${books.join(",")}`),
+  deviate: (id: string, form: DeviationForm) => send<Bench>("POST", `${look(id)}/deviations`, form),
+  withdrawDeviation: (id: string, deviation: string, why: string) =>
+    send<Bench>("POST", `${look(id)}/deviations/${deviation}/withdraw`, { why }),
+  waive: (id: string, gauge: string, reason: string) => send<Bench>("POST", `${look(id)}/waivers`, { gauge, reason }),
   dispose: (id: string, finding: string, decision: Decision) =>
     send<Bench>("PUT", `${look(id)}/dispositions/${finding}`, decision),
 };

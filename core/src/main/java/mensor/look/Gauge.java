@@ -10,6 +10,7 @@ import mensor.length.Length;
  * @param division its smallest division
  * @param due the last day on which its calibration holds
  * @param foundOut the day on which it was found out of calibration; what it read is then in doubt
+ * @param uncertainty the expanded one (k = 2) on its certificate
  */
 public record Gauge(
         String name,
@@ -18,7 +19,8 @@ public record Gauge(
         Optional<Length> range,
         String serial,
         Optional<LocalDate> due,
-        Optional<LocalDate> foundOut) {
+        Optional<LocalDate> foundOut,
+        Optional<Length> uncertainty) {
 
     /** Why it may not be used on a day; empty where it may. Its due day is still good; without one nothing lapses. */
     public Optional<String> fault(LocalDate day) {

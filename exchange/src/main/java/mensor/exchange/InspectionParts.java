@@ -4,7 +4,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mensor.length.Unit;
+import mensor.look.Addendum;
 import mensor.look.Indication;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
@@ -22,7 +24,14 @@ public record InspectionParts(
         List<String> covered,
         List<String> readings,
         List<String> indications,
-        String welding) {
+        String welding,
+        String addenda,
+        String readingChoices) {
+    /** The contract says nothing beyond the book. */
+    public static final String NO_ADDENDA = "[]";
+
+    /** The readings are taken as the careful reading takes them. */
+    public static final String NO_CHOICES = "{}";
 
     /**
      * Reads the parts as one document.
@@ -37,7 +46,8 @@ public record InspectionParts(
                         ",",
                         clear.stream().map(c -> Json.write(new Json.Text(c))).toList()) + "],\"covered\":["
                 + String.join(",", covered) + "],\"readings\":[" + String.join(",", readings) + "],\"indications\":["
-                + String.join(",", indications) + "],\"welding\":" + welding + "}");
+                + String.join(",", indications) + "],\"welding\":" + welding + ",\"addenda\":" + addenda
+                + ",\"readingChoices\":" + readingChoices + "}");
     }
 
     /** Reads a joint alone; fields in errors are relative to it. */
@@ -50,9 +60,36 @@ public record InspectionParts(
         }
     }
 
+    /**
+     * A reading or an indication with the smallest division of the gauge that it names, unless it gives one itself. The format
+     * names the gauge of a reading only.
+     */
+    public static String measured(String entry, boolean reading, Optional<String> division) {
+        Map<String, Json> fields = new LinkedHashMap<>(((Json.Object) Json.read(entry)).fields());
+        if (!reading) {
+            fields.remove("gauge");
+        }
+        boolean measured = reading
+                ? fields.containsKey("at")
+                : Stream.of("depth", "diameter", "offset").anyMatch(fields::containsKey);
+        if (measured) {
+            division.ifPresent(d -> fields.putIfAbsent("division", new Json.Text(d)));
+        }
+        return Json.write(new Json.Object(fields));
+    }
+
     /** Reads an indication alone; fields in errors are relative to it. */
     public static Indication readIndication(String json, Unit units) {
         return InspectionReader.indication("", Fields.of("", Json.read(json), units));
+    }
+
+    /** Reads the contract's limits alone; fields in errors are relative to the list: {@code [1].max}. */
+    public static List<Addendum> readAddenda(String json, Unit units) {
+        try {
+            return InspectionReader.addenda(Fields.of("", new Json.Object(Map.of("addenda", Json.read(json))), units));
+        } catch (UnreadableInput e) {
+            throw new UnreadableInput(e.field().replaceFirst("^addenda", ""), e.problem());
+        }
     }
 
     /** Reads a welding record alone; fields in errors are relative to it, bare lengths in the given unit. */

@@ -228,8 +228,7 @@ final class InspectionReader {
         Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
         boolean allElse = clear(f, indications, clear);
         List<Cover> covered = f.objects("covered", InspectionReader::cover);
-        List<Addendum> addenda = new ArrayList<>();
-        f.objects("addenda", (at, a) -> addenda.add(addendum(a, addenda)));
+        List<Addendum> addenda = addenda(f);
         boolean perToe =
                 f.object("readingChoices").map(InspectionReader::undercutPerToe).orElse(false);
         WeldingRecord welding = f.object("welding").map(WeldingReader::welding).orElse(WeldingRecord.NONE);
@@ -390,7 +389,13 @@ final class InspectionReader {
                 "a whole number from 1 to 1,000,000 is wanted, got " + n.get().toPlainString());
     }
 
-    static Addendum addendum(Fields a, List<Addendum> before) {
+    static List<Addendum> addenda(Fields f) {
+        List<Addendum> addenda = new ArrayList<>();
+        f.objects("addenda", (at, a) -> addenda.add(addendum(a, addenda)));
+        return addenda;
+    }
+
+    private static Addendum addendum(Fields a, List<Addendum> before) {
         AddendumKind kind = a.requiredWord("id", AddendumKind.class);
         if (before.stream().anyMatch(b -> b.kind() == kind)) {
             throw a.error("id", kind.id() + " is given twice");

@@ -85,9 +85,11 @@ class DemoTest {
                         "overlap",
                         "porosity",
                         "profile",
+                        "root",
                         "size",
                         "slag",
-                        "undercut");
+                        "undercut",
+                        "undercut.depth");
         assertThat(near).as("a reading near its limit").isTrue();
     }
 
@@ -115,6 +117,11 @@ class DemoTest {
     @Test
     void aJointExportsAsAFileThatJudgesTheSame() {
         for (JsonNode row : rows) {
+            JsonNode open = bench(row);
+            if (open.get("contract").get("guarded").asBoolean()
+                    || !open.get("deviations").isEmpty()) {
+                continue; // a file says nothing of guard bands and the Engineer's documents
+            }
             String text = ines.get("/api/inspections/" + row.get("inspectionId").asString() + "/document")
                     .expect(200)
                     .text();

@@ -1,33 +1,17 @@
 package mensor.server.demo;
 
-import jakarta.persistence.EntityManager;
+import static mensor.server.demo.DemoBench.lap;
+import static mensor.server.demo.DemoBench.tee;
+
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.stream.Collectors;
-import mensor.look.Criterion;
 import mensor.server.disposition.Dispositions;
-import mensor.server.inspection.Bench;
-import mensor.server.inspection.ConditionsForm;
-import mensor.server.inspection.EntryContent;
 import mensor.server.inspection.EntryEntity.Kind;
-import mensor.server.inspection.InspectionEntity;
-import mensor.server.inspection.Signing;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointForm;
-import mensor.server.joint.NewJoint;
-import mensor.server.joint.SetUp;
-import mensor.server.joint.Welding;
-import mensor.server.joint.WeldingForm;
-import mensor.server.making.Making;
-import mensor.server.making.MakingContent;
 import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
 import mensor.server.people.DemoSignIns;
@@ -37,7 +21,6 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The made-up footbridge over a canal lock, put in through the same services as a person would use: fillet joints in every
@@ -46,57 +29,29 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 @Order(1)
 class DemoData implements ApplicationRunner {
-    /** What a fillet welded from both sides is looked for along its length. */
-    private static final List<String> ALL_CLEAR = Arrays.stream(Criterion.values())
-            .filter(c -> c.clearable() && c != Criterion.ROOT && c != Criterion.MISALIGNMENT)
-            .map(Criterion::id)
-            .toList();
-
-    private static final String BENCH = "Bench";
-    private static final String HINGE_PLATES = "Hinge plates";
-
     private final DemoSignIns signIns;
     private final People people;
-    private final SetUp setUp;
-    private final Welding welding;
-    private final Bench bench;
-    private final Signing signing;
-    private final Dispositions dispositions;
     private final DemoShop shop;
+    private final DemoBench bench;
+    private final DemoBooks books;
     private final TransactionTemplate transactions;
-    private final EntityManager entities;
-    private final Making making;
-    private final JsonMapper json;
     private final Clock clock;
-    private Map<String, Actor> actors;
 
     DemoData(
             DemoSignIns signIns,
             People people,
-            SetUp setUp,
-            Welding welding,
-            Bench bench,
-            Signing signing,
-            Dispositions dispositions,
             DemoShop shop,
+            DemoBench bench,
+            DemoBooks books,
             TransactionTemplate transactions,
-            EntityManager entities,
-            Making making,
-            JsonMapper json,
             Clock clock) {
-        this.shop = shop;
-        this.transactions = transactions;
-        this.entities = entities;
-        this.making = making;
-        this.clock = clock;
         this.signIns = signIns;
         this.people = people;
-        this.setUp = setUp;
-        this.welding = welding;
+        this.shop = shop;
         this.bench = bench;
-        this.signing = signing;
-        this.dispositions = dispositions;
-        this.json = json;
+        this.books = books;
+        this.transactions = transactions;
+        this.clock = clock;
     }
 
     @Override
@@ -109,7 +64,7 @@ class DemoData implements ApplicationRunner {
     }
 
     private void load() {
-        actors = signIns.list().stream()
+        Map<String, Actor> actors = signIns.list().stream()
                 .map(s -> people.add(
                         s.login(),
                         s.name(),
@@ -118,194 +73,19 @@ class DemoData implements ApplicationRunner {
                         s.password()))
                 .collect(Collectors.toMap(Actor::login, a -> a));
         shop.open(actors);
+        bench.open(actors);
         stairTowers();
         bridgeDeck();
         beforeTheLastLook();
         splices();
         clipAngles();
-        otherBooks();
+        books.load();
         lockGate();
         shop.findTaperOut(actors.get("quinn"));
     }
 
-    /** One joint being written down: what it is, then what was looked at. */
-    private final class Work {
-        private final UUID joint;
-        private final UUID inspection;
-        private final Actor inspector;
-
-        Work(JointEntity joint, Actor inspector) {
-            this.joint = joint.id();
-            this.inspection = bench.begin(joint).id();
-            this.inspector = inspector;
-        }
-
-        Work put(Kind kind, String fields) {
-            EntryContent content = json.readValue("{" + fields.replace('\'', '"') + "}", EntryContent.class);
-            bench.put(inspector, inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
-            return this;
-        }
-
-        Work ready() {
-            return ready(shop.kit());
-        }
-
-        Work ready(List<UUID> gauges) {
-            bench.conditions(
-                    inspector,
-                    inspection,
-                    new ConditionsForm(true, true, false, null, true, "120 fc, lamp", true, null, gauges, null, null));
-            return this;
-        }
-
-        /** Legs at stations: {@code "1 5/16 3/8"} as at, leg A, leg B, then the throat if there is a fourth. */
-        Work legs(String... stations) {
-            for (String s : stations) {
-                String[] p = s.split(" ");
-                put(
-                        Kind.READING,
-                        "'at':'" + p[0] + "','legA':'" + p[1] + "','legB':'" + p[2] + "','division':'1/64'"
-                                + (p.length > 3 ? ",'throat':'" + p[3] + "'" : ""));
-            }
-            return this;
-        }
-
-        Work blade(String from, String to, String size) {
-            return put(Kind.READING, "'from':'" + from + "','to':'" + to + "','atLeast':'" + size + "'");
-        }
-
-        Work seen(String fields) {
-            return put(Kind.INDICATION, fields);
-        }
-
-        Work undercut(String toe, String from, String to, String depth) {
-            return seen("'kind':'undercut','toe':'" + toe + "','from':'" + from + "','to':'" + to + "','depth':'"
-                    + depth + "','division':'1/64'");
-        }
-
-        /** After the walk: everything that was looked for and not seen, but for what is named. */
-        Work clearBut(String... seen) {
-            List<Bench.NewEntry> entries = new ArrayList<>();
-            for (String c : ALL_CLEAR) {
-                if (!Arrays.asList(seen).contains(c)) {
-                    EntryContent content = json.readValue("{\"criterion\":\"" + c + "\"}", EntryContent.class);
-                    entries.add(new Bench.NewEntry(UUID.randomUUID(), Kind.CLEAR, content));
-                }
-            }
-            bench.putAll(inspector, inspection, entries);
-            return this;
-        }
-
-        Work sign() {
-            InspectionEntity i = bench.open(inspector, inspection).inspection();
-            signing.sign(inspector, inspection, new Signing.SignForm(i.version(), i.verdict(), "QC", null));
-            return this;
-        }
-
-        /** What was used to make the weld, as the welding engineer recorded it. */
-        Work welding(String fields) {
-            JointEntity stored = bench.open(inspector, inspection).joint();
-            WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
-            welding.record(actors.get("wanda"), joint, stored.version(), form);
-            return this;
-        }
-
-        /** Something recorded before the last look, by whoever walked the passes. */
-        Work made(MakingEntry.Kind kind, String fields) {
-            MakingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", MakingContent.class);
-            making.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
-            bench.rejudgeOpen(joint);
-            return this;
-        }
-
-        Work pass(String fields) {
-            return made(MakingEntry.Kind.PASS, fields);
-        }
-
-        /** Scale off, tacks sound, square, and tight where no gap is marked. */
-        Work fittedWell() {
-            for (String q : List.of("scale-off", "tacks", "square", "tight-elsewhere")) {
-                made(MakingEntry.Kind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
-            }
-            return this;
-        }
-
-        Work welded(Duration ago) {
-            making.welded(inspector, joint, clock.instant().minus(ago));
-            bench.rejudgeOpen(joint);
-            return this;
-        }
-
-        Work handOver(String to, String note) {
-            bench.handOver(inspector, inspection, actors.get(to).id(), note, new Bench.Looked("0", "5"));
-            return this;
-        }
-
-        Work dispose(String who, String finding, String decision, String note) {
-            return dispose(who, finding, new Dispositions.Decision(decision, note, null, null, null, null));
-        }
-
-        Work dispose(String who, String finding, Dispositions.Decision decision) {
-            Bench.Opened o = bench.open(inspector, inspection);
-            dispositions.decide(actors.get(who), inspection, true, o.judged().evaluation(), finding, decision);
-            return this;
-        }
-    }
-
-    private Work joint(String lot, String mark, String no, String welder, String inspector, String fields) {
-        entities.flush();
-        entities.clear(); // one joint at a time is held, or each change would look through all of them
-        boolean groove = fields.contains("'groove'");
-        JointForm form = json.readValue(
-                ("{'mark':'" + mark + "','weldNo':'" + no + "'," + (groove ? "" : "'weld':'fillet',") + fields + "}")
-                        .replace('\'', '"'),
-                JointForm.class);
-        boolean metric = fields.contains(" mm'");
-        String[] drawing = drawingOf(lot, metric);
-        JointEntity joint = setUp.create(
-                actors.get(inspector),
-                new NewJoint(
-                        jobOf(lot, metric),
-                        metric ? "Pipe supports" : lot,
-                        null,
-                        null,
-                        welder,
-                        groove ? "W-31" : metric ? "W-20" : "W-12",
-                        drawing[0],
-                        drawing[1],
-                        null,
-                        form));
-        return new Work(joint, actors.get(inspector));
-    }
-
-    private static String jobOf(String lot, boolean metric) {
-        return switch (lot) {
-            case BENCH -> DemoShop.COUPONS;
-            case HINGE_PLATES -> DemoShop.HINGES;
-            default -> metric ? DemoShop.LINES : DemoShop.BRIDGE;
-        };
-    }
-
-    /** Number and revision. */
-    private static String[] drawingOf(String lot, boolean metric) {
-        return switch (lot) {
-            case BENCH -> new String[] {null, null};
-            case HINGE_PLATES -> new String[] {"LG-30", "0"};
-            case "Stair tower 2" -> new String[] {"ST-104", "B"};
-            default -> metric ? new String[] {"LG-11", "A"} : new String[] {"FB-201", "C"};
-        };
-    }
-
-    private static String tee(String length, String size, String web, String flange, String position) {
-        return "'connection':'tee','length':'" + length + "','size':'" + size + "','position':'" + position
-                + "','side':'arrow','datum':'north end, punch mark, measured east','grade':'A572-50','members':[{'name':'web','thickness':'"
-                + web + "'},{'name':'flange','thickness':'" + flange + "'}]";
-    }
-
-    private static String lap(String length, String size, String top, String bottom) {
-        return "'connection':'lap','length':'" + length + "','size':'" + size
-                + "','position':'2F','side':'other','datum':'lower end, punch mark, measured up','grade':'A36','members':[{'name':'top','thickness':'"
-                + top + "'},{'name':'bottom','thickness':'" + bottom + "'}]";
+    private DemoBench.Work joint(String lot, String mark, String no, String welder, String inspector, String fields) {
+        return bench.joint(lot, mark, no, welder, inspector, fields);
     }
 
     private void stairTowers() {
@@ -512,42 +292,6 @@ class DemoData implements ApplicationRunner {
                 .put(Kind.READING, "'at':'12','reinforcement':'1/8','division':'1/64'")
                 .clearBut("profile");
         joint(lot, "FB-22", "1", "D5", "tomas", butt.formatted("18", "pjp", "60", "1/8", "0") + ",'throat':'3/8'");
-    }
-
-    /** What other books ask: a cyclic weld with a fact that the drawing keeps to itself, and two test pieces. */
-    private void otherBooks() {
-        joint(HINGE_PLATES, "HG-1", "1", "D5", "ines", tee("18", "5/16", "1/2", "3/4", "2F"))
-                .ready()
-                .blade("0", "18", "5/16")
-                .undercut("A", "6", "7", "1/64")
-                .clearBut("undercut");
-        joint(
-                        HINGE_PLATES,
-                        "HG-2",
-                        "1",
-                        "D5",
-                        "tomas",
-                        tee("18", "5/16", "1/2", "3/4", "2F") + ",'primary':true,'transverseTension':true")
-                .ready()
-                .blade("0", "18", "5/16")
-                .undercut("A", "6", "7", "1/64")
-                .clearBut("undercut");
-        joint(BENCH, "CP-1", "1", "M3", "ines", tee("6", "5/16", "3/8", "3/8", "2F"))
-                .ready()
-                .legs("1 5/16 5/16", "3 9/32 5/16", "5 5/16 5/16")
-                .clearBut();
-        joint(
-                        BENCH,
-                        "CP-2",
-                        "1",
-                        "D5",
-                        "ines",
-                        "'weld':'groove','connection':'butt','length':'6','penetration':'cjp','oneSided':true,'members':[{'name':'left','thickness':'3/8'},{'name':'right','thickness':'3/8'}],"
-                                + "'groove':{'prep':'V','includedAngle':60,'rootFace':'1/8','rootOpening':'1/8'},'position':'1G','datum':'stamped end'")
-                .ready()
-                .put(Kind.READING, "'at':'3','reinforcement':'3/32','division':'1/64'")
-                .seen("'kind':'melt-through','from':'2','to':'2 1/2','depth':'1/16'")
-                .clearBut("profile");
     }
 
     /** Forty like welds, to be looked at on one sheet. */

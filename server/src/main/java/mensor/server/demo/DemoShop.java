@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import mensor.server.gauge.GaugeForm;
 import mensor.server.gauge.Gauges;
+import mensor.server.job.ContractTerms;
 import mensor.server.job.JobForm;
 import mensor.server.job.JobForm.Drawing;
 import mensor.server.job.JobForm.FurtherTest;
@@ -26,6 +27,11 @@ class DemoShop {
     static final String LINES = "Lock gate lines";
     static final String COUPONS = "Welder tests";
     static final String HINGES = "Lock gate hinges";
+    static final String POSTS = "Stair tower posts";
+    static final String HYDRAULICS = "Lock gate hydraulics";
+    static final String SEALS = "Lock gate seals";
+    static final String RAILINGS = "Footbridge railings";
+    static final String FENCING = "Footbridge fencing";
 
     private final Jobs jobs;
     private final Procedures procedures;
@@ -64,7 +70,8 @@ class DemoShop {
                         "1",
                         List.of(new Drawing("FB-201", "C"), new Drawing("ST-104", "B")),
                         List.of(new FurtherTest("MT", 10, "due"), new FurtherTest("UT", 100, "done")),
-                        List.of("Bridge deck", "Stair tower 2", "Lock gate", "Clip angles")));
+                        List.of("Bridge deck", "Stair tower 2", "Lock gate", "Clip angles"),
+                        null));
         jobs.create(
                 quinn,
                 new JobForm(
@@ -76,7 +83,8 @@ class DemoShop {
                         null,
                         List.of(new Drawing("LG-11", "A")),
                         List.of(new FurtherTest("PT", 100, "due")),
-                        List.of("Pipe supports")));
+                        List.of("Pipe supports"),
+                        null));
         jobs.create(
                 quinn,
                 new JobForm(
@@ -88,7 +96,8 @@ class DemoShop {
                         null,
                         List.of(),
                         List.of(),
-                        List.of("Bench")));
+                        List.of("Bench"),
+                        null));
         jobs.create(
                 quinn,
                 new JobForm(
@@ -100,7 +109,9 @@ class DemoShop {
                         null,
                         List.of(new Drawing("LG-30", "0")),
                         List.of(new FurtherTest("MT", 100, "due")),
-                        List.of("Hinge plates")));
+                        List.of("Hinge plates"),
+                        null));
+        otherJobs(quinn);
         procedures.create(wanda, w12("A", "50", "[115, 165]"));
         procedures.create(wanda, w12("B", "70", "[115, 140]"));
         procedures.create(
@@ -119,9 +130,77 @@ class DemoShop {
                         "{'format':'mensor-procedure/1','number':'W-31','revision':'0','units':'in','welds':['groove'],'connections':['butt'],'thinnest':'1/4','thickest':'1','positions':['1G'],"
                                 + "'steel':'a572-50-type','preheatF':50,'interpassMaxF':500,'beadWidthRods':4,'backing':true,'brightMetal':'1/2','cleaning':'chip, wire wheel','passes':["
                                 + groovePass("root") + "," + groovePass("fill") + "," + groovePass("cap") + "]}"));
+        procedures.create(
+                wanda,
+                json(
+                        "{'format':'mensor-procedure/1','number':'W-41','revision':'0','units':'in','welds':['groove','fillet'],'connections':['pipe-butt','tube-to-plate'],'thinnest':'1/8','thickest':'1/2','positions':['2F','5G'],"
+                                + "'steel':'a36-type','preheatF':50,'interpassMaxF':500,'beadWidthRods':4,'cleaning':'chip, wire wheel','passes':["
+                                + "{'kind':'root','electrode':'E6010','diameter':'1/8','amps':[75,110],'volts':[21,26],'polarity':'DCEP'},"
+                                + pass("cap", "[115, 140]", "3/16") + "]}"));
         welders(wanda);
         gauges(quinn, actors);
         papers(actors);
+    }
+
+    /** Jobs by the other books, some with limits of their own. */
+    private void otherJobs(Actor quinn) {
+        job(
+                quinn,
+                POSTS,
+                "d1.1-tubular",
+                "in",
+                "Stair posts",
+                new Drawing("ST-120", "A"),
+                limits(new ContractTerms.Limit("undercut.depth", "1/64", "CS-7, 4.2")));
+        job(
+                quinn,
+                HYDRAULICS,
+                "b31.3-normal",
+                "in",
+                "Hydraulic lines",
+                new Drawing("HL-5", "B"),
+                limits(new ContractTerms.Limit("arc-strike.none", null, "pipe class 12, 7.3")));
+        job(
+                quinn,
+                SEALS,
+                "iso5817-b",
+                "mm",
+                "Seal frame",
+                new Drawing("LG-44", "0"),
+                new ContractTerms(null, null, null, true, null, "CS-9, 3.1: guard band of 2 u"));
+        job(quinn, RAILINGS, "iso5817-c", "mm", "Handrails", new Drawing("FB-310", "B"), null);
+        job(quinn, FENCING, "iso5817-d", "mm", "Site fencing", new Drawing("FB-330", "0"), null);
+    }
+
+    private static ContractTerms limits(ContractTerms.Limit limit) {
+        return new ContractTerms(List.of(limit), null, null, null, null, null);
+    }
+
+    private void job(
+            Actor quinn, String name, String book, String units, String lot, Drawing drawing, ContractTerms terms) {
+        jobs.create(
+                quinn,
+                new JobForm(name, book, units, null, null, null, List.of(drawing), List.of(), List.of(lot), terms));
+    }
+
+    /** Where a lot belongs: its job, drawing and, where it has one of its own, procedure. */
+    record Place(String job, String lot, String drawing, String revision, String procedure) {}
+
+    static Place place(String lot, boolean metric) {
+        return switch (lot) {
+            case "Bench" -> new Place(COUPONS, lot, null, null, null);
+            case "Hinge plates" -> new Place(HINGES, lot, "LG-30", "0", null);
+            case "Stair posts" -> new Place(POSTS, lot, "ST-120", "A", "W-41");
+            case "Hydraulic lines" -> new Place(HYDRAULICS, lot, "HL-5", "B", "W-41");
+            case "Seal frame" -> new Place(SEALS, lot, "LG-44", "0", null);
+            case "Handrails" -> new Place(RAILINGS, lot, "FB-310", "B", null);
+            case "Site fencing" -> new Place(FENCING, lot, "FB-330", "0", null);
+            case "Stair tower 2" -> new Place(BRIDGE, lot, "ST-104", "B", null);
+            default ->
+                metric
+                        ? new Place(LINES, "Pipe supports", "LG-11", "A", null)
+                        : new Place(BRIDGE, lot, "FB-201", "C", null);
+        };
     }
 
     private static String json(String quoted) {
@@ -167,7 +246,9 @@ class DemoShop {
         kit.add(gauge(quinn, "Undercut U-4", "undercut gauge", "1/64", "1/4 in", today.plusMonths(2), null));
         kit.add(gauge(quinn, "Throat T-1", "throat gauge", "1/32", "1/2 in", today.plusMonths(11), null));
         kit.add(gauge(quinn, "Rule R-3", "steel rule", "1/32", "24 in", today.plusMonths(4), null));
-        gauge(quinn, "Dial D-9", "dial depth gauge", ".001", "1/2 in", today.minusDays(12), null);
+        gauge(quinn, "Dial D-9", "dial depth gauge", ".001", "1/2 in", today.minusDays(12), ".0008");
+        kit.add(gauge(
+                quinn, "Digital D-11", "digital depth gauge", "0.01 mm", "25 mm", today.plusMonths(9), "0.02 mm"));
         taper = gauge(quinn, "Taper G-7", "taper gap gauge", "1/64", "1/2 in", today.plusMonths(5), null);
         for (String who : List.of("ines", "tomas")) {
             gauges.takeKit(actors.get(who), kit);
@@ -192,14 +273,18 @@ class DemoShop {
         gauges.put(
                 quinn,
                 taper,
-                new GaugeForm(f.name(), f.kind(), f.division(), f.range(), f.serial(), f.due(), found),
+                new GaugeForm(f.name(), f.kind(), f.division(), f.range(), f.serial(), f.due(), found, f.uncertainty()),
                 g.version());
     }
 
     private UUID gauge(
-            Actor quinn, String name, String kind, String division, String range, LocalDate due, LocalDate out) {
+            Actor quinn, String name, String kind, String division, String range, LocalDate due, String certificate) {
         String serial = name.substring(name.lastIndexOf(' ') + 1) + "-26";
-        return gauges.put(quinn, UUID.randomUUID(), new GaugeForm(name, kind, division, range, serial, due, out), null)
+        return gauges.put(
+                        quinn,
+                        UUID.randomUUID(),
+                        new GaugeForm(name, kind, division, range, serial, due, null, certificate),
+                        null)
                 .id();
     }
 

@@ -6,10 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
-import java.util.Optional;
 import java.util.UUID;
-import mensor.length.Length;
-import mensor.length.Unit;
 import mensor.look.Gauge;
 
 /** A gauge of the register, lengths as typed. */
@@ -29,6 +26,7 @@ public class GaugeEntity {
     private String serial;
     private LocalDate due;
     private LocalDate foundOut;
+    private String uncertainty;
 
     @Version
     private Long version;
@@ -47,6 +45,7 @@ public class GaugeEntity {
         serial = form.serial() == null ? "" : form.serial().strip();
         due = form.due();
         foundOut = form.foundOut();
+        uncertainty = form.uncertainty();
     }
 
     public UUID id() {
@@ -61,18 +60,11 @@ public class GaugeEntity {
         return version;
     }
 
-    GaugeForm form() {
-        return new GaugeForm(name, kind, division, range, serial, due, foundOut);
+    public GaugeForm form() {
+        return new GaugeForm(name, kind, division, range, serial, due, foundOut, uncertainty);
     }
 
     Gauge gauge() {
-        return new Gauge(
-                name,
-                kind,
-                Optional.ofNullable(division).map(d -> Length.parse(d, Unit.INCH)),
-                Optional.ofNullable(range).map(r -> Length.parse(r, Unit.INCH)),
-                serial,
-                Optional.ofNullable(due),
-                Optional.ofNullable(foundOut));
+        return form().gauge();
     }
 }

@@ -1,9 +1,42 @@
 package mensor.server.gauge;
 
 import java.time.LocalDate;
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.look.Gauge;
 import mensor.server.web.AllOptional;
 
-/** A gauge as it is registered; division and range are lengths, inches where no unit is said. */
+/**
+ * A gauge as it is registered; division, range and uncertainty are lengths, inches where no unit is said.
+ *
+ * @param uncertainty the expanded one (k = 2) on its certificate; absent where it has none
+ */
 @AllOptional
 public record GaugeForm(
-        String name, String kind, String division, String range, String serial, LocalDate due, LocalDate foundOut) {}
+        String name,
+        String kind,
+        String division,
+        String range,
+        String serial,
+        LocalDate due,
+        LocalDate foundOut,
+        String uncertainty) {
+
+    /** The gauge as the core knows it. */
+    public Gauge gauge() {
+        return new Gauge(
+                name,
+                kind,
+                length(division),
+                length(range),
+                serial == null ? "" : serial,
+                Optional.ofNullable(due),
+                Optional.ofNullable(foundOut),
+                length(uncertainty));
+    }
+
+    private static Optional<Length> length(String typed) {
+        return Optional.ofNullable(typed).map(l -> Length.parse(l, Unit.INCH));
+    }
+}

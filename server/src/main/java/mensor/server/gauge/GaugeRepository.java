@@ -1,5 +1,6 @@
 package mensor.server.gauge;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,4 +10,6 @@ public interface GaugeRepository extends JpaRepository<GaugeEntity, UUID> {
     List<GaugeEntity> findAllByOrderByName();
 
     Optional<GaugeEntity> findByName(String name);
+
+    List<GaugeEntity> findByNameIn(Collection<String> names);
 }

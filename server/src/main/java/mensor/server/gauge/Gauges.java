@@ -3,6 +3,8 @@ package mensor.server.gauge;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -53,6 +55,22 @@ public class Gauges {
         return gauges.findById(id).orElseThrow(() -> Refused.notFound("there is no such gauge"));
     }
 
+    @Transactional(readOnly = true)
+    public Optional<GaugeForm> find(UUID id) {
+        return gauges.findById(id).map(GaugeEntity::form);
+    }
+
+    /** The next finer gauge that may be used today, in words; any that has a division where none is known. */
+    @Transactional(readOnly = true)
+    public Optional<String> finerThan(Optional<Length> division) {
+        return gauges.findAllByOrderByName().stream()
+                .map(GaugeEntity::gauge)
+                .filter(g -> g.division().isPresent() && g.fault(today()).isEmpty())
+                .filter(g -> division.map(d -> g.division().get().isUnder(d)).orElse(true))
+                .max(Comparator.comparing(g -> g.division().get()))
+                .map(g -> g.name() + " (" + g.kind() + ", " + g.division().get().shownWithUnit() + ")");
+    }
+
     /** The names of gauges, those that are no longer known left out. */
     @Transactional(readOnly = true)
     public List<String> names(List<UUID> ids) {
@@ -62,16 +80,25 @@ public class Gauges {
                 .toList();
     }
 
-    /** Whether all of these may be used today; empty where none is named. */
+    /** Whether all of these may be used today, or were waived by name; empty where none is named. */
     @Transactional(readOnly = true)
-    public Optional<Boolean> hold(List<UUID> ids) {
+    public Optional<Boolean> hold(List<UUID> ids, Collection<String> waived) {
         if (ids.isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(ids.stream()
                 .allMatch(id -> gauges.findById(id)
-                        .filter(g -> g.gauge().fault(today()).isEmpty())
+                        .filter(g -> waived.contains(g.name())
+                                || g.gauge().fault(today()).isEmpty())
                         .isPresent()));
+    }
+
+    /** The gauges of these names that the register knows. */
+    @Transactional(readOnly = true)
+    public List<GaugeForm> named(Collection<String> names) {
+        return names.isEmpty()
+                ? List.of()
+                : gauges.findByNameIn(names).stream().map(GaugeEntity::form).toList();
     }
 
     @Transactional
@@ -83,6 +110,7 @@ public class Gauges {
         need("kind", form.kind(), "what kind of gauge it is");
         length("division", form.division());
         length("range", form.range());
+        length("uncertainty", form.uncertainty());
         gauges.findByName(form.name().strip()).filter(g -> !g.id().equals(id)).ifPresent(g -> {
             throw Refused.invalid("name", "there is a gauge of this name");
         });

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
@@ -16,6 +17,7 @@ import mensor.length.Unit;
 import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.server.inspection.EntryEntity.Kind;
+import mensor.server.job.TermsChanged;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
 import mensor.server.making.MakingViews;
@@ -25,6 +27,7 @@ import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import mensor.weld.InvalidField;
 import mensor.weld.Named;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -208,6 +211,9 @@ public class Bench {
         if (entry.id() == null || entry.kind() == null || c == null) {
             throw Refused.invalid("content", "an entry needs its id, its kind and what it says");
         }
+        if (c.gauge() != null && c.gauge().length() > 60) {
+            throw Refused.invalid("gauge", "a gauge's name has up to 60 letters");
+        }
         if (entry.kind() == Kind.CLEAR) {
             boolean clearable = c.criterion() != null
                     && Named.find(Criterion.class, c.criterion())
@@ -244,7 +250,8 @@ public class Bench {
 
     private static Indication indication(String content) {
         try {
-            return InspectionParts.readIndication(content, Unit.INCH); // the unit decides no criterion
+            String inFormat = InspectionParts.measured(content, false, Optional.empty());
+            return InspectionParts.readIndication(inFormat, Unit.INCH); // the unit decides no criterion
         } catch (UnreadableInput e) {
             throw JudgedLook.refusal(e);
         }
@@ -425,6 +432,35 @@ public class Bench {
         return new MakingViews.Looks(
                 looks.stream().anyMatch(InspectionEntity::isSigned),
                 looks.isEmpty() ? null : looks.get(0).id());
+    }
+
+    /** What holds beside the book changed in a job: all its open looks are judged anew; untouched ones alike once. */
+    @Transactional
+    public void rejudgeJob(UUID jobId) {
+        Map<String, InspectionEntity> byDesign = new HashMap<>();
+        for (JointEntity joint : joints.findByJobId(jobId)) {
+            for (InspectionEntity i : inspections.findByJointIdOrderByRevisionDesc(joint.id())) {
+                if (i.isSigned()) {
+                    continue;
+                }
+                boolean untouched = i.entryCount() == 0 && i.conditions().equals("{}") && joint.weldedAt() == null;
+                InspectionEntity like = untouched ? byDesign.get(joint.design()) : null;
+                if (like != null) {
+                    i.judgedAs(like);
+                } else {
+                    judged(i);
+                    if (untouched) {
+                        byDesign.put(joint.design(), i);
+                    }
+                }
+            }
+        }
+    }
+
+    @EventListener
+    @Transactional
+    public void termsChanged(TermsChanged changed) {
+        rejudgeJob(changed.jobId());
     }
 
     /** What was recorded of the joint's making changed: its open looks are judged anew, signed ones stand. */

@@ -6,6 +6,7 @@ import java.util.UUID;
 import mensor.draw.QuietMarks;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
+import mensor.server.contract.Deviations;
 import mensor.server.disposition.DispositionView;
 import mensor.server.joint.JointForm;
 import mensor.server.making.MakingView;
@@ -39,7 +40,14 @@ public record BenchView(
         List<SeenByView> seenBy,
         List<String> gaugeNames,
         List<String> due,
+        ContractView contract,
+        List<Deviations.DeviationView> deviations,
+        List<GaugeFaults.GaugeFaultView> gaugeFaults,
+        @Nullable String signStop,
         String next) {
+
+    /** What the job's contract says beside the book, a line each; empty where it says nothing. */
+    public record ContractView(List<String> lines, boolean guarded, boolean perToe) {}
 
     /** The joint beside the bench. Toes answer to their member's name. */
     public record JointView(
@@ -71,7 +79,11 @@ public record BenchView(
     public record EvaluationView(
             String verdict, int rejects, List<FindingView> findings, List<TodoView> todo, List<String> notes) {}
 
-    /** A finding; indications and readings lead to their entries. */
+    /**
+     * A finding; indications and readings lead to their entries.
+     *
+     * @param finer a gauge of the register that could tell, where the one that was used cannot
+     */
     public record FindingView(
             String id,
             String criterion,
@@ -87,7 +99,8 @@ public record BenchView(
             String confidence,
             String reason,
             List<String> trace,
-            boolean nearLimit) {}
+            boolean nearLimit,
+            @Nullable String finer) {}
 
     public record TodoView(String id, String criterion, String title, String ask, boolean clearable) {}
 

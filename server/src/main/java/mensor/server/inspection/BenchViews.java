@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mensor.criteria.CriteriaBook;
 import mensor.draw.QuietMarks;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
@@ -24,8 +25,11 @@ import mensor.length.Unit;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
+import mensor.server.book.Books;
+import mensor.server.contract.Deviations;
 import mensor.server.disposition.Dispositions;
 import mensor.server.gauge.Gauges;
+import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
@@ -50,6 +54,9 @@ class BenchViews {
     private final MakingViews makingViews;
     private final Gauges gauges;
     private final Jobs jobs;
+    private final Deviations deviations;
+    private final GaugeFaults faults;
+    private final Books books;
     private final Clock clock;
 
     BenchViews(
@@ -61,7 +68,13 @@ class BenchViews {
             MakingViews makingViews,
             Gauges gauges,
             Jobs jobs,
+            Deviations deviations,
+            GaugeFaults faults,
+            Books books,
             Clock clock) {
+        this.deviations = deviations;
+        this.faults = faults;
+        this.books = books;
         this.people = people;
         this.json = json;
         this.signatures = signatures;
@@ -130,7 +143,25 @@ class BenchViews {
                 seenBy(o, names),
                 gauges.names(o.judged().conditions().gaugeIds()),
                 jobs.due(jobs.get(o.joint().jobId())),
+                contract(o.judged().contract().terms()),
+                deviations.standing(o.joint().id()),
+                faults.of(o),
+                i.isSigned() ? null : books.stop(evaluation.book()).orElse(null),
                 NextStep.of(i, placed, NextStep.wait(o.joint().readyAt(), clock.instant())));
+    }
+
+    private static BenchView.ContractView contract(ContractTerms terms) {
+        List<String> lines = new ArrayList<>();
+        terms.allLimits()
+                .forEach(l ->
+                        lines.add(l.id() + (l.max() == null ? "" : " at most " + l.max()) + " (" + l.note() + ")"));
+        if (terms.isPerToe()) {
+            lines.add("undercut of each toe by itself (" + terms.undercutNote() + ")");
+        }
+        if (terms.isGuarded()) {
+            lines.add("guarded acceptance, " + terms.factor().toPlainString() + " u (" + terms.guardNote() + ")");
+        }
+        return new BenchView.ContractView(lines, terms.isGuarded(), terms.isPerToe());
     }
 
     private static String looked(HandoverEntity h) {
@@ -206,7 +237,29 @@ class BenchViews {
                         .map(t -> new BenchView.TodoView(
                                 t.id(), t.criterion().id(), t.criterion().title(), t.ask(), t.clearable()))
                         .toList(),
-                e.notes());
+                notes(judged));
+    }
+
+    /** The core's notes, and where the contract or the shop's own copy of the book say otherwise. */
+    private List<String> notes(JudgedLook judged) {
+        List<String> notes = new ArrayList<>(judged.contractNotes());
+        books.check(judged.evaluation().book())
+                .ifPresent(c -> c.differed()
+                        .forEach(d -> notes.add("Your copy (" + c.copyEdition() + ") has another number for "
+                                + d.criterion() + ": " + d.copy() + " where " + d.here() + " stands here.")));
+        notes.addAll(judged.evaluation().notes());
+        return notes;
+    }
+
+    /** Another book's verdict of the same look: read on the bench, never part of the record. */
+    SideBySide.BookColumn column(CriteriaBook book, JudgedLook judged, Evaluation e) {
+        return new SideBySide.BookColumn(
+                book.id(),
+                book.title(),
+                book.edition(),
+                null,
+                e.verdict().id(),
+                e.findings().stream().map(f -> finding(f, judged)).toList());
     }
 
     private BenchView.FindingView finding(Finding f, JudgedLook judged) {
@@ -231,7 +284,25 @@ class BenchViews {
                 f.confidence().id(),
                 f.reason(),
                 f.trace(),
-                f.nearLimit());
+                f.nearLimit(),
+                finer(f, judged));
+    }
+
+    /** A gauge of the register, in calibration, with a finer division than what was used; null where none is wanted. */
+    private String finer(Finding f, JudgedLook judged) {
+        boolean wanted = f.nearLimit()
+                || f.asks().stream().anyMatch(a -> a.contains("finer gauge") || a.contains("digital gauge"));
+        if (!wanted) {
+            return null;
+        }
+        Optional<Length> used = Stream.concat(
+                        f.indications().stream()
+                                .map(n -> judged.look().indications().get(n).division()),
+                        f.readings().stream()
+                                .map(n -> judged.look().readings().get(n).division()))
+                .flatMap(Optional::stream)
+                .min(Comparator.naturalOrder());
+        return gauges.finerThan(used).orElse(null);
     }
 
     /** How much of the allowed value is used up, for the bar beside a finding; null where no single number decides. */
@@ -242,8 +313,7 @@ class BenchViews {
         try {
             double measured = nanometres(f.numbers().get().measured());
             double allowed = nanometres(f.numbers().get().allowed());
-            double margin = nanometres(f.numbers().get().margin());
-            boolean lowerLimit = Math.abs(measured - allowed - margin) < 1 && Math.abs(measured - allowed) > 1;
+            boolean lowerLimit = f.numbers().get().isLeast();
             double most = lowerLimit ? measured : allowed;
             double value = lowerLimit ? allowed : measured;
             return most == 0 ? null : value / most;

@@ -46,6 +46,9 @@ public class InspectionEntity {
     @Lob
     private String conditions;
 
+    @Lob
+    private String contract;
+
     private String verdict;
     private int rejects;
     private int todos;
@@ -104,7 +107,9 @@ public class InspectionEntity {
         holder = person;
     }
 
-    void sign() {
+    /** @param contractThen what stood beside the book */
+    void sign(String contractThen) {
+        contract = contractThen;
         state = State.SIGNED;
     }
 
@@ -150,6 +155,11 @@ public class InspectionEntity {
 
     public String conditions() {
         return conditions;
+    }
+
+    /** What stood beside the book when it was signed; absent before. */
+    public String contract() {
+        return contract;
     }
 
     public String verdict() {

@@ -1,8 +1,6 @@
 package mensor.server.inspection;
 
-import java.util.List;
 import java.util.UUID;
-import mensor.criteria.CriteriaBooks;
 import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
@@ -49,8 +47,6 @@ class JointController {
 
     record JointChange(NewJoint form, long version) {}
 
-    record BookView(String id, String title, String edition) {}
-
     /** The worklist: the first of the joints that fit, and how many there are in each group. */
     @GetMapping("/joints")
     Worklist.WorklistPage rows(
@@ -59,13 +55,6 @@ class JointController {
             @RequestParam(defaultValue = "all") String group,
             @RequestParam(required = false) UUID job) {
         return worklist.page(actor, find, group, job);
-    }
-
-    @GetMapping("/books")
-    List<BookView> books() {
-        return CriteriaBooks.all().stream()
-                .map(b -> new BookView(b.id(), b.title(), b.edition()))
-                .toList();
     }
 
     @PostMapping("/joints/preview")

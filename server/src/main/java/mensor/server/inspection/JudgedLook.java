@@ -13,6 +13,8 @@ import mensor.server.web.Refused;
  *
  * @param look the document's inspection, with the light and the gauges under which it was seen
  * @param conditions the answers as they stood when it was judged
+ * @param contract what stood beside the book
+ * @param contractNotes which of the contract's limits do not tighten the book here
  */
 public record JudgedLook(
         InspectionDocument document,
@@ -21,7 +23,9 @@ public record JudgedLook(
         List<EntryEntity> readings,
         List<EntryEntity> indications,
         Making.Opened making,
-        ConditionsForm conditions) {
+        ConditionsForm conditions,
+        Contract contract,
+        List<String> contractNotes) {
 
     /** An error of the joined document as one of the entry's or the form's own fields. */
     static Refused refusal(UnreadableInput e) {

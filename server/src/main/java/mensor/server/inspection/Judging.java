@@ -7,50 +7,107 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
 import mensor.exchange.InspectionDocument;
 import mensor.exchange.InspectionParts;
+import mensor.judge.Guard;
 import mensor.judge.Judge;
+import mensor.judge.Terms;
+import mensor.length.Length;
+import mensor.look.Addendum;
 import mensor.look.Inspection;
+import mensor.server.contract.Deviations;
+import mensor.server.contract.Waivers;
 import mensor.server.gauge.Gauges;
+import mensor.server.inspection.EntryEntity.Kind;
+import mensor.server.job.ContractTerms;
+import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.making.Making;
+import mensor.weld.Joint;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Joins an inspection's entries, its joint as fitted up and what was used into one document, and has the core judge it. */
+/** Joins an inspection's entries, its joint as fitted up, what was used and what the contract says, and has the core judge it. */
 @Component
 class Judging {
     private final Making making;
     private final Gauges gauges;
+    private final Jobs jobs;
+    private final Deviations deviations;
+    private final Waivers waivers;
     private final JsonMapper json;
     private final Clock clock;
 
-    Judging(Making making, Gauges gauges, JsonMapper json, Clock clock) {
+    Judging(
+            Making making,
+            Gauges gauges,
+            Jobs jobs,
+            Deviations deviations,
+            Waivers waivers,
+            JsonMapper json,
+            Clock clock) {
         this.making = making;
         this.gauges = gauges;
+        this.jobs = jobs;
+        this.deviations = deviations;
+        this.waivers = waivers;
         this.json = json;
         this.clock = clock;
     }
 
+    /** Entries of one kind with what each says. */
+    private static final class Told {
+        private final List<EntryEntity> entries = new ArrayList<>();
+        private final List<EntryContent> contents = new ArrayList<>();
+
+        void add(EntryEntity e, EntryContent c) {
+            entries.add(e);
+            contents.add(c);
+        }
+
+        List<String> inFormat(Contract contract, boolean reading) {
+            List<String> documents = new ArrayList<>();
+            for (int i = 0; i < entries.size(); i++) {
+                String gauge = contents.get(i).gauge();
+                String content = entries.get(i).content();
+                documents.add(
+                        gauge == null ? content : InspectionParts.measured(content, reading, contract.division(gauge)));
+            }
+            return documents;
+        }
+    }
+
     JudgedLook of(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
         Making.Opened made = making.open(joint);
-        ConditionsForm conditions = conditions(joint, inspection);
-        List<EntryEntity> readings = new ArrayList<>();
-        List<EntryEntity> indications = new ArrayList<>();
+        Told readings = new Told();
+        Told indications = new Told();
         List<String> clear = new ArrayList<>();
         List<String> covered = new ArrayList<>();
+        List<String> named = new ArrayList<>();
         for (EntryEntity e : entries) {
             if (e.isWithdrawn()) {
                 continue;
             }
+            if (e.kind() == Kind.COVER) {
+                covered.add(e.content());
+                continue;
+            }
+            EntryContent content = json.readValue(e.content(), EntryContent.class);
             switch (e.kind()) {
-                case READING -> readings.add(e);
-                case INDICATION -> indications.add(e);
-                case CLEAR ->
-                    clear.add(json.readValue(e.content(), EntryContent.class).criterion());
-                case COVER -> covered.add(e.content());
+                case READING -> readings.add(e, content);
+                case INDICATION -> indications.add(e, content);
+                default -> clear.add(content.criterion());
+            }
+            if (content.gauge() != null) {
+                named.add(content.gauge());
             }
         }
+        Contract contract = contract(joint, inspection, named);
+        ConditionsForm conditions = conditions(joint, inspection, contract);
+        List<String> notes = new ArrayList<>();
         InspectionDocument document = new InspectionParts(
                         joint.criteria(),
                         joint.units(),
@@ -58,27 +115,95 @@ class Judging {
                         json.writeValueAsString(conditions.inFormat()),
                         clear.stream().distinct().toList(),
                         covered,
-                        readings.stream().map(EntryEntity::content).toList(),
-                        indications.stream().map(EntryEntity::content).toList(),
-                        making.weldingDocument(made))
+                        readings.inFormat(contract, true),
+                        indications.inFormat(contract, false),
+                        making.weldingDocument(made),
+                        addenda(joint, contract.terms(), notes),
+                        contract.terms().isPerToe() ? "{\"undercut\":\"per-toe\"}" : InspectionParts.NO_CHOICES)
                 .read();
         Inspection look = document.inspection();
         // a look signed before light and access were asked keeps the verdict it was signed with
         if (!inspection.isSigned() || conditions.saysOfViewing()) {
             look = look.seenUnder(conditions.viewing());
         }
+        Terms terms = new Terms(
+                guard(contract, readings, indications, joint),
+                contract.deviations().stream().map(d -> d.read(joint.unit())).toList());
         return new JudgedLook(
-                document, look, Judge.evaluate(look, document.book()), readings, indications, made, conditions);
+                document,
+                look,
+                Judge.evaluate(look, document.book(), terms),
+                readings.entries,
+                indications.entries,
+                made,
+                conditions,
+                contract,
+                notes);
+    }
+
+    private static Optional<Guard> guard(Contract contract, Told readings, Told indications, JointEntity joint) {
+        ContractTerms terms = contract.terms();
+        return terms.isGuarded()
+                ? Optional.of(new Guard(
+                        terms.factor(),
+                        contract.uncertainties(readings.contents, joint.unit()),
+                        contract.uncertainties(indications.contents, joint.unit())))
+                : Optional.empty();
+    }
+
+    /** What stands beside the book: of a signed look what stood then, else what stands now. */
+    private Contract contract(JointEntity joint, InspectionEntity inspection, List<String> namedGauges) {
+        if (inspection.isSigned()) {
+            return inspection.contract() == null
+                    ? Contract.NONE
+                    : json.readValue(inspection.contract(), Contract.class).filled();
+        }
+        return new Contract(
+                jobs.terms(jobs.get(joint.jobId())),
+                deviations.standing(joint.id()).stream()
+                        .map(Deviations.DeviationView::form)
+                        .toList(),
+                gauges.named(namedGauges.stream().distinct().toList()),
+                waivers.of(inspection.id()).stream()
+                        .map(Waivers.WaiverView::gauge)
+                        .toList());
+    }
+
+    /** The job's limits that tighten the book for this joint; a job has thick welds and thin ones. */
+    private String addenda(JointEntity joint, ContractTerms terms, List<String> notes) {
+        if (terms.allLimits().isEmpty()) {
+            return InspectionParts.NO_ADDENDA;
+        }
+        CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
+        Joint weld = InspectionParts.readJoint(joint.asFitted(), joint.unit());
+        List<Addendum> read = InspectionParts.readAddenda(json.writeValueAsString(terms.allLimits()), joint.unit());
+        List<ContractTerms.Limit> tighter = new ArrayList<>();
+        for (int i = 0; i < read.size(); i++) {
+            Addendum a = read.get(i);
+            Optional<Length> loosest = book.loosest(a.kind(), weld, joint.unit());
+            boolean looser = a.max().isPresent()
+                    && loosest.map(l -> a.max().get().isOver(l)).orElse(false);
+            if (looser) {
+                notes.add("The contract's " + a.kind().id() + " of "
+                        + a.max().get().shownWithUnit()
+                        + " does not tighten the book here, which accepts at most "
+                        + loosest.get().in(joint.unit()).shownWithUnit() + ": the book governs.");
+            } else {
+                tighter.add(terms.allLimits().get(i));
+            }
+        }
+        return json.writeValueAsString(tighter);
     }
 
     /** The answers as they stand now: the clock of the welding runs by itself, and the register says which gauges hold. */
-    private ConditionsForm conditions(JointEntity joint, InspectionEntity inspection) {
+    private ConditionsForm conditions(JointEntity joint, InspectionEntity inspection, Contract contract) {
         ConditionsForm answered = json.readValue(inspection.conditions(), ConditionsForm.class);
         if (inspection.isSigned()) {
             return answered;
         }
         BigDecimal hours = joint.weldedAt() == null ? answered.hoursSinceWelding() : hoursSince(joint.weldedAt());
-        return answered.standing(hours, gauges.hold(answered.gaugeIds()).orElse(answered.inCalibration()));
+        return answered.standing(
+                hours, gauges.hold(answered.gaugeIds(), contract.waived()).orElse(answered.inCalibration()));
     }
 
     /** Full tenths of an hour, so that the wait is never over too soon. */

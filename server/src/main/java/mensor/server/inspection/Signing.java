@@ -5,10 +5,12 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mensor.exchange.EvaluationDocument;
 import mensor.exchange.InspectionParts;
 import mensor.judge.Evaluation;
 import mensor.look.Verdict;
+import mensor.server.book.Books;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
@@ -28,10 +30,23 @@ public class Signing {
     private final People people;
     private final Jobs jobs;
     private final Gauges gauges;
+    private final Books books;
+    private final GaugeFaults faults;
     private final JsonMapper json;
     private final Clock clock;
 
-    Signing(Bench bench, Signatures signatures, People people, Jobs jobs, Gauges gauges, JsonMapper json, Clock clock) {
+    Signing(
+            Bench bench,
+            Signatures signatures,
+            People people,
+            Jobs jobs,
+            Gauges gauges,
+            Books books,
+            GaugeFaults faults,
+            JsonMapper json,
+            Clock clock) {
+        this.books = books;
+        this.faults = faults;
         this.people = people;
         this.jobs = jobs;
         this.gauges = gauges;
@@ -64,6 +79,13 @@ public class Signing {
         people.maySign(actor, inspection.capacity());
         Bench.Opened opened = bench.open(actor, inspectionId);
         Evaluation evaluation = opened.judged().evaluation();
+        books.stop(evaluation.book()).ifPresent(why -> {
+            throw Refused.conflict(why);
+        });
+        faults.of(opened).stream().filter(f -> f.waived() == null).findFirst().ifPresent(f -> {
+            throw Refused.conflict(
+                    f.fault() + ": read again with another gauge, or have the quality manager waive it with a reason");
+        });
         if (evaluation.verdict() == Verdict.INCOMPLETE) {
             throw Refused.conflict(
                     "the look is incomplete: " + evaluation.todo().size() + " still to do; finish it, or hand it over");
@@ -81,7 +103,8 @@ public class Signing {
         // the clock and the register go on; what they said at the signature stands
         inspection.setConditions(InspectionParts.canonical(
                 json.writeValueAsString(opened.judged().conditions())));
-        inspection.sign();
+        inspection.sign(InspectionParts.canonical(
+                json.writeValueAsString(opened.judged().contract())));
         return bench.open(actor, inspectionId);
     }
 
@@ -118,6 +141,33 @@ public class Signing {
         if (certificate != null) {
             signature.put("certificate", certificate);
         }
+        Contract contract = o.judged().contract();
+        put(
+                signature,
+                "deviations",
+                contract.deviations().stream()
+                        .map(d -> d.document() + " (" + d.engineer() + ", " + d.date() + "): " + d.criterion())
+                        .collect(Collectors.joining("; ")));
+        put(
+                signature,
+                "waivedGauges",
+                faults.of(o).stream()
+                        .filter(f -> f.waived() != null)
+                        .map(f -> f.fault() + "; waived by " + f.waived().by() + ": "
+                                + f.waived().reason())
+                        .collect(Collectors.joining("; ")));
+        if (contract.terms().isGuarded()) {
+            put(
+                    signature,
+                    "guardedAcceptance",
+                    contract.terms().factor().toPlainString() + " u, "
+                            + contract.terms().guardNote());
+        }
+        books.check(o.judged().evaluation().book())
+                .ifPresent(c -> put(
+                        signature,
+                        "bookChecked",
+                        c.checkedOn() + " by " + c.checkedBy() + " against " + c.copyEdition()));
         if (o.inspection().amends() != null) {
             signature.put("amends", o.inspection().amends().toString());
             signature.put("reason", o.inspection().reason());

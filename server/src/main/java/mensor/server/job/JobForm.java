@@ -5,7 +5,7 @@ import java.util.List;
 import mensor.server.web.AllOptional;
 
 /**
- * A job as it is set up. {@code contract} names the contract's own specification; its limits are kept with the joints.
+ * A job as it is set up. {@code contract} names the contract's own specification, {@code terms} what it says beside the book.
  *
  * @param loading {@code static}, {@code cyclic} or absent: unknown until the drawing says
  * @param apart how far apart starts and stops are wanted, a length; absent is the rule of thumb of 1 in
@@ -21,7 +21,12 @@ public record JobForm(
         String apart,
         List<Drawing> drawings,
         List<FurtherTest> tests,
-        List<String> lots) {
+        List<String> lots,
+        ContractTerms terms) {
+    /** A job by its name, book and units alone. */
+    public static JobForm of(String name, String criteria, String units) {
+        return new JobForm(name, criteria, units, null, null, null, null, null, null, null);
+    }
 
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
@@ -43,6 +48,6 @@ public record JobForm(
 
     /** The same without the columns that stand beside it. */
     JobForm rest() {
-        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots);
+        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots, terms);
     }
 }

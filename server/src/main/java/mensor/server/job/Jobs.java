@@ -15,6 +15,7 @@ import mensor.server.people.Actor;
 import mensor.server.web.Refused;
 import mensor.server.web.Refused.FieldProblem;
 import mensor.weld.Staggering;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,8 +29,10 @@ public class Jobs {
     private final JobRepository jobs;
     private final JsonMapper json;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    Jobs(JobRepository jobs, JsonMapper json, Clock clock) {
+    Jobs(JobRepository jobs, JsonMapper json, Clock clock, ApplicationEventPublisher events) {
+        this.events = events;
         this.jobs = jobs;
         this.json = json;
         this.clock = clock;
@@ -66,7 +69,14 @@ public class Jobs {
                 rest.apart(),
                 rest.drawings(),
                 rest.tests(),
-                rest.lots());
+                rest.lots(),
+                rest.terms());
+    }
+
+    /** What the job's contract says beside the book. */
+    public ContractTerms terms(JobEntity job) {
+        ContractTerms terms = json.readValue(job.document(), JobForm.class).terms();
+        return terms == null ? ContractTerms.NONE : terms;
     }
 
     /** How far apart starts and stops of neighbouring passes are wanted in this job. */
@@ -109,8 +119,13 @@ public class Jobs {
             throw Refused.invalid(
                     "criteria", "welds of this job are judged by it already; another book or unit is another job");
         }
+        ContractTerms before = terms(job);
         set(job, form);
-        return jobs.saveAndFlush(job);
+        JobEntity saved = jobs.saveAndFlush(job);
+        if (!terms(saved).equals(before)) {
+            events.publishEvent(new TermsChanged(id));
+        }
+        return saved;
     }
 
     private void set(JobEntity job, JobForm form) {
@@ -143,6 +158,10 @@ public class Jobs {
             problems.add(new FieldProblem("loading", "static, cyclic, or not known"));
         }
         apart(problems, form.apart(), unit);
+        if (form.terms() != null && unit != null) {
+            CriteriaBooks.find(String.valueOf(form.criteria()))
+                    .ifPresent(b -> problems.addAll(new TermsCheck(json).of(form.terms(), b, unit)));
+        }
         each(form.tests(), (i, t) -> {
             if (t.method() == null || !METHODS.contains(t.method())) {
                 problems.add(new FieldProblem("tests[" + i + "].method", "one of " + String.join(", ", METHODS)));

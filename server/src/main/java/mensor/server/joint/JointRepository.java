@@ -16,6 +16,8 @@ public interface JointRepository extends JpaRepository<JointEntity, UUID> {
     /** The joints of delayed steel whose welding date is known: their wait ends by itself. */
     List<JointEntity> findByDelayHoursNotNullAndWeldedAtNotNull();
 
+    List<JointEntity> findByJobId(UUID job);
+
     long countByJobId(UUID job);
 
     long countByProcedureId(UUID procedure);

@@ -112,10 +112,7 @@ public class SetUp {
     /** The job named; one that is not there yet is made with the form's book and units. */
     private JobEntity jobOf(Actor actor, Checked checked) {
         NewJoint form = checked.form();
-        return checked.job()
-                .orElseGet(() -> jobs.create(
-                        actor,
-                        new JobForm(form.job(), form.criteria(), form.units(), null, null, null, null, null, null)));
+        return checked.job().orElseGet(() -> jobs.create(actor, JobForm.of(form.job(), form.criteria(), form.units())));
     }
 
     /** Changes a joint that nothing was signed on; whoever calls has checked that. */

@@ -1,0 +1,197 @@
+package mensor.server.book;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import mensor.criteria.BookPage;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.criteria.SilentPlace;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.server.people.Actor;
+import mensor.server.web.Refused;
+import mensor.weld.Connection;
+import mensor.weld.Joint;
+import mensor.weld.Member;
+import mensor.weld.Penetration;
+import mensor.weld.WeldType;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The criteria books to read, and the record that one was held against the shop's copy. */
+@RestController
+@RequestMapping("/api/books")
+class BookController {
+    private final Books books;
+
+    BookController(Books books) {
+        this.books = books;
+    }
+
+    record BookLine(
+            String id,
+            String title,
+            String edition,
+            List<String> units,
+            Books.@Nullable BookCheckView check,
+            @Nullable String stop) {}
+
+    /** A limit as the page shows it. */
+    record LimitLine(String clause, String of, String allowed, String by, String confidence) {}
+
+    record CriterionLine(String criterion, String title, String citation, String confidence, List<LimitLine> limits) {}
+
+    record ThicknessRow(String criterion, String title, String of, List<String> allowed) {}
+
+    /**
+     * @param refused why the book does not judge this kind of joint; the rest is empty then
+     * @param thicknesses the columns of the table
+     */
+    record BookView(
+            BookLine book,
+            String units,
+            @Nullable String refused,
+            List<CriterionLine> criteria,
+            List<String> thicknesses,
+            List<ThicknessRow> byThickness,
+            List<String> notes,
+            List<SilentPlace> choices) {}
+
+    @GetMapping
+    List<BookLine> all() {
+        return CriteriaBooks.all().stream().map(this::line).toList();
+    }
+
+    private BookLine line(CriteriaBook b) {
+        return new BookLine(
+                b.id(),
+                b.title(),
+                b.edition(),
+                Arrays.stream(Unit.values())
+                        .filter(b::hasColumn)
+                        .map(Unit::symbol)
+                        .toList(),
+                books.check(b).orElse(null),
+                books.stop(b).orElse(null));
+    }
+
+    /** @param joint {@code fillet}, {@code butt}, {@code tee-groove} or {@code pipe-butt} */
+    @GetMapping("/{id}")
+    BookView one(
+            @PathVariable String id,
+            @RequestParam(required = false) String units,
+            @RequestParam(defaultValue = "fillet") String joint,
+            @RequestParam(required = false) String thickness) {
+        CriteriaBook book = Books.get(id);
+        Unit unit = unit(book, units);
+        Length t = thickness(thickness, unit);
+        Joint asked = probe(joint, t, unit);
+        var refused = book.refuses(asked);
+        if (refused.isPresent()) {
+            return new BookView(
+                    line(book),
+                    unit.symbol(),
+                    refused.get().problem(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    SilentPlace.ALL);
+        }
+        List<Length> thicknesses = Stream.of(unit.pick(
+                        new String[] {"1/8", "3/16", "1/4", "3/8", "1/2", "3/4", "1", "1 1/2", "2", "2 1/2"},
+                        new String[] {"3", "5", "6", "8", "12", "16", "20", "25", "40", "60"}))
+                .map(x -> Length.parse(x, unit))
+                .toList();
+        return new BookView(
+                line(book),
+                unit.symbol(),
+                null,
+                BookPage.of(book, asked, unit).stream()
+                        .map(BookController::criterion)
+                        .toList(),
+                thicknesses.stream().map(Length::shown).toList(),
+                BookPage.byThickness(book, x -> probe(joint, x, unit), thicknesses, unit).stream()
+                        .map(r -> new ThicknessRow(
+                                r.criterion().id(), r.criterion().title(), r.of(), r.allowed()))
+                        .toList(),
+                book.notes(asked),
+                SilentPlace.ALL);
+    }
+
+    private static CriterionLine criterion(BookPage.Line l) {
+        return new CriterionLine(
+                l.criterion().id(),
+                l.criterion().title(),
+                l.citation().shown(),
+                l.confidence().id(),
+                l.limits().stream()
+                        .map(x -> new LimitLine(
+                                x.clause(),
+                                x.of(),
+                                x.allowed(),
+                                x.by(),
+                                x.confidence().id()))
+                        .toList());
+    }
+
+    private static Unit unit(CriteriaBook book, @Nullable String asked) {
+        Unit first = book.hasColumn(Unit.INCH) ? Unit.INCH : Unit.MILLIMETRE;
+        Unit unit = asked == null ? first : asked.equals("mm") ? Unit.MILLIMETRE : Unit.INCH;
+        if (!book.hasColumn(unit)) {
+            throw Refused.invalid("units", book.title() + " has no column in " + unit.symbol());
+        }
+        return unit;
+    }
+
+    private static Length thickness(@Nullable String asked, Unit unit) {
+        try {
+            Length t = asked == null
+                    ? unit.pick(Length.inches(3, 8), Length.millimetres("10"))
+                    : Length.parse(asked, unit);
+            if (!t.isPositive()) {
+                throw Refused.invalid("thickness", "must be over zero");
+            }
+            return t;
+        } catch (LengthFormatException e) {
+            throw Refused.invalid("thickness", e.getMessage());
+        }
+    }
+
+    /** A joint of that kind and thickness, of which nothing more is known. */
+    private static Joint probe(String kind, Length t, Unit unit) {
+        Length length = unit.pick(Length.inches(24), Length.millimetres("600"));
+        Joint.Builder b = switch (kind) {
+            case "fillet" ->
+                new Joint.Builder("book", WeldType.FILLET, Connection.TEE, length)
+                        .size(unit.pick(Length.inches(5, 16), Length.millimetres("8")));
+            case "butt" -> groove(Connection.BUTT, length);
+            case "tee-groove" -> groove(Connection.TEE, length);
+            case "pipe-butt" -> groove(Connection.PIPE_BUTT, length);
+            default -> throw Refused.invalid("joint", "fillet, butt, tee-groove or pipe-butt");
+        };
+        return b.members(new Member("", t), new Member("", t)).build();
+    }
+
+    private static Joint.Builder groove(Connection connection, Length length) {
+        return new Joint.Builder("book", WeldType.GROOVE, connection, length)
+                .penetration(Penetration.COMPLETE)
+                .oneSided(true);
+    }
+
+    @PostMapping("/{id}/check")
+    BookLine check(@AuthenticationPrincipal Actor actor, @PathVariable String id, @RequestBody BookCheckForm form) {
+        CriteriaBook book = Books.get(id);
+        books.record(actor, book, form);
+        return line(book);
+    }
+}

@@ -1,0 +1,112 @@
+package mensor.server.book;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.look.Criterion;
+import mensor.server.people.Actor;
+import mensor.server.people.DemoSignIns;
+import mensor.server.people.People;
+import mensor.server.people.Role;
+import mensor.server.web.Refused;
+import mensor.server.web.Refused.FieldProblem;
+import mensor.weld.Named;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Criteria books as the shop holds them: a book that nobody held against the shop's own copy signs nothing. */
+@Service
+public class Books {
+    private final BookCheckRepository checks;
+    private final People people;
+    private final DemoSignIns demo;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Books(BookCheckRepository checks, People people, DemoSignIns demo, JsonMapper json, Clock clock) {
+        this.checks = checks;
+        this.people = people;
+        this.demo = demo;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** @param stands whether it was made of the edition that stands here now */
+    public record BookCheckView(
+            String copyEdition,
+            LocalDate checkedOn,
+            String checkedBy,
+            List<BookCheckForm.Difference> differed,
+            String recordedBy,
+            Instant recordedAt,
+            boolean stands) {}
+
+    public static CriteriaBook get(String id) {
+        return CriteriaBooks.find(id).orElseThrow(() -> Refused.notFound("there is no such criteria book"));
+    }
+
+    /** The latest check of the book. */
+    @Transactional(readOnly = true)
+    public Optional<BookCheckView> check(CriteriaBook book) {
+        return checks.findFirstByBookOrderByRecordedAtDesc(book.id())
+                .map(c -> new BookCheckView(
+                        c.copyEdition(),
+                        c.checkedOn(),
+                        c.checkedBy(),
+                        Arrays.asList(json.readValue(c.differed(), BookCheckForm.Difference[].class)),
+                        people.nameOf(c.recordedBy()),
+                        c.recordedAt(),
+                        c.bookEdition().equals(book.edition())));
+    }
+
+    /** Why nothing may be signed by the book; empty where it may. The demo signs, for nothing in it is real. */
+    @Transactional(readOnly = true)
+    public Optional<String> stop(CriteriaBook book) {
+        if (demo.isDemo() || check(book).filter(BookCheckView::stands).isPresent()) {
+            return Optional.empty();
+        }
+        return Optional.of(book.title()
+                + " was not yet checked against your own copy: its numbers stand here from memory. The quality manager records"
+                + " the check on the book's page");
+    }
+
+    @Transactional
+    public void record(Actor actor, CriteriaBook book, BookCheckForm form) {
+        if (actor.role() != Role.QUALITY_MANAGER) {
+            throw Refused.forbidden("the quality manager records that a book was checked");
+        }
+        List<FieldProblem> problems = new ArrayList<>();
+        need(problems, "copyEdition", form.copyEdition(), "the edition of your copy");
+        need(problems, "checkedBy", form.checkedBy(), "who held the book against the copy");
+        if (form.checkedOn() == null || form.checkedOn().isAfter(LocalDate.now(clock))) {
+            problems.add(new FieldProblem("checkedOn", "the day of the check, not in the future"));
+        }
+        List<BookCheckForm.Difference> differed = form.differed() == null ? List.of() : form.differed();
+        for (int i = 0; i < differed.size(); i++) {
+            BookCheckForm.Difference d = differed.get(i);
+            if (Named.find(Criterion.class, String.valueOf(d.criterion())).isEmpty()) {
+                problems.add(new FieldProblem("differed[" + i + "].criterion", "choose the criterion"));
+            }
+            need(problems, "differed[" + i + "].here", d.here(), "the number that stands here");
+            need(problems, "differed[" + i + "].copy", d.copy(), "the number that stands in your copy");
+        }
+        if (!problems.isEmpty()) {
+            throw Refused.invalid(problems);
+        }
+        checks.save(new BookCheckEntity(
+                book.id(), book.edition(), form, json.writeValueAsString(differed), actor.id(), clock.instant()));
+    }
+
+    private static void need(List<FieldProblem> problems, String field, String value, String wanted) {
+        if (value == null || value.isBlank() || value.length() > 120) {
+            problems.add(new FieldProblem(field, wanted + ", up to 120 letters"));
+        }
+    }
+}

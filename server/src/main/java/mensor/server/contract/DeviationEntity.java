@@ -1,0 +1,63 @@
+package mensor.server.contract;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A deviation as it was recorded; one that was recorded wrongly is withdrawn with the reason, never changed. */
+@Entity
+@Table(name = "deviation")
+class DeviationEntity {
+    @Id
+    private UUID id;
+
+    private UUID jointId;
+
+    @Lob
+    private String content;
+
+    private UUID recordedBy;
+    private Instant recordedAt;
+    private String withdrawnWhy;
+
+    protected DeviationEntity() {}
+
+    DeviationEntity(UUID jointId, String content, UUID recordedBy, Instant recordedAt) {
+        this.id = UUID.randomUUID();
+        this.jointId = jointId;
+        this.content = content;
+        this.recordedBy = recordedBy;
+        this.recordedAt = recordedAt;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID jointId() {
+        return jointId;
+    }
+
+    String content() {
+        return content;
+    }
+
+    UUID recordedBy() {
+        return recordedBy;
+    }
+
+    Instant recordedAt() {
+        return recordedAt;
+    }
+
+    boolean isWithdrawn() {
+        return withdrawnWhy != null;
+    }
+
+    void withdraw(String why) {
+        withdrawnWhy = why;
+    }
+}

@@ -1,0 +1,50 @@
+package mensor.server.contract;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.people.Role;
+import mensor.server.web.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gauges past their calibration that the quality manager lets stand in one look. */
+@Service
+public class Waivers {
+    private final WaiverRepository waivers;
+    private final People people;
+    private final Clock clock;
+
+    Waivers(WaiverRepository waivers, People people, Clock clock) {
+        this.waivers = waivers;
+        this.people = people;
+        this.clock = clock;
+    }
+
+    public record WaiverView(String gauge, String reason, String by, Instant at) {}
+
+    @Transactional(readOnly = true)
+    public List<WaiverView> of(UUID inspectionId) {
+        return waivers.findByInspectionIdOrderByWaivedAt(inspectionId).stream()
+                .map(w -> new WaiverView(w.gauge(), w.reason(), people.nameOf(w.waivedBy()), w.waivedAt()))
+                .toList();
+    }
+
+    @Transactional
+    public void waive(Actor actor, UUID inspectionId, String gauge, String reason) {
+        if (actor.role() != Role.QUALITY_MANAGER) {
+            throw Refused.forbidden("only the quality manager waives a gauge's calibration");
+        }
+        if (reason == null || reason.isBlank() || reason.length() > 500) {
+            throw Refused.invalid("reason", "say why the readings of this gauge may stand");
+        }
+        boolean there = of(inspectionId).stream().anyMatch(w -> w.gauge().equals(gauge));
+        if (there) {
+            throw Refused.conflict(gauge + " is waived for this look already");
+        }
+        waivers.save(new WaiverEntity(inspectionId, gauge, reason.strip(), actor.id(), clock.instant()));
+    }
+}

@@ -1,0 +1,265 @@
+package mensor.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.look.Criterion;
+import mensor.server.contract.DeviationForm;
+import mensor.server.contract.Deviations;
+import mensor.server.contract.Waivers;
+import mensor.server.disposition.Dispositions;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.ConditionsForm;
+import mensor.server.inspection.EntryContent;
+import mensor.server.inspection.EntryEntity.Kind;
+import mensor.server.inspection.InspectionEntity;
+import mensor.server.inspection.Signing;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointForm;
+import mensor.server.joint.NewJoint;
+import mensor.server.joint.SetUp;
+import mensor.server.joint.Welding;
+import mensor.server.joint.WeldingForm;
+import mensor.server.making.Making;
+import mensor.server.making.MakingContent;
+import mensor.server.making.MakingEntry;
+import mensor.server.people.Actor;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Puts joints and looks of the demo in, through the same services as a person would use. */
+@Component
+class DemoBench {
+    /** What a fillet welded from both sides is looked for along its length. */
+    private static final List<String> ALL_CLEAR = Arrays.stream(Criterion.values())
+            .filter(c -> c.clearable() && c != Criterion.ROOT && c != Criterion.MISALIGNMENT)
+            .map(Criterion::id)
+            .toList();
+
+    private final SetUp setUp;
+    private final Welding welding;
+    private final Bench bench;
+    private final Signing signing;
+    private final Dispositions dispositions;
+    private final Deviations deviations;
+    private final Waivers waivers;
+    private final DemoShop shop;
+    private final EntityManager entities;
+    private final Making making;
+    private final JsonMapper json;
+    private final Clock clock;
+    private Map<String, Actor> actors;
+
+    DemoBench(
+            SetUp setUp,
+            Welding welding,
+            Bench bench,
+            Signing signing,
+            Dispositions dispositions,
+            Deviations deviations,
+            Waivers waivers,
+            DemoShop shop,
+            EntityManager entities,
+            Making making,
+            JsonMapper json,
+            Clock clock) {
+        this.setUp = setUp;
+        this.welding = welding;
+        this.bench = bench;
+        this.signing = signing;
+        this.dispositions = dispositions;
+        this.deviations = deviations;
+        this.waivers = waivers;
+        this.shop = shop;
+        this.entities = entities;
+        this.making = making;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    void open(Map<String, Actor> people) {
+        actors = people;
+    }
+
+    /** One joint being written down: what it is, then what was looked at. */
+    final class Work {
+        private final UUID joint;
+        private final UUID inspection;
+        private final Actor inspector;
+
+        Work(JointEntity joint, Actor inspector) {
+            this.joint = joint.id();
+            this.inspection = bench.begin(joint).id();
+            this.inspector = inspector;
+        }
+
+        Work put(Kind kind, String fields) {
+            EntryContent content = json.readValue("{" + fields.replace('\'', '"') + "}", EntryContent.class);
+            bench.put(inspector, inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
+            return this;
+        }
+
+        Work ready() {
+            return ready(shop.kit());
+        }
+
+        Work ready(List<UUID> gauges) {
+            bench.conditions(
+                    inspector,
+                    inspection,
+                    new ConditionsForm(true, true, false, null, true, "120 fc, lamp", true, null, gauges, null, null));
+            return this;
+        }
+
+        /** Legs at stations: {@code "1 5/16 3/8"} as at, leg A, leg B, then the throat if there is a fourth. */
+        Work legs(String... stations) {
+            for (String s : stations) {
+                String[] p = s.split(" ");
+                put(
+                        Kind.READING,
+                        "'at':'" + p[0] + "','legA':'" + p[1] + "','legB':'" + p[2] + "','division':'1/64'"
+                                + (p.length > 3 ? ",'throat':'" + p[3] + "'" : ""));
+            }
+            return this;
+        }
+
+        Work blade(String from, String to, String size) {
+            return put(Kind.READING, "'from':'" + from + "','to':'" + to + "','atLeast':'" + size + "'");
+        }
+
+        Work seen(String fields) {
+            return put(Kind.INDICATION, fields);
+        }
+
+        Work undercut(String toe, String from, String to, String depth) {
+            return seen("'kind':'undercut','toe':'" + toe + "','from':'" + from + "','to':'" + to + "','depth':'"
+                    + depth + "','division':'1/64'");
+        }
+
+        /** After the walk: everything that was looked for and not seen, but for what is named. */
+        Work clearBut(String... seen) {
+            List<Bench.NewEntry> entries = new ArrayList<>();
+            for (String c : ALL_CLEAR) {
+                if (!Arrays.asList(seen).contains(c)) {
+                    EntryContent content = json.readValue("{\"criterion\":\"" + c + "\"}", EntryContent.class);
+                    entries.add(new Bench.NewEntry(UUID.randomUUID(), Kind.CLEAR, content));
+                }
+            }
+            bench.putAll(inspector, inspection, entries);
+            return this;
+        }
+
+        Work sign() {
+            InspectionEntity i = bench.open(inspector, inspection).inspection();
+            signing.sign(inspector, inspection, new Signing.SignForm(i.version(), i.verdict(), "QC", null));
+            return this;
+        }
+
+        /** What was used to make the weld, as the welding engineer recorded it. */
+        Work welding(String fields) {
+            JointEntity stored = bench.open(inspector, inspection).joint();
+            WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
+            welding.record(actors.get("wanda"), joint, stored.version(), form);
+            return this;
+        }
+
+        /** Something recorded before the last look, by whoever walked the passes. */
+        Work made(MakingEntry.Kind kind, String fields) {
+            MakingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", MakingContent.class);
+            making.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
+            bench.rejudgeOpen(joint);
+            return this;
+        }
+
+        Work pass(String fields) {
+            return made(MakingEntry.Kind.PASS, fields);
+        }
+
+        /** Scale off, tacks sound, square, and tight where no gap is marked. */
+        Work fittedWell() {
+            for (String q : List.of("scale-off", "tacks", "square", "tight-elsewhere")) {
+                made(MakingEntry.Kind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
+            }
+            return this;
+        }
+
+        Work welded(Duration ago) {
+            making.welded(inspector, joint, clock.instant().minus(ago));
+            bench.rejudgeOpen(joint);
+            return this;
+        }
+
+        Work handOver(String to, String note) {
+            bench.handOver(inspector, inspection, actors.get(to).id(), note, new Bench.Looked("0", "5"));
+            return this;
+        }
+
+        Work dispose(String who, String finding, String decision, String note) {
+            return dispose(who, finding, new Dispositions.Decision(decision, note, null, null, null, null));
+        }
+
+        /** The Engineer's document, as the welding engineer recorded it. */
+        Work allowed(DeviationForm form) {
+            deviations.record(
+                    actors.get("wanda"), bench.open(inspector, inspection).joint(), form);
+            bench.rejudgeOpen(joint);
+            return this;
+        }
+
+        /** The quality manager lets a gauge stand. */
+        Work waived(String gauge, String reason) {
+            waivers.waive(actors.get("quinn"), inspection, gauge, reason);
+            bench.rejudgeOpen(joint);
+            return this;
+        }
+
+        Work dispose(String who, String finding, Dispositions.Decision decision) {
+            Bench.Opened o = bench.open(inspector, inspection);
+            dispositions.decide(actors.get(who), inspection, true, o.judged().evaluation(), finding, decision);
+            return this;
+        }
+    }
+
+    Work joint(String lot, String mark, String no, String welder, String inspector, String fields) {
+        entities.flush();
+        entities.clear(); // one joint at a time is held, or each change would look through all of them
+        boolean groove = fields.contains("'groove'");
+        JointForm form = json.readValue(
+                ("{'mark':'" + mark + "','weldNo':'" + no + "'," + (groove ? "" : "'weld':'fillet',") + fields + "}")
+                        .replace('\'', '"'),
+                JointForm.class);
+        boolean metric = fields.contains(" mm'");
+        DemoShop.Place place = DemoShop.place(lot, metric);
+        JointEntity joint = setUp.create(
+                actors.get(inspector),
+                new NewJoint(
+                        place.job(),
+                        place.lot(),
+                        null,
+                        null,
+                        welder,
+                        place.procedure() != null ? place.procedure() : groove ? "W-31" : metric ? "W-20" : "W-12",
+                        place.drawing(),
+                        place.revision(),
+                        null,
+                        form));
+        return new Work(joint, actors.get(inspector));
+    }
+
+    static String tee(String length, String size, String web, String flange, String position) {
+        return "'connection':'tee','length':'" + length + "','size':'" + size + "','position':'" + position
+                + "','side':'arrow','datum':'north end, punch mark, measured east','grade':'A572-50','members':[{'name':'web','thickness':'"
+                + web + "'},{'name':'flange','thickness':'" + flange + "'}]";
+    }
+
+    static String lap(String length, String size, String top, String bottom) {
+        return "'connection':'lap','length':'" + length + "','size':'" + size
+                + "','position':'2F','side':'other','datum':'lower end, punch mark, measured up','grade':'A36','members':[{'name':'top','thickness':'"
+                + top + "'},{'name':'bottom','thickness':'" + bottom + "'}]";
+    }
+}

@@ -1,0 +1,86 @@
+package mensor.server.inspection;
+
+import java.util.List;
+import java.util.UUID;
+import mensor.server.contract.DeviationForm;
+import mensor.server.contract.Deviations;
+import mensor.server.contract.Waivers;
+import mensor.server.people.Actor;
+import mensor.server.web.AllOptional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What stands beside the book of one look: the Engineer's documents, waived gauges; and other books to compare with. */
+@RestController
+@RequestMapping("/api/inspections/{id}")
+class ContractController {
+    private final Bench bench;
+    private final BenchViews views;
+    private final Deviations deviations;
+    private final Waivers waivers;
+    private final SideBySide sideBySide;
+
+    ContractController(Bench bench, BenchViews views, Deviations deviations, Waivers waivers, SideBySide sideBySide) {
+        this.bench = bench;
+        this.views = views;
+        this.deviations = deviations;
+        this.waivers = waivers;
+        this.sideBySide = sideBySide;
+    }
+
+    @AllOptional
+    record WithdrawnDeviation(String why) {}
+
+    @AllOptional
+    record WaiverForm(String gauge, String reason) {}
+
+    @PostMapping("/deviations")
+    BenchView deviate(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody DeviationForm form) {
+        Bench.Opened o = bench.open(actor, id);
+        deviations.record(actor, o.joint(), form);
+        bench.rejudgeOpen(o.joint().id());
+        return views.of(bench.open(actor, id));
+    }
+
+    @PostMapping("/deviations/{deviationId}/withdraw")
+    BenchView withdraw(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID deviationId,
+            @RequestBody WithdrawnDeviation form) {
+        Bench.Opened o = bench.open(actor, id);
+        deviations.withdraw(actor, o.joint().id(), deviationId, form.why());
+        bench.rejudgeOpen(o.joint().id());
+        return views.of(bench.open(actor, id));
+    }
+
+    @PostMapping("/waivers")
+    BenchView waive(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WaiverForm form) {
+        Bench.Opened o = bench.open(actor, id);
+        if (o.inspection().isSigned()) {
+            throw mensor.server.web.Refused.conflict("this look is signed; a waiver comes before the signature");
+        }
+        boolean named =
+                views.of(o).gaugeFaults().stream().anyMatch(f -> f.gauge().equals(form.gauge()));
+        if (!named) {
+            throw mensor.server.web.Refused.invalid(
+                    "gauge", "no reading of this look waits for a waiver of that gauge");
+        }
+        waivers.waive(actor, id, form.gauge(), form.reason());
+        bench.rejudgeOpen(o.joint().id());
+        return views.of(bench.open(actor, id));
+    }
+
+    /** The look by other books, criterion by criterion; nothing of it is kept. */
+    @GetMapping("/side-by-side")
+    List<SideBySide.BookColumn> compare(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestParam List<String> books) {
+        return sideBySide.of(bench.open(actor, id), books);
+    }
+}

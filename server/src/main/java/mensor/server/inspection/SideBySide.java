@@ -1,0 +1,64 @@
+package mensor.server.inspection;
+
+import java.util.ArrayList;
+import java.util.List;
+import mensor.criteria.CriteriaBook;
+import mensor.judge.Judge;
+import mensor.length.Unit;
+import mensor.look.Inspection;
+import mensor.server.book.Books;
+import mensor.server.web.Refused;
+import mensor.weld.InvalidField;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * The same look held against several books at once: for a changed contract, a metric client, a test coupon. It is read on the
+ * bench and stored nowhere; the contract's limits and the Engineer's documents belong to the contract's book alone.
+ */
+@Component
+class SideBySide {
+    private static final int MOST = 7;
+    private final BenchViews views;
+
+    SideBySide(BenchViews views) {
+        this.views = views;
+    }
+
+    /** @param refused why the book does not judge this joint; the rest is empty then */
+    record BookColumn(
+            String id,
+            String title,
+            String edition,
+            @Nullable String refused,
+            String verdict,
+            List<BenchView.FindingView> findings) {}
+
+    List<BookColumn> of(Bench.Opened o, List<String> bookIds) {
+        if (bookIds.isEmpty() || bookIds.size() > MOST) {
+            throw Refused.invalid("books", "name one to " + MOST + " books");
+        }
+        List<BookColumn> columns = new ArrayList<>();
+        for (String id : bookIds.stream().distinct().toList()) {
+            columns.add(column(o, Books.get(id)));
+        }
+        return columns;
+    }
+
+    private BookColumn column(Bench.Opened o, CriteriaBook book) {
+        Inspection look = o.judged().look();
+        if (book.id().equals(o.joint().criteria())) {
+            return views.column(book, o.judged(), o.judged().evaluation());
+        }
+        Unit unit = book.hasColumn(look.units()) ? look.units() : other(look.units());
+        try {
+            return views.column(book, o.judged(), Judge.evaluate(look.by(unit), book));
+        } catch (InvalidField e) {
+            return new BookColumn(book.id(), book.title(), book.edition(), e.problem(), "not-applicable", List.of());
+        }
+    }
+
+    private static Unit other(Unit u) {
+        return u == Unit.INCH ? Unit.MILLIMETRE : Unit.INCH;
+    }
+}

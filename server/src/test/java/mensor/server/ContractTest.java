@@ -1,0 +1,307 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What stands beside the book: limits and choices of the contract, the Engineer's documents, gauges, and the book's own check. */
+@ExtendWith(RunningMensor.class)
+class ContractTest {
+    private final TestBrowser ines = RunningMensor.as("ines");
+    private final TestBrowser quinn = RunningMensor.as("quinn");
+    private final TestBrowser wanda = RunningMensor.as("wanda");
+
+    private JsonNode job(String name, String book, String units, String terms) {
+        return quinn.post(
+                        "/api/jobs",
+                        "{'name':'" + name + "','criteria':'" + book + "','units':'" + units + "','terms':" + terms
+                                + "}")
+                .expect(200)
+                .json();
+    }
+
+    private void change(JsonNode job, String terms) {
+        quinn.put(
+                        "/api/jobs/" + job.get("id").asString(),
+                        "{'version':" + job.get("version").asLong() + ",'form':{'name':'"
+                                + job.get("form").get("name").asString()
+                                + "','criteria':'d1.1-static','units':'in','terms':"
+                                + terms + "}}")
+                .expect(200);
+    }
+
+    private String look(String mark, String job) {
+        String body = TestBrowser.newJoint(mark)
+                .replace("'Footbridge'", "'" + job + "'")
+                .replace("'criteria':'d1.1-static','units':'in',", "");
+        return "/api/inspections/"
+                + ines.post("/api/joints", body)
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+    }
+
+    private JsonNode finding(String look, String id) {
+        for (JsonNode f : ines.get(look).expect(200).json().get("evaluation").get("findings")) {
+            if (f.get("id").asString().equals(id)) {
+                return f;
+            }
+        }
+        throw new AssertionError("no finding " + id);
+    }
+
+    private static String undercut(String depth) {
+        return "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'" + depth + "'";
+    }
+
+    private static String firstField(TestBrowser.Answer refused) {
+        return refused.json().get("errors").get(0).get("field").asString();
+    }
+
+    @Test
+    void aContractLimitGovernsOpenLooksAndASignedOneKeepsIts() {
+        JsonNode job = job("Contract job 1", "d1.1-static", "in", "{}");
+        String signed = look("C-1", "Contract job 1");
+        ines.sound(signed);
+        ines.sign(signed, "accept").expect(200);
+        String open = look("C-2", "Contract job 1");
+        ines.add(open, "INDICATION", undercut("1/32")).expect(200);
+        change(job, "{'limits':[{'id':'undercut.depth','max':'1/64','note':'CS-4, 4.2'}]}");
+        JsonNode f = finding(open, "undercut.depth");
+        assertThat(f.get("verdict").asString()).isEqualTo("reject");
+        assertThat(f.get("citation").asString()).isEqualTo("contract, CS-4, 4.2");
+        assertThat(ines.get(open).json().get("contract").get("lines").get(0).asString())
+                .isEqualTo("undercut.depth at most 1/64 (CS-4, 4.2)");
+        assertThat(ines.get(signed).json().get("evaluation").get("findings").size())
+                .isEqualTo(16);
+        // the worklist knows without anybody opening the look
+        JsonNode later = look("C-3", "Contract job 1").isEmpty()
+                ? null
+                : ines.get("/api/worklist?size=500").json();
+        assertThat(later).isNotNull();
+    }
+
+    @Test
+    void aLimitTightensOnlyAndSaysWhereItStands() {
+        String form =
+                "{'name':'Contract job 2','criteria':'d1.1-static','units':'in','terms':{'limits':[{'id':'undercut.depth','max':'%s'%s}]}}";
+        TestBrowser.Answer loose =
+                quinn.post("/api/jobs", form.formatted("1/8", ",'note':'CS-4'")).expect(422);
+        assertThat(firstField(loose)).isEqualTo("terms.limits[0].max");
+        assertThat(loose.detail()).contains("looser than the book, which accepts at most 1/16 in");
+        assertThat(firstField(
+                        quinn.post("/api/jobs", form.formatted("1/64", "")).expect(422)))
+                .isEqualTo("terms.limits[0].note");
+        assertThat(firstField(quinn.post("/api/jobs", form.formatted("1/64 or so", ",'note':'CS-4'"))
+                        .expect(422)))
+                .isEqualTo("terms.limits[0].max");
+        assertThat(firstField(quinn.post(
+                                "/api/jobs",
+                                "{'name':'Contract job 2','criteria':'d1.1-static','units':'in','terms':{'undercut':'per-toe'}}")
+                        .expect(422)))
+                .isEqualTo("terms.undercutNote");
+    }
+
+    /** 3/16 in tightens the thickest plates only; on a thin butt the book's own 1/8 in stays. */
+    @Test
+    void aLimitThatDoesNotTightenAWeldLeavesTheBookToGovernIt() {
+        job(
+                "Contract job 3",
+                "d1.1-static",
+                "in",
+                "{'limits':[{'id':'reinforcement.max','max':'3/16','note':'CS-4, 5'}]}");
+        String body = TestBrowser.newJoint("C-4")
+                .replace("'Footbridge'", "'Contract job 3'")
+                .replace("'criteria':'d1.1-static','units':'in',", "")
+                .replace(
+                        "'weld':'fillet','connection':'tee','length':'24','size':'5/16'",
+                        "'weld':'groove','connection':'butt','penetration':'cjp','length':'24'");
+        String look = "/api/inspections/"
+                + ines.post("/api/joints", body)
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+        JsonNode e = ines.get(look).json().get("evaluation");
+        assertThat(e.get("findings").size()).isEqualTo(16);
+        assertThat(e.get("notes").get(0).asString()).contains("does not tighten the book here");
+    }
+
+    @Test
+    void eachToeByItselfWhereThePlanSaysSo() {
+        String[] entries = {
+            "'kind':'undercut','toe':'A','from':'3','to':'4 1/2','depth':'3/64'",
+            "'kind':'undercut','toe':'B','from':'6','to':'7','depth':'3/64'"
+        };
+        job("Contract job 4", "d1.1-static", "in", "{'undercut':'per-toe','undercutNote':'plan IP-2'}");
+        String look = look("C-5", "Contract job 4");
+        String usual = ines.look("C-6");
+        for (String e : entries) {
+            ines.add(look, "INDICATION", e).expect(200);
+            ines.add(usual, "INDICATION", e).expect(200);
+        }
+        assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("accept");
+        assertThat(finding(usual, "undercut").get("verdict").asString()).isEqualTo("reject");
+        assertThat(ines.get(look + "/document").text()).contains("per-toe");
+    }
+
+    /** Along 6 in it may not be over 1/32 in. */
+    private static final String LONG = "'kind':'undercut','toe':'A','from':'3','to':'9','depth':'.025'";
+
+    private String gauge(String name, String division, LocalDate due) {
+        String id = UUID.randomUUID().toString();
+        quinn.put(
+                        "/api/gauges/" + id,
+                        "{'form':{'name':'" + name + "','kind':'depth gauge','division':'" + division
+                                + "','serial':'1','due':'" + due + "','uncertainty':'.0008'}}")
+                .expect(200);
+        return id;
+    }
+
+    @Test
+    void guardedAcceptanceAsksForTheGaugeAndForAFinerOne() {
+        gauge("Coarse C-1", "1/64", LocalDate.now().plusMonths(1));
+        gauge("Fine C-2", ".001", LocalDate.now().plusMonths(1));
+        job("Contract job 5", "d1.1-static", "in", "{'guarded':true,'guardNote':'CS-9'}");
+        String look = look("C-7", "Contract job 5");
+        String entry = look + "/entries/" + UUID.randomUUID();
+        ines.put(entry, TestBrowser.entry("INDICATION", LONG)).expect(200);
+        assertThat(finding(look, "undercut").get("reason").asString()).contains("the gauge of a reading is not named");
+        ines.put(entry, "{'version':0,'kind':'INDICATION','content':{" + LONG + ",'gauge':'Coarse C-1'}}")
+                .expect(200);
+        JsonNode coarse = finding(look, "undercut");
+        assertThat(coarse.get("verdict").asString()).isEqualTo("incomplete");
+        assertThat(coarse.get("finer").asString()).isNotBlank();
+        ines.put(entry, "{'version':1,'kind':'INDICATION','content':{" + LONG + ",'gauge':'Fine C-2'}}")
+                .expect(200);
+        JsonNode fine = finding(look, "undercut");
+        assertThat(fine.get("verdict").asString()).isEqualTo("accept");
+        assertThat(fine.get("trace").toString()).contains("JCGM 106");
+    }
+
+    @Test
+    void aGaugePastItsDateStopsTheSignatureUntilWaived() {
+        gauge("Late C-3", "1/64", LocalDate.now().minusDays(2));
+        String look = ines.look("C-8");
+        ines.sound(look);
+        ines.add(look, "READING", "'at':'12','legA':'5/16','legB':'5/16','gauge':'Late C-3'")
+                .expect(200);
+        JsonNode fault = ines.get(look).json().get("gaugeFaults").get(0);
+        assertThat(fault.get("fault").asString()).startsWith("Late C-3 was due for calibration");
+        assertThat(fault.get("entries").size()).isEqualTo(1);
+        assertThat(ines.sign(look, "accept").expect(409).detail()).contains("have the quality manager waive it");
+        String waiver = "{'gauge':'Late C-3','reason':'checked against a block on the day'}";
+        ines.post(look + "/waivers", waiver).expect(403);
+        assertThat(firstField(quinn.post(look + "/waivers", "{'gauge':'Late C-3','reason':' '}")
+                        .expect(422)))
+                .isEqualTo("reason");
+        assertThat(firstField(quinn.post(look + "/waivers", "{'gauge':'Other','reason':'x'}")
+                        .expect(422)))
+                .isEqualTo("gauge");
+        quinn.post(look + "/waivers", waiver).expect(200);
+        ines.sign(look, "accept").expect(200);
+        assertThat(ines.get(look + "/record").text()).contains("checked against a block on the day");
+    }
+
+    @Test
+    void whatTheEngineerAllowsIsADeviationOfOneWeld() {
+        String look = ines.look("C-9");
+        ines.sound(look);
+        ines.add(look, "INDICATION", undercut("3/32")).expect(200);
+        assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("reject");
+        String form =
+                "{'criterion':'undercut','from':'2','to':'6','max':'3/32','document':'E-14','engineer':'P. Quill','date':'2026-06-01'}";
+        ines.post(look + "/deviations", form).expect(403);
+        assertThat(firstField(wanda.post(look + "/deviations", form.replace("'E-14'", "''"))
+                        .expect(422)))
+                .isEqualTo("document");
+        assertThat(firstField(wanda.post(look + "/deviations", form.replace("'6'", "'60'"))
+                        .expect(422)))
+                .isEqualTo("to");
+        assertThat(firstField(wanda.post(look + "/deviations", form.replace("'undercut'", "'size'"))
+                        .expect(422)))
+                .isEqualTo("criterion");
+        JsonNode bench = wanda.post(look + "/deviations", form).expect(200).json();
+        assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("accept");
+        assertThat(finding(look, "undercut").get("reason").asString())
+                .startsWith("within the Engineer's document E-14 (P. Quill, 2026-06-01)");
+        ines.sign(look, "accept").expect(200);
+        assertThat(ines.get(look + "/record").text()).contains("E-14 (P. Quill, 2026-06-01): undercut");
+        // taken back afterwards, it no longer holds for a new look; the signed one stands as it was signed
+        String id = bench.get("deviations").get(0).get("id").asString();
+        wanda.post(look + "/deviations/" + id + "/withdraw", "{'why':'wrong weld'}")
+                .expect(200);
+        assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("accept");
+        String amended = "/api/inspections/"
+                + ines.post(look + "/amend", "{'reason':'document taken back'}")
+                        .expect(200)
+                        .json()
+                        .get("id")
+                        .asString();
+        assertThat(finding(amended, "undercut").get("verdict").asString()).isEqualTo("reject");
+    }
+
+    @Test
+    void aBookThatNobodyCheckedSignsNothing() {
+        job("Contract job 6", "b31.3-normal", "in", "{}");
+        String look = look("C-10", "Contract job 6");
+        ines.sound(look);
+        assertThat(ines.get(look).json().get("signStop").asString()).contains("not yet checked against your own copy");
+        assertThat(ines.sign(look, "accept").expect(409).detail()).contains("not yet checked");
+        String path = "/api/books/b31.3-normal/check";
+        String check =
+                "{'copyEdition':'2022','checkedOn':'2026-02-01','checkedBy':'Q. Sato','differed':[{'criterion':'porosity','here':'no limit','copy':'see owner'}]}";
+        ines.post(path, check).expect(403);
+        assertThat(firstField(quinn.post(path, check.replace("'2022'", "''")).expect(422)))
+                .isEqualTo("copyEdition");
+        assertThat(firstField(quinn.post(path, check.replace("2026-02-01", "2126-02-01"))
+                        .expect(422)))
+                .isEqualTo("checkedOn");
+        quinn.post(path, check).expect(200);
+        assertThat(ines.get(look).json().get("evaluation").get("notes").toString())
+                .contains("Your copy (2022) has another number for porosity: see owner");
+        ines.sign(look, "accept").expect(200);
+    }
+
+    @Test
+    void severalBooksJudgeTheSameLookAndNothingOfItIsKept() {
+        String look = ines.look("C-11");
+        ines.sound(look);
+        ines.add(look, "INDICATION", undercut("3/64")).expect(200);
+        long version = ines.get(look).json().get("version").asLong();
+        JsonNode columns = ines.get(look + "/side-by-side?books=d1.1-static,d1.1-cyclic,iso5817-b,d1.1-tubular")
+                .expect(200)
+                .json();
+        assertThat(columns.get(0).get("verdict").asString()).isEqualTo("accept");
+        assertThat(columns.get(1).get("verdict").asString()).isEqualTo("reject");
+        assertThat(columns.get(2).get("verdict").asString()).isEqualTo("reject");
+        assertThat(columns.size()).isEqualTo(4);
+        assertThat(ines.get(look).json().get("version").asLong()).isEqualTo(version);
+        assertThat(ines.get(look + "/document").text()).doesNotContain("iso5817");
+        ines.get(look + "/side-by-side?books=none").expect(404);
+    }
+
+    @Test
+    void aBookIsReadForAKindOfJoint() {
+        JsonNode page = ines.get("/api/books/d1.1-static?joint=butt&thickness=1%201/2")
+                .expect(200)
+                .json();
+        assertThat(page.get("criteria").size()).isEqualTo(16);
+        assertThat(page.get("criteria").toString()).contains("0 to 3/16 in");
+        assertThat(page.get("byThickness").toString()).contains("0 to 1/4 in");
+        assertThat(page.get("choices").size()).isGreaterThan(10);
+        assertThat(ines.get("/api/books/d1.1-static?joint=pipe-butt")
+                        .json()
+                        .get("refused")
+                        .asString())
+                .contains("d1.1-tubular");
+        assertThat(ines.get("/api/books").expect(200).json().size()).isEqualTo(8);
+        ines.get("/api/books/iso5817-b?units=in").expect(422);
+        ines.get("/api/books/none").expect(404);
+    }
+}

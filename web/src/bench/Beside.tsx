@@ -1,0 +1,82 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, saidBy, type Bench, type BookColumn, type Finding } from "../lib/api";
+import { VerdictMark, VerdictShape } from "../lib/VerdictMark";
+
+/** The same look held against other books, criterion by criterion; what differs is marked. Nothing of it is kept. */
+export function Beside({ bench }: { bench: Bench }) {
+  const books = useQuery({ queryKey: ["books"], queryFn: api.books });
+  const [chosen, setChosen] = useState<string[]>([]);
+  const asked = [bench.joint.criteria, ...chosen];
+  const columns = useQuery({
+    queryKey: ["beside", bench.id, bench.version, asked.join()],
+    queryFn: () => api.beside(bench.id, asked),
+    enabled: chosen.length > 0,
+    placeholderData: (before) => before,
+  });
+  const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id]);
+  return (
+    <>
+      <p className="small" style={{ margin: "6px 0" }}>
+        Hold this look against other books: for a change of contract, a metric client, a coupon. It is shown here only: never printed, exported or signed.
+      </p>
+      <div className="kinds" role="group" aria-label="Other books">
+        {books.data?.filter((b) => b.id !== bench.joint.criteria).map((b) => (
+          <button key={b.id} type="button" className="pick" aria-pressed={chosen.includes(b.id)} onClick={() => toggle(b.id)}>{b.id}</button>
+        ))}
+      </div>
+      {columns.isError && <p role="alert" className="fault">{saidBy(columns.error)}</p>}
+      {chosen.length > 0 && columns.data && <Table columns={columns.data} />}
+    </>
+  );
+}
+
+function Table({ columns }: { columns: BookColumn[] }) {
+  const judging = columns.filter((c) => !c.refused);
+  const own = judging[0];
+  if (!own) return null;
+  const rows = own.findings.filter((f) => f.id === f.criterion);
+  return (
+    <div style={{ overflowX: "auto" }}>
+      <table className="limits beside">
+        <thead>
+          <tr>
+            <th>Criterion</th>
+            {columns.map((c, i) => (
+              <th key={c.id}>
+                {c.title}
+                <div className="small quiet">{i === 0 ? "the contract’s book" : "for comparison"}</div>
+                {c.refused ? <div className="small hint">{c.refused}</div> : <VerdictMark verdict={c.verdict} size={22} />}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((f) => {
+            const each = columns.map((c) => c.findings.find((x) => x.id === f.id));
+            const differs = new Set(each.filter((x) => x).map((x) => x?.verdict)).size > 1;
+            return (
+              <tr key={f.id} className={differs ? "differs" : undefined} data-criterion={f.id}>
+                <td><b>{f.title}</b>{differs && <div className="small hint">≠ differs</div>}</td>
+                {each.map((x, i) => <td key={i}>{x ? <Cell finding={x} /> : "–"}</td>)}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Cell({ finding: f }: { finding: Finding }) {
+  return (
+    <div style={{ display: "grid", gridTemplateColumns: "22px 1fr", gap: 6, alignItems: "start" }}>
+      <VerdictShape verdict={f.verdict} size={20} />
+      <span className="small">
+        <b className={`v-${f.verdict}`}>{f.verdict === "not-applicable" ? "not asked" : f.verdict}</b>
+        {f.measured && <> {f.measured}</>}
+        {f.allowed && f.verdict !== "not-applicable" && <span className="quiet"> of {f.allowed}</span>}
+      </span>
+    </div>
+  );
+}

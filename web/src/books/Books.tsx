@@ -1,0 +1,219 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { Link, useParams } from "react-router";
+import { api, problemsByField, saidBy, type BookCheckForm, type BookLine, type BookPage } from "../lib/api";
+import { ChoiceField, TextField } from "../lib/fields";
+import { useActor } from "../lib/session";
+import { TopBar } from "../lib/TopBar";
+import { Measured } from "./Measured";
+
+const joints = [["fillet", "fillet, tee"], ["butt", "groove, butt"], ["tee-groove", "groove, tee"], ["pipe-butt", "groove, pipe butt"]] as const;
+
+/** The criteria books to read: what each asks of a joint, where it stands, how sure it is, and what Mensor chose. */
+export default function Books() {
+  const { id } = useParams();
+  const books = useQuery({ queryKey: ["books"], queryFn: api.books });
+  const chosen = books.data?.find((b) => b.id === id) ?? books.data?.[0];
+  return (
+    <div className="app">
+      <TopBar rooms />
+      <main className="halves">
+        <nav className="card panel" aria-label="Criteria books">
+          <header><h2>Criteria books</h2></header>
+          <div className="body picks">
+            {books.isError && <p className="fault">{saidBy(books.error)}</p>}
+            {books.data?.map((b) => (
+              <Link key={b.id} to={`/books/${b.id}`} className="picked" aria-current={b.id === chosen?.id ? "page" : undefined}>
+                <b>{b.title}</b>
+                <span className="quiet small">{b.check?.stands ? `✓ checked ${b.check.checkedOn}` : "from memory, not checked yet"} · {b.units.join(", ")}</span>
+              </Link>
+            ))}
+          </div>
+        </nav>
+        {chosen && <BookCard key={chosen.id} book={chosen} />}
+      </main>
+    </div>
+  );
+}
+
+function BookCard({ book }: { book: BookLine }) {
+  const [joint, setJoint] = useState(book.id.startsWith("b31") ? "pipe-butt" : "fillet");
+  const [units, setUnits] = useState(book.units[0] ?? "in");
+  const [thickness, setThickness] = useState(units === "mm" ? "10" : "3/8");
+  const page = useQuery({
+    queryKey: ["book", book.id, units, joint, thickness, book.check?.recordedAt],
+    queryFn: () => api.book(book.id, { units, joint, thickness }),
+    placeholderData: (before) => before,
+  });
+  const change = (u: string) => {
+    setUnits(u);
+    setThickness(u === "mm" ? "10" : "3/8");
+  };
+  return (
+    <div className="card panel">
+      <header>
+        <h2>{book.title}</h2>
+        <span className="small quiet">{book.edition}</span>
+      </header>
+      <div className="body bookpage">
+        <div className="grid" role="group" aria-label="Read it for">
+          <ChoiceField id="joint" label="Read it for" span={4} value={joint} options={joints} onChange={setJoint} />
+          <TextField id="thickness" label={`Thickness, ${units}`} span={3} value={thickness} onChange={setThickness} problem={page.isError ? problemsByField(page.error).thickness : undefined} />
+          <ChoiceField id="units" label="Column" span={3} value={units} disabled={book.units.length < 2} options={book.units.map((u) => [u, u === "in" ? "inches" : "millimetres"] as const)} onChange={change} />
+        </div>
+        {page.data?.refused && <p className="hint">{page.data.refused}</p>}
+        {page.data && !page.data.refused && <Limits page={page.data} />}
+        {page.data && page.data.byThickness.length > 0 && <ByThickness page={page.data} />}
+        {page.data?.notes.map((n) => <p key={n} className="small">{n}</p>)}
+        <Checked book={book} page={page.data} />
+        {page.data && <Choices page={page.data} />}
+        <p className="cautions">The limits stand here from memory of the published document. The contract’s own copy and the Engineer decide; local codes and licensed practice come first.</p>
+      </div>
+    </div>
+  );
+}
+
+function Limits({ page }: { page: BookPage }) {
+  return (
+    <table className="limits">
+      <thead><tr><th colSpan={2}>Criterion</th><th>Allowed</th><th>Where it stands</th></tr></thead>
+      <tbody>
+        {page.criteria.map((c) => (
+          <tr key={c.criterion} data-criterion={c.criterion}>
+            <td className="pic"><Measured criterion={c.criterion} /></td>
+            <td><b>{c.title}</b></td>
+            <td>
+              {c.limits.map((l, i) => (
+                <div key={i}>
+                  {l.of && <span className="quiet">{l.of}: </span>}
+                  <b>{l.allowed}</b>
+                  {l.by && <span className="small quiet"> {l.by}</span>}
+                  {l.clause && <span className="small quiet"> · {l.clause}</span>}
+                  {l.confidence !== "high" && <Sure confidence={l.confidence} />}
+                </div>
+              ))}
+            </td>
+            <td className="small">{c.citation}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Sure({ confidence }: { confidence: string }) {
+  return <span className="hint small"> · {confidence} confidence: check against your copy</span>;
+}
+
+function ByThickness({ page }: { page: BookPage }) {
+  return (
+    <section>
+      <h3>By thickness, {page.units}</h3>
+      <div style={{ overflowX: "auto" }}>
+        <table className="limits bythickness">
+          <thead><tr><th>Limit</th>{page.thicknesses.map((t) => <th key={t}>{t}</th>)}</tr></thead>
+          <tbody>
+            {page.byThickness.map((r) => (
+              <tr key={r.criterion + r.of}>
+                <td><b>{r.title}</b>{r.of && r.of !== r.title.toLowerCase() && <div className="small quiet">{r.of}</div>}</td>
+                {r.allowed.map((a, i) => (a === r.allowed[i - 1] ? null : <td key={i} colSpan={same(r.allowed, i)}>{a || "–"}</td>))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+/** How many columns from here on say the same. */
+function same(list: string[], from: number): number {
+  let n = 1;
+  while (list[from + n] === list[from] && from + n < list.length) n++;
+  return n;
+}
+
+function Choices({ page }: { page: BookPage }) {
+  return (
+    <section>
+      <h3>Where the codes are silent, Mensor chose</h3>
+      <dl className="choices">
+        {page.choices.map((c) => (
+          <div key={c.title}>
+            <dt>{c.title}</dt>
+            <dd>{c.what} <span className="quiet small">Why: {c.why}</span></dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+/** Whether somebody held the book against the shop's own copy; until then nothing is signed by it. */
+function Checked({ book, page }: { book: BookLine; page?: BookPage }) {
+  const actor = useActor();
+  const [open, setOpen] = useState(false);
+  const c = book.check;
+  return (
+    <section aria-label="Checked against our copy" className="checked">
+      <h3>Checked against our copy</h3>
+      {c ? (
+        <div>
+          <b className={c.stands ? "v-accept" : "hint"}>{c.stands ? "✓ " : "△ of another edition: "}{c.checkedOn}, {c.checkedBy}</b>, against {c.copyEdition}
+          <span className="quiet small"> · recorded by {c.recordedBy}</span>
+          {c.differed.length === 0 && <div className="small">No number differed.</div>}
+          {c.differed.map((d, i) => (
+            <div key={i} className="small hint">{d.criterion}: {d.here} here, {d.copy} in the copy</div>
+          ))}
+        </div>
+      ) : (
+        <p className="hint" style={{ margin: 0 }}>△ Not yet. {book.stop ? "Nothing is signed by this book until the quality manager records the check." : "In the demo it signs all the same; nothing in it is real."}</p>
+      )}
+      {actor.role === "QUALITY_MANAGER" && !open && <button type="button" className="btn" onClick={() => setOpen(true)}>Record a check …</button>}
+      {open && <CheckForm book={book} page={page} onDone={() => setOpen(false)} />}
+    </section>
+  );
+}
+
+function CheckForm({ book, page, onDone }: { book: BookLine; page?: BookPage; onDone: () => void }) {
+  const actor = useActor();
+  const queries = useQueryClient();
+  const [form, setForm] = useState<BookCheckForm>({ checkedBy: actor.name, differed: [] });
+  const [fault, setFault] = useState<unknown>();
+  const problems = problemsByField(fault);
+  const differed = form.differed ?? [];
+  const differ = (n: number, change: Partial<(typeof differed)[number]>) => setForm({ ...form, differed: differed.map((d, i) => (i === n ? { ...d, ...change } : d)) });
+  const store = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      await api.checkBook(book.id, form);
+      await queries.invalidateQueries({ predicate: (q) => ["books", "book", "bench"].includes(String(q.queryKey[0])) });
+      onDone();
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  return (
+    <form onSubmit={(e) => void store(e)} aria-label="Record a check">
+      <div className="grid">
+        <TextField id="copyEdition" label="Edition of your copy" span={5} value={form.copyEdition} problem={problems.copyEdition} onChange={(v) => setForm({ ...form, copyEdition: v })} />
+        <TextField id="checkedOn" label="Checked on" type="date" span={3} value={form.checkedOn} problem={problems.checkedOn} onChange={(v) => setForm({ ...form, checkedOn: v || undefined })} />
+        <TextField id="checkedBy" label="By" span={4} value={form.checkedBy} problem={problems.checkedBy} onChange={(v) => setForm({ ...form, checkedBy: v })} />
+        {differed.map((d, i) => (
+          <div key={i} style={{ display: "contents" }}>
+            <ChoiceField id={`dc${i}`} label="Number that differs, of" span={4} value={d.criterion} problem={problems[`differed[${i}].criterion`]} options={[["", "choose"], ...(page?.criteria ?? []).map((c) => [c.criterion, c.title] as const)]} onChange={(v) => differ(i, { criterion: v })} />
+            <TextField id={`dh${i}`} label="Here" span={3} value={d.here} problem={problems[`differed[${i}].here`]} onChange={(v) => differ(i, { here: v })} />
+            <TextField id={`dd${i}`} label="In your copy" span={3} value={d.copy} problem={problems[`differed[${i}].copy`]} onChange={(v) => differ(i, { copy: v })} />
+            <div style={{ gridColumn: "span 2", alignSelf: "end" }}><button type="button" className="link" onClick={() => setForm({ ...form, differed: differed.filter((_, n) => n !== i) })}>take off</button></div>
+          </div>
+        ))}
+      </div>
+      <button type="button" className="link" onClick={() => setForm({ ...form, differed: [...differed, {}] })}>a number differed …</button>
+      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+      <div style={{ display: "flex", gap: 8 }}>
+        <button type="submit" className="btn main">Checked against our copy</button>
+        <button type="button" className="btn" onClick={onDone}>Back</button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,65 @@
+import type { ContractTerms } from "../lib/api";
+import { ChoiceField, TextField } from "../lib/fields";
+
+/** The contract's limits that can be set, in the trade's words; those without a most are said by their presence. */
+const kinds = [
+  ["undercut.depth", "undercut, deepest", true],
+  ["undercut.exception-off", "undercut: no accumulated exception", false],
+  ["porosity.diameter", "pore, largest diameter", true],
+  ["porosity.none", "no pores", false],
+  ["reinforcement.max", "reinforcement, most", true],
+  ["convexity.max", "convexity, most", true],
+  ["bead-width.max", "bead width, most", true],
+  ["size.underrun", "size, furthest under", true],
+  ["melt-through.max", "melt-through, most", true],
+  ["root-concavity.max", "root concavity, most", true],
+  ["arc-strike.none", "no arc strikes", false],
+  ["spatter.none", "no spatter", false],
+] as const;
+
+type Props = { terms: ContractTerms; units: string; problems: Record<string, string>; onChange: (t: ContractTerms) => void };
+
+/** What the contract says beside the book: it can only tighten, and each line says where it stands. */
+export function Terms({ terms, units, problems, onChange }: Props) {
+  const limits = terms.limits ?? [];
+  const set = (change: Partial<ContractTerms>) => onChange({ ...terms, ...change });
+  const setLimit = (n: number, change: object) => set({ limits: limits.map((l, i) => (i === n ? { ...l, ...change } : l)) });
+  return (
+    <section aria-label="The contract’s own limits">
+      <h3>The contract’s own limits and choices</h3>
+      {limits.map((l, i) => {
+        const kind = kinds.find((k) => k[0] === l.id);
+        return (
+          <div className="grid" key={i}>
+            <ChoiceField id={`lid${i}`} label="Limit" span={4} value={l.id} problem={problems[`terms.limits[${i}].id`]} options={kinds.map((k) => [k[0], k[1]] as const)} onChange={(v) => setLimit(i, { id: v, max: kinds.find((k) => k[0] === v)?.[2] ? l.max : undefined })} />
+            {kind?.[2] ? (
+              <TextField id={`lmax${i}`} label={`At most, ${units}`} span={2} value={l.max} problem={problems[`terms.limits[${i}].max`]} onChange={(v) => setLimit(i, { max: v })} />
+            ) : (
+              <div style={{ gridColumn: "span 2" }} />
+            )}
+            <TextField id={`lnote${i}`} label="Where it stands" span={4} value={l.note} placeholder="client specification, clause" problem={problems[`terms.limits[${i}].note`]} onChange={(v) => setLimit(i, { note: v })} />
+            <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
+              <button type="button" className="link" onClick={() => set({ limits: limits.filter((_, n) => n !== i) })}>take off</button>
+            </div>
+          </div>
+        );
+      })}
+      <button type="button" className="link" onClick={() => set({ limits: [...limits, { id: "undercut.depth" }] })}>add a limit</button>
+      <div className="grid">
+        <ChoiceField id="undercutChoice" label="Undercut of both toes" span={4} value={terms.undercut ?? "sum"} options={[["sum", "adds up in one window"], ["per-toe", "each toe by itself"]]} onChange={(v) => set({ undercut: v === "sum" ? undefined : v })} />
+        {terms.undercut === "per-toe" && <TextField id="undercutNote" label="Where that is agreed" span={6} value={terms.undercutNote} placeholder="inspection plan" problem={problems["terms.undercutNote"]} onChange={(v) => set({ undercutNote: v })} />}
+      </div>
+      <div className="grid">
+        <ChoiceField id="guarded" label="Acceptance" span={4} value={terms.guarded ? "yes" : ""} options={[["", "a reading at its limit accepts"], ["yes", "guarded (JCGM 106)"]]} onChange={(v) => set({ guarded: v === "yes" ? true : undefined })} />
+        {terms.guarded && (
+          <>
+            <TextField id="guardFactor" label="Band, uncertainties" span={2} value={terms.guardFactor === undefined ? "" : String(terms.guardFactor)} placeholder="2" problem={problems["terms.guardFactor"]} onChange={(v) => set({ guardFactor: v === "" ? undefined : Number(v) || 0 })} />
+            <TextField id="guardNote" label="Where it stands" span={4} value={terms.guardNote} problem={problems["terms.guardNote"]} onChange={(v) => set({ guardNote: v })} />
+          </>
+        )}
+      </div>
+      {problems["terms.limits"] && <p className="fault">{problems["terms.limits"]}</p>}
+      <p className="cautions">A contract can only tighten. What the Engineer allows beyond the book is a deviation of one weld, recorded at its bench with his document.</p>
+    </section>
+  );
+}
