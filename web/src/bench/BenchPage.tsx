@@ -71,7 +71,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
           <StripView strip={bench.strip} quiet={bench.quiet} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
           <Before bench={bench} cursor={cursor} />
         </section>
-        <div className={`lower only-${narrow}`}>
+        <div className={`lower only-${narrow}${tab === "beside" ? " beside-open" : ""}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
             <header>
               <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>

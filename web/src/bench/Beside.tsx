@@ -35,7 +35,11 @@ function Table({ columns }: { columns: BookColumn[] }) {
   const judging = columns.filter((c) => !c.refused);
   const own = judging[0];
   if (!own) return null;
-  const rows = own.findings.filter((f) => f.id === f.criterion);
+  const verdictsOf = (id: string) => new Set(judging.map((c) => c.findings.find((x) => x.id === id)?.verdict));
+  const differing = (f: Finding) => verdictsOf(f.id).size > 1;
+  // what differs comes first; the rest in the books' order
+  const all = own.findings.filter((f) => f.id === f.criterion);
+  const rows = [...all.filter(differing), ...all.filter((f) => !differing(f))];
   return (
     <div style={{ overflowX: "auto" }}>
       <table className="limits beside">
@@ -54,7 +58,7 @@ function Table({ columns }: { columns: BookColumn[] }) {
         <tbody>
           {rows.map((f) => {
             const each = columns.map((c) => c.findings.find((x) => x.id === f.id));
-            const differs = new Set(each.filter((x) => x).map((x) => x?.verdict)).size > 1;
+            const differs = differing(f);
             return (
               <tr key={f.id} className={differs ? "differs" : undefined} data-criterion={f.id}>
                 <td><b>{f.title}</b>{differs && <div className="small hint">≠ differs</div>}</td>

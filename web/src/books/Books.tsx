@@ -56,7 +56,7 @@ function BookCard({ book }: { book: BookLine }) {
         <span className="small quiet">{book.edition}</span>
       </header>
       <div className="body bookpage">
-        <div className="grid" role="group" aria-label="Read it for">
+        <div className="grid" role="group" aria-label="Which joint">
           <ChoiceField id="joint" label="Read it for" span={4} value={joint} options={joints} onChange={setJoint} />
           <TextField id="thickness" label={`Thickness, ${units}`} span={3} value={thickness} onChange={setThickness} problem={page.isError ? problemsByField(page.error).thickness : undefined} />
           <ChoiceField id="units" label="Column" span={3} value={units} disabled={book.units.length < 2} options={book.units.map((u) => [u, u === "in" ? "inches" : "millimetres"] as const)} onChange={change} />

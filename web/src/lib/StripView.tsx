@@ -71,7 +71,7 @@ export function StripView({ strip, quiet = [], units, cursor, onCursor, onMark }
               {lane.name}
             </text>
             <rect x={gutter} y={lane.top} width={end - gutter} height={lane.height} fill={lane.id === "base" ? "none" : lane.id === "face" ? "#eef1f3" : "#f6f8f9"} stroke={ink.line} strokeDasharray={lane.id === "base" ? "3 4" : undefined} />
-            <Marks marks={strip.marks.filter((m) => m.lane === lane.id)} lane={lane} x={x} onMark={onMark} />
+            <Marks end={end} marks={strip.marks.filter((m) => m.lane === lane.id)} lane={lane} x={x} onMark={onMark} />
           </g>
         ))}
         {brackets.map((b, i) => {
@@ -180,10 +180,10 @@ function Band({ band, x, top }: { band: Strip["bands"][number]; x: (mm: number) 
 
 type LaneBox = { id: string; top: number; height: number };
 
-function Marks({ marks, lane, x, onMark }: { marks: Mark[]; lane: LaneBox; x: (mm: number) => number; onMark?: (i: number) => void }) {
+function Marks({ marks, lane, x, end, onMark }: { marks: Mark[]; lane: LaneBox; x: (mm: number) => number; end: number; onMark?: (i: number) => void }) {
   return (
     <>
-      {lettered(marks, lane, x).map(({ mark: m, label, at, anchor }, i) => {
+      {lettered(marks, lane, x, end).map(({ mark: m, label, at, anchor }, i) => {
         const colour = m.rejects ? ink.reject : ink.text;
         return (
           <g
@@ -212,7 +212,7 @@ function Marks({ marks, lane, x, onMark }: { marks: Mark[]; lane: LaneBox; x: (m
 type Lettered = { mark: Mark; label: string; at: number; anchor: "start" | "middle" };
 
 /** The marks from the datum on, each with its lettering where that is free of the one before. */
-function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number): Lettered[] {
+function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number, right: number): Lettered[] {
   let end = -Infinity;
   return [...marks]
     .sort((a, b) => a.from - b.from)
@@ -220,7 +220,8 @@ function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number): Lett
       const label = [shortName(mark.kind, lane.id), mark.label].filter(Boolean).join(" ");
       const wide = label.length * 7.4 + 6;
       const beside = besideTheShape.includes(mark.kind);
-      const at = beside ? x(mark.to) + 14 : (x(mark.from) + x(mark.to)) / 2;
+      const middle = Math.min(Math.max((x(mark.from) + x(mark.to)) / 2, gutter + wide / 2), Math.max(right - wide / 2, gutter + wide / 2));
+      const at = beside ? Math.min(x(mark.to) + 14, right - wide) : middle;
       const left = beside ? at : at - wide / 2;
       const free = left > end;
       if (free) end = left + wide;

@@ -237,7 +237,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         if (b.isNone()) {
             return "none";
         }
-        String base = b.base().shown() + " " + unit.symbol();
+        String base = b.base().shownWithUnit(unit);
         return b.ofWidth().signum() == 0 ? base : b.reckoned();
     }
 
@@ -261,7 +261,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
     @Override
     public List<Limit> throatSize(Rule.ThroatSize rule) {
         return one(
-                "throat under the nominal " + rule.nominal().shown() + " " + unit.symbol(),
+                "throat under the nominal " + rule.nominal().shownWithUnit(unit),
                 bound(rule.under()),
                 by(rule.under(), Optional.of(rule.shortRun())));
     }

@@ -116,11 +116,11 @@ final class AtMostCheck {
         boolean sure = most.isPresent() && most.get().compareTo(i.surely()) == 0;
         String value = sure ? shown(i.surely()) : "over " + shown(i.surely()) + " by the width, which was not read";
         String how = i.bound().reckoned().isBlank() ? "" : " (" + i.bound().reckoned() + ")";
-        return value + how + (i.bound().onlyShort() ? ", as a short imperfection" : "");
+        return value + how + (i.bound().onlyShort() ? ", over short lengths only" : "");
     }
 
     private String shown(RealLength l) {
-        return l.shown() + " " + unit.symbol();
+        return l.shownWithUnit(unit);
     }
 
     private Finding.Builder number(Finding.Builder finding, Item i, RealLength limit) {
@@ -461,7 +461,7 @@ final class AtMostCheck {
 
         void trace(Finding.Builder finding) {
             boolean sure = surely.sum().compareTo(perhaps.sum()) == 0;
-            finding.trace("short imperfections: " + (sure ? "" : "at least " + shown(surely.sum()) + ", at most ")
+            finding.trace("lengths that add up: " + (sure ? "" : "at least " + shown(surely.sum()) + ", at most ")
                     + shown(perhaps.sum()) + " in the worst " + shown(run.window()) + " at "
                     + perhaps.span().shown() + "; " + shown(allowed) + " allowed");
         }
@@ -490,7 +490,7 @@ final class AtMostCheck {
         void reject(Finding.Builder finding) {
             number(finding, surely)
                     .reject(rule.measure().title() + " along " + shown(surely.sum()) + " at "
-                            + surely.span().shown() + "; as a short imperfection " + shown(allowed) + " allowed in any "
+                            + surely.span().shown() + "; " + shown(allowed) + " allowed in any "
                             + shown(run.window()));
         }
 

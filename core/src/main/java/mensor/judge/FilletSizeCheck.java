@@ -64,7 +64,7 @@ final class FilletSizeCheck {
 
     void judge(Finding.Builder finding) {
         traceWanted(finding);
-        finding.allowed(size.shown() + " " + unit.symbol() + ", up to " + underrun.shown() + " under on at most "
+        finding.allowed(size.shownWithUnit(unit) + ", up to " + underrun.shown() + " under on at most "
                 + tenth().shownWithUnit());
         List<Short> tooSmall = tooSmall(underrun);
         Portion portion = new Portion();
@@ -108,7 +108,7 @@ final class FilletSizeCheck {
         } else if (!missing.isEmpty()) {
             finding.incomplete("not enough was read", missing.get(0));
         } else {
-            measuredLeast().ifPresent(l -> finding.measured(l.section().size().shown() + " " + unit.symbol()));
+            measuredLeast().ifPresent(l -> finding.measured(l.section().size().shownWithUnit(unit)));
             finding.accept("no reading is further under the size than the contract allows");
         }
     }
@@ -119,15 +119,15 @@ final class FilletSizeCheck {
 
     private void traceWanted(Finding.Builder finding) {
         joint.throat()
-                .ifPresent(t -> finding.trace(
-                        "drawn throat " + t.shownWithUnit() + " = leg " + size.shown() + " " + unit.symbol()));
-        finding.trace("size wanted " + size.shown() + " " + unit.symbol() + "; a reading may be under by "
+                .ifPresent(
+                        t -> finding.trace("drawn throat " + t.shownWithUnit() + " = leg " + size.shownWithUnit(unit)));
+        finding.trace("size wanted " + size.shownWithUnit(unit) + "; a reading may be under by "
                 + underrun.shownWithUnit() + ", along at most 10% of the length");
         for (Enlarged e : enlarged) {
             for (Span s : e.where().spans()) {
                 finding.trace("fit-up opening " + e.opening().shown() + " at " + s.shown() + ": wanted there "
-                        + size.shown() + " + " + e.opening().shown() + " = "
-                        + e.wanted().shown() + " " + unit.symbol());
+                        + size.in(unit).shown() + " + " + e.opening().shown() + " = "
+                        + e.wanted().shownWithUnit(unit));
             }
         }
         if (sizes.isDemonstrated()) {
@@ -142,7 +142,8 @@ final class FilletSizeCheck {
             String against = at.isLow() ? " under " : " against ";
             finding.trace("at " + at.station().at().shown() + ": "
                     + at.section().how() + " → "
-                    + at.section().size().shown() + against + at.wanted().shown()
+                    + at.section().size().in(unit).shown() + against
+                    + at.wanted().in(unit).shown()
                     + (at.section().isWhole() ? "" : " (can only reject)")
                     + (at.section().isFaceAssumed() ? "; face taken as flat" : ""));
         }
@@ -182,7 +183,7 @@ final class FilletSizeCheck {
         Length measured = worst.measured().rounded().in(unit);
         Length least = worst.least().rounded().in(unit);
         boolean barred = worst.least().compareTo(worst.wanted()) == 0;
-        finding.measured(worst.measured().shown() + " " + unit.symbol())
+        finding.measured(worst.measured().shownWithUnit(unit))
                 .margin(measured.minus(least))
                 .numbers(Finding.Numbers.atLeast(measured, least))
                 .span(worst.span())
@@ -194,12 +195,12 @@ final class FilletSizeCheck {
                         .filter(s -> !s.indication())
                         .map(Short::index)
                         .toList())
-                .allowed("at least " + worst.least().shown() + " " + unit.symbol())
-                .reject(worst.measured().shown() + " " + unit.symbol() + " at "
-                        + worst.span().shown() + "; " + worst.wanted().shown() + " wanted, "
+                .allowed("at least " + worst.least().shownWithUnit(unit))
+                .reject(worst.measured().shownWithUnit(unit) + " at "
+                        + worst.span().shown() + "; " + worst.wanted().in(unit).shown() + " wanted, "
                         + (barred
                                 ? "no underrun allowed there"
-                                : worst.least().shown() + " is the least at any place"));
+                                : worst.least().in(unit).shown() + " is the least at any place"));
     }
 
     private List<Gap> openingsOver() {
@@ -263,8 +264,8 @@ final class FilletSizeCheck {
                             "between " + portion.atLeast.shown() + " and "
                                     + portion.atMost.shownWithUnit() + " may be under size; "
                                     + tenth().shownWithUnit() + " allowed",
-                            "slide the blade and mark where it falls under " + size.shown() + " near "
-                                    + portion.firstUnsure());
+                            "slide the blade and mark where it falls under "
+                                    + size.in(unit).shown() + " near " + portion.firstUnsure());
         }
         if (stations.isEmpty() && blades.isEmpty() && marked.isEmpty()) {
             finding.incomplete("not measured yet", missingEvidence().get(0));
@@ -292,7 +293,7 @@ final class FilletSizeCheck {
                     || e.where().minus(marks).isEmpty();
             if (!read) {
                 missing.add("read the size over the fit-up gap at "
-                        + e.where().spans().get(0).shown() + ": " + e.wanted().shown() + " " + unit.symbol()
+                        + e.where().spans().get(0).shown() + ": " + e.wanted().shownWithUnit(unit)
                         + " is wanted there");
             }
         }
@@ -333,12 +334,12 @@ final class FilletSizeCheck {
             At at = least.get();
             Length measured = at.section().size().rounded().in(unit);
             Length wanted = at.wanted().rounded().in(unit);
-            finding.measured("least " + at.section().size().shown() + " " + unit.symbol())
+            finding.measured("least " + at.section().size().shownWithUnit(unit))
                     .margin(measured.minus(wanted))
                     .numbers(Finding.Numbers.atLeast(measured, wanted))
                     .span(at.station().span())
-                    .accept("nothing under " + at.wanted().shown() + " " + unit.symbol() + "; least "
-                            + at.section().size().shown() + " at "
+                    .accept("nothing under " + at.wanted().shownWithUnit(unit) + "; least "
+                            + at.section().size().in(unit).shown() + " at "
                             + at.station().at().shown());
         } else {
             finding.measured("blade goes").accept("the blade goes along the weld");

@@ -93,7 +93,7 @@ final class ThroatSizeCheck {
     }
 
     private String shown(RealLength l) {
-        return l.shown() + " " + unit.symbol();
+        return l.shownWithUnit(unit);
     }
 
     void judge(Finding.Builder finding) {
@@ -104,7 +104,7 @@ final class ThroatSizeCheck {
                         + shown(rule.under().base()) + " (" + rule.under().reckoned() + ")");
         for (At a : stations) {
             finding.trace("at " + a.station().at().shown() + ": " + a.section().how() + " → throat "
-                    + a.section().throat().shown()
+                    + a.section().throat().in(unit).shown()
                     + (a.section().isWhole() ? "" : " at most (can only reject)")
                     + (a.section().isFaceAssumed() ? "; face taken as flat" : ""));
         }
@@ -131,7 +131,7 @@ final class ThroatSizeCheck {
             sum(finding, surely, allowed, low)
                     .reject("under the nominal throat along "
                             + surely.sum().in(unit).shownWithUnit() + " at "
-                            + surely.span().shown() + "; as a short imperfection " + allowed.shownWithUnit()
+                            + surely.span().shown() + "; " + allowed.shownWithUnit()
                             + " allowed in any " + rule.shortRun().window().shownWithUnit());
         } else {
             incompletes(finding, surely, perhaps, allowed, low);
@@ -238,7 +238,7 @@ final class ThroatSizeCheck {
                                     + allowed.shownWithUnit() + " allowed in any "
                                     + rule.shortRun().window().shownWithUnit(),
                             "mark where the throat falls under "
-                                    + rule.nominal().shown() + " near "
+                                    + rule.nominal().in(unit).shown() + " near "
                                     + perhaps.span().shown());
         }
         List<Length> places = stations.stream()
@@ -264,7 +264,7 @@ final class ThroatSizeCheck {
         if (perhaps.sum().isPositive()) {
             sum(finding, perhaps, allowed, low)
                     .accept("under the nominal throat along at most "
-                            + perhaps.sum().in(unit).shownWithUnit() + ", as a short imperfection");
+                            + perhaps.sum().in(unit).shownWithUnit() + ", over short lengths only");
             return;
         }
         Optional<At> least = stations.stream()
@@ -283,7 +283,7 @@ final class ThroatSizeCheck {
                                     a.section().throat()),
                             rule.nominal())
                     .accept("no throat under " + shown(rule.nominal()) + "; least "
-                            + a.section().throat().shown() + " at "
+                            + a.section().throat().in(unit).shown() + " at "
                             + a.station().at().shown());
         } else {
             finding.measured("blade goes").accept("the blade goes along the weld");

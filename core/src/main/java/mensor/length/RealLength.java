@@ -85,6 +85,16 @@ public final class RealLength implements Comparable<RealLength> {
         return Length.ofNanometres(nanometres.setScale(0, RoundingMode.HALF_UP).longValueExact(), unit);
     }
 
+    /** The same length, to be shown in another unit. */
+    public RealLength in(Unit other) {
+        return other == unit ? this : new RealLength(nanometres, other);
+    }
+
+    /** As {@link #shown()} in a unit, with the unit. */
+    public String shownWithUnit(Unit in) {
+        return in(in).shown() + " " + in.symbol();
+    }
+
     /** As {@link Length#shown()}; marked ≈ where the length is not one a gauge could show. */
     public String shown() {
         Length near = rounded();
@@ -93,8 +103,17 @@ public final class RealLength implements Comparable<RealLength> {
                         .abs()
                         .compareTo(SAME)
                 < 0;
-        String text = near.shown();
-        return exact || text.startsWith("≈") ? text : "≈" + text;
+        if (exact) {
+            return near.shown();
+        }
+        // finer than any gauge, and no longer than an eye takes in
+        long grain = unit == Unit.INCH ? 2_540 : 1_000;
+        long rounded = BigDecimal.valueOf(near.wholeNanometres())
+                .divide(BigDecimal.valueOf(grain), 0, RoundingMode.HALF_UP)
+                .multiply(BigDecimal.valueOf(grain))
+                .longValueExact();
+        String text = Length.ofNanometres(rounded, unit).shown();
+        return text.startsWith("≈") ? text : "≈" + text;
     }
 
     @Override

@@ -30,15 +30,6 @@ import mensor.weld.WeldingRecord;
 
 /** Reads a {@code mensor-inspection/1} document strictly: what the format does not know is an error that names the field. */
 final class InspectionReader {
-    private static final List<String> BOOKS = List.of(
-            "d1.1-static",
-            "d1.1-cyclic",
-            "d1.1-tubular",
-            "d1.1-welder-test",
-            "iso5817-b",
-            "iso5817-c",
-            "iso5817-d",
-            "b31.3-normal");
     private static final List<String> RECORD_FIELDS = List.of(
             "inspector",
             "certificate",
@@ -63,7 +54,7 @@ final class InspectionReader {
 
     InspectionDocument document() {
         Fields bare = bare();
-        CriteriaBook book = book(bare, criteria(bare));
+        CriteriaBook book = book(bare);
         Read read = read(bare);
         try {
             Judge.check(read.inspection(), book);
@@ -73,10 +64,10 @@ final class InspectionReader {
         return new InspectionDocument(read.inspection(), book, read.record());
     }
 
-    /** The weld and what was seen on it, without asking whether its criteria book is built in: nothing is judged. */
+    /** The weld and what was seen on it, nothing of it is judged: a book that would refuse the joint does not. */
     Inspection unjudged() {
         Fields bare = bare();
-        criteria(bare);
+        book(bare);
         return read(bare).inspection();
     }
 
@@ -119,20 +110,22 @@ final class InspectionReader {
         throw f.error("units", "\"in\" or \"mm\" is wanted, got \"" + symbol + "\"");
     }
 
-    private static String criteria(Fields f) {
+    private static CriteriaBook book(Fields f) {
         String id = f.requiredText("criteria");
-        if (!BOOKS.contains(id)) {
-            throw f.error("criteria", "one of " + String.join(", ", BOOKS) + " is wanted, got \"" + id + "\"");
+        CriteriaBook book = CriteriaBooks.find(id)
+                .orElseThrow(() -> f.error(
+                        "criteria",
+                        "one of "
+                                + String.join(
+                                        ", ",
+                                        CriteriaBooks.all().stream()
+                                                .map(CriteriaBook::id)
+                                                .toList())
+                                + " is wanted, got \"" + id + "\""));
+        if (!book.hasColumn(units(f))) {
+            throw f.error("units", id + " has no column in " + units(f).symbol());
         }
-        if (id.startsWith("iso5817") && units(f) != Unit.MILLIMETRE) {
-            throw f.error("units", id + " is in mm only");
-        }
-        return id;
-    }
-
-    private static CriteriaBook book(Fields f, String id) {
-        return CriteriaBooks.find(id)
-                .orElseThrow(() -> f.error("criteria", "the book " + id + " is not built into this version of Mensor"));
+        return book;
     }
 
     static Joint joint(Fields f) {

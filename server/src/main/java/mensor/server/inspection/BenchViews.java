@@ -25,8 +25,10 @@ import mensor.length.Unit;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.server.book.Books;
 import mensor.server.contract.Deviations;
+import mensor.server.disposition.DispositionView;
 import mensor.server.disposition.Dispositions;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.ContractTerms;
@@ -147,7 +149,20 @@ class BenchViews {
                 deviations.standing(o.joint().id()),
                 faults.of(o),
                 i.isSigned() ? null : books.stop(evaluation.book()).orElse(null),
-                NextStep.of(i, placed, NextStep.wait(o.joint().readyAt(), clock.instant())));
+                next(o, placed, evaluation));
+    }
+
+    /** What to do next; a look that could be signed but for a gauge or an unchecked book says so. */
+    private String next(Bench.Opened o, List<DispositionView> placed, Evaluation evaluation) {
+        InspectionEntity i = o.inspection();
+        boolean ready = !i.isSigned() && evaluation.verdict() != Verdict.INCOMPLETE;
+        if (ready && faults.of(o).stream().anyMatch(f -> f.waived() == null)) {
+            return "Replace the gauge, or have it waived";
+        }
+        if (ready && books.stop(evaluation.book()).isPresent()) {
+            return "Check the book against your copy";
+        }
+        return NextStep.of(i, placed, NextStep.wait(o.joint().readyAt(), clock.instant()));
     }
 
     private static BenchView.ContractView contract(ContractTerms terms) {
