@@ -7,14 +7,14 @@ import SetUp from "./SetUp";
 
 const lists = { "GET /api/jobs": () => ({ json: [] }), "GET /api/procedures": () => ({ json: [] }), "GET /api/welders": () => ({ json: [] }) };
 const books = { ...lists, "GET /api/books": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
-const nothing = { problems: [], remarks: [], redLines: [] };
+const nothing = { numbers: [], problems: [], remarks: [], redLines: [] };
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 describe("setting up a joint", () => {
   it("sends what was typed, draws the section and shows what is unusual at its field", async () => {
     const { sent } = renderWith(<SetUp />, {
       ...books,
-      "POST /api/joints/preview": () => ({ json: { problems: [], redLines: [], remarks: [{ field: "size", line: "the size is over the thinner member" }], section: bench().drawn, inWords: "1/2 fillet, tee, 24 in" } }),
+      "POST /api/joints/preview": () => ({ json: { problems: [], redLines: [], numbers: [], remarks: [{ field: "size", line: "the size is over the thinner member" }], section: bench().drawn, inWords: "1/2 fillet, tee, 24 in" } }),
       "POST /api/joints": () => ({ json: { jointId: "j", inspectionId: "i" } }),
     });
     fill("Job", "Lock footbridge");

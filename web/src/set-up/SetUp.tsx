@@ -172,6 +172,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
             {joint.use === "web-to-flange" && field("flangeWidth", "Flange width", joint.flangeWidth, (v) => set({ flangeWidth: v }), 3)}
             {joint.use === "web-to-flange" && choice("girderEnds", "Girder ends at", joint.girderEnds, [["none", "neither end"], ["start", "the datum"], ["end", "the far end"], ["both", "both ends"]], (v) => set({ girderEnds: v }), 3)}
             {skewed && choice("legs", "Legs are read", joint.legs, [["", "along the member"], ["perpendicular", "square to the other member"]], (v) => set({ legs: v }), 4)}
+            {(joint.connection === "butt" || joint.connection === "pipe-butt") && field("offsetMax", "Offset at most, by the procedure", joint.offsetMax, (v) => set({ offsetMax: v }), 4)}
             {choice("primary", "Primary member", truth(joint.primary), unknown, (v) => set({ primary: v === "" ? undefined : v === "true" }), 4)}
             {choice("transverseTension", "Across tension", truth(joint.transverseTension), unknown, (v) => set({ transverseTension: v === "" ? undefined : v === "true" }), 4)}
             {choice("oneSided", "Welded from one side", truth(joint.oneSided), [["", "no"], ["true", "yes, no backing"]], (v) => set({ oneSided: v === "" ? undefined : true }), 4)}
@@ -197,6 +198,19 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
             </>
           ) : (
             <p className="quiet" style={{ margin: "40px 0" }}>The cross-section appears when size, length and both thicknesses are given.</p>
+          )}
+          {(preview?.numbers.length ?? 0) > 0 && (
+            <section aria-label="Numbers that govern the size">
+              <h3 style={{ fontSize: 16, marginBottom: 4 }}>Which number governs</h3>
+              <dl className="numbers small">
+                {preview?.numbers.map((n) => (
+                  <div key={n.title} className={n.broken ? "broken" : undefined}>
+                    <dt>{n.broken && "✕ "}{n.title}</dt>
+                    <dd><b>{n.value}</b> <span className="quiet">{n.how}{n.broken ? ": the drawn size breaks it" : ""}</span></dd>
+                  </div>
+                ))}
+              </dl>
+            </section>
           )}
           {(preview?.redLines.length ?? 0) > 0 && (
             <div aria-label="Red lines" className="redlines">

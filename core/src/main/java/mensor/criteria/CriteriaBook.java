@@ -29,6 +29,11 @@ public interface CriteriaBook {
         return false;
     }
 
+    /** Whether its code asks a least fillet for the thickness, and more leg over a gap. */
+    default boolean isStructural() {
+        return false;
+    }
+
     Rule rule(Criterion criterion, Joint joint, Unit column);
 
     Citation citation(Criterion criterion, Joint joint);

@@ -28,6 +28,8 @@ final class AtMostCheck {
     private final Inspection inspection;
     private final Rule.AtMost rule;
     private final Unit unit;
+    private final boolean byWidth;
+    private Optional<RealLength> smallestWidth;
 
     /** One of them. Without a depth it is there, of no known depth. */
     private record Item(
@@ -73,6 +75,7 @@ final class AtMostCheck {
         this.inspection = inspection;
         this.rule = rule;
         this.unit = inspection.units();
+        this.byWidth = rule.bound().ofWidth().signum() != 0;
     }
 
     /** Judges what was recorded; leaves the finding open where nothing was that could decide. */
@@ -80,7 +83,7 @@ final class AtMostCheck {
         List<Item> items = items();
         if (!items.isEmpty()) {
             finding.confidence(rule.confidence());
-            items.forEach(i -> finding.trace(line(i)));
+            finding.traceEach(items, this::line);
             List<Item> over = items.stream().filter(Item::rejects).toList();
             Optional<ShortSum> sum =
                     rule.shortRun().filter(r -> anyShort(items)).map(r -> new ShortSum(r, items));
@@ -293,7 +296,7 @@ final class AtMostCheck {
                 f.index(),
                 f.what().span(),
                 Optional.of(depth),
-                width(f.what()),
+                byWidth ? width(f.what()) : Optional.empty(),
                 f.what().division(),
                 rule.bound());
     }
@@ -304,11 +307,14 @@ final class AtMostCheck {
 
     private List<Item> throats() {
         RealLength nominal = inspection.joint().nominalThroat().orElseThrow();
+        SectionThroat.Reader sections = new SectionThroat.Reader(inspection.joint());
         return stations().stream()
-                .flatMap(f -> SectionThroat.of(inspection.joint(), f.what())
-                        .filter(SectionThroat::isWhole)
-                        .map(t -> reading(f, t.throat().minus(nominal)))
-                        .stream())
+                .flatMap(f ->
+                        sections
+                                .of(f.what())
+                                .filter(SectionThroat::isWhole)
+                                .map(t -> reading(f, t.throat().minus(nominal)))
+                                .stream())
                 .toList();
     }
 
@@ -342,9 +348,12 @@ final class AtMostCheck {
 
     /** An indication has no width of its own: the smallest one read stands for it. */
     private Optional<RealLength> smallestWidth() {
-        return rule.bound().ofWidth().signum() == 0
-                ? Optional.empty()
-                : stations().stream().flatMap(f -> width(f.what()).stream()).min(Comparator.naturalOrder());
+        if (smallestWidth == null) {
+            smallestWidth = byWidth
+                    ? stations().stream().flatMap(f -> width(f.what()).stream()).min(Comparator.naturalOrder())
+                    : Optional.empty();
+        }
+        return smallestWidth;
     }
 
     /** Convexity that was not read: throat and legs at 90° prompt a reading, or accept where nothing else was read. */

@@ -44,7 +44,7 @@ final class ConvexityCheck {
         for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
             f.what().convexity().ifPresent(c -> read.add(judged(f, c)));
         }
-        read.forEach(j -> finding.trace(line(j)));
+        finding.traceEach(read, this::line);
         List<Integer> filledTooLittle = underfill.stream()
                 .filter(f -> f.what().depth().map(Length::isPositive).orElse(true))
                 .map(Found::index)

@@ -131,7 +131,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             if (first.isPlaced()) {
                 finding.span(first.span());
             }
-            real.forEach(f -> finding.trace(inWords(f.what())));
+            finding.traceEach(real, f -> inWords(f.what()));
             finding.measured(real.size() == 1 ? inWords(first) : real.size() + " places")
                     .indications(Found.indices(real))
                     .reject(inWords(first) + (real.size() > 1 ? " and " + (real.size() - 1) + " more" : "") + "; no "

@@ -138,15 +138,16 @@ final class FilletSizeCheck {
             finding.trace("no underrun within " + rule.noUnderrunFlanges() + " flange widths of the girder's end: "
                     + zone.shown());
         }
-        for (At at : stations) {
-            String against = at.isLow() ? " under " : " against ";
-            finding.trace("at " + at.station().at().shown() + ": "
-                    + at.section().how() + " → "
-                    + at.section().size().in(unit).shown() + against
-                    + at.wanted().in(unit).shown()
-                    + (at.section().isWhole() ? "" : " (can only reject)")
-                    + (at.section().isFaceAssumed() ? "; face taken as flat" : ""));
-        }
+        finding.traceEach(stations, this::line);
+    }
+
+    private String line(At at) {
+        String against = at.isLow() ? " under " : " against ";
+        return "at " + at.station().at().shown() + ": " + at.section().how() + " → "
+                + at.section().size().in(unit).shown() + against
+                + at.wanted().in(unit).shown()
+                + (at.section().isWhole() ? "" : " (can only reject)")
+                + (at.section().isFaceAssumed() ? "; face taken as flat" : "");
     }
 
     /** Every station and mark that is under what is wanted there by more than the underrun. */

@@ -3,6 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.length.Length;
@@ -145,6 +146,9 @@ public record Finding(
 
     /** Gathers a finding while a check goes through its rule. A later verdict replaces an earlier one. */
     static final class Builder {
+        /** A record of a hundred entries has its arithmetic whole; of thousands nobody reads every line. */
+        private static final int MOST_LINES = 200;
+
         private final String id;
         private final Criterion criterion;
         private Citation citation;
@@ -284,6 +288,15 @@ public record Finding(
 
         Builder trace(String line) {
             trace.add(line);
+            return this;
+        }
+
+        /** A line for each, as many as a reader takes in. */
+        <T> Builder traceEach(List<T> each, Function<T, String> line) {
+            each.stream().limit(MOST_LINES).map(line).forEach(trace::add);
+            if (each.size() > MOST_LINES) {
+                trace.add("and " + (each.size() - MOST_LINES) + " more like these");
+            }
             return this;
         }
 

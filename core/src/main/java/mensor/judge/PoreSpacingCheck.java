@@ -1,6 +1,7 @@
 package mensor.judge;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -93,40 +94,124 @@ final class PoreSpacingCheck {
         return pores;
     }
 
-    /** A stretch that surely holds k pores and is shorter than k − 1 windows; a pore and itself a turn further is no pair. */
+    /**
+     * A stretch that surely holds k pores and is shorter than k − 1 windows. Swept by where pores end at the latest: with n(a)
+     * pores between a and there, the stretch breaks it where n(a) windows + a reach past the end and one window more. What
+     * lies a turn further on a closed weld is the same pore; that many around the ring are too many all the same.
+     */
     private Optional<Span> surelyBroken(List<Somewhere> pores) {
-        for (Somewhere first : pores) {
-            long held = 0;
-            List<Somewhere> byEnd = pores.stream()
-                    .filter(p -> !p.from().isUnder(first.from()))
-                    .sorted(Comparator.comparing(Somewhere::to))
-                    .toList();
-            List<Integer> seen = new ArrayList<>();
-            for (Somewhere p : byEnd) {
-                if (seen.contains(p.index())) {
-                    break; // round the weld once
-                }
-                seen.add(p.index());
-                held += p.count();
-                Length needs = rule.window().times(held - 1);
-                if (held > 1 && p.to().minus(first.from()).isUnder(needs)) {
-                    return Optional.of(new Span(first.from(), p.to()));
-                }
+        boolean single = pores.get(0).count() == 1
+                && pores.stream().allMatch(p -> p.index() == pores.get(0).index());
+        if (single) {
+            return Optional.empty(); // a pore and itself once round are no two
+        }
+        List<Length> froms =
+                pores.stream().map(Somewhere::from).distinct().sorted().toList();
+        Reach reach = new Reach(froms);
+        List<Somewhere> byEnd =
+                pores.stream().sorted(Comparator.comparing(Somewhere::to)).toList();
+        for (Somewhere p : byEnd) {
+            int place = Collections.binarySearch(froms, p.from());
+            reach.add(place, rule.window().times(p.count()));
+            int last = Collections.binarySearch(froms, p.to());
+            int begun = last < 0 ? -last - 2 : last; // what begins later holds none of them
+            if (reach.most(begun).isOver(p.to().plus(rule.window()))) {
+                return Optional.of(new Span(froms.get(reach.where(begun)), p.to()));
             }
         }
         return Optional.empty();
     }
 
+    /** Numbers at places, of which all up to one can be raised at once, and the greatest be told: a tree over the places. */
+    private static final class Reach {
+        private final int size;
+        private final Length[] greatest;
+        private final Length[] raised;
+
+        Reach(List<Length> start) {
+            size = start.size();
+            greatest = new Length[4 * size];
+            raised = new Length[4 * size];
+            build(1, 0, size - 1, start);
+        }
+
+        private void build(int node, int low, int high, List<Length> start) {
+            raised[node] = Length.zero(start.get(low).unit());
+            if (low == high) {
+                greatest[node] = start.get(low);
+                return;
+            }
+            int middle = (low + high) / 2;
+            build(2 * node, low, middle, start);
+            build(2 * node + 1, middle + 1, high, start);
+            greatest[node] = greatest[2 * node].max(greatest[2 * node + 1]);
+        }
+
+        /** Raises all places up to and with this one. */
+        void add(int upTo, Length by) {
+            add(1, 0, size - 1, upTo, by);
+        }
+
+        private void add(int node, int low, int high, int upTo, Length by) {
+            if (high <= upTo) {
+                greatest[node] = greatest[node].plus(by);
+                raised[node] = raised[node].plus(by);
+                return;
+            }
+            int middle = (low + high) / 2;
+            add(2 * node, low, middle, upTo, by);
+            if (upTo > middle) {
+                add(2 * node + 1, middle + 1, high, upTo, by);
+            }
+            greatest[node] = greatest[2 * node].max(greatest[2 * node + 1]).plus(raised[node]);
+        }
+
+        /** The greatest of the places up to and with this one. */
+        Length most(int upTo) {
+            return most(1, 0, size - 1, upTo);
+        }
+
+        private Length most(int node, int low, int high, int upTo) {
+            if (high <= upTo) {
+                return greatest[node];
+            }
+            int middle = (low + high) / 2;
+            Length left = most(2 * node, low, middle, upTo);
+            Length most = upTo > middle ? left.max(most(2 * node + 1, middle + 1, high, upTo)) : left;
+            return most.plus(raised[node]);
+        }
+
+        /** The first of those places that has it. */
+        int where(int upTo) {
+            Length most = most(upTo);
+            int low = 0;
+            int high = upTo;
+            while (low < high) {
+                int middle = (low + high) / 2;
+                if (most(middle).isUnder(most)) {
+                    low = middle + 1;
+                } else {
+                    high = middle;
+                }
+            }
+            return low;
+        }
+    }
+
+    /** Wherever they lie, each begins a window or more after all that begin before it have ended; a pore is not its own pair. */
     private boolean surelyKept(List<Somewhere> pores) {
-        for (int i = 0; i < pores.size(); i++) {
-            if (pores.get(i).count() > 1) {
+        Length ended = null;
+        int by = -1;
+        for (Somewhere p : pores) {
+            if (p.count() > 1) {
                 return false;
             }
-            for (int j = i + 1; j < pores.size(); j++) {
-                boolean another = pores.get(i).index() != pores.get(j).index();
-                if (another && pores.get(j).from().minus(pores.get(i).to()).isUnder(rule.window())) {
-                    return false;
-                }
+            if (ended != null && by != p.index() && p.from().minus(ended).isUnder(rule.window())) {
+                return false;
+            }
+            if (ended == null || p.to().isOver(ended)) {
+                ended = p.to();
+                by = p.index();
             }
         }
         return true;

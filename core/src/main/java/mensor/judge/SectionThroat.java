@@ -1,6 +1,10 @@
 package mensor.judge;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Unit;
@@ -15,13 +19,33 @@ import mensor.weld.Joint;
  */
 record SectionThroat(RealLength throat, boolean isWhole, boolean isFaceAssumed, String how) {
 
-    static Optional<SectionThroat> of(Joint joint, Reading.Station s) {
+    /** Reads the stations of one joint; the root of like legs is drawn once. */
+    static final class Reader {
+        private final Joint joint;
+        private final Map<List<Length>, RealLength> flat = new HashMap<>();
+
+        Reader(Joint joint) {
+            this.joint = joint;
+        }
+
+        Optional<SectionThroat> of(Reading.Station s) {
+            return SectionThroat.of(
+                    joint,
+                    s,
+                    x -> flat.computeIfAbsent(
+                            List.of(x.legA().orElseThrow(), x.legB().orElseThrow()),
+                            k -> SectionSize.theoreticalThroat(joint, x)));
+        }
+    }
+
+    private static Optional<SectionThroat> of(
+            Joint joint, Reading.Station s, Function<Reading.Station, RealLength> flatThroat) {
         if (s.throat().isPresent()) {
             Length t = s.throat().get();
             return Optional.of(new SectionThroat(RealLength.of(t), true, false, "throat " + t.shown()));
         }
         if (s.legA().isPresent() && s.legB().isPresent()) {
-            RealLength flat = SectionSize.theoreticalThroat(joint, s);
+            RealLength flat = flatThroat.apply(s);
             RealLength less =
                     s.concavity().map(c -> flat.minus(RealLength.of(c))).orElse(flat);
             boolean concave = s.face().filter(Face.CONCAVE::equals).isPresent();
@@ -47,7 +71,7 @@ record SectionThroat(RealLength throat, boolean isWhole, boolean isFaceAssumed, 
     static Optional<RealLength> nominal(Joint joint, Reading.Station s, Unit drawing) {
         Reading.Station paired = Reading.Station.of(
                 s.at(), paired(s.legA(), drawing), paired(s.legB(), drawing), paired(s.throat(), drawing), s.face());
-        Optional<RealLength> throat = of(joint, paired).map(SectionThroat::throat);
+        Optional<RealLength> throat = new Reader(joint).of(paired).map(SectionThroat::throat);
         return s.throat().isPresent()
                 ? throat
                 : throat.map(

@@ -45,9 +45,10 @@ final class ThroatSizeCheck {
         this.unit = inspection.units();
         this.ruler = joint.ruler();
         SpanSet welded = ShortSums.welded(joint);
+        SectionThroat.Reader sections = new SectionThroat.Reader(joint);
         for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
             Length place = ruler.place(f.what().at());
-            SectionThroat.of(joint, f.what())
+            sections.of(f.what())
                     .filter(t -> welded.covers(place))
                     .ifPresent(t -> stations.add(new At(f.index(), f.what(), place, t, isNominal(f.what(), t))));
         }
@@ -102,12 +103,7 @@ final class ThroatSizeCheck {
         finding.allowed("throat " + shown(rule.nominal()) + ", " + under)
                 .trace("nominal throat " + shown(rule.nominal()) + "; under it by at most "
                         + shown(rule.under().base()) + " (" + rule.under().reckoned() + ")");
-        for (At a : stations) {
-            finding.trace("at " + a.station().at().shown() + ": " + a.section().how() + " → throat "
-                    + a.section().throat().in(unit).shown()
-                    + (a.section().isWhole() ? "" : " at most (can only reject)")
-                    + (a.section().isFaceAssumed() ? "; face taken as flat" : ""));
-        }
+        finding.traceEach(stations, this::line);
         List<Low> low = low();
         List<Low> tooLow = low.stream().filter(l -> l.throat().isUnder(least)).toList();
         SpanSet exact = SpanSet.of(marked.stream()
@@ -139,6 +135,13 @@ final class ThroatSizeCheck {
                 accept(finding, perhaps, allowed, low);
             }
         }
+    }
+
+    private String line(At a) {
+        return "at " + a.station().at().shown() + ": " + a.section().how() + " → throat "
+                + a.section().throat().in(unit).shown()
+                + (a.section().isWhole() ? "" : " at most (can only reject)")
+                + (a.section().isFaceAssumed() ? "; face taken as flat" : "");
     }
 
     private WorstWindow window(SpanSet low) {

@@ -40,7 +40,7 @@ final class UndercutCheck {
 
     /** Judges what was recorded; there is at least one undercut. */
     void judge(Finding.Builder finding) {
-        found.forEach(f -> finding.trace(line(f.what())));
+        finding.traceEach(found, f -> line(f.what()));
         List<Found<Indication.Undercut>> tooDeep = new ArrayList<>();
         List<Found<Indication.Undercut>> counted = new ArrayList<>();
         List<Found<Indication.Undercut>> tooCoarse = new ArrayList<>();

@@ -2,7 +2,6 @@ package mensor.weld;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import mensor.length.Length;
 
 /** What is possible but unusual about a joint as set up, said so that a slip of the pen is seen (common practice). */
@@ -11,17 +10,6 @@ public final class Unusual {
     public record Remark(String field, String line) {}
 
     private Unusual() {}
-
-    private static Optional<Remark> lapEdge(Joint joint, Length size) {
-        Length edge = joint.members().get(0).thickness();
-        Length most = PassLimits.greatestLapFillet(edge, size.unit());
-        return size.isOver(most)
-                ? Optional.of(new Remark(
-                        "size",
-                        "along the lapped edge, " + edge.shownWithUnit() + " thick, at most " + most.shownWithUnit()
-                                + " unless it is built out: D1.1, medium confidence"))
-                : Optional.empty();
-    }
 
     public static List<Remark> of(Joint joint) {
         List<Remark> remarks = new ArrayList<>();
@@ -37,9 +25,6 @@ public final class Unusual {
                 .ifPresent(s -> remarks.add(new Remark(
                         "length",
                         "shorter than 4 × the size: the code then counts the size as a quarter of the length")));
-        joint.size()
-                .filter(s -> joint.isFillet() && joint.connection() == Connection.LAP)
-                .ifPresent(s -> lapEdge(joint, s).ifPresent(remarks::add));
         if (joint.thicker().thickness().isOver(Length.inches(8))) {
             remarks.add(new Remark("members", "a member over 8 in thick: check the units"));
         }

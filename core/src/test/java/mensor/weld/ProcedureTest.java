@@ -249,30 +249,4 @@ class ProcedureTest {
         assertThat(PassLimits.leastFillet(Length.inches(17, 64), true, Unit.INCH))
                 .isEqualByComparingTo(Length.inches(3, 16));
     }
-
-    /** Under 1/4 in [6 mm] the thickness, from there 1/16 in [2 mm] less: AWS D1.1, from memory, medium confidence. */
-    @ParameterizedTest
-    @CsvSource({
-        "INCH, 3/16, 3/16",
-        "INCH, .249, .249",
-        "INCH, 1/4, 3/16",
-        "INCH, 3/8, 5/16",
-        "MILLIMETRE, 5, 5",
-        "MILLIMETRE, 6, 4",
-        "MILLIMETRE, 10, 8"
-    })
-    void theGreatestFilletAlongALappedEdge(Unit unit, String edge, String most) {
-        assertThat(PassLimits.greatestLapFillet(Length.parse(edge, unit), unit))
-                .isEqualByComparingTo(Length.parse(most, unit));
-        Joint.Builder lap = new Joint.Builder(
-                        "L", WeldType.FILLET, Connection.LAP, Length.parse("300", Unit.MILLIMETRE))
-                .datum("north end")
-                .members(new Member("top", Length.parse(edge, unit)), new Member("bottom", Length.parse("25mm", unit)));
-        assertThat(Unusual.of(lap.size(Length.parse(most, unit)).build())).isEmpty();
-        assertThat(Unusual.of(lap.size(Length.parse(most, unit)
-                                .plus(Length.millimetres("0.1").in(unit)))
-                        .build()))
-                .extracting(Unusual.Remark::field)
-                .contains("size");
-    }
 }

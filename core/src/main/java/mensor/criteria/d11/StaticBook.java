@@ -45,6 +45,11 @@ public class StaticBook implements CriteriaBook {
     }
 
     @Override
+    public boolean isStructural() {
+        return true;
+    }
+
+    @Override
     public Optional<Refusal> refuses(Joint joint) {
         boolean tube = joint.connection() == Connection.TUBE_TO_PLATE || joint.connection() == Connection.PIPE_BUTT;
         if (tube) {

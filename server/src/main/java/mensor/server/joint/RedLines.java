@@ -3,6 +3,7 @@ package mensor.server.joint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mensor.criteria.CriteriaBook;
 import mensor.server.welder.Welders;
 import mensor.weld.Joint;
 import mensor.weld.PassLimits;
@@ -22,7 +23,7 @@ class RedLines {
         this.welders = welders;
     }
 
-    List<String> of(Joint joint, Optional<Procedure> procedure, String stamp, boolean cyclic) {
+    List<String> of(Joint joint, Optional<Procedure> procedure, String stamp, Optional<CriteriaBook> book) {
         List<String> lines = new ArrayList<>();
         procedure.ifPresent(p -> lines.addAll(ProcedureCover.gaps(p, joint)));
         if (stamp != null && !stamp.isBlank()) {
@@ -37,7 +38,9 @@ class RedLines {
                     joint.weld(), joint.position(), group, joint.thinner().thickness(), backing, welders.today());
             welders.redLine(stamp.strip(), task).ifPresent(lines::add);
         }
-        leastFillet(joint, procedure, cyclic).ifPresent(lines::add);
+        book.filter(CriteriaBook::isStructural)
+                .flatMap(b -> leastFillet(joint, procedure, b.isCyclic()))
+                .ifPresent(lines::add);
         return lines;
     }
 

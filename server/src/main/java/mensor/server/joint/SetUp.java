@@ -23,6 +23,8 @@ import mensor.server.web.Refused;
 import mensor.server.web.Refused.FieldProblem;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
+import mensor.weld.Procedure;
+import mensor.weld.SizeNumbers;
 import mensor.weld.Unusual;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -54,6 +56,7 @@ public class SetUp {
             List<FieldProblem> problems,
             List<Unusual.Remark> remarks,
             List<String> redLines,
+            List<SizeNumbers.GoverningNumber> numbers,
             @Nullable SectionDrawing section,
             @Nullable String inWords) {}
 
@@ -70,7 +73,7 @@ public class SetUp {
         Checked checked = check(form);
         Joint joint = checked.joint();
         if (joint == null) {
-            return new Preview(checked.problems(), List.of(), List.of(), null, null);
+            return new Preview(checked.problems(), List.of(), List.of(), List.of(), null, null);
         }
         SectionDrawing section = SectionDrawing.asDrawn(joint);
         List<Unusual.Remark> remarks = new ArrayList<>(Unusual.of(joint));
@@ -78,19 +81,20 @@ public class SetUp {
             remarks.add(
                     new Unusual.Remark("wps", "no procedure of this name is kept here: nothing is checked against it"));
         }
+        Optional<CriteriaBook> book = checked.job()
+                .map(JobEntity::criteria)
+                .or(() -> Optional.ofNullable(checked.form().criteria()))
+                .flatMap(CriteriaBooks::find);
+        Optional<Procedure> procedure = checked.procedure().map(ProcedureEntity::read);
+        boolean cyclic = book.map(CriteriaBook::isCyclic).orElse(false);
+        boolean structural = book.map(CriteriaBook::isStructural).orElse(false);
         return new Preview(
                 checked.problems(),
                 remarks,
-                redLines.of(
-                        joint,
-                        checked.procedure().map(ProcedureEntity::read),
-                        form.welder(),
-                        checked.job()
-                                .map(JobEntity::criteria)
-                                .or(() -> Optional.ofNullable(checked.form().criteria()))
-                                .flatMap(CriteriaBooks::find)
-                                .map(CriteriaBook::isCyclic)
-                                .orElse(false)),
+                redLines.of(joint, procedure, form.welder(), book),
+                structural
+                        ? SizeNumbers.structural(joint, cyclic, procedure.map(Procedure::isLowHydrogen))
+                        : SizeNumbers.geometric(joint),
                 section,
                 joint.inWords());
     }
