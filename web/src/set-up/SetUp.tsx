@@ -114,7 +114,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
     </div>
   );
   const skewed = joint.dihedral !== undefined && joint.dihedral !== 90;
-  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "drawing", "drawingRev", "weldedAt", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units", "weld", "penetration", "groove.prep", "groove.includedAngle", "groove.rootFace", "groove.rootOpening", "backing", "flush"];
+  const known = ["job", "lot", "mark", "weldNo", "length", "size", "throat", "dihedral", "rootOpening", "sizeMeans", "corner", "connection", "welder", "wps", "drawing", "drawingRev", "weldedAt", "datum", "grade", "members[0].thickness", "members[1].thickness", "members[0].name", "members[1].name", "flangeWidth", "criteria", "units", "weld", "penetration", "groove.prep", "groove.includedAngle", "groove.rootFace", "groove.rootOpening", "backing", "flush", "offsetMax"];
   const rest = (preview?.problems ?? []).filter((p) => tried && !known.includes(p.field));
   return (
     <div className="app">
@@ -138,7 +138,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
           </Group>
           <Group title="The weld">
             {choice("weld", "Weld", joint.weld, [["fillet", "fillet"], ["groove", "groove"]], (v) => setForm({ ...form, joint: asWeld(joint, v) }), 3)}
-            {choice("connection", "Connection", joint.connection, groove ? [["butt", "butt"], ["tee", "tee"], ["corner", "corner"], ["lap", "lap"], ["pipe-butt", "pipe butt"]] : [["tee", "tee"], ["lap", "lap"], ["corner", "corner"], ["tube-to-plate", "tube to plate"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
+            {choice("connection", "Connection", joint.connection, groove ? [["butt", "butt"], ["tee", "tee"], ["corner", "corner"], ["lap", "lap"], ["pipe-butt", "pipe butt"], ["tube-to-plate", "tube to plate"]] : [["tee", "tee"], ["lap", "lap"], ["corner", "corner"], ["tube-to-plate", "tube to plate"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
             {joint.connection === "corner" && choice("corner", "Weld lies", joint.corner, [["inside", "inside the corner"], ["outside", "outside"]], (v) => set({ corner: v }), 3)}
             {!groove && field("size", "Fillet size (leg)", joint.size, (v) => set({ size: v }), 3, "5/16")}
             {!groove && field("throat", "or throat", joint.throat, (v) => set({ throat: v }), 2)}

@@ -38,6 +38,7 @@ public record JointForm(
         String grade,
         Boolean delayed,
         Boolean oneSided,
+        String offsetMax,
         String position) {
 
     @AllOptional

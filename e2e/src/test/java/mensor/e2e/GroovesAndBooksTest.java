@@ -1,0 +1,172 @@
+package mensor.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static mensor.e2e.Floor.assertFits;
+import static mensor.e2e.Floor.button;
+import static mensor.e2e.Floor.finding;
+import static mensor.e2e.Floor.openFromWorklist;
+import static mensor.e2e.Floor.signIn;
+import static mensor.e2e.Floor.tab;
+import static mensor.e2e.Floor.verdict;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** A groove butt and a pipe butt from set-up to their verdicts, other books beside the contract's, and a book to read. */
+class GroovesAndBooksTest {
+    private static StartedMensor mensor;
+    private static Chromium chromium;
+
+    @BeforeAll
+    static void start() {
+        mensor = new StartedMensor(true);
+        chromium = new Chromium();
+    }
+
+    @AfterAll
+    static void stop() {
+        chromium.close();
+        mensor.close();
+    }
+
+    private static Page as(String login) {
+        Page page = chromium.page(1280, 800);
+        page.navigate(mensor.address());
+        signIn(page, login);
+        return page;
+    }
+
+    private static Locator field(Page page, String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    private static void setUpGroove(Page page, String job, String mark, String connection, String length, String t) {
+        page.getByText("Set up a joint").click();
+        field(page, "Job").fill(job);
+        field(page, "Mark").fill(mark);
+        field(page, "Weld").selectOption("groove");
+        field(page, "Connection").selectOption(connection);
+        field(page, "Length").fill(length);
+        page.locator("[id='members[0].thickness']").fill(t);
+        page.locator("[id='members[1].thickness']").fill(t);
+    }
+
+    private static void storeAndOpen(Page page) {
+        button(page, "Store and go to the bench").click();
+        assertThat(page.getByLabel("The weld along its length", new Page.GetByLabelOptions().setExact(true)))
+                .isVisible();
+        assertThat(verdict(page)).hasText("Incomplete");
+    }
+
+    private static void crown(Page page, String at, String height) {
+        page.locator("#dock-at").fill(at);
+        page.locator("#dock-reinforcement").fill(height);
+        page.locator("#dock-reinforcement").press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("crown " + height);
+    }
+
+    @Test
+    void aGrooveButtIsJudgedAndHeldAgainstOtherBooks() {
+        Page page = as("ines");
+        setUpGroove(page, "Lock footbridge", "GB-1", "butt", "18", "1/2");
+        storeAndOpen(page);
+        page.keyboard().press("w");
+        crown(page, "6", "1/8");
+        assertThat(finding(page, "profile")).hasAttribute("data-verdict", "accept");
+        crown(page, "12", "5/32");
+        assertThat(finding(page, "profile")).hasAttribute("data-verdict", "reject");
+        assertThat(finding(page, "profile")).containsText("reinforcement 5/32 in at 12; 1/8 in allowed");
+        assertThat(verdict(page)).hasText("Reject");
+        assertThat(page.getByText("Section read at")).isVisible();
+
+        tab(page, "other books").click();
+        button(page, "d1.1-welder-test").click();
+        button(page, "iso5817-b").click();
+        Locator profile = page.locator(".beside [data-criterion=profile]");
+        assertThat(profile).containsText("≠ differs");
+        assertThat(profile).containsText("3.96875 mm");
+        assertThat(page.locator(".beside thead")).containsText("the contract’s book");
+        assertFits(page);
+        tab(page, "The book").click();
+        assertThat(finding(page, "profile")).hasAttribute("data-verdict", "reject");
+    }
+
+    @Test
+    void aPipeButtIsJudgedAtItsRoot() {
+        Page page = as("ines");
+        setUpGroove(page, "Lock gate hydraulics", "GP-1", "pipe-butt", "7 1/2", "1/4");
+        page.getByLabel("all around").check();
+        field(page, "Welded from one side").selectOption("true");
+        field(page, "Offset at most, by the procedure").fill("1/16");
+        storeAndOpen(page);
+        page.getByLabel("More kinds").selectOption("incomplete-penetration");
+        page.locator("#dock-from").fill("7");
+        page.locator("#dock-to").fill("1");
+        page.locator("#dock-depth").fill("1/64");
+        button(page, "Put down").click();
+        assertThat(finding(page, "root")).hasAttribute("data-verdict", "accept");
+        page.locator("#dock-from").fill("2");
+        page.locator("#dock-to").fill("2 1/4");
+        page.locator("#dock-depth").fill("1/32");
+        button(page, "Put down").click();
+        assertThat(finding(page, "root")).hasAttribute("data-verdict", "reject");
+        assertThat(finding(page, "root")).containsText("1 1/2 in allowed in any 6 in");
+    }
+
+    @Test
+    void aGaugePastItsDateIsWaivedByTheQualityManager() {
+        Page page = as("quinn");
+        openFromWorklist(page, "HG-2");
+        assertThat(page.getByText("Dial D-9 was due for calibration")).isVisible();
+        assertThat(page.getByText("Replace the gauge, or have it waived")).isVisible();
+        button(page, "waive it …").click();
+        page.getByLabel("Why its readings may stand").fill("read right on the block");
+        button(page, "Waive it").click();
+        assertThat(page.getByText("Waived by Quinn Sato: read right on the block"))
+                .isVisible();
+        assertThat(page.getByText("Sign the reject")).isVisible();
+    }
+
+    @Test
+    void aBookIsReadAndCheckedAgainstTheCopy() {
+        Page page = as("quinn");
+        page.getByLabel("Lists").getByText("Books").click();
+        page.getByLabel("Criteria books", new Page.GetByLabelOptions().setExact(true))
+                .getByText("ISO 5817 quality level C")
+                .click();
+        field(page, "Read it for").selectOption("butt");
+        assertThat(page.locator("[data-criterion=profile]")).containsText("1 + 0.15 b mm, at most 7 mm");
+        assertThat(page.getByText("Where the codes are silent, Mensor chose")).isVisible();
+        button(page, "Record a check …").click();
+        field(page, "Edition of your copy").fill("2014");
+        button(page, "Checked against our copy").click();
+        assertThat(page.getByText("the day of the check, not in the future").first())
+                .isVisible();
+        field(page, "Checked on").fill("2026-03-02");
+        button(page, "Checked against our copy").click();
+        assertThat(page.getByText("✓ 2026-03-02, Quinn Sato")).isVisible();
+        assertFits(page);
+    }
+
+    @Test
+    void whichNumberGovernsIsSaidAtSetUp() {
+        Page page = as("ines");
+        page.getByText("Set up a joint").click();
+        field(page, "Job").fill("Lock footbridge");
+        field(page, "Mark").fill("GN-1");
+        field(page, "Fillet size (leg)").fill("1/8");
+        field(page, "Length").fill("12");
+        page.locator("[id='members[0].thickness']").fill("3/8");
+        page.locator("[id='members[1].thickness']").fill("3/4");
+        Locator numbers = page.getByLabel("Numbers that govern the size");
+        assertThat(numbers).containsText("3/16 in");
+        assertThat(numbers).containsText("the drawn size breaks it");
+        field(page, "Fit-up gap").fill("1/8");
+        assertThat(numbers).containsText("leg over the gap at 0–12");
+        assertThat(numbers).containsText("1/4 in");
+    }
+}
