@@ -23,7 +23,7 @@ import mensor.weld.Toe;
 
 /**
  * The cross-section of a groove at a place, to scale, in millimetres. A butt: the lower surface along y = 0, the middle of the
- * root at x = 0, toe A on the left. All else: a bevel on the first member, which stands on the second along y = 0. What the
+ * root at x = 0, toe A on the left. All else: a bevel on the first member, which stands or lies on the second along y = 0. What the
  * drawing does not say of the preparation is taken as is common (60° V, 45° bevel, no root face) and said so.
  */
 final class GrooveSection {
@@ -53,7 +53,7 @@ final class GrooveSection {
         Optional<Groove> drawn = joint.groove();
         String prep = drawn.flatMap(Groove::prep).orElse("").toLowerCase(java.util.Locale.ROOT);
         this.square = prep.contains("square");
-        this.bothSides = prep.startsWith("double") && isButt(joint);
+        this.bothSides = prep.startsWith("double");
         this.bevel = prep.contains("bevel") || !isButt(joint);
         this.angle = square ? 0 : drawn.flatMap(Groove::includedAngle).orElse(bevel ? BEVEL_ANGLE : V_ANGLE);
         this.rootFace = Math.min(
@@ -72,7 +72,10 @@ final class GrooveSection {
     }
 
     SectionDrawing draw(List<Indication> indications, List<Integer> rejecting) {
-        return isButt(joint) ? butt(indications, rejecting) : stem(indications, rejecting);
+        if (isButt(joint)) {
+            return butt(indications, rejecting);
+        }
+        return joint.connection() == Connection.LAP ? lap(indications, rejecting) : stem(indications, rejecting);
     }
 
     /** How deep the preparation goes from the face of a member of this thickness. */
@@ -136,25 +139,70 @@ final class GrooveSection {
         return points;
     }
 
-    /** A bevelled member that stands on the other: a tee, a corner, a lap. The face runs to a quarter of its thickness. */
-    private SectionDrawing stem(List<Indication> indications, List<Integer> rejecting) {
+    /** A member that lies on the other, its edge bevelled: the face runs from its upper edge to the surface it lies on. */
+    private SectionDrawing lap(List<Indication> indications, List<Integer> rejecting) {
         double deep = depth(thicknessA);
+        double top = opening + thicknessA;
+        Point a = new Point(-deep * Math.tan(Math.toRadians(Math.min(angle, 80))), top);
+        Point b = new Point(thicknessA / 4, 0);
+        Point heel = new Point(0, top - deep);
+        List<Point> outline = List.of(heel, a, b, new Point(0, 0));
+        double reach = Math.max(thicknessA, thicknessB) * 8;
+        List<Outline> members = List.of(
+                new Outline(
+                        "A",
+                        name(Toe.A),
+                        List.of(heel, a, new Point(-reach, top), new Point(-reach, opening), new Point(0, opening)),
+                        null),
+                new Outline(
+                        "B",
+                        name(Toe.B),
+                        List.of(
+                                new Point(-reach, 0),
+                                new Point(reach, 0),
+                                new Point(reach, -thicknessB),
+                                new Point(-reach, -thicknessB)),
+                        null));
+        return section(90, members, outline, a, b, notches(indications, rejecting, a, -90, b, -90));
+    }
+
+    /** A bevelled member that stands on the other: a tee, a corner. The face runs to a quarter of its thickness. */
+    private SectionDrawing stem(List<Indication> indications, List<Integer> rejecting) {
+        double deep = bothSides ? (thicknessA - rootFace) / 2 : depth(thicknessA);
         Point a = new Point(0, opening + deep * Math.tan(Math.toRadians(Math.min(angle, 80))));
         Point b = new Point(thicknessA / 4, 0);
         Point root = new Point(-deep, 0);
-        List<Point> outline = List.of(root, a, b);
+        // prepared from both sides, the weld goes through under the member to a face like this one
+        Point farToe = new Point(-thicknessA, a.y());
+        List<Point> outline = bothSides
+                ? List.of(
+                        new Point(-deep, opening),
+                        a,
+                        b,
+                        new Point(-thicknessA - thicknessA / 4, 0),
+                        farToe,
+                        new Point(deep - thicknessA, opening))
+                : List.of(root, a, b);
         double reach = Math.max(thicknessA, thicknessB) * 8;
         boolean corner = joint.connection() == Connection.CORNER;
         List<Outline> members = List.of(
                 new Outline(
                         "A",
                         name(Toe.A),
-                        List.of(
-                                new Point(-deep, opening),
-                                a,
-                                new Point(0, reach),
-                                new Point(-thicknessA, reach),
-                                new Point(-thicknessA, opening)),
+                        bothSides
+                                ? List.of(
+                                        new Point(-deep, opening),
+                                        a,
+                                        new Point(0, reach),
+                                        new Point(-thicknessA, reach),
+                                        farToe,
+                                        new Point(deep - thicknessA, opening))
+                                : List.of(
+                                        new Point(-deep, opening),
+                                        a,
+                                        new Point(0, reach),
+                                        new Point(-thicknessA, reach),
+                                        new Point(-thicknessA, opening)),
                         null),
                 new Outline(
                         "B",

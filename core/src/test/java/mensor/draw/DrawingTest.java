@@ -305,4 +305,44 @@ class DrawingTest {
                 .isCloseTo(12.7, within(1e-6));
         assertThat(d.requiredLabel()).isEqualTo("CJP, angle not given: 45° drawn");
     }
+
+    /** The area between the points, by the shoelace formula. */
+    private static double area(List<SectionDrawing.Point> p) {
+        double twice = 0;
+        for (int i = 0; i < p.size(); i++) {
+            SectionDrawing.Point next = p.get((i + 1) % p.size());
+            twice += p.get(i).x() * next.y() - next.x() * p.get(i).y();
+        }
+        return Math.abs(twice) / 2;
+    }
+
+    /** Two bevels of 45° on a stem of 1/2 in that meet in its middle, each with a cap of a quarter of it at the foot. */
+    @Test
+    void aTeePreparedFromBothSidesIsWeldedFromBoth() {
+        SectionDrawing d = SectionDrawing.asDrawn(new Joint.Builder(
+                        "G", WeldType.GROOVE, Connection.TEE, Length.inches(24))
+                .penetration(Penetration.COMPLETE)
+                .groove(new Groove(Optional.of("double-bevel"), Optional.of(45.0), Optional.empty(), Optional.empty()))
+                .members(new Member("stem", Length.inches(1, 2)), new Member("plate", Length.inches(3, 4)))
+                .build());
+        assertThat(d.weld().points()).hasSize(6);
+        double t = 12.7;
+        assertThat(area(d.weld().points())).isCloseTo(2 * (t / 2 * (t / 2) / 2 + t / 4 * (t / 2) / 2), within(1e-6));
+        assertThat(d.weld().points().get(4).x()).as("the far toe").isCloseTo(-t, within(1e-6));
+    }
+
+    @Test
+    void aLappedEdgeLiesOnItsSecondMember() {
+        SectionDrawing d =
+                SectionDrawing.asDrawn(new Joint.Builder("G", WeldType.GROOVE, Connection.LAP, Length.inches(24))
+                        .penetration(Penetration.PARTIAL)
+                        .throat(Length.inches(1, 4))
+                        .members(new Member("top", Length.inches(1, 2)), new Member("bottom", Length.inches(3, 4)))
+                        .build());
+        SectionDrawing.Point toe = d.weld().points().get(1);
+        assertThat(toe.y()).as("on the upper surface").isCloseTo(12.7, within(1e-6));
+        assertThat(toe.x()).as("a bevel of 45° as deep as the throat").isCloseTo(-6.35, within(1e-6));
+        assertThat(d.members().get(0).points())
+                .allSatisfy(p -> assertThat(p.y()).isBetween(0.0, 12.7));
+    }
 }
