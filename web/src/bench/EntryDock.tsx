@@ -79,6 +79,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
     }
   };
 
+  const readWith = spec && measures(spec) && <ReadWith bench={bench} value={typed.gauge ?? ""} onChange={(v) => setTyped((t) => ({ ...t, gauge: v }))} />;
   const problems = problemsByField(fault);
   const theirs = fault instanceof Refused && fault.status === 409 ? (fault.current as Entry | undefined) : undefined;
   const others = fault !== undefined && !spec?.fields.some((f) => f.name in problems);
@@ -101,6 +102,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
             ))}
           </select>
           <span style={{ flex: 1 }} />
+          {readWith}
           {bench.joint.blade && <button type="button" className="pick" style={{ borderColor: "#14623c", color: "#14623c" }} disabled={change.isPending} onClick={() => void bladeFullLength(bench, change.mutateAsync, setSaid, setFault)}>
             {bench.joint.size} goes, full length
           </button>}
@@ -118,7 +120,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
           {spec.fields.map((f, i) => (
             <Field key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => setTyped((t) => ({ ...t, [f.name]: v }))} />
           ))}
-          {measures(spec) && <ReadWith bench={bench} value={typed.gauge ?? ""} onChange={(v) => setTyped((t) => ({ ...t, gauge: v }))} />}
+          {editing && readWith}
           <button type="submit" className="btn main" disabled={change.isPending}>
             {editing ? "Store the change" : "Put down"}
           </button>
@@ -191,16 +193,15 @@ function ReadWith({ bench, value, onChange }: { bench: Bench; value: string; onC
   const others = known.filter((g) => !kit.includes(g));
   const chosen = known.find((g) => g.form.name === value);
   return (
-    <div className="field">
-      <label htmlFor="dock-gauge">Read with <span className="quiet">gauge</span></label>
-      <select id="dock-gauge" className="text" value={value} onChange={(e) => onChange(e.target.value)}>
-        <option value="">not named</option>
+    <span className="readwith">
+      <select id="dock-gauge" className="pick" aria-label="Read with gauge" value={value} aria-invalid={chosen?.fault !== undefined} onChange={(e) => onChange(e.target.value)}>
+        <option value="">read with …</option>
         {[...kit, ...others].map((g) => (
-          <option key={g.id} value={g.form.name}>{g.form.name}{g.form.division ? `, ${g.form.division}` : ""}{g.fault ? " (not in calibration)" : ""}</option>
+          <option key={g.id} value={g.form.name}>{g.fault ? "✕ " : ""}{g.form.name}{g.form.division ? `, ${g.form.division}` : ""}{g.fault ? " (not in calibration)" : ""}</option>
         ))}
       </select>
-      {chosen?.fault && <div className="msg fault">✕ {chosen.fault}</div>}
-    </div>
+      {chosen?.fault && <span className="small fault">✕ {chosen.fault}</span>}
+    </span>
   );
 }
 

@@ -48,7 +48,7 @@ export const kinds: KindSpec[] = [
     key: "w",
     entry: "READING",
     of: "groove",
-    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", chips: "depth" }, { name: "offset", label: "Offset", input: "length", optional: true }, { name: "faceWidth", label: "Face width", input: "length", optional: true }, { name: "rootReinforcement", label: "At the root", input: "length", optional: true }, { name: "rootWidth", label: "Root width", input: "length", optional: true }, { name: "throat", label: "Throat", input: "length", optional: true }],
+    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", optional: true }, { name: "offset", label: "Offset", input: "length", optional: true }, { name: "throat", label: "Throat", input: "length", optional: true }],
   },
   { id: "blade", word: "Blade goes", key: "b", entry: "READING", of: "fillet", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
   { id: "undersize", word: "Undersize", key: "s", entry: "INDICATION", kind: "undersize", fields: [from, to, { name: "least", label: "Least", input: "length", chips: "size" }] },
@@ -56,6 +56,7 @@ export const kinds: KindSpec[] = [
   { id: "crater", word: "Crater", key: "r", entry: "INDICATION", kind: "crater", fields: [at, depth("Below the section", true)] },
   { id: "overlap", word: "Overlap", key: "o", entry: "INDICATION", kind: "overlap", fields: [toe, from, to, depth("Laps by", true)] },
   { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", optional: true }] },
+  { id: "root", word: "Root height", entry: "READING", of: "groove", fields: [at, { name: "rootReinforcement", label: "Height at the root", input: "length", chips: "depth" }, { name: "rootWidth", label: "Root width", input: "length", optional: true }] },
   { id: "concavity", word: "Concavity", entry: "READING", of: "fillet", fields: [at, { name: "concavity", label: "Concavity", input: "length", chips: "depth" }, { name: "legA", label: "Leg A", input: "length", optional: true }, { name: "legB", label: "Leg B", input: "length", optional: true }] },
   { id: "toe-angle", word: "Toe angle", entry: "READING", fields: [at, { name: "toeAngleA", label: "Toe A, °", input: "degrees", optional: true }, { name: "toeAngleB", label: "Toe B, °", input: "degrees", optional: true }] },
   { id: "fusion", word: "Incomplete fusion", entry: "INDICATION", kind: "incomplete-fusion", fields: [from, to] },
@@ -148,7 +149,8 @@ export function specOf(entry: { kind: EntryKind; content: EntryContent }): KindS
 
 function readingId(c: EntryContent): string {
   if (c.toeAngleA !== undefined || c.toeAngleB !== undefined) return "toe-angle";
-  if (c.reinforcement || c.rootReinforcement || c.rootWidth || (c.offset && !c.legA)) return "crown";
+  if (c.reinforcement || (c.offset && !c.legA)) return "crown";
+  if (c.rootReinforcement || c.rootWidth) return "root";
   if (c.concavity) return "concavity";
   return c.convexity && !c.legA ? "convexity" : "legs";
 }

@@ -149,7 +149,7 @@ public record SectionDrawing(
                     List.of(memberA(reach, tA), memberB(reach, tA, tB)),
                     weld(),
                     List.of(new Point(0, 0), onA(wanted), new Point(wanted, 0)),
-                    size.shown() + " wanted",
+                    joint.throat().map(t -> "throat " + t.shown()).orElseGet(size::shown) + " wanted",
                     List.copyOf(notches),
                     dimensions(),
                     gap.map(g -> mm(g.opening())).orElse(0.0),

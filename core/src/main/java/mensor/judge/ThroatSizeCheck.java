@@ -101,7 +101,11 @@ final class ThroatSizeCheck {
         RealLength least = rule.nominal().minus(rule.under().base());
         String under = rule.under().isNone() ? "no place under it" : "short imperfections down to " + shown(least);
         finding.allowed("throat " + shown(rule.nominal()) + ", " + under)
-                .trace("nominal throat " + shown(rule.nominal()) + "; under it by at most "
+                .trace("nominal throat " + shown(rule.nominal())
+                        + (rule.under().isNone()
+                                ? "; no place under it"
+                                : "; under it by at most " + shown(rule.under().base()) + " ("
+                                        + rule.under().reckoned() + ")")); under it by at most "
                         + shown(rule.under().base()) + " (" + rule.under().reckoned() + ")");
         finding.traceEach(stations, this::line);
         List<Low> low = low();
