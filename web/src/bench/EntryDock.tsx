@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState, type FormEvent } from "react";
-import { api, problemsByField, Refused, saidBy, type Bench, type Entry } from "../lib/api";
+import { api, problemsByField, Refused, saidBy, type Bench, type Entry, type Gauge } from "../lib/api";
 import { chipsFor, contentOf, inWords, kindsOf, measures, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
 import { useChange } from "./useBench";
 
@@ -79,7 +79,9 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
     }
   };
 
-  const readWith = spec && measures(spec) && <ReadWith bench={bench} value={typed.gauge ?? ""} onChange={(v) => setTyped((t) => ({ ...t, gauge: v }))} />;
+  const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges, staleTime: 60_000 });
+  const late = gauges.data?.find((g) => g.form.name === typed.gauge)?.fault;
+  const readWith = spec && measures(spec) && <ReadWith bench={bench} known={gauges.data ?? []} value={typed.gauge ?? ""} onChange={(v) => setTyped((t) => ({ ...t, gauge: v }))} />;
   const problems = problemsByField(fault);
   const theirs = fault instanceof Refused && fault.status === 409 ? (fault.current as Entry | undefined) : undefined;
   const others = fault !== undefined && !spec?.fields.some((f) => f.name in problems);
@@ -135,6 +137,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
         </div>
       )}
       <div className="said" role="status">
+        {late && spec && measures(spec) && <span className="fault" style={{ marginRight: 12 }}>✕ {late}</span>}
         {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter puts down; Esc, then a letter, changes what is put down.</span> : <span className="quiet">Pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
       </div>
     </section>
@@ -186,22 +189,16 @@ function asTyped(entry: Entry): Typed {
 }
 
 /** The gauge that read it: of the look's kit first, then the rest of the register. One past its date says so. */
-function ReadWith({ bench, value, onChange }: { bench: Bench; value: string; onChange: (v: string) => void }) {
-  const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges, staleTime: 60_000 });
-  const known = gauges.data ?? [];
+function ReadWith({ bench, known, value, onChange }: { bench: Bench; known: Gauge[]; value: string; onChange: (v: string) => void }) {
   const kit = known.filter((g) => bench.gaugeNames.includes(g.form.name ?? ""));
   const others = known.filter((g) => !kit.includes(g));
-  const chosen = known.find((g) => g.form.name === value);
   return (
-    <span className="readwith">
-      <select id="dock-gauge" className="pick" aria-label="Read with gauge" value={value} aria-invalid={chosen?.fault !== undefined} onChange={(e) => onChange(e.target.value)}>
+      <select id="dock-gauge" className="pick" aria-label="Read with gauge" value={value} onChange={(e) => onChange(e.target.value)}>
         <option value="">read with …</option>
         {[...kit, ...others].map((g) => (
           <option key={g.id} value={g.form.name}>{g.fault ? "✕ " : ""}{g.form.name}{g.form.division ? `, ${g.form.division}` : ""}{g.fault ? " (not in calibration)" : ""}</option>
         ))}
       </select>
-      {chosen?.fault && <span className="small fault">✕ {chosen.fault}</span>}
-    </span>
   );
 }
 

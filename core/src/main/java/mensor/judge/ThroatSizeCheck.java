@@ -105,8 +105,7 @@ final class ThroatSizeCheck {
                         + (rule.under().isNone()
                                 ? "; no place under it"
                                 : "; under it by at most " + shown(rule.under().base()) + " ("
-                                        + rule.under().reckoned() + ")")); under it by at most "
-                        + shown(rule.under().base()) + " (" + rule.under().reckoned() + ")");
+                                        + rule.under().reckoned() + ")"));
         finding.traceEach(stations, this::line);
         List<Low> low = low();
         List<Low> tooLow = low.stream().filter(l -> l.throat().isUnder(least)).toList();
