@@ -94,7 +94,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
                 <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
               )}
               <span style={{ flex: 1 }} />
-              <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Hold the look against other books" onClick={() => setTab("beside")}>other books</button>
+              <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Hold the look against other books" onClick={() => setTab("beside")}>Compare</button>
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">

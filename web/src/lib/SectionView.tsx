@@ -107,7 +107,8 @@ function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: 
       <g>
         {d.name === "throat" && <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={ink.paper} strokeWidth="2" strokeDasharray="5 4" />}
         <circle cx={to.x} cy={to.y} r="4" fill={colour} stroke="#fff" />
-        <Label at={{ x: to.x + Math.cos(half) * 12, y: to.y - Math.sin(half) * 12 }} text={words} colour={colour} anchor="start" />
+        {/* the offset is lettered under the surface, clear of the crown above it */}
+        <Label at={d.name === "offset" ? { x: to.x + 8, y: to.y + 20 } : { x: to.x + Math.cos(half) * 12, y: to.y - Math.sin(half) * 12 }} text={words} colour={colour} anchor="start" />
       </g>
     );
   }

@@ -117,7 +117,7 @@ class FirstWalkTest {
         answer(page, "At ambient", "yes");
         answer(page, "Enough light", "yes");
         answer(page, "Eye within 24 in, 30° up", "yes");
-        button(page, "today’s kit (4)").click();
+        button(page, "today’s kit (5)").click();
         assertThat(page.getByText("✓ in calibration")).isVisible();
         button(page, "5/16 goes, full length").click();
         assertThat(finding(page, "size")).hasAttribute("data-verdict", "accept");

@@ -83,7 +83,7 @@ class GroovesAndBooksTest {
         assertThat(verdict(page)).hasText("Reject");
         assertThat(page.getByText("Section read at")).isVisible();
 
-        tab(page, "other books").click();
+        tab(page, "Compare").click();
         button(page, "d1.1-welder-test").click();
         button(page, "iso5817-b").click();
         Locator profile = page.locator(".beside [data-criterion=profile]");

@@ -71,10 +71,13 @@ final class TermsCheck {
                 .filter(j -> book.refuses(j).isEmpty())
                 .map(j -> book.loosest(a.kind(), j, unit))
                 .toList();
-        boolean limited = limits.stream().anyMatch(Optional::isPresent);
+        // an empty limit means that some weld has none, and is tightened; but a fillet has no reinforcement to limit
+        boolean ofOneSort = switch (a.kind()) {
+            case REINFORCEMENT_MAX, CONVEXITY_MAX, SIZE_UNDERRUN -> true;
+            default -> false;
+        };
         Optional<Length> greatest = limits.stream().flatMap(Optional::stream).max(Length::compareTo);
-        boolean unlimited = !limited
-                || a.kind().criterion() == mensor.look.Criterion.ROOT && limits.contains(Optional.<Length>empty());
+        boolean unlimited = greatest.isEmpty() || !ofOneSort && limits.contains(Optional.<Length>empty());
         if (!unlimited && a.max().get().isOver(greatest.orElseThrow())) {
             problems.add(new FieldProblem(
                     field,
