@@ -1,7 +1,7 @@
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { useActor } from "../lib/session";
-import { saidBy, type Bench, type Entry } from "../lib/api";
+import { saidBy, type Bench, type Entry, type Line } from "../lib/api";
 import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
 import { StripView } from "../lib/StripView";
@@ -39,6 +39,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const [tab, setTab] = useState<Tab>(bench.dispositions.length > 0 && actor.role !== "INSPECTOR" ? "dispose" : "book");
   const [narrow, setNarrow] = useState<"section" | "book">("book");
   const [editing, setEditing] = useState<Entry>();
+  const [ghosts, setGhosts] = useState<Line["marks"]>([]);
   const units = bench.joint.units;
   const mayChange = bench.state === "OPEN" && actor.role === "INSPECTOR";
   const section = useMemo(() => nearest(bench, cursor), [bench, cursor]);
@@ -68,7 +69,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
       <main className="bench">
         <Tower bench={bench} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} quiet={bench.quiet} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
+          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
           <Before bench={bench} cursor={cursor} />
         </section>
         <div className={`lower only-${narrow}${tab === "beside" ? " beside-open" : ""}`}>
@@ -114,7 +115,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </section>
         </div>
         {mayChange && (
-          <EntryDock key={editing ? `${editing.id} ${editing.version}` : "new"} bench={bench} touched={touched} editing={editing} onDone={() => setEditing(undefined)} />
+          <EntryDock onMarks={setGhosts} key={editing ? `${editing.id} ${editing.version}` : "new"} bench={bench} touched={touched} editing={editing} onDone={() => setEditing(undefined)} />
         )}
       </main>
     </div>

@@ -1,21 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState, type FormEvent } from "react";
-import { api, problemsByField, Refused, saidBy, type Bench, type Entry, type Gauge } from "../lib/api";
+import { api, problemsByField, Refused, saidBy, type Bench, type Entry, type Gauge, type Line } from "../lib/api";
 import { chipsFor, contentOf, inWords, kindsOf, measures, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
+import { EntryLine } from "./EntryLine";
 import { useChange } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
 export type Touched = { place: string; touch: number };
 
-type Props = { bench: Bench; touched: Touched; editing?: Entry; onDone: () => void };
+type Props = { bench: Bench; touched: Touched; editing?: Entry; onDone: () => void; onMarks?: (marks: Line["marks"]) => void };
 
 
 /** Where things are put down: a kind, then what the gauge showed. Letters pick a kind, Enter puts down. */
-export function EntryDock({ bench, touched, editing, onDone }: Props) {
+export function EntryDock({ bench, touched, editing, onDone, onMarks = () => undefined }: Props) {
   const [spec, setSpec] = useState<KindSpec | undefined>(() => (editing ? specOf(editing) : undefined));
   const [typed, setTyped] = useState<Typed>(() => (editing ? asTyped(editing) : {}));
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
+  const [toLine, setToLine] = useState(false);
   const [filled, setFilled] = useState(touched.touch);
   const change = useChange(bench.id);
   const here = kindsOf(bench);
@@ -44,6 +46,12 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
       const target = e.target as HTMLElement;
       const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName) || target.closest('[role="dialog"]');
       if (typing || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "/" && spec) {
+        e.preventDefault();
+        setSpec(undefined);
+        setToLine(true);
+        return;
+      }
       const k = here.find((x) => x.key === e.key.toLowerCase());
       if (k) {
         e.preventDefault();
@@ -87,10 +95,11 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
   const others = fault !== undefined && !spec?.fields.some((f) => f.name in problems);
   return (
     <section className="card dock" aria-label="Put down">
+      {!editing && !spec && <EntryLine bench={bench} focused={toLine} onMarks={onMarks} />}
       {!editing && (
         <div className="kinds" role="group" aria-label="What was seen or read">
           {here.slice(0, first).map((k) => (
-            <button key={k.id} type="button" className="pick" aria-pressed={spec?.id === k.id} onClick={() => pick(k)} title={`key ${k.key}`}>
+            <button key={k.id} type="button" className="pick" aria-pressed={spec?.id === k.id} onClick={() => (spec?.id === k.id ? setSpec(undefined) : pick(k))} title={`key ${k.key}`}>
               <KeyWord word={k.word} letter={k.key} />
             </button>
           ))}
@@ -138,7 +147,7 @@ export function EntryDock({ bench, touched, editing, onDone }: Props) {
       )}
       <div className="said" role="status">
         {late && spec && measures(spec) && <span className="fault" style={{ marginRight: 12 }}>✕ {late}</span>}
-        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter puts down; Esc, then a letter, changes what is put down.</span> : <span className="quiet">Pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
+        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter puts down; Esc, then a letter, changes what is put down.</span> : <span className="quiet">Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
       </div>
     </section>
   );

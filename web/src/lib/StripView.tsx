@@ -9,6 +9,7 @@ type Mark = Strip["marks"][number];
 type Quiet = Bench["quiet"][number];
 type Props = {
   strip: Strip;
+  ghosts?: Strip["marks"];
   quiet?: Quiet[];
   units: string;
   cursor: number;
@@ -29,7 +30,7 @@ const depthScale = 10;
 const deepest = 26;
 
 /** The weld unrolled along its length, from the datum; built from the numbers that the core gives. */
-export function StripView({ strip, quiet = [], units, cursor, onCursor, onMark }: Props) {
+export function StripView({ strip, quiet = [], ghosts = [], units, cursor, onCursor, onMark }: Props) {
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 960, height: 300 });
   const scale = Math.max(10, width - gutter - right) / strip.length;
   const x = (mm: number) => gutter + mm * scale;
@@ -71,6 +72,11 @@ export function StripView({ strip, quiet = [], units, cursor, onCursor, onMark }
               {lane.name}
             </text>
             <rect x={gutter} y={lane.top} width={end - gutter} height={lane.height} fill={lane.id === "base" ? "none" : lane.id === "face" ? "#eef1f3" : "#f6f8f9"} stroke={ink.line} strokeDasharray={lane.id === "base" ? "3 4" : undefined} />
+            {ghosts.filter((g) => g.lane === lane.id).map((g, i) => (
+              <rect key={`ghost${i}`} data-ghost={g.kind} x={x(g.from) - 3} y={lane.top + 1} width={Math.max(6, x(g.to) - x(g.from) + 6)} height={lane.height - 2} rx="3" fill="none" stroke={ink.layout} strokeWidth="2.5" strokeDasharray="6 4">
+                <title>{`understood: ${g.kind} ${g.label}`}</title>
+              </rect>
+            ))}
             <Marks end={end} marks={strip.marks.filter((m) => m.lane === lane.id)} lane={lane} x={x} onMark={onMark} />
           </g>
         ))}

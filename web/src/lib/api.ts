@@ -21,6 +21,8 @@ export type BookLine = Schemas["BookLine"];
 export type BookPage = Schemas["BookView"];
 export type BookCheckForm = Schemas["BookCheckForm"];
 export type BookColumn = Schemas["BookColumn"];
+export type Line = Schemas["LineView"];
+export type LineCard = Schemas["Card"];
 export type ContractTerms = Schemas["ContractTerms"];
 export type DeviationForm = Schemas["DeviationForm"];
 export type Conditions = Schemas["ConditionsForm"];
@@ -165,6 +167,8 @@ export const api = {
     send<Bench>("PUT", `${look(id)}/entries/${entry}`, { kind, content, version }),
   putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>
     send<Bench>("POST", `${look(id)}/entries`, entries),
+  lines: (id: string, lines: string[], before: string) => send<Line[]>("POST", `${look(id)}/lines`, { lines, before }),
+  entryLine: () => send<LineCard[]>("GET", "/api/entry-line"),
   takeOff: (id: string, entry: Entry) =>
     send<Bench>("DELETE", `${look(id)}/entries/${entry.id}?version=${entry.version}`),
   restore: (id: string, entry: string) => send<Bench>("POST", `${look(id)}/entries/${entry}/restore`),

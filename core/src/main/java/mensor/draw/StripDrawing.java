@@ -163,6 +163,11 @@ public record StripDrawing(
         return i.criterion() == Criterion.ROOT ? "root" : "face";
     }
 
+    /** Where the indications of a look would stand, before anything is judged. */
+    public static List<Mark> marksOf(Inspection inspection) {
+        return marks(inspection, Set.of());
+    }
+
     private static List<Mark> marks(Inspection inspection, Set<Integer> rejecting) {
         List<Mark> marks = new ArrayList<>();
         Length end = inspection.joint().length();

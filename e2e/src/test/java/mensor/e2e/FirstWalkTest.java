@@ -108,6 +108,52 @@ class FirstWalkTest {
         assertThat(page.getByLabel("Login")).isVisible();
     }
 
+    private static Locator line(Page page) {
+        return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Entry line"));
+    }
+
+    /** One line for each entry: its meaning in words and on the strip before Enter, what is wrong and where, rows pasted. */
+    @Test
+    void theEntryLineSaysWhatItUnderstoodBeforeEnter() {
+        Page page = open(1280, 800);
+        signIn(page, "ines");
+        setUp(page, "LINE-1");
+        page.keyboard().press("/");
+        page.keyboard().type("uc web 12-14 3/64");
+        Locator means = page.locator(".line .means");
+        assertThat(means).containsText("undercut web toe 12–14 3/64 deep");
+        assertThat(page.locator("[data-ghost=undercut]")).hasCount(1);
+        page.keyboard().press("Enter");
+        assertThat(means).containsText("Put down: undercut");
+        assertThat(page.locator("[data-ghost]")).hasCount(0);
+        page.keyboard().type("b 3-40 1/64");
+        assertThat(means).containsText("past the weld's end");
+        line(page).fill("uc a 5 1/32");
+        assertThat(means.locator("mark")).hasText("5");
+        line(page).fill("none crack over");
+        assertThat(means.getByText("overlap")).isVisible();
+        page.keyboard().press("Tab");
+        assertThat(line(page)).hasValue("none crack overlap ");
+        page.keyboard().press("Enter");
+        assertThat(finding(page, "overlap")).hasAttribute("data-verdict", "accept");
+        StringBuilder rows = new StringBuilder();
+        for (int i = 0; i < 20; i++) {
+            rows.append(i + 1).append("\t5/16\t3/8\n");
+        }
+        line(page)
+                .evaluate(
+                        "(e, text) => { const d = new DataTransfer(); d.setData('text', text); e.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }",
+                        "leg 23 5/16 3/8\n" + rows);
+        assertThat(page.getByText("21 rows pasted")).isVisible();
+        button(page, "Put down 21").click();
+        assertThat(finding(page, "size")).hasAttribute("data-verdict", "accept");
+        page.keyboard().press("Escape");
+        page.locator("h2").first().click();
+        page.keyboard().press("?");
+        assertThat(page.getByText("What the entry line understands")).isVisible();
+        assertFits(page);
+    }
+
     @Test
     void oneConfirmationAfterTheWalkAndUndo() {
         Page page = open(1280, 800);

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import mensor.length.Unit;
 import mensor.look.Addendum;
 import mensor.look.Indication;
+import mensor.look.Inspection;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
 import mensor.weld.Procedure;
@@ -48,6 +49,33 @@ public record InspectionParts(
                 + String.join(",", covered) + "],\"readings\":[" + String.join(",", readings) + "],\"indications\":["
                 + String.join(",", indications) + "],\"welding\":" + welding + ",\"addenda\":" + addenda
                 + ",\"readingChoices\":" + readingChoices + "}");
+    }
+
+    /**
+     * A look at the joint with one entry alone, to see whether the weld can have it.
+     *
+     * @throws UnreadableInput as the format refuses it, the field relative to the entry
+     */
+    public static Inspection withOne(String criteria, String units, String joint, String entry, boolean reading) {
+        String content = measured(entry, reading, Optional.empty());
+        List<String> one = List.of(content);
+        InspectionParts parts = new InspectionParts(
+                criteria,
+                units,
+                joint,
+                "{}",
+                List.of(),
+                List.of(),
+                reading ? one : List.of(),
+                reading ? List.of() : one,
+                "{}",
+                NO_ADDENDA,
+                NO_CHOICES);
+        try {
+            return parts.read().inspection();
+        } catch (UnreadableInput e) {
+            throw new UnreadableInput(e.field().replaceFirst("^(readings|indications)\\[0]\\.?", ""), e.problem());
+        }
     }
 
     /** Reads a joint alone; fields in errors are relative to it. */

@@ -26,8 +26,10 @@ class BenchController {
     private final Bench bench;
     private final BenchViews views;
     private final Welding welding;
+    private final Lines lines;
 
-    BenchController(Bench bench, BenchViews views, Welding welding) {
+    BenchController(Bench bench, BenchViews views, Welding welding, Lines lines) {
+        this.lines = lines;
         this.bench = bench;
         this.views = views;
         this.welding = welding;
@@ -60,6 +62,13 @@ class BenchController {
     BenchView putAll(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody List<Bench.NewEntry> several) {
         return views.of(bench.putAll(actor, id, several));
+    }
+
+    /** What lines mean, before they are put down; nothing is stored. */
+    @PostMapping("/lines")
+    List<Lines.LineView> read(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Lines.LinesForm form) {
+        return lines.read(bench.open(actor, id), form);
     }
 
     @DeleteMapping("/entries/{entryId}")

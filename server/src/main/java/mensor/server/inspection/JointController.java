@@ -1,6 +1,8 @@
 package mensor.server.inspection;
 
+import java.util.List;
 import java.util.UUID;
+import mensor.line.EntryLine;
 import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
@@ -55,6 +57,12 @@ class JointController {
             @RequestParam(defaultValue = "all") String group,
             @RequestParam(required = false) UUID job) {
         return worklist.page(actor, find, group, job);
+    }
+
+    /** What the entry line understands, a line for each kind. */
+    @GetMapping("/entry-line")
+    List<EntryLine.Card> entryLine() {
+        return EntryLine.card();
     }
 
     @PostMapping("/joints/preview")

@@ -1,0 +1,60 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
+import { bench } from "../test/bench";
+import { renderWith } from "../test/render";
+import { EntryLine } from "./EntryLine";
+
+const whole = { entries: [{ kind: "READING", content: { at: "6", legA: "5/16", legB: "1/4" } }], kind: "leg", from: 0, to: 0, expects: [], completions: [], marks: [] };
+const wrong = { entries: [], kind: "undercut", problem: "from where to where? as 12-13", from: 5, to: 7, expects: [], completions: [], marks: [] };
+const half = { entries: [], kind: "leg", from: 0, to: 0, expects: ["at", "leg A"], completions: ["throat"], marks: [] };
+
+function line(answer: unknown[]) {
+  const view = renderWith(<EntryLine bench={bench()} onMarks={vi.fn()} />, {
+    "POST /api/inspections/look-1/lines": () => ({ json: answer }),
+    "POST /api/inspections/look-1/entries": () => ({ json: bench({ version: 4 }) }),
+  });
+  const input = screen.getByLabelText<HTMLInputElement>("Entry line", { selector: "input" });
+  return { ...view, input, stored: () => view.sent.filter((s) => s.path.endsWith("/entries")) };
+}
+
+describe("the entry line", () => {
+  it("says what it understood, and puts it down once with Enter, however quick", async () => {
+    const { input, stored } = line([whole]);
+    fireEvent.change(input, { target: { value: "leg 6 5/16 1/4" } });
+    fireEvent.submit(input);
+    fireEvent.submit(input);
+    expect(await screen.findByText(/Put down: legs 5\/16, 1\/4 at 6/)).toBeTruthy();
+    expect(stored()).toHaveLength(1);
+    expect(input.value).toBe("");
+  });
+
+  it("shows what is wrong and where, and puts nothing down", async () => {
+    const { input, stored } = line([wrong]);
+    fireEvent.change(input, { target: { value: "uc a 12 1/32" } });
+    expect(await screen.findByText(/from where to where/)).toBeTruthy();
+    expect(screen.getByText("12", { selector: "mark" })).toBeTruthy();
+    fireEvent.submit(input);
+    await waitFor(() => expect(stored()).toHaveLength(0));
+    expect(input.value).toBe("uc a 12 1/32");
+  });
+
+  it("keeps an unfinished line, says what may follow, and completes it with Tab", async () => {
+    const { input, stored } = line([half]);
+    fireEvent.change(input, { target: { value: "leg thr" } });
+    expect(await screen.findByText("then: at, leg A")).toBeTruthy();
+    fireEvent.submit(input);
+    fireEvent.keyDown(input, { key: "Tab" });
+    expect(input.value).toBe("leg throat ");
+    expect(stored()).toHaveLength(0);
+  });
+
+  it("takes pasted rows and puts all of them down together", async () => {
+    const { input, sent, stored } = line([whole, whole]);
+    fireEvent.paste(input, { clipboardData: { getData: () => "1\t5/16\t1/4\n6\t5/16\t1/4\n" } });
+    expect(await screen.findByText("2 rows pasted")).toBeTruthy();
+    fireEvent.click(await screen.findByText("Put down 2"));
+    await waitFor(() => expect(stored()).toHaveLength(1));
+    expect(stored()[0]?.body).toHaveLength(2);
+    expect(sent.find((s) => s.path.endsWith("/lines"))?.body).toEqual({ lines: ["1\t5/16\t1/4", "6\t5/16\t1/4"], before: "leg" });
+  });
+});

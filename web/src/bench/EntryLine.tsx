@@ -1,0 +1,168 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { Modal } from "antd";
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEvent } from "react";
+import { api, saidBy, type Bench, type Line } from "../lib/api";
+import { inWords } from "./kinds";
+import { useChange } from "./useBench";
+
+type Props = { bench: Bench; focused?: boolean; onMarks: (marks: Line["marks"]) => void };
+
+/** One line takes anything: it says what it understood, in words and on the strip, before Enter puts it down. */
+export function EntryLine({ bench, focused = false, onMarks }: Props) {
+  const [text, setText] = useState("");
+  const [before, setBefore] = useState("leg");
+  const [fault, setFault] = useState<unknown>();
+  const [said, setSaid] = useState("");
+  const [card, setCard] = useState(false);
+  const change = useChange(bench.id);
+  const queries = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const lines = text.split("\n").filter((l) => l.trim() !== "");
+
+  const asked = lines.length > 1 ? lines : [text];
+  const reading = useQuery({
+    queryKey: ["lines", bench.id, before, asked.join("\n")],
+    queryFn: () => api.lines(bench.id, asked, before),
+    enabled: text.trim() !== "",
+    placeholderData: (last) => last,
+    gcTime: 10_000,
+  });
+  const read = useMemo(() => (text.trim() === "" ? [] : (reading.data ?? [])), [text, reading.data]);
+  useEffect(() => onMarks(read.flatMap((r) => r.marks)), [read, onMarks]);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const target = e.target as HTMLElement;
+      const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName) || target.closest('[role="dialog"]');
+      if (typing || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "/") {
+        e.preventDefault();
+        input.current?.focus();
+      }
+      if (e.key === "?") setCard(true);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+
+  const entries = read.flatMap((r) => r.entries);
+  const wrong = read.findIndex((r) => r.problem);
+  const open = read.findIndex((r) => !r.problem && r.entries.length === 0);
+  const problem = read[wrong];
+  const last = read.at(-1);
+
+  const sending = useRef(false);
+  /** The entries' own ids stand until they are stored, so that a repeated send puts nothing down twice. */
+  const pending = useRef<{ text: string; ids: string[] }>({ text: "", ids: [] });
+  /** A quick hand's Enter comes before the line was read: it is read here once more, and put down only where it is whole. */
+  const putDown = async (e: FormEvent) => {
+    e.preventDefault();
+    if (text.trim() === "" || sending.current) return;
+    sending.current = true;
+    try {
+      const views = await queries.fetchQuery({ queryKey: ["lines", bench.id, before, asked.join("\n")], queryFn: () => api.lines(bench.id, asked, before) });
+      const all = views.flatMap((v) => v.entries);
+      if (views.some((v) => v.problem || v.entries.length === 0)) return; // what is wrong or missing stands beside the line
+      if (pending.current.text !== text) pending.current = { text, ids: all.map(() => crypto.randomUUID()) };
+      const { ids } = pending.current;
+      await change.mutateAsync(() => api.putAll(bench.id, all.map((x, i) => ({ ...x, id: ids[i] ?? crypto.randomUUID() }))));
+      pending.current = { text: "", ids: [] };
+      setSaid(`Put down: ${all.length === 1 && all[0] ? inWords(all[0], bench) : `${all.length} entries`}`);
+      setBefore(views.at(-1)?.kind || before);
+      setText("");
+      setFault(undefined);
+    } catch (x) {
+      setFault(x);
+    } finally {
+      sending.current = false;
+    }
+  };
+  const paste = (e: ClipboardEvent) => {
+    const pasted = e.clipboardData.getData("text");
+    if (!pasted.trim().includes("\n")) return;
+    e.preventDefault();
+    setText(pasted.replace(/\r/g, "").trim());
+  };
+  const complete = (word: string) => {
+    setText(text.replace(/[^\s]*$/, "") + word + " ");
+    input.current?.focus();
+  };
+  const several = lines.length > 1;
+  return (
+    <form className="line" onSubmit={(e) => void putDown(e)} aria-label="Entry line">
+      <div className="typed">
+        {several ? (
+          <output className="text">{lines.length} rows pasted</output>
+        ) : (
+          <input
+            ref={input}
+            className="text"
+            aria-label="Entry line"
+            placeholder="/ then what you see: uc a 12-14 1/32 · leg 6 5/16 1/4 · none crack overlap · ? shows all"
+            autoFocus={focused}
+            autoComplete="off"
+            autoCapitalize="off"
+            spellCheck={false}
+            value={text}
+            onChange={(e) => { setText(e.target.value); setSaid(""); }}
+            onPaste={paste}
+            onKeyDown={(e) => {
+              const only = last?.completions.length === 1 ? last.completions[0] : undefined;
+              if (e.key === "Tab" && !e.shiftKey && only && text.trim() !== "") {
+                e.preventDefault();
+                complete(only);
+              }
+              if (e.key === "Escape") {
+                setText("");
+                e.currentTarget.blur();
+              }
+            }}
+          />
+        )}
+        <button type="submit" className="btn main" disabled={change.isPending || wrong >= 0}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
+        {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
+        <button type="button" className="btn" aria-label="What the line understands" onClick={() => setCard(true)}>?</button>
+      </div>
+      {text !== "" && (
+        <div className="means" role="status">
+          {fault !== undefined || reading.isError ? (
+            <span className="fault">{saidBy(fault ?? reading.error)}</span>
+          ) : problem?.problem ? (
+            <span className="fault">{several ? `row ${wrong + 1}: ` : ""}{wrong >= 0 && problem.to > problem.from && <mark>{(lines[wrong] ?? "").slice(problem.from, problem.to)}</mark>} {problem.problem}</span>
+          ) : entries.length > 0 && open < 0 ? (
+            <b>{several ? `${entries.length} entries, the last: ` : ""}{entries.slice(-2).map((x) => inWords(x, bench)).join(" · ")}</b>
+          ) : (
+            <span className="quiet">then: {last?.expects.join(", ")}</span>
+          )}
+          {!several && (last?.completions ?? []).slice(0, 8).map((c) => (
+            <button key={c} type="button" className="pick word" onClick={() => complete(c)}>{c}</button>
+          ))}
+        </div>
+      )}
+      {text === "" && said && <div className="means" role="status">{said}</div>}
+      {card && <HelpCard onClose={() => setCard(false)} />}
+    </form>
+  );
+}
+
+/** The card: every kind with what follows it and a line as an example. */
+function HelpCard({ onClose }: { onClose: () => void }) {
+  const cards = useQuery({ queryKey: ["entry-line"], queryFn: api.entryLine, staleTime: Infinity });
+  return (
+    <Modal open title="What the entry line understands" footer={null} onCancel={onClose} width={860}>
+      <p className="small">A kind, then its parts apart by spaces. A length is one word: 1/32, 1-1/8, .03, 2.4mm. From–to: 12-14, 12..14 (past the datum of a closed weld: 23..1). A line of numbers repeats the kind before it; rows pasted from a spreadsheet are legs: at, leg A, leg B. <b>none</b> crack overlap: looked, none seen. Undercut: <b>uc a 10-14 1/16 over 1/32 11-12.5</b> is at most 1/16, over 1/32 only there.</p>
+      <table className="limits card-table">
+        <thead><tr><th>Kind</th><th>then</th><th>as</th></tr></thead>
+        <tbody>
+          {cards.data?.map((c) => (
+            <tr key={c.words[0]}>
+              <td><b>{c.words[0]}</b>{c.words.length > 1 && <span className="quiet small"> {c.words.slice(1).join(", ")}</span>}</td>
+              <td className="small">{c.follows.join(" · ")}</td>
+              <td><code>{c.example}</code></td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Modal>
+  );
+}
