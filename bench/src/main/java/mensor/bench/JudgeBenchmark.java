@@ -42,7 +42,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Fork(1)
-@Warmup(iterations = 3, time = 2)
+@Warmup(iterations = 8, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class JudgeBenchmark {
     /** A weld seen all along. */

@@ -147,7 +147,7 @@ public record Finding(
     /** Gathers a finding while a check goes through its rule. A later verdict replaces an earlier one. */
     static final class Builder {
         /** A usual look has its arithmetic whole; of hundreds of entries nobody reads every line. */
-        private static final int MOST_LINES = 60;
+        private static final int MOST_LINES = 30;
 
         private final String id;
         private final Criterion criterion;

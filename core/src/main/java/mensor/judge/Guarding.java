@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import mensor.length.Length;
 import mensor.look.Indication;
 import mensor.look.Inspection;
@@ -86,6 +87,10 @@ final class Guarding {
             return "guarded acceptance: nothing here was read with a gauge";
         }
         Length y = Length.parse(n.measured(), inspection.units());
+        if (!isRead(f, y)) {
+            return "guarded acceptance (JCGM 106): every value is moved by its band of "
+                    + guard.factor().toPlainString() + " u to the unfavourable side, then summed";
+        }
         Length t = Length.parse(n.allowed(), inspection.units());
         double p = n.isLeast() ? Conformance.atLeast(y, u.get(), t) : Conformance.atMost(y, u.get(), t);
         return String.format(
@@ -97,6 +102,28 @@ final class Guarding {
                 u.get().decimal(),
                 guard.factor().toPlainString(),
                 p);
+    }
+
+    /** Whether the number that decides was read with a gauge; a length that was summed up was not. */
+    private boolean isRead(Finding f, Length value) {
+        boolean depth = f.indications().stream()
+                .map(inspection.indications()::get)
+                .anyMatch(i -> i.depth().filter(d -> d.compareTo(value) == 0).isPresent());
+        return depth
+                || f.readings().stream()
+                        .map(inspection.readings()::get)
+                        .filter(Reading.Station.class::isInstance)
+                        .map(Reading.Station.class::cast)
+                        .flatMap(s -> Stream.of(
+                                        s.legA(),
+                                        s.legB(),
+                                        s.throat(),
+                                        s.convexity(),
+                                        s.reinforcement(),
+                                        s.rootReinforcement(),
+                                        s.offset())
+                                .flatMap(Optional::stream))
+                        .anyMatch(l -> l.compareTo(value) == 0);
     }
 
     private Optional<Length> uncertainty(Finding f) {

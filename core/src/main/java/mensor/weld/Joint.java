@@ -16,6 +16,7 @@ import mensor.length.Unit;
 public final class Joint {
     private final Builder b;
     private final Ruler ruler;
+    private Optional<RealLength> nominalThroat;
 
     private Joint(Builder b) {
         this.b = b;
@@ -141,8 +142,11 @@ public final class Joint {
 
     /** The throat that a fillet is to have: the drawing's, or that of its leg with a flat face. */
     public Optional<RealLength> nominalThroat() {
-        return throat().map(RealLength::of)
-                .or(() -> size().map(s -> b.dihedral.throatOf(RealLength.of(s), sizeMeans())));
+        if (nominalThroat == null) { // a root is drawn; two threads that draw it come to the same
+            nominalThroat = throat().map(RealLength::of)
+                    .or(() -> size().map(s -> b.dihedral.throatOf(RealLength.of(s), sizeMeans())));
+        }
+        return nominalThroat;
     }
 
     public Optional<Penetration> penetration() {

@@ -91,6 +91,17 @@ class GuardTest {
         assertThat(guarded(look, "0.05", Criterion.UNDERCUT).verdict()).isEqualTo(ACCEPT);
     }
 
+    /** A probability is said of a value that a gauge read, never of a length that was summed up. */
+    @Test
+    void aProbabilityIsOfAReading() {
+        Look read = Look.millimetres("600").undercut(Toe.A, "100", "110", "0.8");
+        assertThat(guarded(read, "0.1", Criterion.UNDERCUT).trace()).anyMatch(t -> t.endsWith("is 0.977"));
+        Look summed = Look.millimetres("600").undercut(Toe.A, "100", "110", "1.5");
+        assertThat(guarded(summed, "0.1", Criterion.UNDERCUT).trace())
+                .noneMatch(t -> t.contains("probability"))
+                .anyMatch(t -> t.contains("then summed"));
+    }
+
     @ParameterizedTest
     @CsvSource({"8.2, ACCEPT", "8.19, INCOMPLETE"})
     void aLegKeepsTheSizeByTheBand(String leg, Verdict wanted) {
