@@ -180,6 +180,14 @@ class StructuralBooksTest {
     }
 
     @Test
+    void aTestPieceSaysWhatItCannotKnow() {
+        Look look = fillet(Unit.INCH).by(TEST_PIECE).pore("3", "1/8");
+        assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
+        assertThat(look.finding(Criterion.POROSITY).trace()).anyMatch(t -> t.startsWith("A fillet-break piece"));
+        assertThat(look.judge().notes()).anyMatch(n -> n.startsWith("A fillet-break piece"));
+    }
+
+    @Test
     void stiffenersToWebAreJudgedByTheStaticSums() {
         Look look = fillet(Unit.INCH)
                 .by(CYCLIC)

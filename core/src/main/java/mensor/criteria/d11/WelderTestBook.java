@@ -1,5 +1,7 @@
 package mensor.criteria.d11;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Citation;
@@ -62,10 +64,24 @@ public final class WelderTestBook extends StaticBook {
                 Confidence.MEDIUM);
     }
 
-    /** The sums, for a butt across tension too. */
+    private static final String BREAK_PIECE =
+            "A fillet-break piece shows no visible pore at all; whether this piece is one is not known here.";
+
+    /** The sums, for a butt across tension too; a fillet may be the piece that is broken. */
     @Override
     Rule pores(Joint joint, Unit column) {
-        return StaticTables.pores(column);
+        Rule sums = StaticTables.pores(column);
+        return joint.isFillet() ? new Rule.Noted(sums, BREAK_PIECE) : sums;
+    }
+
+    @Override
+    public List<String> notes(Joint joint) {
+        List<String> notes = new ArrayList<>(super.notes(joint));
+        notes.add(
+                joint.isFillet()
+                        ? BREAK_PIECE
+                        : "Reinforcement merges smoothly into the members: a look tells, no gauge.");
+        return notes;
     }
 
     @Override
