@@ -29,6 +29,8 @@ class FirstVisitorTest {
             page.getByText("Add", new Page.GetByTextOptions().setExact(true)).click();
             assertThat(page.getByText("I. Vane")).isVisible();
             page.getByText("Sign out").click();
+            // the people's page has a login and a password of its own: it must be gone
+            assertThat(page.getByLabel("First password")).isHidden();
             assertThat(page.getByText("One touch signs in")).isHidden();
             page.getByLabel("Login").fill("vane");
             page.getByLabel("Password").fill("long-enough-2");
