@@ -54,6 +54,9 @@ class BeforeTheLookTest {
         page.getByLabel("Jobs", new Page.GetByLabelOptions().setExact(true))
                 .getByText("Lock footbridge")
                 .click();
+        // The first job's card stands until the chosen one is drawn, and would take the file.
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lock footbridge")))
+                .isVisible();
         page.getByLabel("Open a weld list")
                 .setInputFiles(new FilePayload("welds.csv", "text/csv", LIST.getBytes(StandardCharsets.UTF_8)));
         assertThat(page.getByText("Checked: nothing is stored yet")).isVisible();
