@@ -3,7 +3,6 @@ package mensor.draw;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
@@ -61,8 +60,12 @@ public record StripDrawing(
     /** What is known of the size along a stretch: {@code goes}, {@code marked} under size, {@code untried}. */
     public record Band(double from, double to, String state, String label) {}
 
-    /** The window of a finding that decides. */
-    public record Bracket(String finding, double from, double to, String label, boolean rejects) {}
+    /**
+     * The place that decides a finding, with its sum.
+     *
+     * @param windowed it is the worst of many windows, and so worth showing where nothing rejects
+     */
+    public record Bracket(String finding, double from, double to, String label, boolean rejects, boolean windowed) {}
 
     public record Stretch(double from, double to, String label) {}
 
@@ -85,7 +88,8 @@ public record StripDrawing(
                 gaps(inspection));
     }
 
-    static double mm(Length length) {
+    /** A length in millimetres, near enough to draw. */
+    public static double mm(Length length) {
         return length.approximateNanometres() / Unit.MILLIMETRE.nanometres();
     }
 
@@ -267,20 +271,26 @@ public record StripDrawing(
         List<Bracket> brackets = new ArrayList<>();
         for (Finding f : evaluation.findings()) {
             boolean windowed = f.criterion() == Criterion.UNDERCUT || f.criterion() == Criterion.POROSITY;
-            Optional<Span> span = f.span().filter(s -> !s.extent().isZero());
-            if (windowed && span.isPresent() && !f.indications().isEmpty()) {
-                for (Span s : inspection.joint().ruler().straight(span.get())) {
-                    brackets.add(new Bracket(
-                            f.id(),
-                            mm(s.from()),
-                            mm(s.to()),
-                            f.criterion().title().toLowerCase(java.util.Locale.ROOT) + " " + f.measured() + " · "
-                                    + f.allowed() + " allowed",
-                            f.verdict() == Verdict.REJECT));
-                }
+            if (f.span().isEmpty()) {
+                continue;
+            }
+            for (Span s : inspection.joint().ruler().straight(f.span().get())) {
+                brackets.add(new Bracket(
+                        f.id(),
+                        mm(s.from()),
+                        mm(s.to()),
+                        sum(f),
+                        f.verdict() == Verdict.REJECT,
+                        windowed && !s.extent().isZero() && !f.indications().isEmpty()));
             }
         }
         return brackets;
+    }
+
+    private static String sum(Finding f) {
+        String title = f.criterion().title().toLowerCase(java.util.Locale.ROOT);
+        String measured = f.measured().isEmpty() ? "" : " " + f.measured();
+        return title + measured + (f.allowed().isEmpty() ? "" : " · " + f.allowed() + " allowed");
     }
 
     private static List<Stretch> gaps(Inspection inspection) {

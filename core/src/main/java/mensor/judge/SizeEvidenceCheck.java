@@ -24,7 +24,7 @@ final class SizeEvidenceCheck {
         this.rule = rule;
         this.ruler = ruler;
         this.covered = covered;
-        this.stations = stations.stream().sorted().toList();
+        this.stations = stations.stream().distinct().sorted().toList(); // a place read twice is one station
     }
 
     /** What is missing, one line a place; empty where enough was read. */

@@ -73,7 +73,33 @@ final class TestBrowser {
         return send(method, path, body == null ? null : body.replace('\'', '"'), token, "application/json");
     }
 
+    /** Bytes as they are: a picture. */
+    Answer putBytes(String path, byte[] bytes) {
+        return send("PUT", path, HttpRequest.BodyPublishers.ofByteArray(bytes), true, "application/octet-stream");
+    }
+
+    /** The bytes that stand at a path. */
+    byte[] bytes(String path) {
+        try {
+            HttpResponse<byte[]> response = client.send(
+                    HttpRequest.newBuilder(URI.create(base + path)).build(), HttpResponse.BodyHandlers.ofByteArray());
+            assertThat(response.statusCode()).isEqualTo(200);
+            return response.body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     private Answer send(String method, String path, String body, boolean token, String type) {
+        HttpRequest.BodyPublisher publisher =
+                body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body);
+        return send(method, path, publisher, token, type);
+    }
+
+    private Answer send(String method, String path, HttpRequest.BodyPublisher body, boolean token, String type) {
         if (!method.equals("GET") && token && cookie("XSRF-TOKEN") == null) {
             get("/api/session");
         }
@@ -81,8 +107,7 @@ final class TestBrowser {
         if (token && cookie("XSRF-TOKEN") != null) {
             r.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
         }
-        r.method(
-                method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+        r.method(method, body);
         try {
             HttpResponse<String> response = client.send(r.build(), HttpResponse.BodyHandlers.ofString());
             return new Answer(response.statusCode(), response.body(), response);

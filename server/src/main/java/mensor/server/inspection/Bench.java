@@ -23,6 +23,7 @@ import mensor.server.joint.JointRepository;
 import mensor.server.making.MakingViews;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import mensor.server.photo.Photos;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import mensor.weld.InvalidField;
@@ -41,6 +42,7 @@ public class Bench {
     private final JointRepository joints;
     private final People people;
     private final Judging judging;
+    private final Photos photos;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -51,6 +53,7 @@ public class Bench {
             JointRepository joints,
             People people,
             Judging judging,
+            Photos photos,
             JsonMapper json,
             Clock clock) {
         this.inspections = inspections;
@@ -59,6 +62,7 @@ public class Bench {
         this.joints = joints;
         this.people = people;
         this.judging = judging;
+        this.photos = photos;
         this.json = json;
         this.clock = clock;
     }
@@ -123,11 +127,22 @@ public class Bench {
 
     @Transactional(readOnly = true)
     public Opened open(Actor actor, UUID id) {
+        return opened(checkSees(actor, id));
+    }
+
+    /** Which version of a look stands: cheap enough to be asked every second. */
+    @Transactional(readOnly = true)
+    public long version(Actor actor, UUID id) {
+        return checkSees(actor, id).version();
+    }
+
+    /** The look, where the person may see it. */
+    InspectionEntity checkSees(Actor actor, UUID id) {
         InspectionEntity inspection = inspections.findById(id).orElseThrow(Bench::unknown);
         if (actor.role().seesSignedOnly() && inspection.state() != InspectionEntity.State.SIGNED) {
             throw Refused.forbidden("a viewer sees signed records only; this look is not signed yet");
         }
-        return opened(inspection);
+        return inspection;
     }
 
     private Opened opened(InspectionEntity inspection) {
@@ -301,6 +316,29 @@ public class Bench {
         return judged(inspection);
     }
 
+    /** A picture at a place of the weld or of one entry. */
+    @Transactional
+    public Opened photo(Actor actor, UUID inspectionId, UUID photoId, Photos.Place place, byte[] sent) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        if ((place.entry() == null) == (place.at() == null)) {
+            throw Refused.invalid("at", "a picture shows a place of the weld, or one entry");
+        }
+        if (place.entry() != null) {
+            entry(inspection, place.entry());
+        } else {
+            checkOnWeld(inspection, "at", place.at(), place.at());
+        }
+        photos.put(actor, inspectionId, photoId, place, sent);
+        return judged(inspection);
+    }
+
+    @Transactional
+    public Opened photoOff(Actor actor, UUID inspectionId, UUID photoId, boolean off) {
+        InspectionEntity inspection = forChange(actor, inspectionId);
+        photos.setWithdrawn(inspectionId, photoId, off);
+        return judged(inspection);
+    }
+
     private EntryEntity entry(InspectionEntity inspection, UUID entryId) {
         return entries.findById(entryId)
                 .filter(e -> e.inspectionId().equals(inspection.id()))
@@ -346,18 +384,19 @@ public class Bench {
         if (looked.from() == null || looked.to() == null) {
             throw Refused.invalid(looked.from() == null ? "from" : "to", "say from where to where you looked");
         }
+        checkOnWeld(inspection, "from", looked.from(), looked.to());
+    }
+
+    private void checkOnWeld(InspectionEntity inspection, String field, String from, String to) {
         JointEntity joint = joints.findById(inspection.jointId()).orElseThrow();
         try {
             InspectionParts.readJoint(joint.document(), joint.unit())
-                    .checkWithin(
-                            "",
-                            new Span(
-                                    Length.parse(looked.from(), joint.unit()),
-                                    Length.parse(looked.to(), joint.unit())));
+                    .checkWithin("", new Span(Length.parse(from, joint.unit()), Length.parse(to, joint.unit())));
         } catch (InvalidField e) {
-            throw Refused.invalid(e.field().replaceFirst("^\\.", ""), e.problem());
+            String end = e.field().replaceFirst("^\\.", "");
+            throw Refused.invalid(end.isEmpty() || from.equals(to) ? field : end, e.problem());
         } catch (LengthFormatException e) {
-            throw Refused.invalid("from", e.getMessage());
+            throw Refused.invalid(field, e.getMessage());
         }
     }
 
@@ -385,10 +424,12 @@ public class Bench {
         next.setHolder(actor.id());
         next.setConditions(old.conditions());
         inspections.save(next);
+        Map<UUID, UUID> carried = new HashMap<>();
         for (EntryEntity e : entries.findByInspectionIdOrderBySequence(old.id())) {
             if (!e.isWithdrawn()) {
+                carried.put(e.id(), UUID.randomUUID());
                 entries.save(new EntryEntity(
-                        UUID.randomUUID(),
+                        carried.get(e.id()),
                         next.id(),
                         next.nextSequence(),
                         e.kind(),
@@ -397,6 +438,8 @@ public class Bench {
                         e.enteredAt()));
             }
         }
+        entries.flush();
+        photos.carryOver(old.id(), next.id(), carried);
         return judged(next);
     }
 
@@ -406,6 +449,7 @@ public class Bench {
         try {
             Opened opened = opened(inspection);
             inspection.judged(opened.judged().evaluation());
+            inspection.changed();
             inspections.flush();
             return opened;
         } catch (UnreadableInput e) {

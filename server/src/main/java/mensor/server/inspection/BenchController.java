@@ -3,11 +3,16 @@ package mensor.server.inspection;
 import java.util.List;
 import java.util.UUID;
 import mensor.cause.Tracer;
+import mensor.draw.StripDrawing;
 import mensor.exchange.CausesDocument;
+import mensor.length.Unit;
+import mensor.server.gauge.SimulatedGauge;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
 import mensor.server.web.AllOptional;
+import mensor.server.web.Refused;
+import mensor.weld.Joint;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,6 +48,14 @@ class BenchController {
     record Amendment(String reason) {}
 
     record WeldingChange(long version, WeldingForm welding) {}
+
+    /** @param version which stands now; another than the one shown means: open it again */
+    record Latest(long version) {}
+
+    @GetMapping("/version")
+    Latest latest(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return new Latest(bench.version(actor, id));
+    }
 
     @GetMapping
     BenchView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
@@ -116,6 +129,22 @@ class BenchController {
         var look = o.judged().look();
         return CausesDocument.of(
                 look.joint().mark(), Tracer.trace(look, o.judged().evaluation()));
+    }
+
+    /** A squeeze of the simulated gauge on a made-up weld like this one; nothing is stored. */
+    @GetMapping("/simulated-gauge")
+    SimulatedGauge.Squeeze squeeze(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @RequestParam String measure,
+            @RequestParam double at,
+            @RequestParam long number) {
+        if (!SimulatedGauge.reads(measure)) {
+            throw Refused.invalid("measure", "the gauge cannot read this");
+        }
+        Joint joint = bench.open(actor, id).judged().look().joint();
+        double leg = joint.size().or(joint::throat).map(StripDrawing::mm).orElse(8.0);
+        return new SimulatedGauge(joint.mark(), leg, joint.length().unit() == Unit.INCH).squeeze(measure, at, number);
     }
 
     /** The look as an open file, to be kept or judged elsewhere. */

@@ -6,6 +6,7 @@ import java.util.UUID;
 import mensor.draw.QuietMarks;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
+import mensor.judge.WalkGuide;
 import mensor.server.contract.Deviations;
 import mensor.server.disposition.DispositionView;
 import mensor.server.joint.JointForm;
@@ -43,6 +44,8 @@ public record BenchView(
         ContractView contract,
         List<Deviations.DeviationView> deviations,
         List<GaugeFaults.GaugeFaultView> gaugeFaults,
+        List<PhotoView> photos,
+        List<StepView> walk,
         @Nullable String signStop,
         String next) {
 
@@ -75,6 +78,38 @@ public record BenchView(
 
     /** What somebody looked at: the stretch that readings and indications span, and what was looked for along the whole. */
     public record SeenByView(String name, @Nullable String stretch, int entries, boolean wholeLength) {}
+
+    /**
+     * What to look at next on the walk.
+     *
+     * @param from where to stand, millimetres from the datum; absent where it is about the whole weld
+     * @param place as it is typed
+     * @param line what the entry line would begin with
+     * @param entry what is to be read again
+     */
+    public record StepView(
+            WalkGuide.Kind kind,
+            @Nullable Double from,
+            @Nullable Double to,
+            @Nullable String place,
+            String criterion,
+            String words,
+            @Nullable String line,
+            @Nullable UUID entry) {}
+
+    /**
+     * A picture on the strip.
+     *
+     * @param at where it stands, millimetres from the datum
+     * @param label the place as typed; absent where it shows an entry
+     */
+    public record PhotoView(
+            UUID id,
+            double at,
+            @Nullable String label,
+            @Nullable UUID entry,
+            String by,
+            boolean withdrawn) {}
 
     public record EvaluationView(
             String verdict, int rejects, List<FindingView> findings, List<TodoView> todo, List<String> notes) {}

@@ -18,6 +18,7 @@ import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
+import mensor.judge.WalkGuide;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
@@ -38,6 +39,8 @@ import mensor.server.joint.JointForm;
 import mensor.server.making.Making;
 import mensor.server.making.MakingViews;
 import mensor.server.people.People;
+import mensor.server.photo.PhotoEntity;
+import mensor.server.photo.Photos;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
 import mensor.weld.Staggering;
@@ -59,6 +62,7 @@ class BenchViews {
     private final Deviations deviations;
     private final GaugeFaults faults;
     private final Books books;
+    private final Photos photos;
     private final Clock clock;
 
     BenchViews(
@@ -73,7 +77,9 @@ class BenchViews {
             Deviations deviations,
             GaugeFaults faults,
             Books books,
+            Photos photos,
             Clock clock) {
+        this.photos = photos;
         this.deviations = deviations;
         this.faults = faults;
         this.books = books;
@@ -148,6 +154,8 @@ class BenchViews {
                 contract(o.judged().contract().terms()),
                 deviations.standing(o.joint().id()),
                 faults.of(o),
+                photos(o, names),
+                i.isSigned() ? List.of() : walk(o.judged()),
                 i.isSigned() ? null : books.stop(evaluation.book()).orElse(null),
                 next(o, placed, evaluation));
     }
@@ -181,6 +189,58 @@ class BenchViews {
 
     private static String looked(HandoverEntity h) {
         return h.fromPlace() == null ? null : h.fromPlace() + "–" + h.toPlace();
+    }
+
+    private static List<BenchView.StepView> walk(JudgedLook judged) {
+        Joint joint = judged.look().joint();
+        String reading = !joint.isFillet() ? "crown " : joint.throat().isPresent() ? "throat " : "leg ";
+        return WalkGuide.steps(judged.look(), judged.evaluation()).stream()
+                .map(s -> new BenchView.StepView(
+                        s.kind(),
+                        s.place().map(p -> StripDrawing.mm(p.from())).orElse(null),
+                        s.place().map(p -> StripDrawing.mm(p.to())).orElse(null),
+                        s.place().map(Span::shown).orElse(null),
+                        s.criterion().id(),
+                        s.words(),
+                        s.kind() == WalkGuide.Kind.STATION
+                                ? reading + s.place().orElseThrow().shown().replace(' ', '-') + " "
+                                : null,
+                        s.indication()
+                                .map(n -> judged.indications().get(n).id())
+                                .or(() -> s.reading()
+                                        .map(n -> judged.readings().get(n).id()))
+                                .orElse(null)))
+                .toList();
+    }
+
+    /** The pictures at their places; one of a withdrawn entry is not shown. */
+    private List<BenchView.PhotoView> photos(Bench.Opened o, Map<UUID, String> names) {
+        List<BenchView.PhotoView> views = new ArrayList<>();
+        for (PhotoEntity p : photos.of(o.inspection().id())) {
+            place(p, o)
+                    .ifPresent(at -> views.add(new BenchView.PhotoView(
+                            p.id(), at, p.place(), p.entryId(), names.getOrDefault(p.takenBy(), ""), p.isWithdrawn())));
+        }
+        return views;
+    }
+
+    private static Optional<Double> place(PhotoEntity p, Bench.Opened o) {
+        if (p.place() != null) {
+            return Optional.of(StripDrawing.mm(Length.parse(p.place(), o.joint().unit())));
+        }
+        JudgedLook judged = o.judged();
+        Optional<Span> span = at(judged.indications(), judged.look().indications(), p.entryId())
+                .map(Indication::span)
+                .or(() -> at(judged.readings(), judged.look().readings(), p.entryId())
+                        .map(Reading::span));
+        return span.map(s -> StripDrawing.mm(s.from()));
+    }
+
+    private static <T> Optional<T> at(List<EntryEntity> entries, List<T> what, UUID entry) {
+        return IntStream.range(0, entries.size())
+                .filter(i -> entries.get(i).id().equals(entry))
+                .mapToObj(what::get)
+                .findFirst();
     }
 
     /** Who put down what, and over which stretch: a look is one record of all who worked on it. */

@@ -53,6 +53,7 @@ public class InspectionEntity {
     private int rejects;
     private int todos;
     private int entryCount;
+    private int changes;
 
     @Version
     private long version;
@@ -86,6 +87,11 @@ public class InspectionEntity {
         verdict = evaluation.verdict().id();
         rejects = evaluation.rejected().size();
         todos = evaluation.todo().size();
+    }
+
+    /** Something of this look changed, whatever the verdict: whoever shows it looks again. */
+    void changed() {
+        changes++;
     }
 
     /** As a look like it came out, for many that are set up at once. */

@@ -15,6 +15,8 @@ import mensor.server.gauge.Gauges;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import mensor.server.photo.PhotoEntity;
+import mensor.server.photo.Photos;
 import mensor.server.record.Signatures;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
@@ -32,6 +34,7 @@ public class Signing {
     private final Gauges gauges;
     private final Books books;
     private final GaugeFaults faults;
+    private final Photos photos;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -43,10 +46,12 @@ public class Signing {
             Gauges gauges,
             Books books,
             GaugeFaults faults,
+            Photos photos,
             JsonMapper json,
             Clock clock) {
         this.books = books;
         this.faults = faults;
+        this.photos = photos;
         this.people = people;
         this.jobs = jobs;
         this.gauges = gauges;
@@ -163,6 +168,14 @@ public class Signing {
                     contract.terms().factor().toPlainString() + " u, "
                             + contract.terms().guardNote());
         }
+        put(
+                signature,
+                "photos",
+                photos.of(o.inspection().id()).stream()
+                        .filter(f -> !f.isWithdrawn())
+                        .map(PhotoEntity::sha256)
+                        .sorted()
+                        .collect(Collectors.joining(", ")));
         books.check(o.judged().evaluation().book())
                 .ifPresent(c -> put(
                         signature,

@@ -1,0 +1,141 @@
+package mensor.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeSet;
+import mensor.criteria.Rule;
+import mensor.judge.WalkGuide.Step;
+import mensor.length.Length;
+import mensor.length.Ruler;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+import mensor.length.Unit;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.weld.Connection;
+import mensor.weld.Joint;
+import mensor.weld.Member;
+import mensor.weld.Penetration;
+import mensor.weld.Toe;
+import mensor.weld.WeldType;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What to look at next. That stations are wanted near both ends and none too far apart is common practice, no source. */
+class WalkGuideTest {
+    private static List<String> guided(Look look) {
+        Inspection inspection = look.inspection();
+        return WalkGuide.steps(inspection, look.judge()).stream()
+                .map(Step::words)
+                .toList();
+    }
+
+    @Test
+    void anUntouchedWeldIsReadFromTheDatumToItsEndThenLookedAlong() {
+        List<String> steps = guided(Look.inches("24").nothingLookedAt());
+        assertThat(steps)
+                .startsWith("Read the legs at 1", "Read the legs at 12", "Read the legs at 23")
+                .contains("Undercut: walk web toe to the end, then flange toe", "Crack: look along the whole weld");
+        assertThat(steps.get(3)).as("the toes before the face").startsWith("Undercut");
+    }
+
+    @Test
+    void whatWasReadIsNotAskedAgain() {
+        assertThat(guided(Look.inches("24")
+                        .nothingLookedAt()
+                        .legs("1 1/2", "5/16", "5/16")
+                        .legs("23", "5/16", "5/16")))
+                .startsWith("Read the legs at 12 1/4")
+                .filteredOn(s -> s.startsWith("Read the legs"))
+                .hasSize(1);
+        assertThat(guided(Look.inches("24").nothingLookedAt().blade("0", "24", "5/16")))
+                .noneMatch(s -> s.startsWith("Read the legs"));
+        assertThat(guided(Look.inches("24").nothingLookedAt().blade("0", "20", "5/16")))
+                .as("only the rest that the blade left")
+                .filteredOn(s -> s.startsWith("Read the legs"))
+                .allMatch(s -> s.matches("Read the legs at 2[0-4].*"));
+        assertThat(guided(Look.inches("24").blade("0", "24", "5/16"))).isEmpty();
+    }
+
+    @Test
+    void aReadingNearItsLimitIsRepeatedWhereTheWalkComesToIt() {
+        Look a = Look.inches("24").nothingLookedAt();
+        assertThat(guided(a.seen(nearly(a, Toe.A, "10", "11"))))
+                .startsWith(
+                        "Read the legs at 1",
+                        "Read the undercut at 10–11 on web toe again with a finer gauge",
+                        "Read the legs at 12");
+        Look b = Look.inches("24").nothingLookedAt();
+        assertThat(guided(b.seen(nearly(b, Toe.B, "10", "11"))).subList(2, 4))
+                .as("the other toe is walked after the first")
+                .containsExactly(
+                        "Read the legs at 23", "Read the undercut at 10–11 on flange toe again with a finer gauge");
+    }
+
+    /** Half a division of 1/64 under the limit of 1/32. */
+    private static Indication nearly(Look look, Toe toe, String from, String to) {
+        return new Indication.Undercut(
+                toe, new Span(look.l(from), look.l(to)), look.l("0.028"), Optional.of(look.l("1/64")));
+    }
+
+    @Test
+    void aGrooveIsReadAtItsCrown() {
+        Look groove = Look.of(Unit.INCH, butt()).nothingLookedAt();
+        assertThat(guided(groove)).startsWith("Read the crown at 1", "Read the crown at 12", "Read the crown at 23");
+    }
+
+    private static Joint.Builder butt() {
+        return new Joint.Builder("B1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+                .penetration(Penetration.COMPLETE)
+                .members(new Member("top", Length.inches(1, 2)), new Member("bottom", Length.inches(1, 2)));
+    }
+
+    /** Whatever was read: the places proposed, read too, are enough for the rule that asked for them. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void theProposedStationsAreEnough(long seed) {
+        Random random = new Random(seed);
+        Unit unit = random.nextBoolean() ? Unit.INCH : Unit.MILLIMETRE;
+        Rule.SizeEvidence rule = unit.pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
+        for (int n = 0; n < 300; n++) {
+            Length mark = unit.pick(Length.inches(1, 16), Length.millimetres("1.5"));
+            int marks = 8 + random.nextInt(1500);
+            Ruler ruler = new Ruler(mark.times(marks), random.nextBoolean());
+            TreeSet<Length> places = new TreeSet<>();
+            for (int i = random.nextInt(6); i > 0; i--) {
+                places.add(mark.times(random.nextInt(ruler.closed() ? marks : marks + 1)));
+            }
+            List<Length> read = List.copyOf(places);
+            int from = random.nextInt(marks - 1);
+            SpanSet covered = random.nextBoolean()
+                    ? SpanSet.of(List.of())
+                    : SpanSet.of(
+                            List.of(new Span(mark.times(from), mark.times(from + 1 + random.nextInt(marks - from)))));
+            List<Length> all = new ArrayList<>(read);
+            all.addAll(new StationPlan(rule, ruler, covered, read).wanted(List.of()));
+            assertThat(new SizeEvidenceCheck(rule, ruler, covered, all).missing(List.of()))
+                    .as(
+                            "%s closed %s, read %s, covered %s, with %s",
+                            ruler.length(), ruler.closed(), read, covered.spans(), all)
+                    .isEmpty();
+            assertThat(all).doesNotHaveDuplicates().allMatch(p -> !p.isOver(ruler.length()));
+        }
+    }
+
+    @Test
+    void everyPieceOfAnIntermittentWeldIsRead() {
+        Look look = Look.inches("24")
+                .joint(j -> j.segments(List.of(
+                        new Span(Length.inches(0), Length.inches(2)), new Span(Length.inches(12), Length.inches(14)))))
+                .nothingLookedAt();
+        assertThat(guided(look)).startsWith("Read the legs at 1", "Read the legs at 13");
+        assertThat(WalkGuide.steps(look.inspection(), look.judge()).get(0).criterion())
+                .isEqualTo(Criterion.SIZE);
+    }
+}

@@ -1,0 +1,78 @@
+package mensor.server.photo;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A picture's place in a look; taking it off is a mark that undo takes back. */
+@Entity
+@Table(name = "photo")
+public class PhotoEntity {
+    @Id
+    private UUID id;
+
+    private UUID inspectionId;
+    private UUID entryId;
+    private String place;
+    private String sha256;
+    private UUID takenBy;
+    private Instant addedAt;
+    private boolean withdrawn;
+
+    protected PhotoEntity() {}
+
+    PhotoEntity(UUID id, UUID inspectionId, UUID entryId, String place, String sha256, UUID takenBy, Instant addedAt) {
+        this.id = id;
+        this.inspectionId = inspectionId;
+        this.entryId = entryId;
+        this.place = place;
+        this.sha256 = sha256;
+        this.takenBy = takenBy;
+        this.addedAt = addedAt;
+    }
+
+    /** The same picture in another look. */
+    PhotoEntity in(UUID otherInspection, UUID otherEntry) {
+        return new PhotoEntity(UUID.randomUUID(), otherInspection, otherEntry, place, sha256, takenBy, addedAt);
+    }
+
+    void setWithdrawn(boolean off) {
+        withdrawn = off;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public UUID inspectionId() {
+        return inspectionId;
+    }
+
+    /** The entry that it shows; absent where it shows a place. */
+    public UUID entryId() {
+        return entryId;
+    }
+
+    /** The place along the weld as typed; absent where it shows an entry. */
+    public String place() {
+        return place;
+    }
+
+    public String sha256() {
+        return sha256;
+    }
+
+    public UUID takenBy() {
+        return takenBy;
+    }
+
+    public Instant addedAt() {
+        return addedAt;
+    }
+
+    public boolean isWithdrawn() {
+        return withdrawn;
+    }
+}

@@ -1,0 +1,87 @@
+package mensor.server.photo;
+
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.server.people.Actor;
+import mensor.server.web.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The pictures of a look. Who may add one, and whether its place lies on the weld, is for the caller to know. */
+@Service
+public class Photos {
+    private final PhotoRepository photos;
+    private final PictureRepository pictures;
+    private final Clock clock;
+
+    Photos(PhotoRepository photos, PictureRepository pictures, Clock clock) {
+        this.photos = photos;
+        this.pictures = pictures;
+        this.clock = clock;
+    }
+
+    /** Where a picture belongs: one of both is given. */
+    public record Place(UUID entry, String at) {}
+
+    /** Keeps a picture under the browser's id; the same again adds nothing. */
+    @Transactional
+    public void put(Actor actor, UUID inspection, UUID id, Place place, byte[] sent) {
+        PhotoEntity standing = photos.findById(id).orElse(null);
+        if (standing != null) {
+            if (!standing.inspectionId().equals(inspection)) {
+                throw Refused.conflict("that id belongs to another picture");
+            }
+            return;
+        }
+        PictureFile file = PictureFile.of(sent);
+        String sha256 = sha256(file.bytes());
+        if (!pictures.existsById(sha256)) {
+            pictures.saveAndFlush(new PictureEntity(sha256, file));
+        }
+        photos.save(new PhotoEntity(id, inspection, place.entry(), place.at(), sha256, actor.id(), clock.instant()));
+    }
+
+    /** Takes a picture off the look, or back onto it. */
+    @Transactional
+    public void setWithdrawn(UUID inspection, UUID id, boolean withdrawn) {
+        of(inspection, id).setWithdrawn(withdrawn);
+    }
+
+    @Transactional(readOnly = true)
+    public PictureFile file(UUID inspection, UUID id) {
+        return pictures.findById(of(inspection, id).sha256()).orElseThrow().file();
+    }
+
+    private PhotoEntity of(UUID inspection, UUID id) {
+        return photos.findById(id)
+                .filter(p -> p.inspectionId().equals(inspection))
+                .orElseThrow(() -> Refused.notFound("there is no such picture"));
+    }
+
+    /** All of a look, those taken off too. */
+    @Transactional(readOnly = true)
+    public List<PhotoEntity> of(UUID inspection) {
+        return photos.findByInspectionIdOrderByAddedAt(inspection);
+    }
+
+    /** A revision begins with the pictures of the look it amends. */
+    @Transactional
+    public void carryOver(UUID from, UUID to, Map<UUID, UUID> entries) {
+        of(from).stream()
+                .filter(p -> !p.isWithdrawn() && (p.entryId() == null || entries.containsKey(p.entryId())))
+                .forEach(p -> photos.save(p.in(to, p.entryId() == null ? null : entries.get(p.entryId()))));
+    }
+
+    private static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
