@@ -4,27 +4,31 @@ import "@fontsource/atkinson-hyperlegible-next/700.css";
 import "@fontsource/atkinson-hyperlegible-next/800.css";
 import "./styles.css";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { App as AntApp, ConfigProvider } from "antd";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Mensor } from "./Mensor";
-import { antdTheme } from "./theme";
+import { Themed } from "./Themed";
+import { applyTheme } from "./lib/theme-choice";
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 2_000 } },
+  defaultOptions: {
+    // a shop network that the browser calls "offline" may still reach the server in the next room
+    queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 2_000, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
 });
+
+applyTheme();
 
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
-    <ConfigProvider theme={antdTheme}>
-      <AntApp>
+    <Themed>
         <QueryClientProvider client={queries}>
           <BrowserRouter>
             <Mensor />
           </BrowserRouter>
         </QueryClientProvider>
-      </AntApp>
-    </ConfigProvider>
+    </Themed>
   </StrictMode>,
 );

@@ -1,38 +1,55 @@
-import type { ThemeConfig } from "antd";
+import { theme, type ThemeConfig } from "antd";
+import type { Theme } from "./lib/theme-choice";
 
-/** Every colour and size of the drawings and screens stands here. */
+/** The colours of the drawings: each is a variable, so that light and dark draw the same. Their values stand in styles.css. */
 export const ink = {
-  text: "#14212b",
-  quiet: "#51606b",
-  line: "#cfd6da",
-  paper: "#ffffff",
-  floor: "#e9edee",
-  layout: "#16324f",
-  chalk: "#f2b705",
-  steel: "#b9c4cc",
-  steelLight: "#d7dee3",
-  weld: "#7f8b95",
-  accept: "#14623c",
-  acceptSoft: "#dcebe2",
-  reject: "#a4161a",
-  rejectSoft: "#f7dddd",
-  open: "#7a4d00",
-  openSoft: "#f6ead2",
-  none: "#66737d",
+  text: "var(--text)",
+  quiet: "var(--quiet)",
+  line: "var(--line)",
+  paper: "var(--paper)",
+  floor: "var(--floor)",
+  layout: "var(--layout)",
+  chalk: "var(--chalk)",
+  chalkDeep: "var(--chalk-deep)",
+  onChalk: "var(--on-chalk)",
+  steel: "var(--steel)",
+  steelLight: "var(--steel-light)",
+  weld: "var(--weld)",
+  lane: "var(--lane)",
+  laneFace: "var(--lane-face)",
+  hatch: "var(--hatch)",
+  notch: "var(--notch)",
+  accept: "var(--accept)",
+  acceptSoft: "var(--accept-soft)",
+  reject: "var(--reject)",
+  rejectSoft: "var(--reject-soft)",
+  open: "var(--open)",
+  openSoft: "var(--open-soft)",
+  none: "var(--none)",
+  onFill: "var(--on-fill)",
 } as const;
 
-export const antdTheme: ThemeConfig = {
-  token: {
-    fontFamily: '"Atkinson Hyperlegible Next", system-ui, sans-serif',
-    fontSize: 16,
-    colorPrimary: ink.layout,
-    colorText: ink.text,
-    colorTextDescription: ink.quiet,
-    colorBorder: "#9aa7b0",
-    colorError: ink.reject,
-    borderRadius: 6,
-    controlHeight: 44,
-    controlHeightSM: 44,
-    motionDurationMid: "0.12s",
-  },
-};
+const light = { layout: "#16324f", text: "#14212b", quiet: "#51606b", border: "#7d8b95", reject: "#a4161a", paper: "#ffffff" };
+const dark = { layout: "#9cc4ee", text: "#eef3f6", quiet: "#b4c0c9", border: "#8796a1", reject: "#ff9d94", paper: "#1b242b" };
+
+/** The same for the widgets, which reckon with real colours. */
+export function antdTheme(now: Theme): ThemeConfig {
+  const c = now === "dark" ? dark : light;
+  return {
+    algorithm: now === "dark" ? theme.darkAlgorithm : theme.defaultAlgorithm,
+    token: {
+      fontFamily: '"Atkinson Hyperlegible Next", system-ui, sans-serif',
+      fontSize: 16,
+      colorPrimary: c.layout,
+      colorText: c.text,
+      colorTextDescription: c.quiet,
+      colorBorder: c.border,
+      colorError: c.reject,
+      colorBgElevated: c.paper,
+      borderRadius: 6,
+      controlHeight: 44,
+      controlHeightSM: 44,
+      motionDurationMid: "0.12s",
+    },
+  };
+}

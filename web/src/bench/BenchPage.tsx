@@ -1,10 +1,11 @@
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { useActor } from "../lib/session";
-import { saidBy, type Bench, type Entry, type Line } from "../lib/api";
+import { saidBy, type Bench, type Entry, type Line, type Photo } from "../lib/api";
+import type { Waiting } from "../lib/outbox";
 import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
-import { StripView } from "../lib/StripView";
+import { StripView, type Drawn } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
 import { Beside } from "./Beside";
 import { BookPanel } from "./BookPanel";
@@ -12,9 +13,11 @@ import { FitUpWord } from "../making/FitUpPanel";
 import { PassesPanel } from "../making/PassesPanel";
 import { DisposePanel } from "./DisposePanel";
 import { EnteredPanel } from "./EnteredPanel";
-import { EntryDock, type Touched } from "./EntryDock";
+import { EntryDock, type Editing, type Touched } from "./EntryDock";
+import { NotTaken } from "./NotTaken";
+import { PhotoDialog } from "./PhotoDialog";
 import { Tower } from "./Tower";
-import { useBench } from "./useBench";
+import { useBench, useDoing, useWaiting } from "./useBench";
 
 export default function BenchPage() {
   const { id = "" } = useParams();
@@ -34,24 +37,51 @@ type Tab = "book" | "entered" | "passes" | "dispose" | "beside";
 /** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
 function BenchScreen({ bench }: { bench: Bench }) {
   const actor = useActor();
+  const doing = useDoing(bench);
   const [cursor, setCursor] = useState(() => firstPlace(bench));
   const [touched, setTouched] = useState<Touched>({ place: "", touch: 0 });
   const [tab, setTab] = useState<Tab>(bench.dispositions.length > 0 && actor.role !== "INSPECTOR" ? "dispose" : "book");
   const [narrow, setNarrow] = useState<"section" | "book">("book");
-  const [editing, setEditing] = useState<Entry>();
+  const [editing, setEditing] = useState<Editing>();
+  const [line, setLine] = useState<string>();
+  const [drawn, setDrawn] = useState<Drawn>();
+  const [later, setLater] = useState(0);
+  const [chosen, setChosen] = useState<string>();
+  const [photo, setPhoto] = useState<Photo>();
   const [ghosts, setGhosts] = useState<Line["marks"]>([]);
   const units = bench.joint.units;
   const mayChange = bench.state === "OPEN" && actor.role === "INSPECTOR";
   const section = useMemo(() => nearest(bench, cursor), [bench, cursor]);
-  const standing = bench.entries.filter((e) => !e.withdrawn);
-  const indications = standing.filter((e) => e.kind === "INDICATION");
+  const standing = useMemo(() => bench.entries.filter((e) => !e.withdrawn), [bench]);
   const edit = (e: Entry) => {
     if (mayChange) setEditing(e);
   };
+  const onMark = useCallback(
+    (i: number) => {
+      const e = standing.filter((x) => x.kind === "INDICATION")[i];
+      if (e && mayChange) setEditing(e);
+    },
+    [standing, mayChange],
+  );
+  const shown = useMemo(() => {
+    const finding = bench.evaluation.findings.find((f) => f.id === chosen);
+    if (!finding) return undefined;
+    const indications = standing.filter((e) => e.kind === "INDICATION");
+    return { finding: finding.id, indications: new Set(finding.entries.map((id) => indications.findIndex((e) => e.id === id)).filter((n) => n >= 0)) };
+  }, [bench, standing, chosen]);
   const touch = (mm: number) => {
     setCursor(mm);
     setTouched({ place: showPlace(mm, units), touch: touched.touch + 1 });
   };
+  const putRight = (w: Waiting) => {
+    if (w.step.do === "put") setEditing({ ...w.step.entry, ...(w.step.version === undefined ? {} : { version: w.step.version }), waiting: w.key });
+    if (w.step.do === "line") {
+      setLine(w.step.lines.join("\n"));
+      outbox.drop(w.key);
+    }
+  };
+  const { outbox } = useWaiting(bench.id);
+  const step = mayChange ? bench.walk[later % Math.max(1, bench.walk.length)] : undefined;
   const j = bench.joint;
   return (
     <div className="app">
@@ -67,10 +97,9 @@ function BenchScreen({ bench }: { bench: Bench }) {
         {mayChange && <Link className="small way" to={`/joints/${j.id}`}>change joint</Link>}
       </TopBar>
       <main className="bench">
-        <Tower bench={bench} />
+        <Tower bench={bench} doing={doing} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} units={units} cursor={cursor} onCursor={touch} onMark={(i) => { const e = indications[i]; if (e) edit(e); }} />
-          <Before bench={bench} cursor={cursor} />
+          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
         </section>
         <div className={`lower only-${narrow}${tab === "beside" ? " beside-open" : ""}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
@@ -99,9 +128,9 @@ function BenchScreen({ bench }: { bench: Bench }) {
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
-              {tab === "book" && <BookPanel bench={bench} />}
+              {tab === "book" && <BookPanel bench={bench} open={chosen} onOpen={setChosen} />}
               {tab === "beside" && <Beside bench={bench} />}
-              {tab === "entered" && <EnteredPanel bench={bench} mayChange={mayChange} onEdit={edit} />}
+              {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}
               {tab === "passes" && (
                 <>
                   <p className="small" style={{ margin: "8px 0" }}>
@@ -115,9 +144,32 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </section>
         </div>
         {mayChange && (
-          <EntryDock onMarks={setGhosts} key={editing ? `${editing.id} ${editing.version}` : "new"} bench={bench} touched={touched} editing={editing} onDone={() => setEditing(undefined)} />
+          <div className="docks">
+            <NotTaken bench={bench} onRight={putRight} />
+            <EntryDock
+              key={editing ? `${editing.id} ${editing.version ?? ""}` : `new ${line ?? ""}`}
+              bench={bench}
+              doing={doing}
+              touched={touched}
+              cursor={cursor}
+              editing={editing}
+              drawn={drawn}
+              line={line}
+              later={later}
+              onLater={setLater}
+              onDrawn={setDrawn}
+              onCursor={setCursor}
+              onEdit={edit}
+              onMarks={setGhosts}
+              onDone={() => {
+                if (editing?.waiting) outbox.drop(editing.waiting);
+                setEditing(undefined);
+              }}
+            />
+          </div>
         )}
       </main>
+      {photo && <PhotoDialog bench={bench} photo={photo} doing={mayChange ? doing : undefined} onClose={() => setPhoto(undefined)} />}
     </div>
   );
 }
@@ -132,10 +184,10 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
 }
 
 /** What was seen near the cursor before the last look. */
-function Before({ bench, cursor }: { bench: Bench; cursor: number }) {
+function Before({ bench, cursor, draws }: { bench: Bench; cursor: number; draws: boolean }) {
   const gaps = bench.strip.gaps.map((g) => ({ ...g, label: `${g.label} at fit-up` }));
   const marks = [...gaps, ...bench.quiet];
-  if (marks.length === 0) return null;
+  if (marks.length === 0) return <div className="small before quiet">{draws && "Draw a stretch on a lane. "}Arrows move the cursor, + and − look closer.</div>;
   const around = 25.4;
   const near = marks.filter((m) => cursor >= m.from - around && cursor <= m.to + around).map((m) => m.label);
   return (

@@ -12,8 +12,7 @@ import { useChange } from "./useBench";
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
 /** What the book says, criterion by criterion: what rejects first. Each opens to its arithmetic, clause and causes. */
-export function BookPanel({ bench }: { bench: Bench }) {
-  const [open, setOpen] = useState<string | undefined>();
+export function BookPanel({ bench, open, onOpen }: { bench: Bench; open?: string; onOpen: (finding: string | undefined) => void }) {
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
   const j = bench.joint;
   return (
@@ -23,7 +22,7 @@ export function BookPanel({ bench }: { bench: Bench }) {
       </div>
       <ContractPanel bench={bench} />
       {findings.map((f) => (
-        <FindingRow key={f.id} finding={f} bench={bench} open={open === f.id} onToggle={() => setOpen(open === f.id ? undefined : f.id)} />
+        <FindingRow key={f.id} finding={f} bench={bench} open={open === f.id} onToggle={() => onOpen(open === f.id ? undefined : f.id)} />
       ))}
       {bench.evaluation.notes.map((n) => (
         <p key={n} className="cautions" style={{ marginTop: 6 }}>{n}</p>

@@ -1,25 +1,31 @@
 import { useState } from "react";
-import { api, saidBy, type Bench, type Entry } from "../lib/api";
+import { saidBy, type Bench, type Entry } from "../lib/api";
+import type { Step } from "../lib/outbox";
 import { inWords, specOf } from "./kinds";
-import { useChange } from "./useBench";
+import { useWaiting, type Doing } from "./useBench";
 
-/** What was put down, the newest first; taking off is a mark that can be undone. */
-export function EnteredPanel({ bench, mayChange, onEdit }: { bench: Bench; mayChange: boolean; onEdit: (e: Entry) => void }) {
-  const change = useChange(bench.id);
+type Props = { bench: Bench; doing: Doing; mayChange: boolean; onEdit: (e: Entry) => void };
+
+/** What was put down, the newest first, what waits for the network before it; taking off is a mark that can be undone. */
+export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
+  const { waiting } = useWaiting(bench.id);
   const [fault, setFault] = useState<unknown>();
-  const act = async (f: () => Promise<Bench>) => {
-    setFault(undefined);
-    try {
-      await change.mutateAsync(f);
-    } catch (e) {
-      setFault(e);
-    }
+  const act = (step: Step, words: string) => {
+    doing.act(step, words).then(() => setFault(undefined), setFault);
   };
   const entries = [...bench.entries].reverse();
   return (
     <>
       {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-      {entries.length === 0 && <p className="quiet">Nothing is put down yet.</p>}
+      {entries.length === 0 && waiting.length === 0 && <p className="quiet">Nothing is put down yet.</p>}
+      {[...waiting].reverse().map((w) => (
+        <div key={w.key} className="entered waits">
+          <span>
+            ◌ {w.words}
+            <span className="quiet small" style={{ marginLeft: 8 }}>{w.refused === undefined ? "waits for the network" : "not taken"}</span>
+          </span>
+        </div>
+      ))}
       {entries.map((e) => (
         <div key={e.id} className={`entered${e.withdrawn ? " off" : ""}`}>
           <span>
@@ -33,9 +39,9 @@ export function EnteredPanel({ bench, mayChange, onEdit }: { bench: Bench; mayCh
             <span style={{ whiteSpace: "nowrap" }}>
               {!e.withdrawn && specOf(e) && <button type="button" className="link" onClick={() => onEdit(e)}>change</button>}
               {e.withdrawn ? (
-                <button type="button" className="link" onClick={() => void act(() => api.restore(bench.id, e.id))}>undo</button>
+                <button type="button" className="link" onClick={() => act({ do: "restore", entry: e.id }, inWords(e, bench))}>undo</button>
               ) : (
-                <button type="button" className="link" onClick={() => void act(() => api.takeOff(bench.id, e))}>take off</button>
+                <button type="button" className="link" onClick={() => act({ do: "takeOff", entry: e.id, version: e.version }, `take off: ${inWords(e, bench)}`)}>take off</button>
               )}
             </span>
           )}

@@ -1,30 +1,76 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState, type FormEvent } from "react";
-import { api, problemsByField, Refused, saidBy, type Bench, type Entry, type Gauge, type Line } from "../lib/api";
-import { chipsFor, contentOf, inWords, kindsOf, measures, specOf, type FieldSpec, type KindSpec, type Typed } from "./kinds";
+import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent as Pressed } from "react";
+import { api, problemsByField, Refused, saidBy, type Bench, type Entry, type Line } from "../lib/api";
+import { newId } from "../lib/id";
+import type { NewEntry } from "../lib/outbox";
+import { placeOf, showPlace } from "../lib/place";
+import type { Drawn } from "../lib/StripView";
+import { bladesFor } from "./blades";
+import { Clash } from "./Clash";
+import { DockField, KeyWord, ReadWith } from "./DockField";
+import { DrawPanel } from "./DrawPanel";
 import { EntryLine } from "./EntryLine";
-import { useChange } from "./useBench";
+import { Guide } from "./Guide";
+import { contentOf, inWords, kindsOf, measures, specOf, type KindSpec, type Typed } from "./kinds";
+import { PhotoButton } from "./PhotoButton";
+import { PracticeGauge } from "./PracticeGauge";
+import { reading, Typing } from "./typing";
+import { UndoRedo } from "./UndoRedo";
+import type { Doing } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
 export type Touched = { place: string; touch: number };
 
-type Props = { bench: Bench; touched: Touched; editing?: Entry; onDone: () => void; onMarks?: (marks: Line["marks"]) => void };
+/** An entry that is changed, or one that was not taken and is put right: that one has no version yet. */
+export type Editing = NewEntry & { version?: number; waiting?: string };
 
+type Props = {
+  bench: Bench;
+  doing: Doing;
+  touched: Touched;
+  cursor: number;
+  editing?: Editing;
+  drawn?: Drawn;
+  /** A line that was not taken, to be put right. */
+  line?: string;
+  later?: number;
+  onLater?: (n: number) => void;
+  onDrawn?: (d: Drawn | undefined) => void;
+  onCursor?: (mm: number) => void;
+  onEdit?: (e: Entry) => void;
+  onDone: () => void;
+  onMarks?: (marks: Line["marks"]) => void;
+};
 
-/** Where things are put down: a kind, then what the gauge showed. Letters pick a kind, Enter puts down. */
-export function EntryDock({ bench, touched, editing, onDone, onMarks = () => undefined }: Props) {
+const nobody = () => undefined;
+
+/** Where things are put down: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter puts down. */
+export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line, later = 0, onLater = nobody, onDrawn = nobody, onCursor = nobody, onEdit = nobody, onDone, onMarks = nobody }: Props) {
+  const { units } = bench.joint;
   const [spec, setSpec] = useState<KindSpec | undefined>(() => (editing ? specOf(editing) : undefined));
   const [typed, setTyped] = useState<Typed>(() => (editing ? asTyped(editing) : {}));
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
   const [toLine, setToLine] = useState(false);
   const [filled, setFilled] = useState(touched.touch);
-  const change = useChange(bench.id);
+  /** A run of stations: what is read at each, and how far apart they are. */
+  const [run, setRun] = useState<{ also: string[]; step: string }>();
+  const [practice, setPractice] = useState(false);
   const here = kindsOf(bench);
   const first = here.filter((k) => k.key).length; // these have a button of their own; the others are under "More"
   const form = useRef<HTMLFormElement>(null);
+  const keys = useRef(new Typing());
   /** The entry's own id is made once and kept until it is stored, so that a repeated send adds nothing twice. */
-  const pending = useRef<string>(editing?.id ?? crypto.randomUUID());
+  const pending = useRef<string>(editing?.id ?? newId());
+  const latest = useRef(typed);
+
+  const update = (change: Typed) => {
+    latest.current = { ...latest.current, ...change };
+    setTyped(latest.current);
+  };
+  useEffect(() => {
+    latest.current = typed;
+  }, [typed]);
 
   if (filled !== touched.touch) {
     // a touch on the strip fills the first place that is still empty
@@ -33,23 +79,52 @@ export function EntryDock({ bench, touched, editing, onDone, onMarks = () => und
     if (empty) setTyped({ ...typed, [empty.name]: touched.place });
   }
 
+  const focus = (selector: string) => setTimeout(() => form.current?.querySelector<HTMLElement>(selector)?.focus(), 0);
   const pick = (k: KindSpec, start: Typed = {}) => {
     setSpec(k);
     setTyped({ ...defaults(k, bench), gauge: typed.gauge, ...start });
     setFault(undefined);
     setSaid("");
-    setTimeout(() => form.current?.querySelector<HTMLElement>("[data-first]")?.focus(), 0);
+    onDrawn(undefined);
+    const empty = k.fields.find((f) => !f.optional && !start[f.name] && f.input === "length");
+    focus(Object.keys(start).length > 0 && empty ? `#dock-${empty.name}` : "[data-first]");
+  };
+
+  const go = (step: Bench["walk"][number]) => {
+    if (step.from !== undefined) onCursor(step.to === undefined ? step.from : (step.from + step.to) / 2);
+    if (step.kind === "STATION") {
+      const k = here.find((x) => x.id === (bench.joint.blade ? "legs" : "crown"));
+      if (k) pick(k, { at: step.place ?? "" });
+    }
+    if (step.kind === "REPEAT") {
+      const e = bench.entries.find((x) => x.id === step.entry);
+      if (e) onEdit(e);
+    }
+    if (step.kind === "LOOK") document.querySelector<HTMLElement>(`[data-none="${step.criterion}"]`)?.focus();
   };
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement;
-      const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName) || target.closest('[role="dialog"]');
-      if (typing || e.ctrlKey || e.metaKey || e.altKey) return;
-      if (e.key === "/" && spec) {
+      const inField = /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName) || target.closest('[role="dialog"]');
+      if (inField || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "/" && (spec ?? drawn)) {
         e.preventDefault();
         setSpec(undefined);
+        setRun(undefined);
+        onDrawn(undefined);
         setToLine(true);
+        return;
+      }
+      if (e.key === "Escape") {
+        setSpec(undefined);
+        setRun(undefined);
+        onDrawn(undefined);
+      }
+      if (e.key === "g" && bench.walk.length > 0) {
+        e.preventDefault();
+        const step = bench.walk[later % bench.walk.length];
+        if (step) go(step);
         return;
       }
       const k = here.find((x) => x.key === e.key.toLowerCase());
@@ -62,41 +137,85 @@ export function EntryDock({ bench, touched, editing, onDone, onMarks = () => und
     return () => window.removeEventListener("keydown", onKey);
   });
 
-  const submit = (e: FormEvent) => {
-    e.preventDefault();
-    void putDown(editing?.version);
-  };
-
-  const putDown = async (version?: number) => {
+  /** Puts down what was typed; in a run of stations the next one is gone to. */
+  const putDown = async (version?: number, id = pending.current) => {
     if (!spec) return;
-    const content = contentOf(spec, typed);
+    const now = latest.current;
+    const content = contentOf(spec, now);
+    const words = inWords({ kind: spec.entry, content }, bench);
     try {
-      await change.mutateAsync(() => api.put(bench.id, pending.current, spec.entry, content, version));
-      setSaid(`Put down: ${inWords({ kind: spec.entry, content }, bench)}`);
+      const kept = await doing.act({ do: "put", entry: { id, kind: spec.entry, content }, ...(version === undefined ? {} : { version }) }, words);
+      setSaid(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
       setFault(undefined);
-      pending.current = crypto.randomUUID();
+      pending.current = newId();
       if (editing) {
         onDone();
         return;
       }
-      setTyped(kept(spec, typed));
-      form.current?.querySelector<HTMLElement>("[data-first]")?.focus();
+      const at = run ? nextAt(now.at ?? "", run.step, bench) : undefined;
+      update({ ...Object.fromEntries(spec.fields.map((f) => [f.name, ""])), ...stays(spec, now), ...(at === undefined ? {} : { at }) });
+      const place = at === undefined ? undefined : placeOf(at, units);
+      if (place !== undefined) onCursor(place);
+      focus(at ? "[data-measure]" : "[data-first]");
     } catch (x) {
       setFault(x);
       setSaid("");
     }
   };
 
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    void putDown(editing?.version);
+  };
+
+  const readings = spec ? spec.fields.filter((f) => f.measure && (!f.optional || run?.also.includes(f.name))) : [];
+  const isStation = spec?.entry === "READING" && spec.fields.some((f) => f.name === "at");
+  /** A gauge's Enter, or any within a run: the reading stands, the next one is gone to, after the last the station is put down. */
+  const onPressed = (e: Pressed<HTMLFormElement>) => {
+    const gauge = keys.current.key(e.key, e.timeStamp);
+    const input = e.target as HTMLInputElement;
+    const name = input.dataset?.["measure"];
+    if (e.key === "Escape") {
+      (document.activeElement as HTMLElement | null)?.blur();
+      return;
+    }
+    if (!name || !(gauge || (run && e.key === "Enter"))) return;
+    e.preventDefault();
+    update({ [name]: reading(input.value) });
+    if (gauge && isStation && !run && !editing) setRun({ also: [], step: "" });
+    const left = readings.find((f) => f.name !== name && !latest.current[f.name]);
+    if (left) form.current?.querySelector<HTMLInputElement>(`#dock-${left.name}`)?.focus();
+    else if (isStation && !latest.current.at) form.current?.querySelector<HTMLInputElement>("#dock-at")?.focus();
+    else if (isStation) void putDown(editing?.version);
+  };
+
   const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges, staleTime: 60_000 });
   const late = gauges.data?.find((g) => g.form.name === typed.gauge)?.fault;
-  const readWith = spec && measures(spec) && <ReadWith bench={bench} known={gauges.data ?? []} value={typed.gauge ?? ""} onChange={(v) => setTyped((t) => ({ ...t, gauge: v }))} />;
+  const readWith = spec && measures(spec) && <ReadWith bench={bench} known={gauges.data ?? []} value={typed.gauge ?? ""} onChange={(v) => update({ gauge: v })} />;
   const problems = problemsByField(fault);
   const theirs = fault instanceof Refused && fault.status === 409 ? (fault.current as Entry | undefined) : undefined;
-  const others = fault !== undefined && !spec?.fields.some((f) => f.name in problems);
+  const others = fault !== undefined && !theirs && !spec?.fields.some((f) => f.name in problems);
+  const blade = (b: ReturnType<typeof bladesFor>[number]) => {
+    const words = inWords({ kind: b.kind, content: b.content }, bench);
+    doing.act({ do: "put", entry: { id: newId(), kind: b.kind, content: b.content } }, words).then(
+      (kept) => {
+        setFault(undefined);
+        setSaid(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+        if (spec?.id === "blade") update({ from: "", to: "" });
+      },
+      (x: unknown) => setFault(x),
+    );
+  };
+  const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, "0", bench.joint.form.length ?? "").slice(0, 1);
+  const photoOf = editing && !editing.waiting ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` } : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
   return (
     <section className="card dock" aria-label="Put down">
-      {!editing && !spec && <EntryLine bench={bench} focused={toLine} onMarks={onMarks} />}
-      {!editing && (
+      {drawn && !editing ? (
+        <DrawPanel key={drawn.lane} bench={bench} doing={doing} drawn={drawn} onDrawn={onDrawn} onSaid={setSaid} onForm={pick} />
+      ) : (
+        !editing && !spec && <EntryLine bench={bench} doing={doing} focused={toLine} start={line} onMarks={onMarks} side={<UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />} />
+      )}
+      {!editing && !drawn && !(spec && run) && (
         <div className="kinds" role="group" aria-label="What was seen or read">
           {here.slice(0, first).map((k) => (
             <button key={k.id} type="button" className="pick" aria-pressed={spec?.id === k.id} onClick={() => (spec?.id === k.id ? setSpec(undefined) : pick(k))} title={`key ${k.key}`}>
@@ -112,38 +231,41 @@ export function EntryDock({ bench, touched, editing, onDone, onMarks = () => und
               <option key={k.id} value={k.id}>{k.word}</option>
             ))}
           </select>
-          <span style={{ flex: 1 }} />
-          {readWith}
-          {bench.joint.blade && <button type="button" className="pick" style={{ borderColor: "#14623c", color: "#14623c" }} disabled={change.isPending} onClick={() => void bladeFullLength(bench, change.mutateAsync, setSaid, setFault)}>
-            {bench.joint.size} goes, full length
-          </button>}
+          <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />
+          {spec ? (
+            <>
+              <span style={{ flex: 1 }} />
+              {readWith}
+              <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />
+            </>
+          ) : (
+            <Guide bench={bench} later={later} onLater={onLater} onGo={go} />
+          )}
+          {(!spec || spec.id === "blade") && bladed.map((b) => (
+            <button key={b.words} type="button" className={`pick ${b.goes ? "goes" : ""}`} disabled={doing.busy} onClick={() => blade(b)}>
+              {spec?.id === "blade" ? b.words : `${bench.joint.size} goes, full length`}
+            </button>
+          ))}
         </div>
       )}
-      {spec && (
-        <form
-          ref={form}
-          onSubmit={submit}
-          noValidate
-          onKeyDown={(e) => {
-            if (e.key === "Escape") (document.activeElement as HTMLElement | null)?.blur();
-          }}
-        >
+      {spec && (!drawn || editing) && (
+        <form ref={form} onSubmit={submit} noValidate onKeyDown={onPressed}>
           {spec.fields.map((f, i) => (
-            <Field key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => setTyped((t) => ({ ...t, [f.name]: v }))} />
+            <DockField key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => update({ [f.name]: v })} />
           ))}
-          {editing && readWith}
-          <button type="submit" className="btn main" disabled={change.isPending}>
-            {editing ? "Store the change" : "Put down"}
+          {(editing ?? run) && readWith}
+          <button type="submit" className="btn main" disabled={doing.busy}>
+            {editing?.version !== undefined ? "Store the change" : "Put down"}
           </button>
+          {editing && <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />}
           {editing && <button type="button" className="btn" onClick={onDone}>Leave as it was</button>}
+          {isStation && !editing && <Run run={run} spec={spec} units={units} onRun={setRun} practice={practice} onPractice={setPractice} />}
+          {run && !editing && <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />}
         </form>
       )}
-      {theirs && (
-        <div role="alert">
-          <b className="fault">{saidBy(fault)}:</b> {inWords(theirs, bench)}
-          <button type="button" className="link" onClick={onDone}>keep theirs</button>
-          <button type="button" className="link" onClick={() => void putDown(theirs.version)}>store mine instead</button>
-        </div>
+      {practice && isStation && !editing && <PracticeGauge bench={bench} at={typed.at ?? ""} onClose={() => setPractice(false)} />}
+      {theirs && spec && (
+        <Clash bench={bench} mine={{ kind: spec.entry, content: contentOf(spec, typed) }} theirs={theirs} onTheirs={onDone} onMine={() => void putDown(theirs.version)} onBoth={() => void putDown(undefined, newId())} />
       )}
       <div className="said" role="status">
         {late && spec && measures(spec) && <span className="fault" style={{ marginRight: 12 }}>✕ {late}</span>}
@@ -153,28 +275,38 @@ export function EntryDock({ bench, touched, editing, onDone, onMarks = () => und
   );
 }
 
-async function bladeFullLength(bench: Bench, mutate: (f: () => Promise<Bench>) => Promise<Bench>, say: (s: string) => void, setFault: (e: unknown) => void) {
-  const form = bench.joint.form;
-  const content = { from: "0", to: form.length ?? "", atLeast: form.size ?? form.throat ?? "" };
-  try {
-    await mutate(() => api.put(bench.id, crypto.randomUUID(), "READING", content));
-    say(`Put down: ${content.atLeast} blade goes, full length`);
-    setFault(undefined);
-  } catch (x) {
-    setFault(x);
-  }
+type RunProps = { run?: { also: string[]; step: string }; spec: KindSpec; units: string; onRun: (r: { also: string[]; step: string } | undefined) => void; practice: boolean; onPractice: (on: boolean) => void };
+
+/** Station after station: Enter goes from reading to reading and on to the next station, as a gauge that types sends it. */
+function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
+  const optional = spec.fields.filter((f) => f.measure && f.optional);
+  return (
+    <span className="run" role="group" aria-label="Run of stations">
+      <button type="button" className="pick" aria-pressed={run !== undefined} title="Enter goes to the next reading, then to the next station; a gauge that types does it by itself" onClick={() => onRun(run ? undefined : { also: [], step: "" })}>Run</button>
+      {run && (
+        <>
+          {optional.map((f) => (
+            <button key={f.name} type="button" className="pick" aria-pressed={run.also.includes(f.name)} onClick={() => onRun({ ...run, also: run.also.includes(f.name) ? run.also.filter((x) => x !== f.name) : [...run.also, f.name] })}>
+              + {f.label.toLowerCase()}
+            </button>
+          ))}
+          <label className="step">
+            every <input className="text" aria-label={`Stations every, ${units}`} value={run.step} placeholder="as the walk asks" onChange={(e) => onRun({ ...run, step: e.target.value })} /> {run.step !== "" && units}
+          </label>
+        </>
+      )}
+      <button type="button" className="pick" aria-pressed={practice} onClick={() => onPractice(!practice)}>Practice gauge</button>
+    </span>
+  );
 }
 
-function KeyWord({ word, letter }: { word: string; letter?: string }) {
-  const at = letter ? word.toLowerCase().indexOf(letter) : -1;
-  if (at < 0) return <>{word}</>;
-  return (
-    <>
-      {word.slice(0, at)}
-      <kbd>{word[at]}</kbd>
-      {word.slice(at + 1)}
-    </>
-  );
+/** The station after this one: a step further, or where the walk wants the next one. */
+function nextAt(at: string, step: string, bench: Bench): string {
+  const { units } = bench.joint;
+  const now = placeOf(at, units);
+  const by = placeOf(step, units);
+  if (now !== undefined && by !== undefined && by > 0) return now + by > bench.strip.length + 0.01 ? "" : showPlace(now + by, units, 16);
+  return bench.walk.find((s) => s.kind === "STATION" && s.place !== at && (s.from ?? 0) > (now ?? -1))?.place ?? "";
 }
 
 function defaults(spec: KindSpec, bench: Bench): Typed {
@@ -187,79 +319,12 @@ function defaults(spec: KindSpec, bench: Bench): Typed {
   return start;
 }
 
-/** After putting one down: the toe and the choices stay, the places go. */
-function kept(spec: KindSpec, typed: Typed): Typed {
-  const stays = spec.fields.filter((f) => f.input === "toe" || f.input === "choice").map((f) => f.name);
-  return Object.fromEntries([...stays, "gauge" as const].map((name) => [name, typed[name] ?? ""])) as Typed;
+/** After putting one down: the toe, the choices and the gauge stay, the places go. */
+function stays(spec: KindSpec, typed: Typed): Typed {
+  const names = spec.fields.filter((f) => f.input === "toe" || f.input === "choice").map((f) => f.name);
+  return Object.fromEntries([...names, "gauge" as const].map((name) => [name, typed[name] ?? ""])) as Typed;
 }
 
-function asTyped(entry: Entry): Typed {
+function asTyped(entry: { content: Entry["content"] }): Typed {
   return Object.fromEntries(Object.entries(entry.content).map(([k, v]) => [k, String(v)])) as Typed;
-}
-
-/** The gauge that read it: of the look's kit first, then the rest of the register. One past its date says so. */
-function ReadWith({ bench, known, value, onChange }: { bench: Bench; known: Gauge[]; value: string; onChange: (v: string) => void }) {
-  const kit = known.filter((g) => bench.gaugeNames.includes(g.form.name ?? ""));
-  const others = known.filter((g) => !kit.includes(g));
-  return (
-      <select id="dock-gauge" className="pick" aria-label="Read with gauge" value={value} onChange={(e) => onChange(e.target.value)}>
-        <option value="">read with …</option>
-        {[...kit, ...others].map((g) => (
-          <option key={g.id} value={g.form.name}>{g.fault ? "✕ " : ""}{g.form.name}{g.form.division ? `, ${g.form.division}` : ""}{g.fault ? " (not in calibration)" : ""}</option>
-        ))}
-      </select>
-  );
-}
-
-type FieldProps = { spec: FieldSpec; bench: Bench; value: string; problem?: string; first: boolean; onChange: (v: string) => void };
-
-function Field({ spec, bench, value, problem, first: isFirst, onChange }: FieldProps) {
-  const id = `dock-${spec.name}`;
-  const mark = isFirst ? { "data-first": true } : {};
-  if (spec.input === "toe") {
-    const names: [string, string][] = [["A", bench.joint.toeA], ["B", bench.joint.toeB]];
-    if (bench.joint.form.oneSided) names.push(["root", "root"]);
-    return (
-      <div className="field">
-        <label id={id}>{spec.label}</label>
-        <div className="chips" role="group" aria-labelledby={id}>
-          {names.map(([toe, name], i) => (
-            <button key={toe} type="button" {...(isFirst && i === 0 ? mark : {})} aria-pressed={value === toe} onClick={() => onChange(toe)}>
-              {name}
-            </button>
-          ))}
-        </div>
-      </div>
-    );
-  }
-  if (spec.input === "choice")
-    return (
-      <div className="field">
-        <label htmlFor={id}>{spec.label}</label>
-        <select id={id} className="text" {...mark} value={value} onChange={(e) => onChange(e.target.value)}>
-          {spec.options?.map(([v, word]) => (
-            <option key={v} value={v}>{word}</option>
-          ))}
-        </select>
-      </div>
-    );
-  const chips = chipsFor(spec, bench);
-  return (
-    <div className="field">
-      <label htmlFor={id}>
-        {spec.label}
-        {spec.optional && <span className="quiet"> if read</span>}
-      </label>
-      <div style={{ display: "flex", gap: 4 }}>
-        <input id={id} className="text" {...mark} value={value} autoComplete="off" inputMode="text" aria-invalid={problem !== undefined} onChange={(e) => onChange(e.target.value)} />
-        {chips.length > 0 && (
-          <span className="chips">
-            {chips.map((c) => (
-              <button key={c} type="button" aria-pressed={value === c} onClick={() => onChange(c)}>{c}</button>
-            ))}
-          </span>
-        )}
-      </div>
-    </div>
-  );
 }

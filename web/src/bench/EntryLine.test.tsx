@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { bench } from "../test/bench";
-import { renderWith } from "../test/render";
+import { renderWith, WithDoing } from "../test/render";
 import { EntryLine } from "./EntryLine";
 
 const whole = { entries: [{ kind: "READING", content: { at: "6", legA: "5/16", legB: "1/4" } }], kind: "leg", from: 0, to: 0, expects: [], completions: [], marks: [] };
@@ -9,7 +9,10 @@ const wrong = { entries: [], kind: "undercut", problem: "from where to where? as
 const half = { entries: [], kind: "leg", from: 0, to: 0, expects: ["at", "leg A"], completions: ["throat"], marks: [] };
 
 function line(answer: unknown[]) {
-  const view = renderWith(<EntryLine bench={bench()} onMarks={vi.fn()} />, {
+  window.localStorage.clear();
+  window.sessionStorage.clear();
+  const b = bench();
+  const view = renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, {
     "POST /api/inspections/look-1/lines": () => ({ json: answer }),
     "POST /api/inspections/look-1/entries": () => ({ json: bench({ version: 4 }) }),
   });
@@ -56,5 +59,22 @@ describe("the entry line", () => {
     await waitFor(() => expect(stored()).toHaveLength(1));
     expect(stored()[0]?.body).toHaveLength(2);
     expect(sent.find((s) => s.path.endsWith("/lines"))?.body).toEqual({ lines: ["1\t5/16\t1/4", "6\t5/16\t1/4"], before: "leg" });
+  });
+
+  it("keeps a line that nobody could read, as it was typed, and what is half typed outlives the page", async () => {
+    const { input, unmount } = line([half]);
+    fireEvent.change(input, { target: { value: "leg 6" } });
+    unmount();
+    const b = bench();
+    renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, { POST: () => { throw new Error("no network"); } });
+    const away = screen.getByLabelText<HTMLInputElement>("Entry line", { selector: "input" });
+    expect(away.value).toBe("leg 6");
+    fireEvent.change(away, { target: { value: "uc a 12-14 1/32" } });
+    await screen.findByText(/No network: Enter keeps the line/);
+    fireEvent.submit(away);
+    await screen.findByText(/Kept here, it is read and goes when the network is back: uc a 12-14 1\/32/);
+    const kept = Object.keys(window.localStorage).filter((k) => k.startsWith("mensor.waiting")).map((k) => window.localStorage.getItem(k) ?? "");
+    expect(kept).toHaveLength(1);
+    expect(kept[0]).toContain("uc a 12-14 1/32");
   });
 });

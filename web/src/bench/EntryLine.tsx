@@ -1,20 +1,30 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Modal } from "antd";
-import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEvent } from "react";
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEvent, type ReactNode } from "react";
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
-import { useChange } from "./useBench";
+import { isUnreachable } from "../lib/outbox";
+import type { Doing } from "./useBench";
+import { newId } from "../lib/id";
 
-type Props = { bench: Bench; focused?: boolean; onMarks: (marks: Line["marks"]) => void };
+type Props = { bench: Bench; doing: Doing; focused?: boolean; start?: string; side?: ReactNode; onMarks: (marks: Line["marks"]) => void };
+
+/** What was typed and not yet put down outlives the page. */
+const draftOf = (look: string) => `mensor.line.${look}`;
+/** More entries than any line makes: their ids are made before anybody reads the line. */
+const mostInALine = 20;
 
 /** One line takes anything: it says what it understood, in words and on the strip, before Enter puts it down. */
-export function EntryLine({ bench, focused = false, onMarks }: Props) {
-  const [text, setText] = useState("");
+export function EntryLine({ bench, doing, focused = false, start, side, onMarks }: Props) {
+  const [text, type] = useState(() => start ?? window.sessionStorage.getItem(draftOf(bench.id)) ?? "");
+  const setText = (next: string) => {
+    type(next);
+    window.sessionStorage.setItem(draftOf(bench.id), next);
+  };
   const [before, setBefore] = useState("leg");
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
   const [card, setCard] = useState(false);
-  const change = useChange(bench.id);
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const lines = text.split("\n").filter((l) => l.trim() !== "");
@@ -24,6 +34,7 @@ export function EntryLine({ bench, focused = false, onMarks }: Props) {
     queryKey: ["lines", bench.id, before, asked.join("\n")],
     queryFn: () => api.lines(bench.id, asked, before),
     enabled: text.trim() !== "",
+    retry: false,
     placeholderData: (last) => last,
     gcTime: 10_000,
   });
@@ -50,6 +61,7 @@ export function EntryLine({ bench, focused = false, onMarks }: Props) {
   const open = read.findIndex((r) => !r.problem && r.entries.length === 0);
   const problem = read[wrong];
   const last = read.at(-1);
+  const away = reading.isError && isUnreachable(reading.error);
 
   const sending = useRef(false);
   /** The entries' own ids stand until they are stored, so that a repeated send puts nothing down twice. */
@@ -60,22 +72,37 @@ export function EntryLine({ bench, focused = false, onMarks }: Props) {
     if (text.trim() === "" || sending.current) return;
     sending.current = true;
     try {
-      const views = await queries.fetchQuery({ queryKey: ["lines", bench.id, before, asked.join("\n")], queryFn: () => api.lines(bench.id, asked, before) });
-      const all = views.flatMap((v) => v.entries);
-      if (views.some((v) => v.problem || v.entries.length === 0)) return; // what is wrong or missing stands beside the line
-      if (pending.current.text !== text) pending.current = { text, ids: all.map(() => crypto.randomUUID()) };
-      const { ids } = pending.current;
-      await change.mutateAsync(() => api.putAll(bench.id, all.map((x, i) => ({ ...x, id: ids[i] ?? crypto.randomUUID() }))));
-      pending.current = { text: "", ids: [] };
-      setSaid(`Put down: ${all.length === 1 && all[0] ? inWords(all[0], bench) : `${all.length} entries`}`);
-      setBefore(views.at(-1)?.kind || before);
-      setText("");
-      setFault(undefined);
+      await send();
     } catch (x) {
       setFault(x);
     } finally {
       sending.current = false;
     }
+  };
+  const send = async () => {
+    let views: Line[];
+    try {
+      views = await queries.fetchQuery({ queryKey: ["lines", bench.id, before, asked.join("\n")], queryFn: () => api.lines(bench.id, asked, before), retry: false });
+    } catch (x) {
+      if (!isUnreachable(x)) throw x;
+      await doing.act({ do: "line", lines: asked, before, ids: Array.from({ length: asked.length * mostInALine }, newId) }, text);
+      done(`Kept here, it is read and goes when the network is back: ${asked.length === 1 ? text : `${asked.length} rows`}`);
+      return;
+    }
+    const all = views.flatMap((v) => v.entries);
+    if (views.some((v) => v.problem || v.entries.length === 0)) return; // what is wrong or missing stands beside the line
+    if (pending.current.text !== text) pending.current = { text, ids: all.map(() => newId()) };
+    const { ids } = pending.current;
+    const words = all.length === 1 && all[0] ? inWords(all[0], bench) : `${all.length} entries`;
+    const kept = await doing.act({ do: "putAll", entries: all.map((x, i) => ({ kind: x.kind, content: x.content, id: ids[i] ?? newId() })) }, words);
+    setBefore(views.at(-1)?.kind || before);
+    done(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+  };
+  const done = (words: string) => {
+    pending.current = { text: "", ids: [] };
+    setSaid(words);
+    setText("");
+    setFault(undefined);
   };
   const paste = (e: ClipboardEvent) => {
     const pasted = e.clipboardData.getData("text");
@@ -119,13 +146,16 @@ export function EntryLine({ bench, focused = false, onMarks }: Props) {
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={change.isPending || wrong >= 0}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
+        <button type="submit" className="btn main" disabled={doing.busy || (wrong >= 0 && !away)}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
         {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
-        <button type="button" className="btn" aria-label="What the line understands" onClick={() => setCard(true)}>?</button>
+        <button type="button" className="btn" aria-label="What the line understands" title="What the line understands (?)" onClick={() => setCard(true)}>?</button>
+        {side}
       </div>
       {text !== "" && (
         <div className="means" role="status">
-          {fault !== undefined || reading.isError ? (
+          {fault === undefined && away ? (
+            <span className="quiet">No network: Enter keeps the line as it is typed; it is read when Mensor is back.</span>
+          ) : fault !== undefined || reading.isError ? (
             <span className="fault">{saidBy(fault ?? reading.error)}</span>
           ) : problem?.problem ? (
             <span className="fault">{several ? `row ${wrong + 1}: ` : ""}{wrong >= 0 && problem.to > problem.from && <mark>{(lines[wrong] ?? "").slice(problem.from, problem.to)}</mark>} {problem.problem}</span>

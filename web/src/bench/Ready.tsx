@@ -4,15 +4,19 @@ import { Link } from "react-router";
 import { api, saidBy, type Bench, type Conditions } from "../lib/api";
 import { YesNo } from "../lib/fields";
 import { useActor } from "../lib/session";
-import { useChange } from "./useBench";
+import { useWaiting, type Doing } from "./useBench";
 
 /** The "ready to look?" answers: each is given once, and makes the readiness. */
-export function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) {
+export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; disabled: boolean }) {
   const actor = useActor();
-  const change = useChange(bench.id);
+  const { waiting } = useWaiting(bench.id);
+  const [fault, setFault] = useState<unknown>();
   const kit = useQuery({ queryKey: ["kit"], queryFn: api.kit, enabled: actor.role === "INSPECTOR" });
-  const c = bench.conditions;
-  const answer = (part: Partial<Conditions>) => void change.mutateAsync(() => api.conditions(bench.id, part)).catch(() => undefined);
+  // what waits for the network is shown as answered: nobody is asked twice
+  const c: Conditions = Object.assign({}, bench.conditions, ...waiting.flatMap((w) => (w.step.do === "conditions" ? [w.step.part] : [])));
+  const answer = (part: Partial<Conditions>) => {
+    doing.act({ do: "conditions", part }, "ready to look").then(() => setFault(undefined), setFault);
+  };
   const finding = bench.evaluation.findings.find((f) => f.id === "readiness");
   const ready = finding?.verdict === "accept";
   const [shown, setShown] = useState(!ready);
@@ -63,7 +67,7 @@ export function Ready({ bench, disabled }: { bench: Bench; disabled: boolean }) 
       )}
       <Noted word="Light level" field="lightLevel" value={c.lightLevel} hint="100 fc" disabled={disabled} onNote={answer} />
       <Noted word="Access" field="access" value={c.access} hint="scaffold, both sides" disabled={disabled} onNote={answer} />
-      {change.isError && <p role="alert" className="fault small">{saidBy(change.error)}</p>}
+      {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
       {ready && <button type="button" className="link" onClick={() => setShown(false)}>done</button>}
     </section>
   );

@@ -6,13 +6,14 @@ import { VerdictMark } from "../lib/VerdictMark";
 import { AmendDialog, HandOverDialog, seenInWords, SignDialog, WalkDialog } from "./dialogs";
 import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
-import { useChange } from "./useBench";
+import { useWaiting, type Doing } from "./useBench";
+import { newId } from "../lib/id";
 
 /** The verdict to be read at arm's length, what is still to be looked at, and what to do next. */
-export function Tower({ bench }: { bench: Bench }) {
+export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const actor = useActor();
   const navigate = useNavigate();
-  const change = useChange(bench.id);
+  const { waiting } = useWaiting(bench.id);
   const [dialog, setDialog] = useState<"walk" | "sign" | "hand" | "amend">();
   const [fault, setFault] = useState<unknown>();
   const looks = actor.role === "INSPECTOR";
@@ -20,10 +21,11 @@ export function Tower({ bench }: { bench: Bench }) {
   const e = bench.evaluation;
   const clearable = e.todo.filter((t) => t.clearable);
   const rest = e.todo.filter((t) => !t.clearable && t.id !== "readiness");
-  const noneSeen = async (criterion: string) => {
+  const waits = waiting.flatMap((w) => (w.step.do === "put" ? [w.step.entry] : w.step.do === "putAll" ? w.step.entries : [])).flatMap((x) => (x.kind === "CLEAR" ? [x.content.criterion] : []));
+  const noneSeen = async (criterion: string, title: string) => {
     setFault(undefined);
     try {
-      await change.mutateAsync(() => api.put(bench.id, crypto.randomUUID(), "CLEAR", { criterion }));
+      await doing.act({ do: "put", entry: { id: newId(), kind: "CLEAR", content: { criterion } } }, `${title}: looked, none seen`);
     } catch (x) {
       setFault(x);
     }
@@ -67,7 +69,7 @@ export function Tower({ bench }: { bench: Bench }) {
           <>
             {bench.making.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
             {!bench.making.fitUp.stops && bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
-            <Ready bench={bench} disabled={!looks} />
+            <Ready bench={bench} doing={doing} disabled={!looks} />
             {clearable.length > 0 && <h3>Still to look at</h3>}
             {clearable.map((t) => (
               <div className="item" key={t.id}>
@@ -75,10 +77,8 @@ export function Tower({ bench }: { bench: Bench }) {
                   <b>{t.title}</b>
                   <div className="ask quiet">{t.ask}</div>
                 </span>
-                <button type="button" className="none" disabled={!looks || change.isPending} aria-label={`${t.title}: looked, none seen`} onClick={() => void noneSeen(t.id)}>
-                  none
-                  <br />
-                  seen
+                <button type="button" className="none" data-none={t.id} disabled={!looks || doing.busy || waits.includes(t.id)} aria-label={`${t.title}: looked, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
+                  {waits.includes(t.id) ? "waits" : <>none<br />seen</>}
                 </button>
               </div>
             ))}
@@ -132,7 +132,7 @@ export function Tower({ bench }: { bench: Bench }) {
           </a>
         )}
       </div>
-      {dialog === "walk" && <WalkDialog bench={bench} onClose={() => setDialog(undefined)} />}
+      {dialog === "walk" && <WalkDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />}
       {dialog === "sign" && <SignDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "hand" && <HandOverDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "amend" && <AmendDialog bench={bench} onClose={() => setDialog(undefined)} onAmended={(id) => navigate(`/inspections/${id}`)} />}

@@ -5,7 +5,8 @@ import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
 import { spansOf } from "../set-up/form";
 import { VerdictMark } from "../lib/VerdictMark";
-import { useChange } from "./useBench";
+import { useChange, type Doing } from "./useBench";
+import { newId } from "../lib/id";
 
 type DialogProps = { bench: Bench; onClose: () => void };
 
@@ -18,15 +19,15 @@ function Dialog({ title, children, onClose }: { title: string; children: ReactNo
 }
 
 /** One confirmation after the walk; nothing is ticked beforehand, each item can be left out. */
-export function WalkDialog({ bench, onClose }: DialogProps) {
+export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doing }) {
   const items = bench.evaluation.todo.filter((t) => t.clearable);
   const [ticked, setTicked] = useState<string[]>([]);
   const [fault, setFault] = useState("");
-  const change = useChange(bench.id);
   const all = ticked.length === items.length;
   const confirm = async () => {
     try {
-      await change.mutateAsync(() => api.putAll(bench.id, ticked.map((criterion) => ({ id: crypto.randomUUID(), kind: "CLEAR" as const, content: { criterion } }))));
+      const entries = ticked.map((criterion) => ({ id: newId(), kind: "CLEAR" as const, content: { criterion } }));
+      await doing.act({ do: "putAll", entries }, `walked the full length, none seen of ${ticked.length}`);
       onClose();
     } catch (e) {
       setFault(saidBy(e));
@@ -48,7 +49,7 @@ export function WalkDialog({ bench, onClose }: DialogProps) {
       </div>
       {fault && <p role="alert" className="fault">{fault}</p>}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className="btn main" disabled={ticked.length === 0 || change.isPending} onClick={() => void confirm()}>
+        <button type="button" className="btn main" disabled={ticked.length === 0 || doing.busy} onClick={() => void confirm()}>
           Looked, none seen of {ticked.length}
         </button>
         <button type="button" className="btn" onClick={onClose}>Back</button>

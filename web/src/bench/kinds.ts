@@ -8,6 +8,8 @@ export type FieldSpec = {
   options?: [string, string][];
   chips?: "depth" | "size";
   optional?: boolean;
+  /** A gauge reads it, and can type it. */
+  measure?: boolean;
 };
 
 export type KindSpec = {
@@ -29,18 +31,18 @@ const from: FieldSpec = { name: "from", label: "From", input: "length" };
 const to: FieldSpec = { name: "to", label: "To", input: "length" };
 const toe: FieldSpec = { name: "toe", label: "Toe", input: "toe" };
 const optional = (f: FieldSpec): FieldSpec => ({ ...f, optional: true });
-const depth = (label: string, isOptional = false): FieldSpec => ({ name: "depth", label, input: "length", chips: "depth", optional: isOptional });
+const depth = (label: string, isOptional = false): FieldSpec => ({ name: "depth", label, input: "length", chips: "depth", optional: isOptional, measure: true });
 
 export const kinds: KindSpec[] = [
   { id: "undercut", word: "Undercut", key: "u", entry: "INDICATION", kind: "undercut", fields: [toe, from, to, depth("Depth")] },
-  { id: "pore", word: "Pore", key: "p", entry: "INDICATION", kind: "porosity", fields: [at, { name: "diameter", label: "Diameter", input: "length", chips: "depth" }, { name: "count", label: "How many", input: "count", optional: true }] },
+  { id: "pore", word: "Pore", key: "p", entry: "INDICATION", kind: "porosity", fields: [at, { name: "diameter", label: "Diameter", input: "length", measure: true, chips: "depth" }, { name: "count", label: "How many", input: "count", optional: true }] },
   {
     id: "legs",
     word: "Legs",
     key: "l",
     entry: "READING",
     of: "fillet",
-    fields: [at, { name: "legA", label: "Leg A", input: "length" }, { name: "legB", label: "Leg B", input: "length" }, { name: "throat", label: "Throat", input: "length", optional: true }, { name: "face", label: "Face", input: "choice", optional: true, options: [["", "not said"], ["flat", "flat"], ["convex", "convex"], ["concave", "concave"]] }],
+    fields: [at, { name: "legA", label: "Leg A", input: "length", measure: true }, { name: "legB", label: "Leg B", input: "length", measure: true }, { name: "throat", label: "Throat", input: "length", measure: true, optional: true }, { name: "face", label: "Face", input: "choice", optional: true, options: [["", "not said"], ["flat", "flat"], ["convex", "convex"], ["concave", "concave"]] }],
   },
   {
     id: "crown",
@@ -48,16 +50,16 @@ export const kinds: KindSpec[] = [
     key: "w",
     entry: "READING",
     of: "groove",
-    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", optional: true }, { name: "offset", label: "Offset", input: "length", optional: true }, { name: "throat", label: "Throat", input: "length", optional: true }],
+    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", measure: true, chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true }, { name: "offset", label: "Offset", input: "length", measure: true, optional: true }, { name: "throat", label: "Throat", input: "length", measure: true, optional: true }],
   },
   { id: "blade", word: "Blade goes", key: "b", entry: "READING", of: "fillet", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
   { id: "undersize", word: "Undersize", key: "s", entry: "INDICATION", kind: "undersize", fields: [from, to, { name: "least", label: "Least", input: "length", chips: "size" }] },
   { id: "crack", word: "Crack", key: "c", entry: "INDICATION", kind: "crack", fields: [at, { name: "where", label: "Where", input: "choice", optional: true, options: [["", "in the weld"], ["crater", "crater"], ["toe", "toe"], ["base", "base metal"]] }] },
   { id: "crater", word: "Crater", key: "r", entry: "INDICATION", kind: "crater", fields: [at, depth("Below the section", true)] },
   { id: "overlap", word: "Overlap", key: "o", entry: "INDICATION", kind: "overlap", fields: [toe, from, to, depth("Laps by", true)] },
-  { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", optional: true }] },
-  { id: "root", word: "Root height", entry: "READING", of: "groove", fields: [at, { name: "rootReinforcement", label: "Height at the root", input: "length", chips: "depth" }, { name: "rootWidth", label: "Root width", input: "length", optional: true }] },
-  { id: "concavity", word: "Concavity", entry: "READING", of: "fillet", fields: [at, { name: "concavity", label: "Concavity", input: "length", chips: "depth" }, { name: "legA", label: "Leg A", input: "length", optional: true }, { name: "legB", label: "Leg B", input: "length", optional: true }] },
+  { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", measure: true, chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true }] },
+  { id: "root", word: "Root height", entry: "READING", of: "groove", fields: [at, { name: "rootReinforcement", label: "Height at the root", input: "length", measure: true, chips: "depth" }, { name: "rootWidth", label: "Root width", input: "length", measure: true, optional: true }] },
+  { id: "concavity", word: "Concavity", entry: "READING", of: "fillet", fields: [at, { name: "concavity", label: "Concavity", input: "length", measure: true, chips: "depth" }, { name: "legA", label: "Leg A", input: "length", measure: true, optional: true }, { name: "legB", label: "Leg B", input: "length", measure: true, optional: true }] },
   { id: "toe-angle", word: "Toe angle", entry: "READING", fields: [at, { name: "toeAngleA", label: "Toe A, °", input: "degrees", optional: true }, { name: "toeAngleB", label: "Toe B, °", input: "degrees", optional: true }] },
   { id: "fusion", word: "Incomplete fusion", entry: "INDICATION", kind: "incomplete-fusion", fields: [from, to] },
   { id: "slag", word: "Slag", entry: "INDICATION", kind: "slag", truths: ["trapped"], fields: [from, to, { name: "trapped", label: "Slag is", input: "choice", options: [["true", "trapped or open"], ["false", "covering, clean first"]] }] },
@@ -95,7 +97,7 @@ export const kinds: KindSpec[] = [
       optional(at),
     ],
   },
-  { id: "misalignment", word: "Offset", entry: "INDICATION", kind: "misalignment", fields: [from, to, { name: "offset", label: "Offset", input: "length", chips: "depth" }] },
+  { id: "misalignment", word: "Offset", entry: "INDICATION", kind: "misalignment", fields: [from, to, { name: "offset", label: "Offset", input: "length", measure: true, chips: "depth" }] },
   { id: "melt-through", word: "Melt-through", entry: "INDICATION", kind: "melt-through", fields: [from, to, depth("Height")] },
   { id: "root-concavity", word: "Root concavity", entry: "INDICATION", kind: "root-concavity", fields: [from, to, depth("Depth")] },
   { id: "incomplete-penetration", word: "Incomplete penetration", entry: "INDICATION", kind: "incomplete-penetration", fields: [from, to, depth("Depth", true)] },

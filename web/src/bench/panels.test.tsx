@@ -1,8 +1,9 @@
+import { useState } from "react";
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import type { Bench, Disposition } from "../lib/api";
 import { bench, finding } from "../test/bench";
-import { renderWith } from "../test/render";
+import { renderWith, WithDoing } from "../test/render";
 import { BookPanel } from "./BookPanel";
 import { DisposePanel } from "./DisposePanel";
 import { EnteredPanel } from "./EnteredPanel";
@@ -20,6 +21,13 @@ const rejected = (): Bench =>
     },
   });
 
+function OneBook({ bench: b }: { bench: Bench }) {
+  const [open, setOpen] = useState<string>();
+  return <BookPanel bench={b} open={open} onOpen={setOpen} />;
+}
+
+const tower = (b: Bench) => <WithDoing bench={b}>{(doing) => <Tower bench={b} doing={doing} />}</WithDoing>;
+
 const causes = {
   format: "mensor-causes/1",
   mark: "FB-9",
@@ -36,7 +44,7 @@ const causes = {
 
 describe("what the book says", () => {
   it("puts what rejects first and opens it to arithmetic, clause and causes", async () => {
-    const { container } = renderWith(<BookPanel bench={rejected()} />, { "GET /api/inspections/look-1/causes": () => ({ json: causes }) });
+    const { container } = renderWith(<OneBook bench={rejected()} />, { "GET /api/inspections/look-1/causes": () => ({ json: causes }) });
     expect(container.querySelector(".finding")?.getAttribute("data-criterion")).toBe("undercut");
     fireEvent.click(screen.getByText("Undercut: rejects"));
     expect(screen.getByLabelText("Arithmetic").textContent).toBe("web toe 3–9");
@@ -49,7 +57,7 @@ describe("what the book says", () => {
 
 describe("the tower", () => {
   it("says the verdict in a word and clears a criterion with one touch", async () => {
-    const { sent } = renderWith(<Tower bench={rejected()} />, { PUT: () => ({ json: rejected() }) });
+    const { sent } = renderWith(tower(rejected()), { PUT: () => ({ json: rejected() }) });
     expect(screen.getByTestId("verdict").textContent).toBe("Reject");
     fireEvent.click(screen.getByLabelText("Slag: looked, none seen"));
     await waitFor(() => expect(sent.some((s) => s.method === "PUT")).toBe(true));
@@ -58,13 +66,13 @@ describe("the tower", () => {
   });
 
   it("lets nobody but an inspector look or sign", () => {
-    renderWith(<Tower bench={rejected()} />, {}, "REPAIR_LEAD");
+    renderWith(tower(rejected()), {}, "REPAIR_LEAD");
     expect(screen.queryByText("Sign reject …")).toBeNull();
     expect((screen.getByLabelText("Slag: looked, none seen") as HTMLButtonElement).disabled).toBe(true);
   });
 
   it("hands over what is incomplete, and never signs it", () => {
-    renderWith(<Tower bench={bench()} />, {});
+    renderWith(tower(bench()), {});
     expect(screen.getByText("Hand over …")).toBeTruthy();
     expect(screen.queryByText(/^Sign /)).toBeNull();
   });
@@ -76,7 +84,7 @@ describe("what was put down", () => {
     const first = b.entries[0];
     if (!first) throw new Error("no entry");
     b.entries = [{ ...first, withdrawn: true, withdrawnWhy: "taken off by Ines Marl" }];
-    const { sent } = renderWith(<EnteredPanel bench={b} mayChange onEdit={() => undefined} />, { POST: () => ({ json: b }) });
+    const { sent } = renderWith(<WithDoing bench={b}>{(doing) => <EnteredPanel bench={b} doing={doing} mayChange onEdit={() => undefined} />}</WithDoing>, { POST: () => ({ json: b }) });
     expect(screen.getByText(/taken off by Ines Marl/)).toBeTruthy();
     fireEvent.click(screen.getByText("undo"));
     await waitFor(() => expect(sent[0]?.path).toBe("/api/inspections/look-1/entries/e1/restore"));

@@ -6,6 +6,7 @@ import { said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
+import { newId } from "../lib/id";
 
 /** The register of gauges, the kit carried today, and what a gauge touched that was found out of calibration. */
 export default function Gauges() {
@@ -86,7 +87,7 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
   const store = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const id = gauge?.id ?? crypto.randomUUID();
+      const id = gauge?.id ?? newId();
       await api.putGauge(id, said(form), gauge?.version);
       setFault(undefined);
       await queries.invalidateQueries({ predicate: (q) => ["gauges", "bench", "joints", "touched"].includes(String(q.queryKey[0])) });

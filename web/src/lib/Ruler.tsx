@@ -1,13 +1,15 @@
 import { ink } from "../theme";
 
-/** The tape from the datum over a drawing of the weld's length. */
-export function Ruler({ length, ticks, x, gutter }: { length: number; ticks: { at: number; label: string }[]; x: (mm: number) => number; gutter: number }) {
+type Props = { from?: number; to: number; datum?: boolean; ticks: { at: number; label: string }[]; x: (mm: number) => number; gutter: number };
+
+/** The tape over a drawing of the weld's length, from the datum or from where it is in view. */
+export function Ruler({ from = 0, to, datum = true, ticks, x, gutter }: Props) {
   return (
     <g stroke={ink.text}>
       <text x={gutter - 10} y={16} textAnchor="end" fontSize="13" fill={ink.quiet} stroke="none">
-        datum
+        {datum ? "datum" : "… from datum"}
       </text>
-      <path d={`M${x(0)} 27.5H${x(length)}`} strokeWidth="1.5" />
+      <path d={`M${x(from)} 27.5H${x(to)}`} strokeWidth="1.5" />
       {ticks.map((t, i) => (
         <g key={i}>
           <path d={`M${x(t.at)} 27.5v${t.label ? -8 : -4}`} strokeWidth={t.label ? 1.5 : 1} />
@@ -18,7 +20,7 @@ export function Ruler({ length, ticks, x, gutter }: { length: number; ticks: { a
           )}
         </g>
       ))}
-      <circle cx={x(0)} cy={27.5} r="4" fill={ink.text} />
+      {datum && <circle cx={x(0)} cy={27.5} r="4" fill={ink.text} />}
     </g>
   );
 }

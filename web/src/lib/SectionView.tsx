@@ -26,7 +26,7 @@ export function SectionView({ section, units }: { section: Section; units: strin
     <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
     <svg width={width} height={height} role="img" aria-label={label(section, units)} style={{ display: "block" }}>
       {section.members.map((m, i) => (
-        <path key={i} d={path(m.points)} fill={i === 0 ? ink.steel : ink.steelLight} stroke="#71808b" strokeWidth="1.5" />
+        <path key={i} d={path(m.points)} fill={i === 0 ? ink.steel : ink.steelLight} stroke={ink.none} strokeWidth="1.5" />
       ))}
       <path d={weldPath(section, at, text)} fill={ink.weld} fillOpacity=".92" stroke={ink.text} strokeWidth="2.2" strokeLinejoin="round" />
       {section.gap > 0 && <Label at={{ x: ox - left / 2, y: oy - 8 }} text={section.gapLabel} colour={ink.open} />}
@@ -37,7 +37,7 @@ export function SectionView({ section, units }: { section: Section; units: strin
       {section.dimensions.map((d, i) => (
         <Dimension key={i} d={d} at={at} dihedral={section.dihedral} />
       ))}
-      <g fontSize="16" fontWeight="600" fill="#3c4a54">
+      <g fontSize="16" fontWeight="600" fill={ink.text}>
         {section.dihedral === 180 ? (
           <>
             <text x={8} y={oy - 8} textAnchor="start">{section.members[0]?.label}</text>
@@ -80,13 +80,13 @@ function Notch({ notch, at, scale }: { notch: Section["notches"][number]; at: (p
   const half = depth * 0.8;
   const px = -dy / depth;
   const py = dx / depth;
-  const colour = notch.rejects ? ink.reject : "#8d5f5f";
+  const colour = notch.rejects ? ink.reject : ink.notch;
   return (
     <g>
       <path
         d={`M${p.x + px * half} ${p.y + py * half}Q${p.x + dx * 1.7} ${p.y + dy * 1.7} ${p.x - px * half} ${p.y - py * half}z`}
         fill={colour}
-        stroke="#fff"
+        stroke={ink.paper}
         strokeWidth="1"
       />
       <Label at={{ x: p.x + (notch.direction > 90 ? 14 : 14), y: p.y - 12 }} text={notch.label} colour={colour} anchor="start" />
@@ -106,7 +106,7 @@ function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: 
     return (
       <g>
         {d.name === "throat" && <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={ink.paper} strokeWidth="2" strokeDasharray="5 4" />}
-        <circle cx={to.x} cy={to.y} r="4" fill={colour} stroke="#fff" />
+        <circle cx={to.x} cy={to.y} r="4" fill={colour} stroke={ink.paper} />
         {/* the offset is lettered under the surface, clear of the crown above it */}
         <Label at={d.name === "offset" ? { x: to.x + 8, y: to.y + 20 } : { x: to.x + Math.cos(half) * 12, y: to.y - Math.sin(half) * 12 }} text={words} colour={colour} anchor="start" />
       </g>
@@ -140,7 +140,7 @@ function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: 
 
 function Label({ at, text, colour, anchor = "middle" }: { at: Point; text: string; colour: string; anchor?: "start" | "middle" | "end" }) {
   return (
-    <text x={at.x} y={at.y} textAnchor={anchor} fontSize="16" fontWeight="800" fill={colour} stroke="#fff" strokeWidth="4.5" paintOrder="stroke">
+    <text x={at.x} y={at.y} textAnchor={anchor} fontSize="16" fontWeight="800" fill={colour} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">
       {text}
     </text>
   );

@@ -12,10 +12,11 @@ const strip: Strip = {
     { indication: 0, lane: "A", kind: "undercut", from: 10, to: 20, depth: 1, label: "1", rejects: true },
     { indication: 1, lane: "face", kind: "crack", from: 50, to: 50, depth: 0, label: "", rejects: false },
   ],
-  stations: [{ reading: 0, at: 30, label: "30", rejects: false }],
+  stations: [{ reading: 0, at: 30, label: "30", rejects: false, size: 8, sizeLabel: "8" }],
   bands: [{ from: 0, to: 100, state: "goes", label: "8 blade goes" }],
-  brackets: [{ finding: "undercut", from: 0, to: 100, label: "undercut 60 over 1 · 50 allowed", rejects: true }],
+  brackets: [{ finding: "undercut", from: 0, to: 100, label: "undercut 60 over 1 · 50 allowed", rejects: true, windowed: true }],
   gaps: [],
+  wanted: 8,
 };
 
 it("draws lanes, marks and the worst window, and gives the mark that was touched", () => {

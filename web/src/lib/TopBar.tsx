@@ -3,6 +3,8 @@ import type { ReactNode } from "react";
 import { Link, NavLink, useNavigate } from "react-router";
 import { api } from "./api";
 import { changeSession, useActor } from "./session";
+import { NetworkMark } from "./NetworkMark";
+import { ThemeSwitch } from "./ThemeSwitch";
 import { Wordmark } from "./Wordmark";
 
 export const roleWords: Record<string, string> = {
@@ -40,6 +42,8 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
           <NavLink to="/people">People</NavLink>
         </nav>
       )}
+      <NetworkMark />
+      <ThemeSwitch />
       <div className="who">
         <b>{actor.name}</b>
         {roleWords[actor.role]}

@@ -16,20 +16,20 @@ export function VerdictShape({ verdict, size = 24 }: { verdict: string; size?: n
     return (
       <svg {...common}>
         <path d="M8 1.5h8L22.5 8v8L16 22.5H8L1.5 16V8z" fill={ink.reject} />
-        <path d="m8 8 8 8m0-8-8 8" stroke="#fff" strokeWidth="2.6" strokeLinecap="round" />
+        <path d="m8 8 8 8m0-8-8 8" stroke={ink.paper} strokeWidth="2.6" strokeLinecap="round" />
       </svg>
     );
   if (verdict === "accept")
     return (
       <svg {...common}>
         <circle cx="12" cy="12" r="10.5" fill={ink.accept} />
-        <path d="m7 12.5 3.4 3.4L17 9" fill="none" stroke="#fff" strokeWidth="2.6" strokeLinecap="round" strokeLinejoin="round" />
+        <path d="m7 12.5 3.4 3.4L17 9" fill="none" stroke={ink.paper} strokeWidth="2.6" strokeLinecap="round" strokeLinejoin="round" />
       </svg>
     );
   if (verdict === "incomplete")
     return (
       <svg {...common}>
-        <circle cx="12" cy="12" r="9.5" fill="#fff" stroke={ink.open} strokeWidth="2.6" strokeDasharray="6 4" />
+        <circle cx="12" cy="12" r="9.5" fill={ink.paper} stroke={ink.open} strokeWidth="2.6" strokeDasharray="6 4" />
       </svg>
     );
   return (

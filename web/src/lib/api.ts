@@ -53,6 +53,10 @@ export type WithPapers = Schemas["WithPapers"];
 export type Papers = Schemas["Papers"];
 export type Sheet = Schemas["Sheet"];
 export type NewPerson = Schemas["NewPerson"];
+export type Latest = Schemas["Latest"];
+export type Squeeze = Schemas["Squeeze"];
+export type WalkStep = Bench["walk"][number];
+export type Photo = Bench["photos"][number];
 export type FieldProblem = { field: string; problem: string };
 
 /** What the server refused, in its own words. */
@@ -76,7 +80,8 @@ function token(): string | undefined {
 
 async function send<T>(method: string, path: string, body?: unknown, plain?: boolean): Promise<T> {
   const headers: Record<string, string> = { Accept: "application/json" };
-  if (body !== undefined) headers["Content-Type"] = plain ? "text/plain;charset=UTF-8" : "application/json";
+  const raw = body instanceof Blob;
+  if (body !== undefined) headers["Content-Type"] = raw ? "application/octet-stream" : plain ? "text/plain;charset=UTF-8" : "application/json";
   const csrf = token();
   if (csrf && method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(csrf);
   let response: Response;
@@ -85,18 +90,27 @@ async function send<T>(method: string, path: string, body?: unknown, plain?: boo
       method,
       headers,
       credentials: "same-origin",
-      ...(body === undefined ? {} : { body: plain ? String(body) : JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: raw ? body : plain ? String(body) : JSON.stringify(body) }),
     });
   } catch {
     throw new Refused(0, "Mensor cannot be reached; what you typed is still here, try again", [], undefined);
   }
   const text = await response.text();
-  const json: unknown = text ? JSON.parse(text) : undefined;
+  const json = parsed(text);
   if (!response.ok) {
     const problem = (json ?? {}) as { detail?: string; errors?: FieldProblem[]; current?: unknown };
     throw new Refused(response.status, problem.detail ?? "the server refused this", problem.errors ?? [], problem.current);
   }
   return json as T;
+}
+
+/** What a proxy says while Mensor starts is no JSON. */
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 const look = (id: string) => `/api/inspections/${id}`;
@@ -162,6 +176,13 @@ export const api = {
   changeJoint: (id: string, form: NewJoint, version: number) =>
     send<Created>("PUT", `/api/joints/${id}`, { form, version }),
   bench: (id: string) => send<Bench>("GET", look(id)),
+  latest: (id: string) => send<Latest>("GET", `${look(id)}/version`),
+  squeeze: (id: string, measure: string, at: number, number: number) =>
+    send<Squeeze>("GET", `${look(id)}/simulated-gauge?measure=${measure}&at=${at}&number=${number}`),
+  photo: (id: string, photo: string, of: { at?: string; entry?: string }, picture: Blob) =>
+    send<Bench>("PUT", `${look(id)}/photos/${photo}?${new URLSearchParams({ ...(of.at ? { at: of.at } : {}), ...(of.entry ? { entry: of.entry } : {}) }).toString()}`, picture),
+  photoOff: (id: string, photo: string) => send<Bench>("DELETE", `${look(id)}/photos/${photo}`),
+  photoOn: (id: string, photo: string) => send<Bench>("POST", `${look(id)}/photos/${photo}/restore`),
   causes: (id: string) => send<Causes>("GET", `${look(id)}/causes`),
   put: (id: string, entry: string, kind: EntryKind, content: EntryContent, version?: number) =>
     send<Bench>("PUT", `${look(id)}/entries/${entry}`, { kind, content, version }),
@@ -169,7 +190,7 @@ export const api = {
     send<Bench>("POST", `${look(id)}/entries`, entries),
   lines: (id: string, lines: string[], before: string) => send<Line[]>("POST", `${look(id)}/lines`, { lines, before }),
   entryLine: () => send<LineCard[]>("GET", "/api/entry-line"),
-  takeOff: (id: string, entry: Entry) =>
+  takeOff: (id: string, entry: { id: string; version: number }) =>
     send<Bench>("DELETE", `${look(id)}/entries/${entry.id}?version=${entry.version}`),
   restore: (id: string, entry: string) => send<Bench>("POST", `${look(id)}/entries/${entry}/restore`),
   conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${look(id)}/conditions`, c),

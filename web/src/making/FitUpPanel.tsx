@@ -4,6 +4,7 @@ import { numberOf, said, TextField, YesNo } from "../lib/fields";
 import { LookItemLine } from "./LookItems";
 import { placeOf, placeText } from "./place";
 import { useMakingChange } from "./useMaking";
+import { newId } from "../lib/id";
 
 type Typed = Record<"place" | "opening" | "rootFace" | "angle" | "offset" | "backingGap", string>;
 const empty: Typed = { place: "", opening: "", rootFace: "", angle: "", offset: "", backingGap: "" };
@@ -27,9 +28,9 @@ export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: b
     e.preventDefault();
     const { place, angle, ...lengths } = typed;
     const content: MakingContent = said({ ...placeOf(place), ...lengths, angle: numberOf(angle) });
-    if (await act(() => api.made(making.jointId, crypto.randomUUID(), "FIT_UP", content))) setTyped(empty);
+    if (await act(() => api.made(making.jointId, newId(), "FIT_UP", content))) setTyped(empty);
   };
-  const answer = (question: string, more: MakingContent) => void act(() => api.made(making.jointId, crypto.randomUUID(), "FIT_UP_ANSWER", { question, ...more }));
+  const answer = (question: string, more: MakingContent) => void act(() => api.made(making.jointId, newId(), "FIT_UP_ANSWER", { question, ...more }));
   const problems = problemsByField(fault);
   const field = (name: keyof Typed, label: string, span: number, hint?: string) => (
     <TextField id={`fit-${name}`} label={label} span={span} value={typed[name]} placeholder={hint} problem={name === "place" ? (problems.at ?? problems.from ?? problems.to) : problems[name]} onChange={(v) => setTyped({ ...typed, [name]: v })} />

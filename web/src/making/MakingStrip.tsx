@@ -26,9 +26,9 @@ export function MakingStrip({ drawing, units }: { drawing: Drawing; units: strin
   return (
     <div ref={ref}>
       <svg width={width} height={height} role="img" aria-label={`Fit-up and passes along the weld, in ${units}: ${[...drawing.gaps.map((g) => g.label), ...drawing.marks.map((m) => m.label)].join("; ") || "nothing recorded along it"}`} style={{ display: "block" }}>
-        <Ruler length={drawing.length} ticks={drawing.ticks} x={x} gutter={gutter} />
+        <Ruler to={drawing.length} ticks={drawing.ticks} x={x} gutter={gutter} />
         <text x={gutter - 10} y={fitTop + 16} textAnchor="end" fontSize="15" fontWeight="600" fill={ink.text}>fit-up</text>
-        <rect x={gutter} y={fitTop} width={x(drawing.length) - gutter} height={24} fill="#f6f8f9" stroke={ink.line} />
+        <rect x={gutter} y={fitTop} width={x(drawing.length) - gutter} height={24} fill={ink.lane} stroke={ink.line} />
         {drawing.gaps.map((g, i) => (
           <g key={i}>
             <rect x={x(g.from)} y={fitTop} width={Math.max(3, x(g.to) - x(g.from))} height={24} fill={ink.chalk} fillOpacity=".45" />
@@ -46,12 +46,12 @@ export function MakingStrip({ drawing, units }: { drawing: Drawing; units: strin
           return (
             <g key={i}>
               <text x={gutter - 10} y={top + 16} textAnchor="end" fontSize="15" fontWeight="600" fill={ink.text}>{p.label}</text>
-              <rect x={gutter} y={top + 3} width={x(drawing.length) - gutter} height={16} fill={p.runs.length === 0 ? "#e2e7ea" : "#f6f8f9"} />
+              <rect x={gutter} y={top + 3} width={x(drawing.length) - gutter} height={16} fill={p.runs.length === 0 ? ink.laneFace : ink.lane} />
               {p.runs.length === 0 && <text x={gutter + 8} y={top + 15} fontSize="13" fill={ink.quiet}>starts and stops not recorded</text>}
               {p.runs.map((r, n) => (
                 <g key={n}>
                   <rect x={x(r.from)} y={top + 3} width={Math.max(3, x(r.to) - x(r.from) - 2)} height={16} rx="7" fill={ink.weld} />
-                  <circle cx={x(r.from) + 7} cy={top + 11} r="4" fill="#fff" />
+                  <circle cx={x(r.from) + 7} cy={top + 11} r="4" fill={ink.paper} />
                 </g>
               ))}
             </g>

@@ -3,6 +3,7 @@ import { api, problemsByField, saidBy, type Making, type MakingContent, type Mak
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { Made } from "./FitUpPanel";
 import { useMakingChange } from "./useMaking";
+import { newId } from "../lib/id";
 
 const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
 const diameters: Record<string, string[]> = { in: ["3/32", "1/8", "5/32", "3/16"], mm: ["2.5", "3.2", "4", "5"] };
@@ -21,7 +22,7 @@ export function PassesPanel({ making, mayRecord, brief = false }: { making: Maki
   const passes = making.entries.filter((e) => e.kind === "PASS");
   const standing = passes.filter((e) => !e.withdrawn);
   const put = async (content: MakingContent) => {
-    const done = await act(() => api.made(making.jointId, editing?.id ?? crypto.randomUUID(), "PASS", content, editing?.version));
+    const done = await act(() => api.made(making.jointId, editing?.id ?? newId(), "PASS", content, editing?.version));
     if (done) setEditing(undefined);
     return done;
   };

@@ -6,6 +6,7 @@ import { Made } from "./FitUpPanel";
 import { LookItemLine } from "./LookItems";
 import { placeOf, placeText } from "./place";
 import { useMakingChange } from "./useMaking";
+import { newId } from "../lib/id";
 
 /** The looks while the passes go in, and the low-hydrogen rods' clock. */
 export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord: boolean }) {
@@ -13,7 +14,7 @@ export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord:
   const [exception, setException] = useState<string>();
   const standing = making.entries.filter((e) => e.kind === "PROCESS" && !e.withdrawn);
   const whole = (q: string) => standing.find((e) => e.content.question === q && !e.content.at && !e.content.from);
-  const put = (content: MakingContent) => act(() => api.made(making.jointId, crypto.randomUUID(), "PROCESS", content));
+  const put = (content: MakingContent) => act(() => api.made(making.jointId, newId(), "PROCESS", content));
   const asked = new Set(making.questions.map((q) => q.id));
   const computed = making.process.filter((i) => !asked.has(i.id) && i.verdict !== "not-applicable");
   const notes = making.entries.filter((e) => e.kind === "PROCESS" && (e.content.at || e.content.from || e.content.note));
@@ -113,7 +114,7 @@ function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; 
         <div className="row">
           <input aria-label="Rod" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
           <input aria-label="Taken out at, empty for now" type="datetime-local" className="text" style={{ width: 178 }} value={at} onChange={(e) => setAt(e.target.value)} />
-          <button type="button" className="btn" onClick={() => void act(() => api.made(making.jointId, crypto.randomUUID(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
+          <button type="button" className="btn" onClick={() => void act(() => api.made(making.jointId, newId(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
         </div>
       )}
     </section>

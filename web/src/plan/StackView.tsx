@@ -27,20 +27,20 @@ export function StackView({ plan, fillet }: { plan: PassPlan; fillet: boolean })
     <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
       <svg width={width} height={height} role="img" aria-label={`${plan.beads.length} beads, ${plan.what}`} style={{ display: "block" }}>
         {fillet && (
-          <g fill={ink.steelLight} stroke="#71808b">
+          <g fill={ink.steelLight} stroke={ink.none}>
             <path d={edge([minX - far, 0], [maxX + far, 0], [maxX + far, -far], [minX - far, -far])} />
             <path d={edge([minX - far, maxY + far], [0, maxY + far], [0, 0], [minX - far, 0])} fill={ink.steel} />
           </g>
         )}
-        {!fillet && <path d={edge([minX - far, minY], [maxX + far, minY], [maxX + far, Math.max(...plan.outline.map((p) => p.y))], [minX - far, Math.max(...plan.outline.map((p) => p.y))])} fill={ink.steelLight} stroke="#71808b" />}
-        <path d={path(plan.outline)} fill="#fff" />
+        {!fillet && <path d={edge([minX - far, minY], [maxX + far, minY], [maxX + far, Math.max(...plan.outline.map((p) => p.y))], [minX - far, Math.max(...plan.outline.map((p) => p.y))])} fill={ink.steelLight} stroke={ink.none} />}
+        <path d={path(plan.outline)} fill={ink.paper} />
         {plan.beads.map((b) => <path key={b.pass} d={path(b.outline)} fill={tints[b.kind] ?? ink.weld} stroke={ink.text} strokeWidth="1.6" strokeLinejoin="round" />)}
         <path d={path(plan.outline)} fill="none" stroke={ink.chalk} strokeWidth="2.6" strokeDasharray="8 5" />
         {plan.beads.map((b) => {
           const n = b.outline.length || 1;
           const x = ox + (b.outline.reduce((s, p) => s + p.x, 0) / n) * scale;
           const y = oy - (b.outline.reduce((s, p) => s + p.y, 0) / n) * scale;
-          return <text key={b.pass} x={x} y={y + 6} textAnchor="middle" fontSize="17" fontWeight="800" fill={ink.text} stroke="#fff" strokeWidth="4.5" paintOrder="stroke">{b.pass}</text>;
+          return <text key={b.pass} x={x} y={y + 6} textAnchor="middle" fontSize="17" fontWeight="800" fill={ink.text} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">{b.pass}</text>;
         })}
         <path d={`M${width - 70 - 10 * scale} ${height - 16}h${10 * scale}m0 -6v12m${-10 * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
         <text x={width - 62} y={height - 11} fontSize="14" fill={ink.text}>10 mm</text>

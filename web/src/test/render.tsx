@@ -3,7 +3,8 @@ import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
-import type { Actor } from "../lib/api";
+import { useDoing, type Doing } from "../bench/useBench";
+import type { Actor, Bench } from "../lib/api";
 
 export type Sent = { method: string; path: string; body: unknown };
 
@@ -28,4 +29,9 @@ export function renderWith(node: ReactNode, answers: Record<string, (body: unkno
   );
   const view = render(wrapped(node));
   return { ...view, sent, again: (inner: ReactNode) => view.rerender(wrapped(inner)) };
+}
+
+/** Gives a part of the bench what the bench does things with. */
+export function WithDoing({ bench, children }: { bench: Bench; children: (doing: Doing) => ReactNode }) {
+  return children(useDoing(bench));
 }

@@ -1,9 +1,12 @@
 package mensor.draw;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Length;
@@ -23,7 +26,7 @@ import mensor.weld.Toe;
 
 /**
  * The weld unrolled along its length, in numbers: a ruler from the datum, lanes, each indication at its place, what is
- * known of the size, and the windows that decide. All positions and depths in millimetres; labels in the drawing's units.
+ * known of the size ({@code wanted} is what the drawing asks, 0 for a groove), and the windows that decide. All positions and depths in millimetres; labels in the drawing's units.
  */
 public record StripDrawing(
         double length,
@@ -33,7 +36,8 @@ public record StripDrawing(
         List<Station> stations,
         List<Band> bands,
         List<Bracket> brackets,
-        List<Stretch> gaps) {
+        List<Stretch> gaps,
+        double wanted) {
     private static final int MOST_LABELS = 26;
     /** Fractions of the unit are wider to letter. */
     private static final int MOST_FRACTIONS = 12;
@@ -54,8 +58,13 @@ public record StripDrawing(
             String label,
             boolean rejects) {}
 
-    /** A station where something was read. */
-    public record Station(int reading, double at, String label, boolean rejects) {}
+    /**
+     * A station where something was read.
+     *
+     * @param size the least leg or the throat read there, as the drawing gives the size; 0 where neither was read
+     * @param sizeLabel the same as the gauge showed it; of a groove the crown
+     */
+    public record Station(int reading, double at, String label, boolean rejects, double size, String sizeLabel) {}
 
     /** What is known of the size along a stretch: {@code goes}, {@code marked} under size, {@code untried}. */
     public record Band(double from, double to, String state, String label) {}
@@ -85,7 +94,8 @@ public record StripDrawing(
                 stations(inspection, rejectingReadings),
                 bands(inspection),
                 brackets(inspection, evaluation),
-                gaps(inspection));
+                gaps(inspection),
+                joint.size().or(joint::throat).map(StripDrawing::mm).orElse(0.0));
     }
 
     /** A length in millimetres, near enough to draw. */
@@ -210,10 +220,28 @@ public record StripDrawing(
         List<Station> stations = new ArrayList<>();
         for (int n = 0; n < inspection.readings().size(); n++) {
             if (inspection.readings().get(n) instanceof Reading.Station s) {
-                stations.add(new Station(n, mm(s.at()), s.at().shown(), rejecting.contains(n)));
+                Optional<Length> size = sizeAt(inspection.joint(), s);
+                String label = size.or(s::reinforcement).map(Length::shown).orElse("");
+                stations.add(new Station(
+                        n,
+                        mm(s.at()),
+                        s.at().shown(),
+                        rejecting.contains(n),
+                        size.map(StripDrawing::mm).orElse(0.0),
+                        label));
             }
         }
         return stations;
+    }
+
+    private static Optional<Length> sizeAt(Joint joint, Reading.Station s) {
+        if (!joint.isFillet()) {
+            return Optional.empty();
+        }
+        if (joint.throat().isPresent()) {
+            return s.throat();
+        }
+        return Stream.of(s.legA(), s.legB()).flatMap(Optional::stream).min(Comparator.naturalOrder());
     }
 
     /** What blades and marks tell of the size; the rest is untried, whatever stations say of single places. */

@@ -1,0 +1,25 @@
+import { Modal } from "antd";
+import { useState } from "react";
+import { saidBy, type Bench, type Photo } from "../lib/api";
+import { inWords } from "./kinds";
+import type { Doing } from "./useBench";
+
+type Props = { bench: Bench; photo: Photo; doing?: Doing; onClose: () => void };
+
+/** A picture in full, with what it shows and who took it. */
+export function PhotoDialog({ bench, photo, doing, onClose }: Props) {
+  const [fault, setFault] = useState<unknown>();
+  const entry = bench.entries.find((e) => e.id === photo.entry);
+  const words = entry ? inWords(entry, bench) : `at ${photo.label ?? ""} ${bench.joint.units}`;
+  const off = () => doing?.act({ do: "photoOff", photo: photo.id }, `take off: picture ${words}`).then(onClose, setFault);
+  return (
+    <Modal open title={`Picture ${entry ? "of " : ""}${words}`} footer={null} onCancel={onClose} width={900}>
+      <img src={`/api/inspections/${bench.id}/photos/${photo.id}`} alt={`The weld, ${words}`} style={{ display: "block", maxWidth: "100%", maxHeight: "66vh", margin: "0 auto" }} />
+      <div className="row" style={{ marginTop: 10 }}>
+        <span className="quiet" style={{ flex: 1 }}>taken by {photo.by}</span>
+        {doing && <button type="button" className="btn" onClick={() => void off()}>Take it off</button>}
+      </div>
+      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+    </Modal>
+  );
+}

@@ -1,0 +1,49 @@
+import { useEffect } from "react";
+import type { Doing } from "./useBench";
+
+type Props = { doing: Doing; onSaid: (words: string) => void; onFault: (fault: unknown) => void };
+
+/** Takes back what was put down last, and does it again; each says what it would be about. */
+export function UndoRedo({ doing, onSaid, onFault }: Props) {
+  const move = async (which: "undo" | "redo") => {
+    try {
+      const words = await doing[which]();
+      onFault(undefined);
+      if (words) onSaid(`${which === "undo" ? "Taken back" : "Put down again"}: ${words}`);
+    } catch (e) {
+      onFault(e);
+    }
+  };
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const target = e.target as HTMLElement;
+      // a field that holds something has an undo of its own
+      if ((target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) && target.value !== "") return;
+      if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
+      const which = e.key.toLowerCase() === "z" ? (e.shiftKey ? "redo" : "undo") : e.key.toLowerCase() === "y" ? "redo" : undefined;
+      if (!which) return;
+      e.preventDefault();
+      void move(which);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+  return (
+    <>
+      <button type="button" className="pick square" aria-label={`Undo ${doing.canUndo ?? ""}`.trim()} title={doing.canUndo ? `Undo: ${doing.canUndo} (Ctrl Z)` : "Nothing to undo"} disabled={!doing.canUndo || doing.busy} onClick={() => void move("undo")}>
+        <Turn />
+      </button>
+      <button type="button" className="pick square" aria-label={`Redo ${doing.canRedo ?? ""}`.trim()} title={doing.canRedo ? `Redo: ${doing.canRedo} (Ctrl Y)` : "Nothing to redo"} disabled={!doing.canRedo || doing.busy} onClick={() => void move("redo")}>
+        <Turn redo />
+      </button>
+    </>
+  );
+}
+
+function Turn({ redo = false }: { redo?: boolean }) {
+  return (
+    <svg width="22" height="18" viewBox="0 0 22 18" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" strokeLinejoin="round" style={redo ? { transform: "scaleX(-1)" } : undefined}>
+      <path d="M7 2 2 7l5 5M2 7h11a6 5 0 0 1 0 9H8" />
+    </svg>
+  );
+}

@@ -1,0 +1,147 @@
+import { ink } from "../theme";
+import type { Strip } from "./api";
+
+type Mark = Strip["marks"][number];
+export type LaneBox = { id: string; top: number; height: number };
+
+/** Depth is drawn larger than length, or nothing could be seen: pixels for a millimetre of depth. */
+const depthScale = 10;
+const deepest = 26;
+
+type Props = { marks: Mark[]; lane: LaneBox; x: (mm: number) => number; left: number; right: number; chosen: Set<number>; onMark?: (i: number) => void };
+
+/** The indications of one lane, each a shape of its own, lettered where there is room. */
+export function Marks({ marks, lane, x, left, right, chosen, onMark }: Props) {
+  return (
+    <>
+      {lettered(marks, lane, x, left, right).map(({ mark: m, label, at, anchor }, i) => {
+        const colour = m.rejects ? ink.reject : ink.text;
+        return (
+          <g
+            key={i}
+            data-mark={m.kind}
+            style={{ cursor: onMark ? "pointer" : undefined }}
+            onClick={(e) => {
+              if (!onMark) return;
+              e.stopPropagation();
+              onMark(m.indication);
+            }}
+          >
+            <title>{`${m.kind.replace(/-/g, " ")} ${m.label}`}</title>
+            {chosen.has(m.indication) && <rect x={x(m.from) - 5} y={lane.top - 1} width={x(m.to) - x(m.from) + 10} height={lane.height + 2} rx="4" fill="none" stroke={ink.chalkDeep} strokeWidth="2.5" />}
+            <Shape mark={m} lane={lane} x={x} colour={colour} />
+            {label && (
+              <text x={at} y={labelY(m, lane)} textAnchor={anchor} fontSize="14" fontWeight="700" fill={colour} stroke={ink.paper} strokeWidth="4" paintOrder="stroke">
+                {label}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+type Lettered = { mark: Mark; label: string; at: number; anchor: "start" | "middle" };
+
+/** The marks from the datum on, each with its lettering where that is free of the one before. */
+function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number, left: number, right: number): Lettered[] {
+  let end = -Infinity;
+  return [...marks]
+    .sort((a, b) => a.from - b.from)
+    .map((mark) => {
+      const label = [shortName(mark.kind, lane.id), mark.label].filter(Boolean).join(" ");
+      const wide = label.length * 7.4 + 6;
+      const beside = besideTheShape.includes(mark.kind);
+      const from = Math.max(left, x(mark.from));
+      const to = Math.min(right, x(mark.to));
+      const middle = Math.min(Math.max((from + to) / 2, left + wide / 2), Math.max(right - wide / 2, left + wide / 2));
+      const at = beside ? Math.min(x(mark.to) + 14, right - wide) : middle;
+      const begins = beside ? at : at - wide / 2;
+      const free = begins > end;
+      if (free) end = begins + wide;
+      return { mark, label: free ? label : "", at, anchor: beside ? "start" : "middle" };
+    });
+}
+
+/** Small shapes are lettered beside themselves, or nothing of them would be seen. */
+const besideTheShape = ["crack", "crater", "arc-strike", "not-as-drawn", "burn-through", "short-weld"];
+
+const shown: Record<string, string> = {
+  crack: "crack",
+  "incomplete-fusion": "no fusion",
+  slag: "slag",
+  spatter: "spatter",
+  underfill: "underfill",
+  crater: "crater",
+  "arc-strike": "arc strike",
+  overlap: "overlap",
+  "not-as-drawn": "not as drawn",
+  "burn-through": "burn-through",
+  "melt-through": "melt-through",
+  "root-concavity": "concave root",
+  "incomplete-penetration": "no penetration",
+  misalignment: "offset",
+  "short-weld": "",
+};
+
+function shortName(kind: string, lane: string): string {
+  return kind === "undercut" || kind === "porosity" ? (lane === "root" ? kind : "") : (shown[kind] ?? kind);
+}
+
+function labelY(m: Mark, lane: LaneBox): number {
+  const depth = Math.min(deepest, Math.max(5, m.depth * depthScale));
+  if (m.kind === "undercut" && lane.id === "A") return lane.top + Math.min(depth + 15, lane.height - 3);
+  if (m.kind === "undercut" && lane.id === "B") return lane.top + Math.max(14, lane.height - depth - 5);
+  if (m.kind === "porosity") return lane.top + lane.height - 4;
+  return lane.top + lane.height / 2 + 5;
+}
+
+function Shape({ mark, lane, x, colour }: { mark: Mark; lane: LaneBox; x: (mm: number) => number; colour: string }) {
+  const from = x(mark.from);
+  const to = Math.max(x(mark.to), from + 3);
+  const middle = lane.top + lane.height / 2;
+  switch (mark.kind) {
+    case "undercut": {
+      const depth = Math.min(deepest, Math.max(4, mark.depth * depthScale));
+      const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
+      const into = lane.id === "B" ? -depth : depth;
+      const run = Math.min(6, (to - from) / 3);
+      return <path d={`M${from} ${edge}Q${from + run / 2} ${edge + into} ${from + run} ${edge + into}H${to - run}Q${to - run / 2} ${edge + into} ${to} ${edge}z`} fill={mark.rejects ? colour : ink.notch} />;
+    }
+    case "porosity": {
+      const r = Math.min(9, Math.max(3.5, mark.depth * 2.6));
+      const dots = to - from > 4 * r ? [from + r, (from + to) / 2, to - r] : [(from + to) / 2];
+      return (
+        <g fill={ink.paper} stroke={colour} strokeWidth="2.5">
+          {dots.map((c, i) => (
+            <circle key={i} cx={c} cy={lane.top + 11} r={r} />
+          ))}
+        </g>
+      );
+    }
+    case "crack":
+      return <path d={`M${from - 9} ${middle - 2}l4 -7 5 13 5 -12 5 11 ${Math.max(2, to - from)} -5`} fill="none" stroke={colour} strokeWidth="2.8" strokeLinejoin="round" />;
+    case "overlap": {
+      const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
+      const s = lane.id === "B" ? -1 : 1;
+      return <path d={`M${from} ${edge}q0 ${13 * s} 8 ${13 * s}H${to - 8}q8 0 8 ${-13 * s}`} fill={ink.paper} stroke={colour} strokeWidth="2.5" />;
+    }
+    case "slag":
+      return <rect x={from} y={lane.top + 4} width={to - from} height={lane.height - 8} fill="url(#hatch)" stroke={colour} strokeWidth="2" opacity=".75" />;
+    case "spatter":
+      return <path d={`M${from} ${middle - 8}H${to}M${from} ${middle + 8}H${to}`} stroke={colour} strokeWidth="3" strokeDasharray="1 9" strokeLinecap="round" />;
+    case "crater":
+      return (
+        <g fill="none" stroke={colour} strokeWidth="2.5">
+          <circle cx={from} cy={middle} r="10" fill={ink.paper} />
+          <path d={`M${from - 5} ${middle - 5}l10 10m0 -10l-10 10`} />
+        </g>
+      );
+    case "arc-strike":
+    case "not-as-drawn":
+      return <path d={`M${from} ${lane.top + 2}l3 9h9l-7 6 3 9-8-6-8 6 3-9-7-6h9z`} transform={`translate(-1 -1) `} fill={ink.paper} stroke={colour} strokeWidth="2" />;
+    default:
+      return <rect x={from} y={lane.top + 5} width={to - from} height={lane.height - 10} fill={ink.paper} stroke={colour} strokeWidth="2.5" strokeDasharray="5 3" />;
+  }
+}
