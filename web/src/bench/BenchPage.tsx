@@ -1,3 +1,4 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { useActor } from "../lib/session";
@@ -17,7 +18,7 @@ import { EntryDock, type Editing, type Touched } from "./EntryDock";
 import { NotTaken } from "./NotTaken";
 import { PhotoDialog } from "./PhotoDialog";
 import { Tower } from "./Tower";
-import { useBench, useDoing, useWaiting } from "./useBench";
+import { useBench, useDoing, useOutbox } from "./useBench";
 
 export default function BenchPage() {
   const { id = "" } = useParams();
@@ -37,6 +38,7 @@ type Tab = "book" | "entered" | "passes" | "dispose" | "beside";
 /** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
 function BenchScreen({ bench }: { bench: Bench }) {
   const actor = useActor();
+  const queries = useQueryClient();
   const doing = useDoing(bench);
   const [cursor, setCursor] = useState(() => firstPlace(bench));
   const [touched, setTouched] = useState<Touched>({ place: "", touch: 0 });
@@ -58,10 +60,11 @@ function BenchScreen({ bench }: { bench: Bench }) {
   };
   const onMark = useCallback(
     (i: number) => {
-      const e = standing.filter((x) => x.kind === "INDICATION")[i];
+      // asked of the store, so that the strip need not be drawn anew for a function that knows the newest entries
+      const e = queries.getQueryData<Bench>(["bench", bench.id])?.entries.filter((x) => !x.withdrawn && x.kind === "INDICATION")[i];
       if (e && mayChange) setEditing(e);
     },
-    [standing, mayChange],
+    [queries, bench.id, mayChange],
   );
   const shown = useMemo(() => {
     const finding = bench.evaluation.findings.find((f) => f.id === chosen);
@@ -80,7 +83,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
       outbox.drop(w.key);
     }
   };
-  const { outbox } = useWaiting(bench.id);
+  const outbox = useOutbox();
   const step = mayChange ? bench.walk[later % Math.max(1, bench.walk.length)] : undefined;
   const j = bench.joint;
   return (

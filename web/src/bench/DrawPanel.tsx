@@ -6,7 +6,7 @@ import type { Drawn } from "../lib/StripView";
 import { markOf } from "../lib/view";
 import { bladesFor } from "./blades";
 import { chipsFor, contentOf, inWords, kinds, type KindSpec, type Typed } from "./kinds";
-import type { Doing } from "./useBench";
+import { useBusy, type Doing } from "./useBench";
 
 type Props = { bench: Bench; doing: Doing; drawn: Drawn; onDrawn: (d: Drawn | undefined) => void; onSaid: (words: string) => void; onForm: (k: KindSpec, start: Typed) => void };
 
@@ -23,6 +23,7 @@ const onLane: Record<string, string[]> = {
 /** After a finger drew a stretch: what it is, how deep by one touch, and its ends put right by the tape's marks. */
 export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Props) {
   const units = bench.joint.units;
+  const busy = useBusy(bench.id);
   const here = (onLane[drawn.lane] ?? []).flatMap((id) => kinds.find((k) => k.id === id) ?? []);
   const [id, setId] = useState(here[0]?.id);
   const [fault, setFault] = useState<unknown>();
@@ -72,18 +73,18 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
       <div className="row">
         {drawn.lane === "size" &&
           bladesFor(bench, from, to).map((b) => (
-            <button key={b.words} type="button" className={`chip big ${b.goes ? "goes" : ""}`} disabled={doing.busy} onClick={() => void put(b.kind, b.content)}>{b.words}</button>
+            <button key={b.words} type="button" className={`chip big ${b.goes ? "goes" : ""}`} disabled={busy} onClick={() => void put(b.kind, b.content)}>{b.words}</button>
           ))}
         {spec && by && (
           <>
             <span className="drawnname">{spec.word}, {by.label.toLowerCase()}:</span>
             {chipsFor(by, bench).map((c) => (
-              <button key={c} type="button" className="chip big" disabled={doing.busy} onClick={() => void put("INDICATION", contentOf(spec, { ...start, [by.name]: c }))}>{c}</button>
+              <button key={c} type="button" className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, { ...start, [by.name]: c }))}>{c}</button>
             ))}
           </>
         )}
         {spec && (!by || by.optional) && (
-          <button type="button" className="chip big" disabled={doing.busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
+          <button type="button" className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
             {by ? "not measured" : `Put down ${spec.word.toLowerCase()}`}
           </button>
         )}

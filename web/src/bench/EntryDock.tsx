@@ -16,7 +16,7 @@ import { PhotoButton } from "./PhotoButton";
 import { PracticeGauge } from "./PracticeGauge";
 import { reading, Typing } from "./typing";
 import { UndoRedo } from "./UndoRedo";
-import type { Doing } from "./useBench";
+import { useBusy, type Doing } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
 export type Touched = { place: string; touch: number };
@@ -47,6 +47,7 @@ const nobody = () => undefined;
 /** Where things are put down: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter puts down. */
 export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line, later = 0, onLater = nobody, onDrawn = nobody, onCursor = nobody, onEdit = nobody, onDone, onMarks = nobody }: Props) {
   const { units } = bench.joint;
+  const busy = useBusy(bench.id);
   const [spec, setSpec] = useState<KindSpec | undefined>(() => (editing ? specOf(editing) : undefined));
   const [typed, setTyped] = useState<Typed>(() => (editing ? asTyped(editing) : {}));
   const [fault, setFault] = useState<unknown>();
@@ -242,7 +243,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
             <Guide bench={bench} later={later} onLater={onLater} onGo={go} />
           )}
           {(!spec || spec.id === "blade") && bladed.map((b) => (
-            <button key={b.words} type="button" className={`pick ${b.goes ? "goes" : ""}`} disabled={doing.busy} onClick={() => blade(b)}>
+            <button key={b.words} type="button" className={`pick ${b.goes ? "goes" : ""}`} disabled={busy} onClick={() => blade(b)}>
               {spec?.id === "blade" ? b.words : `${bench.joint.size} goes, full length`}
             </button>
           ))}
@@ -254,7 +255,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
             <DockField key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => update({ [f.name]: v })} />
           ))}
           {(editing ?? run) && readWith}
-          <button type="submit" className="btn main" disabled={doing.busy}>
+          <button type="submit" className="btn main" disabled={busy}>
             {editing?.version !== undefined ? "Store the change" : "Put down"}
           </button>
           {editing && <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />}

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEve
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
 import { isUnreachable } from "../lib/outbox";
-import type { Doing } from "./useBench";
+import { useBusy, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 
 type Props = { bench: Bench; doing: Doing; focused?: boolean; start?: string; side?: ReactNode; onMarks: (marks: Line["marks"]) => void };
@@ -25,6 +25,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
   const [card, setCard] = useState(false);
+  const busy = useBusy(bench.id);
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const lines = text.split("\n").filter((l) => l.trim() !== "");
@@ -146,13 +147,13 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={doing.busy || (wrong >= 0 && !away)}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
+        <button type="submit" className="btn main" disabled={busy || (wrong >= 0 && !away)}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
         {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
         <button type="button" className="btn" aria-label="What the line understands" title="What the line understands (?)" onClick={() => setCard(true)}>?</button>
         {side}
       </div>
       {text !== "" && (
-        <div className="means" role="status">
+        <div className="means" role="status" aria-busy={reading.isPlaceholderData || reading.isPending}>
           {fault === undefined && away ? (
             <span className="quiet">No network: Enter keeps the line as it is typed; it is read when Mensor is back.</span>
           ) : fault !== undefined || reading.isError ? (

@@ -6,13 +6,14 @@ import { VerdictMark } from "../lib/VerdictMark";
 import { AmendDialog, HandOverDialog, seenInWords, SignDialog, WalkDialog } from "./dialogs";
 import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
-import { useWaiting, type Doing } from "./useBench";
+import { useBusy, useWaiting, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 
 /** The verdict to be read at arm's length, what is still to be looked at, and what to do next. */
 export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const actor = useActor();
   const navigate = useNavigate();
+  const busy = useBusy(bench.id);
   const { waiting } = useWaiting(bench.id);
   const [dialog, setDialog] = useState<"walk" | "sign" | "hand" | "amend">();
   const [fault, setFault] = useState<unknown>();
@@ -77,7 +78,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
                   <b>{t.title}</b>
                   <div className="ask quiet">{t.ask}</div>
                 </span>
-                <button type="button" className="none" data-none={t.id} disabled={!looks || doing.busy || waits.includes(t.id)} aria-label={`${t.title}: looked, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
+                <button type="button" className="none" data-none={t.id} disabled={!looks || busy || waits.includes(t.id)} aria-label={`${t.title}: looked, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
                   {waits.includes(t.id) ? "waits" : <>none<br />seen</>}
                 </button>
               </div>

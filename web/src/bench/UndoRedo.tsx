@@ -1,10 +1,12 @@
 import { useEffect } from "react";
-import type { Doing } from "./useBench";
+import { useBusy, useTrack, type Doing } from "./useBench";
 
 type Props = { doing: Doing; onSaid: (words: string) => void; onFault: (fault: unknown) => void };
 
 /** Takes back what was put down last, and does it again; each says what it would be about. */
 export function UndoRedo({ doing, onSaid, onFault }: Props) {
+  const { canUndo, canRedo } = useTrack(doing.id);
+  const busy = useBusy(doing.id);
   const move = async (which: "undo" | "redo") => {
     try {
       const words = await doing[which]();
@@ -30,10 +32,10 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
   });
   return (
     <>
-      <button type="button" className="pick square" aria-label={`Undo ${doing.canUndo ?? ""}`.trim()} title={doing.canUndo ? `Undo: ${doing.canUndo} (Ctrl Z)` : "Nothing to undo"} disabled={!doing.canUndo || doing.busy} onClick={() => void move("undo")}>
+      <button type="button" className="pick square" aria-label={`Undo ${canUndo ?? ""}`.trim()} title={canUndo ? `Undo: ${canUndo} (Ctrl Z)` : "Nothing to undo"} disabled={!canUndo || busy} onClick={() => void move("undo")}>
         <Turn />
       </button>
-      <button type="button" className="pick square" aria-label={`Redo ${doing.canRedo ?? ""}`.trim()} title={doing.canRedo ? `Redo: ${doing.canRedo} (Ctrl Y)` : "Nothing to redo"} disabled={!doing.canRedo || doing.busy} onClick={() => void move("redo")}>
+      <button type="button" className="pick square" aria-label={`Redo ${canRedo ?? ""}`.trim()} title={canRedo ? `Redo: ${canRedo} (Ctrl Y)` : "Nothing to redo"} disabled={!canRedo || busy} onClick={() => void move("redo")}>
         <Turn redo />
       </button>
     </>

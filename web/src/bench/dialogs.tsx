@@ -5,7 +5,7 @@ import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
 import { spansOf } from "../set-up/form";
 import { VerdictMark } from "../lib/VerdictMark";
-import { useChange, type Doing } from "./useBench";
+import { useBusy, useChange, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 
 type DialogProps = { bench: Bench; onClose: () => void };
@@ -23,6 +23,7 @@ export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doi
   const items = bench.evaluation.todo.filter((t) => t.clearable);
   const [ticked, setTicked] = useState<string[]>([]);
   const [fault, setFault] = useState("");
+  const busy = useBusy(bench.id);
   const all = ticked.length === items.length;
   const confirm = async () => {
     try {
@@ -49,7 +50,7 @@ export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doi
       </div>
       {fault && <p role="alert" className="fault">{fault}</p>}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className="btn main" disabled={ticked.length === 0 || doing.busy} onClick={() => void confirm()}>
+        <button type="button" className="btn main" disabled={ticked.length === 0 || busy} onClick={() => void confirm()}>
           Looked, none seen of {ticked.length}
         </button>
         <button type="button" className="btn" onClick={onClose}>Back</button>

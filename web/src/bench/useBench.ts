@@ -1,7 +1,7 @@
 import { replaceEqualDeep, useMutation, useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
-import { useCallback, useEffect, useState, useSyncExternalStore } from "react";
+import { useEffect, useState, useSyncExternalStore } from "react";
 import { api, Refused, type Bench } from "../lib/api";
-import { isUnreachable, outboxOf, type Step, type Waiting } from "../lib/outbox";
+import { isUnreachable, outboxOf, type Outbox, type Step, type Waiting } from "../lib/outbox";
 import { useActor } from "../lib/session";
 import { changesOf, stepsTo, type Done } from "../lib/undo";
 
@@ -36,8 +36,10 @@ export function useBench(id: string) {
   return bench;
 }
 
+/** What came later; where nothing changed, what stands stays as it is, so that nothing is drawn anew. */
 function newer(old: Bench | undefined, next: Bench): Bench {
-  return old && old.version > next.version ? old : replaceEqualDeep(old, next);
+  if (!old || old.version < next.version) return next;
+  return old.version > next.version ? old : replaceEqualDeep(old, next);
 }
 
 export function useOutbox() {
@@ -46,7 +48,7 @@ export function useOutbox() {
 
 /** Shows what the server answered to a change. */
 export function showBench(queries: QueryClient, bench: Bench) {
-  queries.setQueryData<Bench>(keyOf(bench.id), (shown) => newer(shown, bench));
+  queries.setQueryData<Bench>(keyOf(bench.id), bench);
   void queries.invalidateQueries({ queryKey: ["joints"] });
 }
 
@@ -64,66 +66,96 @@ export function useChange(id: string) {
 }
 
 type Track = { done: Done[]; undone: Done[] };
-const tracks = new Map<string, Track>();
-const watchers = new Set<() => void>();
 const nothing: Track = { done: [], undone: [] };
 const most = 200;
 
-function setTrack(look: string, track: Track) {
-  tracks.set(look, track);
-  watchers.forEach((w) => w());
+/** What was done at a look, and whether something is on its way: apart from the look itself, so that only who shows it is drawn anew. */
+class Store<T> {
+  private readonly values = new Map<string, T>();
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly none: T) {}
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  get(look: string): T {
+    return this.values.get(look) ?? this.none;
+  }
+
+  set(look: string, value: T) {
+    this.values.set(look, value);
+    this.listeners.forEach((l) => l());
+  }
 }
 
-const watch = (w: () => void) => {
-  watchers.add(w);
-  return () => void watchers.delete(w);
-};
+const tracks = new Store<Track>(nothing);
+const underway = new Store<number>(0);
+
+/** Whether something of this look is on its way to the server. */
+export function useBusy(look: string): boolean {
+  return useSyncExternalStore(underway.subscribe, () => underway.get(look)) > 0;
+}
+
+/** What would be undone and redone next, in words. */
+export function useTrack(look: string) {
+  const track = useSyncExternalStore(tracks.subscribe, () => tracks.get(look));
+  return { canUndo: track.done.at(-1)?.words, canRedo: track.undone.at(-1)?.words };
+}
 
 export type Kept = "stored" | "kept";
 
+export type Doing = ReturnType<typeof makeDoing>;
+
 /** What one does at the bench: each thing is kept until the server has it, and can be undone and done again. */
-export function useDoing(bench: Bench) {
+export function useDoing(bench: Bench): Doing {
   const queries = useQueryClient();
   const outbox = useOutbox();
-  const id = bench.id;
-  const track = useSyncExternalStore(watch, () => tracks.get(id) ?? nothing);
-  const [busy, setBusy] = useState(0);
+  // made once: what it does not find in the store it was given at first
+  const [doing] = useState(() => makeDoing(bench.id, outbox, () => queries.getQueryData<Bench>(keyOf(bench.id)) ?? bench, () => void queries.invalidateQueries({ queryKey: keyOf(bench.id) })));
+  return doing;
+}
 
-  const shown = useCallback(() => queries.getQueryData<Bench>(keyOf(id)) ?? bench, [queries, id, bench]);
-
-  const act = async (step: Step, words: string): Promise<Kept> => {
-    const before = shown();
-    setBusy((n) => n + 1);
+function makeDoing(id: string, outbox: Outbox, shown: () => Bench, again: () => void) {
+  const busily = async <T>(work: () => Promise<T>): Promise<T> => {
+    underway.set(id, underway.get(id) + 1);
     try {
-      const after = await outbox.act(id, step, words);
-      if (after) showBench(queries, after);
-      const changes = changesOf(step, before, after);
-      const photo = step.do === "photo" ? { photo: { id: step.photo, off: true } } : {};
-      const off = step.do === "photoOff" ? { photo: { id: step.photo, off: false } } : {};
-      if (changes.length > 0 || "photo" in photo || "photo" in off) {
-        const now = tracks.get(id) ?? nothing;
-        setTrack(id, { done: [...now.done, { words, changes, ...photo, ...off }].slice(-most), undone: [] });
-      }
-      return after ? "stored" : "kept";
-    } catch (e) {
-      if (e instanceof Refused && e.status === 409) void queries.invalidateQueries({ queryKey: keyOf(id) });
-      throw e;
+      return await work();
     } finally {
-      setBusy((n) => n - 1);
+      underway.set(id, underway.get(id) - 1);
     }
   };
 
+  const act = (step: Step, words: string): Promise<Kept> =>
+    busily(async () => {
+      const before = shown();
+      try {
+        const after = await outbox.act(id, step, words);
+        const changes = changesOf(step, before, after);
+        const photo = step.do === "photo" || step.do === "photoOff" ? { photo: { id: step.photo, off: step.do === "photo" } } : {};
+        if (changes.length > 0 || "photo" in photo) {
+          tracks.set(id, { done: [...tracks.get(id).done, { words, changes, ...photo }].slice(-most), undone: [] });
+        }
+        return after ? "stored" : "kept";
+      } catch (e) {
+        if (e instanceof Refused && e.status === 409) again();
+        throw e;
+      }
+    });
+
   const move = async (side: "before" | "after", done: Done) => {
     if (done.photo) {
+      const { id: photo } = done.photo;
       const off = side === "before" ? done.photo.off : !done.photo.off;
-      const waits = outbox.now().waiting.find((w) => w.step.do === "photo" && w.step.photo === done.photo?.id);
+      const waits = outbox.now().waiting.find((w) => w.step.do === "photo" && w.step.photo === photo);
       if (waits && off) outbox.drop(waits.key);
-      else await outbox.act(id, { do: off ? "photoOff" : "photoOn", photo: done.photo.id }, done.words);
+      else await outbox.act(id, { do: off ? "photoOff" : "photoOn", photo }, done.words);
     }
     if (side === "before") dropWaiting(done);
     for (let steps = stepsTo(side, done.changes, shown()), n = 0; steps[0] && n <= done.changes.length * 2; n++) {
       const after = await outbox.act(id, steps[0], `${side === "before" ? "undo" : "redo"}: ${done.words}`);
-      if (after) showBench(queries, after);
       steps = after ? stepsTo(side, done.changes, after) : steps.slice(1);
     }
   };
@@ -135,30 +167,24 @@ export function useDoing(bench: Bench) {
   };
 
   const step = async (from: "done" | "undone") => {
-    const now = tracks.get(id) ?? nothing;
+    const now = tracks.get(id);
     const last = now[from].at(-1);
     if (!last) return undefined;
-    setBusy((n) => n + 1);
-    try {
-      await move(from === "done" ? "before" : "after", last);
-      setTrack(id, from === "done" ? { done: now.done.slice(0, -1), undone: [...now.undone, last] } : { done: [...now.done, last], undone: now.undone.slice(0, -1) });
-      return last.words;
-    } finally {
-      setBusy((n) => n - 1);
-    }
+    await move(from === "done" ? "before" : "after", last);
+    tracks.set(id, from === "done" ? { done: now.done.slice(0, -1), undone: [...now.undone, last] } : { done: [...now.done, last], undone: now.undone.slice(0, -1) });
+    return last.words;
   };
 
-  return {
-    act,
-    busy: busy > 0,
-    undo: () => step("done"),
-    redo: () => step("undone"),
-    canUndo: track.done.at(-1)?.words,
-    canRedo: track.undone.at(-1)?.words,
+  // one after the other: a quick hand's redo waits for the undo before it
+  let turn: Promise<unknown> = Promise.resolve();
+  const inTurn = (from: "done" | "undone") => {
+    const mine = turn.then(() => busily(() => step(from)));
+    turn = mine.catch(() => undefined);
+    return mine;
   };
+
+  return { id, act, undo: () => inTurn("done"), redo: () => inTurn("undone") };
 }
-
-export type Doing = ReturnType<typeof useDoing>;
 
 function idsOf(w: Waiting): string[] {
   if (w.step.do === "put") return w.step.version === undefined ? [w.step.entry.id] : [];

@@ -8,7 +8,7 @@ type Point = { x: number; y: number };
 export function SectionView({ section, units }: { section: Section; units: string }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>({ width: 380, height: 300 });
   const weld = section.weld.points;
-  const points = [...weld, ...section.required, ...(section.weld.curve ? [section.weld.curve] : [])];
+  const points = [...weld, ...section.required, ...(section.weld.curve ? [section.weld.curve] : []), ...(section.limit ? [section.limit.through] : [])];
   const minX = Math.min(0, ...points.map((p) => p.x));
   const maxX = Math.max(...points.map((p) => p.x));
   const maxY = Math.max(...points.map((p) => p.y));
@@ -31,6 +31,7 @@ export function SectionView({ section, units }: { section: Section; units: strin
       <path d={weldPath(section, at, text)} fill={ink.weld} fillOpacity=".92" stroke={ink.text} strokeWidth="2.2" strokeLinejoin="round" />
       {section.gap > 0 && <Label at={{ x: ox - left / 2, y: oy - 8 }} text={section.gapLabel} colour={ink.open} />}
       <path d={path(section.required)} fill="none" stroke={ink.chalk} strokeWidth="2.6" strokeDasharray="8 5" />
+      {section.limit && <MostOutside limit={section.limit} at={at} text={text} />}
       {section.notches.map((n, i) => (
         <Notch key={i} notch={n} at={at} scale={scale} />
       ))}
@@ -69,6 +70,18 @@ function weldPath(section: Section, at: (p: Point) => Point, text: (p: Point) =>
   // a quadratic that passes the point at its middle
   const control = { x: 2 * c.x - (a.x + b.x) / 2, y: 2 * c.y - (a.y + b.y) / 2 };
   return `M${text(at(root))}L${text(at(a))}Q${text(at(control))} ${text(at(b))}${rest}z`;
+}
+
+/** How far the face may stand out: a dotted line that the crown must not pass. */
+function MostOutside({ limit, at, text }: { limit: NonNullable<Section["limit"]>; at: (p: Point) => Point; text: (p: Point) => string }) {
+  const control = { x: 2 * limit.through.x - (limit.a.x + limit.b.x) / 2, y: 2 * limit.through.y - (limit.a.y + limit.b.y) / 2 };
+  const far = at({ x: 0.06 * limit.a.x + 0.38 * control.x + 0.56 * limit.b.x, y: 0.06 * limit.a.y + 0.38 * control.y + 0.56 * limit.b.y });
+  return (
+    <g>
+      <path d={`M${text(at(limit.a))}Q${text(at(control))} ${text(at(limit.b))}`} fill="none" stroke={ink.open} strokeWidth="2.4" strokeDasharray="2 5" strokeLinecap="round" />
+      <text x={far.x + 14} y={far.y - 2} fontSize="15" fontWeight="700" fill={ink.open} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">{limit.label}</text>
+    </g>
+  );
 }
 
 function Notch({ notch, at, scale }: { notch: Section["notches"][number]; at: (p: Point) => Point; scale: number }) {

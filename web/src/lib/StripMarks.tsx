@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { ink } from "../theme";
 import type { Strip } from "./api";
 
@@ -14,31 +15,45 @@ type Props = { marks: Mark[]; lane: LaneBox; x: (mm: number) => number; left: nu
 export function Marks({ marks, lane, x, left, right, chosen, onMark }: Props) {
   return (
     <>
-      {lettered(marks, lane, x, left, right).map(({ mark: m, label, at, anchor }, i) => {
-        const colour = m.rejects ? ink.reject : ink.text;
-        return (
-          <g
-            key={i}
-            data-mark={m.kind}
-            style={{ cursor: onMark ? "pointer" : undefined }}
-            onClick={(e) => {
-              if (!onMark) return;
-              e.stopPropagation();
-              onMark(m.indication);
-            }}
-          >
-            <title>{`${m.kind.replace(/-/g, " ")} ${m.label}`}</title>
-            {chosen.has(m.indication) && <rect x={x(m.from) - 5} y={lane.top - 1} width={x(m.to) - x(m.from) + 10} height={lane.height + 2} rx="4" fill="none" stroke={ink.chalkDeep} strokeWidth="2.5" />}
-            <Shape mark={m} lane={lane} x={x} colour={colour} />
-            {label && (
-              <text x={at} y={labelY(m, lane)} textAnchor={anchor} fontSize="14" fontWeight="700" fill={colour} stroke={ink.paper} strokeWidth="4" paintOrder="stroke">
-                {label}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {lettered(marks, lane, x, left, right).map(({ mark: m, label, at, anchor }) => (
+        <OneMark key={`${m.indication}${m.from <= 1e-6 ? " from the datum" : ""}`} mark={m} lane={lane} from={x(m.from)} to={x(m.to)} label={label} at={at} anchor={anchor} chosen={chosen.has(m.indication)} onMark={onMark} />
+      ))}
     </>
+  );
+}
+
+type OneProps = { mark: Mark; lane: LaneBox; from: number; to: number; label: string; at: number; anchor: "start" | "middle"; chosen: boolean; onMark?: (i: number) => void };
+
+/** Among hundreds, only what changed is drawn again. */
+const OneMark = memo(function OneMark({ mark: m, lane, from, to, label, at, anchor, chosen, onMark }: OneProps) {
+  const colour = m.rejects ? ink.reject : ink.text;
+  return (
+    <g
+      data-mark={m.kind}
+      className={onMark ? "touchable" : undefined}
+      onClick={(e) => {
+        if (!onMark) return;
+        e.stopPropagation();
+        onMark(m.indication);
+      }}
+    >
+      <title>{`${m.kind.replace(/-/g, " ")} ${m.label}`}</title>
+      {chosen && <rect x={from - 5} y={lane.top - 1} width={to - from + 10} height={lane.height + 2} rx="4" fill="none" stroke={ink.chalkDeep} strokeWidth="2.5" />}
+      <Shape mark={m} lane={lane} from={from} to={Math.max(to, from + 3)} colour={colour} />
+      {label && (
+        <text x={at} y={labelY(m, lane)} textAnchor={anchor} fontSize="14" fontWeight="700" fill={colour} stroke={ink.paper} strokeWidth="4" paintOrder="stroke">
+          {label}
+        </text>
+      )}
+    </g>
+  );
+}, isDrawnAlike);
+
+function isDrawnAlike(a: OneProps, b: OneProps): boolean {
+  return (
+    a.from === b.from && a.to === b.to && a.label === b.label && a.at === b.at && a.anchor === b.anchor && a.chosen === b.chosen && a.onMark === b.onMark &&
+    a.lane.top === b.lane.top && a.lane.height === b.lane.height &&
+    a.mark.kind === b.mark.kind && a.mark.depth === b.mark.depth && a.mark.label === b.mark.label && a.mark.rejects === b.mark.rejects && a.mark.indication === b.mark.indication
   );
 }
 
@@ -97,9 +112,7 @@ function labelY(m: Mark, lane: LaneBox): number {
   return lane.top + lane.height / 2 + 5;
 }
 
-function Shape({ mark, lane, x, colour }: { mark: Mark; lane: LaneBox; x: (mm: number) => number; colour: string }) {
-  const from = x(mark.from);
-  const to = Math.max(x(mark.to), from + 3);
+function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; from: number; to: number; colour: string }) {
   const middle = lane.top + lane.height / 2;
   switch (mark.kind) {
     case "undercut": {

@@ -9,27 +9,30 @@ export type Change = { id: string; kind: EntryKind; before?: State; after?: Stat
 /** Something done at the bench, which can be undone and done again. */
 export type Done = { words: string; changes: Change[]; photo?: { id: string; off: boolean } };
 
-const standing = (bench: Bench | undefined, id: string) => bench?.entries.find((e) => e.id === id);
+const byId = (bench?: Bench) => new Map(bench?.entries.map((e) => [e.id, e]));
 
 /** What a step changes, seen from the look before it and, where the server answered, after it. */
 export function changesOf(step: Step, before: Bench, after?: Bench): Change[] {
+  const olds = byId(before);
+  const news = byId(after);
   const put = (e: { id: string; kind: EntryKind; content: EntryContent }): Change => {
-    const old = standing(before, e.id);
-    const next = standing(after, e.id)?.content ?? e.content;
+    const old = olds.get(e.id);
+    const next = news.get(e.id)?.content ?? e.content;
     return { id: e.id, kind: e.kind, ...(old ? { before: stateOf(old) } : {}), after: { content: next, withdrawn: false } };
   };
   const changes: Change[] = [];
   if (step.do === "put") changes.push(put(step.entry));
   if (step.do === "putAll") changes.push(...step.entries.map(put));
-  if (step.do === "line") changes.push(...step.ids.flatMap((id) => standing(after, id) ?? []).map(put));
+  if (step.do === "line") changes.push(...step.ids.flatMap((id) => news.get(id) ?? []).map(put));
   if (step.do === "takeOff" || step.do === "restore") {
-    const e = standing(before, step.entry);
+    const e = olds.get(step.entry);
     if (e) changes.push({ id: e.id, kind: e.kind, before: stateOf(e), after: { content: e.content, withdrawn: step.do === "takeOff" } });
   }
   // a new indication takes back its own "none seen": undoing it says that again
   for (const e of after?.entries ?? []) {
-    const old = standing(before, e.id);
-    if (e.kind === "CLEAR" && old && !old.withdrawn && e.withdrawn && !changes.some((c) => c.id === e.id))
+    if (e.kind !== "CLEAR" || !e.withdrawn) continue;
+    const old = olds.get(e.id);
+    if (old && !old.withdrawn && !changes.some((c) => c.id === e.id))
       changes.push({ id: e.id, kind: e.kind, before: stateOf(old), after: stateOf(e) });
   }
   return changes;
@@ -44,10 +47,11 @@ export class Overtaken extends Error {}
 
 /** The steps that bring each entry to the wanted side of what was done; entries taken off first. */
 export function stepsTo(side: "before" | "after", changes: Change[], bench: Bench): Step[] {
+  const entries = byId(bench);
   const off: Step[] = [];
   const on: Step[] = [];
   for (const c of changes) {
-    const now = standing(bench, c.id);
+    const now = entries.get(c.id);
     const wanted = c[side];
     const left = c[side === "before" ? "after" : "before"];
     const stands = wanted !== undefined && !wanted.withdrawn;

@@ -122,7 +122,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
         <span className="mark">{jointId ? "Change the joint" : "Set up a joint"}</span>
         <span className="what">{preview?.inWords ?? "what the drawing asks"}</span>
       </TopBar>
-      <form className="setup" onSubmit={(e) => void submit(e)}>
+      <main style={{ minHeight: 0 }}><form className="setup" onSubmit={(e) => void submit(e)}>
         <div className="card fields">
           <Group title="Where it belongs">
             {field("job", "Job", form.job, setJob, 4, undefined, (jobs.data ?? []).map((j) => j.form.name))}
@@ -236,7 +236,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
           <button type="submit" className="btn main">{jointId ? "Store the change" : "Store and go to the bench"}</button>
           <button type="button" className="btn" onClick={() => navigate(-1)}>Back</button>
         </aside>
-      </form>
+      </form></main>
     </div>
   );
 }

@@ -3,6 +3,7 @@ package mensor.draw;
 import static mensor.draw.StripDrawing.mm;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
@@ -34,6 +35,7 @@ final class GrooveSection {
     private final Joint joint;
     private final Optional<Reading.Station> station;
     private final Optional<Rule> profile;
+    private final Optional<RealLength> most;
     private final double thicknessA;
     private final double thicknessB;
     private final double angle;
@@ -44,7 +46,8 @@ final class GrooveSection {
     private final boolean bevel;
     private final boolean bothSides;
 
-    GrooveSection(Joint joint, Optional<Reading.Station> station, Optional<Rule> profile) {
+    GrooveSection(Joint joint, Optional<Reading.Station> station, Optional<Rule> profile, Optional<RealLength> most) {
+        this.most = most;
         this.joint = joint;
         this.station = station;
         this.profile = profile;
@@ -71,7 +74,7 @@ final class GrooveSection {
         return joint.connection() == Connection.BUTT || joint.connection() == Connection.PIPE_BUTT;
     }
 
-    SectionDrawing draw(List<Indication> indications, List<Integer> rejecting) {
+    SectionDrawing draw(List<Indication> indications, Collection<Integer> rejecting) {
         if (isButt(joint)) {
             return butt(indications, rejecting);
         }
@@ -86,7 +89,7 @@ final class GrooveSection {
         return partial ? Math.min(whole, joint.throat().map(StripDrawing::mm).orElse(whole)) : whole;
     }
 
-    private SectionDrawing butt(List<Indication> indications, List<Integer> rejecting) {
+    private SectionDrawing butt(List<Indication> indications, Collection<Integer> rejecting) {
         double tanA = Math.tan(Math.toRadians(bevel ? angle : angle / 2));
         double tanB = bevel ? 0 : tanA;
         boolean partial =
@@ -140,7 +143,7 @@ final class GrooveSection {
     }
 
     /** A member that lies on the other, its edge bevelled: the face runs from its upper edge to the surface it lies on. */
-    private SectionDrawing lap(List<Indication> indications, List<Integer> rejecting) {
+    private SectionDrawing lap(List<Indication> indications, Collection<Integer> rejecting) {
         double deep = depth(thicknessA);
         double top = opening + thicknessA;
         Point a = new Point(-deep * Math.tan(Math.toRadians(Math.min(angle, 80))), top);
@@ -167,7 +170,7 @@ final class GrooveSection {
     }
 
     /** A bevelled member that stands on the other: a tee, a corner. The face runs to a quarter of its thickness. */
-    private SectionDrawing stem(List<Indication> indications, List<Integer> rejecting) {
+    private SectionDrawing stem(List<Indication> indications, Collection<Integer> rejecting) {
         double deep = bothSides ? (thicknessA - rootFace) / 2 : depth(thicknessA);
         Point a = new Point(0, opening + deep * Math.tan(Math.toRadians(Math.min(angle, 80))));
         Point b = new Point(thicknessA / 4, 0);
@@ -243,7 +246,8 @@ final class GrooveSection {
                 notches,
                 dimensions,
                 gap.map(g -> mm(g.opening())).orElse(0.0),
-                gap.map(g -> "gap " + g.opening().shown()).orElse(""));
+                gap.map(g -> "gap " + g.opening().shown()).orElse(""),
+                most.map(l -> SectionDrawing.FaceLine.over(a, b, l)).orElse(null));
     }
 
     private boolean fails(Length reinforcement) {
@@ -278,7 +282,7 @@ final class GrooveSection {
     }
 
     private List<Notch> notches(
-            List<Indication> indications, List<Integer> rejecting, Point a, double intoA, Point b, double intoB) {
+            List<Indication> indications, Collection<Integer> rejecting, Point a, double intoA, Point b, double intoB) {
         List<Notch> notches = new ArrayList<>();
         for (int n = 0; n < indications.size(); n++) {
             boolean here = station.isPresent()

@@ -3,10 +3,15 @@ package mensor.draw;
 import static mensor.draw.StripDrawing.mm;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
+import mensor.judge.Evaluation;
+import mensor.judge.FaceLimit;
 import mensor.judge.SectionSize;
 import mensor.length.Length;
 import mensor.length.RealLength;
@@ -37,7 +42,20 @@ public record SectionDrawing(
         List<Notch> notches,
         List<Dimension> dimensions,
         double gap,
-        String gapLabel) {
+        String gapLabel,
+        FaceLine limit) {
+
+    /** How far the face may stand out: from toe to toe through the highest point; absent where no one number governs it. */
+    public record FaceLine(Point a, Point through, Point b, String label) {
+        static FaceLine over(Point a, Point b, RealLength most) {
+            double length = Math.max(1e-9, Math.hypot(b.x() - a.x(), b.y() - a.y()));
+            double h = mm(most.rounded());
+            Point through = new Point(
+                    (a.x() + b.x()) / 2 + (a.y() - b.y()) / length * h,
+                    (a.y() + b.y()) / 2 + (b.x() - a.x()) / length * h);
+            return new FaceLine(a, through, b, "at most " + most.shown());
+        }
+    }
 
     public record Point(double x, double y) {}
 
@@ -50,18 +68,41 @@ public record SectionDrawing(
     /** A measure between two points, lettered as a gauge reads. */
     public record Dimension(String name, Point from, Point to, String label, boolean low) {}
 
+    /** The sections at all stations that were read, in their order. */
+    public static List<SectionDrawing> atStations(Inspection inspection, Evaluation evaluation) {
+        Set<Integer> rejecting = new HashSet<>();
+        evaluation.rejected().forEach(f -> rejecting.addAll(f.indications()));
+        Asked asked = Asked.of(inspection, evaluation.book());
+        return inspection.readings().stream()
+                .filter(r -> r instanceof Reading.Station)
+                .map(r -> at(inspection, asked, (Reading.Station) r, rejecting))
+                .toList();
+    }
+
     /** The section at a station that was read, with the undercut that lies there. */
     public static SectionDrawing at(
-            Inspection inspection, CriteriaBook book, Reading.Station station, List<Integer> rejecting) {
+            Inspection inspection, CriteriaBook book, Reading.Station station, Collection<Integer> rejecting) {
+        return at(inspection, Asked.of(inspection, book), station, rejecting);
+    }
+
+    /** What the drawing needs of the book. */
+    private record Asked(Optional<Length> openingFree, Rule profile) {
+        static Asked of(Inspection look, CriteriaBook book) {
+            Rule size = book.rule(Criterion.SIZE, look.joint(), look.units());
+            Optional<Length> free =
+                    size instanceof Rule.FilletSize f ? f.openings().map(Rule.Openings::free) : Optional.empty();
+            return new Asked(free, book.rule(Criterion.PROFILE, look.joint(), look.units()));
+        }
+    }
+
+    private static SectionDrawing at(
+            Inspection inspection, Asked asked, Reading.Station station, Collection<Integer> rejecting) {
+        Optional<RealLength> most = FaceLimit.at(inspection, asked.profile(), station);
         if (!inspection.joint().isFillet()) {
-            Rule profile = book.rule(Criterion.PROFILE, inspection.joint(), inspection.units());
-            return new GrooveSection(inspection.joint(), Optional.of(station), Optional.of(profile))
+            return new GrooveSection(inspection.joint(), Optional.of(station), Optional.of(asked.profile()), most)
                     .draw(inspection.indications(), rejecting);
         }
-        Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
-        Optional<Length> openingFree =
-                size instanceof Rule.FilletSize f ? f.openings().map(Rule.Openings::free) : Optional.empty();
-        return new Builder(inspection.joint(), Optional.of(station), openingFree)
+        return new Builder(inspection.joint(), Optional.of(station), asked.openingFree(), most)
                 .undercut(inspection, station.at(), rejecting)
                 .build();
     }
@@ -69,14 +110,16 @@ public record SectionDrawing(
     /** The section as the drawing asks it. */
     public static SectionDrawing asDrawn(Joint joint) {
         return joint.isFillet()
-                ? new Builder(joint, Optional.empty(), Optional.empty()).build()
-                : new GrooveSection(joint, Optional.empty(), Optional.empty()).draw(List.of(), List.of());
+                ? new Builder(joint, Optional.empty(), Optional.empty(), Optional.empty()).build()
+                : new GrooveSection(joint, Optional.empty(), Optional.empty(), Optional.empty())
+                        .draw(List.of(), List.of());
     }
 
     private static final class Builder {
         private final Joint joint;
         private final Optional<Reading.Station> station;
         private final Optional<Length> openingFree;
+        private final Optional<RealLength> most;
         private final double cos;
         private final double sin;
         private final double wanted;
@@ -86,7 +129,12 @@ public record SectionDrawing(
         private final Optional<Gap> gap;
         private final List<Notch> notches = new ArrayList<>();
 
-        Builder(Joint joint, Optional<Reading.Station> station, Optional<Length> openingFree) {
+        Builder(
+                Joint joint,
+                Optional<Reading.Station> station,
+                Optional<Length> openingFree,
+                Optional<RealLength> most) {
+            this.most = most;
             this.joint = joint;
             this.station = station;
             this.openingFree = openingFree;
@@ -118,13 +166,13 @@ public record SectionDrawing(
             return new Point(distance * cos, distance * sin);
         }
 
-        Builder undercut(Inspection inspection, Length at, List<Integer> rejecting) {
+        Builder undercut(Inspection inspection, Length at, Collection<Integer> rejecting) {
             for (int n = 0; n < inspection.indications().size(); n++) {
                 Indication i = inspection.indications().get(n);
                 if (i instanceof Indication.Undercut u
                         && u.toe() != Toe.ROOT
-                        && u.deep().isPositive()
-                        && u.span().contains(at)) {
+                        && u.span().contains(at)
+                        && u.deep().isPositive()) {
                     boolean onA = u.toe() == Toe.A;
                     double intoA = Math.toDegrees(Math.atan2(sin, cos)) + 90;
                     notches.add(new Notch(
@@ -153,7 +201,9 @@ public record SectionDrawing(
                     List.copyOf(notches),
                     dimensions(),
                     gap.map(g -> mm(g.opening())).orElse(0.0),
-                    gap.map(g -> "gap " + g.opening().shown()).orElse(""));
+                    gap.map(g -> "gap " + g.opening().shown()).orElse(""),
+                    most.map(l -> FaceLine.over(onA(legA), new Point(legB, 0), l))
+                            .orElse(null));
         }
 
         /** The first member stands on the second (tee), ends on it (lap), or meets it at its edge (corner). */

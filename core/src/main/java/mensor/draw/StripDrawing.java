@@ -302,7 +302,11 @@ public record StripDrawing(
             if (f.span().isEmpty()) {
                 continue;
             }
+            Length end = inspection.joint().length();
             for (Span s : inspection.joint().ruler().straight(f.span().get())) {
+                if (s.to().isOver(end)) {
+                    continue; // beside the weld, past its end
+                }
                 brackets.add(new Bracket(
                         f.id(),
                         mm(s.from()),

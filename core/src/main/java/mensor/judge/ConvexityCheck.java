@@ -161,6 +161,12 @@ final class ConvexityCheck {
         return Optional.empty();
     }
 
+    /** The limit at a station where the width of its face is known. */
+    Optional<Length> onlyLimit(Reading.Station station) {
+        List<Allowed> allowed = allowed(station);
+        return allowed.size() == 1 ? Optional.of(allowed.get(0).convexity()) : Optional.empty();
+    }
+
     /** The limits that may hold, rising: one where the width is known. */
     private List<Allowed> allowed(Reading.Station station) {
         Optional<RealLength> width = width(station);

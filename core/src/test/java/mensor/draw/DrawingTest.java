@@ -7,6 +7,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.judge.Judge;
@@ -291,6 +292,49 @@ class DrawingTest {
             assertThat(x.label()).isEqualTo("3/16");
             assertThat(x.low()).isTrue();
         });
+        // a butt's crown stands out 1/8 in at most (profile table for groove welds, from memory)
+        assertThat(d.limit().label()).isEqualTo("at most 1/8");
+        SectionDrawing.Point most = d.limit().through();
+        assertThat(Math.hypot(most.x() - (a.x() + b.x()) / 2, most.y() - (a.y() + b.y()) / 2))
+                .isCloseTo(25.4 / 8, within(1e-6));
+    }
+
+    /** A face up to 5/16 in wide may be convex by 1/16 in, one under 1 in by 1/8 in (profile table for fillets, from memory). */
+    @ParameterizedTest
+    @CsvSource({"5/16, at most 1/16", "3/8, at most 1/8", "1, at most 3/16"})
+    void aFilletsConvexityIsDrawnAgainstItsLimitWhereTheWidthIsKnown(String faceWidth, String limit) {
+        Reading.Station s = convex(Optional.of(Length.parse(faceWidth, Unit.INCH)));
+        SectionDrawing d = SectionDrawing.at(look(), BOOK, s, List.of());
+        assertThat(d.limit().label()).isEqualTo(limit);
+        assertThat(d.limit().through().x())
+                .as("outside of the chord")
+                .isGreaterThan(d.limit().b().x() / 2);
+        assertThat(SectionDrawing.at(look(), BOOK, convex(Optional.empty()), List.of())
+                        .limit())
+                .as("without a width no one number holds")
+                .isNull();
+    }
+
+    private static Reading.Station convex(Optional<Length> faceWidth) {
+        Optional<Length> none = Optional.empty();
+        Optional<Length> leg = faceWidth.map(w -> Length.inches(5, 16));
+        return new Reading.Station(
+                Length.inches(6),
+                leg,
+                leg,
+                none,
+                Optional.empty(),
+                Optional.of(Length.inches(1, 16)),
+                none,
+                faceWidth,
+                none,
+                none,
+                none,
+                none,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                none,
+                Optional.empty());
     }
 
     @Test

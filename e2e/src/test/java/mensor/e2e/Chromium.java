@@ -1,6 +1,7 @@
 package mensor.e2e;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -39,6 +40,14 @@ final class Chromium implements AutoCloseable {
                 .newPage();
         page.setDefaultTimeout(PATIENCE);
         return page;
+    }
+
+    /** A tablet: a browser of its own, under fingers. */
+    BrowserContext tablet(int width, int height) {
+        BrowserContext context = browser.newContext(
+                new Browser.NewContextOptions().setViewportSize(width, height).setHasTouch(true));
+        context.setDefaultTimeout(PATIENCE);
+        return context;
     }
 
     @Override

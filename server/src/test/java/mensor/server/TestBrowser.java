@@ -48,6 +48,23 @@ final class TestBrowser {
         return send("GET", path, null, true);
     }
 
+    /** With a header of its own. */
+    Answer get(String path, String header, String value) {
+        try {
+            HttpResponse<String> response = client.send(
+                    HttpRequest.newBuilder(URI.create(base + path))
+                            .header(header, value)
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response.body(), response);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     Answer post(String path, String body) {
         return send("POST", path, body, true);
     }

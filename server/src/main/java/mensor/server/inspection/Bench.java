@@ -250,17 +250,15 @@ public class Bench {
     /** A new indication takes back the "none seen" of its own criterion. */
     private void takeBackNone(InspectionEntity inspection, String content) {
         Indication seen = indication(content);
-        for (EntryEntity e : entries.findByInspectionIdOrderBySequence(inspection.id())) {
-            if (e.kind() == Kind.CLEAR
-                    && !e.isWithdrawn()
-                    && clearedBy(e).equals(seen.criterion().id())) {
+        for (EntryEntity e : entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), Kind.CLEAR)) {
+            if (!e.isWithdrawn() && clearedBy(e).equals(seen.criterion().id())) {
                 e.withdraw("taken back: " + seen.kind().replace('-', ' ') + " was seen");
             }
         }
     }
 
     private String clearedBy(EntryEntity e) {
-        return json.readValue(e.content(), EntryContent.class).criterion();
+        return e.said(json).criterion();
     }
 
     private static Indication indication(String content) {
@@ -273,8 +271,8 @@ public class Bench {
     }
 
     private void refuseClearOverIndication(InspectionEntity inspection, String criterion) {
-        for (EntryEntity e : entries.findByInspectionIdOrderBySequence(inspection.id())) {
-            if (e.kind() == Kind.INDICATION && !e.isWithdrawn()) {
+        for (EntryEntity e : entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), Kind.INDICATION)) {
+            if (!e.isWithdrawn()) {
                 Indication seen = indication(e.content());
                 if (seen.criterion().id().equals(criterion)) {
                     throw Refused.invalid(
@@ -306,7 +304,7 @@ public class Bench {
         EntryEntity entry = entry(inspection, entryId);
         if (entry.isWithdrawn()) {
             entry.restore();
-            EntryContent content = json.readValue(entry.content(), EntryContent.class);
+            EntryContent content = entry.said(json);
             if (entry.kind() == Kind.INDICATION) {
                 takeBackNone(inspection, entry.content());
             } else if (entry.kind() == Kind.CLEAR) {

@@ -5,9 +5,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.IntStream;
@@ -101,13 +103,8 @@ class BenchViews {
         Inspection look = o.judged().look();
         Making.Opened made = o.judged().making();
         Evaluation evaluation = o.judged().evaluation();
-        List<Integer> rejecting = evaluation.rejected().stream()
-                .flatMap(f -> f.indications().stream())
-                .toList();
-        List<SectionDrawing> sections = look.readings().stream()
-                .filter(r -> r instanceof Reading.Station)
-                .map(r -> SectionDrawing.at(look, evaluation.book(), (Reading.Station) r, rejecting))
-                .toList();
+        List<SectionDrawing> sections = SectionDrawing.atStations(look, evaluation);
+        List<GaugeFaults.GaugeFaultView> notInCalibration = faults.of(o);
         var placed = dispositions.of(i.id(), i.isSigned(), evaluation);
         return new BenchView(
                 i.id(),
@@ -127,6 +124,7 @@ class BenchViews {
                 evaluation(o.judged()),
                 StripDrawing.of(look, evaluation),
                 sections,
+                BenchView.tagOf(sections),
                 SectionDrawing.asDrawn(look.joint()),
                 o.handovers().stream()
                         .map(h -> new BenchView.HandoverView(
@@ -153,18 +151,22 @@ class BenchViews {
                 jobs.due(jobs.get(o.joint().jobId())),
                 contract(o.judged().contract().terms()),
                 deviations.standing(o.joint().id()),
-                faults.of(o),
+                notInCalibration,
                 photos(o, names),
                 i.isSigned() ? List.of() : walk(o.judged()),
                 i.isSigned() ? null : books.stop(evaluation.book()).orElse(null),
-                next(o, placed, evaluation));
+                next(o, placed, evaluation, notInCalibration));
     }
 
     /** What to do next; a look that could be signed but for a gauge or an unchecked book says so. */
-    private String next(Bench.Opened o, List<DispositionView> placed, Evaluation evaluation) {
+    private String next(
+            Bench.Opened o,
+            List<DispositionView> placed,
+            Evaluation evaluation,
+            List<GaugeFaults.GaugeFaultView> notInCalibration) {
         InspectionEntity i = o.inspection();
         boolean ready = !i.isSigned() && evaluation.verdict() != Verdict.INCOMPLETE;
-        if (ready && faults.of(o).stream().anyMatch(f -> f.waived() == null)) {
+        if (ready && notInCalibration.stream().anyMatch(f -> f.waived() == null)) {
             return "Replace the gauge, or have it waived";
         }
         if (ready && books.stop(evaluation.book()).isPresent()) {
@@ -245,10 +247,10 @@ class BenchViews {
 
     /** Who put down what, and over which stretch: a look is one record of all who worked on it. */
     private List<BenchView.SeenByView> seenBy(Bench.Opened o, Map<UUID, String> names) {
-        Map<UUID, List<EntryEntity>> byPerson = new LinkedHashMap<>();
+        Map<UUID, Set<EntryEntity>> byPerson = new LinkedHashMap<>();
         o.entries().stream()
                 .filter(e -> !e.isWithdrawn())
-                .forEach(e -> byPerson.computeIfAbsent(e.enteredBy(), k -> new ArrayList<>())
+                .forEach(e -> byPerson.computeIfAbsent(e.enteredBy(), k -> new LinkedHashSet<>())
                         .add(e));
         List<BenchView.SeenByView> seen = new ArrayList<>();
         byPerson.forEach((person, entries) -> {
@@ -269,7 +271,7 @@ class BenchViews {
     }
 
     private static <T> Stream<Span> spans(
-            List<EntryEntity> all, List<T> what, List<EntryEntity> wanted, Function<T, Span> span) {
+            List<EntryEntity> all, List<T> what, Set<EntryEntity> wanted, Function<T, Span> span) {
         return IntStream.range(0, all.size())
                 .filter(i -> wanted.contains(all.get(i)))
                 .mapToObj(i -> span.apply(what.get(i)));

@@ -5,8 +5,11 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import mensor.server.entry.Entry;
+import tools.jackson.databind.json.JsonMapper;
 
 /** One thing put down during a look. */
 @Entity
@@ -25,12 +28,25 @@ public class EntryEntity extends Entry {
     @Enumerated(EnumType.STRING)
     private Kind kind;
 
+    /** What contents say, for the looks that are open: the same text is read again with each key of the bench. */
+    private static final Map<String, EntryContent> READ = new ConcurrentHashMap<>();
+
+    private static final int MOST_READ = 20_000;
+
     protected EntryEntity() {}
 
     EntryEntity(UUID id, UUID inspectionId, int sequence, Kind kind, String content, UUID by, Instant at) {
         super(id, sequence, content, by, at);
         this.inspectionId = inspectionId;
         this.kind = kind;
+    }
+
+    /** The content as fields. */
+    EntryContent said(JsonMapper json) {
+        if (READ.size() > MOST_READ) {
+            READ.clear();
+        }
+        return READ.computeIfAbsent(content(), c -> json.readValue(c, EntryContent.class));
     }
 
     public UUID inspectionId() {

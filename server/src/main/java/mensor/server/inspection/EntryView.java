@@ -17,13 +17,6 @@ public record EntryView(
         long version) {
     static EntryView of(EntryEntity e, JsonMapper json, String by) {
         return new EntryView(
-                e.id(),
-                e.kind(),
-                json.readValue(e.content(), EntryContent.class),
-                by,
-                e.enteredAt(),
-                e.isWithdrawn(),
-                e.withdrawnWhy(),
-                e.version());
+                e.id(), e.kind(), e.said(json), by, e.enteredAt(), e.isWithdrawn(), e.withdrawnWhy(), e.version());
     }
 }

@@ -95,7 +95,7 @@ class Judging {
                 covered.add(e.content());
                 continue;
             }
-            EntryContent content = json.readValue(e.content(), EntryContent.class);
+            EntryContent content = e.said(json);
             switch (e.kind()) {
                 case READING -> readings.add(e, content);
                 case INDICATION -> indications.add(e, content);

@@ -107,11 +107,12 @@ public class Worklist {
 
     @Transactional(readOnly = true)
     public WorklistPage page(Actor actor, String find, String group, UUID job) {
+        // the welds first: a job that is set up meanwhile has its name when its weld is seen
+        Collection<Line> latest = latest(actor, job);
         Map<UUID, Integer> decided = dispositions.counts();
         Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
-        Collection<Line> latest = latest(actor, job);
         Map<String, Integer> alike = new HashMap<>();
         latest.forEach(l -> {
             if (!l.isSigned() && l.entryCount() == 0) {

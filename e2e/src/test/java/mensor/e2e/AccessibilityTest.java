@@ -1,0 +1,110 @@
+package mensor.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static mensor.e2e.Floor.openFromWorklist;
+import static mensor.e2e.Floor.signIn;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every screen in light and dark, held against the rules of axe-core (WCAG 2, contrast among them). */
+class AccessibilityTest {
+    private static final List<String> ROOMS =
+            List.of("/jobs", "/procedures", "/gauges", "/books", "/people", "/joints/new");
+
+    private static StartedMensor mensor;
+    private static Chromium chromium;
+
+    @BeforeAll
+    static void start() {
+        mensor = new StartedMensor(true);
+        chromium = new Chromium();
+    }
+
+    @AfterAll
+    static void stop() {
+        chromium.close();
+        mensor.close();
+    }
+
+    private final Map<String, String> found = new LinkedHashMap<>();
+
+    private void look(Page page, String screen) {
+        page.waitForTimeout(300); // what opens slides in: half shown, it has half the contrast
+        for (Rule r : new AxeBuilder(page).analyze().getViolations()) {
+            if (r.getImpact().equals("serious") || r.getImpact().equals("critical")) {
+                found.put(
+                        screen + ": " + r.getId(),
+                        r.getNodes().stream()
+                                .limit(4)
+                                .map(n -> n.getHtml() + " " + n.getFailureSummary())
+                                .toList()
+                                .toString());
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"light", "dark"})
+    void nothingSeriousOnAnyScreen(String theme) {
+        Page page = chromium.page(1280, 800);
+        page.addInitScript("localStorage.setItem('mensor.theme', '" + theme + "')");
+        page.navigate(mensor.address());
+        assertThat(page.getByLabel("Login")).isVisible();
+        look(page, "sign in");
+        signIn(page, "ines");
+        assertThat(page.locator(".rows tbody tr").first()).isVisible();
+        look(page, "worklist");
+        for (String room : ROOMS) {
+            page.navigate(mensor.address() + room);
+            assertThat(page.locator("main").first()).isVisible();
+            look(page, room);
+        }
+        openFromWorklist(page, "ST2-17");
+        look(page, "bench");
+        page.locator(".finding > button").first().click();
+        look(page, "bench, a finding open");
+        page.keyboard().press("u");
+        look(page, "bench, undercut");
+        page.keyboard().press("Escape");
+        page.evaluate("() => document.activeElement?.blur()");
+        page.keyboard().press("l");
+        page.getByText("Run", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Practice gauge").click();
+        look(page, "bench, a run of stations");
+        for (String tab : List.of("Put down", "Passes", "Compare")) {
+            page.locator("[role=tab]").getByText(tab).first().click();
+            look(page, "bench, " + tab);
+        }
+        page.reload();
+        page.evaluate("() => document.activeElement?.blur()");
+        page.keyboard().press("?");
+        assertThat(page.getByText("What the entry line understands")).isVisible();
+        look(page, "bench, help card");
+        page.keyboard().press("Escape");
+        page.getByText("Walked it: none seen …").click();
+        look(page, "bench, the walk");
+        page.keyboard().press("Escape");
+        page.getByText("fit-up and passes").first().click();
+        assertThat(page.getByText("pass plan")).isVisible();
+        look(page, "fit-up and passes");
+        page.getByText("pass plan").click();
+        assertThat(page.locator(".plan")).isVisible();
+        look(page, "pass plan");
+        page.navigate(mensor.address());
+        page.getByLabel("Find by mark").fill("CA-");
+        page.getByText("alike: one sheet").first().click();
+        assertThat(page.locator(".welds")).isVisible();
+        look(page, "sheet");
+        assertThat(found).as("axe, %s", theme).isEmpty();
+    }
+}

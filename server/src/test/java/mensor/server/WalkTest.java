@@ -1,0 +1,86 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What the bench proposes next, what it draws at the stations, and the gauge that stands in for a real one. */
+@ExtendWith(RunningMensor.class)
+class WalkTest {
+    private final TestBrowser ines = RunningMensor.as("ines");
+
+    private static List<String> words(JsonNode bench) {
+        List<String> words = new ArrayList<>();
+        bench.get("walk").forEach(s -> words.add(s.get("words").asString()));
+        return words;
+    }
+
+    @Test
+    void theWalkGoesFromTheDatumOnAndGetsShorter() {
+        String look = ines.look("WK-1");
+        JsonNode bench = ines.get(look).expect(200).json();
+        JsonNode first = bench.get("walk").get(0);
+        assertThat(first.get("kind").asString()).isEqualTo("STATION");
+        assertThat(first.get("line").asString()).isEqualTo("leg 1 ");
+        assertThat(first.get("from").asDouble()).isEqualTo(25.4);
+        assertThat(words(bench)).contains("Crack: look along the whole weld");
+        ines.add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
+        ines.add(look, "CLEAR", "'criterion':'crack'").expect(200);
+        assertThat(words(ines.get(look).json()))
+                .noneMatch(w -> w.startsWith("Read the legs"))
+                .noneMatch(w -> w.startsWith("Crack"));
+    }
+
+    @Test
+    void aReadingNearItsLimitLeadsToItsEntry() {
+        String look = ines.look("WK-2");
+        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'.028','division':'1/64'")
+                .expect(200);
+        JsonNode bench = ines.get(look).json();
+        JsonNode again = null;
+        for (JsonNode s : bench.get("walk")) {
+            again = s.get("kind").asString().equals("REPEAT") ? s : again;
+        }
+        assertThat(again).isNotNull();
+        assertThat(again.get("entry").asString())
+                .isEqualTo(bench.get("entries").get(0).get("id").asString());
+    }
+
+    @Test
+    void sectionsThatTheBrowserHasAreNotSentAgain() {
+        String look = ines.look("WK-3");
+        ines.add(look, "READING", "'at':'6','legA':'5/16','legB':'5/16'").expect(200);
+        JsonNode bench = ines.get(look).json();
+        String tag = bench.get("sectionsTag").asString();
+        assertThat(bench.get("sections").size()).isEqualTo(1);
+        assertThat(ines.get(look, "X-Sections", tag).json().has("sections")).isFalse();
+        ines.add(look, "CLEAR", "'criterion':'crack'").expect(200);
+        assertThat(ines.get(look, "X-Sections", tag).json().has("sections"))
+                .as("nothing was read")
+                .isFalse();
+        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'5','to':'7','depth':'1/32'")
+                .expect(200);
+        JsonNode after = ines.get(look, "X-Sections", tag).json();
+        assertThat(after.get("sections").get(0).get("notches").size())
+                .as("the undercut lies in the section")
+                .isEqualTo(1);
+        assertThat(after.get("sectionsTag").asString()).isNotEqualTo(tag);
+    }
+
+    @Test
+    void theSimulatedGaugeTypesWhatADigitalGaugeWould() {
+        String look = ines.look("WK-4");
+        JsonNode squeeze = ines.get(look + "/simulated-gauge?measure=legA&at=25.4&number=1")
+                .expect(200)
+                .json();
+        assertThat(squeeze.get("text").asString()).matches("0\\.\\d{3}");
+        assertThat(ines.get(look + "/simulated-gauge?measure=colour&at=1&number=1")
+                        .expect(422)
+                        .detail())
+                .contains("cannot read this");
+    }
+}
