@@ -5,5 +5,6 @@ export default defineConfig({
   plugins: [react()],
   build: { outDir: "dist", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   server: { proxy: { "/api": "http://localhost:8080" } },
-  test: { environment: "jsdom", setupFiles: ["src/test/setup.ts"], globals: false, testTimeout: 60_000 },
+  test: {
+    css: { include: [/styles\.css/] }, environment: "jsdom", setupFiles: ["src/test/setup.ts"], globals: false, testTimeout: 60_000 },
 });

@@ -39,7 +39,7 @@ export default function People() {
   return (
     <div className="app">
       <TopBar rooms />
-      <main className="setup people">
+      <main className="setup people" tabIndex={0}>
         <div>
         <div className="card rows">
           <table>

@@ -123,7 +123,7 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
         {procedure && writes && <Link className="link linked" to={`/procedures/from-${procedure.id}`}>new revision</Link>}
         {procedure && <a className="link linked" href={`/api/procedures/${procedure.id}/document`} download={`${procedure.form.number}-${procedure.form.revision}.json`}>save as a file</a>}
       </header>
-      <form className="body" onSubmit={(e) => void store(e)} aria-label="The procedure">
+      <form className="body" tabIndex={0} onSubmit={(e) => void store(e)} aria-label="The procedure">
         {(preview?.breaches.length ?? 0) > 0 && (
           <section aria-label="Outside the prequalified limits">
             <h3 className="hint" style={{ marginTop: 6 }}>⚠ Outside the prequalified limits</h3>
