@@ -153,8 +153,10 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
         onDone();
         return;
       }
-      const at = run ? nextAt(now.at ?? "", run.step, bench) : undefined;
-      update({ ...Object.fromEntries(spec.fields.map((f) => [f.name, ""])), ...stays(spec, now), ...(at === undefined ? {} : { at }) });
+      // what was typed while this went to the server is the next one's
+      const same = (name: keyof Typed) => (latest.current[name] ?? "") === (now[name] ?? "");
+      const at = run && same("at") ? nextAt(now.at ?? "", run.step, bench) : undefined;
+      update({ ...Object.fromEntries(spec.fields.filter((f) => same(f.name)).map((f) => [f.name, ""])), ...stays(spec, latest.current), ...(at === undefined ? {} : { at }) });
       const place = at === undefined ? undefined : placeOf(at, units);
       if (place !== undefined) onCursor(place);
       focus(at ? "[data-measure]" : "[data-first]");

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEve
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
 import { isUnreachable } from "../lib/outbox";
-import { useBusy, type Doing } from "./useBench";
+import type { Doing } from "./useBench";
 import { newId } from "../lib/id";
 
 type Props = { bench: Bench; doing: Doing; focused?: boolean; start?: string; side?: ReactNode; onMarks: (marks: Line["marks"]) => void };
@@ -17,7 +17,9 @@ const mostInALine = 20;
 /** One line takes anything: it says what it understood, in words and on the strip, before Enter puts it down. */
 export function EntryLine({ bench, doing, focused = false, start, side, onMarks }: Props) {
   const [text, type] = useState(() => start ?? window.sessionStorage.getItem(draftOf(bench.id)) ?? "");
+  const latest = useRef(text);
   const setText = (next: string) => {
+    latest.current = next;
     type(next);
     window.sessionStorage.setItem(draftOf(bench.id), next);
   };
@@ -25,7 +27,6 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
   const [card, setCard] = useState(false);
-  const busy = useBusy(bench.id);
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const lines = text.split("\n").filter((l) => l.trim() !== "");
@@ -64,46 +65,46 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const last = read.at(-1);
   const away = reading.isError && isUnreachable(reading.error);
 
-  const sending = useRef(false);
+  const ways = useRef<{ last: Promise<unknown>; underway: Set<string> }>({ last: Promise.resolve(), underway: new Set() });
   /** The entries' own ids stand until they are stored, so that a repeated send puts nothing down twice. */
   const pending = useRef<{ text: string; ids: string[] }>({ text: "", ids: [] });
-  /** A quick hand's Enter comes before the line was read: it is read here once more, and put down only where it is whole. */
-  const putDown = async (e: FormEvent) => {
+  /** A quick hand's Enter comes before the line was read, and the next line before this one is stored: they go one after the other. */
+  const putDown = (e: FormEvent) => {
     e.preventDefault();
-    if (text.trim() === "" || sending.current) return;
-    sending.current = true;
-    try {
-      await send();
-    } catch (x) {
-      setFault(x);
-    } finally {
-      sending.current = false;
-    }
+    const mine = text;
+    const { underway } = ways.current;
+    if (mine.trim() === "" || underway.has(mine)) return;
+    underway.add(mine);
+    ways.current.last = ways.current.last
+      .then(() => send(mine, asked))
+      .catch((x: unknown) => setFault(x))
+      .finally(() => underway.delete(mine));
   };
-  const send = async () => {
+  const send = async (mine: string, rows: string[]) => {
     let views: Line[];
     try {
-      views = await queries.fetchQuery({ queryKey: ["lines", bench.id, before, asked.join("\n")], queryFn: () => api.lines(bench.id, asked, before), retry: false });
+      views = await queries.fetchQuery({ queryKey: ["lines", bench.id, before, rows.join("\n")], queryFn: () => api.lines(bench.id, rows, before), retry: false });
     } catch (x) {
       if (!isUnreachable(x)) throw x;
-      await doing.act({ do: "line", lines: asked, before, ids: Array.from({ length: asked.length * mostInALine }, newId) }, text);
-      done(`Kept here, it is read and goes when the network is back: ${asked.length === 1 ? text : `${asked.length} rows`}`);
+      await doing.act({ do: "line", lines: rows, before, ids: Array.from({ length: rows.length * mostInALine }, newId) }, mine);
+      done(mine, `Kept here, it is read and goes when the network is back: ${rows.length === 1 ? mine : `${rows.length} rows`}`);
       return;
     }
     const all = views.flatMap((v) => v.entries);
     if (views.some((v) => v.problem || v.entries.length === 0)) return; // what is wrong or missing stands beside the line
-    if (pending.current.text !== text) pending.current = { text, ids: all.map(() => newId()) };
+    if (pending.current.text !== mine) pending.current = { text: mine, ids: all.map(() => newId()) };
     const { ids } = pending.current;
     const words = all.length === 1 && all[0] ? inWords(all[0], bench) : `${all.length} entries`;
     const kept = await doing.act({ do: "putAll", entries: all.map((x, i) => ({ kind: x.kind, content: x.content, id: ids[i] ?? newId() })) }, words);
     setBefore(views.at(-1)?.kind || before);
-    done(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+    done(mine, kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
   };
-  const done = (words: string) => {
+  const done = (mine: string, words: string) => {
     pending.current = { text: "", ids: [] };
     setSaid(words);
-    setText("");
     setFault(undefined);
+    // what was typed meanwhile stays
+    if (latest.current === mine) setText("");
   };
   const paste = (e: ClipboardEvent) => {
     const pasted = e.clipboardData.getData("text");
@@ -117,7 +118,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   };
   const several = lines.length > 1;
   return (
-    <form className="line" onSubmit={(e) => void putDown(e)} aria-label="Entry line">
+    <form className="line" onSubmit={putDown} aria-label="Entry line">
       <div className="typed">
         {several ? (
           <output className="text">{lines.length} rows pasted</output>
@@ -147,7 +148,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={busy || (wrong >= 0 && !away)}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
+        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
         {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
         <button type="button" className="btn" aria-label="What the line understands" title="What the line understands (?)" onClick={() => setCard(true)}>?</button>
         {side}

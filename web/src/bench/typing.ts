@@ -1,5 +1,5 @@
 /** No hand types this fast: keys nearer to each other than this, ms, come from a gauge. */
-const fastest = 40;
+const fastest = 50;
 
 /** Tells a gauge that types as a keyboard from a hand, by the time between its keys. */
 export class Typing {

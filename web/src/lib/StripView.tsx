@@ -68,7 +68,7 @@ export function StripView(props: Props) {
     if (first) {
       const room = Math.max((first.to - first.from) * 2, 300);
       const middle = (first.from + first.to) / 2;
-      if ((first.to - first.from) * scale < 40 && room < view.to - view.from) show(middle - room / 2, middle + room / 2);
+      if ((first.to - first.from) * scale < 60 && room < view.to - view.from) show(middle - room / 2, middle + room / 2);
       else reach(middle);
     }
   }
@@ -159,7 +159,7 @@ export function StripView(props: Props) {
   return (
     <div ref={ref} className="stripview">
       <div tabIndex={0} role="group" aria-label="Strip: arrows move the cursor, Page up and Page down go from mark to mark, plus and minus zoom, 0 shows the whole weld" onKeyDown={key}>
-        <svg width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
+        <svg width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: onDraw ? "none" : "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
           <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
           {drawn && <DrawnStretch drawn={drawn} layout={layout} x={x} />}
           {x(cursor) >= gutter - 1 && x(cursor) <= end + 1 && (

@@ -37,11 +37,15 @@ final class Floor {
     }
 
     static void setUp(Page page, String mark) {
+        setUp(page, mark, "24");
+    }
+
+    static void setUp(Page page, String mark, String length) {
         page.getByText("Set up a joint").click();
         page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true)).fill("Lock footbridge");
         page.getByLabel("Mark").fill(mark);
         page.getByLabel("Fillet size (leg)").fill("5/16");
-        page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)).fill("24");
+        page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)).fill(length);
         page.getByLabel("First member, toe A").fill("web");
         page.getByLabel("Second member, toe B").fill("flange");
         page.locator("[id='members[0].thickness']").fill("3/8");

@@ -58,14 +58,13 @@ class SpeedTest {
 
     @BeforeAll
     static void start() {
-        mensor = new StartedMensor(true);
+        mensor = StartedMensor.shared();
         chromium = new Chromium();
     }
 
     @AfterAll
     static void stop() {
         chromium.close();
-        mensor.close();
     }
 
     private static double number(Object o) {

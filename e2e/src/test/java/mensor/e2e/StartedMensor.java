@@ -39,6 +39,17 @@ final class StartedMensor implements AutoCloseable {
         }
     }
 
+    private static StartedMensor shared;
+
+    /** One with demo data for the classes that leave each other's welds alone; it ends with the tests. */
+    static synchronized StartedMensor shared() {
+        if (shared == null) {
+            shared = new StartedMensor(true);
+            Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+        }
+        return shared;
+    }
+
     /** Unpacked once for all tests: it starts several times faster than the jar. */
     private static synchronized Path unpacked() throws IOException {
         if (unpacked == null) {
