@@ -294,11 +294,11 @@ function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
             </button>
           ))}
           <label className="step">
-            every <input className="text" aria-label={`Stations every, ${units}`} value={run.step} placeholder="as the walk asks" onChange={(e) => onRun({ ...run, step: e.target.value })} /> {run.step !== "" && units}
+            every <input className="text" aria-label={`Stations every, ${units}`} value={run.step} placeholder="walk" onChange={(e) => onRun({ ...run, step: e.target.value })} /> {run.step !== "" && units}
           </label>
         </>
       )}
-      <button type="button" className="pick" aria-pressed={practice} onClick={() => onPractice(!practice)}>Practice gauge</button>
+      {!practice && <button type="button" className="pick" onClick={() => onPractice(true)}>Practice gauge</button>}
     </span>
   );
 }
