@@ -11,29 +11,13 @@ import com.microsoft.playwright.Page;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Every screen in light and dark, held against the rules of axe-core (WCAG 2, contrast among them). */
-class AccessibilityTest {
+class AccessibilityTest extends InTheBrowser {
     private static final List<String> ROOMS =
             List.of("/jobs", "/procedures", "/gauges", "/books", "/people", "/joints/new");
-
-    private static StartedMensor mensor;
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void start() {
-        mensor = StartedMensor.shared();
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void stop() {
-        chromium.close();
-    }
 
     private final Map<String, String> found = new LinkedHashMap<>();
 

@@ -20,31 +20,15 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The bench as a hand uses it: the line, a finger, a gauge that types, a camera, without a network, and with a colleague. */
-class BenchByHandTest {
+class BenchByHandTest extends InTheBrowser {
     /** One red point. */
     private static final String PNG =
             "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAIAAACQd1PeAAAADElEQVR4nGP4z8AAAAMBAQDJ/pLvAAAAAElFTkSuQmCC";
-
-    private static StartedMensor mensor;
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void start() {
-        mensor = StartedMensor.shared();
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void stop() {
-        chromium.close();
-    }
 
     private static Page as(String login, int width, int height) {
         return signedIn(chromium.page(width, height), login);

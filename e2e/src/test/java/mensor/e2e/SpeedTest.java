@@ -9,15 +9,13 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
  * How quick the bench is with a weld of 500 indications and 200 stations. The numbers are printed and stand in
  * docs/performance.md; the bounds here are wide, for a machine that builds beside it is slow and not wrong.
  */
-class SpeedTest {
+class SpeedTest extends InTheBrowser {
     private static final String LONG_WELD = """
             async () => {
               const token = decodeURIComponent(document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN=')).slice(11));
@@ -52,20 +50,6 @@ class SpeedTest {
                 .observe(document.body, { childList: true, subtree: true });
               link.click();
             })""";
-
-    private static StartedMensor mensor;
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void start() {
-        mensor = StartedMensor.shared();
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void stop() {
-        chromium.close();
-    }
 
     private static double number(Object o) {
         return ((Number) o).doubleValue();
