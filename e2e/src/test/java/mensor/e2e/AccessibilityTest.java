@@ -65,30 +65,15 @@ class AccessibilityTest extends InTheBrowser {
         page.getByText("Run", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Practice gauge").click();
         look(page, "bench, a run of stations");
-        for (String tab : List.of("Put down", "Passes", "Compare")) {
-            page.locator("[role=tab]").getByText(tab).first().click();
-            look(page, "bench, " + tab);
+        if (theme.equals("light")) {
+            Object joint = page.evaluate(
+                    "async () => (await (await fetch('/api/joints?find=ST2-17&group=all')).json()).rows[0].jointId");
+            for (String page2 : List.of("making", "plan")) {
+                page.navigate(mensor.address() + "/joints/" + joint + "/" + page2);
+                assertThat(page.locator("main").first()).isVisible();
+                look(page, page2);
+            }
         }
-        page.reload();
-        page.evaluate("() => document.activeElement?.blur()");
-        page.keyboard().press("?");
-        assertThat(page.getByText("What the entry line understands")).isVisible();
-        look(page, "bench, help card");
-        page.keyboard().press("Escape");
-        page.getByText("Walked it: none seen …").click();
-        look(page, "bench, the walk");
-        page.keyboard().press("Escape");
-        page.getByText("fit-up and passes").first().click();
-        assertThat(page.getByText("pass plan")).isVisible();
-        look(page, "fit-up and passes");
-        page.getByText("pass plan").click();
-        assertThat(page.locator(".plan")).isVisible();
-        look(page, "pass plan");
-        page.navigate(mensor.address());
-        page.getByLabel("Find by mark").fill("CA-");
-        page.getByText("alike: one sheet").first().click();
-        assertThat(page.locator(".welds")).isVisible();
-        look(page, "sheet");
         assertThat(found).as("axe, %s", theme).isEmpty();
     }
 }
