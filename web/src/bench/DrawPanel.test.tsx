@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Drawn } from "../lib/StripView";
 import { StripView } from "../lib/StripView";
 import { bench } from "../test/bench";
-import { renderWith, WithDoing } from "../test/render";
+import { freshTablet, renderWith, WithDoing } from "../test/render";
 import { DrawPanel } from "./DrawPanel";
 
 const b = bench({
@@ -16,7 +16,7 @@ function panel(drawn: Drawn) {
   return { ...view, onDrawn, put: () => view.sent.find((s) => s.method === "PUT")?.body };
 }
 
-beforeEach(() => window.localStorage.clear());
+beforeEach(freshTablet);
 
 describe("a stretch that a finger drew", () => {
   it("is an undercut of the toe it was drawn on, as deep as the chip says", async () => {

@@ -6,7 +6,7 @@ import type { Drawn } from "../lib/StripView";
 import { markOf } from "../lib/view";
 import { bladesFor } from "./blades";
 import { chipsFor, contentOf, inWords, kinds, type KindSpec, type Typed } from "./kinds";
-import { useBusy, type Doing } from "./useBench";
+import { saidOf, useBusy, type Doing } from "./useBench";
 
 type Props = { bench: Bench; doing: Doing; drawn: Drawn; onDrawn: (d: Drawn | undefined) => void; onSaid: (words: string) => void; onForm: (k: KindSpec, start: Typed) => void };
 
@@ -37,7 +37,7 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
     try {
       const words = inWords({ kind, content }, bench);
       const kept = await doing.act({ do: "put", entry: { id: newId(), kind, content } }, words);
-      onSaid(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+      onSaid(saidOf(kept, words));
       onDrawn(undefined);
     } catch (e) {
       setFault(e);

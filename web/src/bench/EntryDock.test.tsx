@@ -1,10 +1,11 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { bench } from "../test/bench";
-import { renderWith, WithDoing, type Sent } from "../test/render";
+import { freshTablet, renderWith, WithDoing, type Sent } from "../test/render";
 import type { Bench } from "../lib/api";
 import { NetworkMark } from "../lib/NetworkMark";
 import { EntryDock, type Editing } from "./EntryDock";
+import { NotTaken } from "./NotTaken";
 import { typeLikeAGauge } from "./typing";
 
 const puts = (sent: Sent[]) => sent.filter((s) => s.method === "PUT");
@@ -16,10 +17,7 @@ function dock(b: Bench, { place = "", touch = 0, onDone = vi.fn(), ...more }: Mo
   return <WithDoing bench={b}>{(doing) => <EntryDock bench={b} doing={doing} cursor={0} touched={{ place, touch }} onDone={onDone} {...more} />}</WithDoing>;
 }
 
-beforeEach(() => {
-  window.localStorage.clear();
-  window.sessionStorage.clear();
-});
+beforeEach(freshTablet);
 
 describe("putting down", () => {
   it("takes a letter for the kind, and Enter to put down", async () => {
@@ -162,6 +160,31 @@ describe("a gauge that types", () => {
     expect(field("At").value).toBe("12");
     expect(moved).toHaveBeenCalledWith(12 * 25.4);
     await waitFor(() => expect(document.activeElement).toBe(field("Leg A")));
+  });
+
+  it("does not wait for the server: the next station's readings stand, and what is refused is held", async () => {
+    const b = bench();
+    const answers: (() => void)[] = [];
+    renderWith(<><WithDoing bench={b}>{() => <NotTaken bench={b} onRight={vi.fn()} />}</WithDoing>{dock(b)}</>, { PUT: () => ({ status: 422, json: { detail: "at: 40 in lies past the weld's end", errors: [{ field: "at", problem: "40 in lies past the weld's end" }] } }) });
+    const answered = globalThis.fetch;
+    vi.stubGlobal("fetch", async (path: string, init: RequestInit) => {
+      if (init.method === "PUT") await new Promise<void>((go) => answers.push(go));
+      return answered(path, init);
+    });
+    fireEvent.keyDown(document.body, { key: "l" });
+    fireEvent.click(screen.getByText("Run"));
+    fill("Stations every, in", "1");
+    fill("At", "40");
+    typeLikeAGauge(field("Leg A"), "0.311");
+    typeLikeAGauge(field("Leg B"), "0.322");
+    await waitFor(() => expect(field("Leg A").value).toBe(""));
+    typeLikeAGauge(field("Leg A"), "0.333");
+    await waitFor(() => expect(answers).toHaveLength(1));
+    answers[0]?.();
+    await screen.findByText(/Not taken:/);
+    expect(screen.getByText(/legs 0.311, 0.322 at 40/)).toBeTruthy();
+    expect(field("Leg A").value).toBe("0.333");
+    expect(field("At").getAttribute("aria-invalid")).toBe("false");
   });
 
   it("advances by a step where one is given, and reads what else is wanted", async () => {

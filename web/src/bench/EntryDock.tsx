@@ -16,7 +16,7 @@ import { PhotoButton } from "./PhotoButton";
 import { PracticeGauge } from "./PracticeGauge";
 import { reading, Typing } from "./typing";
 import { UndoRedo } from "./UndoRedo";
-import { useBusy, type Doing } from "./useBench";
+import { saidOf, useBusy, type Doing } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
 export type Touched = { place: string; touch: number };
@@ -138,30 +138,35 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
     return () => window.removeEventListener("keydown", onKey);
   });
 
-  /** Puts down what was typed; in a run of stations the next one is gone to. */
-  const putDown = async (version?: number, id = pending.current) => {
+  /** The form for the next one: the places go, and in a run the next station is gone to. */
+  const goOn = (k: KindSpec, now: Typed, running = run) => {
+    pending.current = newId();
+    // what was typed while the last one went to the server is the next one's
+    const same = (name: keyof Typed) => (latest.current[name] ?? "") === (now[name] ?? "");
+    const at = running && same("at") ? nextAt(now.at ?? "", running.step, bench) : undefined;
+    update({ ...Object.fromEntries(k.fields.filter((f) => same(f.name)).map((f) => [f.name, ""])), ...stays(k, latest.current), ...(at === undefined ? {} : { at }) });
+    const place = at === undefined ? undefined : placeOf(at, units);
+    if (place !== undefined) onCursor(place);
+    focus(at ? "[data-measure]" : "[data-first]");
+  };
+
+  const putDown = async (version?: number, id = pending.current, running = run) => {
     if (!spec) return;
     const now = latest.current;
     const content = contentOf(spec, now);
     const words = inWords({ kind: spec.entry, content }, bench);
+    const step = { do: "put" as const, entry: { id, kind: spec.entry, content }, ...(version === undefined ? {} : { version }) };
+    // a gauge does not wait: a run goes on at once, and what is refused then is held above the form
+    const goesOn = running !== undefined && !editing;
+    if (goesOn) goOn(spec, now, running);
     try {
-      const kept = await doing.act({ do: "put", entry: { id, kind: spec.entry, content }, ...(version === undefined ? {} : { version }) }, words);
-      setSaid(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+      const kept = await doing.act(step, words, goesOn ? "hold" : "throw");
+      setSaid(saidOf(kept, words));
       setFault(undefined);
-      pending.current = newId();
-      if (editing) {
-        onDone();
-        return;
-      }
-      // what was typed while this went to the server is the next one's
-      const same = (name: keyof Typed) => (latest.current[name] ?? "") === (now[name] ?? "");
-      const at = run && same("at") ? nextAt(now.at ?? "", run.step, bench) : undefined;
-      update({ ...Object.fromEntries(spec.fields.filter((f) => same(f.name)).map((f) => [f.name, ""])), ...stays(spec, latest.current), ...(at === undefined ? {} : { at }) });
-      const place = at === undefined ? undefined : placeOf(at, units);
-      if (place !== undefined) onCursor(place);
-      focus(at ? "[data-measure]" : "[data-first]");
+      if (editing) onDone();
+      else if (!goesOn) goOn(spec, now);
     } catch (x) {
-      setFault(x);
+      setFault(goesOn ? undefined : x);
       setSaid("");
     }
   };
@@ -185,11 +190,12 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
     if (!name || !(gauge || (run && e.key === "Enter"))) return;
     e.preventDefault();
     update({ [name]: reading(input.value) });
-    if (gauge && isStation && !run && !editing) setRun({ also: [], step: "" });
+    const running = run ?? (gauge && isStation && !editing ? { also: [], step: "" } : undefined);
+    if (running !== run) setRun(running);
     const left = readings.find((f) => f.name !== name && !latest.current[f.name]);
     if (left) form.current?.querySelector<HTMLInputElement>(`#dock-${left.name}`)?.focus();
     else if (isStation && !latest.current.at) form.current?.querySelector<HTMLInputElement>("#dock-at")?.focus();
-    else if (isStation) void putDown(editing?.version);
+    else if (isStation) void putDown(editing?.version, pending.current, running);
   };
 
   const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges, staleTime: 60_000 });
@@ -203,7 +209,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
     doing.act({ do: "put", entry: { id: newId(), kind: b.kind, content: b.content } }, words).then(
       (kept) => {
         setFault(undefined);
-        setSaid(kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+        setSaid(saidOf(kept, words));
         if (spec?.id === "blade") update({ from: "", to: "" });
       },
       (x: unknown) => setFault(x),

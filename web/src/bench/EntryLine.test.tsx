@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import { bench } from "../test/bench";
-import { renderWith, WithDoing } from "../test/render";
+import { freshTablet, renderWith, WithDoing } from "../test/render";
 import { EntryLine } from "./EntryLine";
 
 const whole = { entries: [{ kind: "READING", content: { at: "6", legA: "5/16", legB: "1/4" } }], kind: "leg", from: 0, to: 0, expects: [], completions: [], marks: [] };
@@ -9,8 +9,7 @@ const wrong = { entries: [], kind: "undercut", problem: "from where to where? as
 const half = { entries: [], kind: "leg", from: 0, to: 0, expects: ["at", "leg A"], completions: ["throat"], marks: [] };
 
 function line(answer: unknown[]) {
-  window.localStorage.clear();
-  window.sessionStorage.clear();
+  freshTablet();
   const b = bench();
   const view = renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, {
     "POST /api/inspections/look-1/lines": () => ({ json: answer }),
@@ -76,5 +75,19 @@ describe("the entry line", () => {
     const kept = Object.keys(window.localStorage).filter((k) => k.startsWith("mensor.waiting")).map((k) => window.localStorage.getItem(k) ?? "");
     expect(kept).toHaveLength(1);
     expect(kept[0]).toContain("uc a 12-14 1/32");
+  });
+
+  it("repeats the kind of the line before, also where that one is still on its way, and keeps what is typed meanwhile", async () => {
+    const crown = { ...whole, kind: "crown", entries: [{ kind: "READING", content: { at: "12", reinforcement: "1/16" } }] };
+    const { input, sent, stored } = line([crown]);
+    fireEvent.change(input, { target: { value: "crown 12 1/16" } });
+    fireEvent.submit(input);
+    fireEvent.change(input, { target: { value: "13 1/16" } });
+    fireEvent.submit(input);
+    fireEvent.change(input, { target: { value: "14" } });
+    await waitFor(() => expect(stored()).toHaveLength(2));
+    const asked = sent.filter((s) => s.path.endsWith("/lines")).map((s) => s.body as { lines: string[]; before: string });
+    expect(asked.findLast((a) => a.lines[0] === "13 1/16")?.before).toBe("crown");
+    expect(input.value).toBe("14");
   });
 });

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEve
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
 import { isUnreachable } from "../lib/outbox";
-import type { Doing } from "./useBench";
+import { saidOf, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 
 type Props = { bench: Bench; doing: Doing; focused?: boolean; start?: string; side?: ReactNode; onMarks: (marks: Line["marks"]) => void };
@@ -24,6 +24,8 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     window.sessionStorage.setItem(draftOf(bench.id), next);
   };
   const [before, setBefore] = useState("leg");
+  /** The kind that bare numbers repeat: of the last line that was put down, also while the next is being typed. */
+  const repeats = useRef("leg");
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");
   const [card, setCard] = useState(false);
@@ -81,12 +83,13 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
       .finally(() => underway.delete(mine));
   };
   const send = async (mine: string, rows: string[]) => {
+    const kind = repeats.current;
     let views: Line[];
     try {
-      views = await queries.fetchQuery({ queryKey: ["lines", bench.id, before, rows.join("\n")], queryFn: () => api.lines(bench.id, rows, before), retry: false });
+      views = await queries.fetchQuery({ queryKey: ["lines", bench.id, kind, rows.join("\n")], queryFn: () => api.lines(bench.id, rows, kind), retry: false });
     } catch (x) {
       if (!isUnreachable(x)) throw x;
-      await doing.act({ do: "line", lines: rows, before, ids: Array.from({ length: rows.length * mostInALine }, newId) }, mine);
+      await doing.act({ do: "line", lines: rows, before: kind, ids: Array.from({ length: rows.length * mostInALine }, newId) }, mine);
       done(mine, `Kept here, it is read and goes when the network is back: ${rows.length === 1 ? mine : `${rows.length} rows`}`);
       return;
     }
@@ -96,8 +99,9 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     const { ids } = pending.current;
     const words = all.length === 1 && all[0] ? inWords(all[0], bench) : `${all.length} entries`;
     const kept = await doing.act({ do: "putAll", entries: all.map((x, i) => ({ kind: x.kind, content: x.content, id: ids[i] ?? newId() })) }, words);
-    setBefore(views.at(-1)?.kind || before);
-    done(mine, kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`);
+    repeats.current = views.at(-1)?.kind || kind;
+    setBefore(repeats.current);
+    done(mine, saidOf(kept, words));
   };
   const done = (mine: string, words: string) => {
     pending.current = { text: "", ids: [] };

@@ -1,7 +1,6 @@
-import { useRef } from "react";
 import { newId } from "../lib/id";
 import { keepPicture } from "../lib/outbox";
-import type { Doing } from "./useBench";
+import { saidOf, type Doing } from "./useBench";
 
 type Props = { doing: Doing; of: { at: string } | { entry: string }; words: string; onSaid: (words: string) => void; onFault: (fault: unknown) => void };
 
@@ -9,7 +8,6 @@ const mostBytes = 10 * 1024 * 1024;
 
 /** A picture from the tablet's camera or a file, at the cursor or of the entry in hand. */
 export function PhotoButton({ doing, of, words, onSaid, onFault }: Props) {
-  const input = useRef<HTMLInputElement>(null);
   const take = async (file: File) => {
     if (file.size > mostBytes) {
       onFault(new Error("a picture has at most 10 MB; take it with fewer points, or crop it"));
@@ -21,7 +19,7 @@ export function PhotoButton({ doing, of, words, onSaid, onFault }: Props) {
       await keepPicture(id, file);
       const kept = await doing.act({ do: "photo", photo: id, ...of }, said);
       onFault(undefined);
-      onSaid(kept === "kept" ? `Kept here, it goes when the network is back: ${said}` : `Put down: ${said}`);
+      onSaid(saidOf(kept, said));
     } catch (e) {
       onFault(e);
     }
@@ -32,7 +30,7 @@ export function PhotoButton({ doing, of, words, onSaid, onFault }: Props) {
         <path d="M2 5h5l2-3h6l2 3h5v13H2z" strokeLinejoin="round" />
         <circle cx="12" cy="11" r="4" />
       </svg>
-      <input ref={input} type="file" accept="image/png,image/jpeg" capture="environment" className="unseen" aria-label={`Picture ${words}`} onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ""; if (f) void take(f); }} />
+      <input type="file" accept="image/png,image/jpeg" capture="environment" className="unseen" aria-label={`Picture ${words}`} onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ""; if (f) void take(f); }} />
     </label>
   );
 }

@@ -30,9 +30,11 @@ export function useBench(id: string) {
   }, [queries, id, shown, stands]);
   const { dataUpdatedAt, errorUpdatedAt, error } = latest;
   useEffect(() => {
+    // the session ended meanwhile: what waits goes when the same person has signed in again
+    if (error instanceof Refused && error.status === 401) void queries.invalidateQueries({ queryKey: ["session"] });
     if (errorUpdatedAt > dataUpdatedAt) outbox.heard(!isUnreachable(error));
     else if (dataUpdatedAt > 0) outbox.heard(true);
-  }, [outbox, dataUpdatedAt, errorUpdatedAt, error]);
+  }, [queries, outbox, dataUpdatedAt, errorUpdatedAt, error]);
   return bench;
 }
 
@@ -107,6 +109,11 @@ export function useTrack(look: string) {
 
 export type Kept = "stored" | "kept";
 
+/** What is said after something was put down. */
+export function saidOf(kept: Kept, words: string): string {
+  return kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`;
+}
+
 export type Doing = ReturnType<typeof makeDoing>;
 
 /** What one does at the bench: each thing is kept until the server has it, and can be undone and done again. */
@@ -128,11 +135,11 @@ function makeDoing(id: string, outbox: Outbox, shown: () => Bench, again: () => 
     }
   };
 
-  const act = (step: Step, words: string): Promise<Kept> =>
+  const act = (step: Step, words: string, refused?: "throw" | "hold"): Promise<Kept> =>
     busily(async () => {
       const before = shown();
       try {
-        const after = await outbox.act(id, step, words);
+        const after = await outbox.act(id, step, words, refused);
         const changes = changesOf(step, before, after);
         const photo = step.do === "photo" || step.do === "photoOff" ? { photo: { id: step.photo, off: step.do === "photo" } } : {};
         if (changes.length > 0 || "photo" in photo) {

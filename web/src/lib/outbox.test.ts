@@ -1,7 +1,10 @@
+import { del } from "idb-keyval";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { bench } from "../test/bench";
 import { Refused, type Bench } from "./api";
 import { entriesOf, Outbox, type Step } from "./outbox";
+
+vi.mock("idb-keyval", () => ({ get: vi.fn(), set: vi.fn(), del: vi.fn() }));
 
 const put = (id: string): Step => ({ do: "put", entry: { id, kind: "INDICATION", content: { kind: "crack", at: "3" } } });
 const away = () => new Refused(0, "no network", [], undefined);
@@ -78,6 +81,43 @@ describe("what waits for the server", () => {
     expect(box.now().waiting).toMatchObject([{ words: "one", refused: "changed meanwhile", theirs: { by: "Tomas Reed" } }]);
     box.drop(box.now().waiting[0]?.key ?? "");
     expect(window.localStorage.length).toBe(0);
+  });
+
+  it("keeps a picture that was refused late, until somebody leaves it out", async () => {
+    let down = true;
+    const box = new Outbox("p1", window.localStorage, async () => {
+      throw down ? away() : new Refused(422, "at: past the weld's end", [], undefined);
+    });
+    await box.act("look-1", { do: "photo", photo: "f1", at: "40" }, "picture at 40");
+    down = false;
+    await box.pump();
+    expect(box.now().waiting).toMatchObject([{ refused: "at: past the weld's end" }]);
+    expect(del).not.toHaveBeenCalled();
+    box.drop(box.now().waiting[0]?.key ?? "");
+    expect(del).toHaveBeenCalledWith("f1");
+  });
+
+  it("tells whoever looks at the form what the server said, though others went before it", async () => {
+    let down = true;
+    const box = new Outbox("p1", window.localStorage, async (_, s) => {
+      if (down) throw away();
+      if (s.do === "put" && s.entry.id === "e2") throw new Refused(422, "past the weld's end", [], undefined);
+      return bench();
+    });
+    await box.act("look-1", put("e1"), "one");
+    down = false;
+    const both = [box.act("look-1", put("e2"), "two"), box.act("look-1", put("e3"), "three"), box.pump()];
+    await expect(both[0]).rejects.toThrow("past the weld's end");
+    expect(await both[1]).toBeDefined();
+    expect(box.now()).toEqual({ reachable: true, waiting: [] });
+  });
+
+  it("holds what was refused where nobody stays at the form", async () => {
+    const box = new Outbox("p1", window.localStorage, async () => {
+      throw new Refused(422, "past the weld's end", [], undefined);
+    });
+    await expect(box.act("look-1", put("e1"), "one", "hold")).rejects.toThrow("past the weld's end");
+    expect(box.now().waiting).toMatchObject([{ words: "one", refused: "past the weld's end" }]);
   });
 
   it("reads a kept line under the same ids each time", () => {

@@ -39,6 +39,8 @@ export class Outbox {
   private tail: Promise<unknown> = Promise.resolve();
   private readonly listeners = new Set<() => void>();
   private last = 0;
+  /** What somebody waits for at this moment. */
+  private readonly attended = new Set<string>();
 
   constructor(
     private readonly person: string,
@@ -60,16 +62,26 @@ export class Outbox {
     this.onBench = show;
   }
 
-  /** Does it, or keeps it: nothing comes back where the server could not be reached. What the server refuses is thrown. */
-  act(look: string, step: Step, words: string): Promise<Bench | undefined> {
+  /**
+   * Does it, or keeps it: nothing comes back where the server could not be reached. What the server refuses is thrown,
+   * and with "hold" kept as well, for a form that has gone on to the next entry.
+   */
+  act(look: string, step: Step, words: string, refused: "throw" | "hold" = "throw"): Promise<Bench | undefined> {
     const w: Waiting = { key: newId(), look, at: this.next(), step, words };
+    this.attended.add(w.key);
     this.keep(w);
     return this.inTurn(async () => {
-      if (!this.posted.reachable || this.open().some((x) => x.at < w.at)) await this.sendAll();
-      const standing = this.posted.waiting.find((x) => x.key === w.key);
-      if (!standing) return undefined; // it went with those before it
-      if (standing.refused !== undefined || this.open().some((x) => x.at < w.at)) return undefined;
-      return this.sendOne(w);
+      try {
+        await this.sendAll(w.at);
+        if (this.open().some((x) => x.at < w.at)) return undefined;
+        return await this.sendOne(w);
+      } catch (e) {
+        if (refused === "hold") this.hold(w, e);
+        else this.drop(w.key);
+        throw e;
+      } finally {
+        this.attended.delete(w.key);
+      }
     });
   }
 
@@ -103,17 +115,22 @@ export class Outbox {
     return this.posted.waiting.filter((x) => x.refused === undefined);
   }
 
-  private async sendAll() {
-    for (const w of this.open()) {
+  /** Sends what was put down before, but what somebody still waits for: that answers for itself. */
+  private async sendAll(before = Infinity) {
+    for (const w of this.open().filter((x) => x.at < before && !this.attended.has(x.key))) {
       try {
         await this.sendOne(w);
         if (!this.posted.reachable) return;
       } catch (e) {
-        // nobody looks at the form it came from any more: it stays, with the reason, until somebody decides
-        const theirs = e instanceof Refused && e.status === 409 ? (e.current as Entry | undefined) : undefined;
-        this.keep({ ...w, refused: saidBy(e), ...(theirs ? { theirs } : {}) });
+        this.hold(w, e);
       }
     }
+  }
+
+  /** Nobody looks at the form it came from any more: it stays, with the reason, until somebody decides. */
+  private hold(w: Waiting, e: unknown) {
+    const theirs = e instanceof Refused && e.status === 409 ? (e.current as Entry | undefined) : undefined;
+    this.keep({ ...w, refused: saidBy(e), ...(theirs ? { theirs } : {}) });
   }
 
   private async sendOne(w: Waiting): Promise<Bench | undefined> {
@@ -124,12 +141,9 @@ export class Outbox {
       this.onBench(bench);
       return bench;
     } catch (e) {
-      if (isUnreachable(e)) {
-        if (this.posted.reachable) this.show({ ...this.posted, reachable: false });
-        return undefined;
-      }
-      this.drop(w.key);
-      throw e;
+      if (!isUnreachable(e)) throw e;
+      if (this.posted.reachable) this.show({ ...this.posted, reachable: false });
+      return undefined;
     }
   }
 

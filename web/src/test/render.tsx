@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
 import { useDoing, type Doing } from "../bench/useBench";
+import { outboxOf } from "../lib/outbox";
 import type { Actor, Bench } from "../lib/api";
 
 export type Sent = { method: string; path: string; body: unknown };
@@ -34,4 +35,13 @@ export function renderWith(node: ReactNode, answers: Record<string, (body: unkno
 /** Gives a part of the bench what the bench does things with. */
 export function WithDoing({ bench, children }: { bench: Bench; children: (doing: Doing) => ReactNode }) {
   return children(useDoing(bench));
+}
+
+/** As on a tablet that nobody used before: nothing waits, nothing is half typed. */
+export function freshTablet() {
+  const outbox = outboxOf("p1");
+  outbox.now().waiting.forEach((w) => outbox.drop(w.key));
+  outbox.heard(true);
+  window.localStorage.clear();
+  window.sessionStorage.clear();
 }
