@@ -7,10 +7,10 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.judge.Judge;
+import mensor.judge.Station;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -303,38 +303,20 @@ class DrawingTest {
     @ParameterizedTest
     @CsvSource({"5/16, at most 1/16", "3/8, at most 1/8", "1, at most 3/16"})
     void aFilletsConvexityIsDrawnAgainstItsLimitWhereTheWidthIsKnown(String faceWidth, String limit) {
-        Reading.Station s = convex(Optional.of(Length.parse(faceWidth, Unit.INCH)));
+        Reading.Station s = convex(faceWidth);
         SectionDrawing d = SectionDrawing.at(look(), BOOK, s, List.of());
         assertThat(d.limit().label()).isEqualTo(limit);
         assertThat(d.limit().through().x())
                 .as("outside of the chord")
                 .isGreaterThan(d.limit().b().x() / 2);
-        assertThat(SectionDrawing.at(look(), BOOK, convex(Optional.empty()), List.of())
-                        .limit())
+        assertThat(SectionDrawing.at(look(), BOOK, convex(null), List.of()).limit())
                 .as("without a width no one number holds")
                 .isNull();
     }
 
-    private static Reading.Station convex(Optional<Length> faceWidth) {
-        Optional<Length> none = Optional.empty();
-        Optional<Length> leg = faceWidth.map(w -> Length.inches(5, 16));
-        return new Reading.Station(
-                Length.inches(6),
-                leg,
-                leg,
-                none,
-                Optional.empty(),
-                Optional.of(Length.inches(1, 16)),
-                none,
-                faceWidth,
-                none,
-                none,
-                none,
-                none,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                none,
-                Optional.empty());
+    private static Reading.Station convex(String faceWidth) {
+        Station s = Station.in("6").with("convexity", "1/16").with("faceWidth", faceWidth);
+        return (faceWidth == null ? s : s.legs("5/16", "5/16")).read();
     }
 
     @Test

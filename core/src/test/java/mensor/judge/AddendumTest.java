@@ -8,7 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
-import java.util.OptionalDouble;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.look.AddendumKind;
@@ -29,26 +28,8 @@ class AddendumTest {
         return Look.inches("24").notCleared().addendum(kind, max);
     }
 
-    private static Reading.Station station(
-            Optional<Length> convexity, Optional<Length> faceWidth, Optional<Length> root) {
-        Optional<Length> none = Optional.empty();
-        return new Reading.Station(
-                Length.inches(5),
-                none,
-                none,
-                none,
-                Optional.empty(),
-                convexity,
-                none,
-                faceWidth,
-                none,
-                root,
-                none,
-                none,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                none,
-                Optional.empty());
+    private static Reading.Station read(String measure, String value) {
+        return Station.in("5").with(measure, value).read();
     }
 
     private static Optional<Length> l(String text) {
@@ -80,7 +61,11 @@ class AddendumTest {
     @CsvSource({"1/32, ACCEPT", ".0313, REJECT"})
     void convexity(String read, Verdict wanted) {
         AddendumKind kind = AddendumKind.CONVEXITY_MAX;
-        Look look = look(kind, "1/32").read(station(l(read), l("1/2"), Optional.empty()));
+        Look look = look(kind, "1/32")
+                .read(Station.in("5")
+                        .with("convexity", read)
+                        .with("faceWidth", "1/2")
+                        .read());
         assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
         assertThat(look.verdict(Criterion.PROFILE))
                 .as("the book's own limit is wider")
@@ -100,7 +85,7 @@ class AddendumTest {
     @CsvSource({"1/2, ACCEPT", ".5001, REJECT"})
     void beadWidth(String width, Verdict wanted) {
         AddendumKind kind = AddendumKind.BEAD_WIDTH_MAX;
-        Look look = look(kind, "1/2").read(station(Optional.empty(), l(width), Optional.empty()));
+        Look look = look(kind, "1/2").read(read("faceWidth", width));
         assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
     }
 
@@ -135,7 +120,7 @@ class AddendumTest {
                 .seen(new Indication.MeltThrough(
                         new Span(Length.inches(1), Length.inches(2)), l(height).get(), Optional.empty()));
         assertThat(seen.finding(kind).verdict()).isEqualTo(wanted);
-        Look read = look(kind, "1/16").read(station(Optional.empty(), Optional.empty(), l(height)));
+        Look read = look(kind, "1/16").read(read("rootReinforcement", height));
         assertThat(read.finding(kind).verdict())
                 .as("a root reinforcement reading is the same")
                 .isEqualTo(wanted);
@@ -144,7 +129,7 @@ class AddendumTest {
     @Test
     void rootConcavityIsANegativeRootReinforcement() {
         AddendumKind kind = AddendumKind.ROOT_CONCAVITY_MAX;
-        Look look = look(kind, "1/32").read(station(Optional.empty(), Optional.empty(), l("-1/16")));
+        Look look = look(kind, "1/32").read(read("rootReinforcement", "-1/16"));
         assertThat(look.finding(kind).verdict()).isEqualTo(REJECT);
         assertThat(look.verdict(Criterion.ROOT))
                 .as("the book itself has no limit")

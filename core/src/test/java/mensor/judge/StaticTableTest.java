@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -260,24 +259,10 @@ class StaticTableTest {
     }
 
     private static Reading.Station convexityAt(Unit unit, String at, Optional<String> width, String convexity) {
-        Optional<Length> none = Optional.empty();
-        return new Reading.Station(
-                Length.parse(at, unit),
-                none,
-                none,
-                none,
-                Optional.empty(),
-                Optional.of(Length.parse(convexity, unit)),
-                none,
-                width.map(w -> Length.parse(w, unit)),
-                none,
-                none,
-                none,
-                none,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                none,
-                Optional.empty());
+        Station s = unit.pick(Station.in(at), Station.mm(at));
+        return s.with("convexity", convexity)
+                .with("faceWidth", width.orElse(null))
+                .read();
     }
 
     @Test

@@ -10,7 +10,7 @@ import mensor.look.Face;
 import mensor.look.Reading;
 
 /** Writes a station's reading by the words of the file: {@code Station.mm("50").with("reinforcement", "2")}. */
-final class Station {
+public final class Station {
     private final Unit unit;
     private final Length at;
     private final Map<String, Length> lengths = new HashMap<>();
@@ -22,31 +22,31 @@ final class Station {
         this.at = Length.parse(at, unit);
     }
 
-    static Station mm(String at) {
+    public static Station mm(String at) {
         return new Station(Unit.MILLIMETRE, at);
     }
 
-    static Station in(String at) {
+    public static Station in(String at) {
         return new Station(Unit.INCH, at);
     }
 
-    Station with(String measure, String value) {
+    public Station with(String measure, String value) {
         if (value != null) {
             lengths.put(measure, Length.parse(value, unit));
         }
         return this;
     }
 
-    Station legs(String a, String b) {
+    public Station legs(String a, String b) {
         return with("legA", a).with("legB", b);
     }
 
-    Station toeAngle(double degrees) {
+    public Station toeAngle(double degrees) {
         toeAngleA = OptionalDouble.of(degrees);
         return this;
     }
 
-    Station face(Face value) {
+    public Station face(Face value) {
         face = Optional.of(value);
         return this;
     }
@@ -55,7 +55,7 @@ final class Station {
         return Optional.ofNullable(lengths.get(measure));
     }
 
-    Reading.Station read() {
+    public Reading.Station read() {
         return new Reading.Station(
                 at,
                 l("legA"),

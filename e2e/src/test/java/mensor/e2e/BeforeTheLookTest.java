@@ -16,12 +16,10 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** From the weld list to the bench: what was seen before the last look is there when the weld is judged. */
-class BeforeTheLookTest {
+class BeforeTheLookTest extends InTheBrowser {
     private static final String LIST = """
             mark;weld no;size;length;thickness a;thickness b;position;welder;wps
             GR-01;1;1/4;12;3/8;1/2;2F;K7;W-12 rev B
@@ -29,21 +27,6 @@ class BeforeTheLookTest {
             GR-03;1;1/4;twelve;3/8;1/2;2F;K7;W-12 rev B
             GR-04;1;"5/16";24;3/8;1/2;3F;K7;W-12 rev B
             """;
-
-    private static StartedMensor mensor;
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void start() {
-        mensor = new StartedMensor(true);
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void stop() {
-        chromium.close();
-        mensor.close();
-    }
 
     @Test
     void aListAGapAndAColdPassAreSeenAtTheBench() {

@@ -17,29 +17,12 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** One inspector takes a made-up fillet joint from set-up to a signed verdict; the repair lead disposes of it. */
-class FirstWalkTest {
-    private static StartedMensor mensor;
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void start() {
-        mensor = new StartedMensor(true);
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void stop() {
-        chromium.close();
-        mensor.close();
-    }
-
+class FirstWalkTest extends InTheBrowser {
     private static Page open(int width, int height) {
         Page page = chromium.page(width, height);
         page.navigate(mensor.address());

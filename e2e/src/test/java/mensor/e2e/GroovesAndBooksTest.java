@@ -12,27 +12,10 @@ import static mensor.e2e.Floor.verdict;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** A groove butt and a pipe butt from set-up to their verdicts, other books beside the contract's, and a book to read. */
-class GroovesAndBooksTest {
-    private static StartedMensor mensor;
-    private static Chromium chromium;
-
-    @BeforeAll
-    static void start() {
-        mensor = new StartedMensor(true);
-        chromium = new Chromium();
-    }
-
-    @AfterAll
-    static void stop() {
-        chromium.close();
-        mensor.close();
-    }
-
+class GroovesAndBooksTest extends InTheBrowser {
     private static Page as(String login) {
         Page page = chromium.page(1280, 800);
         page.navigate(mensor.address());

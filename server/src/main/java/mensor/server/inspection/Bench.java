@@ -6,16 +6,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
-import mensor.length.Unit;
 import mensor.look.Criterion;
-import mensor.look.Indication;
 import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.job.TermsChanged;
 import mensor.server.joint.JointEntity;
@@ -43,6 +40,7 @@ public class Bench {
     private final People people;
     private final Judging judging;
     private final Photos photos;
+    private final NoneSeen noneSeen;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -54,6 +52,7 @@ public class Bench {
             People people,
             Judging judging,
             Photos photos,
+            NoneSeen noneSeen,
             JsonMapper json,
             Clock clock) {
         this.inspections = inspections;
@@ -63,6 +62,7 @@ public class Bench {
         this.people = people;
         this.judging = judging;
         this.photos = photos;
+        this.noneSeen = noneSeen;
         this.json = json;
         this.clock = clock;
     }
@@ -214,10 +214,10 @@ public class Bench {
             standing.change(content, actor.id(), now);
         }
         if (entry.kind() == Kind.INDICATION) {
-            takeBackNone(inspection, content);
+            noneSeen.takeBack(inspection, content);
         }
         if (entry.kind() == Kind.CLEAR) {
-            refuseClearOverIndication(inspection, entry.content().criterion());
+            noneSeen.refuseOverIndication(inspection, entry.content().criterion());
         }
     }
 
@@ -247,43 +247,6 @@ public class Bench {
                 EntryView.of(standing, json, people.nameOf(standing.enteredBy())));
     }
 
-    /** A new indication takes back the "none seen" of its own criterion. */
-    private void takeBackNone(InspectionEntity inspection, String content) {
-        Indication seen = indication(content);
-        for (EntryEntity e : entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), Kind.CLEAR)) {
-            if (!e.isWithdrawn() && clearedBy(e).equals(seen.criterion().id())) {
-                e.withdraw("taken back: " + seen.kind().replace('-', ' ') + " was seen");
-            }
-        }
-    }
-
-    private String clearedBy(EntryEntity e) {
-        return e.said(json).criterion();
-    }
-
-    private static Indication indication(String content) {
-        try {
-            String inFormat = InspectionParts.measured(content, false, Optional.empty());
-            return InspectionParts.readIndication(inFormat, Unit.INCH); // the unit decides no criterion
-        } catch (UnreadableInput e) {
-            throw JudgedLook.refusal(e);
-        }
-    }
-
-    private void refuseClearOverIndication(InspectionEntity inspection, String criterion) {
-        for (EntryEntity e : entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), Kind.INDICATION)) {
-            if (!e.isWithdrawn()) {
-                Indication seen = indication(e.content());
-                if (seen.criterion().id().equals(criterion)) {
-                    throw Refused.invalid(
-                            "criterion",
-                            seen.kind().replace('-', ' ')
-                                    + " is recorded; take it off before saying that none was seen");
-                }
-            }
-        }
-    }
-
     /** Takes an entry off; the mark stays, and undo brings it back. */
     @Transactional
     public Opened withdraw(Actor actor, UUID inspectionId, UUID entryId, long version) {
@@ -304,11 +267,10 @@ public class Bench {
         EntryEntity entry = entry(inspection, entryId);
         if (entry.isWithdrawn()) {
             entry.restore();
-            EntryContent content = entry.said(json);
             if (entry.kind() == Kind.INDICATION) {
-                takeBackNone(inspection, entry.content());
+                noneSeen.takeBack(inspection, entry.content());
             } else if (entry.kind() == Kind.CLEAR) {
-                refuseClearOverIndication(inspection, content.criterion());
+                noneSeen.refuseOverIndication(inspection, entry.said(json).criterion());
             }
         }
         return judged(inspection);
