@@ -1,11 +1,11 @@
 import type { components } from "./api.d";
+import { atHand, completed, isBench } from "./at-hand";
 
 type Schemas = components["schemas"];
 export type Session = Schemas["SessionView"];
 export type Actor = Schemas["Actor"];
 export type Row = Schemas["Row"];
-/** As the bench has it: with the sections, which an answer leaves out where they did not change. */
-export type Bench = Schemas["BenchView"] & { sections: Schemas["SectionDrawing"][] };
+export type Bench = Schemas["BenchView"];
 export type Entry = Schemas["EntryView"];
 export type EntryContent = Schemas["EntryContent"];
 export type EntryKind = Entry["kind"];
@@ -86,8 +86,8 @@ async function send<T>(method: string, path: string, body?: unknown, plain?: boo
   const csrf = token();
   if (csrf && method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(csrf);
   const at = /^\/api\/inspections\/([^/]+)/.exec(path)?.[1];
-  const had = at === undefined ? undefined : atHand.get(at);
-  if (had) headers["X-Sections"] = had.tag;
+  const had = at === undefined ? undefined : atHand(at);
+  if (had) headers["X-Bench"] = had.tag;
   let response: Response;
   try {
     response = await fetch(path, {
@@ -105,24 +105,7 @@ async function send<T>(method: string, path: string, body?: unknown, plain?: boo
     const problem = (json ?? {}) as { detail?: string; errors?: FieldProblem[]; current?: unknown };
     throw new Refused(response.status, problem.detail ?? "the server refused this", problem.errors ?? [], problem.current);
   }
-  if (at !== undefined) completeSections(at, json as Partial<Bench> | undefined, had);
-  return json as T;
-}
-
-type Sections = { tag: string; sections: Section[] };
-
-/** The sections of the looks that were open last, which need not be sent again. */
-const atHand = new Map<string, Sections>();
-const mostAtHand = 8;
-
-function completeSections(look: string, answer: Partial<Bench> | undefined, had?: Sections) {
-  if (answer?.sectionsTag === undefined || answer.id !== look) return;
-  if (answer.sections) {
-    atHand.delete(look);
-    atHand.set(look, { tag: answer.sectionsTag, sections: answer.sections });
-    const oldest = atHand.keys().next().value;
-    if (atHand.size > mostAtHand && oldest !== undefined) atHand.delete(oldest);
-  } else if (had) answer.sections = had.sections;
+  return (isBench(json) ? completed(json, had) : json) as T;
 }
 
 /** What a proxy says while Mensor starts is no JSON. */

@@ -42,6 +42,11 @@ final class Fields {
         return new Fields(path, object, unit);
     }
 
+    /** The unit of bare lengths. */
+    Unit unit() {
+        return bareUnit;
+    }
+
     Json.Object source() {
         return object;
     }

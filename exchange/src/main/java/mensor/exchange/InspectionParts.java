@@ -9,6 +9,7 @@ import mensor.length.Unit;
 import mensor.look.Addendum;
 import mensor.look.Indication;
 import mensor.look.Inspection;
+import mensor.look.Reading;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
 import mensor.weld.Procedure;
@@ -40,15 +41,49 @@ public record InspectionParts(
      * @throws UnreadableInput naming the field by its path in the document
      */
     public InspectionDocument read() {
-        return InspectionDocument.read("{\"format\":\"" + InspectionDocument.FORMAT + "\",\"criteria\":"
-                + Json.write(new Json.Text(criteria)) + ",\"units\":" + Json.write(new Json.Text(units)) + ",\"joint\":"
-                + joint + ",\"conditions\":" + conditions + ",\"clear\":["
-                + String.join(
-                        ",",
-                        clear.stream().map(c -> Json.write(new Json.Text(c))).toList()) + "],\"covered\":["
-                + String.join(",", covered) + "],\"readings\":[" + String.join(",", readings) + "],\"indications\":["
-                + String.join(",", indications) + "],\"welding\":" + welding + ",\"addenda\":" + addenda
-                + ",\"readingChoices\":" + readingChoices + "}");
+        Map<String, Json> fields = new LinkedHashMap<>();
+        fields.put("format", new Json.Text(InspectionDocument.FORMAT));
+        fields.put("criteria", new Json.Text(criteria));
+        fields.put("units", new Json.Text(units));
+        fields.put("joint", part(joint));
+        fields.put("conditions", part(conditions));
+        fields.put(
+                "clear",
+                new Json.Array(clear.stream().map(c -> (Json) new Json.Text(c)).toList()));
+        fields.put("covered", part(covered));
+        fields.put("readings", part(readings));
+        fields.put("indications", part(indications));
+        fields.put("welding", part(welding));
+        fields.put("addenda", part(addenda));
+        fields.put("readingChoices", part(readingChoices));
+        return new InspectionReader(new Json.Object(fields), InspectionParts::reading, InspectionParts::indication)
+                .document();
+    }
+
+    /** The parts of looks that are open are read again with each key at the bench: as many as a few long welds have. */
+    private static final int MOST_REMEMBERED = 20_000;
+
+    private static final Remembered<String, Json> PARTS = new Remembered<>(MOST_REMEMBERED);
+    private static final Remembered<Entry, Reading> READINGS = new Remembered<>(MOST_REMEMBERED);
+    private static final Remembered<Entry, Indication> INDICATIONS = new Remembered<>(MOST_REMEMBERED);
+
+    /** What an entry says does not hang on its place in the document, only on the unit of its bare lengths. */
+    private record Entry(Json.Object said, Unit units) {}
+
+    private static Json part(String json) {
+        return PARTS.get(json, () -> Json.read(json));
+    }
+
+    private static Json part(List<String> several) {
+        return new Json.Array(several.stream().map(InspectionParts::part).toList());
+    }
+
+    private static Reading reading(String at, Fields f) {
+        return READINGS.get(new Entry(f.source(), f.unit()), () -> InspectionReader.reading(at, f));
+    }
+
+    private static Indication indication(String at, Fields f) {
+        return INDICATIONS.get(new Entry(f.source(), f.unit()), () -> InspectionReader.indication(at, f));
     }
 
     /**

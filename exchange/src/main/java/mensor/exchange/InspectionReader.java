@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.BiFunction;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.judge.Judge;
@@ -47,9 +48,19 @@ final class InspectionReader {
             "notes");
 
     private final Json root;
+    private final BiFunction<String, Fields, Reading> reading;
+    private final BiFunction<String, Fields, Indication> indication;
 
     InspectionReader(Json root) {
+        this(root, InspectionReader::reading, InspectionReader::indication);
+    }
+
+    /** With another way to read one reading and one indication. */
+    InspectionReader(
+            Json root, BiFunction<String, Fields, Reading> reading, BiFunction<String, Fields, Indication> indication) {
         this.root = root;
+        this.reading = reading;
+        this.indication = indication;
     }
 
     InspectionDocument document() {
@@ -82,7 +93,7 @@ final class InspectionReader {
         return bare;
     }
 
-    private static Read read(Fields bare) {
+    private Read read(Fields bare) {
         Unit units = units(bare);
         Fields f = bare.with(units);
         f.find("format");
@@ -213,11 +224,11 @@ final class InspectionReader {
         return groove;
     }
 
-    private static Inspection inspection(Fields f, Joint joint, Unit units) {
+    private Inspection inspection(Fields f, Joint joint, Unit units) {
         Conditions conditions =
                 f.object("conditions").map(InspectionReader::conditions).orElse(Conditions.UNANSWERED);
-        List<Reading> readings = f.objects("readings", InspectionReader::reading);
-        List<Indication> indications = f.objects("indications", InspectionReader::indication);
+        List<Reading> readings = f.objects("readings", reading);
+        List<Indication> indications = f.objects("indications", indication);
         Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
         boolean allElse = clear(f, indications, clear);
         List<Cover> covered = f.objects("covered", InspectionReader::cover);

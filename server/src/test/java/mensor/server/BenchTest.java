@@ -66,6 +66,18 @@ class BenchTest {
     }
 
     @Test
+    void anEntryAsLongAsABookIsRefusedAndTheNextIsTaken() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("B1L");
+        String novel = "w".repeat(100_001);
+        assertThat(ines.add(look, "COVER", "'criterion':'size','by':'" + novel + "'")
+                        .expect(422)
+                        .detail())
+                .contains("up to 100,000 letters");
+        ines.add(look, "COVER", "'criterion':'size','by':'UT, report 7'").expect(200);
+    }
+
+    @Test
     void twentySendsOfOneEntryAtOnceAddOne() throws Exception {
         TestBrowser ines = RunningMensor.as("ines");
         String look = ines.look("B2");

@@ -19,6 +19,8 @@ import org.junit.jupiter.api.io.TempDir;
 class MigrationTest {
     private static final String PERSON = "00000000-0000-0000-0000-000000000001";
 
+    private static final String CRACK = "{\"at\":\"5 1/4\",\"kind\":\"crack\"}";
+
     private static List<String> rows(Connection db, String query) throws SQLException {
         List<String> rows = new ArrayList<>();
         try (Statement s = db.createStatement();
@@ -61,6 +63,12 @@ class MigrationTest {
                 s.execute(joint(2, "Bridge", "in", "{}"));
                 s.execute(joint(3, "Bridge", "mm", "{}"));
                 s.execute(joint(4, "Gate", "mm", "{\"passes\":[]}"));
+                s.execute(
+                        "insert into inspection values ('00000000-0000-0000-0000-000000000201', '00000000-0000-0000-0000-000000000101',"
+                                + " 'final', 1, null, null, 'OPEN', null, now(), '{}', 'incomplete', 0, 0, 1, 0)");
+                s.execute(
+                        "insert into entry values ('00000000-0000-0000-0000-000000000301', '00000000-0000-0000-0000-000000000201',"
+                                + " 1, 'INDICATION', '" + CRACK + "', '" + PERSON + "', now(), false, null, 0)");
             }
         }
         Flyway.configure()
@@ -83,6 +91,9 @@ class MigrationTest {
                     .containsExactly("1 | PASS | {\"kind\":\"root\",\"amps\":95}", "2 | PASS | {\"kind\":\"cap\"}");
             assertThat(rows(db, "select welding from joint where mark = 'J1'"))
                     .containsExactly("{\"arcLength\":\"long\"}");
+            assertThat(rows(db, "select content from entry"))
+                    .as("large objects become text of their row")
+                    .containsExactly(CRACK);
             assertThat(rows(db, "select wps from joint where mark = 'J2'")).containsExactly("W-12");
         }
     }

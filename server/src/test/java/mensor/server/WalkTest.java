@@ -51,24 +51,39 @@ class WalkTest {
     }
 
     @Test
-    void sectionsThatTheBrowserHasAreNotSentAgain() {
+    void aBrowserThatHasTheBenchIsToldWhatChanged() {
         String look = ines.look("WK-3");
         ines.add(look, "READING", "'at':'6','legA':'5/16','legB':'5/16'").expect(200);
-        JsonNode bench = ines.get(look).json();
-        String tag = bench.get("sectionsTag").asString();
-        assertThat(bench.get("sections").size()).isEqualTo(1);
-        assertThat(ines.get(look, "X-Sections", tag).json().has("sections")).isFalse();
-        ines.add(look, "CLEAR", "'criterion':'crack'").expect(200);
-        assertThat(ines.get(look, "X-Sections", tag).json().has("sections"))
-                .as("nothing was read")
-                .isFalse();
+        JsonNode had = ines.get(look).json();
         ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'5','to':'7','depth':'1/32'")
                 .expect(200);
-        JsonNode after = ines.get(look, "X-Sections", tag).json();
-        assertThat(after.get("sections").get(0).get("notches").size())
+        JsonNode change = ines.get(look, "X-Bench", had.get("tag").asString()).json();
+        assertThat(change.get("since").asString()).isEqualTo(had.get("tag").asString());
+        assertThat(change.get("rest").has("entries")).isFalse();
+        assertThat(change.get("entries").get("first").asInt())
+                .as("the reading is not sent again")
+                .isEqualTo(1);
+        assertThat(change.get("entries").get("items").size()).isEqualTo(1);
+        assertThat(change.get("sections").get("items").get(0).get("notches").size())
                 .as("the undercut lies in the section")
                 .isEqualTo(1);
-        assertThat(after.get("sectionsTag").asString()).isNotEqualTo(tag);
+        assertThat(change.get("marks").get("items").size()).isEqualTo(1);
+        assertThat(change.get("stations").get("first").asInt()).isEqualTo(1);
+
+        JsonNode again = ines.get(look, "X-Bench", change.get("rest").get("tag").asString())
+                .json();
+        assertThat(again.get("entries").get("first").asInt()).isEqualTo(2);
+        assertThat(again.get("entries").get("items").size()).isZero();
+        assertThat(again.get("sections").get("items").size()).isZero();
+    }
+
+    @Test
+    void anotherTagOrAnotherLooksIsAnsweredWithTheWholeBench() {
+        String one = ines.look("WK-5");
+        String other = ines.look("WK-6");
+        String tag = ines.get(one).json().get("tag").asString();
+        assertThat(ines.get(other, "X-Bench", tag).json().has("entries")).isTrue();
+        assertThat(ines.get(one, "X-Bench", "long gone").json().has("entries")).isTrue();
     }
 
     @Test

@@ -1,23 +1,27 @@
 package mensor.server.entry;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.MappedSuperclass;
 import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import mensor.server.web.Refused;
 import org.springframework.data.domain.Persistable;
 
 /** One thing put down, under the id that the browser made for it. Deleting is a mark that undo takes off. */
 @MappedSuperclass
 public abstract class Entry implements Persistable<UUID> {
+    /** Letters of one entry: far more than an inspector writes of one place. */
+    private static final int LONGEST = 100_000;
+
     @Id
     private UUID id;
 
     private int sequence;
 
-    @Lob
+    @Column(length = LONGEST)
     private String content;
 
     private UUID enteredBy;
@@ -36,14 +40,21 @@ public abstract class Entry implements Persistable<UUID> {
     protected Entry(UUID id, int sequence, String content, UUID by, Instant at) {
         this.id = id;
         this.sequence = sequence;
-        this.content = content;
+        this.content = checked(content);
         this.enteredBy = by;
         this.enteredAt = at;
         this.fresh = true;
     }
 
+    private static String checked(String content) {
+        if (content.length() > LONGEST) {
+            throw Refused.invalid("content", "one entry has up to 100,000 letters; this has " + content.length());
+        }
+        return content;
+    }
+
     public void change(String newContent, UUID by, Instant at) {
-        content = newContent;
+        content = checked(newContent);
         enteredBy = by;
         enteredAt = at;
     }

@@ -17,10 +17,12 @@ import org.jspecify.annotations.Nullable;
 /**
  * All that the bench shows of one look: what was put down, what it comes to, and the drawings in numbers.
  *
- * @param sections the cross-sections at the stations, in their order; absent where the browser has those of the tag
+ * @param tag names this answer, so that the next can be told as what changed since
+ * @param sections the cross-sections at the stations, in their order
  */
 public record BenchView(
         UUID id,
+        String tag,
         long version,
         String stage,
         String capacity,
@@ -34,8 +36,7 @@ public record BenchView(
         List<EntryView> entries,
         EvaluationView evaluation,
         StripDrawing strip,
-        @Nullable List<SectionDrawing> sections,
-        String sectionsTag,
+        List<SectionDrawing> sections,
         SectionDrawing drawn,
         List<HandoverView> handovers,
         List<RevisionView> revisions,
@@ -53,55 +54,6 @@ public record BenchView(
         List<StepView> walk,
         @Nullable String signStop,
         String next) {
-
-    /** Without the sections, for a browser that has them: of a long weld they are the greater part. */
-    BenchView unless(@Nullable String tagAtHand) {
-        return sectionsTag.equals(tagAtHand)
-                ? new BenchView(
-                        id,
-                        version,
-                        stage,
-                        capacity,
-                        revision,
-                        amends,
-                        reason,
-                        state,
-                        holder,
-                        joint,
-                        conditions,
-                        entries,
-                        evaluation,
-                        strip,
-                        null,
-                        sectionsTag,
-                        drawn,
-                        handovers,
-                        revisions,
-                        signature,
-                        dispositions,
-                        making,
-                        quiet,
-                        seenBy,
-                        gaugeNames,
-                        due,
-                        contract,
-                        deviations,
-                        gaugeFaults,
-                        photos,
-                        walk,
-                        signStop,
-                        next)
-                : this;
-    }
-
-    /** Another for each other list of sections, as good as surely. */
-    static String tagOf(List<SectionDrawing> sections) {
-        long other = 17;
-        for (SectionDrawing s : sections) {
-            other = other * 1_000_003 + s.hashCode();
-        }
-        return sections.size() + "-" + Long.toHexString(other);
-    }
 
     /** What the job's contract says beside the book, a line each; empty where it says nothing. */
     public record ContractView(List<String> lines, boolean guarded, boolean perToe) {}

@@ -103,11 +103,11 @@ class BenchViews {
         Inspection look = o.judged().look();
         Making.Opened made = o.judged().making();
         Evaluation evaluation = o.judged().evaluation();
-        List<SectionDrawing> sections = SectionDrawing.atStations(look, evaluation);
         List<GaugeFaults.GaugeFaultView> notInCalibration = faults.of(o);
         var placed = dispositions.of(i.id(), i.isSigned(), evaluation);
         return new BenchView(
                 i.id(),
+                UUID.randomUUID().toString(),
                 i.version(),
                 i.stage(),
                 i.capacity(),
@@ -123,8 +123,7 @@ class BenchViews {
                         .toList(),
                 evaluation(o.judged()),
                 StripDrawing.of(look, evaluation),
-                sections,
-                BenchView.tagOf(sections),
+                SectionDrawing.atStations(look, evaluation),
                 SectionDrawing.asDrawn(look.joint()),
                 o.handovers().stream()
                         .map(h -> new BenchView.HandoverView(

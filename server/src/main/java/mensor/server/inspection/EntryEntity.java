@@ -5,9 +5,8 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
-import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
+import mensor.exchange.Remembered;
 import mensor.server.entry.Entry;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,9 +28,7 @@ public class EntryEntity extends Entry {
     private Kind kind;
 
     /** What contents say, for the looks that are open: the same text is read again with each key of the bench. */
-    private static final Map<String, EntryContent> READ = new ConcurrentHashMap<>();
-
-    private static final int MOST_READ = 20_000;
+    private static final Remembered<String, EntryContent> READ = new Remembered<>(20_000);
 
     protected EntryEntity() {}
 
@@ -43,10 +40,7 @@ public class EntryEntity extends Entry {
 
     /** The content as fields. */
     EntryContent said(JsonMapper json) {
-        if (READ.size() > MOST_READ) {
-            READ.clear();
-        }
-        return READ.computeIfAbsent(content(), c -> json.readValue(c, EntryContent.class));
+        return READ.get(content(), () -> json.readValue(content(), EntryContent.class));
     }
 
     public UUID inspectionId() {
