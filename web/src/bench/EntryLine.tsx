@@ -199,6 +199,29 @@ function HelpCard({ onClose }: { onClose: () => void }) {
           ))}
         </tbody>
       </table>
+      <h2>Keys</h2>
+      <dl className="keycard">
+        {keys.map(([key, does]) => (
+          <div key={does}>
+            <dt>{key.split(" ").map((k) => <kbd key={k}>{k}</kbd>)}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
     </Modal>
   );
 }
+
+const keys: [string, string][] = [
+  ["/", "to the entry line"],
+  ["Tab", "complete the word, where only one fits"],
+  ["Esc", "close the form, or empty the line"],
+  ["U P L …", "the letter on a button below the strip opens its form"],
+  ["G", "go where the walk wants you next"],
+  ["Ctrl Z", "undo; with Shift, or Ctrl Y: redo"],
+  ["← →", "on the strip: a mark of the rule; with Shift a bigger step"],
+  ["PgUp PgDn", "on the strip: to the next mark or station"],
+  ["Home End", "on the strip: to the weld's ends"],
+  ["+ −", "on the strip: nearer and farther; 0 shows the whole weld"],
+  ["?", "this card"],
+];

@@ -5,6 +5,8 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -105,8 +107,10 @@ final class PoreSpacingCheck {
         if (single) {
             return Optional.empty(); // a pore and itself once round are no two
         }
-        List<Length> froms =
-                pores.stream().map(Somewhere::from).distinct().sorted().toList();
+        List<Length> froms = pores.stream()
+                .map(Somewhere::from)
+                .collect(Collectors.collectingAndThen(
+                        Collectors.toCollection(TreeSet::new), List::copyOf)); // 2 in and 50.8 mm are one place
         Reach reach = new Reach(froms);
         List<Somewhere> byEnd =
                 pores.stream().sorted(Comparator.comparing(Somewhere::to)).toList();

@@ -3,6 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -24,7 +25,8 @@ final class SizeEvidenceCheck {
         this.rule = rule;
         this.ruler = ruler;
         this.covered = covered;
-        this.stations = stations.stream().distinct().sorted().toList(); // a place read twice is one station
+        // a place read twice is one station, also where it was read once in inches and once in millimetres
+        this.stations = List.copyOf(new TreeSet<>(stations));
     }
 
     /** What is missing, one line a place; empty where enough was read. */
