@@ -199,7 +199,7 @@ function HelpCard({ onClose }: { onClose: () => void }) {
           ))}
         </tbody>
       </table>
-      <h2>Keys</h2>
+      <h2 className="keyhead">Keys</h2>
       <dl className="keycard">
         {keys.map(([key, does]) => (
           <div key={does}>

@@ -30,7 +30,7 @@ export default function Jobs() {
             {jobs.data?.map((j) => (
               <Link key={j.id} to={`/jobs/${j.id}`} className="picked" aria-current={j.id === chosen?.id ? "page" : undefined}>
                 <b>{j.form.name}</b>
-                <span className="quiet small">{j.welds} welds · {j.form.units} · {j.form.criteria}</span>
+                <span className="quiet small">{welds(j)} · {j.form.units} · {j.form.criteria}</span>
               </Link>
             ))}
           </div>
@@ -74,7 +74,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
     <div className="card panel">
       <header>
         <h2>{job ? job.form.name : "A new job"}</h2>
-        {job && <Link className="link linked" to={`/?job=${job.id}`}>{job.welds} welds</Link>}
+        {job && <Link className="link linked" to={`/?job=${job.id}`}>{welds(job)}</Link>}
       </header>
       <div className="body">
         <form onSubmit={(e) => void store(e)} aria-label="The job">
@@ -133,3 +133,5 @@ function TakeOff({ onClick }: { onClick: () => void }) {
     </div>
   );
 }
+
+const welds = (job: Job) => (job.welds === 1 ? "1 weld" : `${job.welds} welds`);

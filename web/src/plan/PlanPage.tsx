@@ -32,7 +32,7 @@ export default function PlanPage() {
               <header>
                 <h2>{p.plan.beads.length} {p.plan.beads.length === 1 ? "bead" : "beads"}: {p.plan.what}</h2>
               </header>
-              <div className="body"><StackView plan={p.plan} fillet={m.fillet} /></div>
+              <div className="body"><StackView plan={p.plan} fillet={m.fillet} units={m.units} /></div>
             </section>
             <section className="card panel" aria-label="What it takes">
               <header>

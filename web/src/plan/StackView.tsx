@@ -7,7 +7,7 @@ type PassPlan = Plan["plan"];
 const tints: Record<string, string> = { root: "#5d6a74", hot: "#74818b", fill: "#8d99a2", cap: "#a9b4bc" };
 
 /** The stack of beads to scale, each with its number in the order in which it is laid. */
-export function StackView({ plan, fillet }: { plan: PassPlan; fillet: boolean }) {
+export function StackView({ plan, fillet, units }: { plan: PassPlan; fillet: boolean; units: string }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>({ width: 560, height: 420 });
   const points = [...plan.outline, ...plan.beads.flatMap((b) => b.outline)];
   if (points.length === 0) return <div ref={ref} />;
@@ -23,6 +23,7 @@ export function StackView({ plan, fillet }: { plan: PassPlan; fillet: boolean })
   const path = (ps: { x: number; y: number }[]) => `M${ps.map(at).join("L")}z`;
   const edge = (a: [number, number], b: [number, number], c: [number, number], d: [number, number]) => path([a, b, c, d].map(([x, y]) => ({ x, y })));
   const far = around;
+  const bar = units === "in" ? { mm: 12.7, label: "1/2 in" } : { mm: 10, label: "10 mm" };
   return (
     <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
       <svg width={width} height={height} role="img" aria-label={`${plan.beads.length} beads, ${plan.what}`} style={{ display: "block" }}>
@@ -42,8 +43,8 @@ export function StackView({ plan, fillet }: { plan: PassPlan; fillet: boolean })
           const y = oy - (b.outline.reduce((s, p) => s + p.y, 0) / n) * scale;
           return <text key={b.pass} x={x} y={y + 6} textAnchor="middle" fontSize="17" fontWeight="800" fill={ink.text} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">{b.pass}</text>;
         })}
-        <path d={`M${width - 70 - 10 * scale} ${height - 16}h${10 * scale}m0 -6v12m${-10 * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
-        <text x={width - 62} y={height - 11} fontSize="14" fill={ink.text}>10 mm</text>
+        <path d={`M${width - 70 - bar.mm * scale} ${height - 16}h${bar.mm * scale}m0 -6v12m${-bar.mm * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
+        <text x={width - 62} y={height - 11} fontSize="14" fill={ink.text}>{bar.label}</text>
       </svg>
     </div>
   );

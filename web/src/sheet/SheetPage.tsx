@@ -101,7 +101,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
             ))}
           </div>
           {change.isError && <p role="alert" className="fault">{saidBy(change.error)}</p>}
-          <p className="cautions">Each weld was looked at by itself; the sheet only saves the writing. A weld with anything else on it is left out by a touch and opened by itself.</p>
+          <p className="cautions spaced">Each weld was looked at by itself; the sheet only saves the writing. A weld with anything else on it is left out by a touch and opened by itself.</p>
         </div>
       </section>
     </main>
