@@ -1,100 +1,146 @@
 package mensor.cause;
 
-import static mensor.cause.CauseClass.*;
-
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import mensor.cause.CauseTable.Situation;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.look.CrackPlace;
+import mensor.look.Criterion;
+import mensor.look.Face;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
-import mensor.weld.ArcLength;
-import mensor.weld.Gap;
 import mensor.weld.Pass;
-import mensor.weld.PassAmps;
-import mensor.weld.Polarity;
-import mensor.weld.Position;
-import mensor.weld.Progression;
-import mensor.weld.RodClock;
-import mensor.weld.RodTable;
 import mensor.weld.Sign;
-import mensor.weld.Technique;
 import mensor.weld.Toe;
-import mensor.weld.WeldingRecord;
 
 /**
- * Traces what rejects to its likely causes: log-odds of a cause = its place in the shop's order plus the weight of each
- * piece of evidence in the record, normalised over the known causes and "other". A ranking with its evidence, not a proof.
+ * Traces what rejects to its likely causes: see {@code causes.md} for the shop's knowledge and its weights. What several
+ * defects of one weld have in common ranks higher. A ranking with its evidence, not a proof.
  */
 public final class Tracer {
-    private static final double LIKELY_PER_SIGN = 0.2;
-
     private final Inspection inspection;
-    private final WeldingRecord record;
+    private final Surroundings around;
+    private final Gathering gathering;
 
-    private Tracer(Inspection inspection) {
+    private Tracer(Inspection inspection, Surroundings around) {
         this.inspection = inspection;
-        this.record = inspection.welding();
+        this.around = around;
+        this.gathering = new Gathering(inspection, around);
     }
+
+    /** One defect before it is ranked. */
+    private record Found(
+            OptionalInt indication,
+            OptionalInt reading,
+            String kind,
+            Situation situation,
+            Evidence evidence,
+            Map<CauseClass, String> ruledOut) {}
 
     /** Every indication and reading that decides a rejecting finding, traced, in the order of the findings. */
     public static List<Traced> trace(Inspection inspection, Evaluation evaluation) {
-        Tracer tracer = new Tracer(inspection);
-        List<Traced> traced = new ArrayList<>();
+        return trace(inspection, evaluation, Surroundings.NONE, List.of());
+    }
+
+    /**
+     * As {@link #trace(Inspection, Evaluation)}, with what is known around the weld.
+     *
+     * @param also troubles that were seen and that no criterion knows, as a wavy bead
+     */
+    public static List<Traced> trace(
+            Inspection inspection, Evaluation evaluation, Surroundings around, List<Situation> also) {
+        Tracer tracer = new Tracer(inspection, around);
+        List<Found> found = new ArrayList<>();
         Set<Integer> seen = new HashSet<>();
         Set<Integer> read = new HashSet<>();
         for (Finding f : evaluation.rejected()) {
-            for (int i : f.indications()) {
-                if (seen.add(i)) {
-                    traced.add(tracer.indication(i));
-                }
-            }
-            for (int i : f.readings()) {
-                if (read.add(i)) {
-                    traced.add(tracer.reading(i, f));
-                }
-            }
+            f.indications().stream().filter(seen::add).forEach(i -> found.add(tracer.indication(i)));
+            f.readings().stream().filter(read::add).forEach(i -> found.add(tracer.reading(i, f)));
         }
-        return List.copyOf(traced);
+        also.forEach(s -> found.add(tracer.seen(s)));
+        return tracer.ranked(found);
     }
 
     /** Every indication traced, whatever its verdict, in the order of the file. */
     public static List<Traced> traceAll(Inspection inspection) {
-        Tracer tracer = new Tracer(inspection);
-        List<Traced> traced = new ArrayList<>();
+        Tracer tracer = new Tracer(inspection, Surroundings.NONE);
+        List<Found> found = new ArrayList<>();
         for (int i = 0; i < inspection.indications().size(); i++) {
-            traced.add(tracer.indication(i));
+            found.add(tracer.indication(i));
         }
-        return List.copyOf(traced);
+        return tracer.ranked(found);
     }
 
-    private Traced indication(int index) {
+    private Found indication(int index) {
         Indication i = inspection.indications().get(index);
-        return rank(OptionalInt.of(index), OptionalInt.empty(), i.kind(), situation(i), i.span(), toe(i));
+        Optional<Toe> toe = toe(i);
+        List<Indication> alike = inspection.indications().stream()
+                .filter(o -> o.kind().equals(i.kind()) && toe(o).equals(toe))
+                .toList();
+        Situation situation = situation(i);
+        return found(
+                OptionalInt.of(index),
+                OptionalInt.empty(),
+                i.kind(),
+                situation,
+                i.isPlaced() ? Optional.of(i.span()) : Optional.empty(),
+                i.isPlaced() ? toe : Optional.empty(),
+                alike);
     }
 
-    private Traced reading(int index, Finding finding) {
-        Situation situation = switch (finding.criterion()) {
-            case PROFILE -> Situation.CONVEX;
-            case MISALIGNMENT -> Situation.MISALIGNED;
-            case ROOT -> Situation.BURN_THROUGH;
-            default -> Situation.UNDERSIZE;
-        };
-        String kind = situation == Situation.CONVEX
-                ? "convexity"
-                : situation == Situation.UNDERSIZE ? "undersize" : finding.id();
-        Span span = inspection.readings().get(index).span();
-        return rank(OptionalInt.empty(), OptionalInt.of(index), kind, situation, span, Optional.empty());
+    private Found reading(int index, Finding finding) {
+        Reading reading = inspection.readings().get(index);
+        Situation situation = situation(reading, finding.criterion());
+        String kind = situation == Situation.CONVEX ? "convexity" : situation.id();
+        return found(
+                OptionalInt.empty(),
+                OptionalInt.of(index),
+                kind,
+                situation,
+                Optional.of(reading.span()),
+                Optional.empty(),
+                List.of());
+    }
+
+    private Found seen(Situation situation) {
+        return found(
+                OptionalInt.empty(),
+                OptionalInt.empty(),
+                situation.id(),
+                situation,
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
+    }
+
+    private Found found(
+            OptionalInt indication,
+            OptionalInt reading,
+            String kind,
+            Situation situation,
+            Optional<Span> span,
+            Optional<Toe> toe,
+            List<Indication> alike) {
+        return new Found(
+                indication,
+                reading,
+                kind,
+                situation,
+                gathering.evidence(situation, span, toe, alike),
+                gathering.ruledOut(situation));
     }
 
     private static Optional<Toe> toe(Indication i) {
@@ -106,23 +152,23 @@ public final class Tracer {
 
     private Situation situation(Indication i) {
         if (i instanceof Indication.Crack c) {
-            CrackPlace where = c.where().orElse(CrackPlace.WELD);
-            return switch (where) {
-                case CRATER -> Situation.CRACK_CRATER;
-                case TOE, BASE -> Situation.CRACK_TOE;
-                case WELD -> Situation.CRACK_ALONG;
-            };
+            return crack(c);
         }
+        if (i instanceof Indication.Undercut u) {
+            return undercut(u.toe());
+        }
+        boolean atARestart = gathering.atTheEnd(i.span()) || gathering.atAStartOrStop(i.span());
         return switch (i.kind()) {
-            case "undercut" -> bothToesUndercut() ? Situation.UNDERCUT_BOTH_TOES : Situation.UNDERCUT_ONE_TOE;
             case "overlap" -> Situation.OVERLAP;
             case "undersize" -> Situation.UNDERSIZE;
-            case "underfill", "root-concavity" -> Situation.UNDERFILL;
-            case "porosity" -> nearAnEnd(i.span()) ? Situation.POROSITY_AT_START : Situation.POROSITY_SCATTERED;
+            case "underfill" -> Situation.UNDERFILL;
+            case "root-concavity" -> atARestart ? Situation.RESTART_HOLE : Situation.UNDERFILL;
+            case "porosity" -> atARestart ? Situation.POROSITY_AT_START : Situation.POROSITY;
             case "slag" -> Situation.SLAG;
             case "incomplete-fusion" -> Situation.FUSION;
             case "incomplete-penetration" -> Situation.PENETRATION;
-            case "burn-through", "melt-through" -> Situation.BURN_THROUGH;
+            case "burn-through" -> gathering.atAStartOrStop(i.span()) ? Situation.RESTART_HOLE : Situation.BURN_THROUGH;
+            case "melt-through" -> Situation.BURN_THROUGH;
             case "crater" -> Situation.CRATER;
             case "arc-strike" -> Situation.ARC_STRIKE;
             case "spatter" -> Situation.SPATTER;
@@ -132,358 +178,194 @@ public final class Tracer {
         };
     }
 
-    private boolean bothToesUndercut() {
-        return undercut(Toe.A) && undercut(Toe.B);
+    /** A crack told at one place lies across the weld, one with a stretch along it. */
+    private static Situation crack(Indication.Crack c) {
+        return switch (c.where().orElse(CrackPlace.WELD)) {
+            case CRATER -> Situation.CRACK_CRATER;
+            case TOE, BASE -> Situation.CRACK_TOE;
+            case WELD ->
+                c.span().extent().isPositive() || c.span().wraps() ? Situation.CRACK_ALONG : Situation.CRACK_ACROSS;
+        };
     }
 
-    private boolean undercut(Toe toe) {
-        return inspection.indications().stream()
-                .anyMatch(i -> i instanceof Indication.Undercut u
-                        && u.toe() == toe
-                        && u.deep().isPositive());
-    }
-
-    /** Wholly within an inch of an end of an open weld. */
-    private boolean nearAnEnd(Span span) {
-        Length inch = inspection.units().pick(Length.inches(1), Length.millimetres("25"));
-        Length end = inspection.joint().length();
-        return !inspection.joint().closed()
-                && (!span.to().isOver(inch) || !span.from().isUnder(end.minus(inch)));
-    }
-
-    private Traced rank(
-            OptionalInt indication,
-            OptionalInt reading,
-            String kind,
-            Situation situation,
-            Span span,
-            Optional<Toe> toe) {
-        List<CauseTable.Row> rows = CauseTable.rows(situation);
-        Evidence evidence = new Evidence();
-        if (indication.isEmpty()
-                || inspection.indications().get(indication.getAsInt()).isPlaced()) {
-            place(evidence, situation, span);
+    private Situation undercut(Toe toe) {
+        if (gathering.bothToesUndercut() || gathering.vertical()) {
+            return Situation.UNDERCUT_BOTH;
         }
-        toe.ifPresent(t -> toeEvidence(evidence, situation, t, span));
-        record(evidence, situation);
-        signs(evidence);
-        double[] odds = new double[rows.size()];
-        double sum = Math.exp(CauseTable.OTHER);
-        for (int i = 0; i < rows.size(); i++) {
-            CauseClass c = rows.get(i).cause();
-            odds[i] =
-                    evidence.ruledOut().containsKey(c) ? 0 : Math.exp(-CauseTable.ORDER_STEP * i + evidence.weight(c));
-            sum += odds[i];
+        boolean lower = gathering.upperToe().filter(u -> u != toe).isPresent() && toe != Toe.ROOT;
+        return lower ? Situation.UNDERCUT_LOWER : Situation.UNDERCUT_UPPER;
+    }
+
+    private Situation situation(Reading reading, Criterion criterion) {
+        boolean fillet = inspection.joint().isFillet();
+        return switch (criterion) {
+            case PROFILE -> fillet ? Situation.CONVEX : crown(reading);
+            case MISALIGNMENT -> Situation.MISALIGNED;
+            case ROOT -> Situation.BURN_THROUGH;
+            default -> reading instanceof Reading.Station s ? size(s) : Situation.UNDERSIZE;
+        };
+    }
+
+    private static Situation crown(Reading reading) {
+        return reading instanceof Reading.Station s
+                        && s.reinforcement().filter(Length::isNegative).isPresent()
+                ? Situation.UNDERFILL
+                : Situation.REINFORCEMENT;
+    }
+
+    /** Why a station is too small: one leg short beside a good one, or good legs with a hollow face, or both legs short. */
+    private Situation size(Reading.Station s) {
+        Optional<Length> size = inspection.joint().size();
+        if (s.legA().isEmpty() || s.legB().isEmpty() || size.isEmpty()) {
+            return Situation.UNDERSIZE;
         }
-        List<Integer> order = new ArrayList<>();
-        for (int i = 0; i < rows.size(); i++) {
-            if (odds[i] > 0) {
-                order.add(i);
+        boolean a = !s.legA().get().isUnder(size.get());
+        boolean b = !s.legB().get().isUnder(size.get());
+        if (a != b) {
+            return Situation.UNEQUAL_LEGS;
+        }
+        boolean hollow = s.face().filter(Face.CONCAVE::equals).isPresent()
+                || s.concavity().filter(Length::isPositive).isPresent();
+        return a && hollow ? Situation.CONCAVE : Situation.UNDERSIZE;
+    }
+
+    private List<Traced> ranked(List<Found> found) {
+        List<Ranking> alone = found.stream()
+                .map(f -> new Ranking(f.situation(), f.evidence(), f.ruledOut(), gathering.neverFirst()))
+                .toList();
+        Map<CauseClass, Set<String>> explained = explained(found, alone);
+        List<Traced> traced = new ArrayList<>();
+        for (Found f : found) {
+            explained.forEach((cause, troubles) -> {
+                List<String> others = troubles.stream()
+                        .filter(t -> !t.equals(f.situation().trouble()))
+                        .toList();
+                if (!others.isEmpty()) {
+                    f.evidence()
+                            .add(
+                                    cause,
+                                    CauseTable.constant("shared") * others.size(),
+                                    true,
+                                    "also explains the " + String.join(", the ", others));
+                }
+            });
+            traced.add(traced(f, new Ranking(f.situation(), f.evidence(), f.ruledOut(), gathering.neverFirst())));
+        }
+        return List.copyOf(traced);
+    }
+
+    /** The troubles that each cause is at least possible for, each by itself. */
+    private static Map<CauseClass, Set<String>> explained(List<Found> found, List<Ranking> alone) {
+        Map<CauseClass, Set<String>> explained = new EnumMap<>(CauseClass.class);
+        for (int i = 0; i < found.size(); i++) {
+            for (CauseTable.Row row : alone.get(i).order()) {
+                if (Standing.of(alone.get(i).share(row.cause())) != Standing.UNLIKELY) {
+                    explained
+                            .computeIfAbsent(row.cause(), c -> new TreeSet<>())
+                            .add(found.get(i).situation().trouble());
+                }
             }
         }
-        order.sort(Comparator.comparingDouble(i -> -odds[i]));
-        List<Traced.Cause> causes = new ArrayList<>();
-        for (int i : order) {
-            CauseTable.Row row = rows.get(i);
-            causes.add(new Traced.Cause(
-                    row.cause(),
-                    row.name(),
-                    Standing.of(odds[i] / sum),
-                    evidence.speaksFor(row.cause()),
-                    evidence.speaksAgainst(row.cause()),
-                    row.check(),
-                    row.change()));
-        }
-        List<Traced.RuledOut> ruledOut = rows.stream()
-                .filter(r -> evidence.ruledOut().containsKey(r.cause()))
-                .map(r -> new Traced.RuledOut(r.cause(), evidence.ruledOut().get(r.cause())))
+        return explained;
+    }
+
+    private Traced traced(Found f, Ranking ranking) {
+        boolean out = gathering.outOfPosition();
+        List<Traced.Cause> causes = ranking.order().stream()
+                .map(row -> new Traced.Cause(
+                        row.cause(),
+                        row.name(),
+                        Standing.of(ranking.share(row.cause())),
+                        f.evidence().speaksFor(row.cause()),
+                        f.evidence().speaksAgainst(row.cause()),
+                        row.check(),
+                        OneChange.of(row, f.situation(), out, inspection.welding(), around),
+                        CauseTable.prevention(row.cause())))
+                .toList();
+        List<Traced.RuledOut> ruledOut = ranking.ruledOut().entrySet().stream()
+                .map(e -> new Traced.RuledOut(e.getKey(), e.getValue()))
                 .toList();
         return new Traced(
-                indication, reading, kind, List.copyOf(causes), ruledOut, next(rows, odds, sum), doubt(situation));
+                f.indication(),
+                f.reading(),
+                f.kind(),
+                f.situation(),
+                causes,
+                ruledOut,
+                next(f.situation(), ranking),
+                doubt(f.situation()));
     }
 
-    private void place(Evidence evidence, Situation situation, Span span) {
-        String at = span.shown();
-        if (nearAnEnd(span)) {
-            evidence.add(ARC_BLOW, 0.8, "within an inch of the weld's end (" + at + ")");
-            evidence.add(MANIPULATION, 0.5, "at a start or a stop (" + at + ")");
-        } else {
-            evidence.add(ARC_BLOW, -1.2, "in mid length (" + at + "), where arc blow is weak");
-        }
-        Length half = inspection.joint().weldedLength().dividedBy(2);
-        if (!span.wraps() && span.extent().isOver(half)) {
-            evidence.add(WORK_ANGLE, 0.8, "steady along more than half of the weld");
-        }
-        if (situation == Situation.UNDERSIZE && nearAnEnd(span)) {
-            evidence.add(MANIPULATION, 1.0, "only at the end of the weld");
-        }
-        for (Gap gap : inspection.joint().gaps()) {
-            if (gap.opening().isPositive() && touches(gap.span(), span)) {
-                evidence.add(
-                        FIT_UP,
-                        1.5,
-                        "a fit-up opening of " + gap.opening().shownWithUnit() + " lies at "
-                                + gap.span().shown());
-            }
-        }
-    }
-
-    private boolean touches(Span a, Span b) {
-        var ruler = inspection.joint().ruler();
-        return !ruler.straight(List.of(a)).intersect(ruler.straight(List.of(b))).isEmpty();
-    }
-
-    private void toeEvidence(Evidence evidence, Situation situation, Toe toe, Span span) {
-        if (toe == Toe.ROOT) {
-            return;
-        }
-        String name = inspection.joint().toeName(toe);
-        if (situation == Situation.UNDERCUT_ONE_TOE) {
-            evidence.add(WORK_ANGLE, 1.0, "on the " + name + " only");
-            evidence.add(CURRENT_HIGH, -0.8, "too much current undercuts both toes; this is on the " + name + " only");
-            evidence.add(SPEED_FAST, -0.6, "fast travel starves both toes; this is on the " + name + " only");
-        }
-        if (situation == Situation.UNDERCUT_BOTH_TOES) {
-            evidence.add(WORK_ANGLE, -1.5, "both toes are undercut");
-            evidence.add(CURRENT_HIGH, 0.5, "both toes are undercut");
-            evidence.add(SPEED_FAST, 0.5, "both toes are undercut");
-        }
-        if (situation == Situation.OVERLAP) {
-            evidence.add(WORK_ANGLE, 0.7, "on the " + name);
-        }
-        legs(evidence, situation, toe, span);
-    }
-
-    /** Which leg is longer at the station nearest to the place. */
-    private void legs(Evidence evidence, Situation situation, Toe toe, Span span) {
-        Optional<Reading.Station> nearest = inspection.readings().stream()
-                .filter(r -> r instanceof Reading.Station)
-                .map(r -> (Reading.Station) r)
-                .filter(s -> s.legA().isPresent() && s.legB().isPresent())
-                .min(Comparator.comparing(s -> distance(s.at(), span)));
-        if (nearest.isEmpty()) {
-            return;
-        }
-        Reading.Station s = nearest.get();
-        Length own = (toe == Toe.A ? s.legA() : s.legB()).orElseThrow();
-        Length other = (toe == Toe.A ? s.legB() : s.legA()).orElseThrow();
-        String lettered =
-                "at " + s.at().shown() + " the leg at this toe is " + own.shown() + ", the other " + other.shown();
-        if (situation == Situation.OVERLAP) {
-            if (own.isOver(other)) {
-                evidence.add(WORK_ANGLE, 0.8, lettered + ": metal laid toward this toe");
-            }
-            return;
-        }
-        if (other.isOver(own)) {
-            evidence.add(WORK_ANGLE, 1.2, lettered + ": the rod was aimed away from this toe");
-        } else if (own.isOver(other)) {
-            evidence.add(WORK_ANGLE, -0.8, lettered + ": the rod was not aimed away from this toe");
-            evidence.add(ARC_LONG, 0.8, lettered + ": the toe is gouged and the metal sags");
-        }
-    }
-
-    private static Length distance(Length at, Span span) {
-        if (span.contains(at)) {
-            return Length.zero(at.unit());
-        }
-        Length from = at.minus(span.from());
-        Length to = at.minus(span.to());
-        return (from.isNegative() ? from.negate() : from).min(to.isNegative() ? to.negate() : to);
-    }
-
-    private void record(Evidence evidence, Situation situation) {
-        List<Pass> measured = record.passes().stream().filter(p -> !p.planned()).toList();
-        measured.forEach(p -> pass(evidence, situation, p));
-        if (situation == Situation.SLAG && measured.size() == 1) {
-            evidence.ruleOut(CLEANLINESS, "a single pass has no slag between passes");
-        }
-        record.arcLength().ifPresent(a -> {
-            if (a == ArcLength.LONG) {
-                evidence.add(ARC_LONG, 1.8, "a long arc is recorded");
-            } else {
-                evidence.add(ARC_LONG, -1.2, "the arc is recorded as " + a.id());
-            }
-        });
-        record.millScaleRemoved().ifPresent(removed -> {
-            if (removed) {
-                evidence.add(CLEANLINESS, -0.8, "the mill scale is recorded as removed");
-            } else {
-                evidence.add(CLEANLINESS, 1.3, "the mill scale is recorded as left on");
-            }
-        });
-        record.electrodeExposureHours().ifPresent(h -> exposure(evidence, h));
-        boolean vertical = inspection
-                .joint()
-                .position()
-                .filter(p -> p == Position.VERTICAL_FILLET || p == Position.VERTICAL_GROOVE)
-                .isPresent();
-        if (!vertical && inspection.joint().position().isPresent()) {
-            evidence.ruleOut(
-                    ARC_FORCE,
-                    "arc force gouges on verticals; this is position "
-                            + inspection.joint().position().get().id());
-        }
-    }
-
-    private void exposure(Evidence evidence, double hours) {
-        if (hours > RodClock.E70_HOURS) {
-            evidence.add(
-                    CONSUMABLE,
-                    1.6,
-                    "the rods were out " + plain(hours) + " h; " + plain(RodClock.E70_HOURS)
-                            + " h for E70 low-hydrogen rods");
-        } else {
-            evidence.add(
-                    CONSUMABLE, -0.8, "the rods were out " + plain(hours) + " h, within " + plain(RodClock.E70_HOURS));
-        }
-    }
-
-    private void pass(Evidence evidence, Situation situation, Pass p) {
-        if (p.polarity().filter(Polarity.AC::equals).isPresent()) {
-            evidence.add(ARC_BLOW, -4, "AC is recorded");
-        }
-        boolean lowHydrogen = p.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
-        if (lowHydrogen && p.polarity().isPresent()) {
-            boolean wrong = p.polarity().get() == Polarity.DCEN;
-            evidence.add(
-                    POLARITY,
-                    wrong ? 2 : -2,
-                    p.electrode().orElseThrow() + " on " + p.polarity().get().id());
-        }
-        if (p.technique().filter(Technique.STRINGER::equals).isPresent()) {
-            evidence.add(MANIPULATION, -1, "stringer beads are recorded: no weave to pause in");
-        }
-        boolean thick = !inspection.joint().thinner().thickness().isUnder(Length.inches(1, 4));
-        if (situation == Situation.FUSION
-                && thick
-                && p.progression().filter(Progression.DOWN::equals).isPresent()) {
-            evidence.add(PROCEDURE, 2.2, "welded vertical down on 1/4 in or over");
-        }
-        PassAmps.of(p, record.procedureAmps()).ifPresent(a -> amps(evidence, a));
-    }
-
-    private void amps(Evidence evidence, PassAmps amps) {
-        if (amps.isOver()) {
-            evidence.add(CURRENT_HIGH, 2, amps.line());
-            evidence.add(CURRENT_LOW, -2, amps.line());
-        } else if (amps.isUnder()) {
-            evidence.add(CURRENT_LOW, 2, amps.line());
-            evidence.add(CURRENT_HIGH, -2, amps.line());
-        } else {
-            evidence.add(CURRENT_HIGH, -0.9, amps.line());
-            evidence.add(CURRENT_LOW, -0.9, amps.line());
-        }
-    }
-
-    private static String plain(double d) {
-        return java.math.BigDecimal.valueOf(d).stripTrailingZeros().toPlainString();
-    }
-
-    private void signs(Evidence evidence) {
-        for (Sign sign : record.signs()) {
-            for (CauseTable.SignWeight w : CauseTable.weights(sign)) {
-                evidence.add(w.cause(), w.weight(), words(sign) + " was seen");
-            }
-        }
-        for (Sign sign : record.signsAbsent()) {
-            for (CauseTable.SignWeight w : CauseTable.weights(sign)) {
-                if (w.weight() > 0) {
-                    evidence.add(w.cause(), -0.6 * w.weight(), words(sign) + " was looked for and not seen");
-                }
-            }
-        }
-    }
-
-    private static String words(Sign sign) {
-        return sign.id().replace('-', ' ');
-    }
-
-    /** The sign whose answer leaves the least expected entropy over the causes. */
-    private Optional<Traced.NextCheck> next(List<CauseTable.Row> rows, double[] odds, double sum) {
-        double[] share = new double[odds.length + 1];
-        for (int i = 0; i < odds.length; i++) {
-            share[i] = odds[i] / sum;
-        }
-        share[odds.length] = Math.exp(CauseTable.OTHER) / sum;
-        Sign best = null;
-        double least = entropy(share) - 1e-9;
-        for (Sign sign : Sign.values()) {
-            if (record.signs().contains(sign) || record.signsAbsent().contains(sign)) {
-                continue;
-            }
-            double expected = expectedEntropy(rows, share, sign);
-            if (expected < least) {
-                least = expected;
-                best = sign;
-            }
-        }
-        if (best == null) {
-            return Optional.empty();
-        }
-        Sign sign = best;
-        List<String> about = CauseTable.weights(sign).stream()
-                .map(CauseTable.SignWeight::cause)
-                .filter(c -> rows.stream().anyMatch(r -> r.cause() == c))
-                .map(c -> c.title().toLowerCase(java.util.Locale.ROOT))
+    private Optional<Traced.NextCheck> next(Situation situation, Ranking ranking) {
+        List<Sign> answered = Stream.concat(
+                        inspection.welding().signs().stream(), inspection.welding().signsAbsent().stream())
                 .toList();
-        return Optional.of(new Traced.NextCheck(
-                "look for this sign: " + words(sign), sign, "would speak for or against: " + String.join(", ", about)));
+        return ranking.next(answered).map(sign -> {
+            String about = CauseTable.weights(sign).stream()
+                    .map(CauseTable.Weight::cause)
+                    .filter(c -> CauseTable.rows(situation).stream().anyMatch(r -> r.cause() == c))
+                    .map(c -> c.title().toLowerCase(java.util.Locale.ROOT))
+                    .collect(Collectors.joining(", "));
+            return new Traced.NextCheck(
+                    "look for this sign: " + CauseTable.words(sign), sign, "would speak for or against: " + about);
+        });
     }
 
-    private static double expectedEntropy(List<CauseTable.Row> rows, double[] share, Sign sign) {
-        double[] yes = new double[share.length];
-        double[] no = new double[share.length];
-        double pYes = 0;
-        for (int i = 0; i < share.length; i++) {
-            double likely = LIKELY_PER_SIGN;
-            if (i < rows.size()) {
-                for (CauseTable.SignWeight w : CauseTable.weights(sign)) {
-                    if (w.cause() == rows.get(i).cause()) {
-                        likely = Math.min(0.95, LIKELY_PER_SIGN * Math.exp(w.weight()));
-                    }
-                }
-            }
-            yes[i] = share[i] * likely;
-            no[i] = share[i] * (1 - likely);
-            pYes += yes[i];
-        }
-        double pNo = 1 - pYes;
-        for (int i = 0; i < share.length; i++) {
-            yes[i] /= pYes;
-            no[i] /= pNo;
-        }
-        return pYes * entropy(yes) + pNo * entropy(no);
-    }
-
-    private static double entropy(double[] shares) {
-        double sum = 0;
-        for (double p : shares) {
-            if (p > 0) {
-                sum -= p * Math.log(p);
-            }
-        }
-        return sum;
-    }
-
+    /** What is not recorded, in words; the less is, the less the ranking is worth. */
     private List<String> doubt(Situation situation) {
         List<String> doubt = new ArrayList<>();
-        boolean amps =
-                record.passes().stream().anyMatch(p -> !p.planned() && p.amps().isPresent());
-        boolean speed = record.passes().stream()
-                .anyMatch(p ->
-                        !p.planned() && (p.speed().isPresent() || p.runLength().isPresent()));
+        List<Pass> measured = gathering.measured();
+        if (measured.isEmpty()) {
+            doubt.add(
+                    "No measured pass is recorded: the ranking rests on what is seen. Values copied from the procedure are no evidence.");
+        }
+        boolean amps = measured.stream().anyMatch(p -> p.amps().isPresent());
+        boolean speed = measured.stream()
+                .anyMatch(p -> p.speed().isPresent() || p.runLength().isPresent());
         if (!amps && !speed) {
             doubt.add(
                     "Neither amps nor travel speed is recorded: hot and fast, or cold and slow, can look alike; take no single cause as the one.");
         }
-        boolean crack = situation == Situation.CRACK_ALONG
-                || situation == Situation.CRACK_CRATER
-                || situation == Situation.CRACK_TOE;
-        if (crack) {
+        if (situation.isCrack()) {
             doubt.add("A crack is never put down to the welder's hand alone.");
+        }
+        if (situation == Situation.FUSION) {
+            doubt.add("Looking often cannot see it: ask for a macro, a break or a bend.");
         }
         doubt.add("A ranking with its evidence, from common practice; not a proof and not a measured probability.");
         return List.copyOf(doubt);
     }
+
+    /** What the defects of a weld have in common: the causes that explain more than one trouble, those of most first. */
+    public static List<Common> common(List<Traced> traced) {
+        Set<String> troubles =
+                traced.stream().map(t -> t.situation().trouble()).collect(Collectors.toCollection(TreeSet::new));
+        Map<CauseClass, Set<String>> explains = new EnumMap<>(CauseClass.class);
+        Map<CauseClass, Integer> weight = new EnumMap<>(CauseClass.class);
+        for (Traced t : traced) {
+            for (Traced.Cause c : t.causes()) {
+                if (c.standing() != Standing.UNLIKELY) {
+                    explains.computeIfAbsent(c.cause(), x -> new TreeSet<>())
+                            .add(t.situation().trouble());
+                    weight.merge(
+                            c.cause(),
+                            Standing.UNLIKELY.ordinal() - c.standing().ordinal(),
+                            Integer::sum);
+                }
+            }
+        }
+        return explains.entrySet().stream()
+                .filter(e -> e.getValue().size() > 1)
+                .sorted(Comparator.<Map.Entry<CauseClass, Set<String>>>comparingInt(
+                                e -> -e.getValue().size())
+                        .thenComparingInt(e -> -weight.get(e.getKey())))
+                .map(e -> new Common(
+                        e.getKey(),
+                        List.copyOf(e.getValue()),
+                        troubles.stream().filter(t -> !e.getValue().contains(t)).toList()))
+                .toList();
+    }
+
+    /** A cause that explains several troubles of a weld, and the ones it leaves unexplained. */
+    public record Common(CauseClass cause, List<String> explains, List<String> leaves) {}
 }

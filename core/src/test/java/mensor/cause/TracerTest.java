@@ -187,7 +187,7 @@ class TracerTest {
                 trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13)).get(0);
         Traced after = trace(record(List.of(), List.of(sign)), List.of(), undercut(Toe.A, 11, 13))
                 .get(0);
-        for (CauseTable.SignWeight w : CauseTable.weights(sign)) {
+        for (CauseTable.Weight w : CauseTable.weights(sign)) {
             if (w.weight() > 0 && place(before, w.cause()) >= 0) {
                 assertThat(place(after, w.cause())).isLessThanOrEqualTo(place(before, w.cause()));
             }

@@ -27,7 +27,8 @@ public record CausesDocument(String format, String mark, List<Defect> defects) {
             @JsonProperty("for") List<String> speaksFor,
             @JsonProperty("against") List<String> speaksAgainst,
             String check,
-            String change) {}
+            String change,
+            String prevent) {}
 
     public record RuledOut(@JsonProperty("class") String causeClass, String why) {}
 
@@ -51,7 +52,8 @@ public record CausesDocument(String format, String mark, List<Defect> defects) {
                                 c.speaksFor(),
                                 c.speaksAgainst(),
                                 c.check(),
-                                c.change()))
+                                c.change().text(),
+                                c.prevention()))
                         .toList(),
                 t.ruledOut().stream()
                         .map(r -> new RuledOut(r.cause().id(), r.why()))

@@ -1,0 +1,58 @@
+package mensor.cause;
+
+import java.util.Locale;
+import mensor.weld.Named;
+
+/** What the look, the joint and the record tell by themselves; what each speaks for stands in {@code causes.md}. */
+public enum Fact implements Named {
+    AT_THE_END,
+    AT_A_START_OR_STOP,
+    MID_LENGTH,
+    LONG_ALONG,
+    REPEATED,
+    SINGLE,
+    GAP_HERE,
+    ONE_TOE,
+    BOTH_TOES,
+    OTHER_LEG_LONGER,
+    OWN_LEG_LONGER,
+    UNDERCUT_OPPOSITE,
+    LEGS_OVER_SIZE,
+    LEGS_GOOD,
+    AMPS_OVER,
+    AMPS_UNDER,
+    AMPS_INSIDE_UPPER_HALF,
+    AMPS_INSIDE_LOWER_HALF,
+    AMPS_INSIDE_UPPER_HALF_OUT_OF_POSITION,
+    AC,
+    DC,
+    LOW_HYDROGEN_ON_DCEN,
+    POLARITY_RIGHT,
+    WEAVE,
+    MANY_PASSES,
+    VERTICAL_DOWN,
+    VERTICAL_DOWN_THICK,
+    STRAIGHT_UP,
+    ARC_FORCE_HIGH,
+    ARC_FORCE_LOW,
+    ARC_RECORDED_LONG,
+    ARC_RECORDED_NORMAL,
+    ARC_RECORDED_SHORT,
+    SCALE_LEFT,
+    SCALE_REMOVED,
+    RODS_OUT_TOO_LONG,
+    RODS_IN_TIME,
+    PREHEAT_LOW,
+    THICK,
+    CONCAVE_FACE,
+    REMARK_NOT_CLEAN,
+    REMARK_VALLEY,
+    REMARK_FILL_HIGH,
+    REMARK_ROOT,
+    REMARK_STACKED;
+
+    @Override
+    public String id() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

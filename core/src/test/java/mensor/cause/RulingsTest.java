@@ -1,0 +1,286 @@
+package mensor.cause;
+
+import static mensor.cause.CauseClass.*;
+import static mensor.cause.Scene.*;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mensor.cause.Surroundings.BoxLabel;
+import mensor.cause.Surroundings.Remark;
+import mensor.cause.Surroundings.Tried;
+import mensor.length.Length;
+import mensor.look.CrackPlace;
+import mensor.look.Indication;
+import mensor.weld.Polarity;
+import mensor.weld.Position;
+import mensor.weld.Range;
+import mensor.weld.Sign;
+import mensor.weld.Steel;
+import mensor.weld.Technique;
+import mensor.weld.Toe;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The rulings of the shop's knowledge (common practice, no source), what several defects have in common, and what to change. */
+class RulingsTest {
+    private static Scene horizontal() {
+        return fillet(Position.HORIZONTAL_FILLET);
+    }
+
+    private static Scene slag() {
+        return horizontal().seen(new Indication.Slag(span("10", "12"), true));
+    }
+
+    private static Traced.Cause cause(Traced t, CauseClass c) {
+        return t.causes().stream().filter(x -> x.cause() == c).findFirst().orElseThrow();
+    }
+
+    private static Surroundings around(List<Remark> remarks, List<BoxLabel> labels, List<Tried> tried) {
+        return new Surroundings(remarks, List.of(), labels, Optional.of("W-12 rev B"), Steel.UNKNOWN, tried);
+    }
+
+    @Test
+    void withAlternatingCurrentArcBlowNeverLeads() {
+        Traced t = horizontal()
+                .pass("E6011", 100, Polarity.AC, Technique.STRINGER, Optional.empty(), OptionalDouble.empty())
+                .signs(Sign.ONE_SIDED_SPATTER)
+                .seen(new Indication.Spatter(span("0", "1"), true))
+                .traced();
+        assertThat(t.leading().orElseThrow().cause()).isNotEqualTo(ARC_BLOW);
+        assertThat(cause(t, ARC_BLOW).speaksAgainst()).contains("AC is recorded");
+    }
+
+    @Test
+    void withStringersNoWeaveIsACause() {
+        Scene both = horizontal().undercut(Toe.A, "2", "9").undercut(Toe.B, "2", "9");
+        assertThat(both.traced().leading().orElseThrow().cause()).isEqualTo(MANIPULATION);
+        Traced stringer =
+                both.pass(120, Technique.STRINGER).signs(Sign.REPEATS_AT_WEAVE).traced();
+        assertThat(stringer.causes()).extracting(Traced.Cause::cause).doesNotContain(MANIPULATION);
+        assertThat(stringer.ruledOut()).extracting(Traced.RuledOut::cause).contains(MANIPULATION);
+        Traced crater = horizontal()
+                .pass(120, Technique.STRINGER)
+                .seen(new Indication.Crater(in("23"), Optional.empty(), Optional.empty()))
+                .traced();
+        assertThat(crater.leading().orElseThrow().cause())
+                .as("breaking off needs no weave")
+                .isEqualTo(MANIPULATION);
+    }
+
+    @Test
+    void aSinglePassHasNoSlagBetweenPasses() {
+        Traced t = slag().pass(120, Technique.STRINGER).traced();
+        assertThat(t.ruledOut()).extracting(Traced.RuledOut::cause).contains(CLEANLINESS);
+        Traced two = slag().pass(120, Technique.STRINGER)
+                .pass(120, Technique.STRINGER)
+                .traced();
+        assertThat(two.ruledOut()).extracting(Traced.RuledOut::cause).doesNotContain(CLEANLINESS);
+    }
+
+    @Test
+    void ampsInsideTheRangeLowerTheCurrentAndDoNotRemoveIt() {
+        Traced none = slag().traced();
+        Traced inside = slag().pass(125, Technique.STRINGER)
+                .pass(125, Technique.STRINGER)
+                .traced();
+        assertThat(cause(inside, CURRENT_LOW).standing())
+                .isGreaterThanOrEqualTo(cause(none, CURRENT_LOW).standing());
+        assertThat(cause(inside, CURRENT_LOW).speaksAgainst()).anyMatch(l -> l.contains("115–130 A"));
+        assertThat(inside.ruledOut()).extracting(Traced.RuledOut::cause).doesNotContain(CURRENT_LOW, CURRENT_HIGH);
+    }
+
+    @Test
+    void verticalAndOverheadWantTheLowerHalf() {
+        Traced flat = fillet(Position.FLAT_FILLET)
+                .pass(128, Technique.WEAVE)
+                .undercut(Toe.A, "2", "9")
+                .undercut(Toe.B, "2", "9")
+                .traced();
+        Traced up = fillet(Position.VERTICAL_FILLET)
+                .pass(128, Technique.WEAVE)
+                .undercut(Toe.A, "2", "9")
+                .undercut(Toe.B, "2", "9")
+                .traced();
+        assertThat(cause(up, CURRENT_HIGH).speaksAgainst()).anyMatch(l -> l.contains("want the lower half"));
+        assertThat(cause(flat, CURRENT_HIGH).speaksAgainst()).noneMatch(l -> l.contains("lower half"));
+        assertThat(cause(up, CURRENT_HIGH).standing())
+                .isLessThanOrEqualTo(cause(flat, CURRENT_HIGH).standing());
+    }
+
+    @Test
+    void theBoxLabelGoesBeforeTheGeneralTable() {
+        Scene e6013 =
+                slag().pass("E6013", 75, Polarity.DCEP, Technique.STRINGER, Optional.empty(), OptionalDouble.empty());
+        Scene noProcedure = e6013.around(
+                around(List.of(), List.of(new BoxLabel("E6013", Length.inches(1, 8), new Range(70, 110))), List.of()));
+        // the procedure of the scene speaks of the root: it goes first, and both are said
+        assertThat(cause(noProcedure.trace().get(0), CURRENT_LOW).speaksFor())
+                .anyMatch(l -> l.contains("the procedure says 115–130 A, the box label says 70–110 A"));
+    }
+
+    @Test
+    void oneToeIsTheAngleFarAboveTheCurrentAndBothToesTheOtherWayRound() {
+        Traced one = horizontal().undercut(Toe.A, "2", "9").traced();
+        assertThat(one.leading().orElseThrow().cause()).isEqualTo(WORK_ANGLE);
+        assertThat(cause(one, CURRENT_HIGH).standing()).isEqualTo(Standing.UNLIKELY);
+        Traced both =
+                horizontal().undercut(Toe.A, "2", "9").undercut(Toe.B, "2", "9").traced();
+        assertThat(cause(both, WORK_ANGLE).standing()).isEqualTo(Standing.UNLIKELY);
+        Traced up = fillet(Position.VERTICAL_FILLET).undercut(Toe.A, "2", "9").traced();
+        assertThat(up.causes().indexOf(cause(up, WORK_ANGLE)))
+                .isLessThan(up.causes().indexOf(cause(up, CURRENT_HIGH)));
+    }
+
+    @Test
+    void firstOrLastInchOnlyIsTheStartTheStopOrArcBlow() {
+        Traced t = horizontal().undercut(Toe.B, "23 1/4", "24").traced();
+        assertThat(cause(t, ARC_BLOW).speaksFor()).anyMatch(l -> l.contains("within an inch of the weld's end"));
+        Traced middle = horizontal().undercut(Toe.B, "11", "12").traced();
+        assertThat(cause(middle, ARC_BLOW).standing())
+                .isGreaterThan(cause(t, ARC_BLOW).standing());
+    }
+
+    @Test
+    void aCrackIsNeverPutDownToTheHandAlone() {
+        for (CrackPlace where : CrackPlace.values()) {
+            Traced t = horizontal()
+                    .seen(new Indication.Crack(span("10", "11"), Optional.of(where)))
+                    .traced();
+            assertThat(t.doubt()).anyMatch(d -> d.contains("never put down to the welder's hand"));
+            assertThat(t.causes()).extracting(Traced.Cause::cause).contains(METALLURGY);
+        }
+    }
+
+    @Test
+    void whatSeveralDefectsHaveInCommonRanksHigher() {
+        Traced alone = slag().traced();
+        Scene two = slag().undercut(Toe.A, "2", "9").signs(Sign.ROPY_BEAD);
+        Traced beside = slag().signs(Sign.ROPY_BEAD).traced();
+        List<Traced> together = two.trace();
+        Traced slagThen = together.stream()
+                .filter(t -> t.situation() == Situation.SLAG)
+                .findFirst()
+                .orElseThrow();
+        assertThat(cause(slagThen, CURRENT_LOW).speaksFor()).contains("also explains the undercut");
+        assertThat(cause(slagThen, CURRENT_LOW).standing())
+                .isLessThanOrEqualTo(cause(beside, CURRENT_LOW).standing());
+        assertThat(cause(alone, CURRENT_LOW).speaksFor()).isEmpty();
+        assertThat(Tracer.common(together)).first().satisfies(c -> {
+            assertThat(c.explains()).contains("slag", "undercut");
+            assertThat(c.leaves()).isEmpty();
+        });
+    }
+
+    @Test
+    void aTroubleThatNoSharedCauseExplainsIsSaid() {
+        List<Traced> three = slag().undercut(Toe.A, "2", "9")
+                .signs(Sign.ROPY_BEAD)
+                .seen(new Indication.ArcStrike(in("5"), Optional.of(false), Optional.empty()))
+                .trace();
+        assertThat(Tracer.common(three))
+                .filteredOn(c -> c.cause() == CURRENT_LOW)
+                .first()
+                .satisfies(c -> assertThat(c.leaves()).contains("arc strike"));
+    }
+
+    @Test
+    void theColdPassIsToBeRaisedToAValueOfTheProcedure() {
+        Traced t = slag().pass(100, Technique.STRINGER)
+                .around(around(List.of(), List.of(), List.of()))
+                .trace()
+                .get(0);
+        OneChange change = t.leading().orElseThrow().change();
+        assertThat(change.text()).isEqualTo("root pass: amps from 100 to 125 (W-12 rev B says 115–130 A)");
+        assertThat(change.from()).hasValue(100);
+        assertThat(change.to()).hasValue(125);
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {131, 140, 170})
+    void aHotPassIsToBeLoweredIntoTheProcedure(double amps) {
+        Traced t = horizontal()
+                .undercut(Toe.A, "2", "9")
+                .undercut(Toe.B, "2", "9")
+                .pass(amps, Technique.STRINGER)
+                .traced();
+        OneChange change = cause(t, CURRENT_HIGH).change();
+        assertThat(change.to().orElseThrow()).isBetween(115.0, 130.0).isLessThan(amps);
+    }
+
+    @Test
+    void whatTheProcedureDoesNotAllowIsTheEngineers() {
+        Traced t = slag().pass(130, Technique.STRINGER).traced();
+        assertThat(cause(t, CURRENT_LOW).change().text()).contains("refer to the welding engineer");
+        assertThat(cause(t, CURRENT_LOW).change().to()).isEmpty();
+    }
+
+    @Test
+    void theGeneralTableAloneGivesNoNumber() {
+        Traced t = slag().traced();
+        assertThat(cause(t, CURRENT_LOW).change().to()).isEmpty();
+        assertThat(cause(t, CURRENT_LOW).change().text()).contains("from the procedure or the box label");
+    }
+
+    @Test
+    void whatWasTriedAndDidNotHelpSpeaksAgainst() {
+        Tried no = new Tried(CURRENT_LOW, false, "amps 100 to 125 on FB-05: no better");
+        Traced before = slag().pass(100, Technique.STRINGER).trace().get(0);
+        Traced after = slag().pass(100, Technique.STRINGER)
+                .around(around(List.of(), List.of(), List.of(no)))
+                .trace()
+                .get(0);
+        assertThat(cause(after, CURRENT_LOW).speaksAgainst()).contains("amps 100 to 125 on FB-05: no better");
+        assertThat(cause(after, CURRENT_LOW).standing())
+                .isGreaterThanOrEqualTo(cause(before, CURRENT_LOW).standing());
+    }
+
+    @Test
+    void aRemarkOfTheInProcessLookSpeaks() {
+        Remark dirty = new Remark(Fact.REMARK_NOT_CLEAN, "in-process look: slag lines left at 4–6");
+        Traced t = slag().around(around(List.of(dirty), List.of(), List.of()))
+                .trace()
+                .get(0);
+        assertThat(t.leading().orElseThrow().cause()).isEqualTo(CLEANLINESS);
+        assertThat(t.leading().orElseThrow().speaksFor()).contains("in-process look: slag lines left at 4–6");
+    }
+
+    /** Two or three answers usually settle: from nothing recorded, the truthful answers lead to the cause. */
+    @Test
+    void twoOrThreeAnswersSettle() {
+        List<Sign> seen = new java.util.ArrayList<>();
+        List<Sign> absent = new java.util.ArrayList<>();
+        int asked = 0;
+        Traced t = slag().traced();
+        while (t.leading().orElseThrow().standing() != Standing.STRONG && asked < 4) {
+            Sign sign = t.next().orElseThrow().sign();
+            boolean speaks =
+                    CauseTable.weights(sign).stream().anyMatch(w -> w.cause() == CLEANLINESS && w.weight() > 0);
+            (speaks ? seen : absent).add(sign);
+            t = slag().signs(seen.toArray(Sign[]::new))
+                    .absent(absent.toArray(Sign[]::new))
+                    .traced();
+            asked++;
+        }
+        assertThat(t.leading().orElseThrow().cause()).isEqualTo(CLEANLINESS);
+        assertThat(asked).isLessThanOrEqualTo(3);
+    }
+
+    @Test
+    void aTraceTakesUnderFiveMilliseconds() {
+        Scene s = slag().pass(100, Technique.STRINGER).signs(Sign.ROPY_BEAD, Sign.STICK_MARKS);
+        mensor.look.Inspection look = s.look();
+        for (int i = 0; i < 200; i++) {
+            Tracer.traceAll(look);
+        }
+        long best = Long.MAX_VALUE;
+        for (int i = 0; i < 20; i++) {
+            long begun = System.nanoTime();
+            Tracer.traceAll(look);
+            best = Math.min(best, System.nanoTime() - begun);
+        }
+        assertThat(best / 1e6).as("ms").isLessThan(5);
+    }
+}
