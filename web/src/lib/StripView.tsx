@@ -1,4 +1,4 @@
-import { memo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode, type WheelEvent } from "react";
+import { useCallback, memo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode, type WheelEvent } from "react";
 import { ink } from "../theme";
 import type { Bench, Photo, Strip } from "./api";
 import { showPlace } from "./place";
@@ -74,6 +74,17 @@ export function StripView(props: Props) {
   }
   if (!chosen && was !== undefined) setWas(undefined);
 
+  // a stretch drawn with a flick would else be taken for the throw of a page, which swallows the next tap
+  const draws = onDraw !== undefined;
+  const withoutThrow = useCallback(
+    (svg: SVGSVGElement | null) => {
+      if (!svg || !draws) return undefined;
+      const hold = (e: TouchEvent) => e.preventDefault();
+      svg.addEventListener("touchmove", hold, { passive: false });
+      return () => svg.removeEventListener("touchmove", hold);
+    },
+    [draws],
+  );
   const finger = useRef<{ x: number; y: number; lane?: string; ruler: boolean; at: number; fixed?: number; moved: boolean; view: View } | undefined>(undefined);
   const touches = useRef(new Map<number, number>());
   const drawnTo = (at: number, fixed: number, lane: string) => onDraw?.({ lane, from: onTape(Math.min(at, fixed), units), to: Math.min(strip.length, onTape(Math.max(at, fixed), units)) });
@@ -159,7 +170,7 @@ export function StripView(props: Props) {
   return (
     <div ref={ref} className="stripview">
       <div tabIndex={0} role="group" aria-label="Strip: arrows move the cursor, Page up and Page down go from mark to mark, plus and minus zoom, 0 shows the whole weld" onKeyDown={key}>
-        <svg width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: onDraw ? "none" : "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
+        <svg ref={withoutThrow} width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: onDraw ? "none" : "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
           <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
           {drawn && <DrawnStretch drawn={drawn} layout={layout} x={x} />}
           {x(cursor) >= gutter - 1 && x(cursor) <= end + 1 && (

@@ -27,8 +27,7 @@ public record CausesDocument(String format, String mark, List<Defect> defects) {
             @JsonProperty("for") List<String> speaksFor,
             @JsonProperty("against") List<String> speaksAgainst,
             String check,
-            String change,
-            String prevent) {}
+            String change) {}
 
     public record RuledOut(@JsonProperty("class") String causeClass, String why) {}
 
@@ -52,8 +51,7 @@ public record CausesDocument(String format, String mark, List<Defect> defects) {
                                 c.speaksFor(),
                                 c.speaksAgainst(),
                                 c.check(),
-                                c.change().text(),
-                                c.prevention()))
+                                c.change().text()))
                         .toList(),
                 t.ruledOut().stream()
                         .map(r -> new RuledOut(r.cause().id(), r.why()))
