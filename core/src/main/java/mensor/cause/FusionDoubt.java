@@ -1,0 +1,72 @@
+package mensor.cause;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.judge.Evaluation;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.weld.Joint;
+import mensor.weld.Pass;
+import mensor.weld.Polarity;
+import mensor.weld.Progression;
+import mensor.weld.RodTable;
+import mensor.weld.Sign;
+
+/**
+ * What looking cannot see: reasons to doubt the fusion of a weld although its surface passes, with the test that would tell
+ * (common practice, no source). The engineer decides on the test; the verdict of the look is not touched.
+ */
+public record FusionDoubt(String why, String test) {
+
+    /** @param oldWeldUnder it is known that an old weld lies under this one and was not taken down to clean metal */
+    public static List<FusionDoubt> of(
+            Inspection look, Evaluation evaluation, Surroundings around, boolean oldWeldUnder) {
+        Gathering gathering = new Gathering(look, around);
+        String test = test(look.joint());
+        List<FusionDoubt> doubts = new ArrayList<>();
+        List<Pass> measured = gathering.measured();
+        if (gathering.isThick()
+                && measured.stream()
+                        .anyMatch(p ->
+                                p.progression().filter(Progression.DOWN::equals).isPresent())) {
+            doubts.add(new FusionDoubt(
+                    "welded vertical down on 1/4 in or over: such a weld looks smooth and flat and has little or no root fusion",
+                    test));
+        }
+        Optional<String> cold = gathering.cold();
+        if (cold.isPresent() && slagAtTheToes(look)) {
+            doubts.add(new FusionDoubt(cold.get() + ", with slag at the toes", test));
+        } else if (cold.isPresent() && Gathering.looksWell(evaluation)) {
+            doubts.add(new FusionDoubt(cold.get() + ": a smooth weld on a cold setting proves no fusion", test));
+        }
+        if (measured.stream().anyMatch(FusionDoubt::onTheWrongPole)) {
+            doubts.add(new FusionDoubt("a low-hydrogen rod was run on DCEN: it runs as if cold", test));
+        }
+        if (oldWeldUnder) {
+            doubts.add(new FusionDoubt(
+                    "welded over an old weld that was not taken down to clean metal: it can look sound and have no root fusion",
+                    test));
+        }
+        return List.copyOf(doubts);
+    }
+
+    private static boolean onTheWrongPole(Pass p) {
+        return p.polarity().filter(Polarity.DCEN::equals).isPresent()
+                && p.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
+    }
+
+    private static boolean slagAtTheToes(Inspection look) {
+        return look.indications().stream().anyMatch(i -> i instanceof Indication.Slag s && s.trapped())
+                || look.welding().signs().contains(Sign.SLAG_HARD_TO_FREE);
+    }
+
+    /** The test that shows the root of such a joint. */
+    private static String test(Joint joint) {
+        String onTheWeld = joint.isFillet() ? "MT of the weld, a macro section where one can be cut" : "UT of the weld";
+        String onACoupon = joint.isFillet()
+                ? "or a fillet break (nick break) of a coupon welded the same way"
+                : "or a bend or a macro of a coupon welded the same way";
+        return onTheWeld + ", " + onACoupon + "; the engineer decides";
+    }
+}
