@@ -66,7 +66,7 @@ class ArchitectureTest {
             .layer("rate")
             .definedBy("mensor.rate..")
             .whereLayer("proof")
-            .mayOnlyAccessLayers("length", "look")
+            .mayOnlyAccessLayers("length", "weld", "look")
             .whereLayer("rate")
             .mayNotAccessAnyLayer()
             .whereLayer("length")

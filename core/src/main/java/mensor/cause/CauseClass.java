@@ -38,4 +38,9 @@ public enum CauseClass implements Named {
     public String title() {
         return title;
     }
+
+    /** What the welder's hand and machine set: current, arc, angle, manipulation, speed. The rest is the shop's. */
+    public boolean isHands() {
+        return ordinal() < CLEANLINESS.ordinal();
+    }
 }

@@ -72,6 +72,9 @@ final class Gathering {
         record.signs().forEach(evidence::seen);
         record.signsAbsent().forEach(evidence::absent);
         for (Surroundings.Tried t : around.tried()) {
+            if (!t.trouble().equals(situation.trouble())) {
+                continue;
+            }
             evidence.add(
                     t.cause(),
                     CauseTable.constant(t.better() ? "tried-better" : "tried-no-better"),

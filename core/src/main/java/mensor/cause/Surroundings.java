@@ -3,6 +3,8 @@ package mensor.cause;
 import java.util.List;
 import java.util.Optional;
 import mensor.length.Length;
+import mensor.look.ProcessLook;
+import mensor.look.ProcessQuestion;
 import mensor.weld.Range;
 import mensor.weld.Steel;
 
@@ -26,8 +28,29 @@ public record Surroundings(
     /** The amps that the maker prints on a box of rods. */
     public record BoxLabel(String electrode, Length diameter, Range amps) {}
 
-    /** A cause that was acted upon, and what the next weld showed of it. */
-    public record Tried(CauseClass cause, boolean better, String words) {}
+    /** What the looks while the passes went in found other than wanted. */
+    public static List<Remark> remarks(List<ProcessLook.Answer> answers) {
+        return answers.stream()
+                .filter(a -> !a.asWanted())
+                .map(a -> new Remark(
+                        fact(a.question()),
+                        "in-process look: not as wanted: " + a.question().title()
+                                + a.where().map(w -> " at " + w.shown()).orElse("")
+                                + (a.note().isBlank() ? "" : " (" + a.note() + ")")))
+                .toList();
+    }
+
+    private static Fact fact(ProcessQuestion question) {
+        return switch (question) {
+            case ROOT, ROOT_BACK -> Fact.REMARK_ROOT;
+            case SLAG_LINES, LAYERS_CLEAN, OLD_WELD -> Fact.REMARK_NOT_CLEAN;
+            case HIGH_SPOTS -> Fact.REMARK_VALLEY;
+            case FILL_BELOW -> Fact.REMARK_FILL_HIGH;
+        };
+    }
+
+    /** A cause that was acted upon because of a trouble, and what the next weld showed of it. */
+    public record Tried(CauseClass cause, String trouble, boolean better, String words) {}
 
     Optional<Range> label(Optional<String> electrode, Optional<Length> diameter) {
         return labels.stream()

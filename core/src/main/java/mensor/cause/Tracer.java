@@ -336,6 +336,11 @@ public final class Tracer {
         return List.copyOf(doubt);
     }
 
+    /** A sign in the words of the trade. */
+    public static String words(Sign sign) {
+        return CauseTable.words(sign);
+    }
+
     /** What the defects of a weld have in common: the causes that explain more than one trouble, those of most first. */
     public static List<Common> common(List<Traced> traced) {
         Set<String> troubles =

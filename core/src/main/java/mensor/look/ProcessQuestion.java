@@ -15,6 +15,11 @@ public enum ProcessQuestion implements Named {
             "layers-clean", "Each layer clean before the next", "clean to bright metal before the next pass", false),
     HIGH_SPOTS(
             "high-spots", "No high spots, humps or deep valleys left", "grind humps level and open the valleys", false),
+    OLD_WELD(
+            "old-weld",
+            "Old weld, where there is one, taken down to clean metal",
+            "take it down to clean metal: a weld over an old one can look sound and have no root fusion",
+            false),
     FILL_BELOW(
             "fill-below",
             "Fill left about 1/16 in below flush before the cap",

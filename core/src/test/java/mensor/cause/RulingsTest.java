@@ -226,7 +226,7 @@ class RulingsTest {
 
     @Test
     void whatWasTriedAndDidNotHelpSpeaksAgainst() {
-        Tried no = new Tried(CURRENT_LOW, false, "amps 100 to 125 on FB-05: no better");
+        Tried no = new Tried(CURRENT_LOW, "slag", false, "amps 100 to 125 on FB-05: no better");
         Traced before = slag().pass(100, Technique.STRINGER).trace().get(0);
         Traced after = slag().pass(100, Technique.STRINGER)
                 .around(around(List.of(), List.of(), List.of(no)))

@@ -36,9 +36,9 @@ class ProcessLookTest {
     void whatWasNotLookedAtIsIncompleteAndAGrooveAsksMore() {
         assertThat(items(WeldType.FILLET, List.of(), List.of()))
                 .extracting(LookItem::id)
-                .containsExactly("root", "slag-lines", "layers-clean", "high-spots");
+                .containsExactly("root", "slag-lines", "layers-clean", "high-spots", "old-weld");
         assertThat(items(WeldType.GROOVE, List.of(), List.of()))
-                .hasSize(6)
+                .hasSize(7)
                 .allMatch(i -> i.verdict() == Verdict.INCOMPLETE);
     }
 

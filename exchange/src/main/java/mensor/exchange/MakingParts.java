@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
+import mensor.cause.Surroundings;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -17,6 +19,7 @@ import mensor.look.ProcessQuestion;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
+import mensor.weld.Range;
 import mensor.weld.RodClock;
 
 /**
@@ -139,20 +142,50 @@ public final class MakingParts {
         }
     }
 
-    /** A can of rods: its class, and when it left the oven and came back. */
+    /** A can of rods: its class, and when it left the oven and came back; or a box of which only the label was noted. */
     public static RodClock rods(String json) {
         Fields f = Fields.of("", Json.read(json), Unit.INCH);
         try {
-            RodClock clock = new RodClock(f.requiredText("electrode"), f.requiredObjects("outings", (at, o) -> {
-                RodClock.Outing outing = new RodClock.Outing(
+            BiFunction<String, Fields, RodClock.Outing> outing = (at, o) -> {
+                RodClock.Outing read = new RodClock.Outing(
                         instant(o, "out", o.requiredText("out")), o.text("back").map(t -> instant(o, "back", t)));
                 o.end();
-                return outing;
-            }));
+                return read;
+            };
+            boolean labelled = boxLabel(f).isPresent();
+            RodClock clock = new RodClock(
+                    f.requiredText("electrode"),
+                    labelled ? f.objects("outings", outing) : f.requiredObjects("outings", outing));
+            f.find("diameter");
             f.end();
             return clock;
         } catch (InvalidField e) {
             throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+
+    /** What the maker prints on the box of these rods; empty where nobody noted it. */
+    public static Optional<Surroundings.BoxLabel> boxLabel(String json, Unit units) {
+        return boxLabel(Fields.of("", Json.read(json), units));
+    }
+
+    private static Optional<Surroundings.BoxLabel> boxLabel(Fields f) {
+        return amps(f).map(amps -> new Surroundings.BoxLabel(
+                f.requiredText("electrode"),
+                f.positive("diameter")
+                        .orElseThrow(() -> f.error("diameter", "the box's amps go with the diameter of its rods")),
+                amps));
+    }
+
+    private static Optional<Range> amps(Fields f) {
+        List<String> ends = f.list("labelAmps", (at, v) -> v instanceof Json.Number n ? n.text() : "");
+        if (ends.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new Range(Double.parseDouble(ends.get(0)), Double.parseDouble(ends.get(1))));
+        } catch (NumberFormatException | IndexOutOfBoundsException | InvalidField e) {
+            throw f.error("labelAmps", "the least and the most amps are wanted, as [90, 140]");
         }
     }
 

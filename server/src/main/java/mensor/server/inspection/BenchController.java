@@ -2,9 +2,7 @@ package mensor.server.inspection;
 
 import java.util.List;
 import java.util.UUID;
-import mensor.cause.Tracer;
 import mensor.draw.StripDrawing;
-import mensor.exchange.CausesDocument;
 import mensor.length.Unit;
 import mensor.server.gauge.SimulatedGauge;
 import mensor.server.joint.Welding;
@@ -121,14 +119,6 @@ class BenchController {
     @PostMapping("/amend")
     BenchView amend(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Amendment form) {
         return views.of(bench.amend(actor, id, form.reason()));
-    }
-
-    @GetMapping("/causes")
-    CausesDocument causes(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        Bench.Opened o = bench.open(actor, id);
-        var look = o.judged().look();
-        return CausesDocument.of(
-                look.joint().mark(), Tracer.trace(look, o.judged().evaluation()));
     }
 
     /** A squeeze of the simulated gauge on a made-up weld like this one; nothing is stored. */

@@ -20,6 +20,7 @@ import mensor.server.photo.Photos;
 import mensor.server.record.Signatures;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -35,6 +36,7 @@ public class Signing {
     private final Books books;
     private final GaugeFaults faults;
     private final Photos photos;
+    private final ApplicationEventPublisher events;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -47,8 +49,10 @@ public class Signing {
             Books books,
             GaugeFaults faults,
             Photos photos,
+            ApplicationEventPublisher events,
             JsonMapper json,
             Clock clock) {
+        this.events = events;
         this.books = books;
         this.faults = faults;
         this.photos = photos;
@@ -110,6 +114,7 @@ public class Signing {
                 json.writeValueAsString(opened.judged().conditions())));
         inspection.sign(InspectionParts.canonical(
                 json.writeValueAsString(opened.judged().contract())));
+        events.publishEvent(new LookSigned(inspectionId));
         return bench.open(actor, inspectionId);
     }
 

@@ -118,7 +118,12 @@ public class Making {
                     case FIT_UP -> readings.add(new Read<>(e, MakingParts.fitUpReading(e.content(), unit, asFitted)));
                     case PASS -> passes.add(new Read<>(e, MakingParts.pass(e.content(), unit, asFitted)));
                     case PROCESS -> answers.add(new Read<>(e, MakingParts.processAnswer(e.content(), unit, asFitted)));
-                    case RODS -> rods.add(new Read<>(e, MakingParts.rods(e.content())));
+                    case RODS -> {
+                        RodClock clock = MakingParts.rods(e.content());
+                        if (!clock.outings().isEmpty()) { // a box whose label was noted has no clock
+                            rods.add(new Read<>(e, clock));
+                        }
+                    }
                     case FIT_UP_ANSWER -> {} // read together below
                 }
             }

@@ -9,6 +9,7 @@ import mensor.server.web.AllOptional;
  * What one entry of a weld's making says: the fields of its kind alone. Lengths as typed; moments as {@code
  * 2026-05-12T08:00:00Z}.
  *
+ * @param labelAmps the least and the most amps that the box of the rods says
  * @param plannedFields which values of a pass were copied from the procedure and nobody measured yet
  */
 @AllOptional
@@ -45,7 +46,8 @@ public record MakingContent(
         Boolean cleaned,
         String welder,
         List<String> plannedFields,
-        List<Outing> outings) {
+        List<Outing> outings,
+        List<BigDecimal> labelAmps) {
 
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)

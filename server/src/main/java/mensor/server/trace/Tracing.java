@@ -1,0 +1,176 @@
+package mensor.server.trace;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import mensor.cause.FusionDoubt;
+import mensor.cause.Situation;
+import mensor.cause.Surroundings;
+import mensor.cause.Traced;
+import mensor.cause.Tracer;
+import mensor.exchange.MakingParts;
+import mensor.length.Length;
+import mensor.look.Inspection;
+import mensor.look.ProcessLook;
+import mensor.look.ProcessQuestion;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.JudgedLook;
+import mensor.server.joint.JointEntity;
+import mensor.server.making.Making;
+import mensor.server.making.MakingEntry;
+import mensor.server.web.Refused;
+import mensor.weld.Named;
+import mensor.weld.Procedure;
+import mensor.weld.Sign;
+import mensor.weld.Staggering;
+import mensor.weld.Steel;
+import org.springframework.stereotype.Component;
+
+/** Traces a look with all that is known around its weld. */
+@Component
+public class Tracing {
+    /** What no criterion judges and what can be traced all the same. */
+    private static final List<Situation> ALSO = List.of(Situation.WAVY, Situation.TIE_IN);
+
+    private final Trials trials;
+    private final TestPieces tests;
+
+    Tracing(Trials trials, TestPieces tests) {
+        this.trials = trials;
+        this.tests = tests;
+    }
+
+    CausesView view(Bench.Opened o, List<String> also) {
+        Inspection look = o.judged().look();
+        List<Trials.TrialView> tried = trials.around(o.joint());
+        Surroundings around = around(o.joint(), o.judged().making(), tried);
+        List<Traced> traced = Tracer.trace(look, o.judged().evaluation(), around, situations(also));
+        return new CausesView(
+                look.joint().mark(),
+                traced.stream().map(t -> defect(t, o.judged())).toList(),
+                Tracer.common(traced).stream()
+                        .map(c -> new CausesView.CommonView(
+                                c.cause().id(), c.cause().title(), c.explains(), c.leaves()))
+                        .toList(),
+                doubts(o.judged(), around),
+                Arrays.stream(Sign.values()).map(s -> sign(s, look)).toList(),
+                ALSO.stream()
+                        .map(s -> new CausesView.AlsoView(s.id(), s.trouble()))
+                        .toList(),
+                tried,
+                tests.of(o.joint()));
+    }
+
+    /** Without what was said beside the record: as the rates count it. */
+    public List<Traced> traced(Bench.Opened o) {
+        return Tracer.trace(
+                o.judged().look(),
+                o.judged().evaluation(),
+                around(o.joint(), o.judged().making(), trials.around(o.joint())),
+                List.of());
+    }
+
+    private static List<Situation> situations(List<String> also) {
+        return also.stream()
+                .map(id -> Named.find(Situation.class, id)
+                        .filter(ALSO::contains)
+                        .orElseThrow(() -> Refused.invalid(
+                                "also",
+                                "one of "
+                                        + String.join(
+                                                ", ",
+                                                ALSO.stream().map(Situation::id).toList()) + " is wanted, got \"" + id
+                                        + "\"")))
+                .distinct()
+                .toList();
+    }
+
+    private static Surroundings around(JointEntity joint, Making.Opened made, List<Trials.TrialView> tried) {
+        List<Length> startsAndStops = made.loggedPasses().stream()
+                .flatMap(p -> Stream.concat(p.starts().stream(), p.stops().stream()))
+                .toList();
+        List<Surroundings.BoxLabel> labels = made.entries().stream()
+                .filter(e -> e.kind() == MakingEntry.Kind.RODS && !e.isWithdrawn())
+                .map(e -> MakingParts.boxLabel(e.content(), joint.unit()))
+                .flatMap(Optional::stream)
+                .toList();
+        List<Surroundings.Remark> remarks = Stream.concat(
+                        Surroundings.remarks(
+                                made.answers().stream().map(Making.Read::what).toList())
+                                .stream(),
+                        stacked(made).stream())
+                .toList();
+        return new Surroundings(
+                remarks,
+                startsAndStops,
+                labels,
+                made.procedure().map(Procedure::name),
+                made.procedure().map(Procedure::steel).orElse(Steel.UNKNOWN),
+                Trials.asEvidence(tried));
+    }
+
+    private static Optional<Surroundings.Remark> stacked(Making.Opened made) {
+        boolean stacked = !Staggering.stacked(
+                        made.loggedPasses(), made.asFitted().ruler(), made.apart())
+                .isEmpty();
+        return stacked
+                ? Optional.of(new Surroundings.Remark(
+                        mensor.cause.Fact.REMARK_STACKED,
+                        "starts and stops of neighbouring passes lie over each other"))
+                : Optional.empty();
+    }
+
+    private static List<CausesView.DoubtView> doubts(JudgedLook judged, Surroundings around) {
+        List<ProcessLook.Answer> answers =
+                judged.making().answers().stream().map(Making.Read::what).toList();
+        boolean oldWeld = answers.stream().anyMatch(a -> a.question() == ProcessQuestion.OLD_WELD && !a.asWanted());
+        return FusionDoubt.of(judged.look(), judged.evaluation(), around, oldWeld).stream()
+                .map(d -> new CausesView.DoubtView(d.why(), d.test()))
+                .toList();
+    }
+
+    private static CausesView.SignView sign(Sign s, Inspection look) {
+        boolean seen = look.welding().signs().contains(s);
+        boolean absent = look.welding().signsAbsent().contains(s);
+        return new CausesView.SignView(s.id(), Tracer.words(s), seen ? Boolean.TRUE : absent ? Boolean.FALSE : null);
+    }
+
+    private static CausesView.DefectView defect(Traced t, JudgedLook judged) {
+        return new CausesView.DefectView(
+                entry(t, judged),
+                t.kind(),
+                t.situation().trouble(),
+                t.situation().id(),
+                t.causes().stream()
+                        .map(c -> new CausesView.CauseView(
+                                c.cause().id(),
+                                c.cause().title(),
+                                c.name(),
+                                c.cause().isHands(),
+                                c.standing().id(),
+                                c.speaksFor(),
+                                c.speaksAgainst(),
+                                c.check(),
+                                c.change().text(),
+                                c.prevention()))
+                        .toList(),
+                t.ruledOut().stream()
+                        .map(r -> new CausesView.RuledOutView(r.cause().title(), r.why()))
+                        .toList(),
+                t.next()
+                        .map(n -> new CausesView.NextView(n.ask(), n.sign().id(), n.settles()))
+                        .orElse(null),
+                t.doubt());
+    }
+
+    private static UUID entry(Traced t, JudgedLook judged) {
+        if (t.indication().isPresent()) {
+            return judged.indications().get(t.indication().getAsInt()).id();
+        }
+        return t.reading().isPresent()
+                ? judged.readings().get(t.reading().getAsInt()).id()
+                : null;
+    }
+}
