@@ -13,6 +13,8 @@ const Gauges = lazy(() => import("./gauges/Gauges"));
 const MakingPage = lazy(() => import("./making/MakingPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
+const NotePage = lazy(() => import("./causes/NotePage"));
+const Rates = lazy(() => import("./rates/Rates"));
 const Books = lazy(() => import("./books/Books"));
 const People = lazy(() => import("./people/People"));
 
@@ -31,6 +33,8 @@ export function Mensor() {
         <Route path="/joints/:id/making" element={<MakingPage />} />
         <Route path="/joints/:id/plan" element={<PlanPage />} />
         <Route path="/inspections/:id/sheet" element={<SheetPage />} />
+        <Route path="/inspections/:id/note" element={<NotePage />} />
+        <Route path="/rates" element={<Rates />} />
         <Route path="/jobs" element={<Jobs />} />
         <Route path="/jobs/:id" element={<Jobs />} />
         <Route path="/procedures" element={<Procedures />} />

@@ -8,6 +8,7 @@ import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
 import { StripView, type Drawn } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
+import { CausesPanel } from "../causes/CausesPanel";
 import { Beside } from "./Beside";
 import { BookPanel } from "./BookPanel";
 import { FitUpWord } from "../making/FitUpPanel";
@@ -33,7 +34,7 @@ export default function BenchPage() {
   return <BenchScreen key={id} bench={bench.data} />;
 }
 
-type Tab = "book" | "entered" | "passes" | "dispose" | "beside";
+type Tab = "book" | "entered" | "passes" | "dispose" | "beside" | "causes";
 
 /** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
 function BenchScreen({ bench }: { bench: Bench }) {
@@ -126,12 +127,13 @@ function BenchScreen({ bench }: { bench: Bench }) {
               {bench.dispositions.length > 0 && (
                 <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
               )}
+              {actor.role !== "VIEWER" && <button type="button" role="tab" className="tab" aria-selected={tab === "causes"} onClick={() => setTab("causes")}>Causes</button>}
               <span style={{ flex: 1 }} />
               <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Hold the look against other books" onClick={() => setTab("beside")}>Compare</button>
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
-              {tab === "book" && <BookPanel bench={bench} open={chosen} onOpen={setChosen} />}
+              {tab === "book" && <BookPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />}
               {tab === "beside" && <Beside bench={bench} />}
               {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}
               {tab === "passes" && (
@@ -142,6 +144,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
                   <PassesPanel making={bench.making} mayRecord={actor.role !== "VIEWER"} brief />
                 </>
               )}
+              {tab === "causes" && <CausesPanel bench={bench} />}
               {tab === "dispose" && <DisposePanel bench={bench} />}
             </div>
           </section>

@@ -1,18 +1,15 @@
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link } from "react-router";
-import { api, saidBy, type Bench, type Causes, type Finding } from "../lib/api";
-import { useActor } from "../lib/session";
+import { useCauses } from "../causes/CausesPanel";
+import { Defect, groupByRanking } from "../causes/DefectCauses";
+import type { Bench, Finding } from "../lib/api";
 import { VerdictShape } from "../lib/VerdictMark";
 import { ink } from "../theme";
 import { ContractPanel } from "./ContractPanel";
-import { inWords } from "./kinds";
-import { useChange } from "./useBench";
 
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
 /** What the book says, criterion by criterion: what rejects first. Each opens to its arithmetic, clause and causes. */
-export function BookPanel({ bench, open, onOpen }: { bench: Bench; open?: string; onOpen: (finding: string | undefined) => void }) {
+export function BookPanel({ bench, open, onOpen, onCauses }: { bench: Bench; open?: string; onOpen: (finding: string | undefined) => void; onCauses: () => void }) {
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
   const j = bench.joint;
   return (
@@ -22,7 +19,7 @@ export function BookPanel({ bench, open, onOpen }: { bench: Bench; open?: string
       </div>
       <ContractPanel bench={bench} />
       {findings.map((f) => (
-        <FindingRow key={f.id} finding={f} bench={bench} open={open === f.id} onToggle={() => onOpen(open === f.id ? undefined : f.id)} />
+        <FindingRow key={f.id} finding={f} bench={bench} open={open === f.id} onToggle={() => onOpen(open === f.id ? undefined : f.id)} onCauses={onCauses} />
       ))}
       {bench.evaluation.notes.map((n) => (
         <p key={n} className="cautions" style={{ marginTop: 6 }}>{n}</p>
@@ -31,7 +28,7 @@ export function BookPanel({ bench, open, onOpen }: { bench: Bench; open?: string
   );
 }
 
-function FindingRow({ finding: f, bench, open, onToggle }: { finding: Finding; bench: Bench; open: boolean; onToggle: () => void }) {
+function FindingRow({ finding: f, bench, open, onToggle, onCauses }: { finding: Finding; bench: Bench; open: boolean; onToggle: () => void; onCauses: () => void }) {
   return (
     <div className="finding" data-criterion={f.id} data-verdict={f.verdict}>
       <button type="button" aria-expanded={open} onClick={onToggle}>
@@ -79,7 +76,7 @@ function FindingRow({ finding: f, bench, open, onToggle }: { finding: Finding; b
           <div className="small quiet">
             {f.citation} · from memory, {f.confidence} confidence{f.confidence !== "high" ? ": check against your copy" : ""}
           </div>
-          {f.verdict === "reject" && <CausesOf finding={f} bench={bench} />}
+          {f.verdict === "reject" && <CausesOf finding={f} bench={bench} onCauses={onCauses} />}
         </div>
       )}
     </div>
@@ -100,121 +97,21 @@ function Share({ finding: f }: { finding: Finding }) {
   );
 }
 
-function CausesOf({ finding, bench }: { finding: Finding; bench: Bench }) {
-  const causes = useQuery({ queryKey: ["causes", bench.id, bench.version, madeState(bench)], queryFn: () => api.causes(bench.id) });
+/** The causes of one finding, beside it; all of the weld's stand in their own tab. */
+function CausesOf({ finding, bench, onCauses }: { finding: Finding; bench: Bench; onCauses: () => void }) {
+  const causes = useCauses(bench);
   if (!causes.data) return <p className="quiet">Tracing the causes …</p>;
-  const mine = causes.data.defects.filter((d) => finding.entries.includes(entryOf(d, bench) ?? ""));
+  const mine = causes.data.defects.filter((d) => d.entry !== undefined && finding.entries.includes(d.entry));
   return (
     <section aria-label="Likely causes">
-      <h3 style={{ fontSize: 16 }}>Likely causes</h3>
+      <div className="row">
+        <h3 style={{ fontSize: 16, flex: 1 }}>Likely causes</h3>
+        <button type="button" className="link" onClick={onCauses}>signs, changes, note for the welder</button>
+      </div>
       {mine.length === 0 && <p className="quiet small">Nothing recorded to trace: the fit-up or the drawing decides here.</p>}
       {groupByRanking(mine).map((g) => (
         <Defect key={g.key} defects={g.defects} bench={bench} />
       ))}
     </section>
-  );
-}
-
-/** Changes whenever something of the making does, so that the causes are traced anew. */
-function madeState(bench: Bench): string {
-  const m = bench.making;
-  return [m.version, ...m.entries.map((e) => `${e.version}${e.withdrawn ? "-" : ""}`)].join(" ");
-}
-
-/** The look that would settle most; the answer goes into the welding record and moves the ranking at once. */
-function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; bench: Bench }) {
-  const actor = useActor();
-  const change = useChange(bench.id);
-  const { whole, version } = bench.making;
-  const answer = (seen: boolean) => {
-    const list = seen ? "signs" : "signsAbsent";
-    const form = { ...whole, [list]: [...(whole[list] ?? []), next.sign] };
-    void change.mutateAsync(() => api.welding(bench.id, version, form)).catch(() => undefined);
-  };
-  return (
-    <div className="small">
-      <b>Next check:</b> {next.ask}; {next.settles}
-      {actor.role !== "VIEWER" && (
-        <span style={{ display: "inline-flex", gap: 6, marginLeft: 8 }}>
-          <button type="button" className="none" disabled={change.isPending} onClick={() => answer(true)}>seen</button>
-          <button type="button" className="none" disabled={change.isPending} onClick={() => answer(false)}>not seen</button>
-        </span>
-      )}
-      {change.isError && <div role="alert" className="fault">{saidBy(change.error)}</div>}
-    </div>
-  );
-}
-
-type DefectCauses = Causes["defects"][number];
-
-/** Defects with one and the same ranking are shown once. */
-function groupByRanking(defects: DefectCauses[]) {
-  const groups = new Map<string, DefectCauses[]>();
-  for (const d of defects) {
-    const key = JSON.stringify([d.causes.map((c) => [c.class, c.standing]), d.kind]);
-    groups.set(key, [...(groups.get(key) ?? []), d]);
-  }
-  return [...groups].map(([key, list]) => ({ key, defects: list }));
-}
-
-function entryOf(d: DefectCauses, bench: Bench): string | undefined {
-  const standing = bench.entries.filter((e) => !e.withdrawn);
-  if (d.indication !== undefined) return standing.filter((e) => e.kind === "INDICATION")[d.indication]?.id;
-  if (d.reading !== undefined) return standing.filter((e) => e.kind === "READING")[d.reading]?.id;
-  return undefined;
-}
-
-function Defect({ defects, bench }: { defects: DefectCauses[]; bench: Bench }) {
-  const [all, setAll] = useState(false);
-  const d = defects[0];
-  if (!d) return null;
-  const names = defects.map((x) => bench.entries.find((e) => e.id === entryOf(x, bench))).filter((e) => e !== undefined);
-  const shown = all ? d.causes : d.causes.slice(0, 3);
-  return (
-    <div style={{ display: "grid", gap: 6, margin: "4px 0 10px" }}>
-      <div className="small">
-        <b>{names.map((e) => inWords(e, bench)).join(" · ")}</b>
-      </div>
-      {shown.map((c, i) => (
-        <div className="cause" key={c.class} data-cause={c.class}>
-          <div className="head">
-            <span>
-              {i + 1}. {c.name}
-            </span>
-            <span className={i === 0 ? "v-reject" : "quiet"}>{c.standing}</span>
-          </div>
-          <ul>
-            {c.for.map((l) => (
-              <li key={l} data-sign="+">{l}</li>
-            ))}
-            {c.against.map((l) => (
-              <li key={l} data-sign="−">{l}</li>
-            ))}
-          </ul>
-          <div>
-            <b>Check:</b> {c.check}
-          </div>
-          {i === 0 && (
-            <div>
-              <b>Change one thing:</b> {c.change}
-            </div>
-          )}
-        </div>
-      ))}
-      {d.causes.length > 3 && (
-        <button type="button" className="link" style={{ justifySelf: "start" }} onClick={() => setAll(!all)}>
-          {all ? "Only the first three" : `${d.causes.length - 3} less likely causes`}
-        </button>
-      )}
-      {d.ruledOut.map((r) => (
-        <div key={r.class} className="small quiet">
-          Ruled out: {r.class.replace("-", " ")}, {r.why}
-        </div>
-      ))}
-      {d.next && <NextCheck next={d.next} bench={bench} />}
-      {d.doubt.map((l) => (
-        <p key={l} className="cautions">{l}</p>
-      ))}
-    </div>
   );
 }

@@ -39,6 +39,7 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/gauges">Gauges</NavLink>
           <NavLink to="/books">Books</NavLink>
+          <NavLink to="/rates">Rates</NavLink>
           <NavLink to="/people">People</NavLink>
         </nav>
       )}

@@ -27,7 +27,15 @@ export type LineCard = Schemas["Card"];
 export type ContractTerms = Schemas["ContractTerms"];
 export type DeviationForm = Schemas["DeviationForm"];
 export type Conditions = Schemas["ConditionsForm"];
-export type Causes = Schemas["CausesDocument"];
+export type Causes = Schemas["CausesView"];
+export type TestPieceForm = Schemas["TestPieceForm"];
+export type TrialForm = Schemas["TrialForm"];
+export type OutcomeForm = Schemas["OutcomeForm"];
+export type Note = Schemas["NoteView"];
+export type RatingForm = Schemas["RatingForm"];
+export type RateList = Schemas["RatesView"];
+export type RateRow = Schemas["RateRow"];
+export type OneRate = Schemas["OneRate"];
 export type Decision = Schemas["Decision"];
 export type Disposition = Schemas["DispositionView"];
 export type WeldingForm = Schemas["WeldingForm"];
@@ -187,7 +195,16 @@ export const api = {
     send<Bench>("PUT", `${look(id)}/photos/${photo}?${new URLSearchParams({ ...(of.at ? { at: of.at } : {}), ...(of.entry ? { entry: of.entry } : {}) }).toString()}`, picture),
   photoOff: (id: string, photo: string) => send<Bench>("DELETE", `${look(id)}/photos/${photo}`),
   photoOn: (id: string, photo: string) => send<Bench>("POST", `${look(id)}/photos/${photo}/restore`),
-  causes: (id: string) => send<Causes>("GET", `${look(id)}/causes`),
+  causes: (id: string, also: string[] = []) => send<Causes>("GET", `${look(id)}/causes${also.length > 0 ? `?also=${also.join(",")}` : ""}`),
+  trial: (id: string, trial: string, form: TrialForm) => send<Causes>("PUT", `${look(id)}/trials/${trial}`, form),
+  outcome: (id: string, trial: string, form: OutcomeForm) => send<Causes>("PUT", `${look(id)}/trials/${trial}/outcome`, form),
+  test: (id: string, test: string, form: TestPieceForm) => send<Causes>("PUT", `${look(id)}/tests/${test}`, form),
+  testOff: (id: string, test: string) => send<Causes>("DELETE", `${look(id)}/tests/${test}`),
+  testOn: (id: string, test: string) => send<Causes>("POST", `${look(id)}/tests/${test}/restore`),
+  note: (id: string) => send<Note>("GET", `${look(id)}/note`),
+  rate: (by: string, key: string) => send<OneRate>("GET", `/api/rates/one?by=${by}${key === "" ? "" : `&key=${encodeURIComponent(key)}`}`),
+  rates: (by: string) => send<RateList>("GET", `/api/rates?by=${by}`),
+  rateMaking: (id: string, form: RatingForm) => send<Note>("PUT", `${look(id)}/rating`, form),
   put: (id: string, entry: string, kind: EntryKind, content: EntryContent, version?: number) =>
     send<Bench>("PUT", `${look(id)}/entries/${entry}`, { kind, content, version }),
   putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>

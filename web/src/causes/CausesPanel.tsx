@@ -1,0 +1,164 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { api, saidBy, type Bench, type Causes } from "../lib/api";
+import { newId } from "../lib/id";
+import { useActor } from "../lib/session";
+import { Defect, groupByRanking, useSigns } from "./DefectCauses";
+import { SignMark } from "./SignMark";
+import { Specimens } from "./Specimens";
+
+const keyOf = (bench: Bench, also: string[]) => ["causes", bench.id, bench.version, madeState(bench), also.join(" ")];
+
+/** Changes whenever something of the making does, so that the causes are traced anew. */
+function madeState(bench: Bench): string {
+  const m = bench.making;
+  return [m.version, ...m.entries.map((e) => `${e.version}${e.withdrawn ? "-" : ""}`)].join(" ");
+}
+
+export function useCauses(bench: Bench, also: string[] = []) {
+  return useQuery({ queryKey: keyOf(bench, also), queryFn: () => api.causes(bench.id, also) });
+}
+
+/** Something recorded that belongs to the causes: the answer is what they come to now. */
+export function useRecord(bench: Bench, also: string[] = []) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (record: () => Promise<Causes>) => record(),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: keyOf(bench, also).slice(0, 2) }),
+  });
+}
+
+/** All of a weld's causes in one place: its defects together, what is seen on the bead, what was changed, what looking cannot see. */
+export function CausesPanel({ bench }: { bench: Bench }) {
+  const actor = useActor();
+  const [also, setAlso] = useState<string[]>([]);
+  const causes = useCauses(bench, also);
+  const c = causes.data;
+  const mayRecord = actor.role !== "VIEWER";
+  if (causes.isError) return <p role="alert" className="fault">{saidBy(causes.error)}</p>;
+  if (!c) return <p className="quiet">Tracing the causes …</p>;
+  return (
+    <div className="causes">
+      <div className="row" style={{ padding: "6px 0" }}>
+        <span className="small quiet">Also on this bead:</span>
+        {c.also.map((a) => (
+          <button key={a.id} type="button" className="pick" aria-pressed={also.includes(a.id)} onClick={() => setAlso(also.includes(a.id) ? also.filter((x) => x !== a.id) : [...also, a.id])}>{a.words}</button>
+        ))}
+        <span style={{ flex: 1 }} />
+        <Link className="link" to={`/inspections/${bench.id}/note`}>note for the welder</Link>
+      </div>
+      {c.doubts.map((d) => (
+        <section key={d.why} className="doubt" aria-label="Fusion in doubt">
+          <b>⚠ Fusion is in doubt, whatever the surface shows</b>
+          <span>{d.why}</span>
+          <span className="small">Test: {d.test}</span>
+        </section>
+      ))}
+      {c.common.length > 0 && <Common common={c.common} />}
+      {c.defects.length === 0 && <p className="quiet">Nothing rejects, so there is no cause to look for. Pick what else is seen on the bead, above.</p>}
+      {groupByRanking(c.defects).map((g) => (
+        <Defect key={g.key} defects={g.defects} bench={bench} act={mayRecord ? (cause, d) => <WeChange bench={bench} cause={cause.id} trouble={d.trouble} words={cause.change} /> : undefined} />
+      ))}
+      <Trials bench={bench} trials={c.trials} mayRecord={mayRecord} />
+      <Signs bench={bench} causes={c} mayRecord={mayRecord} />
+      <Specimens bench={bench} tests={c.tests} mayRecord={mayRecord} />
+    </div>
+  );
+}
+
+/** What the defects have in common, and what it leaves unexplained. */
+function Common({ common }: { common: Causes["common"] }) {
+  return (
+    <section className="common" aria-label="Together">
+      <h3>Together</h3>
+      {common.slice(0, 3).map((x) => (
+        <div key={x.id}>
+          <b>{x.title}</b> could explain the {x.explains.join(" and the ")}
+          <span className="quiet">{x.leaves.length > 0 ? `; it leaves the ${x.leaves.join(" and the ")} unexplained` : "; it leaves nothing unexplained"}</span>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** One thing is changed, and written down, so that the next weld can tell. */
+function WeChange({ bench, cause, trouble, words }: { bench: Bench; cause: string; trouble: string; words: string }) {
+  const record = useRecord(bench);
+  const [id] = useState(newId);
+  const [text, setText] = useState<string>();
+  if (record.isSuccess) return <span role="status" className="v-accept">Written down: say below what the next weld shows.</span>;
+  if (text === undefined) return <button type="button" className="btn" style={{ justifySelf: "start" }} onClick={() => setText(words)}>We change this …</button>;
+  return (
+    <form className="row" onSubmit={(e) => { e.preventDefault(); record.mutate(() => api.trial(bench.id, id, { cause, trouble, words: text })); }}>
+      <input aria-label="What is changed, one thing" className="text" style={{ flex: 1 }} value={text} onChange={(e) => setText(e.target.value)} />
+      <button type="submit" className="btn main" disabled={record.isPending}>Write it down</button>
+      <button type="button" className="btn" onClick={() => setText(undefined)}>Back</button>
+      {record.isError && <span role="alert" className="fault">{saidBy(record.error)}</span>}
+    </form>
+  );
+}
+
+const showedWords = { BETTER: "better", SAME: "no better", WORSE: "worse" } as const;
+
+function Trials({ bench, trials, mayRecord }: { bench: Bench; trials: Causes["trials"]; mayRecord: boolean }) {
+  if (trials.length === 0) return null;
+  return (
+    <section aria-label="Changed before">
+      <h3>Changed before{bench.joint.welder ? `, welder ${bench.joint.welder}` : ""}</h3>
+      {trials.map((t) => (
+        <div key={t.id} className="item">
+          <span>
+            <b>{t.words}</b> <span className="small quiet">for the {t.trouble} of {t.after}, {t.by}</span>
+            {t.showed && <div className={t.showed === "BETTER" ? "v-accept" : "v-reject"}>{t.nextMark} was {showedWords[t.showed]}{t.note ? `: ${t.note}` : ""}</div>}
+          </span>
+          {!t.showed && mayRecord && <Outcome bench={bench} id={t.id} />}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function Outcome({ bench, id }: { bench: Bench; id: string }) {
+  const record = useRecord(bench);
+  const [mark, setMark] = useState("");
+  const put = (showed: keyof typeof showedWords) => record.mutate(() => api.outcome(bench.id, id, { nextMark: mark, showed }));
+  return (
+    <span className="row">
+      <input aria-label="Mark of the next weld" className="text" style={{ width: 110 }} placeholder="next weld" value={mark} onChange={(e) => setMark(e.target.value)} />
+      {(Object.keys(showedWords) as (keyof typeof showedWords)[]).map((s) => (
+        <button key={s} type="button" className="pick" disabled={record.isPending} onClick={() => put(s)}>{showedWords[s]}</button>
+      ))}
+      {record.isError && <span role="alert" className="fault">{saidBy(record.error)}</span>}
+    </span>
+  );
+}
+
+/** The signs to tick: those that bear on the defects first. */
+function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; mayRecord: boolean }) {
+  const signs = useSigns(bench);
+  const [all, setAll] = useState(false);
+  const answered = causes.signs.filter((s) => s.seen !== undefined);
+  const shown = all ? causes.signs : answered;
+  return (
+    <section aria-label="Seen on the bead">
+      <h3>Seen on the bead {answered.length > 0 ? `(${answered.length} of ${causes.signs.length} looked for)` : ""}</h3>
+      {signs.fault && <p role="alert" className="fault">{signs.fault}</p>}
+      <div className="signs">
+        {shown.map((s) => (
+          <div key={s.id} className="signcard" data-seen={s.seen === undefined ? "" : s.seen ? "yes" : "no"}>
+            <SignMark id={s.id} />
+            <span>{s.words}</span>
+            {mayRecord && (
+              <span className="yesno" role="group" aria-label={s.words}>
+                <button type="button" disabled={signs.pending} aria-pressed={s.seen === true} onClick={() => signs.answer(s.id, s.seen === true ? undefined : true)}>seen</button>
+                <button type="button" disabled={signs.pending} aria-pressed={s.seen === false} onClick={() => signs.answer(s.id, s.seen === false ? undefined : false)}>not</button>
+              </span>
+            )}
+          </div>
+        ))}
+      </div>
+      <button type="button" className="link" onClick={() => setAll(!all)}>{all ? "Only those answered" : `Look for a sign (${causes.signs.length})`}</button>
+    </section>
+  );
+}

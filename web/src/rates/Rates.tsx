@@ -1,0 +1,122 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useSearchParams } from "react-router";
+import { api, saidBy, type OneRate, type RateRow } from "../lib/api";
+import { TopBar } from "../lib/TopBar";
+
+const kinds = [["welder", "Welders"], ["procedure", "Procedures"], ["position", "Positions"], ["electrode", "Rods"]] as const;
+const inches = (mm: number) => Math.round(mm / 25.4).toLocaleString("en-US");
+const rate = (n: number) => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
+const percent = (n: number) => `${Math.round(n * 100)}%`;
+const nameOf = (by: string, r: { key?: string; name?: string }) => (r.key === undefined ? "not recorded" : r.name ? `${r.key}, ${r.name}` : by === "position" ? `position ${r.key}` : r.key);
+
+/** What the signed looks tell: rejected places per 100 in, with how sure that is. */
+export default function Rates() {
+  const [search, setSearch] = useSearchParams();
+  const by = search.get("by") ?? "welder";
+  const rates = useQuery({ queryKey: ["rates", by], queryFn: () => api.rates(by), placeholderData: keepPreviousData });
+  const rows = rates.data?.by === by ? rates.data.rows : [];
+  const key = search.has("key") ? (search.get("key") ?? "") : (rows[0]?.key ?? (rows.length > 0 ? "" : undefined));
+  const most = Math.max(0.1, ...rows.map((r) => Math.min(r.high, 3 * Math.max(r.per100, 0.5))));
+  const few = rows.findIndex((r) => !r.enough);
+  return (
+    <div className="app">
+      <TopBar rooms />
+      <main className="rates">
+        <section className="card panel" aria-label="Rates">
+          <header>
+            <h2>Rejected places per 100 in</h2>
+            <span className="row">
+              {kinds.map(([id, word]) => <button key={id} type="button" className="pick" aria-pressed={by === id} onClick={() => setSearch({ by: id })}>{word}</button>)}
+            </span>
+          </header>
+          <div className="body">
+            {rates.isError && <p role="alert" className="fault">{saidBy(rates.error)}</p>}
+            {rates.data && rows.length === 0 && <p>No look is signed yet. A signed look counts with its weld’s length and its rejected places.</p>}
+            {rows.map((r, i) => (
+              <div key={r.key ?? "none"}>
+                {i === few && <p className="small quiet" style={{ margin: "14px 0 4px" }}>Fewer than {rates.data?.ranked} welds: too few to be set beside others. By name, in no order of merit.</p>}
+                <button type="button" className="raterow" aria-current={key === (r.key ?? "")} onClick={() => setSearch({ by, key: r.key ?? "" })}>
+                  <span><b>{nameOf(by, r)}</b><span className="small quiet" style={{ display: "block" }}>{r.welds} {r.welds === 1 ? "weld" : "welds"}, {inches(r.lengthMm)} in</span></span>
+                  <Spread row={r} most={most} />
+                  <span className="num"><b>{rate(r.per100)}</b><span className="small quiet" style={{ display: "block" }}>{rate(r.low)}–{rate(r.high)}</span></span>
+                </button>
+              </div>
+            ))}
+            <p className="cautions" style={{ marginTop: 12 }}>Signed looks for the fabricator, the last one of each weld. The bar is the 95% interval of a Poisson count: where bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate is where to look, not a judgement of a person.</p>
+          </div>
+        </section>
+        {key !== undefined && rows.length > 0 && <One by={by} at={key} />}
+      </main>
+    </div>
+  );
+}
+
+function Spread({ row, most }: { row: { per100: number; low: number; high: number }; most: number }) {
+  const x = (v: number) => `${Math.min(100, (v / most) * 100)}%`;
+  return (
+    <span className="spread" aria-hidden="true">
+      <i style={{ left: x(row.low), width: `calc(${x(row.high)} - ${x(row.low)})` }} />
+      <b style={{ left: x(row.per100) }} />
+    </span>
+  );
+}
+
+function One({ by, at }: { by: string; at: string }) {
+  const one = useQuery({ queryKey: ["rate", by, at], queryFn: () => api.rate(by, at), placeholderData: keepPreviousData });
+  const o = one.data;
+  return (
+    <section className="card panel" aria-label="One of them">
+      <header><h2>{o ? nameOf(by, o.row) : ""}</h2></header>
+      <div className="body">
+        {one.isError && <p role="alert" className="fault">{saidBy(one.error)}</p>}
+        {o && <Opened o={o} />}
+      </div>
+    </section>
+  );
+}
+
+function Opened({ o }: { o: OneRate }) {
+  const row: RateRow = o.row;
+  return (
+    <>
+      <p className="bigline"><b>{rate(row.per100)}</b> rejected places per 100 in, {rate(row.low)} to {rate(row.high)} with what is known: {row.places} in {inches(row.lengthMm)} in of {row.welds} {row.welds === 1 ? "weld" : "welds"}.</p>
+      <h3>Which kinds</h3>
+      <Shares rows={o.kinds} none="Nothing was rejected." />
+      <div className="two">
+        <div>
+          <h3>Likely the hand’s</h3>
+          <Shares rows={o.hand} none="None." />
+        </div>
+        <div>
+          <h3>Likely the shop’s</h3>
+          <Shares rows={o.shop} none="None." />
+        </div>
+      </div>
+      <p className="cautions">Hand: current, arc, angle, manipulation, speed. Shop: cleaning, rods, fit-up, arc blow, procedure, metal. The leading cause of each place, from a ranking and not from proof; shares with their 95% interval (Wilson).</p>
+      <h3>Trend</h3>
+      <table className="limits">
+        <thead><tr><th>Quarter from</th><th>Welds</th><th>Inches</th><th>Places</th><th>per 100 in</th></tr></thead>
+        <tbody>
+          {o.trend.map((t) => (
+            <tr key={t.from}><td>{t.from}</td><td>{t.welds}</td><td>{inches(t.lengthMm)}</td><td>{t.places}</td><td><b>{rate(t.per100)}</b> <span className="small quiet">{rate(t.low)}–{rate(t.high)}</span></td></tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Shares({ rows, none }: { rows: OneRate["kinds"]; none: string }) {
+  if (rows.length === 0) return <p className="quiet small">{none}</p>;
+  return (
+    <>
+      {rows.map((r) => (
+        <div key={r.name} className="sharerow">
+          <span>{r.name}</span>
+          <span className="sharebar" aria-hidden="true"><i style={{ width: percent(r.share) }} /></span>
+          <span className="num"><b>{r.places}</b> <span className="small quiet">{percent(r.share)} ({percent(r.low)}–{percent(r.high)})</span></span>
+        </div>
+      ))}
+    </>
+  );
+}
