@@ -105,7 +105,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
         <section className="card strip" aria-label="The weld along its length">
           <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
         </section>
-        <div className={`lower only-${narrow}${tab === "beside" ? " beside-open" : ""}`}>
+        <div className={`lower only-${narrow}${tab === "beside" || tab === "causes" ? " beside-open" : ""}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
             <header>
               <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
@@ -149,7 +149,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
             </div>
           </section>
         </div>
-        {mayChange && (
+        {mayChange && tab !== "causes" && (
           <div className="docks">
             <NotTaken bench={bench} onRight={putRight} />
             <EntryDock

@@ -95,3 +95,14 @@ it("draws the passes with their runs, and says what lies stacked", () => {
   expect(screen.getByText("starts and stops not recorded")).toBeTruthy();
   expect(screen.getByText("✕ stacked")).toBeTruthy();
 });
+
+it("notes what the box of the rods says", async () => {
+  const m = making({ entries: [made("b", "RODS", { electrode: "E6010", diameter: "1/8", labelAmps: [75, 120] })] });
+  const { sent } = renderWith(<ProcessPanel making={m} mayRecord />, { PUT: () => ({ json: m }) });
+  expect(screen.getByText(/the box says 75–120 A/)).toBeTruthy();
+  fireEvent.click(screen.getByText("note a box label"));
+  expect((screen.getByText("Note it") as HTMLButtonElement).disabled).toBe(true);
+  fireEvent.change(screen.getByLabelText("Amps on the box, least–most"), { target: { value: "90-140" } });
+  fireEvent.click(screen.getByText("Note it"));
+  await waitFor(() => expect(sent[0]?.body).toEqual({ kind: "RODS", content: { electrode: "E7018", diameter: "1/8", labelAmps: [90, 140] } }));
+});

@@ -110,6 +110,7 @@ function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; 
           </div>
         );
       })}
+      <Labels making={making} mayRecord={mayRecord} act={act} />
       {mayRecord && (
         <div className="row">
           <input aria-label="Rod" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
@@ -118,6 +119,41 @@ function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; 
         </div>
       )}
     </section>
+  );
+}
+
+/** What the maker prints on the boxes: those amps go before the general table. */
+function Labels({ making, mayRecord, act }: { making: Making; mayRecord: boolean; act: Act }) {
+  const [open, setOpen] = useState(false);
+  const [electrode, setElectrode] = useState("E7018");
+  const [diameter, setDiameter] = useState(making.units === "mm" ? "3.2" : "1/8");
+  const [amps, setAmps] = useState("");
+  const noted = making.entries.filter((e) => e.kind === "RODS" && !e.withdrawn && (e.content.labelAmps ?? []).length > 0);
+  const range = amps.split(/[–-]/).map((a) => Number(a.trim()));
+  const put = async () => {
+    if (await act(() => api.made(making.jointId, newId(), "RODS", { electrode, diameter, labelAmps: range }))) {
+      setOpen(false);
+      setAmps("");
+    }
+  };
+  return (
+    <>
+      {noted.map((e) => (
+        <div key={e.id} className="item">
+          <span><b>{e.content.diameter} {e.content.electrode}</b>: the box says {e.content.labelAmps?.join("–")} A</span>
+          {mayRecord && <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(making.jointId, e))}>take off</button>}
+        </div>
+      ))}
+      {mayRecord && !open && <button type="button" className="link" onClick={() => setOpen(true)}>note a box label</button>}
+      {open && (
+        <div className="row">
+          <input aria-label="Rods of the box" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
+          <input aria-label="Diameter on the box" className="text" style={{ width: 64 }} value={diameter} onChange={(e) => setDiameter(e.target.value)} />
+          <input aria-label="Amps on the box, least–most" className="text" style={{ width: 96 }} placeholder="90–140" value={amps} onChange={(e) => setAmps(e.target.value)} />
+          <button type="button" className="btn" disabled={range.length !== 2 || range.some((n) => !(n > 0))} onClick={() => void put()}>Note it</button>
+        </div>
+      )}
+    </>
   );
 }
 

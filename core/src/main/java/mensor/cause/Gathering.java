@@ -68,7 +68,10 @@ final class Gathering {
         station(span).ifPresent(s -> profile(evidence, situation, s));
         joint(evidence);
         record(evidence);
-        around.remarks().forEach(r -> evidence.tell(r.fact(), r.words()));
+        around.remarks().stream()
+                .filter(r -> r.where().isEmpty()
+                        || span.map(s -> touches(r.where().get(), s)).orElse(true))
+                .forEach(r -> evidence.tell(r.fact(), r.words()));
         record.signs().forEach(evidence::seen);
         record.signsAbsent().forEach(evidence::absent);
         for (Surroundings.Tried t : around.tried()) {

@@ -3,6 +3,7 @@ package mensor.cause;
 import java.util.List;
 import java.util.Optional;
 import mensor.length.Length;
+import mensor.length.Span;
 import mensor.look.ProcessLook;
 import mensor.look.ProcessQuestion;
 import mensor.weld.Range;
@@ -22,8 +23,8 @@ public record Surroundings(
     public static final Surroundings NONE =
             new Surroundings(List.of(), List.of(), List.of(), Optional.empty(), Steel.UNKNOWN, List.of());
 
-    /** Something noted while the passes went in. */
-    public record Remark(Fact fact, String words) {}
+    /** Something noted while the passes went in; where it has a place, it speaks of defects there. */
+    public record Remark(Fact fact, String words, Optional<Span> where) {}
 
     /** The amps that the maker prints on a box of rods. */
     public record BoxLabel(String electrode, Length diameter, Range amps) {}
@@ -34,9 +35,10 @@ public record Surroundings(
                 .filter(a -> !a.asWanted())
                 .map(a -> new Remark(
                         fact(a.question()),
-                        "in-process look: not as wanted: " + a.question().title()
+                        "in-process look, not so: \u201c" + a.question().title() + "\u201d"
                                 + a.where().map(w -> " at " + w.shown()).orElse("")
-                                + (a.note().isBlank() ? "" : " (" + a.note() + ")")))
+                                + (a.note().isBlank() ? "" : " (" + a.note() + ")"),
+                        a.where()))
                 .toList();
     }
 

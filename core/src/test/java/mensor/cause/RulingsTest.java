@@ -13,6 +13,8 @@ import mensor.cause.Surroundings.Tried;
 import mensor.length.Length;
 import mensor.look.CrackPlace;
 import mensor.look.Indication;
+import mensor.look.ProcessLook;
+import mensor.look.ProcessQuestion;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Range;
@@ -238,13 +240,26 @@ class RulingsTest {
     }
 
     @Test
-    void aRemarkOfTheInProcessLookSpeaks() {
-        Remark dirty = new Remark(Fact.REMARK_NOT_CLEAN, "in-process look: slag lines left at 4–6");
-        Traced t = slag().around(around(List.of(dirty), List.of(), List.of()))
+    void aRemarkOfTheInProcessLookSpeaksOfTheDefectsAtItsPlace() {
+        ProcessLook.Answer dirty = new ProcessLook.Answer(
+                ProcessQuestion.SLAG_LINES, false, Optional.empty(), Optional.of(span("11", "14")), "web side");
+        ProcessLook.Answer elsewhere = new ProcessLook.Answer(
+                ProcessQuestion.SLAG_LINES, false, Optional.empty(), Optional.of(span("20", "22")), "");
+        ProcessLook.Answer fine =
+                new ProcessLook.Answer(ProcessQuestion.ROOT, true, Optional.empty(), Optional.empty(), "");
+        Traced t = slag().around(around(Surroundings.remarks(List.of(dirty, fine)), List.of(), List.of()))
                 .trace()
                 .get(0);
         assertThat(t.leading().orElseThrow().cause()).isEqualTo(CLEANLINESS);
-        assertThat(t.leading().orElseThrow().speaksFor()).contains("in-process look: slag lines left at 4–6");
+        assertThat(t.leading().orElseThrow().speaksFor())
+                .singleElement()
+                .asString()
+                .contains("Slag lines")
+                .contains("at 11–14 (web side)");
+        Traced other = slag().around(around(Surroundings.remarks(List.of(elsewhere)), List.of(), List.of()))
+                .trace()
+                .get(0);
+        assertThat(cause(other, CLEANLINESS).speaksFor()).isEmpty();
     }
 
     /** Two or three answers usually settle: from nothing recorded, the truthful answers lead to the cause. */

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Causes, what was changed, specimens, the page for the welder, and the rates. */
+@ExtendWith(RunningMensor.class)
 class CausesTest {
     private TestBrowser ines;
 

@@ -61,6 +61,10 @@ public class RunningMensor implements BeforeAllCallback {
         }
     }
 
+    static <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
     static int port() {
         return ((ServletWebServerApplicationContext) context).getWebServer().getPort();
     }

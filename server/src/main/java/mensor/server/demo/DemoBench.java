@@ -82,6 +82,10 @@ class DemoBench {
         this.clock = clock;
     }
 
+    UUID lookOf(UUID joint) {
+        return bench.ofJoint(joint).get(0).id();
+    }
+
     void open(Map<String, Actor> people) {
         actors = people;
     }
@@ -96,6 +100,14 @@ class DemoBench {
             this.joint = joint.id();
             this.inspection = bench.begin(joint).id();
             this.inspector = inspector;
+        }
+
+        UUID jointId() {
+            return joint;
+        }
+
+        UUID inspectionId() {
+            return inspection;
         }
 
         Work put(Kind kind, String fields) {

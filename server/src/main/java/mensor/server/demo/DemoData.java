@@ -34,6 +34,7 @@ class DemoData implements ApplicationRunner {
     private final DemoShop shop;
     private final DemoBench bench;
     private final DemoBooks books;
+    private final DemoCauses causes;
     private final TransactionTemplate transactions;
     private final Clock clock;
 
@@ -43,6 +44,7 @@ class DemoData implements ApplicationRunner {
             DemoShop shop,
             DemoBench bench,
             DemoBooks books,
+            DemoCauses causes,
             TransactionTemplate transactions,
             Clock clock) {
         this.signIns = signIns;
@@ -50,6 +52,7 @@ class DemoData implements ApplicationRunner {
         this.shop = shop;
         this.bench = bench;
         this.books = books;
+        this.causes = causes;
         this.transactions = transactions;
         this.clock = clock;
     }
@@ -81,6 +84,7 @@ class DemoData implements ApplicationRunner {
         clipAngles();
         books.load();
         lockGate();
+        causes.load(actors);
         shop.findTaperOut(actors.get("quinn"));
     }
 

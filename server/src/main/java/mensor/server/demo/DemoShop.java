@@ -70,7 +70,7 @@ class DemoShop {
                         "1",
                         List.of(new Drawing("FB-201", "C"), new Drawing("ST-104", "B")),
                         List.of(new FurtherTest("MT", 10, "due"), new FurtherTest("UT", 100, "done")),
-                        List.of("Bridge deck", "Stair tower 2", "Lock gate", "Clip angles"),
+                        List.of("Bridge deck", "Stair tower 1", "Stair tower 2", "Lock gate", "Clip angles"),
                         null));
         jobs.create(
                 quinn,
@@ -195,7 +195,7 @@ class DemoShop {
             case "Seal frame" -> new Place(SEALS, lot, "LG-44", "0", null);
             case "Handrails" -> new Place(RAILINGS, lot, "FB-310", "B", null);
             case "Site fencing" -> new Place(FENCING, lot, "FB-330", "0", null);
-            case "Stair tower 2" -> new Place(BRIDGE, lot, "ST-104", "B", null);
+            case "Stair tower 1", "Stair tower 2" -> new Place(BRIDGE, lot, "ST-104", "B", null);
             default ->
                 metric
                         ? new Place(LINES, "Pipe supports", "LG-11", "A", null)

@@ -27,7 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The page that goes to the welder. */
 @Service
-class Coaching {
+public class Coaching {
     private final Tracing tracing;
     private final RatingRepository ratings;
     private final Jobs jobs;
@@ -55,7 +55,7 @@ class Coaching {
 
     /** @param points for each line of the rubric */
     @AllOptional
-    record RatingForm(Map<String, Integer> points, String firstReason, String secondReason) {}
+    public record RatingForm(Map<String, Integer> points, String firstReason, String secondReason) {}
 
     @Transactional(readOnly = true)
     NoteView note(Actor actor, UUID inspectionId) {
@@ -142,7 +142,7 @@ class Coaching {
     }
 
     @Transactional
-    NoteView rate(Actor actor, UUID inspectionId, RatingForm form) {
+    public NoteView rate(Actor actor, UUID inspectionId, RatingForm form) {
         if (actor.role().seesSignedOnly()) {
             throw Refused.forbidden("a viewer rates nothing");
         }

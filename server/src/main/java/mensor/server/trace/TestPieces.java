@@ -17,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What was bent, broken or cut of a joint or coupon, and what it comes to. */
 @Service
-class TestPieces {
+public class TestPieces {
     private final TestPieceRepository pieces;
     private final JointRepository joints;
     private final People people;
@@ -33,7 +33,7 @@ class TestPieces {
     }
 
     /** @param replace the specimen tells nothing, another is tested in its place */
-    record TestPieceView(
+    public record TestPieceView(
             UUID id,
             String kind,
             String specimen,
@@ -71,7 +71,7 @@ class TestPieces {
     }
 
     @Transactional
-    void record(Actor actor, UUID jointId, UUID id, TestPieceForm form) {
+    public void record(Actor actor, UUID jointId, UUID id, TestPieceForm form) {
         JointEntity joint = forChange(actor, jointId);
         Trials.checkLine("specimen", form.specimen(), 60, "which specimen, as \"root bend 1\"");
         form.read(joint.unit());

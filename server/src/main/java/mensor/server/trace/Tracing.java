@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import mensor.cause.Fact;
 import mensor.cause.FusionDoubt;
 import mensor.cause.Situation;
 import mensor.cause.Surroundings;
@@ -117,8 +118,9 @@ public class Tracing {
                 .isEmpty();
         return stacked
                 ? Optional.of(new Surroundings.Remark(
-                        mensor.cause.Fact.REMARK_STACKED,
-                        "starts and stops of neighbouring passes lie over each other"))
+                        Fact.REMARK_STACKED,
+                        "starts and stops of neighbouring passes lie over each other",
+                        Optional.empty()))
                 : Optional.empty();
     }
 

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What was changed because of a cause, one thing at a time, and what the next weld showed. */
 @Service
-class Trials {
+public class Trials {
     private final TrialRepository trials;
     private final JointRepository joints;
     private final People people;
@@ -35,13 +35,13 @@ class Trials {
 
     /** @param trouble what the weld had, in the tracer's words */
     @AllOptional
-    record TrialForm(String cause, String trouble, String words) {}
+    public record TrialForm(String cause, String trouble, String words) {}
 
     @AllOptional
-    record OutcomeForm(String nextMark, Showed showed, String note) {}
+    public record OutcomeForm(String nextMark, Showed showed, String note) {}
 
     /** @param after the weld whose trouble led to it */
-    record TrialView(
+    public record TrialView(
             UUID id,
             String cause,
             String trouble,
@@ -94,7 +94,7 @@ class Trials {
     }
 
     @Transactional
-    void changed(Actor actor, UUID inspectionId, JointEntity joint, UUID id, TrialForm form) {
+    public void changed(Actor actor, UUID inspectionId, JointEntity joint, UUID id, TrialForm form) {
         checkMay(actor);
         if (Named.find(CauseClass.class, String.valueOf(form.cause())).isEmpty()) {
             throw Refused.invalid("cause", "one of " + Named.list(CauseClass.class) + " is wanted");
@@ -115,7 +115,7 @@ class Trials {
     }
 
     @Transactional
-    void showed(Actor actor, UUID id, OutcomeForm form) {
+    public void showed(Actor actor, UUID id, OutcomeForm form) {
         checkMay(actor);
         TrialEntity trial = trials.findById(id).orElseThrow(() -> Refused.notFound("there is no such change"));
         checkLine("nextMark", form.nextMark(), 120, "the mark of the weld that was made with it");

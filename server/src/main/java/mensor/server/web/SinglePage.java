@@ -6,7 +6,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** Deep links into the browser's part all answer with its one page. */
 @Controller
 class SinglePage {
-    @GetMapping({"/joints/**", "/inspections/**", "/jobs/**", "/procedures/**", "/gauges", "/people", "/books/**"})
+    @GetMapping({
+        "/joints/**",
+        "/inspections/**",
+        "/jobs/**",
+        "/procedures/**",
+        "/gauges",
+        "/people",
+        "/books/**",
+        "/rates"
+    })
     String page() {
         return "forward:/index.html";
     }

@@ -1,0 +1,137 @@
+package mensor.server.demo;
+
+import static mensor.server.demo.DemoBench.tee;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointRepository;
+import mensor.server.making.MakingEntry;
+import mensor.server.people.Actor;
+import mensor.server.trace.Coaching;
+import mensor.server.trace.TestPieceForm;
+import mensor.server.trace.TestPieces;
+import mensor.server.trace.TrialEntity.Showed;
+import mensor.server.trace.Trials;
+import org.springframework.stereotype.Component;
+
+/** A finished lot that the rates are made of, and welds with causes: a cold pass, a change that did not help, coupons bent. */
+@Component
+class DemoCauses {
+    private static final String LOT = "Stair tower 1";
+    private static final int WELDS = 44;
+
+    private final DemoBench bench;
+    private final JointRepository joints;
+    private final Trials trials;
+    private final TestPieces tests;
+    private final Coaching coaching;
+
+    DemoCauses(DemoBench bench, JointRepository joints, Trials trials, TestPieces tests, Coaching coaching) {
+        this.bench = bench;
+        this.joints = joints;
+        this.trials = trials;
+        this.tests = tests;
+        this.coaching = coaching;
+    }
+
+    void load(Map<String, Actor> actors) {
+        finishedLot();
+        coldThenHot(actors);
+        coupons(actors);
+    }
+
+    private DemoBench.Work sound(String mark, String welder, String position) {
+        return bench.joint(LOT, mark, "1", welder, "ines", tee("24", "5/16", "3/8", "3/4", position))
+                .ready()
+                .blade("0", "24", "5/16");
+    }
+
+    /** Signed welds of two welders, a few of them rejected. */
+    private void finishedLot() {
+        for (int i = 1; i <= WELDS; i++) {
+            DemoBench.Work w = sound("ST1-%02d".formatted(i), i % 2 == 0 ? "K7" : "B2", i % 4 < 2 ? "2F" : "3F");
+            switch (i) {
+                case 3, 9, 15, 27 ->
+                    w.seen("'kind':'slag','from':'" + i % 7 + "','to':'" + (i % 7 + 1) + "','trapped':true")
+                            .clearBut("slag");
+                case 5, 21 -> w.undercut("A", "4", "8", "3/32").clearBut("undercut");
+                case 8 -> w.undercut("B", "10", "13", "5/64").clearBut("undercut");
+                case 30, 31 ->
+                    w.seen("'kind':'crater','at':'23 1/2','depth':'1/16'").clearBut("crater");
+                case 40 -> w.seen("'kind':'arc-strike','at':'6','ground':false").clearBut("arc-strike");
+                default -> w.clearBut();
+            }
+            w.sign();
+        }
+    }
+
+    /** Two welds with slag: cleaning better did not help, the record was cold. */
+    private void coldThenHot(Map<String, Actor> actors) {
+        DemoBench.Work first = cold("ST1-45");
+        DemoBench.Work second = cold("ST1-46");
+        JointEntity joint = joints.findById(first.jointId()).orElseThrow();
+        UUID trial = UUID.randomUUID();
+        trials.changed(
+                actors.get("wanda"),
+                first.inspectionId(),
+                joint,
+                trial,
+                new Trials.TrialForm("cleanliness", "slag", "every pass wire-brushed, toes first"));
+        trials.showed(
+                actors.get("ines"), trial, new Trials.OutcomeForm("ST1-46", Showed.SAME, "slag at the web toe again"));
+        trials.changed(
+                actors.get("wanda"),
+                second.inspectionId(),
+                joints.findById(second.jointId()).orElseThrow(),
+                UUID.randomUUID(),
+                new Trials.TrialForm("current-low", "slag", "root pass: amps from 95 to 135"));
+    }
+
+    private DemoBench.Work cold(String mark) {
+        DemoBench.Work w = sound(mark, "B2", "2F");
+        w.made(
+                MakingEntry.Kind.PASS,
+                "'kind':'root','electrode':'E7018','diameter':'1/8','amps':95,'polarity':'DCEP','technique':'stringer','starts':['0','9'],'stops':['9','24'],'cleaned':true");
+        return w.seen("'kind':'slag','from':'14','to':'15 1/2','trapped':true")
+                .undercut("A", "4", "5", "3/32")
+                .clearBut("slag", "undercut");
+    }
+
+    /** The welders' test pieces, bent and rated. */
+    private void coupons(Map<String, Actor> actors) {
+        joints.findAll().stream().filter(j -> j.mark().startsWith("CP-")).forEach(j -> {
+            boolean first = j.mark().equals("CP-1");
+            tests.record(actors.get("wanda"), j.id(), UUID.randomUUID(), bend("face bend 1", List.of()));
+            tests.record(
+                    actors.get("wanda"),
+                    j.id(),
+                    UUID.randomUUID(),
+                    bend("root bend 1", first ? List.of("1/16", "3/32") : List.of("5/32")));
+            coaching.rate(
+                    actors.get("ines"),
+                    bench.lookOf(j.id()),
+                    new Coaching.RatingForm(
+                            Map.of(
+                                    "profile",
+                                    2,
+                                    "toes",
+                                    first ? 2 : 1,
+                                    "uniformity",
+                                    1,
+                                    "tie-ins",
+                                    1,
+                                    "cleaning",
+                                    1,
+                                    "defects",
+                                    first ? 1 : 0),
+                            "even width, face slightly convex",
+                            first ? "a bump at the second tie-in" : "toes not wetted at the restart"));
+        });
+    }
+
+    private static TestPieceForm bend(String specimen, List<String> openings) {
+        return new TestPieceForm("bend", specimen, openings, List.of(), null, null, null, null, null, null, null, null);
+    }
+}
