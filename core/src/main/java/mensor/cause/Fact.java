@@ -12,6 +12,7 @@ public enum Fact implements Named {
     REPEATED,
     SINGLE,
     GAP_HERE,
+    FIT_UP_OFF,
     ONE_TOE,
     BOTH_TOES,
     OTHER_LEG_LONGER,

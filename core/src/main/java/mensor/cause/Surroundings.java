@@ -1,11 +1,14 @@
 package mensor.cause;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.Span;
+import mensor.look.LookItem;
 import mensor.look.ProcessLook;
 import mensor.look.ProcessQuestion;
+import mensor.look.Verdict;
 import mensor.weld.Range;
 import mensor.weld.Steel;
 
@@ -39,6 +42,18 @@ public record Surroundings(
                                 + a.where().map(w -> " at " + w.shown()).orElse("")
                                 + (a.note().isBlank() ? "" : " (" + a.note() + ")"),
                         a.where()))
+                .toList();
+    }
+
+    /** What the fit-up was found to be other than allowed. */
+    public static List<Remark> fitUp(List<LookItem> items) {
+        return items.stream()
+                .filter(i -> i.verdict() == Verdict.REJECT)
+                .map(i -> new Remark(
+                        Fact.FIT_UP_OFF,
+                        "fit-up: " + i.title().toLowerCase(Locale.ROOT) + " " + i.measured() + ", allowed "
+                                + i.allowed(),
+                        i.where()))
                 .toList();
     }
 

@@ -13,8 +13,10 @@ import mensor.cause.Surroundings.Tried;
 import mensor.length.Length;
 import mensor.look.CrackPlace;
 import mensor.look.Indication;
+import mensor.look.LookItem;
 import mensor.look.ProcessLook;
 import mensor.look.ProcessQuestion;
+import mensor.look.Verdict;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Range;
@@ -260,6 +262,27 @@ class RulingsTest {
                 .trace()
                 .get(0);
         assertThat(cause(other, CLEANLINESS).speaksFor()).isEmpty();
+    }
+
+    @Test
+    void aFitUpThatWasOffSpeaksOfTheDefectsAtItsPlace() {
+        LookItem tight = new LookItem(
+                "root-opening",
+                "Root opening",
+                Verdict.REJECT,
+                "1/32 in",
+                "1/8 ± 1/16 in",
+                "open it",
+                Optional.of(span("9", "13")),
+                "D1.1");
+        LookItem good = new LookItem("offset", "Offset", Verdict.ACCEPT, "0", "1/8 in", "", Optional.empty(), "D1.1");
+        Scene low = butt(Position.FLAT_GROOVE)
+                .seen(new Indication.IncompletePenetration(span("10", "12"), Optional.empty(), Optional.empty()));
+        List<Remark> remarks = Surroundings.fitUp(List.of(tight, good));
+        Traced t = low.around(around(remarks, List.of(), List.of())).trace().get(0);
+        assertThat(t.leading().orElseThrow().cause()).isEqualTo(FIT_UP);
+        assertThat(t.leading().orElseThrow().speaksFor())
+                .contains("fit-up: root opening 1/32 in, allowed 1/8 ± 1/16 in");
     }
 
     /** Two or three answers usually settle: from nothing recorded, the truthful answers lead to the cause. */

@@ -1,5 +1,6 @@
 package mensor.server.trace;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -97,12 +98,10 @@ public class Tracing {
                 .map(e -> MakingParts.boxLabel(e.content(), joint.unit()))
                 .flatMap(Optional::stream)
                 .toList();
-        List<Surroundings.Remark> remarks = Stream.concat(
-                        Surroundings.remarks(
-                                made.answers().stream().map(Making.Read::what).toList())
-                                .stream(),
-                        stacked(made).stream())
-                .toList();
+        List<Surroundings.Remark> remarks = new ArrayList<>(Surroundings.remarks(
+                made.answers().stream().map(Making.Read::what).toList()));
+        remarks.addAll(Surroundings.fitUp(made.fitUp().items()));
+        stacked(made).ifPresent(remarks::add);
         return new Surroundings(
                 remarks,
                 startsAndStops,
