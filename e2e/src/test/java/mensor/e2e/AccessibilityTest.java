@@ -3,6 +3,7 @@ package mensor.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static mensor.e2e.Floor.openFromWorklist;
 import static mensor.e2e.Floor.signIn;
+import static mensor.e2e.Floor.tab;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
@@ -17,7 +18,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Every screen in light and dark, held against the rules of axe-core (WCAG 2, contrast among them). */
 class AccessibilityTest extends InTheBrowser {
     private static final List<String> ROOMS =
-            List.of("/jobs", "/procedures", "/gauges", "/books", "/people", "/joints/new");
+            List.of("/jobs", "/procedures", "/gauges", "/rates", "/books", "/people", "/joints/new");
 
     private final Map<String, String> found = new LinkedHashMap<>();
 
@@ -65,6 +66,13 @@ class AccessibilityTest extends InTheBrowser {
         page.getByText("Run", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Practice gauge").click();
         look(page, "bench, a run of stations");
+        openFromWorklist(page, "ST1-46");
+        tab(page, "Causes").click();
+        page.getByText("Look for a sign").click();
+        look(page, "bench, causes");
+        page.getByText("note for the welder").click();
+        assertThat(page.locator("article")).isVisible();
+        look(page, "note for the welder");
         if (theme.equals("light")) {
             Object joint = page.evaluate(
                     "async () => (await (await fetch('/api/joints?find=ST2-17&group=all')).json()).rows[0].jointId");

@@ -36,8 +36,8 @@ class WeldingTest {
         JsonNode bench = ines.get(look).expect(200).json();
         assertThat(bench.get("making").get("departures").get(0).get("line").asString())
                 .isEqualTo("1/8 in E7018 at 90 A: the rod's range is 115–165 A");
-        assertThat(leading(ines, look).get("class").asString()).isEqualTo("current-low");
-        assertThat(leading(ines, look).get("for").toString()).contains("115–165 A");
+        assertThat(leading(ines, look).get("id").asString()).isEqualTo("current-low");
+        assertThat(leading(ines, look).get("speaksFor").toString()).contains("115–165 A");
     }
 
     @Test
@@ -50,7 +50,7 @@ class WeldingTest {
         String sum = ines.get(look).json().get("signature").get("sha256").asString();
         TestBrowser rufus = RunningMensor.as("rufus");
         record(rufus, look, "{'signs':['slag-ahead-of-pool']}").expect(200);
-        assertThat(leading(rufus, look).get("class").asString()).isEqualTo("travel-angle");
+        assertThat(leading(rufus, look).get("id").asString()).isEqualTo("travel-angle");
         assertThat(ines.get(look).json().get("signature").get("sha256").asString())
                 .as("the record stays frozen")
                 .isEqualTo(sum);
