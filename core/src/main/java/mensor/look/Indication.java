@@ -36,6 +36,11 @@ public sealed interface Indication {
         return this;
     }
 
+    /** The same along another stretch; what lies at a place, or nowhere, stays as it is. */
+    default Indication along(Span stretch) {
+        return this;
+    }
+
     record Crack(Span span, Optional<CrackPlace> where) implements Indication {
         @Override
         public String kind() {
@@ -50,6 +55,11 @@ public sealed interface Indication {
 
     record IncompleteFusion(Span span) implements Indication {
         @Override
+        public Indication along(Span stretch) {
+            return new IncompleteFusion(stretch);
+        }
+
+        @Override
         public String kind() {
             return "incomplete-fusion";
         }
@@ -61,6 +71,11 @@ public sealed interface Indication {
     }
 
     record Overlap(Toe toe, Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new Overlap(toe, stretch, depth, division);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new Overlap(toe, span, Worse.by(depth, more), division);
@@ -78,6 +93,11 @@ public sealed interface Indication {
     }
 
     record Undercut(Toe toe, Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new Undercut(toe, stretch, deep, division);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new Undercut(toe, span, Worse.by(deep, more), division);
@@ -101,6 +121,11 @@ public sealed interface Indication {
 
     /** A stretch marked as under the wanted size; {@code least} is the least size there in the drawing's meaning. */
     record Undersize(Span span, Length least) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new Undersize(stretch, least);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return least.isOver(more) ? new Undersize(span, least.minus(more)) : this;
@@ -183,6 +208,11 @@ public sealed interface Indication {
     /** Slag: trapped at a toe or open after cleaning, or else still covering the weld. */
     record Slag(Span span, boolean trapped) implements Indication {
         @Override
+        public Indication along(Span stretch) {
+            return new Slag(stretch, trapped);
+        }
+
+        @Override
         public String kind() {
             return "slag";
         }
@@ -195,6 +225,11 @@ public sealed interface Indication {
 
     record Spatter(Span span, boolean loose) implements Indication {
         @Override
+        public Indication along(Span stretch) {
+            return new Spatter(stretch, loose);
+        }
+
+        @Override
         public String kind() {
             return "spatter";
         }
@@ -206,6 +241,11 @@ public sealed interface Indication {
     }
 
     record Underfill(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new Underfill(stretch, depth, division);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new Underfill(span, Worse.by(depth, more), division);
@@ -224,6 +264,11 @@ public sealed interface Indication {
 
     record IncompletePenetration(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
+        public Indication along(Span stretch) {
+            return new IncompletePenetration(stretch, depth, division);
+        }
+
+        @Override
         public Indication worseBy(Length more) {
             return new IncompletePenetration(span, Worse.by(depth, more), division);
         }
@@ -240,6 +285,11 @@ public sealed interface Indication {
     }
 
     record MeltThrough(Span span, Length height, Optional<Length> division) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new MeltThrough(stretch, height, division);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new MeltThrough(span, Worse.by(height, more), division);
@@ -262,6 +312,11 @@ public sealed interface Indication {
     }
 
     record RootConcavity(Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new RootConcavity(stretch, deep, division);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new RootConcavity(span, Worse.by(deep, more), division);
@@ -301,6 +356,11 @@ public sealed interface Indication {
     }
 
     record Misalignment(Span span, Length offset, Optional<Length> division) implements Indication {
+        @Override
+        public Indication along(Span stretch) {
+            return new Misalignment(stretch, offset, division);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new Misalignment(span, Worse.by(offset, more), division);

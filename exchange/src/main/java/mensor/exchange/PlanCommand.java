@@ -5,9 +5,7 @@ import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import mensor.look.Inspection;
 import mensor.plan.PassPlanner;
 import mensor.plan.PlanConstants;
@@ -40,29 +38,12 @@ public final class PlanCommand {
         List<String> files = new ArrayList<>(arguments);
         PlanConstants constants;
         try {
-            constants = PlanConstants.USUAL.with(settings(files));
+            constants = PlanConstants.USUAL.with(Settings.numbers(files, "--set"));
         } catch (InvalidField e) {
             err.println("mensor plan: " + e.field() + ": " + e.problem());
             return 3;
         }
         return InputFiles.answerEach("plan", files, in, out, err, text -> answer(text, constants));
-    }
-
-    /** Takes the settings out of the arguments. */
-    private static Map<String, Double> settings(List<String> arguments) {
-        Map<String, Double> settings = new LinkedHashMap<>();
-        int i;
-        while ((i = arguments.indexOf("--set")) >= 0) {
-            arguments.remove(i);
-            String setting = i < arguments.size() ? arguments.remove(i) : "";
-            try {
-                String[] parts = setting.split("=", 2);
-                settings.put(parts[0], Double.valueOf(parts[1]));
-            } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
-                throw new InvalidField("--set", "NAME=NUMBER is wanted, got \"" + setting + "\"");
-            }
-        }
-        return settings;
     }
 
     private static String answer(String text, PlanConstants constants) {

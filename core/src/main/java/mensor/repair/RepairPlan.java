@@ -1,0 +1,46 @@
+package mensor.repair;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import mensor.length.Span;
+import mensor.look.Criterion;
+
+/**
+ * What to do about one rejected place: an estimate and an order of work, not an approval.
+ *
+ * @param indication the index of the indication, or empty where a reading rejects
+ * @param least the least repair that clears the finding, where less than all suffices
+ * @param holds what waits for somebody's word before work begins
+ * @param extent what is taken out or prepared along the weld; empty where it must be found first
+ * @param numbers the cavity, the metal and the rods; empty without a depth
+ * @param preheat as the table gives it; empty where the steel is not known
+ */
+public record RepairPlan(
+        OptionalInt indication,
+        OptionalInt reading,
+        String kind,
+        Criterion criterion,
+        Disposition disposition,
+        String why,
+        Optional<String> least,
+        List<String> holds,
+        List<String> steps,
+        Optional<Span> extent,
+        Optional<Numbers> numbers,
+        Optional<String> preheat) {
+
+    /** Lengths in mm, areas mm², volume mm³; estimates. {@code rod} is its class, {@code diameter} as drawn or 1/8 in. */
+    public record Numbers(
+            double depth,
+            double width,
+            double area,
+            double length,
+            double volume,
+            double grams,
+            String rod,
+            String diameter,
+            int rods,
+            int beads,
+            double arcMinutes) {}
+}

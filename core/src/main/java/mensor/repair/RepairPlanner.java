@@ -1,0 +1,373 @@
+package mensor.repair;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mensor.criteria.CriteriaBook;
+import mensor.judge.Evaluation;
+import mensor.judge.Finding;
+import mensor.judge.Terms;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.CrackPlace;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+import mensor.weld.Joint;
+import mensor.weld.MinimumPreheat;
+import mensor.weld.Pass;
+import mensor.weld.PassLimits;
+import mensor.weld.RodTable;
+import mensor.weld.Sign;
+import mensor.weld.Steel;
+
+/**
+ * Plans the repair of each rejected place: AWS D1.1 7.25 (5.25) for what is taken out and who decides, from memory; geometry
+ * and shop arithmetic for the numbers. Depths that were read stand; a depth that was not must be found, and is not guessed.
+ */
+public final class RepairPlanner {
+    private static final String LOW_HYDROGEN = "E7018";
+    private static final Length EIGHTH = Length.inches(1, 8);
+
+    private final Inspection look;
+    private final Joint joint;
+    private final CriteriaBook book;
+    private final Terms terms;
+    private final RepairConstants constants;
+    private final Map<Integer, Length> depths;
+    private final Steel steel;
+    private final String rod;
+
+    private RepairPlanner(
+            Inspection look, CriteriaBook book, Terms terms, RepairConstants constants, Map<Integer, Length> depths) {
+        this.look = look;
+        this.joint = look.joint();
+        this.book = book;
+        this.terms = terms;
+        this.constants = constants;
+        this.depths = depths;
+        this.steel = joint.grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
+        this.rod = rod();
+    }
+
+    /** @param depths how deep the excavation of an indication goes, by its index, where somebody found it */
+    public static List<RepairPlan> plan(
+            Inspection look,
+            Evaluation evaluation,
+            Terms terms,
+            RepairConstants constants,
+            Map<Integer, Length> depths) {
+        RepairPlanner planner = new RepairPlanner(look, evaluation.book(), terms, constants, depths);
+        List<RepairPlan> plans = new ArrayList<>();
+        Set<Integer> indications = new HashSet<>();
+        Set<Integer> readings = new HashSet<>();
+        for (Finding f : evaluation.rejected()) {
+            Optional<String> least = planner.least(f);
+            f.indications().stream().filter(indications::add).forEach(i -> plans.add(planner.indication(i, f, least)));
+            f.readings().stream().filter(readings::add).forEach(i -> plans.add(planner.reading(i, f)));
+        }
+        return List.copyOf(plans);
+    }
+
+    private Optional<String> least(Finding f) {
+        return LeastRepair.of(look, book, terms, f)
+                .map(l -> "correcting " + l.total().in(look.units()).shownWithUnit() + " at "
+                        + l.stretches().stream().map(Span::shown).collect(Collectors.joining(" and "))
+                        + " suffices for " + f.criterion().title().toLowerCase(java.util.Locale.ROOT));
+    }
+
+    private RepairPlan indication(int index, Finding f, Optional<String> least) {
+        Indication i = look.indications().get(index);
+        Disposition disposition = disposition(i, f.criterion());
+        Optional<Span> extent = i.isPlaced() ? Optional.of(extent(i)) : Optional.empty();
+        Optional<Length> depth = depth(index, i, disposition);
+        Optional<RepairPlan.Numbers> numbers = i instanceof Indication.Undersize u
+                ? extent.flatMap(e -> addedToFillet(u.least(), u.span()))
+                : disposition == Disposition.BLEND
+                        ? Optional.empty()
+                        : depth.filter(Length::isPositive).map(d -> cavity(d, extent.orElse(i.span())));
+        return new RepairPlan(
+                OptionalInt.of(index),
+                OptionalInt.empty(),
+                i.kind(),
+                f.criterion(),
+                disposition,
+                Disposition.why(f.criterion()),
+                least,
+                holds(i),
+                steps(i, disposition, extent, numbers),
+                extent,
+                numbers,
+                preheat().map(MinimumPreheat::shown));
+    }
+
+    private RepairPlan reading(int index, Finding f) {
+        Reading r = look.readings().get(index);
+        Disposition disposition = Disposition.suiting(f.criterion()).get(0);
+        Optional<Span> extent = f.span().filter(s -> s.extent().isPositive());
+        Optional<RepairPlan.Numbers> numbers = f.criterion() == Criterion.SIZE && r instanceof Reading.Station s
+                ? s.legA().flatMap(a -> s.legB().map(a::min)).flatMap(leg -> extent.flatMap(e -> addedToFillet(leg, e)))
+                : Optional.empty();
+        List<String> steps = new ArrayList<>();
+        if (extent.isEmpty()) {
+            steps.add("read to both sides of " + r.span().shown() + " until the readings are good: that is the extent");
+        }
+        steps.addAll(work(disposition, numbers));
+        return new RepairPlan(
+                OptionalInt.empty(),
+                OptionalInt.of(index),
+                f.id(),
+                f.criterion(),
+                disposition,
+                Disposition.why(f.criterion()),
+                Optional.empty(),
+                List.of(),
+                List.copyOf(steps),
+                extent,
+                numbers,
+                preheat().map(MinimumPreheat::shown));
+    }
+
+    private static Disposition disposition(Indication i, Criterion criterion) {
+        boolean missing = i instanceof Indication.Underfill || i instanceof Indication.RootConcavity;
+        return missing ? Disposition.ADD_METAL : Disposition.suiting(criterion).get(0);
+    }
+
+    /** Sound metal with each end of a crack, a run-in with anything else; it stops at the weld's ends. */
+    private Span extent(Indication i) {
+        double beyond = i instanceof Indication.Crack ? constants.beyondCrack() : constants.runIn();
+        Length more = Length.millimetres(java.math.BigDecimal.valueOf(beyond).toPlainString())
+                .in(look.units());
+        if (i instanceof Indication.Crack && beyond == RepairConstants.USUAL.beyondCrack()) {
+            more = look.units().pick(Length.inches(2), Length.millimetres("50"));
+        }
+        Span s = i.span();
+        if (joint.closed()) {
+            Length length = s.wraps() ? joint.length().minus(s.from()).plus(s.to()) : s.extent();
+            if (!length.plus(more.times(2)).isUnder(joint.length())) {
+                return joint.ruler().whole();
+            }
+            return new Span(
+                    joint.ruler().place(s.from().minus(more)), joint.ruler().place(s.to().plus(more)));
+        }
+        Length zero = Length.zero(look.units());
+        Length from = s.from().minus(more);
+        Length to = s.to().plus(more);
+        Length end = joint.length();
+        Length last = s.to().isOver(end) ? s.to() : end; // what lies beside the weld may lie past its end
+        return new Span(from.isNegative() ? zero : from, to.isOver(last) ? last : to);
+    }
+
+    private boolean isClipped(Indication i, Span extent) {
+        return i instanceof Indication.Crack
+                && !joint.closed()
+                && (extent.from().signum() == 0 || extent.to().compareTo(joint.length()) == 0);
+    }
+
+    private Optional<Length> depth(int index, Indication i, Disposition disposition) {
+        if (depths.containsKey(index)) {
+            return Optional.of(depths.get(index));
+        }
+        boolean isDepth = switch (i.kind()) {
+            case "undercut", "underfill", "root-concavity", "incomplete-penetration", "crater" -> true;
+            default -> false;
+        };
+        return isDepth && disposition != Disposition.BLEND ? i.depth() : Optional.empty();
+    }
+
+    private RepairPlan.Numbers cavity(Length depth, Span extent) {
+        double d = mm(depth);
+        Cavity cavity = new Cavity(d, constants.includedDegrees(), constants.rootRadius());
+        double length = mm(extent.wraps() ? joint.length().minus(extent.from()).plus(extent.to()) : extent.extent());
+        return numbers(d, cavity.width(), cavity.area(), length, cavity.volume(length, constants.runOut()));
+    }
+
+    /** What brings a fillet up to its size: the difference of the triangles, at least one whole bead. */
+    private Optional<RepairPlan.Numbers> addedToFillet(Length actual, Span along) {
+        if (!joint.isFillet() || joint.size().isEmpty() || !joint.size().get().isOver(actual)) {
+            return Optional.empty();
+        }
+        double wanted = mm(joint.size().get());
+        double is = mm(actual);
+        double area = (wanted * wanted - is * is)
+                / 2
+                * Math.sin(Math.toRadians(joint.dihedral().degrees().doubleValue()));
+        double length = mm(along.extent());
+        double atLeast = Math.max(area, beadArea());
+        return Optional.of(numbers(wanted - is, wanted, atLeast, length, atLeast * length));
+    }
+
+    private RepairPlan.Numbers numbers(double depth, double width, double area, double length, double volume) {
+        double grams = volume * constants.density() / 1000;
+        double perRod = perRod();
+        int rods = (int) Math.ceil(grams / perRod - 1e-9);
+        int beads = (int) Math.max(1, Math.ceil(area / beadArea() - 1e-9));
+        return new RepairPlan.Numbers(
+                depth,
+                width,
+                area,
+                length,
+                volume,
+                grams,
+                rod,
+                EIGHTH.shownWithUnit(),
+                rods,
+                beads,
+                rods * constants.burnSeconds() / 60);
+    }
+
+    private double perRod() {
+        return RodTable.deposit(rod, EIGHTH).orElseThrow().grams();
+    }
+
+    /** The cross-section that one rod lays over its run. */
+    private double beadArea() {
+        return perRod() / (constants.density() / 1000 * constants.runLength());
+    }
+
+    private static double mm(Length length) {
+        return length.approximateNanometres() / Unit.MILLIMETRE.nanometres();
+    }
+
+    /** The rod that was used where it is of low hydrogen, or the steel lets another; else a low-hydrogen one. */
+    private String rod() {
+        return look.welding().passes().stream()
+                .map(Pass::electrode)
+                .flatMap(Optional::stream)
+                .filter(e -> RodTable.deposit(e, EIGHTH).isPresent())
+                .filter(e -> RodTable.isLowHydrogen(e).orElse(false) || steel == Steel.A36_TYPE)
+                .findFirst()
+                .orElse(LOW_HYDROGEN);
+    }
+
+    private Optional<MinimumPreheat> preheat() {
+        return MinimumPreheat.of(
+                steel,
+                RodTable.isLowHydrogen(rod).orElse(false),
+                joint.thicker().thickness().in(look.units()));
+    }
+
+    private boolean isQuenchedAndTempered() {
+        return joint.delayed().orElse(false);
+    }
+
+    private List<String> holds(Indication i) {
+        List<String> holds = new ArrayList<>();
+        if (i instanceof Indication.Crack c) {
+            if (c.where().filter(CrackPlace.BASE::equals).isPresent()) {
+                holds.add("base metal is repaired: the Engineer's document first");
+            }
+            if (look.welding().signs().contains(Sign.APPEARED_LATER)) {
+                holds.add("a crack that appeared later: the Engineer's document first");
+            }
+            holds.add(
+                    "is the crack a major one? the Engineer says; nothing under load is ground or gouged before he has decided on support");
+        }
+        if (i instanceof Indication.NotAsDrawn) {
+            holds.add("a changed design: the Engineer's document first");
+        }
+        if (steel == Steel.UNKNOWN) {
+            holds.add("preheat: the steel" + joint.grade().map(g -> " " + g).orElse("")
+                    + " is not one that the table knows; no number until it is");
+        } else if (preheat().isEmpty()) {
+            holds.add("preheat: the table has none for this steel with rods that are not low-hydrogen");
+        }
+        return List.copyOf(holds);
+    }
+
+    private List<String> steps(
+            Indication i, Disposition disposition, Optional<Span> extent, Optional<RepairPlan.Numbers> numbers) {
+        List<String> steps = new ArrayList<>();
+        if (i instanceof Indication.Crack) {
+            steps.add("find both ends by PT, MT or etching; the extent below holds for the ends as they were seen");
+        }
+        extent.ifPresent(e -> steps.add((disposition == Disposition.BLEND
+                        ? "dress "
+                        : disposition == Disposition.ADD_METAL ? "prepare " : "take out ")
+                + e.shown() + " from the datum"
+                + (i instanceof Indication.Crack
+                        ? ", 2 in [50 mm] of sound metal beyond each end"
+                                + (isClipped(i, e) ? ", less where the weld ends" : "")
+                        : "")));
+        boolean needsDepth = numbers.isEmpty() && disposition == Disposition.REMOVE_AND_REWELD;
+        if (needsDepth) {
+            steps.add(
+                    "the depth must be found: go down in thin layers until the metal is sound, then measure; without it there is no estimate of metal and rods");
+        }
+        if (disposition == Disposition.REMOVE_AND_REWELD) {
+            steps.add(wayOut(numbers));
+            steps.add(
+                    i instanceof Indication.Crack
+                            ? "prove by MT or PT that the crack is gone, and have it seen"
+                            : "look into the cavity: clean, sound, walls that a rod can reach");
+        }
+        steps.addAll(work(disposition, numbers));
+        return List.copyOf(steps);
+    }
+
+    private String wayOut(Optional<RepairPlan.Numbers> numbers) {
+        String quenched = isQuenchedAndTempered() ? "; no oxygen gouging on this steel" : "";
+        boolean much = numbers.filter(n -> n.volume() >= constants.gougeFrom()).isPresent();
+        if (much) {
+            return "carbon-arc gouge, then grind the skin bright" + quenched;
+        }
+        return (joint.isFillet()
+                        ? "grind with a wheel, at the root with a burr: a flap disc does not reach it, a thin cut-off wheel is never side-loaded"
+                        : "grind with a wheel; a burr where it cannot go; a thin cut-off wheel is never side-loaded")
+                + quenched;
+    }
+
+    private List<String> work(Disposition disposition, Optional<RepairPlan.Numbers> numbers) {
+        List<String> steps = new ArrayList<>();
+        boolean welds = disposition == Disposition.ADD_METAL || disposition == Disposition.REMOVE_AND_REWELD;
+        if (disposition == Disposition.BLEND) {
+            steps.add(
+                    "grind along the weld, then measure what is left: grinding into the plate is a base-metal repair");
+        } else if (disposition == Disposition.REFER) {
+            steps.add("refer to the Engineer with the finding and a drawing");
+        }
+        if (welds) {
+            if (disposition == Disposition.ADD_METAL) {
+                steps.add("clean and grind the surface bright; metal is not laid over a defect");
+            }
+            preheat()
+                    .ifPresent(p -> steps.add("preheat to at least " + p.shown()
+                            + ", the greater of 3 in [75 mm] and the thickness around"));
+            steps.add("weld with " + rod + ", rods not over 5/32 in"
+                    + numbers.map(n -> ": about " + n.rods() + " of " + n.diameter())
+                            .orElse(""));
+            numbers.filter(n -> joint.isFillet()).flatMap(n -> smallBead()).ifPresent(steps::add);
+        }
+        if (disposition != Disposition.REFER && disposition != Disposition.ACCEPT_AS_IS) {
+            steps.add(
+                    "look again by the same criteria: at least 2 in [50 mm] to each side, both toes, the reverse face, every ground place"
+                            + (isQuenchedAndTempered() && welds ? "; not before 48 h after the repair" : ""));
+        }
+        return steps;
+    }
+
+    /** A bead that is small for the plate cools too fast. */
+    private Optional<String> smallBead() {
+        Length least = PassLimits.leastFillet(joint.thinner().thickness(), false, look.units());
+        double leg = Math.sqrt(2 * beadArea());
+        return leg < mm(least) - 1e-6
+                ? Optional.of("the bead is smaller than the least fillet for the thickness, "
+                        + least.in(look.units()).shownWithUnit() + ": preheat, or lay a bigger bead")
+                : Optional.empty();
+    }
+
+    /** The cautions that stand beside every repair. */
+    public static List<String> cautions() {
+        return List.of(
+                "Grinding: guard on, disc rated for the speed, shield over glasses, ears, breathing; hot metal is marked.",
+                "Gouging and welding: fume, noise, shock, hot-work permit, fire watch at least 30 min (60 in newer rules).",
+                "Estimates from common practice; local codes, the procedure and licensed practice decide.");
+    }
+}

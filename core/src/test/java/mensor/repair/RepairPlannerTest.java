@@ -1,0 +1,255 @@
+package mensor.repair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mensor.criteria.d11.StaticBook;
+import mensor.judge.Evaluation;
+import mensor.judge.Judge;
+import mensor.judge.Terms;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.Conditions;
+import mensor.look.CrackPlace;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Verdict;
+import mensor.weld.Connection;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.Member;
+import mensor.weld.Toe;
+import mensor.weld.WeldType;
+import mensor.weld.WeldingRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Repair plans: D1.1 7.25 (5.25) from memory, geometry by hand. */
+class RepairPlannerTest {
+    private static final StaticBook BOOK = new StaticBook();
+    private static final Optional<Length> NONE = Optional.empty();
+
+    private static Length in(String s) {
+        return Length.parse(s, Unit.INCH);
+    }
+
+    private static Span span(String from, String to) {
+        return new Span(in(from), in(to));
+    }
+
+    private static Inspection look(String grade, Indication... seen) {
+        Joint.Builder joint = new Joint.Builder("R1", WeldType.FILLET, Connection.TEE, in("24"))
+                .size(in("5/16"))
+                .members(new Member("web", in("3/8")), new Member("flange", in("3/4")));
+        if (grade != null && grade.endsWith(", thick")) {
+            joint.members(new Member("web", in("1")), new Member("flange", in("1")));
+        }
+        if (grade != null) {
+            joint.grade(grade.replace(", thick", ""));
+        }
+        return new Inspection(
+                joint.build(),
+                Unit.INCH,
+                Conditions.READY,
+                Set.of(),
+                true,
+                List.of(),
+                List.of(),
+                List.of(seen),
+                List.of(),
+                false,
+                WeldingRecord.NONE);
+    }
+
+    private static List<RepairPlan> plans(Inspection look, Map<Integer, Length> depths) {
+        Evaluation e = Judge.evaluate(look, BOOK);
+        return RepairPlanner.plan(look, e, Terms.NONE, RepairConstants.USUAL, depths);
+    }
+
+    private static RepairPlan plan(String grade, Indication... seen) {
+        return plans(look(grade, seen), Map.of()).get(0);
+    }
+
+    private static Indication undercut(String from, String to, String depth) {
+        return new Indication.Undercut(Toe.A, span(from, to), in(depth), NONE);
+    }
+
+    private static Indication crack(CrackPlace where, String from, String to) {
+        return new Indication.Crack(span(from, to), Optional.of(where));
+    }
+
+    @Test
+    void aCrackTakesTwoInchesBeyondEachEndAndStopsAtTheWeldsEnd() {
+        RepairPlan p = plan("A36", crack(CrackPlace.WELD, "10", "11 1/2"));
+        assertThat(p.extent()).contains(span("8", "13 1/2"));
+        assertThat(p.disposition()).isEqualTo(Disposition.REMOVE_AND_REWELD);
+        assertThat(p.steps().get(0)).contains("both ends by PT, MT");
+        assertThat(p.steps()).anyMatch(s -> s.contains("8–13 1/2")).anyMatch(s -> s.contains("prove by MT or PT"));
+        assertThat(p.numbers()).as("without a depth there is none").isEmpty();
+        assertThat(p.steps()).anyMatch(s -> s.contains("depth must be found"));
+        RepairPlan end = plan("A36", crack(CrackPlace.WELD, "1", "2"));
+        assertThat(end.extent()).contains(span("0", "4"));
+        assertThat(end.steps()).anyMatch(s -> s.contains("less where the weld ends"));
+    }
+
+    @Test
+    void withItsDepthTheCavityTheMetalAndTheRodsFollow() {
+        RepairPlan p = plans(look("A36", crack(CrackPlace.WELD, "10", "11 1/2")), Map.of(0, in("1/4")))
+                .get(0);
+        RepairPlan.Numbers n = p.numbers().orElseThrow();
+        // 60°, root 1/4 in, 1/4 in deep: r(1 − sin 30°) = 1/8 in, the walls begin there
+        Cavity cavity = new Cavity(6.35, 60, 6.35);
+        assertThat(n.length()).isCloseTo(5.5 * 25.4, within(1e-6));
+        assertThat(n.width()).isCloseTo(2 * 6.35 / Math.cos(Math.toRadians(30)), within(1e-6));
+        assertThat(n.volume()).isCloseTo(cavity.area() * (5.5 * 25.4 + 3 * 6.35), within(1e-6));
+        assertThat(n.grams()).isCloseTo(n.volume() * 7.85e-3, within(1e-9));
+        assertThat(n.rod()).isEqualTo("E7018");
+        assertThat(n.rods()).as("20.5 g from each 1/8 in rod").isEqualTo((int) Math.ceil(n.grams() / 20.5));
+        assertThat(n.arcMinutes()).isCloseTo(n.rods() * 65 / 60.0, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1/8, grind with a wheel", "1, carbon-arc gouge"})
+    void muchMetalIsGouged(String depth, String way) {
+        RepairPlan p = plans(look("A36", crack(CrackPlace.WELD, "10", "11")), Map.of(0, in(depth)))
+                .get(0);
+        assertThat(p.steps()).anyMatch(s -> s.startsWith(way));
+    }
+
+    @Test
+    void unknownSteelIsAHoldAndNoNumber() {
+        RepairPlan unknown = plan(null, crack(CrackPlace.WELD, "10", "11"));
+        assertThat(unknown.preheat()).isEmpty();
+        assertThat(unknown.holds()).anyMatch(h -> h.startsWith("preheat: the steel"));
+        RepairPlan odd = plan("X-99", crack(CrackPlace.WELD, "10", "11"));
+        assertThat(odd.holds()).anyMatch(h -> h.contains("X-99"));
+        RepairPlan known = plan("A572-50", crack(CrackPlace.WELD, "10", "11"));
+        assertThat(known.preheat()).hasValueSatisfying(h -> assertThat(h).contains("32 °F"));
+        assertThat(known.holds()).noneMatch(h -> h.startsWith("preheat"));
+    }
+
+    @Test
+    void baseMetalAndCracksWaitForTheEngineer() {
+        assertThat(plan("A36", crack(CrackPlace.BASE, "10", "11")).holds()).anyMatch(h -> h.contains("base metal"));
+        assertThat(plan("A36", crack(CrackPlace.WELD, "10", "11")).holds()).anyMatch(h -> h.contains("major"));
+        assertThat(plan("A36", new Indication.Slag(span("4", "5"), true)).holds())
+                .isEmpty();
+    }
+
+    @Test
+    void undercutIsFilledAndABeadTooSmallForThePlateIsFlagged() {
+        RepairPlan p = plan("A36", undercut("4", "9", "3/32"));
+        assertThat(p.disposition()).isEqualTo(Disposition.ADD_METAL);
+        assertThat(p.extent()).contains(span("3 1/2", "9 1/2"));
+        assertThat(p.numbers().orElseThrow().depth()).isCloseTo(25.4 * 3 / 32, within(1e-6));
+        assertThat(p.steps()).anyMatch(s -> s.contains("metal is not laid over a defect"));
+        assertThat(p.steps()).anyMatch(s -> s.contains("at least 2 in [50 mm] to each side"));
+        assertThat(p.steps()).noneMatch(s -> s.contains("smaller than the least fillet"));
+        RepairPlan thick = plan("A36, thick", undercut("4", "9", "3/32"));
+        assertThat(thick.steps()).anyMatch(s -> s.contains("smaller than the least fillet for the thickness, 5/16 in"));
+    }
+
+    @Test
+    void undersizeIsBroughtUpByTheDifferenceOfTheTriangles() {
+        RepairPlan p = plan("A36", new Indication.Undersize(span("4", "14"), in("1/8")));
+        RepairPlan.Numbers n = p.numbers().orElseThrow();
+        double wanted = 25.4 * 5 / 16;
+        double is = 25.4 / 8;
+        double oneBead = 20.5 / (7.85e-3 * 8 * 25.4);
+        assertThat(n.area()).isCloseTo(Math.max((wanted * wanted - is * is) / 2, oneBead), within(1e-6));
+        assertThat(n.length()).as("the portion, without its run-in").isCloseTo(254, within(1e-6));
+    }
+
+    @Test
+    void excessIsDressedWithoutMetal() {
+        RepairPlan p = plan("A36", new Indication.Overlap(Toe.B, span("4", "6"), NONE, NONE));
+        assertThat(p.disposition()).isEqualTo(Disposition.BLEND);
+        assertThat(p.numbers()).isEmpty();
+        assertThat(p.steps()).anyMatch(s -> s.contains("measure what is left"));
+    }
+
+    /** 2 1/4 in over 1/32 in one 12 in window, 2 allowed: a quarter inch less suffices. */
+    @Test
+    void theLeastRepairIsTheExcessAndNotMore() {
+        Inspection look = look(
+                "A36",
+                undercut("3", "4 1/2", "1/32"),
+                undercut("11", "12 1/4", "3/64"),
+                undercut("13 1/4", "14 1/4", "3/64"));
+        Evaluation e = Judge.evaluate(look, BOOK);
+        LeastRepair least =
+                LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0)).orElseThrow();
+        assertThat(least.total()).isEqualTo(in("1/4"));
+        assertThat(least.stretches()).containsExactly(span("13 1/4", "13 1/2"));
+        assertThat(plans(look, Map.of()).get(0).least())
+                .hasValueSatisfying(
+                        l -> assertThat(l).isEqualTo("correcting 1/4 in at 13 1/4–13 1/2 suffices for undercut"));
+    }
+
+    @Test
+    void whatIsCorrectedClearsTheFindingAndALittleLessDoesNot() {
+        Indication[] seen = {undercut("0", "2", "3/64"), undercut("5", "8", "3/64"), undercut("20", "23", "3/64")};
+        Inspection look = look("A36", seen);
+        Evaluation e = Judge.evaluate(look, BOOK);
+        LeastRepair least =
+                LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0)).orElseThrow();
+        assertThat(least.stretches()).hasSizeGreaterThan(1);
+        assertThat(least.total()).isLessThan(in("8"));
+        assertThat(verdict(look, least.stretches(), in("0"))).isNotEqualTo(Verdict.REJECT);
+        assertThat(verdict(look, least.stretches(), in("1/16"))).isEqualTo(Verdict.REJECT);
+    }
+
+    /** The undercut's verdict with these stretches corrected, the last of them by so much less. */
+    private static Verdict verdict(Inspection look, List<Span> corrected, Length less) {
+        List<Indication> left = new java.util.ArrayList<>();
+        for (Indication i : look.indications()) {
+            Span s = i.span();
+            Span cut = corrected.stream()
+                    .filter(c -> s.contains(c.from()) && s.contains(c.to()))
+                    .findFirst()
+                    .orElse(null);
+            if (cut == null) {
+                left.add(i);
+                continue;
+            }
+            boolean part = !cut.equals(s);
+            Length from = part && cut.from().compareTo(s.from()) == 0 ? cut.to().minus(less) : s.from();
+            Length to = part && cut.from().compareTo(s.from()) != 0 ? cut.from().plus(less) : s.to();
+            if (part) {
+                left.add(i.along(new Span(from, to)));
+            }
+        }
+        return Judge.evaluate(look.with(List.of(), left), BOOK).findings().stream()
+                .filter(f -> f.id().equals("undercut"))
+                .findFirst()
+                .orElseThrow()
+                .verdict();
+    }
+
+    @Test
+    void aDepthBeyondAllAllowanceHasNoLesserRepair() {
+        Inspection look = look("A36", undercut("4", "5", "1/8"));
+        Evaluation e = Judge.evaluate(look, BOOK);
+        assertThat(LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0))).isEmpty();
+    }
+
+    @Test
+    void constantsAreCheckedByName() {
+        assertThat(RepairConstants.USUAL.with(Map.of("rootRadius", 3.0)).rootRadius())
+                .isEqualTo(3);
+        assertThatThrownBy(() -> RepairConstants.USUAL.with(Map.of("rootRadios", 3.0)))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("is no constant");
+        assertThatThrownBy(() -> RepairConstants.USUAL.with(Map.of("beyondCrack", 25.0)))
+                .hasMessageContaining("2 in");
+        assertThatThrownBy(() -> RepairConstants.USUAL.with(Map.of("density", 0.0)))
+                .hasMessageContaining("over zero");
+    }
+}

@@ -1,0 +1,92 @@
+package mensor.exchange;
+
+import java.io.InputStream;
+import java.io.OutputStreamWriter;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mensor.judge.Judge;
+import mensor.judge.Terms;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.look.Inspection;
+import mensor.repair.RepairConstants;
+import mensor.repair.RepairPlanner;
+import mensor.weld.InvalidField;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * {@code mensor repair [--depth N=LENGTH]… [--set NAME=NUMBER]… FILE…}: the repair of each rejected place, one line of
+ * {@code mensor-repair/1} a file. Exit 0 when all were answered, 3 where one cannot be read.
+ */
+public final class RepairCommand {
+    private final InputStream in;
+    private final PrintWriter out;
+    private final PrintWriter err;
+
+    public RepairCommand(InputStream in, PrintWriter out, PrintWriter err) {
+        this.in = in;
+        this.out = out;
+        this.err = err;
+    }
+
+    public static void main(String[] args) {
+        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
+        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
+        System.exit(new RepairCommand(System.in, out, err).run(List.of(args)));
+    }
+
+    public int run(List<String> arguments) {
+        List<String> files = new ArrayList<>(arguments);
+        RepairConstants constants;
+        Map<String, String> depths;
+        try {
+            constants = RepairConstants.USUAL.with(Settings.numbers(files, "--set"));
+            depths = Settings.take(files, "--depth");
+        } catch (InvalidField e) {
+            err.println("mensor repair: " + e.field() + ": " + e.problem());
+            return 3;
+        }
+        return InputFiles.answerEach("repair", files, in, out, err, text -> answer(text, constants, depths));
+    }
+
+    private static String answer(String text, RepairConstants constants, Map<String, String> depths) {
+        InspectionDocument document = InspectionDocument.read(text);
+        Inspection look = document.inspection();
+        return JsonMapper.shared()
+                .writeValueAsString(RepairDocument.of(
+                        look.joint().mark(),
+                        RepairPlanner.plan(
+                                look,
+                                Judge.evaluate(look, document.book()),
+                                Terms.NONE,
+                                constants,
+                                depths(depths, look)),
+                        constants));
+    }
+
+    /** How deep an indication goes, by its index in the file. */
+    private static Map<Integer, Length> depths(Map<String, String> said, Inspection look) {
+        Map<Integer, Length> depths = new LinkedHashMap<>();
+        said.forEach((index, depth) -> {
+            boolean known = index.matches("\\d{1,9}")
+                    && Integer.parseInt(index) < look.indications().size();
+            if (!known) {
+                throw new UnreadableInput("--depth", "there is no indication " + index + " in this file");
+            }
+            try {
+                Length read = Length.parse(depth, look.units());
+                if (!read.isPositive()) {
+                    throw new UnreadableInput("--depth", "a depth over zero is wanted, got \"" + depth + "\"");
+                }
+                depths.put(Integer.parseInt(index), read);
+            } catch (LengthFormatException e) {
+                throw new UnreadableInput("--depth", e.getMessage());
+            }
+        });
+        return depths;
+    }
+}

@@ -1,0 +1,85 @@
+package mensor.exchange;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+import java.util.Map;
+import mensor.plan.WeldMetal;
+import mensor.repair.RepairConstants;
+import mensor.repair.RepairPlan;
+import mensor.repair.RepairPlanner;
+
+/** The repair of what rejects, as a {@code mensor-repair/1} answer. The unit of each number is in its name. */
+public record RepairDocument(
+        String format, String mark, List<Defect> defects, Map<String, Double> constants, List<String> cautions) {
+    public static final String FORMAT = "mensor-repair/1";
+
+    /** One rejected place; the numbers are absent without a depth. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Defect(
+            Integer indication,
+            Integer reading,
+            String kind,
+            String criterion,
+            String disposition,
+            String why,
+            String least,
+            List<String> holds,
+            List<String> steps,
+            List<String> extent,
+            Double depthMm,
+            Double widthMm,
+            Double areaMm2,
+            Double lengthMm,
+            Double volumeMm3,
+            Double grams,
+            Double pounds,
+            String rod,
+            String diameter,
+            Integer rods,
+            Integer beads,
+            Double arcMinutes,
+            String preheat) {}
+
+    public static RepairDocument of(String mark, List<RepairPlan> plans, RepairConstants constants) {
+        return new RepairDocument(
+                FORMAT,
+                mark,
+                plans.stream().map(RepairDocument::defect).toList(),
+                constants.byName(),
+                RepairPlanner.cautions());
+    }
+
+    private static Defect defect(RepairPlan p) {
+        RepairPlan.Numbers n = p.numbers().orElse(null);
+        return new Defect(
+                p.indication().isPresent() ? p.indication().getAsInt() : null,
+                p.reading().isPresent() ? p.reading().getAsInt() : null,
+                p.kind(),
+                p.criterion().id(),
+                p.disposition().id(),
+                p.why(),
+                p.least().orElse(null),
+                p.holds(),
+                p.steps(),
+                p.extent()
+                        .map(s -> List.of(s.from().toString(), s.to().toString()))
+                        .orElse(null),
+                n == null ? null : round(n.depth()),
+                n == null ? null : round(n.width()),
+                n == null ? null : round(n.area()),
+                n == null ? null : round(n.length()),
+                n == null ? null : round(n.volume()),
+                n == null ? null : round(n.grams()),
+                n == null ? null : round(n.grams() / WeldMetal.GRAMS_PER_POUND),
+                n == null ? null : n.rod(),
+                n == null ? null : n.diameter(),
+                n == null ? null : n.rods(),
+                n == null ? null : n.beads(),
+                n == null ? null : round(n.arcMinutes()),
+                p.preheat().orElse(null));
+    }
+
+    private static double round(double d) {
+        return Math.round(d * 1000) / 1000.0;
+    }
+}
