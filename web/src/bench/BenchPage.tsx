@@ -125,7 +125,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
               <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Put down ({standing.length})</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.making.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
               {bench.dispositions.length > 0 && (
-                <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length} open)</button>
+                <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length})</button>
               )}
               {actor.role !== "VIEWER" && <button type="button" role="tab" className="tab" aria-selected={tab === "causes"} onClick={() => setTab("causes")}>Causes</button>}
               <span style={{ flex: 1 }} />

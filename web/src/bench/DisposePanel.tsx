@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench, type Disposition } from "../lib/api";
+import { RepairPlan } from "./RepairPlan";
 import { useChange } from "./useBench";
 
 /** After a signed reject: the contractor disposes of each rejected finding. */
@@ -13,6 +14,7 @@ export function DisposePanel({ bench }: { bench: Bench }) {
       {bench.dispositions.map((d) => (
         <One key={d.finding} bench={bench} disposition={d} />
       ))}
+      <RepairPlan bench={bench} />
       <p className="cautions">
         Grinding: guard on, disc rated for the speed, shield over glasses, ears, no side load on a thin wheel, then measure what is left. Gouging: fume, noise, hot-work permit, fire watch at least 30 min (60 in newer rules). Hot metal: mark it. Nothing erected or loaded is ground or gouged at a crack before the Engineer has decided on support. Local codes and licensed practice decide.
       </p>

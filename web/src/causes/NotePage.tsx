@@ -26,7 +26,7 @@ export default function NotePage() {
         {note.isError && <p role="alert" className="fault">{saidBy(note.error)}</p>}
         {n && (
           <>
-            <article className="card note" aria-label="Note for the welder">
+            <article className="card note" aria-label="Note for the welder" tabIndex={0}>
               <Sheet n={n} />
             </article>
             <aside className="card panel noprint" aria-label="Rating">

@@ -32,6 +32,7 @@ export type TestPieceForm = Schemas["TestPieceForm"];
 export type TrialForm = Schemas["TrialForm"];
 export type OutcomeForm = Schemas["OutcomeForm"];
 export type Note = Schemas["NoteView"];
+export type Repair = Schemas["RepairView"];
 export type RatingForm = Schemas["RatingForm"];
 export type RateList = Schemas["RatesView"];
 export type RateRow = Schemas["RateRow"];
@@ -201,6 +202,10 @@ export const api = {
   test: (id: string, test: string, form: TestPieceForm) => send<Causes>("PUT", `${look(id)}/tests/${test}`, form),
   testOff: (id: string, test: string) => send<Causes>("DELETE", `${look(id)}/tests/${test}`),
   testOn: (id: string, test: string) => send<Causes>("POST", `${look(id)}/tests/${test}/restore`),
+  repair: (id: string, depths: Record<string, string>) => {
+    const said = Object.entries(depths).map(([entry, depth]) => `depth=${entry}:${encodeURIComponent(depth)}`);
+    return send<Repair>("GET", `${look(id)}/repair${said.length > 0 ? `?${said.join("&")}` : ""}`);
+  },
   note: (id: string) => send<Note>("GET", `${look(id)}/note`),
   rate: (by: string, key: string) => send<OneRate>("GET", `/api/rates/one?by=${by}${key === "" ? "" : `&key=${encodeURIComponent(key)}`}`),
   rates: (by: string) => send<RateList>("GET", `/api/rates?by=${by}`),

@@ -79,7 +79,7 @@ function Opened({ o }: { o: OneRate }) {
   const row: RateRow = o.row;
   return (
     <>
-      <p className="bigline"><b>{rate(row.per100)}</b> rejected places per 100 in; this many welds allow {rate(row.low)} to {rate(row.high)}. {row.places} in {inches(row.lengthMm)} in of {row.welds} {row.welds === 1 ? "weld" : "welds"}.</p>
+      <p className="bigline"><b>{rate(row.per100)}</b> rejected places per 100 in: {row.places} in {inches(row.lengthMm)} in of {row.welds} {row.welds === 1 ? "weld" : "welds"}. With so many, the true rate may lie anywhere from {rate(row.low)} to {rate(row.high)}.</p>
       <h3>Which kinds</h3>
       <Shares rows={o.kinds} none="Nothing was rejected." />
       <div className="two">

@@ -192,7 +192,7 @@ class FirstWalkTest extends InTheBrowser {
         finding(page, "slag").locator("button").first().click();
         Locator causes = page.getByLabel("Likely causes");
         assertThat(causes.locator("[data-cause]").first()).hasAttribute("data-cause", "current-low");
-        Locator next = causes.getByText("Next check:").locator("..");
+        Locator next = causes.locator(".nextcheck");
         String asked = next.innerText();
         next.getByText("not seen").click();
         assertThat(next).not().hasText(asked);
@@ -216,7 +216,7 @@ class FirstWalkTest extends InTheBrowser {
         page.keyboard().press("u");
         assertThat(page.locator("#dock-depth")).isVisible();
         assertFits(page);
-        for (String room : List.of("/jobs", "/procedures", "/gauges", "/people")) {
+        for (String room : List.of("/jobs", "/procedures", "/gauges", "/rates", "/people")) {
             page.navigate(mensor.address() + room);
             assertThat(page.getByLabel("Lists")).isVisible();
             assertFits(page);
