@@ -5,6 +5,7 @@ import static mensor.cause.Scene.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.cause.Surroundings.BoxLabel;
@@ -24,6 +25,7 @@ import mensor.weld.Sign;
 import mensor.weld.Steel;
 import mensor.weld.Technique;
 import mensor.weld.Toe;
+import mensor.weld.WeldingRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -283,6 +285,98 @@ class RulingsTest {
         assertThat(t.leading().orElseThrow().cause()).isEqualTo(FIT_UP);
         assertThat(t.leading().orElseThrow().speaksFor())
                 .contains("fit-up: root opening 1/32 in, allowed 1/8 ± 1/16 in");
+    }
+
+    @Test
+    void whatTwoPassesTellAlikeWeighsOnce() {
+        Evidence once = new Evidence(Situation.SLAG);
+        once.tell(Fact.AMPS_UNDER, "at 95 A");
+        Evidence twice = new Evidence(Situation.SLAG);
+        twice.tell(Fact.AMPS_UNDER, "at 95 A");
+        twice.tell(Fact.AMPS_UNDER, "at 90 A");
+        assertThat(twice.weight(CURRENT_LOW)).isEqualTo(once.weight(CURRENT_LOW));
+        assertThat(twice.speaksFor(CURRENT_LOW)).containsExactly("at 95 A", "at 90 A");
+    }
+
+    @Test
+    void threeLikePlacesAreAHabitAndOneShortOneIsNot() {
+        Scene strikes = horizontal();
+        for (String at : List.of("3", "9", "15")) {
+            strikes.seen(new Indication.ArcStrike(in(at), Optional.of(false), Optional.empty()));
+        }
+        assertThat(strikes.traced().leading().orElseThrow().speaksFor())
+                .contains("3 such places along the weld: a habit or a setting");
+        assertThat(cause(slag().traced(), CURRENT_LOW).speaksAgainst())
+                .contains("one short place only: a setting shows along the weld");
+    }
+
+    @Test
+    void aWeldAllAroundHasNoEnd() {
+        Indication pores = new Indication.Porosity(span("0", "1/2"), Length.inches(1, 8), 9, Optional.empty());
+        assertThat(horizontal().seen(pores).traced().situation()).isEqualTo(Situation.POROSITY_AT_START);
+        assertThat(horizontal().with(j -> j.closed(true)).seen(pores).traced().situation())
+                .isEqualTo(Situation.POROSITY);
+    }
+
+    @Test
+    void theCauseThatLeadsCanChangeByWhatTheDefectsHaveInCommon() {
+        List<Indication> kinds = List.of(
+                new Indication.Slag(span("10", "12"), true),
+                new Indication.Overlap(Toe.B, span("4", "6"), Optional.empty(), Optional.empty()),
+                new Indication.IncompleteFusion(span("15", "17")),
+                new Indication.Undersize(span("18", "20"), in("1/8")),
+                new Indication.Crater(in("22"), Optional.empty(), Optional.empty()));
+        boolean changes = false;
+        for (int i = 0; i < kinds.size(); i++) {
+            CauseClass alone = horizontal()
+                    .seen(kinds.get(i))
+                    .traced()
+                    .leading()
+                    .orElseThrow()
+                    .cause();
+            for (int j = 0; j < kinds.size(); j++) {
+                for (int k = 0; k < kinds.size(); k++) {
+                    if (i != j && j != k && i != k) {
+                        Traced among = horizontal()
+                                .seen(kinds.get(i))
+                                .seen(kinds.get(j))
+                                .seen(kinds.get(k))
+                                .traced();
+                        changes |= among.leading().orElseThrow().cause() != alone;
+                    }
+                }
+            }
+        }
+        assertThat(changes).isTrue();
+    }
+
+    @Test
+    void slagWantsTheUpperHalfOfTheBoxLabelAndTheFarthestPassIsChanged() {
+        WeldingRecord record = slag().pass(80, Technique.STRINGER)
+                .pass(70, Technique.STRINGER)
+                .look()
+                .welding();
+        WeldingRecord unwritten = new WeldingRecord(
+                record.passes(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                Map.of());
+        Surroundings box =
+                around(List.of(), List.of(new BoxLabel("E7018", Length.inches(1, 8), new Range(90, 140))), List.of());
+        CauseTable.Row cold = CauseTable.rows(Situation.SLAG).stream()
+                .filter(r -> r.cause() == CURRENT_LOW)
+                .findFirst()
+                .orElseThrow();
+        OneChange change = OneChange.of(cold, Situation.SLAG, false, unwritten, box);
+        assertThat(change.from()).hasValue(70);
+        assertThat(change.to()).hasValue(130);
+        assertThat(change.source()).contains("the box label says 90–140 A");
+        assertThat(OneChange.of(cold, Situation.OVERLAP, false, unwritten, box).to())
+                .hasValue(115);
     }
 
     /** Two or three answers usually settle: from nothing recorded, the truthful answers lead to the cause. */

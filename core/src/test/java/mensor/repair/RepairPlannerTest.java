@@ -194,6 +194,16 @@ class RepairPlannerTest {
     }
 
     @Test
+    void ofTwoThatAreAlikeTheOneNearerTheDatumIsCorrected() {
+        Inspection look = look("A36", undercut("9", "10 1/4", "3/64"), undercut("3", "4 1/4", "3/64"));
+        Evaluation e = Judge.evaluate(look, BOOK);
+        LeastRepair least =
+                LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0)).orElseThrow();
+        assertThat(least.total()).isEqualTo(in("1/2"));
+        assertThat(least.stretches()).containsExactly(span("3", "3 1/2"));
+    }
+
+    @Test
     void whatIsCorrectedClearsTheFindingAndALittleLessDoesNot() {
         Indication[] seen = {undercut("0", "2", "3/64"), undercut("5", "8", "3/64"), undercut("20", "23", "3/64")};
         Inspection look = look("A36", seen);
