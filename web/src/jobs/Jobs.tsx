@@ -6,6 +6,7 @@ import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { Terms } from "./Terms";
+import { SignedRecords } from "./SignedRecords";
 import { WeldList } from "./WeldList";
 
 /** Jobs: the code they are judged by, drawings, lots, further tests, and their lists of welds. */
@@ -121,6 +122,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
           </fieldset>
         </form>
         {job && <WeldList job={job} mayImport={mayChange} />}
+        {job && <SignedRecords job={job.id} />}
       </div>
     </div>
   );

@@ -66,6 +66,9 @@ class MigrationTest {
                 s.execute(
                         "insert into inspection values ('00000000-0000-0000-0000-000000000201', '00000000-0000-0000-0000-000000000101',"
                                 + " 'final', 1, null, null, 'OPEN', null, now(), '{}', 'incomplete', 0, 0, 1, 0)");
+                s.execute("insert into signature values ('00000000-0000-0000-0000-000000000401',"
+                        + " '00000000-0000-0000-0000-000000000201', 'reject', '" + PERSON
+                        + "', 'Ines', null, 'QC', now(), '{}', 'sum', 0)");
                 s.execute(
                         "insert into entry values ('00000000-0000-0000-0000-000000000301', '00000000-0000-0000-0000-000000000201',"
                                 + " 1, 'INDICATION', '" + CRACK + "', '" + PERSON + "', now(), false, null, 0)");
@@ -91,6 +94,9 @@ class MigrationTest {
                     .containsExactly("1 | PASS | {\"kind\":\"root\",\"amps\":95}", "2 | PASS | {\"kind\":\"cap\"}");
             assertThat(rows(db, "select welding from joint where mark = 'J1'"))
                     .containsExactly("{\"arcLength\":\"long\"}");
+            assertThat(rows(db, "select k.name, s.place from signature s join job k on k.id = s.job_id"))
+                    .as("what was signed has its place in its job")
+                    .containsExactly("Bridge | 1");
             assertThat(rows(db, "select content from entry"))
                     .as("large objects become text of their row")
                     .containsExactly(CRACK);

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mensor.exchange.EvaluationDocument;
@@ -106,9 +107,21 @@ public class Signing {
         Instant now = clock.instant();
         String certificate =
                 form.certificate() == null || form.certificate().isBlank() ? actor.certificate() : form.certificate();
-        String canonical = canonical(opened, actor, form, certificate, now);
+        UUID job = jobs.forSigning(opened.joint().jobId()).id();
+        Optional<Signatures.Placed> before = signatures.last(job);
+        int place = before.map(b -> b.place() + 1).orElse(1);
+        String canonical = canonical(opened, actor, form, certificate, now, place, before);
         signatures.freeze(new Signatures.Frozen(
-                inspectionId, form.verdict(), actor.id(), actor.name(), certificate, form.capacity(), now, canonical));
+                inspectionId,
+                job,
+                place,
+                form.verdict(),
+                actor.id(),
+                actor.name(),
+                certificate,
+                form.capacity(),
+                now,
+                canonical));
         // the clock and the register go on; what they said at the signature stands
         inspection.setConditions(InspectionParts.canonical(
                 json.writeValueAsString(opened.judged().conditions())));
@@ -129,8 +142,17 @@ public class Signing {
     }
 
     /** The look, its evaluation and the signature as one text with sorted fields. */
-    private String canonical(Bench.Opened o, Actor actor, SignForm form, String certificate, Instant now) {
+    private String canonical(
+            Bench.Opened o,
+            Actor actor,
+            SignForm form,
+            String certificate,
+            Instant now,
+            int place,
+            Optional<Signatures.Placed> before) {
         Map<String, String> signature = new LinkedHashMap<>();
+        signature.put("chainPlace", String.valueOf(place));
+        before.ifPresent(b -> signature.put("previousSha256", b.sha256()));
         signature.put("at", now.toString());
         signature.put("by", actor.name());
         signature.put("capacity", form.capacity());

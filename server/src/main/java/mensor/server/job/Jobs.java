@@ -48,6 +48,12 @@ public class Jobs {
         return jobs.findById(id).orElseThrow(() -> Refused.notFound("there is no such job"));
     }
 
+    /** The job, held until the signature stands: its records are chained in one order. */
+    @Transactional
+    public JobEntity forSigning(UUID id) {
+        return jobs.findForSigningById(id).orElseThrow(() -> Refused.notFound("there is no such job"));
+    }
+
     @Transactional(readOnly = true)
     public Optional<JobEntity> named(String name) {
         return jobs.findByName(name.strip());

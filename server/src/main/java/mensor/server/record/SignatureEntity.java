@@ -16,6 +16,8 @@ class SignatureEntity {
     private UUID id;
 
     private UUID inspectionId;
+    private UUID jobId;
+    private int place;
     private String verdict;
     private UUID personId;
     private String signedName;
@@ -35,6 +37,8 @@ class SignatureEntity {
 
     SignatureEntity(
             UUID inspectionId,
+            UUID jobId,
+            int place,
             String verdict,
             UUID personId,
             String signedName,
@@ -45,6 +49,8 @@ class SignatureEntity {
             String sha256) {
         this.id = UUID.randomUUID();
         this.inspectionId = inspectionId;
+        this.jobId = jobId;
+        this.place = place;
         this.verdict = verdict;
         this.personId = personId;
         this.signedName = signedName;
@@ -53,6 +59,15 @@ class SignatureEntity {
         this.signedAt = signedAt;
         this.canonical = canonical;
         this.sha256 = sha256;
+    }
+
+    UUID inspectionId() {
+        return inspectionId;
+    }
+
+    /** In the order of the job's signatures, from 1. */
+    int place() {
+        return place;
     }
 
     String canonical() {

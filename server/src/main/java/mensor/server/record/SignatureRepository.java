@@ -1,9 +1,14 @@
 package mensor.server.record;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface SignatureRepository extends JpaRepository<SignatureEntity, UUID> {
     Optional<SignatureEntity> findByInspectionId(UUID inspectionId);
+
+    Optional<SignatureEntity> findFirstByJobIdOrderByPlaceDesc(UUID jobId);
+
+    List<SignatureEntity> findByJobIdOrderByPlace(UUID jobId);
 }

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -33,6 +34,8 @@ public class Signatures {
     public void freeze(Frozen f) {
         signatures.save(new SignatureEntity(
                 f.inspectionId(),
+                f.jobId(),
+                f.place(),
                 f.verdict(),
                 f.personId(),
                 f.name(),
@@ -43,9 +46,32 @@ public class Signatures {
                 sha256(f.canonical())));
     }
 
+    /** A frozen record at its place among the job's. */
+    public record Placed(UUID inspectionId, int place, String sha256, String record) {}
+
+    private static Placed placed(SignatureEntity s) {
+        return new Placed(s.inspectionId(), s.place(), s.sha256(), s.canonical());
+    }
+
+    /** The record that was signed last in a job. */
+    @Transactional(readOnly = true)
+    public Optional<Placed> last(UUID jobId) {
+        return signatures.findFirstByJobIdOrderByPlaceDesc(jobId).map(Signatures::placed);
+    }
+
+    /** All signed records of a job, in their order. */
+    @Transactional(readOnly = true)
+    public List<Placed> ofJob(UUID jobId) {
+        return signatures.findByJobIdOrderByPlace(jobId).stream()
+                .map(Signatures::placed)
+                .toList();
+    }
+
     /** What is frozen by a signature. */
     public record Frozen(
             UUID inspectionId,
+            UUID jobId,
+            int place,
             String verdict,
             UUID personId,
             String name,

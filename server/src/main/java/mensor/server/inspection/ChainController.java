@@ -1,0 +1,80 @@
+package mensor.server.inspection;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.exchange.ChainFile;
+import mensor.server.job.Jobs;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointRepository;
+import mensor.server.record.Signatures;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A job's signed records and whether they fit together. */
+@RestController
+@RequestMapping("/api/jobs/{id}/chain")
+class ChainController {
+    private final Jobs jobs;
+    private final Signatures signatures;
+    private final InspectionRepository inspections;
+    private final JointRepository joints;
+
+    ChainController(Jobs jobs, Signatures signatures, InspectionRepository inspections, JointRepository joints) {
+        this.jobs = jobs;
+        this.signatures = signatures;
+        this.inspections = inspections;
+        this.joints = joints;
+    }
+
+    /** @param fault the first record that does not fit, and why; absent where all do */
+    record ChainView(
+            int records, @Nullable String last, @Nullable String fault) {}
+
+    @GetMapping("/check")
+    @Transactional(readOnly = true)
+    public ChainView check(@PathVariable UUID id) {
+        ChainFile chain = chain(id);
+        List<ChainFile.Link> links = chain.links();
+        return new ChainView(
+                links.size(),
+                links.isEmpty() ? null : links.get(links.size() - 1).sha256(),
+                chain.check()
+                        .map(f -> "record " + f.place() + ", " + f.mark() + ": " + f.problem())
+                        .orElse(null));
+    }
+
+    /** As a file, to be checked elsewhere. */
+    @GetMapping(produces = MediaType.APPLICATION_JSON_VALUE)
+    @Transactional(readOnly = true)
+    public ResponseEntity<String> file(@PathVariable UUID id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"signed-records.json\"")
+                .body(chain(id).write());
+    }
+
+    private ChainFile chain(UUID job) {
+        List<Signatures.Placed> placed = signatures.ofJob(job);
+        Map<UUID, UUID> jointOf = new HashMap<>();
+        inspections
+                .findAllById(
+                        placed.stream().map(Signatures.Placed::inspectionId).toList())
+                .forEach(i -> jointOf.put(i.id(), i.jointId()));
+        Map<UUID, String> marks = new HashMap<>();
+        joints.findAllById(jointOf.values()).forEach((JointEntity j) -> marks.put(j.id(), j.mark()));
+        return new ChainFile(
+                jobs.get(job).name(),
+                placed.stream()
+                        .map(p -> new ChainFile.Link(
+                                p.place(), marks.get(jointOf.get(p.inspectionId())), p.sha256(), p.record()))
+                        .toList());
+    }
+}

@@ -1,0 +1,27 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, saidBy } from "../lib/api";
+
+/** The job's signed records, each of which names the sum of the one before it: whether they fit, and the file to keep. */
+export function SignedRecords({ job }: { job: string }) {
+  const chain = useQuery({ queryKey: ["chain", job], queryFn: () => api.chain(job), staleTime: 0 });
+  const c = chain.data;
+  return (
+    <section aria-label="Signed records">
+      <h3>Signed records</h3>
+      {chain.isError && <p role="alert" className="fault">{saidBy(chain.error)}</p>}
+      {c && c.records === 0 && <p className="quiet">None is signed yet.</p>}
+      {c && c.records > 0 && (
+        <>
+          <p className={c.fault ? "v-reject" : "v-accept"} style={{ margin: "4px 0", fontWeight: 700 }}>
+            {c.fault ? `✕ ${c.fault}` : `✓ ${c.records === 1 ? "1 record" : `${c.records} records`}, the chain holds`}
+          </p>
+          <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>SHA-256 of the last one: {c.last}. Note it outside: a chain that ends too early cannot be told from a whole one without it.</p>
+          <div className="row">
+            <a className="btn linked" href={`/api/jobs/${job}/chain`} download="signed-records.json">Save the records (file)</a>
+            <button type="button" className="btn" disabled={chain.isFetching} onClick={() => void chain.refetch()}>Check again</button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
