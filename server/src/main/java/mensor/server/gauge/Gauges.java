@@ -106,6 +106,9 @@ public class Gauges {
         if (actor.role() != Role.INSPECTOR && actor.role() != Role.QUALITY_MANAGER) {
             throw Refused.forbidden("gauges are registered by an inspector or the quality manager");
         }
+        if (form == null) {
+            throw Refused.invalid("form", "the gauge is missing");
+        }
         need("name", form.name(), "a name that stands on the gauge");
         need("kind", form.kind(), "what kind of gauge it is");
         length("division", form.division());

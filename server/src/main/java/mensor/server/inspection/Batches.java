@@ -128,6 +128,10 @@ public class Batches {
     /** Puts the same down on each of the looks: on all of them or on none. */
     @Transactional
     public void put(Actor actor, Common common) {
+        checkLooks(actor);
+        if (common.inspections() == null || common.entries() == null) {
+            throw Refused.invalid("inspections", "the welds and what is put down on them are wanted");
+        }
         if (common.inspections().isEmpty() || common.inspections().size() > MOST) {
             throw Refused.invalid("inspections", "1 to " + MOST + " welds are put down at once");
         }
@@ -150,6 +154,12 @@ public class Batches {
         }
     }
 
+    private static void checkLooks(Actor actor) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector puts down what was looked at, and signs");
+        }
+    }
+
     private EntryOf says(EntryEntity e) {
         return new EntryOf(e.kind(), e.said(json));
     }
@@ -169,6 +179,10 @@ public class Batches {
     /** Signs each as accepted; refused as a whole where one of them is not. */
     @Transactional
     public void sign(Actor actor, SignAll form) {
+        checkLooks(actor);
+        if (form.looks() == null) {
+            throw Refused.invalid("looks", "the looks to be signed are wanted");
+        }
         for (ToSign look : form.looks()) {
             signing.sign(
                     actor, look.inspectionId(), new Signing.SignForm(look.version(), "accept", form.capacity(), null));

@@ -324,6 +324,9 @@ public class Bench {
     public Opened handOver(Actor actor, UUID inspectionId, UUID to, String note, Looked looked) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         checkLooked(inspection, looked);
+        if (to == null) {
+            throw Refused.invalid("to", "to whom?");
+        }
         Actor next = people.get(to);
         if (!next.role().looks()) {
             throw Refused.invalid("to", next.name() + " is no inspector");

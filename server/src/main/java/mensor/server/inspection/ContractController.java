@@ -62,6 +62,7 @@ class ContractController {
 
     @PostMapping("/waivers")
     BenchView waive(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WaiverForm form) {
+        waivers.checkMay(actor);
         Bench.Opened o = bench.open(actor, id);
         if (o.inspection().isSigned()) {
             throw mensor.server.web.Refused.conflict("this look is signed; a waiver comes before the signature");

@@ -97,6 +97,7 @@ class JointController {
     @PutMapping("/joints/{id}")
     @Transactional
     Created change(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody JointChange change) {
+        SetUp.requireRole(actor);
         JointEntity joint = find(id);
         if (joint.version() != change.version()) {
             throw Refused.stale("somebody changed this joint meanwhile; look at it again", null);

@@ -3,6 +3,7 @@ package mensor.server.web;
 import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -12,10 +13,25 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfException;
 
 /** A session cookie, a CSRF token for the browser, and problem+json for whoever is not signed in. */
 @Configuration
 class Security {
+    /** All roles but the viewer's: what is not a signed record is theirs alone. */
+    private static final String[] WHO_MAKE = {"INSPECTOR", "WELDING_ENGINEER", "REPAIR_LEAD", "QUALITY_MANAGER"};
+
+    /** What a viewer may ask for; of a look that is not signed the answer refuses itself. */
+    private static final String[] FOR_VIEWERS = {
+        "/api/inspections/**",
+        "/api/joints",
+        "/api/jobs",
+        "/api/jobs/*",
+        "/api/jobs/*/chain/**",
+        "/api/books/**",
+        "/api/entry-line"
+    };
+
     @Bean
     SecurityFilterChain chain(HttpSecurity http) throws Exception {
         return http.csrf(CsrfConfigurer::spa)
@@ -23,8 +39,10 @@ class Security {
                         .permitAll()
                         .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
                         .permitAll()
-                        .requestMatchers("/api/**")
+                        .requestMatchers(HttpMethod.GET, FOR_VIEWERS)
                         .authenticated()
+                        .requestMatchers("/api/**")
+                        .hasAnyRole(WHO_MAKE)
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(e -> e.authenticationEntryPoint(
@@ -32,7 +50,9 @@ class Security {
                         .accessDeniedHandler((request, response, x) -> problem(
                                 response,
                                 HttpStatus.FORBIDDEN,
-                                "the page is out of date or your role does not allow this; load it again")))
+                                x instanceof CsrfException
+                                        ? "the page is out of date; load it again"
+                                        : "a viewer reads signed records, and records nothing")))
                 .headers(
                         h -> h.contentSecurityPolicy(
                                 c -> c.policyDirectives(

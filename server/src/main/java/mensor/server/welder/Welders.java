@@ -73,6 +73,9 @@ public class Welders {
         if (actor.role() != Role.QUALITY_MANAGER && actor.role() != Role.WELDING_ENGINEER) {
             throw Refused.forbidden("welders' tests are kept by the quality manager or the welding engineer");
         }
+        if (form == null) {
+            throw Refused.invalid("form", "the welder is missing");
+        }
         String stamp = form.stamp() == null ? "" : form.stamp().strip();
         if (!stamp.matches("\\S{1,60}")) {
             throw Refused.invalid("stamp", "a stamp without spaces, as it is struck beside the weld");

@@ -168,6 +168,7 @@ class WeldLists {
     }
 
     private Import find(Actor actor, UUID id) {
+        SetUp.requireRole(actor);
         Import found = imports.get(id);
         if (found == null || !found.actor.id().equals(actor.id())) {
             throw Refused.notFound("this import is no longer there; begin it again, nothing of it was stored");
