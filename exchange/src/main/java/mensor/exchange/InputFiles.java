@@ -53,7 +53,7 @@ final class InputFiles {
             PrintWriter err,
             UnaryOperator<String> answer) {
         if (files.isEmpty()) {
-            err.println("mensor " + command + ": name one or more inspection files, or - for standard input");
+            err.println("mensor " + command + ": name one or more files, or - for standard input");
             return UNREADABLE;
         }
         int code = 0;

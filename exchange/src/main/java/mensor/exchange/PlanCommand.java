@@ -1,9 +1,7 @@
 package mensor.exchange;
 
 import java.io.InputStream;
-import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import mensor.look.Inspection;
@@ -17,23 +15,16 @@ import tools.jackson.databind.json.JsonMapper;
  * {@code mensor plan [--set NAME=NUMBER]… FILE…}: the pass plan of each joint, one line of {@code mensor-plan/1} a file. The
  * rods are those of the welding record. Exit 0 when all were answered, 3 where one cannot be read or planned.
  */
-public final class PlanCommand {
-    private final InputStream in;
-    private final PrintWriter out;
-    private final PrintWriter err;
-
+public final class PlanCommand extends FileCommand {
     public PlanCommand(InputStream in, PrintWriter out, PrintWriter err) {
-        this.in = in;
-        this.out = out;
-        this.err = err;
+        super(in, out, err);
     }
 
     public static void main(String[] args) {
-        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
-        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
-        System.exit(new PlanCommand(System.in, out, err).run(List.of(args)));
+        start(args, PlanCommand::new);
     }
 
+    @Override
     public int run(List<String> arguments) {
         List<String> files = new ArrayList<>(arguments);
         PlanConstants constants;

@@ -1,9 +1,7 @@
 package mensor.exchange;
 
 import java.io.InputStream;
-import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,23 +20,16 @@ import tools.jackson.databind.json.JsonMapper;
  * {@code mensor repair [--depth N=LENGTH]… [--set NAME=NUMBER]… FILE…}: the repair of each rejected place, one line of
  * {@code mensor-repair/1} a file. Exit 0 when all were answered, 3 where one cannot be read.
  */
-public final class RepairCommand {
-    private final InputStream in;
-    private final PrintWriter out;
-    private final PrintWriter err;
-
+public final class RepairCommand extends FileCommand {
     public RepairCommand(InputStream in, PrintWriter out, PrintWriter err) {
-        this.in = in;
-        this.out = out;
-        this.err = err;
+        super(in, out, err);
     }
 
     public static void main(String[] args) {
-        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
-        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
-        System.exit(new RepairCommand(System.in, out, err).run(List.of(args)));
+        start(args, RepairCommand::new);
     }
 
+    @Override
     public int run(List<String> arguments) {
         List<String> files = new ArrayList<>(arguments);
         RepairConstants constants;

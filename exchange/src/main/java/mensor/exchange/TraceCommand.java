@@ -1,9 +1,7 @@
 package mensor.exchange;
 
 import java.io.InputStream;
-import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import mensor.cause.Traced;
 import mensor.cause.Tracer;
@@ -15,23 +13,16 @@ import tools.jackson.databind.json.JsonMapper;
  * {@code mensor trace [--all] FILE…}: the likely causes of what rejects ({@code --all}: of every indication), one line of
  * {@code mensor-causes/1} a file. Exit 0 when all were answered, 3 where one cannot be read.
  */
-public final class TraceCommand {
-    private final InputStream in;
-    private final PrintWriter out;
-    private final PrintWriter err;
-
+public final class TraceCommand extends FileCommand {
     public TraceCommand(InputStream in, PrintWriter out, PrintWriter err) {
-        this.in = in;
-        this.out = out;
-        this.err = err;
+        super(in, out, err);
     }
 
     public static void main(String[] args) {
-        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
-        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
-        System.exit(new TraceCommand(System.in, out, err).run(List.of(args)));
+        start(args, TraceCommand::new);
     }
 
+    @Override
     public int run(List<String> arguments) {
         List<String> files = arguments.stream().filter(a -> !a.equals("--all")).toList();
         boolean all = files.size() < arguments.size();

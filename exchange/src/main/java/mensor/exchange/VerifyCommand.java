@@ -1,9 +1,7 @@
 package mensor.exchange;
 
 import java.io.InputStream;
-import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 
@@ -11,23 +9,16 @@ import java.util.Optional;
  * {@code mensor verify FILE…}: whether a job's signed records fit together, a line a file. Exit 0 where every chain holds, 1
  * where one does not, 3 where a file cannot be read.
  */
-public final class VerifyCommand {
-    private final InputStream in;
-    private final PrintWriter out;
-    private final PrintWriter err;
-
+public final class VerifyCommand extends FileCommand {
     public VerifyCommand(InputStream in, PrintWriter out, PrintWriter err) {
-        this.in = in;
-        this.out = out;
-        this.err = err;
+        super(in, out, err);
     }
 
     public static void main(String[] args) {
-        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
-        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
-        System.exit(new VerifyCommand(System.in, out, err).run(List.of(args)));
+        start(args, VerifyCommand::new);
     }
 
+    @Override
     public int run(List<String> files) {
         boolean[] broken = {false};
         int code = InputFiles.answerEach("verify", files, in, out, err, text -> {
