@@ -126,7 +126,8 @@ public record ChainFile(String job, List<Link> links) {
         return Optional.of(new Said(Integer.parseInt(place.value()), previous));
     }
 
-    private static String sha256(String text) {
+    /** The sum over the UTF-8 of a text, in hexadecimal digits. */
+    public static String sha256(String text) {
         try {
             return HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));

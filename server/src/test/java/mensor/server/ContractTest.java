@@ -185,6 +185,29 @@ class ContractTest {
     }
 
     @Test
+    void whereReadingsAreGuardedNoLeastRepairIsOffered() {
+        gauge("Fine C-9", ".001", LocalDate.now().plusMonths(1));
+        job("Contract job 9", "d1.1-static", "in", "{'guarded':true,'guardNote':'CS-9'}");
+        String guarded = look("C-19", "Contract job 9");
+        String usual = ines.look("C-20");
+        for (String look : new String[] {guarded, usual}) {
+            for (String stretch : new String[] {"'from':'11','to':'12 1/4'", "'from':'13 1/4','to':'14 1/4'"}) {
+                ines.add(
+                                look,
+                                "INDICATION",
+                                "'kind':'undercut','toe':'A'," + stretch + ",'depth':'.047','gauge':'Fine C-9'")
+                        .expect(200);
+            }
+            assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("reject");
+        }
+        assertThat(ines.get(usual + "/repair").json().get("places").get(0).has("least"))
+                .isTrue();
+        assertThat(ines.get(guarded + "/repair").json().get("places"))
+                .isNotEmpty()
+                .noneMatch(p -> p.has("least"));
+    }
+
+    @Test
     void aGaugePastItsDateStopsTheSignatureUntilWaived() {
         gauge("Late C-3", "1/64", LocalDate.now().minusDays(2));
         String look = ines.look("C-8");

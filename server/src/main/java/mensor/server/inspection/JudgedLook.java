@@ -4,6 +4,7 @@ import java.util.List;
 import mensor.exchange.InspectionDocument;
 import mensor.exchange.UnreadableInput;
 import mensor.judge.Evaluation;
+import mensor.judge.Terms;
 import mensor.look.Inspection;
 import mensor.server.making.Making;
 import mensor.server.web.Refused;
@@ -12,6 +13,7 @@ import mensor.server.web.Refused;
  * An inspection's entries joined into one document and judged; each index of the document leads back to its entry.
  *
  * @param look the document's inspection, with the light and the gauges under which it was seen
+ * @param terms what stood beside the book when it was judged, the guard with it
  * @param conditions the answers as they stood when it was judged
  * @param contract what stood beside the book
  * @param contractNotes which of the contract's limits do not tighten the book here
@@ -19,6 +21,7 @@ import mensor.server.web.Refused;
 public record JudgedLook(
         InspectionDocument document,
         Inspection look,
+        Terms terms,
         Evaluation evaluation,
         List<EntryEntity> readings,
         List<EntryEntity> indications,

@@ -132,6 +132,7 @@ class Judging {
         return new JudgedLook(
                 document,
                 look,
+                terms,
                 Judge.evaluate(look, document.book(), terms),
                 readings.entries,
                 indications.entries,

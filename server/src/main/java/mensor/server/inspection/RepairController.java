@@ -3,9 +3,7 @@ package mensor.server.inspection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
@@ -80,15 +78,10 @@ class RepairController {
             @RequestParam(required = false, defaultValue = "") List<String> depth) {
         Bench.Opened o = bench.open(actor, id);
         JudgedLook judged = o.judged();
-        Terms terms = new Terms(
-                Optional.empty(),
-                judged.contract().deviations().stream()
-                        .map(d -> d.read(o.joint().unit()))
-                        .toList());
         List<RepairPlan> plans = RepairPlanner.plan(
                 judged.look(),
                 judged.evaluation(),
-                terms,
+                judged.terms(),
                 RepairConstants.USUAL,
                 depths(depth, judged, o.joint().unit()));
         return new RepairView(plans.stream().map(p -> place(p, judged)).toList(), RepairPlanner.cautions());
