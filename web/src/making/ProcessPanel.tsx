@@ -146,7 +146,8 @@ function Labels({ making, mayRecord, act }: { making: Making; mayRecord: boolean
       ))}
       {mayRecord && !open && <button type="button" className="link" onClick={() => setOpen(true)}>note a box label</button>}
       {open && (
-        <div className="row">
+        <div className="row" style={{ margin: "6px 0 14px" }}>
+          <span className="small quiet" style={{ flexBasis: "100%" }}>On the box: rod, diameter, least and most amps</span>
           <input aria-label="Rods of the box" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
           <input aria-label="Diameter on the box" className="text" style={{ width: 64 }} value={diameter} onChange={(e) => setDiameter(e.target.value)} />
           <input aria-label="Amps on the box, least–most" className="text" style={{ width: 96 }} placeholder="90–140" value={amps} onChange={(e) => setAmps(e.target.value)} />
