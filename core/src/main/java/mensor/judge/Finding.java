@@ -92,6 +92,29 @@ public record Finding(
                 false);
     }
 
+    /** Open for more to be looked at, beside what it asks already. */
+    Finding alsoAsks(List<String> more, String why) {
+        List<String> all = new ArrayList<>(asks);
+        all.addAll(more);
+        return new Finding(
+                id,
+                criterion,
+                Verdict.INCOMPLETE,
+                measured,
+                allowed,
+                margin,
+                numbers,
+                span,
+                indications,
+                readings,
+                citation,
+                confidence,
+                why,
+                trace,
+                List.copyOf(all),
+                false);
+    }
+
     /** With one more line of arithmetic. */
     Finding traced(String line) {
         List<String> more = new ArrayList<>(trace);

@@ -85,11 +85,12 @@ public final class Judge {
         }
     }
 
-    private static List<Todo> todo(List<Finding> findings) {
+    static List<Todo> todo(List<Finding> findings) {
         List<Todo> todo = new ArrayList<>();
         for (Finding f : findings) {
             if (f.verdict() == Verdict.INCOMPLETE) {
-                boolean open = f.reason().equals(CriterionCheck.NOT_LOOKED)
+                boolean open = (f.reason().equals(CriterionCheck.NOT_LOOKED)
+                                || f.reason().equals(LookAgain.NOT_AGAIN))
                         && f.criterion().clearable()
                         && f.id().equals(f.criterion().id());
                 f.asks().forEach(ask -> todo.add(new Todo(f.id(), f.criterion(), ask, open)));

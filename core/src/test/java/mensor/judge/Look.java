@@ -129,8 +129,8 @@ final class Look {
         return this;
     }
 
-    Look seen(Indication indication) {
-        indications.add(indication);
+    Look seen(Indication... seen) {
+        indications.addAll(List.of(seen));
         return this;
     }
 
