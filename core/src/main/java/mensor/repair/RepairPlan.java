@@ -2,14 +2,12 @@ package mensor.repair;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import mensor.length.Span;
-import mensor.look.Criterion;
 
 /**
  * What to do about one rejected place: an estimate and an order of work, not an approval.
  *
- * @param indication the index of the indication, or empty where a reading rejects
+ * @param suits the dispositions that suit the finding, the usual one first
  * @param least the least repair that clears the finding, where less than all suffices
  * @param holds what waits for somebody's word before work begins
  * @param extent what is taken out or prepared along the weld; empty where it must be found first
@@ -17,11 +15,9 @@ import mensor.look.Criterion;
  * @param preheat as the table gives it; empty where the steel is not known
  */
 public record RepairPlan(
-        OptionalInt indication,
-        OptionalInt reading,
-        String kind,
-        Criterion criterion,
+        DefectPlace place,
         Disposition disposition,
+        List<Disposition> suits,
         String why,
         Optional<String> least,
         List<String> holds,

@@ -1,12 +1,10 @@
 package mensor.repair;
 
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.Set;
 import java.util.stream.Collectors;
 import mensor.criteria.CriteriaBook;
 import mensor.judge.Evaluation;
@@ -41,37 +39,53 @@ public final class RepairPlanner {
     private final CriteriaBook book;
     private final Terms terms;
     private final RepairConstants constants;
-    private final Map<Integer, Length> depths;
+    private final Known known;
     private final Steel steel;
     private final String rod;
 
-    private RepairPlanner(
-            Inspection look, CriteriaBook book, Terms terms, RepairConstants constants, Map<Integer, Length> depths) {
+    private RepairPlanner(Inspection look, CriteriaBook book, Terms terms, RepairConstants constants, Known known) {
         this.look = look;
         this.joint = look.joint();
         this.book = book;
         this.terms = terms;
         this.constants = constants;
-        this.depths = depths;
+        this.known = known;
         this.steel = joint.grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
         this.rod = rod();
     }
 
-    /** @param depths how deep the excavation of an indication goes, by its index, where somebody found it */
+    /**
+     * What somebody found or decided since, by the index of the indication.
+     *
+     * @param depths how deep the excavation goes
+     * @param ends where a crack really ends
+     * @param chosen the contractor's disposition, by the place's index among the places
+     */
+    public record Known(Map<Integer, Length> depths, Map<Integer, Span> ends, Map<Integer, Disposition> chosen) {
+        public static final Known NOTHING = new Known(Map.of(), Map.of(), Map.of());
+
+        public static Known depths(Map<Integer, Length> depths) {
+            return new Known(depths, Map.of(), Map.of());
+        }
+    }
+
+    /** A plan for each place of {@link DefectPlace#of}, in that order. */
     public static List<RepairPlan> plan(
-            Inspection look,
-            Evaluation evaluation,
-            Terms terms,
-            RepairConstants constants,
-            Map<Integer, Length> depths) {
-        RepairPlanner planner = new RepairPlanner(look, evaluation.book(), terms, constants, depths);
+            Inspection look, Evaluation evaluation, Terms terms, RepairConstants constants, Known known) {
+        RepairPlanner planner = new RepairPlanner(look, evaluation.book(), terms, constants, known);
+        Map<String, Optional<String>> least = new HashMap<>();
         List<RepairPlan> plans = new ArrayList<>();
-        Set<Integer> indications = new HashSet<>();
-        Set<Integer> readings = new HashSet<>();
-        for (Finding f : evaluation.rejected()) {
-            Optional<String> least = planner.least(f);
-            f.indications().stream().filter(indications::add).forEach(i -> plans.add(planner.indication(i, f, least)));
-            f.readings().stream().filter(readings::add).forEach(i -> plans.add(planner.reading(i, f)));
+        List<DefectPlace> places = DefectPlace.of(look, evaluation);
+        for (int i = 0; i < places.size(); i++) {
+            DefectPlace place = places.get(i);
+            Finding finding = evaluation.finding(place.finding()).orElseThrow();
+            plans.add(planner.plan(
+                    place,
+                    Optional.ofNullable(known.chosen().get(i)),
+                    finding,
+                    place.indication().isPresent()
+                            ? least.computeIfAbsent(finding.id(), id -> planner.least(finding))
+                            : Optional.empty()));
         }
         return List.copyOf(plans);
     }
@@ -83,72 +97,89 @@ public final class RepairPlanner {
                         + " suffices for " + f.criterion().title().toLowerCase(java.util.Locale.ROOT));
     }
 
-    private RepairPlan indication(int index, Finding f, Optional<String> least) {
-        Indication i = look.indications().get(index);
-        Disposition disposition = disposition(i, f.criterion());
-        Optional<Span> extent = i.isPlaced() ? Optional.of(extent(i)) : Optional.empty();
-        Optional<Length> depth = depth(index, i, disposition);
-        Optional<RepairPlan.Numbers> numbers = i instanceof Indication.Undersize u
-                ? extent.flatMap(e -> addedToFillet(u.least(), u.span()))
-                : disposition == Disposition.BLEND
-                        ? Optional.empty()
-                        : depth.filter(Length::isPositive).map(d -> cavity(d, extent.orElse(i.span())));
-        return new RepairPlan(
-                OptionalInt.of(index),
-                OptionalInt.empty(),
-                i.kind(),
-                f.criterion(),
-                disposition,
-                Disposition.why(f.criterion()),
-                least,
-                holds(i),
-                steps(i, disposition, extent, numbers),
-                extent,
-                numbers,
-                preheat().map(MinimumPreheat::shown));
-    }
-
-    private RepairPlan reading(int index, Finding f) {
-        Reading r = look.readings().get(index);
-        Disposition disposition = Disposition.suiting(f.criterion()).get(0);
-        Optional<Span> extent = f.span().filter(s -> s.extent().isPositive());
-        Optional<RepairPlan.Numbers> numbers = f.criterion() == Criterion.SIZE && r instanceof Reading.Station s
-                ? s.legA().flatMap(a -> s.legB().map(a::min)).flatMap(leg -> extent.flatMap(e -> addedToFillet(leg, e)))
+    private RepairPlan plan(DefectPlace place, Optional<Disposition> chosen, Finding f, Optional<String> least) {
+        Optional<Indication> indication = place.indication().isPresent()
+                ? Optional.of(look.indications().get(place.indication().getAsInt()))
                 : Optional.empty();
+        List<Disposition> suits = Disposition.suiting(place.criterion());
+        Disposition disposition = chosen.orElseGet(
+                () -> indication.map(i -> usual(i, place.criterion())).orElse(suits.get(0)));
+        Optional<Span> extent = disposition == Disposition.REPLACE
+                ? Optional.of(joint.ruler().whole())
+                : indication.isPresent()
+                        ? indication.filter(Indication::isPlaced).map(i -> extent(i, place))
+                        : place.span()
+                                .filter(s -> s.extent().isPositive())
+                                .or(f::span)
+                                .filter(s -> s.extent().isPositive());
+        Optional<RepairPlan.Numbers> numbers = numbers(place, indication, disposition, extent);
         List<String> steps = new ArrayList<>();
-        if (extent.isEmpty()) {
-            steps.add("read to both sides of " + r.span().shown() + " until the readings are good: that is the extent");
+        if (indication.isPresent()) {
+            steps.addAll(steps(indication.get(), place, disposition, extent, numbers));
+        } else {
+            if (extent.isEmpty() && place.span().isPresent()) {
+                steps.add("read to both sides of " + place.span().get().shown()
+                        + " until the readings are good: that is the extent");
+            }
+            steps.addAll(work(disposition, numbers));
         }
-        steps.addAll(work(disposition, numbers));
         return new RepairPlan(
-                OptionalInt.empty(),
-                OptionalInt.of(index),
-                f.id(),
-                f.criterion(),
+                place,
                 disposition,
-                Disposition.why(f.criterion()),
-                Optional.empty(),
-                List.of(),
+                suits,
+                Disposition.why(place.criterion()),
+                least,
+                indication.map(this::holds).orElse(List.of()),
                 List.copyOf(steps),
                 extent,
                 numbers,
                 preheat().map(MinimumPreheat::shown));
     }
 
-    private static Disposition disposition(Indication i, Criterion criterion) {
+    private Optional<RepairPlan.Numbers> numbers(
+            DefectPlace place, Optional<Indication> indication, Disposition disposition, Optional<Span> extent) {
+        if (disposition == Disposition.BLEND
+                || disposition == Disposition.REFER
+                || disposition == Disposition.ACCEPT_AS_IS) {
+            return Optional.empty();
+        }
+        if (indication.isEmpty()) {
+            return place.criterion() == Criterion.SIZE
+                    ? leastLeg(place).flatMap(leg -> extent.flatMap(e -> addedToFillet(leg, e)))
+                    : Optional.empty();
+        }
+        Indication i = indication.get();
+        if (i instanceof Indication.Undersize u && disposition == Disposition.ADD_METAL) {
+            return extent.flatMap(e -> addedToFillet(u.least(), u.span()));
+        }
+        return depth(place.indication().getAsInt(), i)
+                .filter(Length::isPositive)
+                .map(d -> cavity(d, extent.orElse(i.span())));
+    }
+
+    private Optional<Length> leastLeg(DefectPlace place) {
+        return place.readings().stream()
+                .map(look.readings()::get)
+                .filter(Reading.Station.class::isInstance)
+                .map(Reading.Station.class::cast)
+                .flatMap(s -> s.legA().flatMap(a -> s.legB().map(a::min)).stream())
+                .min(Length::compareTo);
+    }
+
+    private static Disposition usual(Indication i, Criterion criterion) {
         boolean missing = i instanceof Indication.Underfill || i instanceof Indication.RootConcavity;
         return missing ? Disposition.ADD_METAL : Disposition.suiting(criterion).get(0);
     }
 
     /** Sound metal with each end of a crack, a run-in with anything else; it stops at the weld's ends. */
-    private Span extent(Indication i) {
+    private Span extent(Indication i, DefectPlace place) {
         double beyond = i instanceof Indication.Crack ? constants.beyondCrack() : constants.runIn();
         Length more = Length.millimetres(java.math.BigDecimal.valueOf(beyond).toPlainString())
                 .in(look.units());
         if (i instanceof Indication.Crack && beyond == RepairConstants.USUAL.beyondCrack()) {
             more = look.units().pick(Length.inches(2), Length.millimetres("50"));
         }
-        Span s = i.span();
+        Span s = known.ends().getOrDefault(place.indication().getAsInt(), i.span());
         if (joint.closed()) {
             Length length = s.wraps() ? joint.length().minus(s.from()).plus(s.to()) : s.extent();
             if (!length.plus(more.times(2)).isUnder(joint.length())) {
@@ -171,15 +202,15 @@ public final class RepairPlanner {
                 && (extent.from().signum() == 0 || extent.to().compareTo(joint.length()) == 0);
     }
 
-    private Optional<Length> depth(int index, Indication i, Disposition disposition) {
-        if (depths.containsKey(index)) {
-            return Optional.of(depths.get(index));
+    private Optional<Length> depth(int index, Indication i) {
+        if (known.depths().containsKey(index)) {
+            return Optional.of(known.depths().get(index));
         }
         boolean isDepth = switch (i.kind()) {
             case "undercut", "underfill", "root-concavity", "incomplete-penetration", "crater" -> true;
             default -> false;
         };
-        return isDepth && disposition != Disposition.BLEND ? i.depth() : Optional.empty();
+        return isDepth ? i.depth() : Optional.empty();
     }
 
     private RepairPlan.Numbers cavity(Length depth, Span extent) {
@@ -283,25 +314,35 @@ public final class RepairPlanner {
     }
 
     private List<String> steps(
-            Indication i, Disposition disposition, Optional<Span> extent, Optional<RepairPlan.Numbers> numbers) {
+            Indication i,
+            DefectPlace place,
+            Disposition disposition,
+            Optional<Span> extent,
+            Optional<RepairPlan.Numbers> numbers) {
         List<String> steps = new ArrayList<>();
-        if (i instanceof Indication.Crack) {
-            steps.add("find both ends by PT, MT or etching; the extent below holds for the ends as they were seen");
+        boolean taken = disposition != Disposition.REFER && disposition != Disposition.ACCEPT_AS_IS;
+        if (taken && i instanceof Indication.Crack) {
+            steps.add(
+                    known.ends().containsKey(place.indication().getAsInt())
+                            ? "both ends were found; what is taken out begins and ends beyond them"
+                            : "find both ends by PT, MT or etching; the extent below holds for the ends as they were seen");
         }
-        extent.ifPresent(e -> steps.add((disposition == Disposition.BLEND
-                        ? "dress "
-                        : disposition == Disposition.ADD_METAL ? "prepare " : "take out ")
-                + e.shown() + " from the datum"
-                + (i instanceof Indication.Crack
-                        ? ", 2 in [50 mm] of sound metal beyond each end"
-                                + (isClipped(i, e) ? ", less where the weld ends" : "")
-                        : "")));
-        boolean needsDepth = numbers.isEmpty() && disposition == Disposition.REMOVE_AND_REWELD;
+        extent.filter(e -> taken)
+                .ifPresent(e -> steps.add((disposition == Disposition.BLEND
+                                ? "dress "
+                                : disposition == Disposition.ADD_METAL ? "prepare " : "take out ")
+                        + e.shown() + " from the datum"
+                        + (i instanceof Indication.Crack
+                                ? ", 2 in [50 mm] of sound metal beyond each end"
+                                        + (isClipped(i, e) ? ", less where the weld ends" : "")
+                                : "")));
+        boolean removes = disposition == Disposition.REMOVE_AND_REWELD || disposition == Disposition.REPLACE;
+        boolean needsDepth = numbers.isEmpty() && removes;
         if (needsDepth) {
             steps.add(
                     "the depth must be found: go down in thin layers until the metal is sound, then measure; without it there is no estimate of metal and rods");
         }
-        if (disposition == Disposition.REMOVE_AND_REWELD) {
+        if (removes) {
             steps.add(wayOut(numbers));
             steps.add(
                     i instanceof Indication.Crack
@@ -326,12 +367,16 @@ public final class RepairPlanner {
 
     private List<String> work(Disposition disposition, Optional<RepairPlan.Numbers> numbers) {
         List<String> steps = new ArrayList<>();
-        boolean welds = disposition == Disposition.ADD_METAL || disposition == Disposition.REMOVE_AND_REWELD;
+        boolean welds = disposition == Disposition.ADD_METAL
+                || disposition == Disposition.REMOVE_AND_REWELD
+                || disposition == Disposition.REPLACE;
         if (disposition == Disposition.BLEND) {
             steps.add(
                     "grind along the weld, then measure what is left: grinding into the plate is a base-metal repair");
         } else if (disposition == Disposition.REFER) {
             steps.add("refer to the Engineer with the finding and a drawing");
+        } else if (disposition == Disposition.ACCEPT_AS_IS) {
+            steps.add("ask the Engineer; nothing is accepted before his document is recorded");
         }
         if (welds) {
             if (disposition == Disposition.ADD_METAL) {
@@ -349,6 +394,7 @@ public final class RepairPlanner {
             steps.add(
                     "look again by the same criteria: at least 2 in [50 mm] to each side, both toes, the reverse face, every ground place"
                             + (isQuenchedAndTempered() && welds ? "; not before 48 h after the repair" : ""));
+            steps.add("then the same further tests as the weld had, MT, PT, UT or RT, over the repaired stretch");
         }
         return steps;
     }

@@ -70,7 +70,7 @@ class RepairPlannerTest {
 
     private static List<RepairPlan> plans(Inspection look, Map<Integer, Length> depths) {
         Evaluation e = Judge.evaluate(look, BOOK);
-        return RepairPlanner.plan(look, e, Terms.NONE, RepairConstants.USUAL, depths);
+        return RepairPlanner.plan(look, e, Terms.NONE, RepairConstants.USUAL, RepairPlanner.Known.depths(depths));
     }
 
     private static RepairPlan plan(String grade, Indication... seen) {

@@ -55,7 +55,7 @@ public final class RepairCommand extends FileCommand {
                                 Judge.evaluate(look, document.book()),
                                 Terms.NONE,
                                 constants,
-                                depths(depths, look)),
+                                RepairPlanner.Known.depths(depths(depths, look))),
                         constants));
     }
 

@@ -52,10 +52,10 @@ public record RepairDocument(
     private static Defect defect(RepairPlan p) {
         RepairPlan.Numbers n = p.numbers().orElse(null);
         return new Defect(
-                p.indication().isPresent() ? p.indication().getAsInt() : null,
-                p.reading().isPresent() ? p.reading().getAsInt() : null,
-                p.kind(),
-                p.criterion().id(),
+                p.place().indication().isPresent() ? p.place().indication().getAsInt() : null,
+                p.place().readings().isEmpty() ? null : p.place().readings().get(0),
+                p.place().kind(),
+                p.place().criterion().id(),
                 p.disposition().id(),
                 p.why(),
                 p.least().orElse(null),

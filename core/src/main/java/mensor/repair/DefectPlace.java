@@ -1,0 +1,102 @@
+package mensor.repair;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.IntStream;
+import mensor.judge.Evaluation;
+import mensor.judge.Finding;
+import mensor.length.Span;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Reading;
+
+/**
+ * One rejected place: an indication that decides a rejecting finding, a run of readings that do, or the finding's own stretch
+ * where neither does (a fit-up opening). An indication that decides two findings is one place.
+ *
+ * @param finding the finding's id: a criterion's or an addendum's
+ * @param readings neighbours among the readings of their sort, in the order of the weld
+ * @param span where it lies; empty where it lies nowhere, or along the whole weld
+ */
+public record DefectPlace(
+        String finding,
+        Criterion criterion,
+        String kind,
+        OptionalInt indication,
+        List<Integer> readings,
+        Optional<Span> span) {
+
+    public static List<DefectPlace> of(Inspection look, Evaluation evaluation) {
+        List<DefectPlace> places = new ArrayList<>();
+        Set<Integer> indications = new HashSet<>();
+        Set<Integer> readings = new HashSet<>();
+        for (Finding f : evaluation.rejected()) {
+            int before = places.size();
+            f.indications().stream().filter(indications::add).forEach(i -> places.add(indication(look, f, i)));
+            List<Integer> fresh = f.readings().stream().filter(readings::add).toList();
+            runs(look, f, fresh).forEach(run -> places.add(run(look, f, run)));
+            if (places.size() == before
+                    && f.indications().isEmpty()
+                    && f.readings().isEmpty()) {
+                places.add(new DefectPlace(f.id(), f.criterion(), f.id(), OptionalInt.empty(), List.of(), f.span()));
+            }
+        }
+        return List.copyOf(places);
+    }
+
+    private static DefectPlace indication(Inspection look, Finding f, int i) {
+        Indication seen = look.indications().get(i);
+        return new DefectPlace(
+                f.id(),
+                f.criterion(),
+                seen.kind(),
+                OptionalInt.of(i),
+                List.of(),
+                seen.isPlaced() ? Optional.of(seen.span()) : Optional.empty());
+    }
+
+    private static DefectPlace run(Inspection look, Finding f, List<Integer> run) {
+        Reading first = look.readings().get(run.get(0));
+        Reading last = look.readings().get(run.get(run.size() - 1));
+        return new DefectPlace(
+                f.id(),
+                f.criterion(),
+                f.id(),
+                OptionalInt.empty(),
+                run,
+                Optional.of(new Span(first.span().from(), last.span().to())));
+    }
+
+    /** Stations that follow each other on the weld with no good one between are one place. */
+    private static List<List<Integer>> runs(Inspection look, Finding f, List<Integer> deciding) {
+        List<Integer> along = IntStream.range(0, look.readings().size())
+                .filter(i -> look.readings().get(i) instanceof Reading.Station)
+                .boxed()
+                .sorted((a, b) -> look.readings()
+                        .get(a)
+                        .span()
+                        .from()
+                        .compareTo(look.readings().get(b).span().from()))
+                .toList();
+        List<List<Integer>> runs = new ArrayList<>();
+        List<Integer> run = new ArrayList<>();
+        for (int i : along) {
+            if (deciding.contains(i)) {
+                run.add(i);
+            } else if (!run.isEmpty()) {
+                runs.add(List.copyOf(run));
+                run.clear();
+            }
+        }
+        if (!run.isEmpty()) {
+            runs.add(List.copyOf(run));
+        }
+        deciding.stream().filter(i -> !along.contains(i)).forEach(i -> runs.add(List.of(i)));
+        return runs;
+    }
+}
