@@ -15,6 +15,8 @@ const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
 const NotePage = lazy(() => import("./causes/NotePage"));
 const Rates = lazy(() => import("./rates/Rates"));
+const RepairsPage = lazy(() => import("./repair/RepairsPage"));
+const TicketPage = lazy(() => import("./repair/TicketPage"));
 const Books = lazy(() => import("./books/Books"));
 const People = lazy(() => import("./people/People"));
 
@@ -34,6 +36,8 @@ export function Mensor() {
         <Route path="/joints/:id/plan" element={<PlanPage />} />
         <Route path="/inspections/:id/sheet" element={<SheetPage />} />
         <Route path="/inspections/:id/note" element={<NotePage />} />
+        <Route path="/repairs" element={<RepairsPage />} />
+        <Route path="/defects/:id" element={<TicketPage />} />
         <Route path="/rates" element={<Rates />} />
         <Route path="/jobs" element={<Jobs />} />
         <Route path="/jobs/:id" element={<Jobs />} />

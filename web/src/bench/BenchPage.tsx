@@ -13,7 +13,7 @@ import { Beside } from "./Beside";
 import { BookPanel } from "./BookPanel";
 import { FitUpWord } from "../making/FitUpPanel";
 import { PassesPanel } from "../making/PassesPanel";
-import { DisposePanel } from "./DisposePanel";
+import { RepairPanel } from "../repair/RepairPanel";
 import { EnteredPanel } from "./EnteredPanel";
 import { EntryDock, type Editing, type Touched } from "./EntryDock";
 import { NotTaken } from "./NotTaken";
@@ -34,16 +34,17 @@ export default function BenchPage() {
   return <BenchScreen key={id} bench={bench.data} />;
 }
 
-type Tab = "book" | "entered" | "passes" | "dispose" | "beside" | "causes";
+type Tab = "book" | "entered" | "passes" | "repair" | "beside" | "causes";
 
 /** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
 function BenchScreen({ bench }: { bench: Bench }) {
   const actor = useActor();
   const queries = useQueryClient();
   const doing = useDoing(bench);
+  const rejected = bench.state === "SIGNED" && bench.evaluation.verdict === "reject";
   const [cursor, setCursor] = useState(() => firstPlace(bench));
   const [touched, setTouched] = useState<Touched>({ place: "", touch: 0 });
-  const [tab, setTab] = useState<Tab>(bench.dispositions.length > 0 && actor.role !== "INSPECTOR" ? "dispose" : "book");
+  const [tab, setTab] = useState<Tab>(rejected && actor.role !== "INSPECTOR" ? "repair" : "book");
   const [narrow, setNarrow] = useState<"section" | "book">("book");
   const [editing, setEditing] = useState<Editing>();
   const [line, setLine] = useState<string>();
@@ -62,7 +63,9 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const onMark = useCallback(
     (i: number) => {
       // asked of the store, so that the strip need not be drawn anew for a function that knows the newest entries
-      const e = queries.getQueryData<Bench>(["bench", bench.id])?.entries.filter((x) => !x.withdrawn && x.kind === "INDICATION")[i];
+      const now = queries.getQueryData<Bench>(["bench", bench.id]);
+      const seen = now && indicationsOf(now);
+      const e = now?.entries.find((x) => x.id === seen?.[i]);
       if (e && mayChange) setEditing(e);
     },
     [queries, bench.id, mayChange],
@@ -70,9 +73,8 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const shown = useMemo(() => {
     const finding = bench.evaluation.findings.find((f) => f.id === chosen);
     if (!finding) return undefined;
-    const indications = standing.filter((e) => e.kind === "INDICATION");
-    return { finding: finding.id, indications: new Set(finding.entries.map((id) => indications.findIndex((e) => e.id === id)).filter((n) => n >= 0)) };
-  }, [bench, standing, chosen]);
+    return { finding: finding.id, indications: new Set(indicationsOf(bench).flatMap((id, n) => (finding.entries.includes(id) ? [n] : []))) };
+  }, [bench, chosen]);
   const touch = (mm: number) => {
     setCursor(mm);
     setTouched({ place: showPlace(mm, units), touch: touched.touch + 1 });
@@ -103,7 +105,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
       <main className="bench">
         <Tower bench={bench} doing={doing} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
+          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} {...(bench.again ? { worked: bench.again.spans, lookedAt: bench.again.lookedAt } : {})} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
         </section>
         <div className={`lower only-${narrow}${tab === "beside" || tab === "causes" ? " beside-open" : ""}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
@@ -124,9 +126,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
               <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>The book</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Put down ({standing.length})</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.making.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
-              {bench.dispositions.length > 0 && (
-                <button type="button" role="tab" className="tab" aria-selected={tab === "dispose"} onClick={() => setTab("dispose")}>Dispose ({bench.dispositions.filter((d) => d.decision === undefined).length})</button>
-              )}
+              {(rejected || bench.again) && <button type="button" role="tab" className="tab" aria-selected={tab === "repair"} onClick={() => setTab("repair")}>Repair</button>}
               {actor.role !== "VIEWER" && <button type="button" role="tab" className="tab" aria-selected={tab === "causes"} onClick={() => setTab("causes")}>Causes</button>}
               <span style={{ flex: 1 }} />
               <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Hold the look against other books" onClick={() => setTab("beside")}>Compare</button>
@@ -145,7 +145,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
                 </>
               )}
               {tab === "causes" && <CausesPanel bench={bench} />}
-              {tab === "dispose" && <DisposePanel bench={bench} />}
+              {tab === "repair" && <RepairPanel bench={bench} />}
             </div>
           </section>
         </div>
@@ -178,6 +178,11 @@ function BenchScreen({ bench }: { bench: Bench }) {
       {photo && <PhotoDialog bench={bench} photo={photo} doing={mayChange ? doing : undefined} onClose={() => setPhoto(undefined)} />}
     </div>
   );
+}
+
+/** The entry of each indication on the strip: after a repair those of the look before come first. */
+function indicationsOf(bench: Bench): string[] {
+  return bench.again?.indications ?? bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id);
 }
 
 function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "section" | "book") => void }) {

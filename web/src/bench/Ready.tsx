@@ -30,7 +30,7 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
         <button type="button" className="link" onClick={() => setShown(true)}>change</button>
       </section>
     );
-  const question = (word: string, field: "cleaned" | "ambient" | "coated" | "light" | "near" | "inCalibration") => (
+  const question = (word: string, field: "cleaned" | "ambient" | "coated" | "light" | "near" | "inCalibration" | "reverseFace" | "groundPlaces") => (
     <div className="item">
       <span>{word}</span>
       <YesNo word={word} value={c[field]} disabled={disabled} onAnswer={(v) => answer({ [field]: v })} />
@@ -65,6 +65,13 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
           <Link className="small" to="/gauges">or take today’s kit</Link>
         </>
       )}
+      {bench.again && (
+        <>
+          {question("Reverse face looked at", "reverseFace")}
+          {c.reverseFace === false && <Noted word="Reverse covered by" field="reverseBy" value={c.reverseBy} hint="UT report 12" disabled={disabled} onNote={answer} />}
+          {question("Ground and clamp places", "groundPlaces")}
+        </>
+      )}
       <Noted word="Light level" field="lightLevel" value={c.lightLevel} hint="100 fc" disabled={disabled} onNote={answer} />
       <Noted word="Access" field="access" value={c.access} hint="scaffold, both sides" disabled={disabled} onNote={answer} />
       {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
@@ -74,7 +81,7 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
 }
 
 /** Something noted in words; emptied, it is taken back. */
-function Noted({ word, field, value, hint, disabled, onNote }: { word: string; field: "lightLevel" | "access"; value?: string; hint: string; disabled: boolean; onNote: (c: Partial<Conditions>) => void }) {
+function Noted({ word, field, value, hint, disabled, onNote }: { word: string; field: "lightLevel" | "access" | "reverseBy"; value?: string; hint: string; disabled: boolean; onNote: (c: Partial<Conditions>) => void }) {
   const [typed, setTyped] = useState(value ?? "");
   const note = () => {
     if (typed.trim() === (value ?? "")) return;

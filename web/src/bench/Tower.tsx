@@ -70,6 +70,11 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
           <>
             {bench.making.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
             {!bench.making.fitUp.stops && bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
+            {bench.again && (
+              <p className="small again">
+                <b>Look {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.lookAt}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the look before stands.
+              </p>
+            )}
             <Ready bench={bench} doing={doing} disabled={!looks} />
             {clearable.length > 0 && <h3>Still to look at</h3>}
             {clearable.map((t) => (
@@ -149,10 +154,10 @@ function Signed({ bench }: { bench: Bench }) {
       <p className="small" style={{ margin: 0 }}>A change is a new revision that names this one.</p>
       {bench.revisions.length > 1 && (
         <>
-          <h3>Revisions</h3>
+          <h3>Looks and revisions</h3>
           {bench.revisions.map((r) => (
             <button key={r.id} type="button" className="link" disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
-              {r.capacity === "verification" ? "The owner’s look, revision" : "Revision"} {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
+              {r.capacity === "verification" ? "The owner’s look, " : ""}{r.stage === "final" ? "" : `look after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
             </button>
           ))}
         </>

@@ -1,12 +1,11 @@
 import { useState } from "react";
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import type { Causes, Bench, Disposition } from "../lib/api";
+import type { Causes, Bench } from "../lib/api";
 import { bench, finding } from "../test/bench";
 import { renderWith, WithDoing } from "../test/render";
 import { CausesPanel } from "../causes/CausesPanel";
 import { BookPanel } from "./BookPanel";
-import { DisposePanel } from "./DisposePanel";
 import { EnteredPanel } from "./EnteredPanel";
 import { Tower } from "./Tower";
 
@@ -158,42 +157,5 @@ describe("what was put down", () => {
     expect(screen.getByText(/taken off by Ines Marl/)).toBeTruthy();
     fireEvent.click(screen.getByText("undo"));
     await waitFor(() => expect(sent[0]?.path).toBe("/api/inspections/look-1/entries/e1/restore"));
-  });
-});
-
-describe("disposing", () => {
-  const open: Disposition = {
-    finding: "undercut",
-    title: "Undercut",
-    reason: "6 in over 1/32",
-    choices: [
-      { id: "add-metal", title: "Add weld metal", needsDocument: false },
-      { id: "accept-as-is", title: "Accept as is", needsDocument: true },
-    ],
-    why: "prepare the surface and add metal",
-  };
-
-  it("is the repair lead's, but for the Engineer's document", async () => {
-    const b = bench({ state: "SIGNED", dispositions: [open] });
-    const { sent } = renderWith(<DisposePanel bench={b} />, { PUT: () => ({ json: b }) }, "REPAIR_LEAD");
-    expect((screen.getByText("Accept as is") as HTMLButtonElement).disabled).toBe(true);
-    fireEvent.click(screen.getByText("Add weld metal"));
-    fireEvent.click(screen.getByText("Decide"));
-    await waitFor(() => expect(sent.some((x) => x.method === "PUT")).toBe(true));
-    expect(sent.find((x) => x.method === "PUT")?.body).toEqual({ decision: "add-metal" });
-  });
-
-  it("asks the welding engineer for number, name and date of the document", () => {
-    renderWith(<DisposePanel bench={bench({ state: "SIGNED", dispositions: [open] })} />, {}, "WELDING_ENGINEER");
-    fireEvent.click(screen.getByText("Accept as is"));
-    expect(screen.getByLabelText("Engineer's document no.")).toBeTruthy();
-    expect(screen.getByLabelText("Engineer's name")).toBeTruthy();
-    expect(screen.getByLabelText("Date")).toBeTruthy();
-  });
-
-  it("shows an inspector that nothing is decided, without buttons", () => {
-    renderWith(<DisposePanel bench={bench({ state: "SIGNED", dispositions: [open] })} />, {});
-    expect(screen.getByText("Not decided yet.")).toBeTruthy();
-    expect(screen.queryByText("Decide")).toBeNull();
   });
 });

@@ -17,6 +17,29 @@ const kinds = [
   ["spatter.none", "no spatter", false],
 ] as const;
 
+const holds = [
+  ["replace", "a weld is replaced"],
+  ["cutting-apart", "a member is cut apart"],
+] as const;
+
+/** What a repair plan rests on, with what is usual. */
+const constants = [
+  ["includedDegrees", "Included angle, °", "60"],
+  ["rootRadius", "Root radius, mm", "6.35"],
+  ["runOut", "Ends run out, 1 in", "3"],
+  ["beyondCrack", "Beyond a crack, mm", "50.8"],
+  ["runIn", "Beyond another, mm", "12.7"],
+  ["gougeFrom", "Gouge from, mm³", "8000"],
+  ["runLength", "Bead of one rod, mm", "203.2"],
+  ["burnSeconds", "A rod burns, s", "65"],
+  ["density", "Steel, g/cm³", "7.85"],
+] as const;
+
+function withConstant(all: Record<string, number> | undefined, id: string, typed: string) {
+  const rest = Object.fromEntries(Object.entries(all ?? {}).filter(([k]) => k !== id));
+  return typed.trim() === "" ? rest : { ...rest, [id]: Number(typed.replace(",", ".")) };
+}
+
 type Props = { terms: ContractTerms; units: string; problems: Record<string, string>; onChange: (t: ContractTerms) => void };
 
 /** What the contract says beside the book: it can only tighten, and each line says where it stands. */
@@ -58,6 +81,24 @@ export function Terms({ terms, units, problems, onChange }: Props) {
           </>
         )}
       </div>
+      <div className="grid">
+        <ChoiceField id="repairCycles" label="Repairs of one place" span={4} value={String(terms.repairCycles ?? "")} problem={problems["terms.repairCycles"]} options={[["", "two, then the Engineer"], ["1", "one, then the Engineer"], ["3", "three, then the Engineer"]]} onChange={(v) => set({ repairCycles: v === "" ? undefined : Number(v) })} />
+        <fieldset className="field checks" style={{ gridColumn: "span 4" }}>
+          <legend>Waits for the Engineer too</legend>
+          {holds.map(([id, word]) => (
+            <label key={id} className="check"><input type="checkbox" checked={terms.repairHolds?.includes(id) ?? false} onChange={(e) => set({ repairHolds: e.target.checked ? [...(terms.repairHolds ?? []), id] : (terms.repairHolds ?? []).filter((h) => h !== id) })} /> {word}</label>
+          ))}
+        </fieldset>
+        {(terms.repairCycles !== undefined || (terms.repairHolds?.length ?? 0) > 0) && <TextField id="repairNote" label="Where it stands" span={4} value={terms.repairNote} problem={problems["terms.repairNote"]} onChange={(v) => set({ repairNote: v })} />}
+      </div>
+      <details>
+        <summary className="small">What repairs are reckoned with</summary>
+        <div className="grid">
+          {constants.map(([id, word, usual]) => (
+            <TextField key={id} id={`rc-${id}`} label={word} span={3} placeholder={usual} value={terms.repairConstants?.[id] === undefined ? "" : String(terms.repairConstants[id])} problem={problems[`terms.repairConstants.${id}`]} onChange={(v) => set({ repairConstants: withConstant(terms.repairConstants, id, v) })} />
+          ))}
+        </div>
+      </details>
       {problems["terms.limits"] && <p className="fault">{problems["terms.limits"]}</p>}
       <p className="cautions spaced">A contract can only tighten. What the Engineer allows beyond the book is a deviation of one weld, recorded at its bench with his document.</p>
     </section>

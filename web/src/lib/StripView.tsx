@@ -24,6 +24,9 @@ type Props = {
   /** The finding whose place is shown, and the indications that decide it. */
   chosen?: { finding: string; indications: Set<number> };
   drawn?: Drawn;
+  /** What is or was repaired, mm from the datum, and the stretch that is looked at with it. */
+  worked?: { from: number; to: number }[];
+  lookedAt?: { from: number; to: number }[];
   /** Where the walk goes next. */
   next?: number;
   onCursor?: (mm: number) => void;
@@ -226,7 +229,7 @@ function layOut({ strip, quiet = [], photos = [], chosen }: Pick<Props, "strip" 
 
 /** All that stays as it is while the cursor moves: with hundreds of indications, drawing it again for each key would be felt. */
 const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "beside" | "cursor" | "onCursor" | "onDraw" | "drawn"> & { width: number } & View) {
-  const { strip, quiet = [], ghosts = [], photos = [], units, chosen, onMark, onPhoto, look, next } = props;
+  const { strip, quiet = [], ghosts = [], photos = [], units, chosen, onMark, onPhoto, look, next, worked = [], lookedAt = [] } = props;
   const layout = layOut(props);
   const inner = Math.max(10, width - gutter - right);
   const end = gutter + inner;
@@ -264,6 +267,15 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
       {layout.before > 0 && <text x={gutter - 10} y={rulerHeight + beforeHeight / 2 + 3} textAnchor="end" fontSize="13" fill={ink.quiet}>before</text>}
       <g clipPath="url(#inview)">
         {layout.before > 0 && <BeforeLane quiet={quiet.filter((q) => isIn(q.from, q.to))} x={x} left={gutter} end={end} />}
+        {lookedAt.map((s, i) => (
+          <rect key={`look${i}`} data-looked-again x={x(s.from)} y={rulerHeight + 2} width={Math.max(2, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight} fill={ink.layout} fillOpacity=".07" stroke={ink.layout} strokeDasharray="7 5"><title>looked at again</title></rect>
+        ))}
+        {worked.map((s, i) => (
+          <g key={`work${i}`} data-worked>
+            <rect x={x(s.from)} y={rulerHeight - 6} width={Math.max(3, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight + 6} fill={ink.chalk} fillOpacity=".22" stroke={ink.chalkDeep} />
+            <title>repaired</title>
+          </g>
+        ))}
         {strip.gaps.filter((g) => isIn(g.from, g.to)).map((g, i) => (
           <g key={i}>
             <rect x={x(g.from)} y={rulerHeight - 6} width={Math.max(2, x(g.to) - x(g.from))} height={layout.lanes.reduce((h, l) => h + l.height + gap, layout.before) + 6} fill={ink.chalk} fillOpacity=".16" />

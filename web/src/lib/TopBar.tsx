@@ -35,6 +35,7 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
       {rooms && actor.role !== "VIEWER" && (
         <nav className="rooms" aria-label="Lists">
           <NavLink to="/" end>Worklist</NavLink>
+          <NavLink to="/repairs">Repairs</NavLink>
           <NavLink to="/jobs">Jobs</NavLink>
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/gauges">Gauges</NavLink>

@@ -33,13 +33,16 @@ export type TrialForm = Schemas["TrialForm"];
 export type OutcomeForm = Schemas["OutcomeForm"];
 export type Note = Schemas["NoteView"];
 export type Chain = Schemas["ChainView"];
-export type Repair = Schemas["RepairView"];
+export type Defects = Schemas["DefectsView"];
+export type Defect = Schemas["RejectedPlace"];
+export type Ticket = Schemas["TicketView"];
+export type StepForm = Schemas["StepForm"];
+export type Repairs = Schemas["RepairsPage"];
 export type RatingForm = Schemas["RatingForm"];
 export type RateList = Schemas["RatesView"];
 export type RateRow = Schemas["RateRow"];
 export type OneRate = Schemas["OneRate"];
 export type Decision = Schemas["Decision"];
-export type Disposition = Schemas["DispositionView"];
 export type WeldingForm = Schemas["WeldingForm"];
 export type WorklistPage = Schemas["WorklistPage"];
 export type Job = Schemas["JobView"];
@@ -204,10 +207,21 @@ export const api = {
   test: (id: string, test: string, form: TestPieceForm) => send<Causes>("PUT", `${look(id)}/tests/${test}`, form),
   testOff: (id: string, test: string) => send<Causes>("DELETE", `${look(id)}/tests/${test}`),
   testOn: (id: string, test: string) => send<Causes>("POST", `${look(id)}/tests/${test}/restore`),
-  repair: (id: string, depths: Record<string, string>) => {
-    const said = Object.entries(depths).map(([entry, depth]) => `depth=${entry}:${encodeURIComponent(depth)}`);
-    return send<Repair>("GET", `${look(id)}/repair${said.length > 0 ? `?${said.join("&")}` : ""}`);
+  defects: (id: string, depths: Record<string, string>) => {
+    const said = Object.entries(depths).map(([defect, depth]) => `depth=${defect}:${encodeURIComponent(depth)}`);
+    return send<Defects>("GET", `${look(id)}/defects${said.length > 0 ? `?${said.join("&")}` : ""}`);
   },
+  lookAgain: (id: string) => send<{ inspectionId: string }>("POST", `${look(id)}/look-again`, {}),
+  repairs: (job: string) => send<Repairs>("GET", `/api/repairs${job === "" ? "" : `?job=${job}`}`),
+  ticket: (id: string) => send<Ticket>("GET", `/api/defects/${id}`),
+  decide: (id: string, decision: Decision) => send<Ticket>("PUT", `/api/defects/${id}/disposition`, decision),
+  told: (id: string, told: { told: string; version: number }) => send<Ticket>("PUT", `/api/defects/${id}/told`, told),
+  step: (id: string, state: string, form: StepForm) => send<Ticket>("PUT", `/api/defects/${id}/steps/${state}`, form),
+  stepBack: (id: string, back: { why: string; version: number }) => send<Ticket>("POST", `/api/defects/${id}/back`, back),
+  release: (id: string, hold: string, document: { number: string; engineer: string; date: string; name: string }, file: Blob) =>
+    send<Ticket>("PUT", `/api/defects/${id}/holds/${hold}/document?${new URLSearchParams(document).toString()}`, file),
+  denyHold: (id: string, hold: string, why: { why: string }) => send<Ticket>("POST", `/api/defects/${id}/holds/${hold}/denied`, why),
+  repairPhoto: (id: string, photo: string, picture: Blob) => send<Ticket>("PUT", `/api/defects/${id}/photos/${photo}`, picture),
   note: (id: string) => send<Note>("GET", `${look(id)}/note`),
   rate: (by: string, key: string) => send<OneRate>("GET", `/api/rates/one?by=${by}${key === "" ? "" : `&key=${encodeURIComponent(key)}`}`),
   rates: (by: string) => send<RateList>("GET", `/api/rates?by=${by}`),
@@ -234,8 +248,6 @@ export const api = {
   withdrawDeviation: (id: string, deviation: string, why: string) =>
     send<Bench>("POST", `${look(id)}/deviations/${deviation}/withdraw`, { why }),
   waive: (id: string, gauge: string, reason: string) => send<Bench>("POST", `${look(id)}/waivers`, { gauge, reason }),
-  dispose: (id: string, finding: string, decision: Decision) =>
-    send<Bench>("PUT", `${look(id)}/dispositions/${finding}`, decision),
 };
 
 /** The fields at fault by name, for a form. */

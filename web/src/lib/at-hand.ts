@@ -8,7 +8,9 @@ export type Splice<T> = { first: number; items: T[]; last: number };
 /** What changed since an answer that this browser has; the rest comes whole. */
 export type BenchChange = {
   since: string;
-  rest: Omit<Bench, "entries" | "sections" | "strip">;
+  rest: Omit<Bench, "entries" | "sections" | "strip" | "again">;
+  /** Absent where it is as it was. */
+  again?: Bench["again"];
   strip: Omit<Bench["strip"], "marks" | "stations">;
   entries: Splice<Bench["entries"][number]>;
   sections: Splice<Bench["sections"][number]>;
@@ -38,6 +40,7 @@ function changed(c: BenchChange, had: Bench | undefined): Bench {
   if (had?.tag !== c.since) throw new Error(`the answer builds on ${c.since}, which is not at hand`);
   return {
     ...c.rest,
+    ...(c.again ? { again: c.again } : had.again ? { again: had.again } : {}),
     entries: spliced(had.entries, c.entries),
     sections: spliced(had.sections, c.sections),
     strip: { ...c.strip, marks: spliced(had.strip.marks, c.marks), stations: spliced(had.strip.stations, c.stations) },

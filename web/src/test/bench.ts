@@ -50,7 +50,7 @@ export function bench(more: Partial<Bench> = {}): Bench {
     entries: [],
     evaluation: { verdict: "incomplete", rejects: 0, findings: [finding("crack", "incomplete"), finding("undercut", "accept"), finding("root", "not-applicable")], todo: [], notes: ["Visual look only: surface flaws only."] },
     strip: { length: 609.6, ticks: [], lanes: [], marks: [], stations: [], bands: [], brackets: [], gaps: [], wanted: 0 }, photos: [], walk: [],
-    sections: [], tag: "0", drawn: drawing, handovers: [], revisions: [], dispositions: [], next: "Look at it", capacity: "QC", making: making(), quiet: [], seenBy: [], gaugeNames: [], due: [], contract: { lines: [], guarded: false, perToe: false }, deviations: [], gaugeFaults: [],
+    sections: [], tag: "0", drawn: drawing, handovers: [], revisions: [], repairs: { undecided: 0, waiting: 0, working: 0, ready: 0, closed: 0 }, next: "Look at it", capacity: "QC", making: making(), quiet: [], seenBy: [], gaugeNames: [], due: [], contract: { lines: [], guarded: false, perToe: false }, deviations: [], gaugeFaults: [],
     ...more,
   };
 }

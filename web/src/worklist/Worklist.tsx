@@ -12,6 +12,7 @@ const groups = [
   ["walk", "Half walked"],
   ["sign", "To sign"],
   ["dispose", "To dispose"],
+  ["hold", "On hold"],
   ["repair", "To repair"],
   ["done", "Done"],
 ] as const;

@@ -49,6 +49,30 @@ public record DefectPlace(
         return List.copyOf(places);
     }
 
+    /** In a line: what it is, on which toe, where, how deep. */
+    public String words(Inspection look, Finding f) {
+        String at = span.map(s -> " at " + s.shown()).orElse("");
+        if (indication.isEmpty()) {
+            return f.measured().isEmpty() ? f.reason() : f.criterion().title() + " " + f.measured() + at;
+        }
+        Indication i = look.indications().get(indication.getAsInt());
+        String toe = i instanceof Indication.Undercut u
+                ? " on the " + look.joint().toeName(u.toe())
+                : i instanceof Indication.Overlap o ? " on the " + look.joint().toeName(o.toe()) : "";
+        String measure = i instanceof Indication.Undersize u
+                ? ", " + u.least().shownWithUnit() + " least"
+                : i instanceof Indication.ShortWeld s
+                        ? ", " + s.missing().shownWithUnit() + " missing"
+                        : i instanceof Indication.NotAsDrawn n
+                                ? ", " + n.what().id().replace('-', ' ')
+                                : i.depth().map(d -> ", " + d.shownWithUnit()).orElse("");
+        return capital(kind.replace('-', ' ')) + toe + at + measure;
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+
     private static DefectPlace indication(Inspection look, Finding f, int i) {
         Indication seen = look.indications().get(i);
         return new DefectPlace(

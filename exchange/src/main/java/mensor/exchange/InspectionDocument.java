@@ -40,6 +40,11 @@ public final class InspectionDocument {
         return new InspectionReader(Json.read(text)).unjudged();
     }
 
+    /** A document of a look that was put together elsewhere. */
+    public static InspectionDocument of(Inspection inspection, CriteriaBook book) {
+        return new InspectionDocument(inspection, book, null);
+    }
+
     public Inspection inspection() {
         return inspection;
     }

@@ -2,48 +2,376 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
+/** From a signed reject to its closing: numbers, decisions, holds, steps, the look after, cycles. */
 @ExtendWith(RunningMensor.class)
 class RepairTest {
-    @Test
-    void aCracksPlanAsksItsDepthAndThenHasNumbers() {
-        TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("RP-1");
-        JsonNode bench = ines.add(look, "INDICATION", "'kind':'crack','from':'10','to':'11'")
-                .expect(200)
-                .json();
-        String entry = bench.get("entries").get(0).get("id").asString();
-        JsonNode place = ines.get(look + "/repair").json().get("places").get(0);
-        assertThat(place.get("entry").asString()).isEqualTo(entry);
-        assertThat(place.get("extent").asString()).isEqualTo("8–13");
-        assertThat(place.get("asksDepth").asBoolean()).isTrue();
-        assertThat(place.has("numbers")).isFalse();
-        JsonNode deep = ines.get(look + "/repair?depth=" + entry + ":1/4")
-                .json()
-                .get("places")
-                .get(0);
-        assertThat(deep.get("numbers").get("depthMm").asDouble()).isEqualTo(6.35);
-        assertThat(deep.get("numbers").get("rods").asInt()).isPositive();
-        assertThat(ines.get(look + "/repair?depth=" + entry + ":deep")
-                        .expect(422)
-                        .detail())
-                .startsWith("depth: ");
+    private static final byte[] PDF = "%PDF-1.4 a document".getBytes(StandardCharsets.US_ASCII);
+    private final TestBrowser ines = RunningMensor.as("ines");
+    private final TestBrowser rufus = RunningMensor.as("rufus");
+    private final TestBrowser wanda = RunningMensor.as("wanda");
+
+    private JsonNode defects(String look) {
+        return ines.get(look + "/defects").expect(200).json().get("defects");
+    }
+
+    private String rejected(String mark, String... indications) {
+        String look = ines.look(mark);
+        ines.sound(look);
+        for (String i : indications) {
+            ines.add(look, "INDICATION", i).expect(200);
+        }
+        ines.sign(look, "reject").expect(200);
+        return look;
+    }
+
+    private static String path(JsonNode defect) {
+        return "/api/defects/" + defect.get("id").asString();
+    }
+
+    private static String state(TestBrowser b, String defect) {
+        return b.get(defect).expect(200).json().get("defect").get("state").asString();
+    }
+
+    private void knownSteel(String defect) {
+        wanda.putBytes(
+                        defect + "/holds/steel/document?number=MC-1&engineer=P.%20Quill&date=2026-01-05&name=mill.pdf",
+                        PDF)
+                .expect(200);
+    }
+
+    private static final String SLAG = "'kind':'slag','from':'10','to':'11','trapped':true";
+
+    private void repaired(String defect, String from, String to) {
+        rufus.put(defect + "/steps/extent-known", "{'from':'" + from + "','to':'" + to + "'}")
+                .expect(200);
+        rufus.put(
+                        defect + "/steps/excavated",
+                        "{'from':'" + from + "','to':'" + to + "','method':'wheel','depth':'1/4'}")
+                .expect(200);
+        ines.put(defect + "/steps/cavity-accepted", "{'clean':true,'seenBy':'ines'}")
+                .expect(200);
+        rufus.put(
+                        defect + "/steps/welded",
+                        "{'welder':'K7','rod':'E7018','diameter':'1/8','rods':3,'preheat':80,'weldedAt':'"
+                                + Instant.now() + "'}")
+                .expect(200);
+        rufus.put(defect + "/steps/ready-to-look", "{'cleaned':true,'cooled':true}")
+                .expect(200);
+    }
+
+    private String again(String look) {
+        return "/api/inspections/"
+                + ines.post(look + "/look-again", "{}")
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+    }
+
+    private void lookedAgain(String look, String from, String to) {
+        ines.put(
+                        look + "/conditions",
+                        "{'cleaned':true,'ambient':true,'coated':false,'light':true,'near':true,"
+                                + "'inCalibration':true,'reverseFace':true,'groundPlaces':true}")
+                .expect(200);
+        ines.add(look, "READING", "'from':'" + from + "','to':'" + to + "','atLeast':'5/16'")
+                .expect(200);
+        for (String c : List.of(
+                "crack",
+                "fusion",
+                "crater",
+                "overlap",
+                "profile",
+                "length",
+                "as-drawn",
+                "undercut",
+                "porosity",
+                "arc-strike",
+                "slag",
+                "spatter")) {
+            ines.add(look, "CLEAR", "'criterion':'" + c + "'");
+        }
     }
 
     @Test
-    void theLeastRepairStandsBesideCorrectingAll() {
-        TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("RP-2");
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'11','to':'12 1/4','depth':'3/64'")
+    void aRejectIsRepairedLookedAtFailsAndIsRepairedAgainUntilItIsAccepted() {
+        String look = rejected("RP-1", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
+        JsonNode both = defects(look);
+        assertThat(both).hasSize(2);
+        String undercut = path(both.get(0));
+        String slag = path(both.get(1));
+        assertThat(both.get(1).get("words").asString()).isEqualTo("Slag at 10–11");
+        assertThat(both.get(1).get("proposed").asString()).isEqualTo("remove-and-reweld");
+        int number = Integer.parseInt(both.get(0).get("number").asString().substring(3));
+        assertThat(both.get(1).get("number").asString()).isEqualTo("NC-" + (number + 1));
+        ines.put(slag + "/told", "{'told':'shop foreman, by phone'}").expect(200);
+        assertThat(defects(look).get(1).get("told").asString()).contains("foreman");
+
+        assertThat(rufus.put(slag + "/steps/extent-known", "{'from':'9 1/2','to':'11 1/2'}")
+                        .expect(409)
+                        .detail())
+                .contains("nobody decided");
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        rufus.put(undercut + "/disposition", "{'decision':'add-metal'}").expect(200);
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
+        knownSteel(slag);
+        knownSteel(undercut);
+        assertThat(rufus.put(slag + "/steps/excavated", "{}").expect(409).detail())
+                .contains("first: extent known");
+        assertThat(rufus.put(slag + "/steps/extent-known", "{'from':'20','to':'21'}")
+                        .expect(422)
+                        .detail())
+                .contains("the defect stands at 10–11");
+        ines.put(slag + "/steps/extent-known", "{'from':'9 1/2','to':'11 1/2'}").expect(403);
+        assertThat(ines.post(look + "/look-again", "{}").expect(409).detail()).contains("is open");
+        repaired(slag, "9 1/2", "11 1/2");
+        repaired(undercut, "1 1/2", "3 1/2");
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Look again");
+        rufus.post(look + "/look-again", "{}").expect(403);
+
+        String second = again(look);
+        JsonNode begun = ines.get(second).expect(200).json();
+        assertThat(begun.get("stage").asString()).isEqualTo("repair 1");
+        assertThat(begun.get("again").get("lookAt").asString()).isEqualTo("0–5 1/2 and 7 1/2–13 1/2");
+        assertThat(rufus.post(slag + "/back", "{'why':'wrong rod'}").expect(409).detail())
+                .contains("looked at again");
+        lookedAgain(second, "0", "13 1/2");
+        assertThat(ines.get(second).json().get("evaluation").get("verdict").asString())
+                .isEqualTo("accept");
+        ines.add(second, "INDICATION", "'kind':'porosity','at':'10','diameter':'1/2'")
                 .expect(200);
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'13 1/4','to':'14 1/4','depth':'3/64'")
+        ines.sign(second, "reject").expect(200);
+        assertThat(state(ines, slag)).isEqualTo("open");
+        assertThat(state(ines, undercut)).isEqualTo("ready-to-look");
+        JsonNode reopened = ines.get(slag).json().get("defect");
+        assertThat(reopened.get("cycle").asInt()).isEqualTo(2);
+        assertThat(reopened.get("words").asString()).startsWith("Porosity at 10");
+        assertThat(reopened.get("number").asString()).isEqualTo("NC-" + (number + 1));
+
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        knownSteel(slag);
+        repaired(slag, "9", "12");
+        String third = again(second);
+        lookedAgain(third, "7", "14");
+        JsonNode signed = ines.sign(third, "accept").expect(200).json();
+        assertThat(signed.get("stage").asString()).isEqualTo("repair 2");
+        assertThat(state(ines, slag)).isEqualTo("closed");
+        assertThat(state(ines, undercut)).isEqualTo("closed");
+        String record = ines.get(third + "/record").expect(200).text();
+        assertThat(record)
+                .contains("\"repaired\":\"9–12\"")
+                .contains("\"followsSha256\":\""
+                        + ines.get(second).json().get("signature").get("sha256").asString());
+        assertThat(rufus.put(slag + "/disposition", "{'decision':'replace'}")
+                        .expect(409)
+                        .detail())
+                .contains("closed");
+    }
+
+    @Test
+    void oldEntriesOutsideTheRepairStillReject() {
+        String look = rejected(
+                "RP-2",
+                "'kind':'undercut','toe':'A','from':'4','to':'5 1/2','depth':'1/16'",
+                "'kind':'undercut','toe':'A','from':'8','to':'9 1/2','depth':'1/16'");
+        assertThat(ines.get(look + "/defects").json().get("least").get(0).asString())
+                .isEqualTo("correcting 1 in at 4–5 suffices for undercut");
+        List<String> both = new ArrayList<>();
+        defects(look).forEach(d -> both.add(path(d)));
+        for (String d : both) {
+            rufus.put(d + "/disposition", "{'decision':'blend'}").expect(200);
+        }
+        ground(both.get(0), "4", "4 1/2");
+        ground(both.get(1), "8", "8 1/4");
+        String second = again(look);
+        lookedAgain(second, "0", "12");
+        JsonNode bench = ines.get(second).json();
+        assertThat(bench.get("evaluation").get("verdict").asString())
+                .as("2 1/4 in of undercut are left in 12 in")
+                .isEqualTo("reject");
+        assertThat(bench.get("again").get("before").size()).isGreaterThanOrEqualTo(2);
+    }
+
+    private void ground(String defect, String from, String to) {
+        String span = "'from':'" + from + "','to':'" + to + "'";
+        rufus.put(defect + "/steps/extent-known", "{" + span + "}").expect(200);
+        rufus.put(defect + "/steps/excavated", "{" + span + ",'method':'wheel'}")
                 .expect(200);
-        JsonNode repair = ines.get(look + "/repair").json();
-        assertThat(repair.get("places").get(0).get("least").asString())
-                .isEqualTo("correcting 1/4 in at 13 1/4–13 1/2 suffices for undercut");
-        assertThat(repair.get("cautions")).isNotEmpty();
+        rufus.put(defect + "/steps/cavity-accepted", "{'clean':true,'seenBy':'rufus','left':'3/8'}")
+                .expect(200);
+        rufus.put(defect + "/steps/ready-to-look", "{'cleaned':true,'cooled':true}")
+                .expect(200);
+    }
+
+    @Test
+    void aCrackWaitsForTheEngineerAndAsksForProof() {
+        String look = rejected("RP-3", "'kind':'crack','from':'10','to':'11','where':'base'");
+        String crack = path(defects(look).get(0));
+        rufus.put(crack + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        assertThat(rufus.put(crack + "/steps/extent-known", "{'from':'10','to':'11'}")
+                        .expect(422)
+                        .detail())
+                .contains("PT, MT or etching");
+        rufus.put(crack + "/steps/extent-known", "{'from':'9','to':'12','foundBy':'MT'}")
+                .expect(200);
+        String out = "{'from':'7','to':'14','method':'carbon-arc','depth':'1/4'}";
+        assertThat(rufus.put(crack + "/steps/excavated", out).expect(409).detail())
+                .contains("base metal is repaired")
+                .contains("major one");
+        JsonNode waiting = wanda.get("/api/repairs").json().get("waiting");
+        assertThat(waiting.valueStream()
+                        .filter(w -> crack.endsWith(w.get("defect").asString()))
+                        .map(w -> w.get("kind").asString()))
+                .containsExactlyInAnyOrder("base-metal", "major-crack", "steel");
+        rufus.post(crack + "/holds/major-crack/denied", "{'why':'short'}").expect(403);
+        wanda.post(crack + "/holds/base-metal/denied", "{'why':'short'}").expect(409);
+        wanda.post(crack + "/holds/major-crack/denied", "{'why':'1 in, crater of a tack, no load yet'}")
+                .expect(200);
+        String document = crack + "/holds/base-metal/document?engineer=P.%20Quill&date=2026-01-05&number=";
+        rufus.putBytes(document + "ENG-1", PDF).expect(403);
+        assertThat(wanda.putBytes(document, "no document".getBytes(StandardCharsets.US_ASCII))
+                        .expect(422)
+                        .json()
+                        .get("errors"))
+                .hasSize(2);
+        wanda.putBytes(document + "ENG-1&name=ENG-1.pdf", PDF).expect(200);
+        assertThat(wanda.bytes(crack + "/holds/base-metal/document")).isEqualTo(PDF);
+        assertThat(rufus.put(crack + "/steps/excavated", "{'from':'8','to':'13','method':'carbon-arc','depth':'1/4'}")
+                        .expect(422)
+                        .detail())
+                .contains("7–14 at least");
+        rufus.put(crack + "/steps/excavated", out).expect(200);
+        assertThat(rufus.put(crack + "/steps/cavity-accepted", "{'clean':true,'seenBy':'rufus'}")
+                        .expect(422)
+                        .json()
+                        .get("errors"))
+                .hasSize(2);
+        rufus.put(crack + "/steps/cavity-accepted", "{'clean':true,'seenBy':'rufus','proof':'MT','proofReport':'MT 7'}")
+                .expect(200);
+        assertThat(rufus.put(
+                                crack + "/steps/welded",
+                                "{'welder':'K7','rod':'E7018','diameter':'1/8','preheat':80,'weldedAt':'"
+                                        + Instant.now().plus(2, ChronoUnit.HOURS) + "'}")
+                        .expect(409)
+                        .detail())
+                .contains("preheat table");
+        knownSteel(crack);
+        assertThat(rufus.put(
+                                crack + "/steps/welded",
+                                "{'welder':'K7','rod':'E7018','diameter':'3/16','preheat':80,'weldedAt':'"
+                                        + Instant.now().plus(2, ChronoUnit.HOURS) + "'}")
+                        .expect(422)
+                        .detail())
+                .contains("still to come");
+        rufus.post(crack + "/back", "{'why':'read the wrong report'}").expect(200);
+        assertThat(state(ines, crack)).isEqualTo("excavated");
+        JsonNode steps = ines.get(crack).json().get("defect").get("steps");
+        assertThat(steps.get(2).get("withdrawnWhy").asString()).isEqualTo("rufus: read the wrong report");
+    }
+
+    @Test
+    void theEngineersDocumentAcceptsAsItIsAndTheRestIsLookedAtAgain() {
+        String look = rejected("RP-4", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
+        JsonNode both = defects(look);
+        String undercut = path(both.get(0));
+        String slag = path(both.get(1));
+        rufus.put(undercut + "/disposition", "{'decision':'accept-as-is','note':'low stress'}")
+                .expect(200);
+        assertThat(state(ines, undercut)).isEqualTo("open");
+        wanda.putBytes(undercut + "/holds/accept-as-is/document?number=ENG-2&engineer=P.%20Quill&date=2026-01-05", PDF)
+                .expect(200);
+        assertThat(state(ines, undercut)).isEqualTo("closed");
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        knownSteel(slag);
+        repaired(slag, "9 1/2", "11 1/2");
+        String second = again(look);
+        lookedAgain(second, "7", "14");
+        JsonNode bench = ines.get(second).json();
+        assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("accept");
+        assertThat(bench.get("evaluation").get("notes").toString()).contains("accepted as it is by the Engineer");
+    }
+
+    /** HPS 100W is one of the steels that the code names: 48 h after the last welding, repairs included. */
+    @Test
+    void aDelayedSteelWaitsFromTheRepairAnew() {
+        String look = ines.look("RP-5");
+        String joint = "/api/joints/" + ines.jointOf(look);
+        JsonNode stored = ines.get(joint).json();
+        ines.put(
+                        joint,
+                        ("{\"version\":" + stored.get("version") + ",\"form\":"
+                                        + stored.get("form")
+                                                .toString()
+                                                .replace("\"length\"", "\"grade\":\"A514\",\"delayed\":true,\"length\"")
+                                        + "}")
+                                .replace("'", ""))
+                .expect(200);
+        ines.put(joint + "/making/welded", "{'at':'" + Instant.now().minus(72, ChronoUnit.HOURS) + "'}")
+                .expect(200);
+        ines.sound(look);
+        ines.add(look, "INDICATION", SLAG).expect(200);
+        ines.sign(look, "reject").expect(200);
+        String slag = path(defects(look).get(0));
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        if (ines.get(slag).json().get("defect").get("holds").size() > 0) {
+            knownSteel(slag);
+        }
+        repaired(slag, "9 1/2", "11 1/2");
+        String second = again(look);
+        lookedAgain(second, "7", "14");
+        JsonNode bench = ines.get(second).json();
+        assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("incomplete");
+        assertThat(bench.get("evaluation").get("todo").toString()).contains("48 h after the last welding");
+        assertThat(bench.get("next").asString()).startsWith("Wait 48 h");
+    }
+
+    @Test
+    void theThirdRepairOfAPlaceWaitsForTheEngineer() {
+        String look = rejected("RP-6", SLAG);
+        String slag = path(defects(look).get(0));
+        for (int cycle = 1; cycle <= 2; cycle++) {
+            rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+            knownSteel(slag);
+            repaired(slag, "9 1/2", "11 1/2");
+            look = again(look);
+            ines.add(look, "INDICATION", SLAG).expect(200);
+            ines.sign(look, "reject").expect(200);
+        }
+        JsonNode third = ines.get(slag).json().get("defect");
+        assertThat(third.get("cycle").asInt()).isEqualTo(3);
+        assertThat(third.get("holds").valueStream().map(h -> h.get("kind").asString()))
+                .contains("repair-limit");
+    }
+
+    @Test
+    void aRevisionKeepsTheNumbersOfWhatItStillRejects() {
+        String look = rejected("RP-7", SLAG, "'kind':'crack','from':'3','to':'4'");
+        JsonNode before = defects(look);
+        JsonNode next = ines.post(look + "/amend", "{'reason':'the crack was a scratch'}")
+                .expect(200)
+                .json();
+        String revised = "/api/inspections/" + next.get("id").asString();
+        for (JsonNode e : next.get("entries")) {
+            if ("crack".equals(e.get("content").path("kind").asString(""))) {
+                ines.delete(revised + "/entries/" + e.get("id").asString() + "?version="
+                                + e.get("version").asLong())
+                        .expect(200);
+            }
+        }
+        ines.sign(revised, "reject").expect(200);
+        assertThat(state(ines, path(before.get(0)))).isEqualTo("closed");
+        JsonNode slag = ines.get(path(before.get(1))).json().get("defect");
+        assertThat(slag.get("state").asString()).isEqualTo("open");
+        assertThat(slag.get("cycle").asInt()).isEqualTo(1);
+        assertThat(slag.get("look").asString()).isEqualTo(next.get("id").asString());
     }
 }

@@ -53,6 +53,7 @@ class RolesTest {
                     .replace("/jobs/{id}", "/jobs/" + job)
                     .replace("/jobs/{job}", "/jobs/" + job)
                     .replace("/books/{id}", "/books/d1.1-tubular")
+                    .replace("/steps/{state}", "/steps/extent-known")
                     .replaceAll("\\{[^}]*}", UUID.randomUUID().toString());
             for (String method : paths.get(path).propertyNames()) {
                 operations.put(path + " " + method.toUpperCase(java.util.Locale.ROOT), real);
@@ -67,7 +68,6 @@ class RolesTest {
             Map.entry("PUT /api/kit", "[]"),
             Map.entry("POST /api/inspections/{id}/sign", "{'version':0,'verdict':'accept','capacity':'QC'}"),
             Map.entry("PUT /api/inspections/{id}/welding", "{'version':99,'welding':{}}"),
-            Map.entry("PUT /api/inspections/{id}/dispositions/{finding}", "{'decision':'add-metal'}"),
             Map.entry("PUT /api/jobs/{id}", "{'version':99,'form':{}}"),
             Map.entry("PUT /api/joints/{id}", "{'version':99,'form':{}}"),
             Map.entry("PUT /api/joints/{id}/making/whole", "{'version':99,'whole':{}}"),
@@ -126,8 +126,7 @@ class RolesTest {
 
                 Every endpoint with every role, at a look that is not signed yet: `x` may, an empty field is refused (403). A test holds the running
                 application against this table. Of an open look a viewer sees nothing; a signed one may be read by all. Some endpoints ask more than the
-                role: a repair lead decides only where the Engineer's document is not wanted, a look in hand is signed by an inspector with
-                papers.
+                role: a look in hand is signed by an inspector with papers, and an inspector records of a repair its accepted cavity only.
 
                 | method | path | inspector | welding engineer | repair lead | quality manager | viewer |
                 | --- | --- | --- | --- | --- | --- | --- |

@@ -61,35 +61,22 @@ class SigningTest {
         ines.add(look, "INDICATION", "'kind':'undercut','toe':'B','from':'1','to':'9','depth':'1/16'")
                 .expect(200);
         JsonNode signed = ines.sign(look, "reject").expect(200).json();
-        assertThat(signed.get("dispositions")).hasSize(2);
-        assertThat(signed.get("next").asString()).isEqualTo("Dispose of 2 findings");
-        String crack = look + "/dispositions/crack";
+        assertThat(signed.get("next").asString()).isEqualTo("Dispose of 2 defects");
+        JsonNode defects = ines.get(look + "/defects").json().get("defects");
+        assertThat(defects).hasSize(2);
+        String crack = "/api/defects/" + defects.get(0).get("id").asString() + "/disposition";
         ines.put(crack, "{'decision':'refer'}").expect(403);
+        RunningMensor.as("quinn").put(crack, "{'decision':'refer'}").expect(403);
         assertThat(rufus.put(crack, "{'decision':'blend'}").expect(422).detail())
                 .contains("does not suit crack");
-        rufus.put(crack, "{'decision':'accept-as-is','documentNo':'1','documentBy':'E','documentDate':'2026-05-01'}")
-                .expect(403);
-        rufus.put(crack, "{'decision':'remove-and-reweld','note':'gouge'}").expect(200);
-        assertThat(rufus.put(crack, "{'decision':'replace'}")
+        long version = defects.get(0).get("version").asLong();
+        rufus.put(crack, "{'decision':'remove-and-reweld','note':'gouge','version':" + version + "}")
+                .expect(200);
+        assertThat(rufus.put(crack, "{'decision':'replace','version':" + version + "}")
                         .expect(409)
-                        .json()
-                        .get("current")
-                        .get("decision")
-                        .asString())
-                .isEqualTo("remove-and-reweld");
-        TestBrowser wanda = RunningMensor.as("wanda");
-        String undercut = look + "/dispositions/undercut";
-        assertThat(wanda.put(undercut, "{'decision':'accept-as-is'}")
-                        .expect(422)
-                        .json()
-                        .get("errors"))
-                .hasSize(3);
-        JsonNode done = wanda.put(
-                        undercut,
-                        "{'decision':'accept-as-is','documentNo':'ENG-7','documentBy':'P. Quill','documentDate':'2026-05-01'}")
-                .expect(200)
-                .json();
-        assertThat(done.get("next").asString()).isEqualTo("Repair, then look again");
+                        .detail())
+                .contains("meanwhile");
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Dispose of 1 defect");
     }
 
     @Test

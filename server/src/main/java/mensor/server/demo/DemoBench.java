@@ -3,6 +3,7 @@ package mensor.server.demo;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -12,7 +13,6 @@ import mensor.look.Criterion;
 import mensor.server.contract.DeviationForm;
 import mensor.server.contract.Deviations;
 import mensor.server.contract.Waivers;
-import mensor.server.disposition.Dispositions;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
 import mensor.server.inspection.EntryContent;
@@ -29,6 +29,8 @@ import mensor.server.making.Making;
 import mensor.server.making.MakingContent;
 import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
+import mensor.server.repair.Repairs;
+import mensor.server.repair.StepForm;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -45,7 +47,7 @@ class DemoBench {
     private final Welding welding;
     private final Bench bench;
     private final Signing signing;
-    private final Dispositions dispositions;
+    private final Repairs repairs;
     private final Deviations deviations;
     private final Waivers waivers;
     private final DemoShop shop;
@@ -60,7 +62,7 @@ class DemoBench {
             Welding welding,
             Bench bench,
             Signing signing,
-            Dispositions dispositions,
+            Repairs repairs,
             Deviations deviations,
             Waivers waivers,
             DemoShop shop,
@@ -72,7 +74,7 @@ class DemoBench {
         this.welding = welding;
         this.bench = bench;
         this.signing = signing;
-        this.dispositions = dispositions;
+        this.repairs = repairs;
         this.deviations = deviations;
         this.waivers = waivers;
         this.shop = shop;
@@ -97,8 +99,12 @@ class DemoBench {
         private final Actor inspector;
 
         Work(JointEntity joint, Actor inspector) {
-            this.joint = joint.id();
-            this.inspection = bench.begin(joint).id();
+            this(joint.id(), bench.begin(joint).id(), inspector);
+        }
+
+        private Work(UUID joint, UUID inspection, Actor inspector) {
+            this.joint = joint;
+            this.inspection = inspection;
             this.inspector = inspector;
         }
 
@@ -124,7 +130,21 @@ class DemoBench {
             bench.conditions(
                     inspector,
                     inspection,
-                    new ConditionsForm(true, true, false, null, true, "120 fc, lamp", true, null, gauges, null, null));
+                    new ConditionsForm(
+                            true,
+                            true,
+                            false,
+                            null,
+                            true,
+                            "120 fc, lamp",
+                            true,
+                            null,
+                            gauges,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null));
             return this;
         }
 
@@ -212,7 +232,55 @@ class DemoBench {
         }
 
         Work dispose(String who, String finding, String decision, String note) {
-            return dispose(who, finding, new Dispositions.Decision(decision, note, null, null, null, null));
+            repairs.of(inspection, finding)
+                    .forEach(d -> repairs.decide(actors.get(who), d, new Repairs.Decision(decision, note, null, null)));
+            return this;
+        }
+
+        /** What was done at one step of the repair of a finding's places. */
+        Work did(String who, String finding, String state, String fields) {
+            StepForm form = json.readValue("{" + fields.replace('\'', '"') + "}", StepForm.class);
+            repairs.of(inspection, finding).forEach(d -> repairs.step(actors.get(who), d, state, form));
+            return this;
+        }
+
+        Work told(String who, String finding, String whom) {
+            repairs.of(inspection, finding).forEach(d -> repairs.told(actors.get(who), d, whom, null));
+            return this;
+        }
+
+        /** The Engineer's document on what waits, as the welding engineer recorded it. */
+        Work engineer(String finding, String hold, String number, LocalDate date) {
+            repairs.of(inspection, finding)
+                    .forEach(d -> repairs.release(
+                            actors.get("wanda"),
+                            d,
+                            hold,
+                            new Repairs.EngineersDocument(
+                                    number, "P. Quill", date, number + ".pdf", DemoPaper.of(number))));
+            return this;
+        }
+
+        Work denied(String finding, String hold, String why) {
+            repairs.of(inspection, finding).forEach(d -> repairs.deny(actors.get("wanda"), d, hold, why));
+            return this;
+        }
+
+        /** The look after the repair. */
+        Work again(String who) {
+            UUID next = repairs.lookAgain(actors.get(who), inspection).id();
+            return new Work(joint, next, actors.get(who));
+        }
+
+        /** As ready, with what lies beside the repair looked at. */
+        Work readyAgain() {
+            ready();
+            bench.conditions(
+                    inspector,
+                    inspection,
+                    new ConditionsForm(
+                            null, null, null, null, null, null, null, null, null, null, true, null, true, null));
+            return this;
         }
 
         /** The Engineer's document, as the welding engineer recorded it. */
@@ -227,12 +295,6 @@ class DemoBench {
         Work waived(String gauge, String reason) {
             waivers.waive(actors.get("quinn"), inspection, gauge, reason);
             bench.rejudgeOpen(joint);
-            return this;
-        }
-
-        Work dispose(String who, String finding, Dispositions.Decision decision) {
-            Bench.Opened o = bench.open(inspector, inspection);
-            dispositions.decide(actors.get(who), inspection, true, o.judged().evaluation(), finding, decision);
             return this;
         }
     }

@@ -10,7 +10,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mensor.server.disposition.Dispositions;
 import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
@@ -35,6 +34,7 @@ class DemoData implements ApplicationRunner {
     private final DemoBench bench;
     private final DemoBooks books;
     private final DemoCauses causes;
+    private final DemoRepairs repairs;
     private final TransactionTemplate transactions;
     private final Clock clock;
 
@@ -45,6 +45,7 @@ class DemoData implements ApplicationRunner {
             DemoBench bench,
             DemoBooks books,
             DemoCauses causes,
+            DemoRepairs repairs,
             TransactionTemplate transactions,
             Clock clock) {
         this.signIns = signIns;
@@ -53,6 +54,7 @@ class DemoData implements ApplicationRunner {
         this.bench = bench;
         this.books = books;
         this.causes = causes;
+        this.repairs = repairs;
         this.transactions = transactions;
         this.clock = clock;
     }
@@ -85,6 +87,7 @@ class DemoData implements ApplicationRunner {
         books.load();
         lockGate();
         causes.load(actors);
+        repairs.load();
         shop.findTaperOut(actors.get("quinn"));
     }
 
@@ -185,16 +188,8 @@ class DemoData implements ApplicationRunner {
                 .seen("'kind':'spatter','from':'0','to':'36'")
                 .clearBut("arc-strike", "spatter")
                 .sign()
-                .dispose(
-                        "wanda",
-                        "arc-strike",
-                        new Dispositions.Decision(
-                                "accept-as-is",
-                                "on a part that is cut off",
-                                "ENG-0042",
-                                "P. Quill",
-                                LocalDate.of(2026, 5, 12),
-                                null));
+                .dispose("wanda", "arc-strike", "accept-as-is", "on a part that is cut off")
+                .engineer("arc-strike", "accept-as-is", "ENG-0042", LocalDate.of(2026, 5, 12));
         joint(lot, "FB-05", "1", "B2", "ines", tee("40", "5/16", "1/2", "1", "1F"))
                 .made(MakingEntry.Kind.FIT_UP, "'from':'10','to':'14','opening':'1/8'")
                 .made(MakingEntry.Kind.FIT_UP, "'at':'20','opening':'1/32'")

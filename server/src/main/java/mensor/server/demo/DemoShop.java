@@ -70,7 +70,13 @@ class DemoShop {
                         "1",
                         List.of(new Drawing("FB-201", "C"), new Drawing("ST-104", "B")),
                         List.of(new FurtherTest("MT", 10, "due"), new FurtherTest("UT", 100, "done")),
-                        List.of("Bridge deck", "Stair tower 1", "Stair tower 2", "Lock gate", "Clip angles"),
+                        List.of(
+                                "Bridge deck",
+                                "Stair tower 1",
+                                "Stair tower 2",
+                                "Canal landing",
+                                "Lock gate",
+                                "Clip angles"),
                         null));
         jobs.create(
                 quinn,
@@ -167,13 +173,13 @@ class DemoShop {
                 "mm",
                 "Seal frame",
                 new Drawing("LG-44", "0"),
-                new ContractTerms(null, null, null, true, null, "CS-9, 3.1: guard band of 2 u"));
+                ContractTerms.ofLooks(null, true, "CS-9, 3.1: guard band of 2 u"));
         job(quinn, RAILINGS, "iso5817-c", "mm", "Handrails", new Drawing("FB-310", "B"), null);
         job(quinn, FENCING, "iso5817-d", "mm", "Site fencing", new Drawing("FB-330", "0"), null);
     }
 
     private static ContractTerms limits(ContractTerms.Limit limit) {
-        return new ContractTerms(List.of(limit), null, null, null, null, null);
+        return ContractTerms.ofLooks(List.of(limit), null, null);
     }
 
     private void job(

@@ -77,12 +77,10 @@ public class Batches {
                 inspections.findByJointIdIn(alike.stream().map(JointEntity::id).toList()).stream()
                         .filter(i -> i.capacity().equals(o.inspection().capacity()))
                         .collect(Collectors.toMap(
-                                InspectionEntity::jointId,
-                                Function.identity(),
-                                (a, b) -> a.revision() > b.revision() ? a : b));
+                                InspectionEntity::jointId, Function.identity(), (a, b) -> a.isAfter(b) ? a : b));
         var joint = o.judged().look().joint();
         List<SheetLine> lines = alike.stream()
-                .filter(j -> latest.containsKey(j.id()))
+                .filter(j -> latest.containsKey(j.id()) && latest.get(j.id()).cycle() == 0)
                 .map(j -> line(j, latest.get(j.id())))
                 .toList();
         List<SheetCriterion> clearable = o.judged().evaluation().findings().stream()

@@ -115,7 +115,7 @@ public class Bench {
             throw Refused.forbidden("only an inspector looks");
         }
         JointEntity joint = joints.findById(jointId).orElseThrow(Bench::unknown);
-        boolean there = inspections.findByJointIdOrderByRevisionDesc(jointId).stream()
+        boolean there = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
                 .anyMatch(i -> i.capacity().equals(InspectionEntity.VERIFICATION));
         if (there) {
             throw Refused.conflict("a verification of this weld is begun already; it is on the worklist");
@@ -123,6 +123,29 @@ public class Bench {
         InspectionEntity inspection = InspectionEntity.first(jointId, InspectionEntity.VERIFICATION, clock.instant());
         inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
         return inspections.save(inspection);
+    }
+
+    /**
+     * Begins the look after a repair; who may, and whether all is ready, is for the caller to know.
+     *
+     * @param repaired since the look that rejected
+     */
+    @Transactional
+    public InspectionEntity beginAgain(Actor actor, UUID rejected, RepairedSince repaired) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector looks again");
+        }
+        InspectionEntity before = inspections.findForChangeById(rejected).orElseThrow(Bench::unknown);
+        boolean latest = inspections.findByJointIdOrderByCycleDescRevisionDesc(before.jointId()).stream()
+                .noneMatch(i -> i.capacity().equals(before.capacity()) && i.isAfter(before));
+        if (!before.isSigned() || !latest) {
+            throw Refused.conflict("a look after this one is begun already; it is on the worklist");
+        }
+        InspectionEntity next = before.again(json.writeValueAsString(repaired), clock.instant());
+        next.setHolder(actor.id());
+        inspections.save(next);
+        judged(next);
+        return next;
     }
 
     @Transactional(readOnly = true)
@@ -382,12 +405,15 @@ public class Bench {
         if (old.state() != InspectionEntity.State.SIGNED) {
             throw Refused.conflict("this look is not signed; change it as it is");
         }
-        InspectionEntity latest = inspections.findByJointIdOrderByRevisionDesc(old.jointId()).stream()
+        InspectionEntity latest = inspections.findByJointIdOrderByCycleDescRevisionDesc(old.jointId()).stream()
                 .filter(i -> i.capacity().equals(old.capacity()))
                 .findFirst()
                 .orElseThrow();
         if (!latest.id().equals(old.id())) {
-            throw Refused.conflict("revision " + latest.revision() + " stands already; amend that one");
+            throw Refused.conflict(
+                    latest.cycle() > old.cycle()
+                            ? "the look after the repair (" + latest.stage() + ") stands already; amend that one"
+                            : "revision " + latest.revision() + " stands already; amend that one");
         }
         InspectionEntity next = old.amended(reason.strip(), clock.instant());
         next.setHolder(actor.id());
@@ -429,19 +455,20 @@ public class Bench {
     /** All looks at a joint, the newest first. */
     @Transactional(readOnly = true)
     public List<InspectionEntity> ofJoint(UUID jointId) {
-        return inspections.findByJointIdOrderByRevisionDesc(jointId);
+        return inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
     }
 
     /** Whether somebody signed a look at this joint. */
     @Transactional(readOnly = true)
     public boolean isSigned(UUID jointId) {
-        return inspections.findByJointIdOrderByRevisionDesc(jointId).stream().anyMatch(InspectionEntity::isSigned);
+        return inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
+                .anyMatch(InspectionEntity::isSigned);
     }
 
     /** What a weld's making shows of the looks at it. */
     @Transactional(readOnly = true)
     public MakingViews.Looks looksAt(UUID jointId) {
-        List<InspectionEntity> looks = inspections.findByJointIdOrderByRevisionDesc(jointId);
+        List<InspectionEntity> looks = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
         return new MakingViews.Looks(
                 looks.stream().anyMatch(InspectionEntity::isSigned),
                 looks.isEmpty() ? null : looks.get(0).id());
@@ -452,11 +479,14 @@ public class Bench {
     public void rejudgeJob(UUID jobId) {
         Map<String, InspectionEntity> byDesign = new HashMap<>();
         for (JointEntity joint : joints.findByJobId(jobId)) {
-            for (InspectionEntity i : inspections.findByJointIdOrderByRevisionDesc(joint.id())) {
+            for (InspectionEntity i : inspections.findByJointIdOrderByCycleDescRevisionDesc(joint.id())) {
                 if (i.isSigned()) {
                     continue;
                 }
-                boolean untouched = i.entryCount() == 0 && i.conditions().equals("{}") && joint.weldedAt() == null;
+                boolean untouched = i.entryCount() == 0
+                        && i.follows() == null
+                        && i.conditions().equals("{}")
+                        && joint.weldedAt() == null;
                 InspectionEntity like = untouched ? byDesign.get(joint.design()) : null;
                 if (like != null) {
                     i.judgedAs(like);
@@ -479,15 +509,25 @@ public class Bench {
     /** What was recorded of the joint's making changed: its open looks are judged anew, signed ones stand. */
     @Transactional
     public void rejudgeOpen(UUID jointId) {
-        inspections.findByJointIdOrderByRevisionDesc(jointId).stream()
+        inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
                 .filter(i -> !i.isSigned())
                 .forEach(this::judged);
+    }
+
+    /** A wait after welding ended: an open look that comes to something else by it is stored so, and no other is touched. */
+    @Transactional
+    public void waitOver(UUID jointId) {
+        for (InspectionEntity i : inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId)) {
+            if (!i.isSigned() && !i.comesTo(opened(i).judged().evaluation())) {
+                judged(i);
+            }
+        }
     }
 
     /** The joint changed: its open look is judged anew; entries that no longer lie on the weld refuse the change. */
     @Transactional
     public void rejudge(UUID jointId) {
-        List<InspectionEntity> looks = new ArrayList<>(inspections.findByJointIdOrderByRevisionDesc(jointId));
+        List<InspectionEntity> looks = new ArrayList<>(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
         if (looks.stream().anyMatch(i -> i.state() == InspectionEntity.State.SIGNED)) {
             throw Refused.conflict("something was signed on this joint; it can no longer be changed");
         }

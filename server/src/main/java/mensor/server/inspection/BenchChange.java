@@ -2,21 +2,26 @@ package mensor.server.inspection;
 
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import java.util.List;
+import java.util.Objects;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A bench's answer to a browser that has an earlier one: its long lists come as what changed in them, the rest whole. A key
  * on a weld of hundreds of entries then moves a twentieth of what it would.
  *
  * @param since the tag of the answer that the browser has
+ * @param again what still stands of the look before a repair, absent where it is as it was
  * @param rest the answer without the lists that follow
  */
 record BenchChange(
         String since,
 
-        @JsonIgnoreProperties({"entries", "sections", "strip"})
+        @JsonIgnoreProperties({"entries", "sections", "strip", "again"})
         BenchView rest,
+
+        BenchView.@Nullable AgainView again,
 
         @JsonIgnoreProperties({"marks", "stations"}) StripDrawing strip,
         Splice<EntryView> entries,
@@ -28,6 +33,7 @@ record BenchChange(
         return new BenchChange(
                 had.tag(),
                 now,
+                Objects.equals(had.again(), now.again()) ? null : now.again(),
                 now.strip(),
                 Splice.between(had.entries(), now.entries()),
                 Splice.between(had.sections(), now.sections()),

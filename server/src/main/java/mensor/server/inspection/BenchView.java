@@ -8,7 +8,6 @@ import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
 import mensor.judge.WalkGuide;
 import mensor.server.contract.Deviations;
-import mensor.server.disposition.DispositionView;
 import mensor.server.joint.JointForm;
 import mensor.server.making.MakingView;
 import mensor.server.record.SignatureView;
@@ -41,7 +40,8 @@ public record BenchView(
         List<HandoverView> handovers,
         List<RevisionView> revisions,
         @Nullable SignatureView signature,
-        List<DispositionView> dispositions,
+        RepairStanding.Standing repairs,
+        @Nullable AgainView again,
         MakingView making,
         List<QuietMarks.QuietMark> quiet,
         List<SeenByView> seenBy,
@@ -81,6 +81,29 @@ public record BenchView(
             boolean blade,
             String size,
             JointForm form) {}
+
+    /**
+     * After a repair: what it follows, what was repaired and what is looked at again, and what still stands of the look before.
+     *
+     * @param follows the look that rejected
+     * @param repaired the stretches as typed; {@code spans} the same in millimetres, {@code lookedAt} with 2 in to each side
+     * @param defects the non-conformance numbers it answers
+     * @param indications the entry of each of the strip's indications, in their order
+     * @param before entries of looks before that still stand
+     */
+    public record AgainView(
+            UUID follows,
+            int cycle,
+            String repaired,
+            String lookAt,
+            List<SpanView> spans,
+            List<SpanView> lookedAt,
+            List<String> defects,
+            List<UUID> indications,
+            List<EntryView> before) {}
+
+    /** From the datum, in millimetres. */
+    public record SpanView(double from, double to) {}
 
     /** What somebody looked at: the stretch that readings and indications span, and what was looked for along the whole. */
     public record SeenByView(String name, @Nullable String stretch, int entries, boolean wholeLength) {}
@@ -152,5 +175,6 @@ public record BenchView(
             @Nullable String looked,
             Instant at) {}
 
-    public record RevisionView(UUID id, String capacity, int revision, InspectionEntity.State state, String verdict) {}
+    public record RevisionView(
+            UUID id, String stage, String capacity, int revision, InspectionEntity.State state, String verdict) {}
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
@@ -20,6 +21,7 @@ import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
+import mensor.judge.LookAgain;
 import mensor.judge.WalkGuide;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
@@ -31,8 +33,6 @@ import mensor.look.Reading;
 import mensor.look.Verdict;
 import mensor.server.book.Books;
 import mensor.server.contract.Deviations;
-import mensor.server.disposition.DispositionView;
-import mensor.server.disposition.Dispositions;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
@@ -56,7 +56,7 @@ class BenchViews {
     private final People people;
     private final JsonMapper json;
     private final Signatures signatures;
-    private final Dispositions dispositions;
+    private final RepairStanding repairs;
     private final Bench bench;
     private final MakingViews makingViews;
     private final Gauges gauges;
@@ -71,7 +71,7 @@ class BenchViews {
             People people,
             JsonMapper json,
             Signatures signatures,
-            Dispositions dispositions,
+            RepairStanding repairs,
             Bench bench,
             MakingViews makingViews,
             Gauges gauges,
@@ -88,7 +88,7 @@ class BenchViews {
         this.people = people;
         this.json = json;
         this.signatures = signatures;
-        this.dispositions = dispositions;
+        this.repairs = repairs;
         this.bench = bench;
         this.makingViews = makingViews;
         this.gauges = gauges;
@@ -104,7 +104,7 @@ class BenchViews {
         Making.Opened made = o.judged().making();
         Evaluation evaluation = o.judged().evaluation();
         List<GaugeFaults.GaugeFaultView> notInCalibration = faults.of(o);
-        var placed = dispositions.of(i.id(), i.isSigned(), evaluation);
+        RepairStanding.Standing standing = i.isSigned() ? repairs.of(i.id()) : RepairStanding.Standing.NONE;
         return new BenchView(
                 i.id(),
                 UUID.randomUUID().toString(),
@@ -134,11 +134,12 @@ class BenchViews {
                                 h.at()))
                         .toList(),
                 bench.ofJoint(o.joint().id()).stream()
-                        .map(r ->
-                                new BenchView.RevisionView(r.id(), r.capacity(), r.revision(), r.state(), r.verdict()))
+                        .map(r -> new BenchView.RevisionView(
+                                r.id(), r.stage(), r.capacity(), r.revision(), r.state(), r.verdict()))
                         .toList(),
                 signatures.of(i.id()).orElse(null),
-                placed,
+                standing,
+                again(o, names),
                 makingViews.of(made, bench.looksAt(o.joint().id())),
                 QuietMarks.of(
                         look.joint().ruler(),
@@ -154,13 +155,13 @@ class BenchViews {
                 photos(o, names),
                 i.isSigned() ? List.of() : walk(o.judged()),
                 i.isSigned() ? null : books.stop(evaluation.book()).orElse(null),
-                next(o, placed, evaluation, notInCalibration));
+                next(o, standing, evaluation, notInCalibration));
     }
 
     /** What to do next; a look that could be signed but for a gauge or an unchecked book says so. */
     private String next(
             Bench.Opened o,
-            List<DispositionView> placed,
+            RepairStanding.Standing standing,
             Evaluation evaluation,
             List<GaugeFaults.GaugeFaultView> notInCalibration) {
         InspectionEntity i = o.inspection();
@@ -171,7 +172,40 @@ class BenchViews {
         if (ready && books.stop(evaluation.book()).isPresent()) {
             return "Check the book against your copy";
         }
-        return NextStep.of(i, placed, NextStep.wait(o.joint().readyAt(), clock.instant()));
+        return NextStep.of(i, standing, NextStep.wait(o.joint().readyAt(), clock.instant()));
+    }
+
+    private BenchView.AgainView again(Bench.Opened o, Map<UUID, String> names) {
+        InspectionEntity i = o.inspection();
+        if (i.follows() == null) {
+            return null;
+        }
+        RepairedSince since = json.readValue(i.repaired(), RepairedSince.class);
+        List<Span> repaired = since.spans(o.joint().unit());
+        Joint joint = o.judged().look().joint();
+        List<Span> lookAt = LookAgain.stretches(joint, repaired);
+        return new BenchView.AgainView(
+                i.follows(),
+                i.cycle(),
+                shown(repaired),
+                shown(lookAt),
+                spans(joint.ruler().straight(repaired).spans()),
+                spans(lookAt),
+                since.defects(),
+                o.judged().indications().stream().map(EntryEntity::id).toList(),
+                o.judged().before().stream()
+                        .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
+                        .toList());
+    }
+
+    private static String shown(List<Span> spans) {
+        return spans.stream().map(Span::shown).collect(Collectors.joining(" and "));
+    }
+
+    private static List<BenchView.SpanView> spans(List<Span> spans) {
+        return spans.stream()
+                .map(s -> new BenchView.SpanView(StripDrawing.mm(s.from()), StripDrawing.mm(s.to())))
+                .toList();
     }
 
     private static BenchView.ContractView contract(ContractTerms terms) {

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.judge.LookAgain;
 import mensor.look.Viewing;
 import mensor.server.web.AllOptional;
 
@@ -15,6 +16,8 @@ import mensor.server.web.AllOptional;
  * @param near the eye comes within 24 in and not below 30°, with {@code access} as noted
  * @param gauges those of the register that are used
  * @param inCalibration the answer where no gauge of the register is named; in a signed look what the register said then
+ * @param reverseFace after a repair: the face behind it was looked at, or {@code reverseBy} says how it is covered
+ * @param groundPlaces after a repair: every ground place and where the work clamp stood were looked at
  * @param forget answers to be taken back, by name
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
@@ -30,9 +33,12 @@ public record ConditionsForm(
         String access,
         List<UUID> gauges,
         Boolean inCalibration,
+        Boolean reverseFace,
+        String reverseBy,
+        Boolean groundPlaces,
         List<String> forget) {
     static final ConditionsForm NONE =
-            new ConditionsForm(null, null, null, null, null, null, null, null, null, null, null);
+            new ConditionsForm(null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
     /** These answers over earlier ones, so that two answers given quickly after each other both stand. */
     ConditionsForm over(ConditionsForm before) {
@@ -47,6 +53,9 @@ public record ConditionsForm(
                 or("access", access, before.access),
                 or("gauges", gauges, before.gauges),
                 or("inCalibration", inCalibration, before.inCalibration),
+                or("reverseFace", reverseFace, before.reverseFace),
+                or("reverseBy", reverseBy, before.reverseBy),
+                or("groundPlaces", groundPlaces, before.groundPlaces),
                 null);
     }
 
@@ -60,13 +69,39 @@ public record ConditionsForm(
     /** With the hours that the clock shows, and what the register says of the gauges. */
     ConditionsForm standing(BigDecimal hours, Boolean gaugesHold) {
         return new ConditionsForm(
-                cleaned, ambient, coated, hours, light, lightLevel, near, access, gauges, gaugesHold, null);
+                cleaned,
+                ambient,
+                coated,
+                hours,
+                light,
+                lightLevel,
+                near,
+                access,
+                gauges,
+                gaugesHold,
+                reverseFace,
+                reverseBy,
+                groundPlaces,
+                null);
     }
 
     /** The part that the inspection format knows. */
     ConditionsForm inFormat() {
         return new ConditionsForm(
-                cleaned, ambient, coated, hoursSinceWelding, null, null, null, null, null, null, null);
+                cleaned,
+                ambient,
+                coated,
+                hoursSinceWelding,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 
     List<UUID> gaugeIds() {
@@ -75,6 +110,13 @@ public record ConditionsForm(
 
     Viewing viewing() {
         return new Viewing(Optional.ofNullable(light), Optional.ofNullable(near), Optional.ofNullable(inCalibration));
+    }
+
+    /** What lies beside a repair: looked at, or said how it is covered. */
+    LookAgain.Beside beside() {
+        boolean covered = reverseBy != null && !reverseBy.isBlank();
+        return new LookAgain.Beside(
+                covered ? Optional.of(true) : Optional.ofNullable(reverseFace), Optional.ofNullable(groundPlaces));
     }
 
     boolean saysOfViewing() {

@@ -1,5 +1,6 @@
 package mensor.server.inspection;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -54,6 +55,11 @@ public class InspectionEntity {
     private int todos;
     private int entryCount;
     private int changes;
+    private int cycle;
+    private UUID follows;
+
+    @Column(length = 100_000)
+    private String repaired;
 
     @Version
     private long version;
@@ -80,13 +86,35 @@ public class InspectionEntity {
 
     /** The next revision of this one. */
     InspectionEntity amended(String why, Instant at) {
-        return new InspectionEntity(jointId, capacity, revision + 1, id, why, at);
+        InspectionEntity next = new InspectionEntity(jointId, capacity, revision + 1, id, why, at);
+        next.stage = stage;
+        next.cycle = cycle;
+        next.follows = follows;
+        next.repaired = repaired;
+        return next;
+    }
+
+    /** The look after what was rejected here was repaired. */
+    InspectionEntity again(String repairedSince, Instant at) {
+        InspectionEntity next = new InspectionEntity(jointId, capacity, 1, null, null, at);
+        next.cycle = cycle + 1;
+        next.stage = "repair " + next.cycle;
+        next.follows = id;
+        next.repaired = repairedSince;
+        return next;
     }
 
     void judged(Evaluation evaluation) {
         verdict = evaluation.verdict().id();
         rejects = evaluation.rejected().size();
         todos = evaluation.todo().size();
+    }
+
+    /** Whether it was stored as coming to this. */
+    boolean comesTo(Evaluation evaluation) {
+        return verdict.equals(evaluation.verdict().id())
+                && rejects == evaluation.rejected().size()
+                && todos == evaluation.todo().size();
     }
 
     /** Something of this look changed, whatever the verdict: whoever shows it looks again. */
@@ -145,6 +173,26 @@ public class InspectionEntity {
 
     public String reason() {
         return reason;
+    }
+
+    /** How often the weld was repaired before this look: 0 for the first. */
+    public int cycle() {
+        return cycle;
+    }
+
+    /** The look that this one follows after a repair; absent for the first. */
+    public UUID follows() {
+        return follows;
+    }
+
+    /** What was repaired since the look before, as {@link RepairedSince}; absent for the first. */
+    String repaired() {
+        return repaired;
+    }
+
+    /** Whether it comes after another one of the same side: repairs count before revisions. */
+    public boolean isAfter(InspectionEntity other) {
+        return cycle != other.cycle ? cycle > other.cycle : revision > other.revision;
     }
 
     public State state() {

@@ -13,10 +13,10 @@ import org.springframework.data.repository.query.Param;
 public interface InspectionRepository extends JpaRepository<InspectionEntity, UUID> {
     String LINE =
             "select new mensor.server.inspection.Worklist$Line(j.id, i.id, j.jobId, j.lot, j.mark, j.weldNo, j.side,"
-                    + " j.inWords, j.weldingPosition, j.welder, j.design, j.weldedAt, j.delayHours, i.stage, i.capacity, i.revision, i.state,"
+                    + " j.inWords, j.weldingPosition, j.welder, j.design, j.weldedAt, j.delayHours, i.stage, i.capacity, i.cycle, i.revision, i.state,"
                     + " i.verdict, i.rejects, i.todos, i.entryCount, i.holder)";
 
-    List<InspectionEntity> findByJointIdOrderByRevisionDesc(UUID jointId);
+    List<InspectionEntity> findByJointIdOrderByCycleDescRevisionDesc(UUID jointId);
 
     /** Every look with its joint, without the documents: what the worklist is made of. */
     @Query(LINE + " from InspectionEntity i, JointEntity j where i.jointId = j.id and (:job is null or j.jobId = :job)")
@@ -26,6 +26,13 @@ public interface InspectionRepository extends JpaRepository<InspectionEntity, UU
     @Query(LINE + " from InspectionEntity i, JointEntity j where i.jointId = j.id and (i.conditions like :kit or exists"
             + " (select 1 from EntryEntity e where e.inspectionId = i.id and e.content like :named)) order by j.mark")
     List<Worklist.Line> touchedBy(@Param("kit") String kit, @Param("named") String named);
+
+    /** Signed rejects, the newest revision of each look, of which no defect is kept. */
+    @Query("select i.id from InspectionEntity i where i.state = mensor.server.inspection.InspectionEntity.State.SIGNED"
+            + " and i.verdict = 'reject' and not exists (select 1 from DefectEntity d where d.jointId = i.jointId"
+            + " and d.capacity = i.capacity) and not exists (select 1 from InspectionEntity k where k.amends = i.id"
+            + " and k.state = mensor.server.inspection.InspectionEntity.State.SIGNED)")
+    List<UUID> rejectedWithoutDefects();
 
     /** The looks of a job's joints, with each joint's id: for what is done to many at once. */
     List<InspectionEntity> findByJointIdIn(Collection<UUID> joints);

@@ -10,10 +10,12 @@ import mensor.server.making.Making;
 import mensor.server.web.Refused;
 
 /**
- * An inspection's entries joined into one document and judged; each index of the document leads back to its entry.
+ * An inspection's entries joined into one document and judged; each index of the document leads back to its entry. After a
+ * repair the document is both looks as one, and an index may lead to an entry of the look before.
  *
  * @param look the document's inspection, with the light and the gauges under which it was seen
  * @param terms what stood beside the book when it was judged, the guard with it
+ * @param before the entries of looks before that still stand
  * @param conditions the answers as they stood when it was judged
  * @param contract what stood beside the book
  * @param contractNotes which of the contract's limits do not tighten the book here
@@ -25,6 +27,7 @@ public record JudgedLook(
         Evaluation evaluation,
         List<EntryEntity> readings,
         List<EntryEntity> indications,
+        List<EntryEntity> before,
         Making.Opened making,
         ConditionsForm conditions,
         Contract contract,

@@ -8,12 +8,15 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.exchange.InspectionDocument;
 import mensor.exchange.InspectionParts;
+import mensor.judge.Evaluation;
 import mensor.judge.Guard;
 import mensor.judge.Judge;
+import mensor.judge.LookAgain;
 import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.look.Addendum;
@@ -33,6 +36,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Joins an inspection's entries, its joint as fitted up, what was used and what the contract says, and has the core judge it. */
 @Component
 class Judging {
+    private final InspectionRepository inspections;
+    private final EntryRepository entries;
     private final Making making;
     private final Gauges gauges;
     private final Jobs jobs;
@@ -42,6 +47,8 @@ class Judging {
     private final Clock clock;
 
     Judging(
+            InspectionRepository inspections,
+            EntryRepository entries,
             Making making,
             Gauges gauges,
             Jobs jobs,
@@ -49,6 +56,8 @@ class Judging {
             Waivers waivers,
             JsonMapper json,
             Clock clock) {
+        this.inspections = inspections;
+        this.entries = entries;
         this.making = making;
         this.gauges = gauges;
         this.jobs = jobs;
@@ -80,7 +89,85 @@ class Judging {
         }
     }
 
+    /** A look read, not judged yet; after a repair both looks as one. */
+    private record Gathered(
+            InspectionDocument document,
+            Inspection look,
+            Terms terms,
+            List<EntryEntity> readings,
+            List<EntryEntity> indications,
+            List<EntryEntity> before,
+            Making.Opened making,
+            ConditionsForm conditions,
+            Contract contract,
+            List<String> notes,
+            Optional<Followed> followed) {}
+
+    /** What a look after a repair is made of. */
+    private record Followed(LookAgain.Joined joined, Inspection before, Inspection fresh) {}
+
     JudgedLook of(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Gathered g = gather(joint, inspection, entries);
+        Evaluation evaluation = g.followed()
+                .map(f -> LookAgain.evaluate(
+                        f.joined(),
+                        f.before(),
+                        f.fresh(),
+                        g.conditions().beside(),
+                        g.document().book(),
+                        g.terms()))
+                .orElseGet(() -> Judge.evaluate(g.look(), g.document().book(), g.terms()));
+        return new JudgedLook(
+                g.document(),
+                g.look(),
+                g.terms(),
+                evaluation,
+                g.readings(),
+                g.indications(),
+                g.before(),
+                g.making(),
+                g.conditions(),
+                g.contract(),
+                g.notes());
+    }
+
+    private Gathered gather(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Gathered own = own(joint, inspection, entries);
+        if (inspection.follows() == null) {
+            return own;
+        }
+        InspectionEntity rejected = inspections.findById(inspection.follows()).orElseThrow();
+        Gathered before = gather(joint, rejected, this.entries.findByInspectionIdOrderBySequence(rejected.id()));
+        LookAgain.Repair repair = json.readValue(inspection.repaired(), RepairedSince.class)
+                .of(joint.unit(), before.readings(), before.indications());
+        LookAgain.Joined joined = LookAgain.join(before.look(), repair, own.look());
+        List<EntryEntity> readings = entries(joined.readings(), before.readings(), own.readings());
+        List<EntryEntity> indications = entries(joined.indications(), before.indications(), own.indications());
+        return new Gathered(
+                InspectionDocument.of(joined.look(), own.document().book()),
+                joined.look(),
+                joined.terms(before.terms(), own.terms()),
+                readings,
+                indications,
+                Stream.concat(readings.stream(), indications.stream())
+                        .filter(e -> !e.inspectionId().equals(inspection.id()))
+                        .distinct()
+                        .toList(),
+                own.making(),
+                own.conditions(),
+                own.contract(),
+                own.notes(),
+                Optional.of(new Followed(joined, before.look(), own.look())));
+    }
+
+    private static List<EntryEntity> entries(
+            List<LookAgain.Source> sources, List<EntryEntity> before, List<EntryEntity> own) {
+        return sources.stream()
+                .map(s -> s.before() ? before.get(s.index()) : own.get(s.index()))
+                .toList();
+    }
+
+    private Gathered own(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
         Making.Opened made = making.open(joint);
         Told readings = new Told();
         Told indications = new Told();
@@ -129,17 +216,18 @@ class Judging {
         Terms terms = new Terms(
                 guard(contract, readings, indications, joint),
                 contract.deviations().stream().map(d -> d.read(joint.unit())).toList());
-        return new JudgedLook(
+        return new Gathered(
                 document,
                 look,
                 terms,
-                Judge.evaluate(look, document.book(), terms),
                 readings.entries,
                 indications.entries,
+                List.of(),
                 made,
                 conditions,
                 contract,
-                notes);
+                notes,
+                Optional.empty());
     }
 
     private static Optional<Guard> guard(Contract contract, Told readings, Told indications, JointEntity joint) {

@@ -2,26 +2,24 @@ package mensor.server.inspection;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
-import mensor.server.disposition.DispositionView;
 
 /** What comes next for a joint, in a few words, in the order of the work. */
 final class NextStep {
     private NextStep() {}
 
-    static String of(InspectionEntity i, List<DispositionView> dispositions, Duration wait) {
-        long open = dispositions.stream().filter(d -> d.decision() == null).count();
-        return words(i.isSigned(), i.verdict(), i.entryCount(), i.todos(), open, wait);
+    static String of(InspectionEntity i, RepairStanding.Standing repairs, Duration wait) {
+        return words(i.isSigned(), i.verdict(), i.entryCount(), i.todos(), repairs, wait);
     }
 
-    static String words(boolean signed, String verdict, int entries, int todos, long undisposed, Duration wait) {
+    static String words(
+            boolean signed, String verdict, int entries, int todos, RepairStanding.Standing repairs, Duration wait) {
         boolean reject = verdict.equals("reject");
         if (signed) {
             if (!reject) {
                 return "Accepted and signed";
             }
-            return undisposed > 0 ? "Dispose of " + count(undisposed, "finding") : "Repair, then look again";
+            return repair(repairs);
         }
         if (entries == 0 && reject) {
             return "Stopped at fit-up";
@@ -37,6 +35,30 @@ final class NextStep {
             return "Look at it";
         }
         return verdict.equals("accept") ? "Sign the accept" : "Finish the look: " + todos + " to do";
+    }
+
+    private static String repair(RepairStanding.Standing r) {
+        if (r.undecided() > 0) {
+            return "Dispose of " + count(r.undecided(), "defect");
+        }
+        if (r.waiting() > 0) {
+            return "On hold: waits for the Engineer";
+        }
+        if (r.working() > 0) {
+            return "Repair: " + r.working() + " of " + r.all() + " to do";
+        }
+        return r.ready() > 0 ? "Look again" : "Accepted as it is by the Engineer";
+    }
+
+    /** Which group of the list a signed reject belongs to. */
+    static String group(RepairStanding.Standing r) {
+        if (r.undecided() > 0) {
+            return "dispose";
+        }
+        if (r.waiting() > 0) {
+            return "hold";
+        }
+        return r.working() > 0 ? "repair" : r.ready() > 0 ? "look" : "done";
     }
 
     /** What is left of the wait; nothing where it is over or none is asked. */

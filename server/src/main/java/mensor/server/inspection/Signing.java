@@ -141,6 +141,19 @@ public class Signing {
         }
     }
 
+    /** After a repair: which record it follows, what was repaired, what was looked at beside it. */
+    private void repaired(Map<String, String> signature, Bench.Opened o) {
+        if (o.inspection().follows() == null) {
+            return;
+        }
+        RepairedSince since = json.readValue(o.inspection().repaired(), RepairedSince.class);
+        signatures.of(o.inspection().follows()).ifPresent(before -> signature.put("followsSha256", before.sha256()));
+        put(signature, "repaired", since.shown(o.joint().unit()));
+        put(signature, "defects", String.join(", ", since.defects()));
+        ConditionsForm c = o.judged().conditions();
+        put(signature, "reverseFace", c.reverseBy() == null ? "looked at" : "covered by " + c.reverseBy());
+    }
+
     /** The look, its evaluation and the signature as one text with sorted fields. */
     private String canonical(
             Bench.Opened o,
@@ -161,6 +174,7 @@ public class Signing {
         signature.put("revision", String.valueOf(o.inspection().revision()));
         signature.put("stage", o.inspection().stage());
         signature.put("verdict", form.verdict());
+        repaired(signature, o);
         put(signature, "drawing", o.joint().drawing());
         put(signature, "drawingRev", o.joint().drawingRev());
         put(signature, "wps", o.joint().wps());

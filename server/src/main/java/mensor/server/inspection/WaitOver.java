@@ -42,7 +42,7 @@ class WaitOver {
                 done.remove(joint.id()); // welded again: it waits again
             } else if (!done.contains(joint.id())) {
                 try {
-                    bench.rejudgeOpen(joint.id());
+                    bench.waitOver(joint.id());
                     done.add(joint.id());
                 } catch (ConcurrencyFailureException e) {
                     LOG.debug("somebody changes {} just now; it is judged the next time", joint.mark());

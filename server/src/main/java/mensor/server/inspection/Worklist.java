@@ -13,7 +13,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import mensor.server.disposition.Dispositions;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
@@ -28,14 +27,14 @@ public class Worklist {
     private static final Comparator<String> IN_ORDER = Comparator.nullsFirst(Comparator.naturalOrder());
 
     private final InspectionRepository inspections;
-    private final Dispositions dispositions;
+    private final RepairStanding repairs;
     private final Jobs jobs;
     private final People people;
     private final Clock clock;
 
-    Worklist(InspectionRepository inspections, Dispositions dispositions, Jobs jobs, People people, Clock clock) {
+    Worklist(InspectionRepository inspections, RepairStanding repairs, Jobs jobs, People people, Clock clock) {
         this.inspections = inspections;
-        this.dispositions = dispositions;
+        this.repairs = repairs;
         this.jobs = jobs;
         this.people = people;
         this.clock = clock;
@@ -58,6 +57,7 @@ public class Worklist {
             Integer delayHours,
             String stage,
             String capacity,
+            int cycle,
             int revision,
             InspectionEntity.State state,
             String verdict,
@@ -69,6 +69,10 @@ public class Worklist {
             return weldedAt == null || delayHours == null
                     ? Optional.empty()
                     : Optional.of(weldedAt.plus(Duration.ofHours(delayHours)));
+        }
+
+        boolean isAfter(Line other) {
+            return cycle != other.cycle ? cycle > other.cycle : revision > other.revision;
         }
 
         boolean isSigned() {
@@ -109,13 +113,13 @@ public class Worklist {
     public WorklistPage page(Actor actor, String find, String group, UUID job) {
         // the welds first: a job that is set up meanwhile has its name when its weld is seen
         Collection<Line> latest = latest(actor, job);
-        Map<UUID, Integer> decided = dispositions.counts();
+        Map<UUID, RepairStanding.Standing> standing = repairs.all();
         Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         Map<String, Integer> alike = new HashMap<>();
         latest.forEach(l -> {
-            if (!l.isSigned() && l.entryCount() == 0) {
+            if (!l.isSigned() && l.entryCount() == 0 && l.cycle() == 0) {
                 alike.merge(l.jobId() + l.design() + l.capacity(), 1, Integer::sum);
             }
         });
@@ -124,7 +128,7 @@ public class Worklist {
         List<Line> fitting = new ArrayList<>();
         for (Line l : latest) {
             if (l.mark().toLowerCase(Locale.ROOT).contains(wanted)) {
-                String its = group(l, decided);
+                String its = group(l, standing);
                 counts.merge(its, 1, Integer::sum);
                 counts.merge("all", 1, Integer::sum);
                 if (group.equals("all") || group.equals(its)) {
@@ -141,7 +145,7 @@ public class Worklist {
         Instant now = clock.instant();
         List<Row> rows = fitting.stream()
                 .limit(MOST_ROWS)
-                .map(l -> row(l, now, decided, names, jobNames, alike))
+                .map(l -> row(l, now, standing, names, jobNames, alike))
                 .toList();
         return new WorklistPage(rows, fitting.size(), counts);
     }
@@ -151,7 +155,7 @@ public class Worklist {
         Map<String, Line> latest = new LinkedHashMap<>();
         for (Line l : inspections.lines(job)) {
             if (!actor.role().seesSignedOnly() || l.isSigned()) {
-                latest.merge(l.jointId() + l.capacity(), l, (a, b) -> a.revision() > b.revision() ? a : b);
+                latest.merge(l.jointId() + l.capacity(), l, (a, b) -> a.isAfter(b) ? a : b);
             }
         }
         return latest.values();
@@ -160,7 +164,7 @@ public class Worklist {
     private static Row row(
             Line l,
             Instant now,
-            Map<UUID, Integer> decided,
+            Map<UUID, RepairStanding.Standing> standing,
             Map<UUID, String> names,
             Map<UUID, String> jobNames,
             Map<String, Integer> alike) {
@@ -190,20 +194,19 @@ public class Worklist {
                         l.verdict(),
                         l.entryCount(),
                         l.todos(),
-                        undisposed(l, decided),
+                        repairs(l, standing),
                         NextStep.wait(l.readyAt(), now)),
-                group(l, decided),
+                group(l, standing),
                 alike.getOrDefault(l.jobId() + l.design() + l.capacity(), 0));
     }
 
-    private static long undisposed(Line l, Map<UUID, Integer> decided) {
-        boolean disposes = l.isSigned() && l.verdict().equals("reject");
-        return disposes ? Math.max(0, l.rejects() - decided.getOrDefault(l.inspectionId(), 0)) : 0;
+    private static RepairStanding.Standing repairs(Line l, Map<UUID, RepairStanding.Standing> standing) {
+        return standing.getOrDefault(l.inspectionId(), RepairStanding.Standing.NONE);
     }
 
-    private static String group(Line l, Map<UUID, Integer> decided) {
+    private static String group(Line l, Map<UUID, RepairStanding.Standing> standing) {
         if (l.isSigned()) {
-            return !l.verdict().equals("reject") ? "done" : undisposed(l, decided) > 0 ? "dispose" : "repair";
+            return l.verdict().equals("reject") ? NextStep.group(repairs(l, standing)) : "done";
         }
         if (l.entryCount() == 0) {
             return "look";

@@ -10,10 +10,13 @@ import mensor.exchange.UnreadableInput;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.Addendum;
+import mensor.repair.HoldKind;
 import mensor.server.web.Refused.FieldProblem;
 import mensor.weld.Connection;
+import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Member;
+import mensor.weld.Named;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;
 import tools.jackson.databind.json.JsonMapper;
@@ -53,7 +56,33 @@ final class TermsCheck {
                 problems.add(new FieldProblem("terms.guardFactor", "over 0, at most 4 standard uncertainties"));
             }
         }
+        repairs(problems, terms);
         return problems;
+    }
+
+    private static void repairs(List<FieldProblem> problems, ContractTerms terms) {
+        boolean says = terms.repairCycles() != null
+                || terms.repairHolds() != null && !terms.repairHolds().isEmpty();
+        if (says) {
+            noted(problems, "terms.repairNote", terms.repairNote());
+        }
+        if (terms.repairCycles() != null && (terms.repairCycles() < 1 || terms.repairCycles() > 9)) {
+            problems.add(new FieldProblem("terms.repairCycles", "1 to 9 repairs of one place"));
+        }
+        if (terms.repairHolds() != null) {
+            for (String hold : terms.repairHolds()) {
+                if (Named.find(HoldKind.class, hold)
+                        .filter(HoldKind.BY_CONTRACT::contains)
+                        .isEmpty()) {
+                    problems.add(new FieldProblem("terms.repairHolds", "replace, cutting-apart"));
+                }
+            }
+        }
+        try {
+            terms.constants();
+        } catch (InvalidField e) {
+            problems.add(new FieldProblem("terms.repairConstants." + e.field(), e.problem()));
+        }
     }
 
     private static void noted(List<FieldProblem> problems, String field, String note) {

@@ -38,12 +38,24 @@ public class Photos {
             }
             return;
         }
+        photos.save(
+                new PhotoEntity(id, inspection, place.entry(), place.at(), keep(sent), actor.id(), clock.instant()));
+    }
+
+    /** Keeps a picture's file under the hash of its bytes. */
+    @Transactional
+    public String keep(byte[] sent) {
         PictureFile file = PictureFile.of(sent);
         String sha256 = sha256(file.bytes());
         if (!pictures.existsById(sha256)) {
             pictures.saveAndFlush(new PictureEntity(sha256, file));
         }
-        photos.save(new PhotoEntity(id, inspection, place.entry(), place.at(), sha256, actor.id(), clock.instant()));
+        return sha256;
+    }
+
+    @Transactional(readOnly = true)
+    public PictureFile kept(String sha256) {
+        return pictures.findById(sha256).orElseThrow().file();
     }
 
     /** Takes a picture off the look, or back onto it. */
@@ -77,7 +89,7 @@ public class Photos {
                 .forEach(p -> photos.save(p.in(to, p.entryId() == null ? null : entries.get(p.entryId()))));
     }
 
-    private static String sha256(byte[] bytes) {
+    public static String sha256(byte[] bytes) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException e) {

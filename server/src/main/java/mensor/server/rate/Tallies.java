@@ -21,7 +21,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Counts each signed look of the fabricator once; an amended look takes the place of the one before it. */
+/** Counts the fabricator's first look at each weld once, for a repair does not undo a reject; an amended look takes the place of the one before it. */
 @Service
 class Tallies {
     private final LookTallyRepository tallies;
@@ -58,7 +58,8 @@ class Tallies {
     }
 
     private void count(Bench.Opened o) {
-        if (!o.inspection().capacity().equals(InspectionEntity.QC)) {
+        if (!o.inspection().capacity().equals(InspectionEntity.QC)
+                || o.inspection().cycle() > 0) {
             return;
         }
         tallies.deleteByJointId(o.joint().id());

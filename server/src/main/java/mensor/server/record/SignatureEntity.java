@@ -65,6 +65,10 @@ class SignatureEntity {
         return inspectionId;
     }
 
+    UUID personId() {
+        return personId;
+    }
+
     /** In the order of the job's signatures, from 1. */
     int place() {
         return place;

@@ -21,6 +21,12 @@ public class Signatures {
         return signatures.findByInspectionId(inspectionId).map(SignatureEntity::view);
     }
 
+    /** Who signed it. */
+    @Transactional(readOnly = true)
+    public UUID signer(UUID inspectionId) {
+        return signatures.findByInspectionId(inspectionId).orElseThrow().personId();
+    }
+
     /** The frozen text itself, over which the sum was taken. */
     @Transactional(readOnly = true)
     public Optional<String> frozen(UUID inspectionId) {

@@ -1,0 +1,29 @@
+package mensor.server.inspection;
+
+import java.util.Map;
+import java.util.UUID;
+
+/** Where the repairs of rejected looks stand, for the lists; answered by whoever keeps the defects. */
+public interface RepairStanding {
+    /**
+     * The defects that one look raised.
+     *
+     * @param undecided nobody chose a disposition yet
+     * @param waiting something must be recorded first: the Engineer's document
+     * @param working decided and not ready to be looked at
+     * @param ready repaired, to be looked at again
+     * @param closed accepted as they are
+     */
+    record Standing(int undecided, int waiting, int working, int ready, int closed) {
+        public static final Standing NONE = new Standing(0, 0, 0, 0, 0);
+
+        public int all() {
+            return undecided + waiting + working + ready + closed;
+        }
+    }
+
+    /** By the look that raised them. */
+    Map<UUID, Standing> all();
+
+    Standing of(UUID look);
+}

@@ -1,0 +1,471 @@
+package mensor.server.repair;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mensor.draw.SectionDrawing;
+import mensor.draw.StripDrawing;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.look.Criterion;
+import mensor.plan.WeldMetal;
+import mensor.repair.DefectPlace;
+import mensor.repair.Disposition;
+import mensor.repair.RemovalMethod;
+import mensor.repair.RepairPlan;
+import mensor.repair.RepairPlanner;
+import mensor.repair.RepairState;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.InspectionEntity;
+import mensor.server.inspection.JudgedLook;
+import mensor.server.job.ContractTerms;
+import mensor.server.job.Jobs;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointForm;
+import mensor.server.joint.JointRepository;
+import mensor.server.people.People;
+import mensor.server.repair.DefectsView.HoldView;
+import mensor.server.repair.DefectsView.RejectedPlace;
+import mensor.server.repair.DefectsView.RepairChoice;
+import mensor.weld.Named;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes what the screens and papers show of rejected places. */
+@Component
+class DefectViews {
+    private final DefectRepository defects;
+    private final RepairStepRepository stored;
+    private final RepairPhotoRepository photos;
+    private final Holds holds;
+    private final Steps steps;
+    private final Bench bench;
+    private final Jobs jobs;
+    private final JointRepository joints;
+    private final People people;
+    private final JsonMapper json;
+
+    DefectViews(
+            DefectRepository defects,
+            RepairStepRepository stored,
+            RepairPhotoRepository photos,
+            Holds holds,
+            Steps steps,
+            Bench bench,
+            Jobs jobs,
+            JointRepository joints,
+            People people,
+            JsonMapper json) {
+        this.defects = defects;
+        this.stored = stored;
+        this.photos = photos;
+        this.holds = holds;
+        this.steps = steps;
+        this.bench = bench;
+        this.jobs = jobs;
+        this.joints = joints;
+        this.people = people;
+        this.json = json;
+    }
+
+    /** All defects of the weld as this look's side raised them, the open ones first. */
+    @Transactional(readOnly = true)
+    public DefectsView of(Bench.Opened o, Map<UUID, Length> depths) {
+        InspectionEntity look = o.inspection();
+        List<DefectEntity> all =
+                defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), look.capacity());
+        Plans plans = new Plans(o, depths);
+        List<RejectedPlace> views = all.stream()
+                .sorted(Comparator.comparing(DefectEntity::isClosed).thenComparing(DefectEntity::count))
+                .map(d -> view(d, o.joint().unit(), plans.of(d)))
+                .toList();
+        List<DefectEntity> here =
+                all.stream().filter(d -> d.lookId().equals(look.id())).toList();
+        boolean began =
+                bench.ofJoint(look.jointId()).stream().anyMatch(i -> look.id().equals(i.follows()));
+        boolean repaired = here.stream().anyMatch(d -> d.state() == RepairState.READY);
+        List<String> open = here.stream()
+                .filter(d -> !d.isClosed() && d.state() != RepairState.READY)
+                .map(DefectEntity::number)
+                .toList();
+        String why = here.isEmpty() || began || open.isEmpty()
+                ? null
+                : "not ready to be looked at again: " + String.join(", ", open) + " to do";
+        return new DefectsView(
+                views,
+                plans.least(),
+                !here.isEmpty() && !began && repaired && open.isEmpty(),
+                why,
+                RepairPlanner.cautions());
+    }
+
+    /** The plans of what one look rejected, with what was found and decided since. */
+    private final class Plans {
+        private final Bench.Opened o;
+        private final List<RepairPlan> plans;
+
+        Plans(Bench.Opened o, Map<UUID, Length> depths) {
+            this.o = o;
+            JudgedLook judged = o.judged();
+            List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
+            Unit unit = o.joint().unit();
+            Map<Integer, Length> found = new HashMap<>();
+            Map<Integer, Span> ends = new HashMap<>();
+            Map<Integer, Disposition> chosen = new HashMap<>();
+            for (DefectEntity d :
+                    defects.findByLookIdOrderByPlaceIndex(o.inspection().id())) {
+                d.disposition().ifPresent(x -> chosen.put(d.placeIndex(), x));
+                if (d.placeIndex() >= places.size()
+                        || places.get(d.placeIndex()).indication().isEmpty()) {
+                    continue;
+                }
+                int indication = places.get(d.placeIndex()).indication().getAsInt();
+                steps.at(d, d.cycle(), RepairState.EXTENT_KNOWN)
+                        .flatMap(f -> Steps.span(f, unit))
+                        .ifPresent(s -> ends.put(indication, s));
+                steps.at(d, d.cycle(), RepairState.EXCAVATED)
+                        .flatMap(f -> Steps.depth(f, unit))
+                        .ifPresent(x -> found.put(indication, x));
+                if (depths.containsKey(d.id())) {
+                    found.put(indication, depths.get(d.id()));
+                }
+            }
+            this.plans = RepairPlanner.plan(
+                    judged.look(),
+                    judged.evaluation(),
+                    judged.terms(),
+                    terms(o.joint()).constants(),
+                    new RepairPlanner.Known(found, ends, chosen));
+        }
+
+        Optional<RepairPlan> of(DefectEntity d) {
+            return d.lookId().equals(o.inspection().id()) && d.placeIndex() < plans.size()
+                    ? Optional.of(plans.get(d.placeIndex()))
+                    : Optional.empty();
+        }
+
+        List<String> least() {
+            return plans.stream().flatMap(p -> p.least().stream()).distinct().toList();
+        }
+    }
+
+    private ContractTerms terms(JointEntity joint) {
+        return jobs.terms(jobs.get(joint.jobId()));
+    }
+
+    private RejectedPlace view(DefectEntity d, Unit unit, Optional<RepairPlan> plan) {
+        Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
+        List<Disposition> suits = Disposition.suiting(criterion);
+        // what was chosen is in the plan; the proposal is what it would be without
+        Disposition proposed = d.kind().equals("underfill") || d.kind().equals("root-concavity")
+                ? Disposition.ADD_METAL
+                : suits.get(0);
+        return new RejectedPlace(
+                d.id(),
+                d.number(),
+                d.lookId(),
+                plan.isPresent(),
+                d.finding(),
+                criterion.title(),
+                d.words(),
+                d.place(unit).map(Span::shown).orElse(null),
+                d.raisedAt(),
+                people.nameOf(d.raisedBy()),
+                d.told(),
+                nameOf(d.toldBy()),
+                d.toldAt(),
+                d.cycle(),
+                jobs.terms(jobs.get(d.jobId())).cycles(),
+                d.state().id(),
+                d.state().title(),
+                proposed.id(),
+                proposed.title(),
+                Disposition.why(criterion),
+                suits.stream().map(s -> new RepairChoice(s.id(), s.title())).toList(),
+                d.disposition().map(Disposition::id).orElse(null),
+                d.disposition().map(Disposition::title).orElse(null),
+                d.note(),
+                d.cutsApart(),
+                nameOf(d.decidedBy()),
+                d.decidedAt(),
+                holds.of(d).stream().map(this::hold).toList(),
+                plan.filter(p -> !d.isClosed()).map(DefectViews::plan).orElse(null),
+                route(d),
+                stored.findByDefectIdOrderByRecordedAt(d.id()).stream()
+                        .map(this::step)
+                        .toList(),
+                next(d),
+                photos.findByDefectIdOrderByAddedAt(d.id()).stream()
+                        .map(p -> new DefectsView.RepairPhotoView(
+                                p.id(), p.cycle(), people.nameOf(p.takenBy()), p.addedAt()))
+                        .toList(),
+                d.closedWhy(),
+                d.closedAt(),
+                d.version());
+    }
+
+    private String nameOf(UUID person) {
+        return person == null ? null : people.nameOf(person);
+    }
+
+    private HoldView hold(RepairHoldEntity h) {
+        return new HoldView(
+                h.kind().id(),
+                h.kind().words(),
+                h.isOpen(),
+                h.kind().mayBeDenied(),
+                h.raisedAt(),
+                h.documentNo(),
+                h.documentBy(),
+                h.documentDate(),
+                h.fileName(),
+                h.deniedWhy(),
+                nameOf(h.releasedBy()),
+                h.releasedAt());
+    }
+
+    private static DefectsView.RepairPlanView plan(RepairPlan p) {
+        boolean takesOut = p.disposition() == Disposition.REMOVE_AND_REWELD || p.disposition() == Disposition.REPLACE;
+        return new DefectsView.RepairPlanView(
+                p.extent().map(Span::shown).orElse(null),
+                p.steps(),
+                p.numbers()
+                        .map(n -> new DefectsView.RepairNumbers(
+                                n.depth(),
+                                n.width(),
+                                n.length(),
+                                n.grams(),
+                                n.grams() / WeldMetal.GRAMS_PER_POUND,
+                                n.rod(),
+                                n.diameter(),
+                                n.rods(),
+                                n.beads(),
+                                n.arcMinutes()))
+                        .orElse(null),
+                p.preheat().orElse(null),
+                p.numbers().isEmpty() && p.place().indication().isPresent() && takesOut);
+    }
+
+    private static List<DefectsView.RouteState> route(DefectEntity d) {
+        List<RepairState> route = d.disposition().map(RepairState::route).orElseGet(() -> List.of(RepairState.OPEN));
+        int at = route.indexOf(d.state());
+        List<DefectsView.RouteState> states = new ArrayList<>();
+        for (int i = 0; i < route.size(); i++) {
+            states.add(
+                    new DefectsView.RouteState(route.get(i).id(), route.get(i).title(), i <= at));
+        }
+        return states;
+    }
+
+    private DefectsView.NextRecord next(DefectEntity d) {
+        Optional<RepairState> next = d.disposition().flatMap(x -> d.state().next(x));
+        if (next.isEmpty()) {
+            return null;
+        }
+        String stopped = holds.open(d).stream()
+                .filter(h -> h.kind().stops(next.get()))
+                .map(h -> h.kind().words())
+                .collect(Collectors.joining("; "));
+        boolean crack = d.kind().equals("crack");
+        Disposition x = d.disposition().orElseThrow();
+        List<String> asks = switch (next.get()) {
+            case EXTENT_KNOWN -> crack ? List.of("from", "to", "foundBy") : List.of("from", "to");
+            case EXCAVATED ->
+                x == Disposition.BLEND || x == Disposition.ADD_METAL
+                        ? List.of("from", "to", "method")
+                        : List.of("from", "to", "method", "depth");
+            case CAVITY_ACCEPTED -> {
+                List<String> wanted = new ArrayList<>(List.of("clean", "seenBy"));
+                if (crack) {
+                    wanted.addAll(List.of("proof", "proofReport"));
+                }
+                if (x == Disposition.BLEND) {
+                    wanted.add("left");
+                }
+                yield wanted;
+            }
+            case WELDED -> List.of("welder", "rod", "diameter", "rods", "preheat", "weldedAt");
+            default -> List.of("cleaned", "cooled");
+        };
+        return new DefectsView.NextRecord(
+                next.get().id(),
+                next.get().title(),
+                asks,
+                asks.contains("method")
+                        ? List.of(RemovalMethod.values()).stream()
+                                .map(m -> new RepairChoice(m.id(), m.title()))
+                                .toList()
+                        : List.of(),
+                stopped.isEmpty() ? null : stopped);
+    }
+
+    private DefectsView.RecordedStep step(RepairStepEntity s) {
+        return new DefectsView.RecordedStep(
+                s.cycle(),
+                s.state().id(),
+                s.state().title(),
+                said(steps.form(s)),
+                steps.warnings(s),
+                people.nameOf(s.recordedBy()),
+                s.recordedAt(),
+                s.withdrawnWhy());
+    }
+
+    /** What was recorded, in the words of the trade. */
+    static List<String> said(StepForm f) {
+        List<String> said = new ArrayList<>();
+        if (f.from() != null) {
+            said.add(f.from() + "–" + f.to() + " from the datum");
+        }
+        add(said, f.foundBy(), v -> "ends found by " + v);
+        add(
+                said,
+                f.method(),
+                v -> Named.find(RemovalMethod.class, v)
+                        .map(RemovalMethod::title)
+                        .orElse(v));
+        add(said, f.depth(), v -> v + " deep");
+        if (Boolean.TRUE.equals(f.clean())) {
+            said.add("clean and sound");
+        }
+        add(said, f.seenBy(), v -> "looked at by " + v);
+        if (f.proof() != null) {
+            said.add("proven gone by " + f.proof() + ", report " + f.proofReport());
+        }
+        add(said, f.left(), v -> v + " left");
+        add(said, f.welder(), v -> "welder " + v);
+        if (f.rod() != null) {
+            said.add((f.rods() == null ? "" : f.rods() + " × ") + f.rod() + " " + f.diameter());
+        }
+        if (f.preheat() != null) {
+            said.add("preheat read " + f.preheat().toPlainString() + ("C".equals(f.scale()) ? " °C" : " °F"));
+        }
+        if (f.weldedAt() != null) {
+            said.add("welded " + f.weldedAt().toString().replace('T', ' ').substring(0, 16) + " UTC");
+        }
+        if (Boolean.TRUE.equals(f.cleaned())) {
+            said.add("cleaned");
+        }
+        if (Boolean.TRUE.equals(f.cooled())) {
+            said.add("cooled to ambient");
+        }
+        add(said, f.note(), v -> v);
+        return said;
+    }
+
+    private static void add(List<String> said, String value, Function<String, String> words) {
+        if (value != null && !value.isBlank()) {
+            said.add(words.apply(value));
+        }
+    }
+
+    /** Of one defect, with its drawing. */
+    @Transactional(readOnly = true)
+    public DefectsView.TicketView ticket(Bench.Opened o, DefectEntity d) {
+        JointEntity joint = o.joint();
+        Unit unit = joint.unit();
+        JudgedLook judged = o.judged();
+        Optional<Span> place = d.place(unit);
+        JointForm form = json.readValue(joint.document(), JointForm.class);
+        return new DefectsView.TicketView(
+                joint.id(),
+                d.lookId(),
+                jobs.get(joint.jobId()).name(),
+                joint.lot(),
+                joint.mark(),
+                joint.weldNo(),
+                joint.side(),
+                joint.inWords(),
+                joint.drawing(),
+                joint.wps(),
+                form.datum() == null ? "the datum end" : form.datum(),
+                joint.units(),
+                judged.look().joint().length().in(unit).shownWithUnit(),
+                StripDrawing.of(judged.look(), judged.evaluation()),
+                section(judged, place),
+                place.map(s -> StripDrawing.mm(s.from())).orElse(null),
+                place.map(s -> StripDrawing.mm(s.to())).orElse(null),
+                view(d, unit, new Plans(o, Map.of()).of(d)),
+                RepairPlanner.cautions());
+    }
+
+    /** The section at the station nearest to the place, else the joint as drawn. */
+    private static SectionDrawing section(JudgedLook judged, Optional<Span> place) {
+        SectionDrawing drawn = SectionDrawing.asDrawn(judged.look().joint());
+        if (place.isEmpty()) {
+            return drawn;
+        }
+        double at = StripDrawing.mm(place.get().from());
+        Unit unit = judged.look().units();
+        return SectionDrawing.atStations(judged.look(), judged.evaluation()).stream()
+                .min(Comparator.comparingDouble(s -> Math.abs(StripDrawing.mm(Length.parse(s.at(), unit)) - at)))
+                .orElse(drawn);
+    }
+
+    /** The shop's list: all that is not closed, or all of one job. */
+    @Transactional(readOnly = true)
+    public DefectsView.RepairsPage page(UUID job) {
+        List<DefectEntity> all = (job == null ? defects.findAll() : defects.findByJobIdOrderByNumber(job))
+                .stream().filter(d -> job != null || !d.isClosed()).toList();
+        List<RepairHoldEntity> open = holds.waiting();
+        Map<UUID, DefectEntity> byId =
+                defects
+                        .findByIdIn(open.stream()
+                                .map(RepairHoldEntity::defectId)
+                                .distinct()
+                                .toList())
+                        .stream()
+                        .collect(Collectors.toMap(DefectEntity::id, Function.identity()));
+        Map<UUID, JointEntity> weld = new HashMap<>();
+        Function<DefectEntity, JointEntity> joint =
+                d -> weld.computeIfAbsent(d.jointId(), id -> joints.findById(id).orElseThrow());
+        Map<UUID, String> names = jobs.names();
+        List<UUID> waits = open.stream().map(RepairHoldEntity::defectId).toList();
+        return new DefectsView.RepairsPage(
+                all.stream()
+                        .sorted(Comparator.comparing((DefectEntity d) -> names.get(d.jobId()))
+                                .thenComparing(DefectEntity::count))
+                        .map(d -> new DefectsView.DefectRow(
+                                d.id(),
+                                d.lookId(),
+                                d.number(),
+                                names.get(d.jobId()),
+                                d.jobId(),
+                                joint.apply(d).lot(),
+                                joint.apply(d).mark(),
+                                d.words(),
+                                d.disposition().map(Disposition::title).orElse(null),
+                                d.state().id(),
+                                d.state().title(),
+                                d.cycle(),
+                                waits.contains(d.id()),
+                                d.raisedAt()))
+                        .toList(),
+                open.stream()
+                        .filter(h ->
+                                job == null || byId.get(h.defectId()).jobId().equals(job))
+                        .map(h -> {
+                            DefectEntity d = byId.get(h.defectId());
+                            return new DefectsView.WaitingView(
+                                    d.id(),
+                                    d.lookId(),
+                                    d.number(),
+                                    names.get(d.jobId()),
+                                    joint.apply(d).mark(),
+                                    d.words(),
+                                    h.kind().id(),
+                                    h.kind().words(),
+                                    h.kind().mayBeDenied(),
+                                    h.raisedAt());
+                        })
+                        .toList());
+    }
+}

@@ -1,0 +1,5 @@
+package mensor.server.repair;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface DocumentFileRepository extends JpaRepository<DocumentFileEntity, String> {}

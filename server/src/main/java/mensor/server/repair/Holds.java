@@ -1,0 +1,96 @@
+package mensor.server.repair;
+
+import java.time.Clock;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mensor.look.Indication;
+import mensor.repair.DefectPlace;
+import mensor.repair.HoldKind;
+import mensor.server.inspection.JudgedLook;
+import mensor.server.job.ContractTerms;
+import mensor.server.job.Jobs;
+import mensor.weld.Sign;
+import mensor.weld.Steel;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What waits for the Engineer: kept beside the defects, raised and dropped as their facts change. */
+@Component
+class Holds {
+    private final RepairHoldRepository holds;
+    private final Jobs jobs;
+    private final Clock clock;
+
+    Holds(RepairHoldRepository holds, Jobs jobs, Clock clock) {
+        this.holds = holds;
+        this.jobs = jobs;
+        this.clock = clock;
+    }
+
+    /** Of this cycle, without those that were dropped. */
+    List<RepairHoldEntity> of(DefectEntity d) {
+        return holds.findByDefectIdOrderByRaisedAt(d.id()).stream()
+                .filter(h -> h.cycle() == d.cycle() && !h.isDropped())
+                .toList();
+    }
+
+    List<RepairHoldEntity> open(DefectEntity d) {
+        return of(d).stream().filter(RepairHoldEntity::isOpen).toList();
+    }
+
+    /** Raises what the facts ask for and drops what they no longer do; what was released stays. */
+    @Transactional
+    public void sync(DefectEntity d, JudgedLook judged) {
+        if (d.isClosed()) {
+            open(d).forEach(RepairHoldEntity::drop);
+            return;
+        }
+        Set<HoldKind> wanted = EnumSet.noneOf(HoldKind.class);
+        wanted.addAll(HoldKind.of(facts(d, judged)));
+        List<RepairHoldEntity> standing = of(d);
+        standing.stream().filter(h -> h.isOpen() && !wanted.contains(h.kind())).forEach(RepairHoldEntity::drop);
+        Set<HoldKind> there = standing.stream().map(RepairHoldEntity::kind).collect(Collectors.toSet());
+        wanted.stream()
+                .filter(k -> !there.contains(k))
+                .forEach(k -> holds.save(new RepairHoldEntity(d, k, clock.instant())));
+        holds.flush();
+    }
+
+    private HoldKind.Facts facts(DefectEntity d, JudgedLook judged) {
+        ContractTerms terms = jobs.terms(jobs.get(d.jobId()));
+        return new HoldKind.Facts(
+                indication(d, judged),
+                judged.look().welding().signs().contains(Sign.APPEARED_LATER),
+                judged.look().joint().grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN) != Steel.UNKNOWN,
+                d.disposition(),
+                d.cutsApart(),
+                d.cycle(),
+                terms.cycles(),
+                terms.holds());
+    }
+
+    static Optional<Indication> indication(DefectEntity d, JudgedLook judged) {
+        List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
+        if (d.placeIndex() >= places.size()) {
+            return Optional.empty();
+        }
+        DefectPlace place = places.get(d.placeIndex());
+        return place.indication().isPresent()
+                ? Optional.of(judged.look().indications().get(place.indication().getAsInt()))
+                : Optional.empty();
+    }
+
+    /** All that waits, anywhere. */
+    @Transactional(readOnly = true)
+    public List<RepairHoldEntity> waiting() {
+        return holds.findByReleasedAtNullAndDroppedFalseOrderByRaisedAt();
+    }
+
+    Optional<RepairHoldEntity> find(UUID id) {
+        return holds.findById(id);
+    }
+}

@@ -1,0 +1,210 @@
+package mensor.server.repair;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.server.inspection.Bench;
+import mensor.server.people.Actor;
+import mensor.server.photo.Photos;
+import mensor.server.photo.PictureFile;
+import mensor.server.web.AllOptional;
+import mensor.server.web.Refused;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Rejected places: what is decided, what waits, what was done, and the look after it. */
+@RestController
+@RequestMapping("/api")
+class RepairController {
+    private final Repairs repairs;
+    private final DefectViews views;
+    private final RepairPhotoRepository repairPhotos;
+    private final Photos photos;
+    private final Bench bench;
+
+    RepairController(
+            Repairs repairs, DefectViews views, RepairPhotoRepository repairPhotos, Photos photos, Bench bench) {
+        this.repairs = repairs;
+        this.views = views;
+        this.repairPhotos = repairPhotos;
+        this.photos = photos;
+        this.bench = bench;
+    }
+
+    @AllOptional
+    record Told(String told, Long version) {}
+
+    @AllOptional
+    record Why(String why, Long version) {}
+
+    record LookBegun(UUID inspectionId) {}
+
+    /** @param depth how deep a defect's excavation goes, as {@code DEFECT:LENGTH}; any number of them, nothing is stored */
+    @GetMapping("/inspections/{id}/defects")
+    DefectsView ofLook(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @RequestParam(required = false, defaultValue = "") List<String> depth) {
+        Bench.Opened o = bench.open(actor, id);
+        return views.of(o, depths(depth, o.joint().unit()));
+    }
+
+    private static Map<UUID, Length> depths(List<String> said, Unit unit) {
+        Map<UUID, Length> depths = new HashMap<>();
+        for (String s : said) {
+            int colon = s.indexOf(':');
+            if (colon < 0) {
+                throw Refused.invalid("depth", "a defect's id, a colon and a depth are wanted");
+            }
+            try {
+                Length read = Length.parse(s.substring(colon + 1), unit);
+                if (!read.isPositive()) {
+                    throw Refused.invalid("depth", "a depth over zero is wanted, got " + read.shownWithUnit());
+                }
+                depths.put(UUID.fromString(s.substring(0, colon)), read);
+            } catch (LengthFormatException e) {
+                throw Refused.invalid("depth", e.getMessage());
+            } catch (IllegalArgumentException e) {
+                throw Refused.invalid("depth", "a defect's id, a colon and a depth are wanted");
+            }
+        }
+        return depths;
+    }
+
+    /** The look after the repair of all that this one rejected. */
+    @PostMapping("/inspections/{id}/look-again")
+    LookBegun lookAgain(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return new LookBegun(repairs.lookAgain(actor, id).id());
+    }
+
+    @GetMapping("/repairs")
+    DefectsView.RepairsPage page(@RequestParam(required = false) UUID job) {
+        return views.page(job);
+    }
+
+    @GetMapping("/defects/{id}")
+    DefectsView.TicketView ticket(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        DefectEntity d = repairs.get(id);
+        return views.ticket(bench.open(actor, d.lookId()), d);
+    }
+
+    @PutMapping("/defects/{id}/disposition")
+    DefectsView.TicketView decide(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Repairs.Decision decision) {
+        repairs.decide(actor, id, decision);
+        return ticket(actor, id);
+    }
+
+    @PutMapping("/defects/{id}/told")
+    DefectsView.TicketView told(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Told told) {
+        repairs.told(actor, id, told.told(), told.version());
+        return ticket(actor, id);
+    }
+
+    @PutMapping("/defects/{id}/steps/{state}")
+    DefectsView.TicketView step(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable String state,
+            @RequestBody StepForm form) {
+        repairs.step(actor, id, state, form);
+        return ticket(actor, id);
+    }
+
+    @PostMapping("/defects/{id}/back")
+    DefectsView.TicketView back(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Why why) {
+        repairs.back(actor, id, why.why(), why.version());
+        return ticket(actor, id);
+    }
+
+    /** The body is the document's bytes: a PDF, PNG or JPEG. */
+    @PutMapping("/defects/{id}/holds/{kind}/document")
+    DefectsView.TicketView release(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable String kind,
+            @RequestParam(required = false) String number,
+            @RequestParam(required = false) String engineer,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+            @RequestParam(required = false) String name,
+            HttpServletRequest request)
+            throws IOException {
+        byte[] sent = request.getInputStream().readNBytes(DocumentFile.MOST_BYTES + 1);
+        repairs.release(actor, id, kind, new Repairs.EngineersDocument(number, engineer, date, name, sent));
+        return ticket(actor, id);
+    }
+
+    @GetMapping("/defects/{id}/holds/{kind}/document")
+    ResponseEntity<byte[]> document(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable String kind) {
+        DocumentFileEntity file = repairs.file(id, kind);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(file.type()))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("document-" + kind)
+                                .build()
+                                .toString())
+                .body(file.bytes());
+    }
+
+    /** A hold that is a question, answered with no. */
+    @PostMapping("/defects/{id}/holds/{kind}/denied")
+    DefectsView.TicketView deny(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable String kind,
+            @RequestBody Why why) {
+        repairs.deny(actor, id, kind, why.why());
+        return ticket(actor, id);
+    }
+
+    @PutMapping("/defects/{id}/photos/{photoId}")
+    DefectsView.TicketView photo(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID photoId,
+            HttpServletRequest request)
+            throws IOException {
+        repairs.photo(actor, id, photoId, request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1));
+        return ticket(actor, id);
+    }
+
+    @GetMapping(
+            value = "/defects/{id}/photos/{photoId}",
+            produces = {"image/jpeg", "image/png"})
+    ResponseEntity<byte[]> photo(@PathVariable UUID id, @PathVariable UUID photoId) {
+        PictureFile file = repairPhotos
+                .findById(photoId)
+                .filter(p -> p.defectId().equals(id))
+                .map(p -> photos.kept(p.sha256()))
+                .orElseThrow(() -> Refused.notFound("there is no such picture"));
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(file.type()))
+                .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
+                .body(file.bytes());
+    }
+}

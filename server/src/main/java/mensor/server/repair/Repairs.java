@@ -1,0 +1,454 @@
+package mensor.server.repair;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mensor.exchange.InspectionParts;
+import mensor.length.Unit;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.repair.Disposition;
+import mensor.repair.HoldKind;
+import mensor.repair.RepairState;
+import mensor.repair.RepairWork;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.InspectionEntity;
+import mensor.server.inspection.RepairedSince;
+import mensor.server.job.TermsChanged;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointRepository;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.people.Role;
+import mensor.server.photo.Photos;
+import mensor.server.web.AllOptional;
+import mensor.server.web.Refused;
+import mensor.server.web.Refused.FieldProblem;
+import mensor.weld.Named;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The contractor's side of a reject: what is decided, what waits, what was done, until the weld is looked at again. */
+@Service
+public class Repairs {
+    private final DefectRepository defects;
+    private final RepairStepRepository stored;
+    private final RepairPhotoRepository repairPhotos;
+    private final DocumentFileRepository files;
+    private final Holds holds;
+    private final Steps steps;
+    private final Bench bench;
+    private final JointRepository joints;
+    private final People people;
+    private final Photos photos;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Repairs(
+            DefectRepository defects,
+            RepairStepRepository stored,
+            RepairPhotoRepository repairPhotos,
+            DocumentFileRepository files,
+            Holds holds,
+            Steps steps,
+            Bench bench,
+            JointRepository joints,
+            People people,
+            Photos photos,
+            JsonMapper json,
+            Clock clock) {
+        this.defects = defects;
+        this.stored = stored;
+        this.repairPhotos = repairPhotos;
+        this.files = files;
+        this.holds = holds;
+        this.steps = steps;
+        this.bench = bench;
+        this.joints = joints;
+        this.people = people;
+        this.photos = photos;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** What the contractor decides on a rejected place; {@code version} is that of the defect as it was shown. */
+    @AllOptional
+    public record Decision(String decision, String note, Boolean cutsApart, Long version) {}
+
+    DefectEntity get(UUID id) {
+        return defects.findById(id).orElseThrow(Repairs::unknown);
+    }
+
+    /** The defects of one finding of a look. */
+    @Transactional(readOnly = true)
+    public List<UUID> of(UUID look, String finding) {
+        return defects.findByLookIdOrderByPlaceIndex(look).stream()
+                .filter(d -> d.finding().equals(finding))
+                .map(DefectEntity::id)
+                .toList();
+    }
+
+    private static Refused unknown() {
+        return Refused.notFound("there is no such defect");
+    }
+
+    private DefectEntity forChange(UUID id, Long version) {
+        DefectEntity d = defects.findForChangeById(id).orElseThrow(Repairs::unknown);
+        if (version != null && version != d.version()) {
+            throw Refused.stale("somebody changed " + d.number() + " meanwhile; look at it again", null);
+        }
+        return d;
+    }
+
+    private static String words(Actor actor) {
+        return actor.role().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    @Transactional
+    public void decide(Actor actor, UUID id, Decision given) {
+        if (!actor.role().disposes()) {
+            throw Refused.forbidden("the repair lead or the welding engineer disposes, not the " + words(actor));
+        }
+        DefectEntity d = forChange(id, given.version());
+        Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
+        Disposition chosen = given.decision() == null
+                ? null
+                : Named.find(Disposition.class, given.decision()).orElse(null);
+        if (chosen == null) {
+            throw Refused.invalid("decision", "one of " + Named.list(Disposition.class) + " is wanted");
+        }
+        if (!Disposition.suiting(criterion).contains(chosen)) {
+            throw Refused.invalid(
+                    "decision",
+                    chosen.title().toLowerCase(Locale.ROOT) + " does not suit " + criterion.id() + ": "
+                            + Disposition.why(criterion));
+        }
+        if (given.note() != null && given.note().length() > 500) {
+            throw Refused.invalid("note", "at most 500 letters");
+        }
+        if (d.isClosed()) {
+            throw Refused.conflict(d.number() + " is closed: " + d.closedWhy());
+        }
+        if (d.state() != RepairState.OPEN) {
+            throw Refused.conflict("work on " + d.number()
+                    + " has begun; take back what was recorded, with a reason, before it is decided anew");
+        }
+        d.decide(
+                chosen,
+                given.note() == null || given.note().isBlank()
+                        ? null
+                        : given.note().strip(),
+                Boolean.TRUE.equals(given.cutsApart()),
+                actor.id(),
+                clock.instant());
+        holds.sync(d, bench.openAsItStands(d.lookId()).judged());
+        closeIfReleased(d);
+        defects.saveAndFlush(d);
+    }
+
+    /** Who on the contractor's side was told of it. */
+    @Transactional
+    public void told(Actor actor, UUID id, String whom, Long version) {
+        DefectEntity d = forChange(id, version);
+        if (whom == null || whom.isBlank() || whom.length() > 200) {
+            throw Refused.invalid("told", "who was told, up to 200 letters");
+        }
+        d.told(whom.strip(), actor.id(), clock.instant());
+        defects.saveAndFlush(d);
+    }
+
+    /** Records the next step of a repair; a step that must be seen cannot be skipped. */
+    @Transactional
+    public void step(Actor actor, UUID id, String to, StepForm form) {
+        boolean cavity =
+                to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().looks();
+        if (!actor.role().disposes() && !cavity) {
+            throw Refused.forbidden(
+                    "the repair lead or the welding engineer records the repair; a cavity may be accepted by an inspector too");
+        }
+        RepairState wanted = Named.find(RepairState.class, to)
+                .orElseThrow(() -> Refused.notFound("there is no such state of a repair"));
+        DefectEntity d = forChange(id, form.version());
+        Disposition decided = d.disposition()
+                .orElseThrow(() -> Refused.conflict("nobody decided yet how " + d.number() + " is repaired"));
+        Optional<RepairState> next = d.state().next(decided);
+        if (next.isEmpty() || next.get() != wanted) {
+            throw Refused.conflict(
+                    next.isEmpty()
+                            ? d.number() + " is " + d.state().title().toLowerCase(Locale.ROOT)
+                                    + "; nothing is recorded next"
+                            : "first: " + next.get().title().toLowerCase(Locale.ROOT)
+                                    + ". A step that must be seen is not skipped");
+        }
+        List<RepairHoldEntity> stopping =
+                holds.open(d).stream().filter(h -> h.kind().stops(wanted)).toList();
+        if (!stopping.isEmpty()) {
+            throw Refused.conflict(
+                    "on hold: " + stopping.stream().map(h -> h.kind().words()).collect(Collectors.joining("; ")));
+        }
+        checkNoLookBegan(d);
+        JointEntity joint = joints.findById(d.jointId()).orElseThrow();
+        RepairWork.Step step = Steps.read(form, joint.unit());
+        RepairWork.Place place = place(d, joint);
+        List<FieldProblem> problems = new ArrayList<>();
+        RepairWork.problems(wanted, step, place).forEach(p -> problems.add(new FieldProblem(p.field(), p.problem())));
+        if (wanted == RepairState.WELDED) {
+            welded(problems, form, d);
+        }
+        if (!problems.isEmpty()) {
+            throw Refused.invalid(problems);
+        }
+        stored.save(new RepairStepEntity(
+                d,
+                wanted,
+                InspectionParts.canonical(json.writeValueAsString(form.withoutVersion())),
+                json.writeValueAsString(RepairWork.warnings(wanted, step, place)),
+                actor.id(),
+                clock.instant()));
+        d.reach(wanted);
+        defects.saveAndFlush(d);
+        boolean last = joint.weldedAt() == null
+                || form.weldedAt() != null && form.weldedAt().isAfter(joint.weldedAt());
+        if (wanted == RepairState.WELDED && last) {
+            joint.setWeldedAt(form.weldedAt()); // a delayed steel waits from its last welding
+            joints.saveAndFlush(joint);
+            bench.rejudgeOpen(joint.id());
+        }
+    }
+
+    private void welded(List<FieldProblem> problems, StepForm form, DefectEntity d) {
+        if (form.weldedAt() == null) {
+            problems.add(new FieldProblem("weldedAt", "when it was welded"));
+        } else if (form.weldedAt().isAfter(clock.instant().plusSeconds(60))) {
+            problems.add(new FieldProblem("weldedAt", "that is still to come"));
+        } else if (form.weldedAt().isBefore(d.raisedAt().minusSeconds(60))) {
+            problems.add(new FieldProblem("weldedAt", "that was before the place was rejected"));
+        }
+    }
+
+    private RepairWork.Place place(DefectEntity d, JointEntity joint) {
+        var judged = bench.openAsItStands(d.lookId()).judged();
+        Optional<Indication> indication = Holds.indication(d, judged);
+        return new RepairWork.Place(
+                judged.look().joint(),
+                indication,
+                d.place(joint.unit()),
+                d.disposition().orElseThrow(),
+                steps.at(d, d.cycle(), RepairState.EXTENT_KNOWN).flatMap(f -> Steps.span(f, joint.unit())));
+    }
+
+    private void checkNoLookBegan(DefectEntity d) {
+        boolean began =
+                bench.ofJoint(d.jointId()).stream().anyMatch(i -> d.lookId().equals(i.follows()));
+        if (began) {
+            throw Refused.conflict("the weld is being looked at again; what was done to it stands");
+        }
+    }
+
+    /** Takes the last step back, with the reason; it stays readable. */
+    @Transactional
+    public void back(Actor actor, UUID id, String why, Long version) {
+        if (!actor.role().disposes()) {
+            throw Refused.forbidden("the repair lead or the welding engineer records the repair");
+        }
+        if (why == null || why.isBlank() || why.length() > 300) {
+            throw Refused.invalid("why", "say in a line what was wrong with it");
+        }
+        DefectEntity d = forChange(id, version);
+        List<RepairStepEntity> standing = steps.standing(d, d.cycle());
+        if (standing.isEmpty() || d.isClosed()) {
+            throw Refused.conflict("nothing is recorded that could be taken back");
+        }
+        checkNoLookBegan(d);
+        standing.get(standing.size() - 1).withdraw(actor.name() + ": " + why.strip());
+        d.reach(
+                standing.size() == 1
+                        ? RepairState.OPEN
+                        : standing.get(standing.size() - 2).state());
+        defects.saveAndFlush(d);
+    }
+
+    /** A picture of the repair, under the browser's id. */
+    @Transactional
+    public void photo(Actor actor, UUID id, UUID photoId, byte[] sent) {
+        if (!actor.role().disposes() && !actor.role().looks()) {
+            throw Refused.forbidden(
+                    "pictures of a repair are added by the repair lead, the welding engineer or an inspector");
+        }
+        DefectEntity d = forChange(id, null);
+        Optional<RepairPhotoEntity> standing = repairPhotos.findById(photoId);
+        if (standing.isPresent()) {
+            if (!standing.get().defectId().equals(id)) {
+                throw Refused.conflict("that id belongs to another picture");
+            }
+            return;
+        }
+        if (d.isClosed()) {
+            throw Refused.conflict(d.number() + " is closed: " + d.closedWhy());
+        }
+        repairPhotos.save(new RepairPhotoEntity(photoId, d, photos.keep(sent), actor.id(), clock.instant()));
+        d.touched();
+        defects.saveAndFlush(d);
+    }
+
+    /** The Engineer's word on a hold. */
+    public record EngineersDocument(String number, String engineer, LocalDate date, String fileName, byte[] file) {}
+
+    @Transactional
+    public void release(Actor actor, UUID id, String kind, EngineersDocument given) {
+        if (!actor.role().recordsEngineer()) {
+            throw Refused.forbidden(
+                    "the Engineer's documents are recorded by the welding engineer or the quality manager");
+        }
+        DefectEntity d = forChange(id, null);
+        RepairHoldEntity hold = openHold(d, kind);
+        List<FieldProblem> problems = new ArrayList<>();
+        text(problems, "number", given.number(), 60, "the number of the Engineer's document is wanted");
+        text(problems, "engineer", given.engineer(), 120, "the Engineer's name is wanted");
+        if (given.date() == null || given.date().isAfter(LocalDate.now(clock))) {
+            problems.add(new FieldProblem("date", "the day on the document, not in the future"));
+        }
+        String type = DocumentFile.typeOf(given.file());
+        if (type == null) {
+            problems.add(new FieldProblem("file", "the document itself: a PDF, PNG or JPEG of up to 10 MB"));
+        }
+        if (!problems.isEmpty()) {
+            throw Refused.invalid(problems);
+        }
+        String sha256 = DocumentFile.sha256(given.file());
+        if (!files.existsById(sha256)) {
+            files.saveAndFlush(new DocumentFileEntity(sha256, type, given.file()));
+        }
+        hold.release(
+                new RepairHoldEntity.Document(
+                        given.number().strip(),
+                        given.engineer().strip(),
+                        given.date(),
+                        DocumentFile.name(given.fileName(), type),
+                        sha256),
+                actor.id(),
+                clock.instant());
+        d.touched();
+        closeIfReleased(d);
+        defects.saveAndFlush(d);
+    }
+
+    private static void text(List<FieldProblem> problems, String field, String value, int most, String wanted) {
+        if (value == null || value.isBlank() || value.length() > most) {
+            problems.add(new FieldProblem(field, wanted + ", up to " + most + " letters"));
+        }
+    }
+
+    /** A hold that is a question, answered with no. */
+    @Transactional
+    public void deny(Actor actor, UUID id, String kind, String why) {
+        if (actor.role() != Role.WELDING_ENGINEER) {
+            throw Refused.forbidden("the welding engineer answers this");
+        }
+        if (why == null || why.isBlank() || why.length() > 500) {
+            throw Refused.invalid("why", "say why it does not hold");
+        }
+        DefectEntity d = forChange(id, null);
+        RepairHoldEntity hold = openHold(d, kind);
+        if (!hold.kind().mayBeDenied()) {
+            throw Refused.conflict("only the Engineer's document releases this");
+        }
+        hold.deny(why.strip(), actor.id(), clock.instant());
+        d.touched();
+        defects.saveAndFlush(d);
+    }
+
+    private RepairHoldEntity openHold(DefectEntity d, String kind) {
+        HoldKind wanted = Named.find(HoldKind.class, kind).orElseThrow(() -> Refused.notFound("there is no such hold"));
+        return holds.open(d).stream()
+                .filter(h -> h.kind() == wanted)
+                .findFirst()
+                .orElseThrow(() -> Refused.conflict(d.number() + " does not wait for that"));
+    }
+
+    /** A place that the Engineer accepts as it is needs nothing more. */
+    private void closeIfReleased(DefectEntity d) {
+        boolean asIs = d.disposition().filter(Disposition.ACCEPT_AS_IS::equals).isPresent();
+        if (!asIs || d.isClosed()) {
+            return;
+        }
+        holds.of(d).stream()
+                .filter(h -> h.kind() == HoldKind.ACCEPT_AS_IS && h.documentNo() != null)
+                .findFirst()
+                .ifPresent(h -> d.close(
+                        "accepted as it is by the Engineer's document " + h.documentNo() + " (" + h.documentBy() + ", "
+                                + h.documentDate() + ")",
+                        clock.instant()));
+    }
+
+    DocumentFileEntity file(UUID defect, String kind) {
+        return holds.of(get(defect)).stream()
+                .filter(h -> h.kind().id().equals(kind) && h.fileSha256() != null)
+                .findFirst()
+                .flatMap(h -> files.findById(h.fileSha256()))
+                .orElseThrow(() -> Refused.notFound("no document is kept for that"));
+    }
+
+    /** Begins the look after the repair, once every rejected place is repaired or accepted as it is. */
+    @Transactional
+    public InspectionEntity lookAgain(Actor actor, UUID lookId) {
+        if (!actor.role().looks()) {
+            throw Refused.forbidden("only an inspector looks again");
+        }
+        Bench.Opened o = bench.open(actor, lookId);
+        List<DefectEntity> of = defects.findByLookIdOrderByPlaceIndex(lookId);
+        if (!o.inspection().isSigned() || of.isEmpty()) {
+            throw Refused.conflict("no signed reject is repaired here");
+        }
+        List<String> waiting = of.stream()
+                .filter(d -> !d.isClosed() && d.state() != RepairState.READY)
+                .map(d -> d.number() + " is " + d.state().title().toLowerCase(Locale.ROOT))
+                .toList();
+        if (!waiting.isEmpty()) {
+            throw Refused.conflict("not ready to be looked at again: " + String.join(", ", waiting));
+        }
+        if (of.stream().allMatch(DefectEntity::isClosed)) {
+            throw Refused.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
+        }
+        return bench.beginAgain(actor, lookId, since(of, o.joint().unit()));
+    }
+
+    private RepairedSince since(List<DefectEntity> of, Unit unit) {
+        List<RepairedSince.RepairedStretch> stretches = new ArrayList<>();
+        List<UUID> corrected = new ArrayList<>();
+        List<UUID> asIs = new ArrayList<>();
+        for (DefectEntity d : of) {
+            if (d.isAcceptedAsIs()) {
+                asIs.addAll(d.entries());
+                continue;
+            }
+            steps.repaired(d, unit)
+                    .ifPresent(s -> stretches.add(
+                            new RepairedSince.RepairedStretch(s.from().toString(), s.to().toString())));
+            if (d.place(unit).isEmpty()) {
+                corrected.addAll(d.entries());
+            }
+        }
+        return new RepairedSince(
+                stretches,
+                corrected,
+                asIs,
+                of.stream().map(DefectEntity::number).toList());
+    }
+
+    /** The contract's holds or limit changed: what waits is told anew. */
+    @EventListener
+    @Transactional
+    public void termsChanged(TermsChanged changed) {
+        defects.findByJobIdOrderByNumber(changed.jobId()).stream()
+                .filter(d -> !d.isClosed())
+                .forEach(d -> holds.sync(d, bench.openAsItStands(d.lookId()).judged()));
+    }
+}

@@ -1,0 +1,62 @@
+package mensor.server.repair;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.repair.RepairState;
+import mensor.server.inspection.RepairStanding;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Counts defects by the look that raised them. */
+@Component
+class Standings implements RepairStanding {
+    private final DefectRepository defects;
+
+    Standings(DefectRepository defects) {
+        this.defects = defects;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<UUID, Standing> all() {
+        return count(defects.standings(null));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Standing of(UUID look) {
+        return count(defects.standings(look)).getOrDefault(look, Standing.NONE);
+    }
+
+    private static Map<UUID, Standing> count(List<Object[]> rows) {
+        Map<UUID, Standing> counts = new HashMap<>();
+        for (Object[] r : rows) {
+            counts.merge((UUID) r[0], one((String) r[1], (String) r[2], (Long) r[3]), Standings::plus);
+        }
+        return counts;
+    }
+
+    private static Standing one(String disposition, String state, long holds) {
+        if (state.equals(RepairState.CLOSED.id())) {
+            return new Standing(0, 0, 0, 0, 1);
+        }
+        if (disposition == null) {
+            return new Standing(1, 0, 0, 0, 0);
+        }
+        if (holds > 0) {
+            return new Standing(0, 1, 0, 0, 0);
+        }
+        return state.equals(RepairState.READY.id()) ? new Standing(0, 0, 0, 1, 0) : new Standing(0, 0, 1, 0, 0);
+    }
+
+    private static Standing plus(Standing a, Standing b) {
+        return new Standing(
+                a.undecided() + b.undecided(),
+                a.waiting() + b.waiting(),
+                a.working() + b.working(),
+                a.ready() + b.ready(),
+                a.closed() + b.closed());
+    }
+}

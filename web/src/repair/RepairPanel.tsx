@@ -1,0 +1,48 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, saidBy, type Bench } from "../lib/api";
+import { useActor } from "../lib/session";
+import { DefectCard, Fault } from "./DefectCard";
+
+/** After a signed reject: each rejected place with its number, what the contractor decides of it, and the look after the repair. */
+export function RepairPanel({ bench }: { bench: Bench }) {
+  const actor = useActor();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [depths, setDepths] = useState<Record<string, string>>({});
+  const defects = useQuery({ queryKey: ["defects", bench.id, depths], queryFn: () => api.defects(bench.id, depths), placeholderData: keepPreviousData, retry: false, refetchInterval: 10_000 });
+  const again = useMutation({
+    mutationFn: () => api.lookAgain(bench.id),
+    onSuccess: ({ inspectionId }) => {
+      void queries.invalidateQueries({ queryKey: ["joints"] });
+      navigate(`/inspections/${inspectionId}`);
+    },
+  });
+  const [last, setLast] = useState(defects.data);
+  if (defects.data && defects.data !== last) setLast(defects.data);
+  const shown = defects.data ?? last;
+  if (!shown) return defects.isError ? <p role="alert" className="fault">{saidBy(defects.error)}</p> : null;
+  const datum = bench.joint.form.datum ?? "datum end";
+  return (
+    <section aria-label="Repair" className="repairs">
+      <p className="small" style={{ margin: "8px 0 0" }}>The contractor chooses the repair. The Engineer acts for the owner: accept as is only by his document.</p>
+      {shown.least.map((l) => (
+        <p key={l} className="least"><b>Least repair:</b> {l}. Correcting all of it is never wrong.</p>
+      ))}
+      {defects.isError && <p role="alert" className="fault">{saidBy(defects.error)}</p>}
+      {shown.canLookAgain && actor.role === "INSPECTOR" && (
+        <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>Look again: begin the look after the repair</button>
+      )}
+      {shown.canLookAgain && actor.role !== "INSPECTOR" && <p className="small" style={{ margin: 0 }}>All is repaired: an inspector looks again.</p>}
+      {shown.again && <p className="small quiet" style={{ margin: 0 }}>{shown.again}.</p>}
+      <Fault of={again.error} />
+      {shown.defects.map((d) => (
+        <DefectCard key={d.id} defect={d} units={bench.joint.units} datum={datum} depth={depths[d.id] ?? ""} onDepth={(x) => setDepths(Object.fromEntries(Object.entries({ ...depths, [d.id]: x }).filter(([, v]) => v !== "")))} />
+      ))}
+      <p className="cautions">
+        {shown.cautions.join(" ")} Hot metal: mark it. Nothing erected or loaded is ground or gouged at a crack before the Engineer has decided on support.
+      </p>
+    </section>
+  );
+}
