@@ -215,7 +215,9 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
       (x: unknown) => setFault(x),
     );
   };
-  const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, "0", bench.joint.form.length ?? "").slice(0, 1);
+  const repaired = bench.again?.lookedAt.find((s) => cursor >= s.from && cursor <= s.to) ?? bench.again?.lookedAt[0];
+  const along = repaired ? { from: showPlace(repaired.from, units), to: showPlace(repaired.to, units) } : { from: "0", to: bench.joint.form.length ?? "" };
+  const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, along.from, along.to).slice(0, 1);
   const photoOf = editing && !editing.waiting ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` } : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
   return (
     <section className="card dock" aria-label="Put down">
@@ -252,7 +254,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
           )}
           {(!spec || spec.id === "blade") && bladed.map((b) => (
             <button key={b.words} type="button" className={`pick ${b.goes ? "goes" : ""}`} disabled={busy} onClick={() => blade(b)}>
-              {spec?.id === "blade" ? b.words : `${bench.joint.size} goes, full length`}
+              {spec?.id === "blade" ? b.words : `${bench.joint.size} goes, ${repaired ? `${along.from}–${along.to}` : "full length"}`}
             </button>
           ))}
         </div>

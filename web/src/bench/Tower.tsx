@@ -46,7 +46,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
           <VerdictMark verdict={e.verdict} size={46} />
         </div>
         <div style={{ marginTop: 8, fontWeight: 600 }}>
-          {e.rejects > 0 && e.rejects === 1 ? "1 criterion rejects" : `${e.rejects} criteria reject`}
+          {e.rejects === 1 ? "1 criterion rejects" : e.rejects > 1 && `${e.rejects} criteria reject`}
           {e.rejects > 0 && e.todo.length > 0 && " · "}
           {e.todo.length > 0 && `${e.todo.length} to do`}
           {e.rejects === 0 && e.todo.length === 0 && "all looked at"}

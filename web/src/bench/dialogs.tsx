@@ -28,15 +28,15 @@ export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doi
   const confirm = async () => {
     try {
       const entries = ticked.map((criterion) => ({ id: newId(), kind: "CLEAR" as const, content: { criterion } }));
-      await doing.act({ do: "putAll", entries }, `walked the full length, none seen of ${ticked.length}`);
+      await doing.act({ do: "putAll", entries }, `walked ${bench.again ? bench.again.lookAt : "the full length"}, none seen of ${ticked.length}`);
       onClose();
     } catch (e) {
       setFault(saidBy(e));
     }
   };
   return (
-    <Dialog title="Walked the full length, both toes" onClose={onClose}>
-      <p style={{ marginTop: 0 }}>Tick what you looked for along the whole weld and did not see. What you leave out stays to be looked at.</p>
+    <Dialog title={bench.again ? `Walked ${bench.again.lookAt}, both toes` : "Walked the full length, both toes"} onClose={onClose}>
+      <p style={{ marginTop: 0 }}>Tick what you looked for along {bench.again ? bench.again.lookAt : "the whole weld"} and did not see. What you leave out stays to be looked at.</p>
       <button type="button" className="pick" aria-pressed={all} style={{ width: "100%", marginBottom: 8 }} onClick={() => setTicked(all ? [] : items.map((t) => t.id))}>
         None seen of all {items.length}
       </button>

@@ -4,6 +4,11 @@ type Props = { from?: number; to: number; datum?: boolean; ticks: { at: number; 
 
 /** The tape over a drawing of the weld's length, from the datum or from where it is in view. */
 export function Ruler({ from = 0, to, datum = true, ticks, x, gutter }: Props) {
+  const named = ticks.filter((t) => t.label);
+  const [first, second] = named;
+  // on a phone the numbers of a long weld would lie on each other
+  const every = first && second ? Math.max(1, Math.ceil(26 / Math.max(0.1, x(second.at) - x(first.at)))) : 1;
+  const shown = new Set(named.filter((_, i) => i % every === 0).map((t) => t.at));
   return (
     <g stroke={ink.text}>
       <text x={gutter - 10} y={16} textAnchor="end" fontSize="13" fill={ink.quiet} stroke="none">
@@ -13,7 +18,7 @@ export function Ruler({ from = 0, to, datum = true, ticks, x, gutter }: Props) {
       {ticks.map((t, i) => (
         <g key={i}>
           <path d={`M${x(t.at)} 27.5v${t.label ? -8 : -4}`} strokeWidth={t.label ? 1.5 : 1} />
-          {t.label && (
+          {shown.has(t.at) && (
             <text x={x(t.at)} y={15} textAnchor="middle" fontSize="14" fontWeight="600" stroke="none" fill={ink.text}>
               {t.label}
             </text>

@@ -25,7 +25,7 @@ type Props = {
   chosen?: { finding: string; indications: Set<number> };
   drawn?: Drawn;
   /** What is or was repaired, mm from the datum, and the stretch that is looked at with it. */
-  worked?: { from: number; to: number }[];
+  worked?: { from: number; to: number }[] | undefined;
   lookedAt?: { from: number; to: number }[];
   /** Where the walk goes next. */
   next?: number;
@@ -174,7 +174,7 @@ export function StripView(props: Props) {
     <div ref={ref} className="stripview">
       <div tabIndex={0} role="group" aria-label="Strip: arrows move the cursor, Page up and Page down go from mark to mark, plus and minus zoom, 0 shows the whole weld" onKeyDown={key}>
         <svg ref={withoutThrow} width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: onDraw ? "none" : "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
-          <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
+          <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} worked={props.worked} lookedAt={props.lookedAt} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
           {drawn && <DrawnStretch drawn={drawn} layout={layout} x={x} />}
           {x(cursor) >= gutter - 1 && x(cursor) <= end + 1 && (
             <g pointerEvents="none">

@@ -107,7 +107,7 @@ function Plan({ defect: d, units, depth, onDepth, whole }: { defect: Defect; uni
   const p = d.plan;
   if (!p) return null;
   return (
-    <div className="plan">
+    <div className="worklines">
       {p.extent && <div className="extent">{p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span></div>}
       <ol>
         {p.steps.map((s) => <li key={s}>{s}</li>)}

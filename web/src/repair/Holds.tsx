@@ -3,6 +3,7 @@ import { api, problemsByField, type Defect } from "../lib/api";
 import { TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { Fault, day } from "./DefectCard";
+import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
 
 /** What waits for the Engineer's document, and the documents that came. */
@@ -33,7 +34,7 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
   const known = Object.keys(problems).length > 0;
   return (
     <div className="hold" role="group" aria-label={`On hold: ${hold.words}`}>
-      <div><b>⏸ On hold:</b> {hold.words}. <span className="small quiet">Since {day(hold.since)}.</span></div>
+      <div><HoldMark /> <b>On hold:</b> {hold.words}. <span className="small quiet">Since {day(hold.since)}.</span></div>
       {asked === undefined && (
         <div className="row">
           {records && <button type="button" className="btn" onClick={() => setAsked("document")}>The Engineer’s document …</button>}

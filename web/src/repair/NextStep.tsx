@@ -3,6 +3,7 @@ import { api, problemsByField, type Defect, type StepForm } from "../lib/api";
 import { ChoiceField, TextField, YesNo } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { Fault } from "./DefectCard";
+import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
 
 const lengths: Partial<Record<string, string>> = { from: "From", to: "To", depth: "How deep", left: "Thickness left", diameter: "Rod’s diameter" };
@@ -27,7 +28,7 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
   const set = (field: string, value: string | boolean) => setForm({ ...form, [field]: value });
   const text = (field: string) => String(form[field] ?? "");
   const record = () => change.mutate(() => api.step(d.id, next.state, said(form, [...next.asks, "note"], d.version)));
-  if (next.stopped) return <p className="hold" style={{ margin: 0 }}><b>⏸ {next.title}</b> waits: {next.stopped}.</p>;
+  if (next.stopped) return <p className="hold" style={{ margin: 0 }}><span><HoldMark /> <b>{next.title}</b> waits: {next.stopped}.</span></p>;
   if (!may) return <p className="quiet" style={{ margin: 0 }}>Next: {next.title.toLowerCase()}. The repair lead or the welding engineer records it.</p>;
   return (
     <form className="nextstep" aria-label={`Record: ${next.title}`} onSubmit={(e) => { e.preventDefault(); record(); }}>
@@ -40,7 +41,7 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
           if (questions[a])
             return (
               <div key={a} className="field" style={{ gridColumn: "span 5" }}>
-                <span className="label">{questions[a]}</span>
+                <span className="label" style={{ display: "block", fontSize: 14, fontWeight: 600 }}>{questions[a]}</span>
                 <YesNo word={questions[a]} value={form[a] as boolean | undefined} onAnswer={(v) => set(a, v)} />
                 {problem && <div className="msg fault">{problem}</div>}
               </div>

@@ -3,6 +3,7 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { api, saidBy } from "../lib/api";
 import { TopBar } from "../lib/TopBar";
 import { day } from "./DefectCard";
+import { HoldMark } from "./HoldMark";
 
 /** The shop's repairs: what waits for the Engineer, and every rejected place that is not closed. */
 export default function RepairsPage() {
@@ -35,7 +36,7 @@ export default function RepairsPage() {
                       <td><Link className="big" to={`/defects/${w.defect}`} onClick={(e) => e.stopPropagation()}>{w.number}</Link></td>
                       <td>{w.mark}<div className="small quiet">{w.job}</div></td>
                       <td>{w.words}</td>
-                      <td>⏸ {w.hold}</td>
+                      <td><HoldMark /> {w.hold}</td>
                       <td>{day(w.since)}</td>
                     </tr>
                   ))}
@@ -53,7 +54,7 @@ export default function RepairsPage() {
                       <td>{d.mark}<div className="small quiet">{d.job} · {d.lot}</div></td>
                       <td>{d.words}{d.cycle > 1 && <span className="hint"> · repair {d.cycle} of this place</span>}</td>
                       <td>{d.disposition ?? <span className="quiet">not yet</span>}</td>
-                      <td>{d.onHold && "⏸ "}{d.stateTitle}</td>
+                      <td>{d.onHold && <><HoldMark /> on hold, </>}{d.onHold ? d.stateTitle.toLowerCase() : d.stateTitle}</td>
                       <td>{day(d.raisedAt)}</td>
                     </tr>
                   ))}

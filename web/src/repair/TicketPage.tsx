@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, saidBy, type Ticket } from "../lib/api";
 import { newId } from "../lib/id";
@@ -33,13 +33,14 @@ export default function TicketPage() {
 function Whole({ ticket: t }: { ticket: Ticket }) {
   const [cursor, setCursor] = useState(t.from ?? 0);
   const d = t.defect;
+  const worked = useMemo(() => (t.from === undefined || t.to === undefined ? undefined : [{ from: t.from, to: t.to }]), [t.from, t.to]);
   return (
     <>
       <section className="card where" aria-label="Where">
         <div className="place">
           {d.place ? <><b>{d.place}{t.units === "in" ? " in" : " mm"}</b> from the {t.datum}</> : <b>the whole weld, {t.length}</b>}
         </div>
-        <StripView strip={t.strip} units={t.units} cursor={cursor} onCursor={setCursor} {...(t.from !== undefined && t.to !== undefined ? { worked: [{ from: t.from, to: t.to }] } : {})} />
+        <StripView strip={t.strip} units={t.units} cursor={cursor} onCursor={setCursor} worked={worked} />
         <div className="section"><SectionView section={t.section} units={t.units} /></div>
         <div className="small quiet">{[t.drawing && `drawing ${t.drawing}`, t.wps && `procedure ${t.wps}`, `weld ${t.length} long`].filter(Boolean).join(" · ")}</div>
       </section>

@@ -57,7 +57,7 @@ class DemoTest {
     void hasJointsInEveryState() {
         assertThat(rows).hasSizeGreaterThanOrEqualTo(16);
         assertThat(rows.stream().map(r -> r.get("group").asString()).collect(Collectors.toSet()))
-                .containsExactlyInAnyOrder("look", "walk", "sign", "dispose", "repair", "done");
+                .containsExactlyInAnyOrder("look", "walk", "sign", "dispose", "hold", "repair", "done");
         assertThat(rows.stream().map(r -> r.get("verdict").asString()).collect(Collectors.toSet()))
                 .containsExactlyInAnyOrder("accept", "reject", "incomplete");
     }

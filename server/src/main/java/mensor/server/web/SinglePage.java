@@ -14,7 +14,11 @@ class SinglePage {
         "/gauges",
         "/people",
         "/books/**",
-        "/rates"
+        "/rates",
+        "/repairs",
+        "/defects/**",
+        "/history/**",
+        "/reports"
     })
     String page() {
         return "forward:/index.html";
