@@ -7,9 +7,11 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** Who held a criteria book against the shop's own copy, and what differed. */
 @Entity
+@Audited
 @Table(name = "book_check")
 class BookCheckEntity {
     @Id

@@ -6,9 +6,11 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** A deviation as it was recorded; one that was recorded wrongly is withdrawn with the reason, never changed. */
 @Entity
+@Audited
 @Table(name = "deviation")
 class DeviationEntity {
     @Id

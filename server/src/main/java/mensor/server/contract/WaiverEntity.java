@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** A gauge past its calibration that may stand in one look. */
 @Entity
+@Audited
 @Table(name = "gauge_waiver")
 class WaiverEntity {
     @Id

@@ -8,10 +8,12 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.server.web.Refused;
+import org.hibernate.envers.Audited;
 import org.springframework.data.domain.Persistable;
 
 /** One thing put down, under the id that the browser made for it. Deleting is a mark that undo takes off. */
 @MappedSuperclass
+@Audited
 public abstract class Entry implements Persistable<UUID> {
     /** Letters of one entry: far more than an inspector writes of one place. */
     private static final int LONGEST = 100_000;

@@ -8,9 +8,11 @@ import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.UUID;
 import mensor.look.Gauge;
+import org.hibernate.envers.Audited;
 
 /** A gauge of the register, lengths as typed. */
 @Entity
+@Audited
 @Table(name = "gauge")
 public class GaugeEntity {
     @Id

@@ -7,9 +7,11 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** The gauges that an inspector carries on a day: their ids, separated by commas. */
 @Entity
+@Audited
 @Table(name = "kit")
 public class KitEntity {
     @Id

@@ -8,10 +8,12 @@ import java.time.Instant;
 import java.util.UUID;
 import mensor.exchange.Remembered;
 import mensor.server.entry.Entry;
+import org.hibernate.envers.Audited;
 import tools.jackson.databind.json.JsonMapper;
 
 /** One thing put down during a look. */
 @Entity
+@Audited
 @Table(name = "entry")
 public class EntryEntity extends Entry {
     /** A reading, an indication, "looked, none seen", or what covers what cannot be seen. */

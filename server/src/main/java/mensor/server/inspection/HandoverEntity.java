@@ -7,9 +7,11 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** A part-done look passed on at the end of a shift. */
 @Entity
+@Audited
 @Table(name = "handover")
 public class HandoverEntity {
     @Id

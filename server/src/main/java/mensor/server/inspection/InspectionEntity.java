@@ -12,9 +12,12 @@ import java.time.Instant;
 import java.util.UUID;
 import mensor.judge.Evaluation;
 import mensor.look.Verdict;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 
 /** One look at one joint at one stage: the sum of its entries, and the verdict they came to last. */
 @Entity
+@Audited
 @Table(name = "inspection")
 public class InspectionEntity {
     /** Open for entries, or signed and frozen. */
@@ -47,14 +50,25 @@ public class InspectionEntity {
     @Lob
     private String conditions;
 
+    @NotAudited
     @Lob
     private String contract;
 
+    @NotAudited
     private String verdict;
+
+    @NotAudited
     private int rejects;
+
+    @NotAudited
     private int todos;
+
+    @NotAudited
     private int entryCount;
+
+    @NotAudited
     private int changes;
+
     private int cycle;
     private UUID follows;
 

@@ -8,9 +8,11 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.length.Unit;
+import org.hibernate.envers.Audited;
 
 /** A job: the code and units that its welds are judged by, and what else holds for all of them. */
 @Entity
+@Audited
 @Table(name = "job")
 public class JobEntity {
     @Id

@@ -21,9 +21,11 @@ import mensor.server.procedure.ProcedureEntity;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
 import mensor.weld.Named;
+import org.hibernate.envers.Audited;
 
 /** A joint as stored: its document in the format's shape, and the columns that lists are made of. */
 @Entity
+@Audited
 @Table(name = "joint")
 public class JointEntity {
     /** What each weld has for itself: two joints that differ in these alone are of one design. */

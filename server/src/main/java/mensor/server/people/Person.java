@@ -9,9 +9,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 
 /** Somebody who signs in. */
 @Entity
+@Audited
 public class Person {
     /** After so many wrong passwords each further one doubles the wait. */
     private static final int FREE_TRIES = 3;
@@ -31,9 +34,16 @@ public class Person {
     private LocalDate certificateUntil;
     private LocalDate eyeTestUntil;
     private String capacity;
+
+    @NotAudited
     private String passwordHash;
+
     private boolean active;
+
+    @NotAudited
     private int wrongTries;
+
+    @NotAudited
     private Instant lockedUntil;
 
     @Version

@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** A picture's place in a look; taking it off is a mark that undo takes back. */
 @Entity
+@Audited
 @Table(name = "photo")
 public class PhotoEntity {
     @Id

@@ -9,9 +9,11 @@ import java.time.Instant;
 import java.util.UUID;
 import mensor.exchange.ProcedureFile;
 import mensor.weld.Procedure;
+import org.hibernate.envers.Audited;
 
 /** A welding procedure in one revision, stored as its document. */
 @Entity
+@Audited
 @Table(name = "wps")
 public class ProcedureEntity {
     @Id

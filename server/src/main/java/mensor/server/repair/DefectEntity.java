@@ -17,9 +17,12 @@ import mensor.length.Unit;
 import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.weld.Named;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 
 /** A rejected place with its non-conformance number, from the signed reject to its closing. */
 @Entity
+@Audited
 @Table(name = "defect")
 class DefectEntity {
     @Id
@@ -56,6 +59,8 @@ class DefectEntity {
     private Instant decidedAt;
     private String closedWhy;
     private Instant closedAt;
+
+    @NotAudited
     private int changes;
 
     @Version

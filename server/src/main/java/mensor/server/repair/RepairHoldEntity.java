@@ -9,9 +9,11 @@ import java.time.LocalDate;
 import java.util.UUID;
 import mensor.repair.HoldKind;
 import mensor.weld.Named;
+import org.hibernate.envers.Audited;
 
 /** Something that waits for the Engineer's document; what released it, or why it does not hold. */
 @Entity
+@Audited
 @Table(name = "repair_hold")
 class RepairHoldEntity {
     @Id

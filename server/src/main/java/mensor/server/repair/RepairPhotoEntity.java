@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** A picture taken during a repair. */
 @Entity
+@Audited
 @Table(name = "repair_photo")
 class RepairPhotoEntity {
     @Id

@@ -9,9 +9,11 @@ import java.time.Instant;
 import java.util.UUID;
 import mensor.repair.RepairState;
 import mensor.weld.Named;
+import org.hibernate.envers.Audited;
 
 /** What was recorded when a repair went on by one state; a step taken back stays with the reason. */
 @Entity
+@Audited
 @Table(name = "repair_step")
 class RepairStepEntity {
     @Id

@@ -6,9 +6,11 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** How well a weld is made, by the rubric; for teaching. */
 @Entity
+@Audited
 @Table(name = "rating")
 class RatingEntity {
     @Id

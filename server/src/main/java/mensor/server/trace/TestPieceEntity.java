@@ -6,10 +6,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 import org.springframework.data.domain.Persistable;
 
 /** A specimen of a joint or coupon with what it showed. */
 @Entity
+@Audited
 @Table(name = "test_piece")
 class TestPieceEntity implements Persistable<UUID> {
     @Id

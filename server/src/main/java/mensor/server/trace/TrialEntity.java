@@ -8,9 +8,11 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** One thing that was changed because of a cause, and what the next weld showed. */
 @Entity
+@Audited
 @Table(name = "trial")
 public class TrialEntity {
     /** What the next weld showed of the trouble. */

@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import org.hibernate.envers.Audited;
 
 /** A welder by stamp, with the tests that were passed. */
 @Entity
+@Audited
 @Table(name = "welder")
 public class WelderEntity {
     @Id

@@ -1,0 +1,82 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Every change is kept with who made it, when, what stood before and what after. */
+@ExtendWith(RunningMensor.class)
+class HistoryTest {
+    private final TestBrowser ines = RunningMensor.as("ines");
+    private final TestBrowser tomas = RunningMensor.as("tomas");
+
+    @Test
+    void anEntryThatWasChangedShowsBothValuesAndBothPeople() {
+        String look = ines.look("H1");
+        JsonNode entry = ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/32'")
+                .expect(200)
+                .json()
+                .get("entries")
+                .get(0);
+        String path = look + "/entries/" + entry.get("id").asString();
+        tomas.put(
+                        path,
+                        "{'kind':'INDICATION','content':{'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/16'},'version':"
+                                + entry.get("version").asLong() + "}")
+                .expect(200);
+        long version =
+                ines.get(look).json().get("entries").get(0).get("version").asLong();
+        ines.delete(path + "?version=" + version).expect(200);
+        JsonNode history = ines.get("/api/joints/" + ines.jointOf(look) + "/history")
+                .expect(200)
+                .json();
+        JsonNode off = of(history, "Put down", 0);
+        JsonNode changed = of(history, "Put down", 1);
+        JsonNode put = of(history, "Put down", 2);
+        assertThat(off.get("by").asString()).isEqualTo("ines");
+        assertThat(off.get("fields").toString()).contains("withdrawn").contains("taken off by ines");
+        assertThat(changed.get("by").asString()).isEqualTo("tomas");
+        assertThat(changed.get("fields")).singleElement().satisfies(f -> {
+            assertThat(f.get("field").asString()).isEqualTo("depth");
+            assertThat(f.get("before").asString()).isEqualTo("1/32");
+            assertThat(f.get("after").asString()).isEqualTo("1/16");
+        });
+        assertThat(put.get("did").asString()).isEqualTo("begun");
+        assertThat(of(history, "Weld", 0).get("fields").toString()).contains("document: length");
+        assertThat(of(history, "Look", 0).get("by").asString()).isEqualTo("ines");
+    }
+
+    @Test
+    void aRepairIsReadableOnItsWeld() {
+        String look = ines.look("H2");
+        ines.add(look, "INDICATION", "'kind':'overlap','toe':'B','from':'3','to':'4'")
+                .expect(200);
+        ines.sign(look, "reject").expect(200);
+        String defect = "/api/defects/"
+                + ines.get(look + "/defects")
+                        .json()
+                        .get("defects")
+                        .get(0)
+                        .get("id")
+                        .asString();
+        RunningMensor.as("rufus")
+                .put(defect + "/disposition", "{'decision':'blend'}")
+                .expect(200);
+        JsonNode history =
+                ines.get("/api/joints/" + ines.jointOf(look) + "/history").json();
+        JsonNode decided = of(history, "Defect", 0);
+        assertThat(decided.get("by").asString()).isEqualTo("rufus");
+        assertThat(decided.get("fields").toString()).contains("\"disposition\"").contains("blend");
+        assertThat(of(history, "Look", 0).get("fields").toString()).contains("SIGNED");
+    }
+
+    private static JsonNode of(JsonNode history, String what, int n) {
+        return history.valueStream()
+                .filter(c -> c.get("what").asString().equals(what))
+                .skip(n)
+                .findFirst()
+                .orElseThrow();
+    }
+}
