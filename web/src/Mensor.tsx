@@ -17,6 +17,7 @@ const NotePage = lazy(() => import("./causes/NotePage"));
 const Rates = lazy(() => import("./rates/Rates"));
 const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
+const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const Books = lazy(() => import("./books/Books"));
 const People = lazy(() => import("./people/People"));
 
@@ -33,6 +34,7 @@ export function Mensor() {
         <Route path="/joints/:id" element={<SetUp />} />
         <Route path="/inspections/:id" element={<BenchPage />} />
         <Route path="/joints/:id/making" element={<MakingPage />} />
+        <Route path="/joints/:id/history" element={<HistoryPage />} />
         <Route path="/joints/:id/plan" element={<PlanPage />} />
         <Route path="/inspections/:id/sheet" element={<SheetPage />} />
         <Route path="/inspections/:id/note" element={<NotePage />} />

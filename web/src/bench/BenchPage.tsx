@@ -100,6 +100,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
           {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`].filter(Boolean).join(" · ")}
         </span>
         {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/making`}>fit-up and passes</Link>}
+        {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/history`}>history</Link>}
         {mayChange && <Link className="small way" to={`/joints/${j.id}`}>change joint</Link>}
       </TopBar>
       <main className="bench">

@@ -137,6 +137,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
             Signed record (file)
           </a>
         )}
+        {!open && <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/joints/${bench.joint.id}/report`} target="_blank" rel="noreferrer">Report (PDF)</a>}
       </div>
       {dialog === "walk" && <WalkDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />}
       {dialog === "sign" && <SignDialog bench={bench} onClose={() => setDialog(undefined)} />}

@@ -6,6 +6,7 @@ import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { Terms } from "./Terms";
+import { Reports } from "./Reports";
 import { SignedRecords } from "./SignedRecords";
 import { WeldList } from "./WeldList";
 
@@ -122,6 +123,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
           </fieldset>
         </form>
         {job && <WeldList job={job} mayImport={mayChange} />}
+        {job && <Reports key={job.id} job={job.id} lots={job.form.lots ?? []} />}
         {job && <SignedRecords job={job.id} />}
       </div>
     </div>

@@ -37,6 +37,9 @@ export type Defects = Schemas["DefectsView"];
 export type Defect = Schemas["RejectedPlace"];
 export type Ticket = Schemas["TicketView"];
 export type StepForm = Schemas["StepForm"];
+export type Change = Schemas["HistoryChange"];
+export type ReportRun = Schemas["ReportView"];
+export type ReportForm = Schemas["ReportForm"];
 export type Repairs = Schemas["RepairsPage"];
 export type RatingForm = Schemas["RatingForm"];
 export type RateList = Schemas["RatesView"];
@@ -212,6 +215,10 @@ export const api = {
     return send<Defects>("GET", `${look(id)}/defects${said.length > 0 ? `?${said.join("&")}` : ""}`);
   },
   lookAgain: (id: string) => send<{ inspectionId: string }>("POST", `${look(id)}/look-again`, {}),
+  history: (joint: string) => send<Change[]>("GET", `/api/joints/${joint}/history`),
+  reports: () => send<ReportRun[]>("GET", "/api/reports"),
+  beginReport: (form: ReportForm) => send<ReportRun>("POST", "/api/reports", form),
+  stopReport: (id: string) => send<ReportRun>("DELETE", `/api/reports/${id}`),
   repairs: (job: string) => send<Repairs>("GET", `/api/repairs${job === "" ? "" : `?job=${job}`}`),
   ticket: (id: string) => send<Ticket>("GET", `/api/defects/${id}`),
   decide: (id: string, decision: Decision) => send<Ticket>("PUT", `/api/defects/${id}/disposition`, decision),

@@ -96,7 +96,7 @@ public class History {
      * @param by empty where the application did it by itself, or the history begins
      * @param did begun, changed, taken off
      */
-    public record ChangeView(
+    public record HistoryChange(
             long revision, Instant at, String by, String what, String name, String did, List<FieldChange> fields) {}
 
     /** A field with what stood before and after; absent where nothing stood. */
@@ -105,25 +105,25 @@ public class History {
 
     /** The newest first. */
     @Transactional(readOnly = true)
-    public List<ChangeView> ofJoint(UUID joint) {
+    public List<HistoryChange> ofJoint(UUID joint) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
-        List<ChangeView> changes = new ArrayList<>();
+        List<HistoryChange> changes = new ArrayList<>();
         for (Kept kept : KEPT) {
             changes.addAll(of(kept, joint, names));
         }
-        changes.sort(Comparator.comparingLong(ChangeView::revision).reversed());
+        changes.sort(Comparator.comparingLong(HistoryChange::revision).reversed());
         return changes;
     }
 
-    private List<ChangeView> of(Kept kept, UUID joint, Map<UUID, String> names) {
+    private List<HistoryChange> of(Kept kept, UUID joint, Map<UUID, String> names) {
         List<Map<String, Object>> rows = jdbc.sql("select * from " + kept.table()
                         + "_aud a join revinfo using (rev) where " + kept.where() + " order by rev")
                 .param("joint", joint)
                 .query((row, n) -> read(row))
                 .list();
         Map<Object, Map<String, Object>> before = new HashMap<>();
-        List<ChangeView> changes = new ArrayList<>();
+        List<HistoryChange> changes = new ArrayList<>();
         for (Map<String, Object> row : rows) {
             Object id = row.getOrDefault("ID", row.get("INSPECTION_ID"));
             Map<String, Object> old = before.put(id, row);
@@ -133,7 +133,7 @@ public class History {
                 continue;
             }
             Object person = row.get("PERSON");
-            changes.add(new ChangeView(
+            changes.add(new HistoryChange(
                     ((Number) row.get("REV")).longValue(),
                     Instant.ofEpochMilli(((Number) row.get("REVTSTMP")).longValue()),
                     person == null ? "" : names.getOrDefault((UUID) person, ""),

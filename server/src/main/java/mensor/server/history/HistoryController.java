@@ -16,7 +16,7 @@ class HistoryController {
     }
 
     @GetMapping("/api/joints/{id}/history")
-    List<History.ChangeView> ofJoint(@PathVariable UUID id) {
+    List<History.HistoryChange> ofJoint(@PathVariable UUID id) {
         return history.ofJoint(id);
     }
 }

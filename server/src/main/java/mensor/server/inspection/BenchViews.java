@@ -52,7 +52,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Makes what the bench shows of an opened look. */
 @Component
-class BenchViews {
+public class BenchViews {
     private final People people;
     private final JsonMapper json;
     private final Signatures signatures;
@@ -96,7 +96,7 @@ class BenchViews {
         this.clock = clock;
     }
 
-    BenchView of(Bench.Opened o) {
+    public BenchView of(Bench.Opened o) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         InspectionEntity i = o.inspection();

@@ -62,6 +62,12 @@ public class Signatures {
         return signatures.findFirstByJobIdOrderByPlaceDesc(jobId).map(Signatures::placed);
     }
 
+    /** A look's record at its place among the job's. */
+    @Transactional(readOnly = true)
+    public Optional<Placed> placed(UUID inspectionId) {
+        return signatures.findByInspectionId(inspectionId).map(Signatures::placed);
+    }
+
     /** All signed records of a job, in their order. */
     @Transactional(readOnly = true)
     public List<Placed> ofJob(UUID jobId) {

@@ -30,10 +30,12 @@ import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
 import mensor.server.joint.JointRepository;
+import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.repair.DefectsView.HoldView;
 import mensor.server.repair.DefectsView.RejectedPlace;
 import mensor.server.repair.DefectsView.RepairChoice;
+import mensor.server.web.Refused;
 import mensor.weld.Named;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,7 +43,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Makes what the screens and papers show of rejected places. */
 @Component
-class DefectViews {
+public class DefectViews {
     private final DefectRepository defects;
     private final RepairStepRepository stored;
     private final RepairPhotoRepository photos;
@@ -367,9 +369,11 @@ class DefectViews {
         }
     }
 
-    /** Of one defect, with its drawing. */
+    /** Of one defect, with its drawing, as far as the person may see the look. */
     @Transactional(readOnly = true)
-    public DefectsView.TicketView ticket(Bench.Opened o, DefectEntity d) {
+    public DefectsView.TicketView ticket(Actor actor, UUID id) {
+        DefectEntity d = defects.findById(id).orElseThrow(() -> Refused.notFound("there is no such defect"));
+        Bench.Opened o = bench.open(actor, d.lookId());
         JointEntity joint = o.joint();
         Unit unit = joint.unit();
         JudgedLook judged = o.judged();
@@ -386,7 +390,7 @@ class DefectViews {
                 joint.inWords(),
                 joint.drawing(),
                 joint.wps(),
-                form.datum() == null ? "the datum end" : form.datum(),
+                form.datum() == null ? "datum end" : form.datum(),
                 joint.units(),
                 judged.look().joint().length().in(unit).shownWithUnit(),
                 StripDrawing.of(judged.look(), judged.evaluation()),

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param again why the weld cannot be looked at again yet; absent where it can
  * @param canLookAgain all of what this look rejected is repaired
  */
-record DefectsView(
+public record DefectsView(
         List<RejectedPlace> defects,
         List<String> least,
         boolean canLookAgain,
@@ -30,7 +30,7 @@ record DefectsView(
      * @param plan absent where a later look took its place
      * @param next what is recorded next; absent where nothing is
      */
-    record RejectedPlace(
+    public record RejectedPlace(
             UUID id,
             String number,
             UUID look,
@@ -68,12 +68,12 @@ record DefectsView(
             @Nullable Instant closedAt,
             long version) {}
 
-    record RepairChoice(String id, String title) {}
+    public record RepairChoice(String id, String title) {}
 
-    record RouteState(String id, String title, boolean reached) {}
+    public record RouteState(String id, String title, boolean reached) {}
 
     /** What waits, and what released it. */
-    record HoldView(
+    public record HoldView(
             String kind,
             String words,
             boolean open,
@@ -92,7 +92,7 @@ record DefectsView(
      *
      * @param asksDepth a depth would give the numbers
      */
-    record RepairPlanView(
+    public record RepairPlanView(
             @Nullable String extent,
             List<String> steps,
             @Nullable RepairNumbers numbers,
@@ -100,7 +100,7 @@ record DefectsView(
             boolean asksDepth) {}
 
     /** Estimates; lengths in mm. */
-    record RepairNumbers(
+    public record RepairNumbers(
             double depthMm,
             double widthMm,
             double lengthMm,
@@ -113,7 +113,7 @@ record DefectsView(
             double arcMinutes) {}
 
     /** What was recorded at a step: a line for each thing. */
-    record RecordedStep(
+    public record RecordedStep(
             int cycle,
             String state,
             String title,
@@ -129,17 +129,17 @@ record DefectsView(
      * @param asks the fields that the step wants
      * @param stopped why it cannot be recorded yet: a hold
      */
-    record NextRecord(
+    public record NextRecord(
             String state,
             String title,
             List<String> asks,
             List<RepairChoice> methods,
             @Nullable String stopped) {}
 
-    record RepairPhotoView(UUID id, int cycle, String by, Instant at) {}
+    public record RepairPhotoView(UUID id, int cycle, String by, Instant at) {}
 
     /** What the repair lead holds in his hand. */
-    record TicketView(
+    public record TicketView(
             UUID joint,
             UUID look,
             String job,
@@ -161,7 +161,7 @@ record DefectsView(
             List<String> cautions) {}
 
     /** One thing that waits for the Engineer. */
-    record WaitingView(
+    public record WaitingView(
             UUID defect,
             UUID look,
             String number,
@@ -174,7 +174,7 @@ record DefectsView(
             Instant since) {}
 
     /** One defect on the list of a shop's repairs. */
-    record DefectRow(
+    public record DefectRow(
             UUID id,
             UUID look,
             String number,
@@ -190,5 +190,5 @@ record DefectsView(
             boolean onHold,
             Instant raisedAt) {}
 
-    record RepairsPage(List<DefectRow> defects, List<WaitingView> waiting) {}
+    public record RepairsPage(List<DefectRow> defects, List<WaitingView> waiting) {}
 }

@@ -105,8 +105,7 @@ class RepairController {
 
     @GetMapping("/defects/{id}")
     DefectsView.TicketView ticket(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        DefectEntity d = repairs.get(id);
-        return views.ticket(bench.open(actor, d.lookId()), d);
+        return views.ticket(actor, id);
     }
 
     @PutMapping("/defects/{id}/disposition")

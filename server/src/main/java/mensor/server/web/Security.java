@@ -25,6 +25,7 @@ class Security {
     private static final String[] FOR_VIEWERS = {
         "/api/inspections/**",
         "/api/joints",
+        "/api/joints/*/report",
         "/api/jobs",
         "/api/jobs/*",
         "/api/jobs/*/chain/**",

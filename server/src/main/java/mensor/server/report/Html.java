@@ -1,0 +1,72 @@
+package mensor.server.report;
+
+import java.util.List;
+
+/** Well-formed markup for paper; every text that goes in is escaped. */
+final class Html {
+    private final StringBuilder out = new StringBuilder();
+
+    static String escaped(Object text) {
+        String s = String.valueOf(text);
+        StringBuilder safe = new StringBuilder(s.length());
+        for (int i = 0; i < s.length(); i++) {
+            char c = s.charAt(i);
+            switch (c) {
+                case '<' -> safe.append("&lt;");
+                case '>' -> safe.append("&gt;");
+                case '&' -> safe.append("&amp;");
+                case '"' -> safe.append("&quot;");
+                default -> safe.append(c < 0x20 && c != '\n' && c != '\t' ? ' ' : c);
+            }
+        }
+        return safe.toString();
+    }
+
+    /** An element with a text. */
+    Html add(String tag, Object text) {
+        return open(tag).text(text).close(tag);
+    }
+
+    /** An element of a class with a text. */
+    Html add(String tag, String style, Object text) {
+        return open(tag, style).text(text).close(tag);
+    }
+
+    Html open(String tag) {
+        out.append('<').append(tag).append('>');
+        return this;
+    }
+
+    Html open(String tag, String style) {
+        out.append('<').append(tag).append(" class=\"").append(style).append("\">");
+        return this;
+    }
+
+    Html close(String tag) {
+        out.append("</").append(tag).append('>');
+        return this;
+    }
+
+    Html text(Object text) {
+        out.append(escaped(text));
+        return this;
+    }
+
+    /** Markup that was made here, as a drawing. */
+    Html drawing(String svg) {
+        out.append(svg);
+        return this;
+    }
+
+    /** A row of cells, all of one sort. */
+    Html row(String cell, List<?> texts) {
+        open("tr");
+        texts.forEach(t -> add(cell, t == null ? "" : t));
+        return close("tr");
+    }
+
+    @Override
+    public String toString() {
+        return out.toString();
+    }
+}

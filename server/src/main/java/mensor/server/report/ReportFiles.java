@@ -1,0 +1,256 @@
+package mensor.server.report;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import mensor.server.inspection.BenchView;
+import mensor.server.inspection.BenchView.FindingView;
+import mensor.server.repair.DefectsView.RejectedPlace;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The report as open files: CSV, a row for each finding and each rejected place, and JSON ({@code mensor-report/1}). */
+final class ReportFiles {
+    static final String FORMAT = "mensor-report/1";
+    private static final String[] COLUMNS = {
+        "row",
+        "job",
+        "lot",
+        "mark",
+        "weld",
+        "side",
+        "stage",
+        "capacity",
+        "revision",
+        "book",
+        "edition",
+        "criterion",
+        "verdict",
+        "measured",
+        "allowed",
+        "margin",
+        "place",
+        "clause",
+        "confidence",
+        "reason",
+        "gauges",
+        "signed by",
+        "certificate",
+        "signed at",
+        "sha256",
+        "chain place",
+        "previous sha256",
+        "non-conformance",
+        "disposition",
+        "cycle",
+        "state",
+        "told",
+        "done",
+        "documents"
+    };
+
+    private ReportFiles() {}
+
+    /** A cell that a spreadsheet would run as a formula is made text by a quote before it. */
+    static String harmless(Object cell) {
+        String s = cell == null ? "" : String.valueOf(cell);
+        return !s.isEmpty() && "=+-@\t\r".indexOf(s.charAt(0)) >= 0 ? "'" + s : s;
+    }
+
+    static String csv(List<WeldReport> welds) {
+        StringWriter out = new StringWriter();
+        try (CSVPrinter csv = new CSVPrinter(
+                out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
+            for (WeldReport w : welds) {
+                for (WeldReport.SignedLook l : w.looks()) {
+                    for (FindingView f : l.bench().evaluation().findings()) {
+                        row(csv, finding(w, l, f));
+                    }
+                }
+                for (RejectedPlace d : w.defects()) {
+                    row(csv, defect(w, d));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
+    }
+
+    private static void row(CSVPrinter csv, Object[] cells) throws IOException {
+        csv.printRecord(Arrays.stream(cells).map(ReportFiles::harmless).toList());
+    }
+
+    private static Object[] finding(WeldReport w, WeldReport.SignedLook l, FindingView f) {
+        BenchView b = l.bench();
+        return new Object[] {
+            "finding",
+            w.job(),
+            w.lot(),
+            w.mark(),
+            w.weldNo(),
+            w.side(),
+            b.stage(),
+            b.capacity(),
+            b.revision(),
+            b.joint().criteria(),
+            b.joint().edition(),
+            f.id(),
+            f.verdict(),
+            f.measured(),
+            f.allowed(),
+            f.margin(),
+            f.span(),
+            f.citation(),
+            f.confidence(),
+            f.reason(),
+            String.join(", ", b.gaugeNames()),
+            l.signedBy(),
+            l.certificate(),
+            l.signedAt(),
+            l.sha256(),
+            l.chainPlace(),
+            l.previousSha256(),
+            "",
+            "",
+            "",
+            "",
+            "",
+            "",
+            ""
+        };
+    }
+
+    private static Object[] defect(WeldReport w, RejectedPlace d) {
+        return new Object[] {
+            "defect",
+            w.job(),
+            w.lot(),
+            w.mark(),
+            w.weldNo(),
+            w.side(),
+            "",
+            "",
+            "",
+            "",
+            "",
+            d.finding(),
+            "",
+            "",
+            "",
+            "",
+            d.place(),
+            "",
+            "",
+            d.words(),
+            "",
+            "",
+            "",
+            "",
+            "",
+            "",
+            "",
+            d.number(),
+            d.dispositionTitle(),
+            d.cycle(),
+            d.stateTitle(),
+            d.told(),
+            String.join(" | ", d.steps().stream().map(WeldPage::step).toList()),
+            String.join(" | ", d.holds().stream().map(WeldPage::hold).toList())
+        };
+    }
+
+    /** The whole report. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    private record Document(String format, Instant made, List<Weld> welds) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    private record Weld(
+            String job,
+            String lot,
+            String mark,
+            String weldNo,
+            String side,
+            String inWords,
+            String position,
+            String welder,
+            String wps,
+            String drawing,
+            String drawingRev,
+            String datum,
+            String units,
+            String stands,
+            List<Look> looks,
+            List<RejectedPlace> defects) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    private record Look(
+            String stage,
+            String capacity,
+            int revision,
+            String verdict,
+            String book,
+            String edition,
+            List<String> gauges,
+            String repaired,
+            List<FindingView> findings,
+            List<String> notes,
+            String signedBy,
+            String certificate,
+            Instant signedAt,
+            String sha256,
+            int chainPlace,
+            String previousSha256) {}
+
+    static String json(List<WeldReport> welds, Instant made, JsonMapper json) {
+        return json.writerWithDefaultPrettyPrinter()
+                .writeValueAsString(new Document(
+                        FORMAT, made, welds.stream().map(ReportFiles::weld).toList()));
+    }
+
+    private static Weld weld(WeldReport w) {
+        return new Weld(
+                w.job(),
+                w.lot(),
+                w.mark(),
+                w.weldNo(),
+                w.side(),
+                w.inWords(),
+                w.position(),
+                w.welder(),
+                w.wps(),
+                w.drawing(),
+                w.drawingRev(),
+                w.datum(),
+                w.units(),
+                w.next(),
+                w.looks().stream().map(ReportFiles::look).toList(),
+                w.defects());
+    }
+
+    private static Look look(WeldReport.SignedLook l) {
+        BenchView b = l.bench();
+        return new Look(
+                b.stage(),
+                b.capacity(),
+                b.revision(),
+                l.verdict(),
+                b.joint().criteria(),
+                b.joint().edition(),
+                b.gaugeNames(),
+                b.again() == null ? null : b.again().repaired(),
+                b.evaluation().findings(),
+                b.evaluation().notes(),
+                l.signedBy(),
+                l.certificate(),
+                l.signedAt(),
+                l.sha256(),
+                l.chainPlace(),
+                l.previousSha256());
+    }
+}

@@ -1,0 +1,56 @@
+package mensor.server.report;
+
+import java.time.Instant;
+import java.util.List;
+import mensor.server.inspection.BenchView;
+import mensor.server.repair.DefectsView.RejectedPlace;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that is signed of one weld, and what became of what was rejected.
+ *
+ * @param next what the weld waits for
+ */
+record WeldReport(
+        String job,
+        String lot,
+        String mark,
+        @Nullable String weldNo,
+        @Nullable String side,
+        String inWords,
+        @Nullable String position,
+        @Nullable String welder,
+        @Nullable String wps,
+        @Nullable String drawing,
+        @Nullable String drawingRev,
+        String datum,
+        String units,
+        String next,
+        List<SignedLook> looks,
+        List<RejectedPlace> defects) {
+
+    /** The weld by its mark, number and side. */
+    String name() {
+        return mark + (weldNo == null ? "" : " weld " + weldNo) + (side == null ? "" : ", " + side + " side");
+    }
+
+    /** The verdict that stands: of the last signed look of each side, the fabricator's first. */
+    String verdict() {
+        return looks.isEmpty() ? "not signed" : looks.get(looks.size() - 1).verdict();
+    }
+
+    /**
+     * A signed look as the record has it.
+     *
+     * @param chainPlace its place among the job's signed records; the sums chain it to the one before
+     */
+    record SignedLook(
+            BenchView bench,
+            String verdict,
+            String signedBy,
+            @Nullable String certificate,
+            Instant signedAt,
+            String sha256,
+            int chainPlace,
+            @Nullable String previousSha256) {}
+}

@@ -1,0 +1,125 @@
+package mensor.server.report;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.BenchView;
+import mensor.server.inspection.BenchViews;
+import mensor.server.inspection.InspectionEntity;
+import mensor.server.job.Jobs;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.JointForm;
+import mensor.server.joint.JointRepository;
+import mensor.server.people.Actor;
+import mensor.server.record.SignatureView;
+import mensor.server.record.Signatures;
+import mensor.server.repair.DefectViews;
+import mensor.server.repair.DefectsView.RejectedPlace;
+import mensor.server.web.Refused;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Gathers what is signed of a weld: nothing that is still open goes into a report. */
+@Component
+class WeldReports {
+    private final JointRepository joints;
+    private final Bench bench;
+    private final BenchViews views;
+    private final DefectViews defects;
+    private final Signatures signatures;
+    private final Jobs jobs;
+    private final JsonMapper json;
+
+    WeldReports(
+            JointRepository joints,
+            Bench bench,
+            BenchViews views,
+            DefectViews defects,
+            Signatures signatures,
+            Jobs jobs,
+            JsonMapper json) {
+        this.joints = joints;
+        this.bench = bench;
+        this.views = views;
+        this.defects = defects;
+        this.signatures = signatures;
+        this.jobs = jobs;
+        this.json = json;
+    }
+
+    @Transactional(readOnly = true)
+    WeldReport of(Actor actor, UUID jointId) {
+        JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refused.notFound("there is no such weld"));
+        List<InspectionEntity> signed = bench.ofJoint(jointId).stream()
+                .filter(InspectionEntity::isSigned)
+                .sorted(Comparator.comparing(InspectionEntity::capacity)
+                        .thenComparing(InspectionEntity::cycle)
+                        .thenComparing(InspectionEntity::revision))
+                .toList();
+        List<WeldReport.SignedLook> looks = new ArrayList<>();
+        List<RejectedPlace> rejected = new ArrayList<>();
+        String next = "Nothing is signed yet";
+        for (InspectionEntity i : signed) {
+            Bench.Opened o = bench.open(actor, i.id());
+            BenchView view = views.of(o);
+            looks.add(look(view));
+            boolean last = signed.stream().noneMatch(x -> x.capacity().equals(i.capacity()) && x.isAfter(i));
+            if (last) {
+                next = view.next();
+                rejected.addAll(defects.of(o, Map.of()).defects());
+            }
+        }
+        JointForm form = json.readValue(joint.document(), JointForm.class);
+        return new WeldReport(
+                jobs.get(joint.jobId()).name(),
+                joint.lot(),
+                joint.mark(),
+                joint.weldNo(),
+                joint.side(),
+                joint.inWords(),
+                joint.position(),
+                joint.welder(),
+                joint.wps(),
+                joint.drawing(),
+                joint.drawingRev(),
+                form.datum() == null ? "datum end" : form.datum(),
+                joint.units(),
+                next,
+                looks,
+                rejected);
+    }
+
+    private WeldReport.SignedLook look(BenchView view) {
+        SignatureView s = signatures.of(view.id()).orElseThrow();
+        Optional<Signatures.Placed> placed = signatures.placed(view.id());
+        JsonNode signature = json.readTree(placed.map(Signatures.Placed::record).orElse("{}"))
+                .path("signature");
+        return new WeldReport.SignedLook(
+                view,
+                s.verdict(),
+                s.name(),
+                s.certificate(),
+                s.at(),
+                s.sha256(),
+                placed.map(Signatures.Placed::place).orElse(0),
+                signature.path("previousSha256").asString(null));
+    }
+
+    /** The welds of a lot, or of a whole job, in the order of their marks. */
+    @Transactional(readOnly = true)
+    List<UUID> welds(UUID job, String lot) {
+        return joints.findByJobId(job).stream()
+                .filter(j -> lot == null || lot.isBlank() || j.lot().equals(lot))
+                .sorted(Comparator.comparing(JointEntity::lot)
+                        .thenComparing(JointEntity::mark)
+                        .thenComparing(j -> String.valueOf(j.weldNo())))
+                .map(JointEntity::id)
+                .toList();
+    }
+}
