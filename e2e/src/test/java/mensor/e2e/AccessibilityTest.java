@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Every screen in light and dark, held against the rules of axe-core (WCAG 2, contrast among them). */
 class AccessibilityTest extends InTheBrowser {
     private static final List<String> ROOMS =
-            List.of("/jobs", "/procedures", "/gauges", "/rates", "/books", "/people", "/joints/new");
+            List.of("/repairs", "/jobs", "/procedures", "/gauges", "/rates", "/books", "/people", "/joints/new");
 
     private final Map<String, String> found = new LinkedHashMap<>();
 
@@ -76,7 +76,7 @@ class AccessibilityTest extends InTheBrowser {
         if (theme.equals("light")) {
             Object joint = page.evaluate(
                     "async () => (await (await fetch('/api/joints?find=ST2-17&group=all')).json()).rows[0].jointId");
-            for (String page2 : List.of("making", "plan")) {
+            for (String page2 : List.of("making", "plan", "history")) {
                 page.navigate(mensor.address() + "/joints/" + joint + "/" + page2);
                 assertThat(page.locator("main").first()).isVisible();
                 look(page, page2);

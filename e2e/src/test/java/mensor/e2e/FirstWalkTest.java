@@ -17,6 +17,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -79,14 +80,16 @@ class FirstWalkTest extends InTheBrowser {
 
         signIn(page, "rufus");
         page.navigate(look);
-        Locator dispose = page.getByLabel("Dispose of Undercut");
+        Locator dispose = page.getByLabel(Pattern.compile("^NC-\\d+: Undercut on the web toe at 11–13 1/4"));
         dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add weld metal"))
                 .click();
         dispose.getByLabel("Note").fill("clean to bright metal first");
         dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Decide"))
                 .click();
         assertThat(dispose).containsText("Add weld metal: clean to bright metal first");
-        assertThat(page.getByText("Repair, then look again")).isVisible();
+        assertThat(dispose).containsText("the steel is not one that the preheat table knows");
+        assertThat(page.getByText("On hold: waits for the Engineer", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         button(page, "Sign out").click();
         assertThat(page.getByLabel("Login")).isVisible();
     }

@@ -200,11 +200,8 @@ class ContractTest {
             }
             assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("reject");
         }
-        assertThat(ines.get(usual + "/repair").json().get("places").get(0).has("least"))
-                .isTrue();
-        assertThat(ines.get(guarded + "/repair").json().get("places"))
-                .isNotEmpty()
-                .noneMatch(p -> p.has("least"));
+        assertThat(ines.get(usual + "/defects").json().get("least")).hasSize(1);
+        assertThat(ines.get(guarded + "/defects").json().get("least")).isEmpty();
     }
 
     @Test

@@ -62,6 +62,9 @@ class WeldReports {
                         .thenComparing(InspectionEntity::cycle)
                         .thenComparing(InspectionEntity::revision))
                 .toList();
+        if (signed.isEmpty() && actor.role().seesSignedOnly()) {
+            throw Refused.forbidden("a viewer sees signed records only; nothing of this weld is signed yet");
+        }
         List<WeldReport.SignedLook> looks = new ArrayList<>();
         List<RejectedPlace> rejected = new ArrayList<>();
         String next = "Nothing is signed yet";
