@@ -25,7 +25,7 @@ export default function HistoryPage() {
       </TopBar>
       <main className="list">
         <div className="tools">
-          <input className="text find" aria-label="Find a person or a word" placeholder="Find a person or a word" value={find} onChange={(e) => setFind(e.target.value)} />
+          <input className="text find" style={{ width: 240 }} aria-label="Find a person or a word" placeholder="Find a person or a word" value={find} onChange={(e) => setFind(e.target.value)} />
           <div className="kinds" role="group" aria-label="Show">
             <button type="button" className="pick" aria-pressed={what === ""} onClick={() => setWhat("")}>All<span className="n">{all.length}</span></button>
             {kinds.map((k) => (
@@ -33,7 +33,7 @@ export default function HistoryPage() {
             ))}
           </div>
         </div>
-        <div className="card rows history">
+        <div className="card rows history" role="region" aria-label="Changes" tabIndex={0}>
           {history.isError && <p className="fault">{saidBy(history.error)}</p>}
           {history.isSuccess && fitting.length === 0 && <p style={{ padding: 16 }}>Nothing fits.</p>}
           {fitting.length > 0 && (

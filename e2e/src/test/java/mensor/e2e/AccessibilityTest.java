@@ -70,6 +70,15 @@ class AccessibilityTest extends InTheBrowser {
         tab(page, "Causes").click();
         page.getByText("Look for a sign").click();
         look(page, "bench, causes");
+        openFromWorklist(page, "CL-07");
+        tab(page, "Repair").click();
+        assertThat(page.locator(".defect").first()).isVisible();
+        look(page, "bench, repair");
+        page.locator(".defect .nc a").first().click();
+        assertThat(page.locator(".ticket .place")).isVisible();
+        look(page, "repair ticket");
+        openFromWorklist(page, "ST1-46");
+        tab(page, "Causes").click();
         page.getByText("note for the welder").click();
         assertThat(page.locator("article")).isVisible();
         look(page, "note for the welder");

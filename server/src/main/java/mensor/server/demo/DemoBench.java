@@ -31,7 +31,10 @@ import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
 import mensor.server.repair.Repairs;
 import mensor.server.repair.StepForm;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Puts joints and looks of the demo in, through the same services as a person would use. */
@@ -88,6 +91,15 @@ class DemoBench {
         return bench.ofJoint(joint).get(0).id();
     }
 
+    /** The history says who did it; what is written in one go is nobody's. */
+    private static Actor acting(Actor who) {
+        if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+            SecurityContextHolder.getContext()
+                    .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of()));
+        }
+        return who;
+    }
+
     void open(Map<String, Actor> people) {
         actors = people;
     }
@@ -100,6 +112,11 @@ class DemoBench {
 
         Work(JointEntity joint, Actor inspector) {
             this(joint.id(), bench.begin(joint).id(), inspector);
+        }
+
+        /** Whoever did the next thing. */
+        private Actor by(String who) {
+            return acting(actors.get(who));
         }
 
         private Work(UUID joint, UUID inspection, Actor inspector) {
@@ -118,7 +135,7 @@ class DemoBench {
 
         Work put(Kind kind, String fields) {
             EntryContent content = json.readValue("{" + fields.replace('\'', '"') + "}", EntryContent.class);
-            bench.put(inspector, inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
+            bench.put(acting(inspector), inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
             return this;
         }
 
@@ -128,7 +145,7 @@ class DemoBench {
 
         Work ready(List<UUID> gauges) {
             bench.conditions(
-                    inspector,
+                    acting(inspector),
                     inspection,
                     new ConditionsForm(
                             true,
@@ -182,13 +199,13 @@ class DemoBench {
                     entries.add(new Bench.NewEntry(UUID.randomUUID(), Kind.CLEAR, content));
                 }
             }
-            bench.putAll(inspector, inspection, entries);
+            bench.putAll(acting(inspector), inspection, entries);
             return this;
         }
 
         Work sign() {
             InspectionEntity i = bench.open(inspector, inspection).inspection();
-            signing.sign(inspector, inspection, new Signing.SignForm(i.version(), i.verdict(), "QC", null));
+            signing.sign(acting(inspector), inspection, new Signing.SignForm(i.version(), i.verdict(), "QC", null));
             return this;
         }
 
@@ -196,7 +213,7 @@ class DemoBench {
         Work welding(String fields) {
             JointEntity stored = bench.open(inspector, inspection).joint();
             WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
-            welding.record(actors.get("wanda"), joint, stored.version(), form);
+            welding.record(by("wanda"), joint, stored.version(), form);
             return this;
         }
 
@@ -233,19 +250,19 @@ class DemoBench {
 
         Work dispose(String who, String finding, String decision, String note) {
             repairs.of(inspection, finding)
-                    .forEach(d -> repairs.decide(actors.get(who), d, new Repairs.Decision(decision, note, null, null)));
+                    .forEach(d -> repairs.decide(by(who), d, new Repairs.Decision(decision, note, null, null)));
             return this;
         }
 
         /** What was done at one step of the repair of a finding's places. */
         Work did(String who, String finding, String state, String fields) {
             StepForm form = json.readValue("{" + fields.replace('\'', '"') + "}", StepForm.class);
-            repairs.of(inspection, finding).forEach(d -> repairs.step(actors.get(who), d, state, form));
+            repairs.of(inspection, finding).forEach(d -> repairs.step(by(who), d, state, form));
             return this;
         }
 
         Work told(String who, String finding, String whom) {
-            repairs.of(inspection, finding).forEach(d -> repairs.told(actors.get(who), d, whom, null));
+            repairs.of(inspection, finding).forEach(d -> repairs.told(by(who), d, whom, null));
             return this;
         }
 
@@ -253,7 +270,7 @@ class DemoBench {
         Work engineer(String finding, String hold, String number, LocalDate date) {
             repairs.of(inspection, finding)
                     .forEach(d -> repairs.release(
-                            actors.get("wanda"),
+                            by("wanda"),
                             d,
                             hold,
                             new Repairs.EngineersDocument(
@@ -262,21 +279,21 @@ class DemoBench {
         }
 
         Work denied(String finding, String hold, String why) {
-            repairs.of(inspection, finding).forEach(d -> repairs.deny(actors.get("wanda"), d, hold, why));
+            repairs.of(inspection, finding).forEach(d -> repairs.deny(by("wanda"), d, hold, why));
             return this;
         }
 
         /** The look after the repair. */
         Work again(String who) {
-            UUID next = repairs.lookAgain(actors.get(who), inspection).id();
-            return new Work(joint, next, actors.get(who));
+            UUID next = repairs.lookAgain(by(who), inspection).id();
+            return new Work(joint, next, by(who));
         }
 
         /** As ready, with what lies beside the repair looked at. */
         Work readyAgain() {
             ready();
             bench.conditions(
-                    inspector,
+                    acting(inspector),
                     inspection,
                     new ConditionsForm(
                             null, null, null, null, null, null, null, null, null, null, true, null, true, null));
@@ -285,23 +302,25 @@ class DemoBench {
 
         /** The Engineer's document, as the welding engineer recorded it. */
         Work allowed(DeviationForm form) {
-            deviations.record(
-                    actors.get("wanda"), bench.open(inspector, inspection).joint(), form);
+            deviations.record(by("wanda"), bench.open(inspector, inspection).joint(), form);
             bench.rejudgeOpen(joint);
             return this;
         }
 
         /** The quality manager lets a gauge stand. */
         Work waived(String gauge, String reason) {
-            waivers.waive(actors.get("quinn"), inspection, gauge, reason);
+            waivers.waive(by("quinn"), inspection, gauge, reason);
             bench.rejudgeOpen(joint);
             return this;
         }
     }
 
     Work joint(String lot, String mark, String no, String welder, String inspector, String fields) {
-        entities.flush();
-        entities.clear(); // one joint at a time is held, or each change would look through all of them
+        if (TransactionSynchronizationManager.isActualTransactionActive()) {
+            entities.flush();
+            entities.clear(); // one joint at a time is held, or each change would look through all of them
+        }
+        acting(actors.get(inspector));
         boolean groove = fields.contains("'groove'");
         JointForm form = json.readValue(
                 ("{'mark':'" + mark + "','weldNo':'" + no + "'," + (groove ? "" : "'weld':'fillet',") + fields + "}")

@@ -59,6 +59,7 @@ public class History {
             "REVTSTMP",
             "PERSON",
             "ID",
+            "KIND",
             "SEQUENCE",
             "DESIGN",
             "PLACE_INDEX",

@@ -1,5 +1,6 @@
 package mensor.server.repair;
 
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -200,25 +201,38 @@ class Raising {
     public void catchUp() {
         for (UUID look : inspections.rejectedWithoutDefects()) {
             transactions.executeWithoutResult(t -> {
-                raise(bench.openAsItStands(look));
+                Bench.Opened o = bench.openAsItStands(look);
+                raise(o);
                 for (DefectEntity d : defects.findByLookIdOrderByPlaceIndex(look)) {
                     decidedBefore(look, d);
+                    holds.sync(d, o.judged());
                 }
             });
         }
     }
 
+    /** As it was kept when a finding was decided as a whole, with the Engineer's document where it was accepted as it is. */
     private void decidedBefore(UUID look, DefectEntity d) {
-        jdbc.sql(
-                        "select decision, note, decided_by, decided_at from disposition where inspection_id = ? and finding = ?")
+        jdbc.sql("select * from disposition where inspection_id = ? and finding = ?")
                 .params(look, d.finding())
                 .query((row, n) -> {
-                    String note = row.getString("note");
                     Instant at =
                             row.getObject("decided_at", OffsetDateTime.class).toInstant();
-                    UUID by = row.getObject("decided_by", UUID.class);
-                    Named.find(Disposition.class, row.getString("decision"))
-                            .ifPresent(x -> d.decide(x, note, false, by, at));
+                    Named.find(Disposition.class, row.getString("decision")).ifPresent(x -> {
+                        try {
+                            d.decide(x, row.getString("note"), false, row.getObject("decided_by", UUID.class), at);
+                            if (x == Disposition.ACCEPT_AS_IS) {
+                                d.close(
+                                        Repairs.acceptedBy(
+                                                row.getString("document_no"),
+                                                row.getString("document_by"),
+                                                row.getString("document_date")),
+                                        at);
+                            }
+                        } catch (SQLException e) {
+                            throw new IllegalStateException(e);
+                        }
+                    });
                     return d;
                 })
                 .list();

@@ -383,9 +383,13 @@ public class Repairs {
                 .filter(h -> h.kind() == HoldKind.ACCEPT_AS_IS && h.documentNo() != null)
                 .findFirst()
                 .ifPresent(h -> d.close(
-                        "accepted as it is by the Engineer's document " + h.documentNo() + " (" + h.documentBy() + ", "
-                                + h.documentDate() + ")",
+                        acceptedBy(
+                                h.documentNo(), h.documentBy(), h.documentDate().toString()),
                         clock.instant()));
+    }
+
+    static String acceptedBy(String document, String engineer, String date) {
+        return "accepted as it is by the Engineer's document " + document + " (" + engineer + ", " + date + ")";
     }
 
     DocumentFileEntity file(UUID defect, String kind) {
