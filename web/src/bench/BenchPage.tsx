@@ -183,7 +183,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
 
 /** The entry of each indication on the strip: after a repair those of the look before come first. */
 function indicationsOf(bench: Bench): string[] {
-  return bench.again?.indications ?? bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id);
+  return [...(bench.again?.indications ?? []), ...bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id)];
 }
 
 function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "section" | "book") => void }) {

@@ -22,7 +22,7 @@ export function Defect({ defects, bench, act }: { defects: DefectCauses[]; bench
   const [all, setAll] = useState(false);
   const d = defects[0];
   if (!d) return null;
-  const names = defects.map((x) => bench.entries.find((e) => e.id === x.entry)).filter((e) => e !== undefined);
+  const names = defects.map((x) => [...bench.entries, ...(bench.again?.before ?? [])].find((e) => e.id === x.entry)).filter((e) => e !== undefined);
   const shown = all ? d.causes : d.causes.slice(0, 3);
   return (
     <div className="traced">

@@ -70,6 +70,11 @@ public record Surroundings(
     public record Tried(CauseClass cause, String trouble, boolean better, String words) {}
 
     Optional<Range> label(Optional<String> electrode, Optional<Length> diameter) {
+        return label(labels, electrode, diameter);
+    }
+
+    /** What the box of such rods says, where somebody noted it. */
+    public static Optional<Range> label(List<BoxLabel> labels, Optional<String> electrode, Optional<Length> diameter) {
         return labels.stream()
                 .filter(l -> electrode.filter(l.electrode()::equals).isPresent()
                         && diameter.filter(d -> d.compareTo(l.diameter()) == 0).isPresent())

@@ -1,19 +1,18 @@
 package mensor.repair;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
-import mensor.criteria.CriteriaBook;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.CrackPlace;
 import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Inspection;
@@ -36,18 +35,14 @@ public final class RepairPlanner {
 
     private final Inspection look;
     private final Joint joint;
-    private final CriteriaBook book;
-    private final Terms terms;
     private final RepairConstants constants;
     private final Known known;
     private final Steel steel;
     private final String rod;
 
-    private RepairPlanner(Inspection look, CriteriaBook book, Terms terms, RepairConstants constants, Known known) {
+    private RepairPlanner(Inspection look, RepairConstants constants, Known known) {
         this.look = look;
         this.joint = look.joint();
-        this.book = book;
-        this.terms = terms;
         this.constants = constants;
         this.known = known;
         this.steel = joint.grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
@@ -60,20 +55,39 @@ public final class RepairPlanner {
      * @param depths how deep the excavation goes
      * @param ends where a crack really ends
      * @param chosen the contractor's disposition, by the place's index among the places
+     * @param least the answer of {@link #least}, where it was asked before: it takes long on a bad weld
      */
-    public record Known(Map<Integer, Length> depths, Map<Integer, Span> ends, Map<Integer, Disposition> chosen) {
-        public static final Known NOTHING = new Known(Map.of(), Map.of(), Map.of());
+    public record Known(
+            Map<Integer, Length> depths,
+            Map<Integer, Span> ends,
+            Map<Integer, Disposition> chosen,
+            Optional<Map<String, String>> least) {
 
         public static Known depths(Map<Integer, Length> depths) {
-            return new Known(depths, Map.of(), Map.of());
+            return new Known(depths, Map.of(), Map.of(), Optional.empty());
         }
+    }
+
+    /** The least repair in words, by the finding that it clears; none where all that decides must be corrected. */
+    public static Map<String, String> least(Inspection look, Evaluation evaluation, Terms terms) {
+        Map<String, String> least = new LinkedHashMap<>();
+        for (Finding f : evaluation.rejected()) {
+            LeastRepair.of(look, evaluation.book(), terms, f)
+                    .ifPresent(l -> least.put(
+                            f.id(),
+                            "correcting " + l.total().in(look.units()).shownWithUnit() + " at "
+                                    + l.stretches().stream().map(Span::shown).collect(Collectors.joining(" and "))
+                                    + " suffices for "
+                                    + f.criterion().title().toLowerCase(java.util.Locale.ROOT)));
+        }
+        return least;
     }
 
     /** A plan for each place of {@link DefectPlace#of}, in that order. */
     public static List<RepairPlan> plan(
             Inspection look, Evaluation evaluation, Terms terms, RepairConstants constants, Known known) {
-        RepairPlanner planner = new RepairPlanner(look, evaluation.book(), terms, constants, known);
-        Map<String, Optional<String>> least = new HashMap<>();
+        RepairPlanner planner = new RepairPlanner(look, constants, known);
+        Map<String, String> least = known.least().orElseGet(() -> least(look, evaluation, terms));
         List<RepairPlan> plans = new ArrayList<>();
         List<DefectPlace> places = DefectPlace.of(look, evaluation);
         for (int i = 0; i < places.size(); i++) {
@@ -83,18 +97,9 @@ public final class RepairPlanner {
                     place,
                     Optional.ofNullable(known.chosen().get(i)),
                     finding,
-                    place.indication().isPresent()
-                            ? least.computeIfAbsent(finding.id(), id -> planner.least(finding))
-                            : Optional.empty()));
+                    place.indication().isPresent() ? Optional.ofNullable(least.get(finding.id())) : Optional.empty()));
         }
         return List.copyOf(plans);
-    }
-
-    private Optional<String> least(Finding f) {
-        return LeastRepair.of(look, book, terms, f)
-                .map(l -> "correcting " + l.total().in(look.units()).shownWithUnit() + " at "
-                        + l.stretches().stream().map(Span::shown).collect(Collectors.joining(" and "))
-                        + " suffices for " + f.criterion().title().toLowerCase(java.util.Locale.ROOT));
     }
 
     private RepairPlan plan(DefectPlace place, Optional<Disposition> chosen, Finding f, Optional<String> least) {
@@ -289,21 +294,20 @@ public final class RepairPlanner {
         return joint.delayed().orElse(false);
     }
 
+    /** What waits for somebody's word, before anything is decided; the steel is named where it is the trouble. */
     private List<String> holds(Indication i) {
-        List<String> holds = new ArrayList<>();
-        if (i instanceof Indication.Crack c) {
-            if (c.where().filter(CrackPlace.BASE::equals).isPresent()) {
-                holds.add("base metal is repaired: the Engineer's document first");
-            }
-            if (look.welding().signs().contains(Sign.APPEARED_LATER)) {
-                holds.add("a crack that appeared later: the Engineer's document first");
-            }
-            holds.add(
-                    "is the crack a major one? the Engineer says; nothing under load is ground or gouged before he has decided on support");
-        }
-        if (i instanceof Indication.NotAsDrawn) {
-            holds.add("a changed design: the Engineer's document first");
-        }
+        List<String> holds = new ArrayList<>(HoldKind.of(new HoldKind.Facts(
+                        Optional.of(i),
+                        look.welding().signs().contains(Sign.APPEARED_LATER),
+                        true,
+                        Optional.empty(),
+                        false,
+                        1,
+                        HoldKind.USUAL_CYCLES,
+                        Set.of()))
+                .stream()
+                .map(HoldKind::words)
+                .toList());
         if (steel == Steel.UNKNOWN) {
             holds.add("preheat: the steel" + joint.grade().map(g -> " " + g).orElse("")
                     + " is not one that the table knows; no number until it is");

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import mensor.length.Length;
 
 /**
@@ -16,22 +17,41 @@ public final class PassCheck {
     /** A departure of one pass, by its place in the record; −1 for the record as a whole. {@code fault} is false for a remark. */
     public record Departure(int pass, String line, boolean fault) {}
 
+    private final Function<Pass, Optional<Range>> label;
     private final Optional<Procedure> procedure;
     private final Optional<Position> position;
     private final Map<PassKind, Range> procedureAmps = new EnumMap<>(PassKind.class);
     private final List<Departure> found = new ArrayList<>();
     private int number;
 
-    private PassCheck(WeldingRecord record, Optional<Procedure> procedure, Optional<Position> position) {
+    private PassCheck(
+            WeldingRecord record,
+            Optional<Procedure> procedure,
+            Optional<Position> position,
+            Function<Pass, Optional<Range>> label) {
+        this.label = label;
         this.procedure = procedure;
         this.position = position;
         procedureAmps.putAll(record.procedureAmps());
     }
 
-    /** @param record what holds for the weld as a whole; its own passes are not read */
+    /** As below, where no box label was noted. */
     public static List<Departure> departures(
             List<LoggedPass> passes, WeldingRecord record, Optional<Procedure> procedure, Optional<Position> position) {
-        PassCheck check = new PassCheck(record, procedure, position);
+        return departures(passes, record, procedure, position, p -> Optional.empty());
+    }
+
+    /**
+     * @param record what holds for the weld as a whole; its own passes are not read
+     * @param label the amps on the box of a pass's rods: they go before the general table
+     */
+    public static List<Departure> departures(
+            List<LoggedPass> passes,
+            WeldingRecord record,
+            Optional<Procedure> procedure,
+            Optional<Position> position,
+            Function<Pass, Optional<Range>> label) {
+        PassCheck check = new PassCheck(record, procedure, position, label);
         for (int i = 0; i < passes.size(); i++) {
             check.number = i;
             check.pass(passes.get(i), i == 0);
@@ -61,7 +81,9 @@ public final class PassCheck {
         Optional<ProcedurePass> wanted = procedure.flatMap(w -> p.kind().flatMap(w::pass));
         Map<PassKind, Range> amps = new EnumMap<>(procedureAmps);
         wanted.flatMap(ProcedurePass::amps).ifPresent(r -> amps.put(p.kind().orElseThrow(), r));
-        PassAmps.of(p, amps).filter(a -> a.isOver() || a.isUnder()).ifPresent(a -> fault(a.line()));
+        PassAmps.of(p, amps, label.apply(p))
+                .filter(a -> a.isOver() || a.isUnder())
+                .ifPresent(a -> fault(a.line()));
         polarity(p);
         wanted.ifPresent(w -> against(w, p));
         position.ifPresent(at -> {

@@ -111,7 +111,7 @@ class DefectPlaceTest {
                 Judge.evaluate(look, BOOK),
                 Terms.NONE,
                 RepairConstants.USUAL,
-                new RepairPlanner.Known(Map.of(), Map.of(0, span("9", "12")), Map.of()));
+                new RepairPlanner.Known(Map.of(), Map.of(0, span("9", "12")), Map.of(), Optional.empty()));
         assertThat(plans.get(0).extent()).contains(span("7", "14"));
         assertThat(plans.get(0).steps().get(0)).contains("were found");
     }
@@ -122,6 +122,6 @@ class DefectPlaceTest {
                 Judge.evaluate(look, BOOK),
                 Terms.NONE,
                 RepairConstants.USUAL,
-                new RepairPlanner.Known(Map.of(), Map.of(), chosen));
+                new RepairPlanner.Known(Map.of(), Map.of(), chosen, Optional.empty()));
     }
 }

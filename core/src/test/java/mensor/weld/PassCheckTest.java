@@ -70,6 +70,19 @@ class PassCheckTest {
                 .toList();
     }
 
+    /** A maker prints on the box what his rods want; it goes before the general table (filler-metal annexes, from memory). */
+    @ParameterizedTest
+    @CsvSource({"100, 0", "89, 1", "150, 1"})
+    void theBoxLabelGoesBeforeTheGeneralTable(double amps, int departures) {
+        WeldingRecord record = record(Map.of(), 1, pass("E7018", "1/8", amps, Polarity.DCEP, null, false));
+        List<LoggedPass> passes =
+                record.passes().stream().map(PassCheckTest::plain).toList();
+        assertThat(PassCheck.departures(
+                        passes, record, Optional.empty(), Optional.empty(), p -> Optional.of(new Range(90, 140))))
+                .hasSize(departures)
+                .allMatch(d -> d.line().contains("the box label says 90–140 A"));
+    }
+
     @ParameterizedTest
     @CsvSource({"114.9, 1", "115, 0", "165, 0", "165.1, 1"})
     void ampsAtUnderAndOverTheRodsRange(double amps, int departures) {

@@ -7,6 +7,9 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import mensor.exchange.InspectionDocument;
+import mensor.judge.Judge;
+import mensor.look.Verdict;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -166,6 +169,11 @@ class RepairTest {
         assertThat(signed.get("stage").asString()).isEqualTo("repair 2");
         assertThat(state(ines, slag)).isEqualTo("closed");
         assertThat(state(ines, undercut)).isEqualTo("closed");
+        InspectionDocument file = InspectionDocument.read(
+                ines.get(third + "/document").expect(200).text());
+        assertThat(Judge.evaluate(file.inspection(), file.book()).verdict())
+                .as("the file of the joined look comes to what was signed")
+                .isEqualTo(Verdict.ACCEPT);
         String record = ines.get(third + "/record").expect(200).text();
         assertThat(record)
                 .contains("\"repaired\":\"9–12\"")
@@ -373,5 +381,111 @@ class RepairTest {
         assertThat(slag.get("state").asString()).isEqualTo("open");
         assertThat(slag.get("cycle").asInt()).isEqualTo(1);
         assertThat(slag.get("look").asString()).isEqualTo(next.get("id").asString());
+    }
+
+    private String inJob(String terms, String mark) {
+        ines.post(
+                        "/api/jobs",
+                        "{'name':'Repair job " + mark + "','criteria':'d1.1-static','units':'in','terms':{" + terms
+                                + "}}")
+                .expect(200);
+        return "/api/inspections/"
+                + ines.post(
+                                "/api/joints",
+                                TestBrowser.newJoint(mark)
+                                        .replace("'Footbridge'", "'Repair job " + mark + "'")
+                                        .replace("'criteria':'d1.1-static','units':'in',", ""))
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+    }
+
+    @Test
+    void aContractSetsTheLimitMoreHoldsAndWhatRepairsAreReckonedWith() {
+        assertThat(ines.post(
+                                "/api/jobs",
+                                "{'name':'Bad','criteria':'d1.1-static','units':'in','terms':{'repairCycles':12,'repairHolds':['paint'],'repairConstants':{'beyondCrack':10}}}")
+                        .expect(422)
+                        .json()
+                        .get("errors"))
+                .hasSize(4);
+        String look = inJob(
+                "'repairCycles':1,'repairHolds':['replace'],'repairNote':'CS-4, 9.2','repairConstants':{'runIn':25.4}",
+                "RP-8");
+        ines.sound(look);
+        ines.add(look, "INDICATION", SLAG).expect(200);
+        ines.sign(look, "reject").expect(200);
+        String slag = path(defects(look).get(0));
+        assertThat(defects(look).get(0).get("plan").get("extent").asString())
+                .as("a run-in of 1 in instead of 1/2 in")
+                .isEqualTo("9–12");
+        rufus.put(slag + "/disposition", "{'decision':'replace'}").expect(200);
+        assertThat(kinds(slag)).containsExactlyInAnyOrder("replace", "steel");
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld','cutsApart':true}")
+                .expect(200);
+        assertThat(kinds(slag)).as("this contract adds no hold for that").containsExactly("steel");
+        knownSteel(slag);
+        repaired(slag, "9", "12");
+        String second = again(look);
+        ines.add(second, "INDICATION", SLAG).expect(200);
+        ines.sign(second, "reject").expect(200);
+        assertThat(kinds(slag)).contains("repair-limit");
+    }
+
+    private List<String> kinds(String defect) {
+        return ines.get(defect)
+                .json()
+                .get("defect")
+                .get("holds")
+                .valueStream()
+                .map(h -> h.get("kind").asString())
+                .toList();
+    }
+
+    @Test
+    void aViewerReadsWhatBecameOfASignedRejectAndNothingElse() {
+        String look = rejected("RP-9", SLAG);
+        TestBrowser vera = RunningMensor.as("vera");
+        JsonNode slag =
+                vera.get(look + "/defects").expect(200).json().get("defects").get(0);
+        vera.get(path(slag)).expect(403);
+        vera.get("/api/repairs").expect(403);
+        vera.put(path(slag) + "/disposition", "{'decision':'replace'}").expect(403);
+    }
+
+    @Test
+    void aRevisionOfTheLookAfterTakesBackWhatItRejected() {
+        String look = rejected("RP-10", SLAG);
+        String slag = path(defects(look).get(0));
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        knownSteel(slag);
+        repaired(slag, "9 1/2", "11 1/2");
+        String second = again(look);
+        lookedAgain(second, "7", "14");
+        JsonNode with = ines.add(second, "INDICATION", SLAG).expect(200).json();
+        ines.sign(second, "reject").expect(200);
+        assertThat(kinds(slag)).isNotEmpty();
+        JsonNode next = ines.post(second + "/amend", "{'reason':'it was the shadow of the lamp'}")
+                .expect(200)
+                .json();
+        assertThat(next.get("stage").asString()).isEqualTo(with.get("stage").asString());
+        String revised = "/api/inspections/" + next.get("id").asString();
+        for (JsonNode e : next.get("entries")) {
+            if ("slag".equals(e.get("content").path("kind").asString(""))) {
+                ines.delete(revised + "/entries/" + e.get("id").asString() + "?version="
+                                + e.get("version").asLong())
+                        .expect(200);
+            }
+        }
+        ines.add(revised, "CLEAR", "'criterion':'slag'").expect(200);
+        ines.sign(revised, "accept").expect(200);
+        assertThat(state(ines, slag)).isEqualTo("closed");
+        assertThat(ines.get("/api/repairs")
+                        .json()
+                        .get("waiting")
+                        .valueStream()
+                        .map(w -> w.get("defect").asString()))
+                .doesNotContain(slag.substring("/api/defects/".length()));
     }
 }

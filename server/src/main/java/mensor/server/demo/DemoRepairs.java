@@ -5,6 +5,7 @@ import static mensor.server.demo.DemoBench.tee;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import org.springframework.stereotype.Component;
 
 /** Rejected welds in every state of their repair: one on hold, one in its second cycle, one closed with its whole story. */
@@ -13,6 +14,7 @@ class DemoRepairs {
     private static final String LOT = "Canal landing";
     private static final String SLAG = "'kind':'slag','from':'10','to':'11 1/2','trapped':true";
     private static final String OUT = "'from':'9 1/2','to':'12'";
+    private static final List<String> WELDERS = List.of("B2", "K7", "M3");
     private static final LocalDate MAY = LocalDate.of(2026, 5, 18);
 
     private final DemoBench bench;
@@ -36,7 +38,13 @@ class DemoRepairs {
     }
 
     private DemoBench.Work rejected(String mark, String seen, String criterion) {
-        return bench.joint(LOT, mark, "1", "B2", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
+        return bench.joint(
+                        LOT,
+                        mark,
+                        "1",
+                        WELDERS.get(mark.charAt(mark.length() - 1) % WELDERS.size()),
+                        "ines",
+                        tee("24", "5/16", "3/8", "3/4", "2F"))
                 .ready()
                 .blade("0", "24", "5/16")
                 .seen(seen)
@@ -65,7 +73,7 @@ class DemoRepairs {
                         "rufus",
                         "slag",
                         "welded",
-                        "'welder':'B2','rod':'E7018','diameter':'1/8','rods':3,'preheat':75,'scale':'F','weldedAt':'"
+                        "'welder':'K7','rod':'E7018','diameter':'1/8','rods':3,'preheat':75,'scale':'F','weldedAt':'"
                                 + clock.instant().truncatedTo(ChronoUnit.MINUTES) + "'");
     }
 

@@ -88,7 +88,7 @@ public record BenchView(
      * @param follows the look that rejected
      * @param repaired the stretches as typed; {@code spans} the same in millimetres, {@code lookedAt} with 2 in to each side
      * @param defects the non-conformance numbers it answers
-     * @param indications the entry of each of the strip's indications, in their order
+     * @param indications the entry of each of the strip's first indications, which are those of looks before
      * @param before entries of looks before that still stand
      */
     public record AgainView(

@@ -192,7 +192,10 @@ public class BenchViews {
                 spans(joint.ruler().straight(repaired).spans()),
                 spans(lookAt),
                 since.defects(),
-                o.judged().indications().stream().map(EntryEntity::id).toList(),
+                o.judged().indications().stream()
+                        .filter(e -> !e.inspectionId().equals(i.id()))
+                        .map(EntryEntity::id)
+                        .toList(),
                 o.judged().before().stream()
                         .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
                         .toList());

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.cause.Surroundings;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.MakingParts;
 import mensor.exchange.UnreadableInput;
@@ -112,6 +113,7 @@ public class Making {
         List<Read<LoggedPass>> passes = new ArrayList<>();
         List<Read<ProcessLook.Answer>> answers = new ArrayList<>();
         List<Read<RodClock>> rods = new ArrayList<>();
+        List<Surroundings.BoxLabel> labels = new ArrayList<>();
         for (MakingEntry e : all) {
             if (!e.isWithdrawn()) {
                 switch (e.kind()) {
@@ -119,6 +121,7 @@ public class Making {
                     case PASS -> passes.add(new Read<>(e, MakingParts.pass(e.content(), unit, asFitted)));
                     case PROCESS -> answers.add(new Read<>(e, MakingParts.processAnswer(e.content(), unit, asFitted)));
                     case RODS -> {
+                        MakingParts.boxLabel(e.content(), unit).ifPresent(labels::add);
                         RodClock clock = MakingParts.rods(e.content());
                         if (!clock.outings().isEmpty()) { // a box whose label was noted has no clock
                             rods.add(new Read<>(e, clock));
@@ -141,7 +144,12 @@ public class Making {
                 readings,
                 FitUpCheck.of(asFitted, fitUp, unit, procedure),
                 passes,
-                PassCheck.departures(logged, whole(joint), procedure, asFitted.position()),
+                PassCheck.departures(
+                        logged,
+                        whole(joint),
+                        procedure,
+                        asFitted.position(),
+                        p -> Surroundings.label(labels, p.electrode(), p.diameter())),
                 answers,
                 ProcessLook.items(
                         asFitted,

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
+import mensor.exchange.Remembered;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -54,6 +55,7 @@ public class DefectViews {
     private final JointRepository joints;
     private final People people;
     private final JsonMapper json;
+    private final Remembered<UUID, Map<String, String>> least = new Remembered<>(500);
 
     DefectViews(
             DefectRepository defects,
@@ -145,7 +147,11 @@ public class DefectViews {
                     judged.evaluation(),
                     judged.terms(),
                     terms(o.joint()).constants(),
-                    new RepairPlanner.Known(found, ends, chosen));
+                    new RepairPlanner.Known(
+                            found,
+                            ends,
+                            chosen,
+                            o.inspection().isSigned() ? Optional.of(leastOf(o)) : Optional.empty()));
         }
 
         Optional<RepairPlan> of(DefectEntity d) {
@@ -157,6 +163,13 @@ public class DefectViews {
         List<String> least() {
             return plans.stream().flatMap(p -> p.least().stream()).distinct().toList();
         }
+    }
+
+    /** What is signed stays: its least repair, which takes long on a bad weld, is found once. */
+    private Map<String, String> leastOf(Bench.Opened o) {
+        JudgedLook judged = o.judged();
+        return least.get(
+                o.inspection().id(), () -> RepairPlanner.least(judged.look(), judged.evaluation(), judged.terms()));
     }
 
     private ContractTerms terms(JointEntity joint) {

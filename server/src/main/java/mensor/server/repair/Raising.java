@@ -85,7 +85,10 @@ class Raising {
             String why = look.cycle() > 0
                     ? "accepted and signed at " + look.stage()
                     : "revision " + look.revision() + " no longer rejects it";
-            before.stream().filter(d -> !d.isClosed()).forEach(d -> d.close(why, clock.instant()));
+            before.stream().filter(d -> !d.isClosed()).forEach(d -> {
+                d.close(why, clock.instant());
+                holds.sync(d, o.judged());
+            });
             defects.flush();
             return;
         }
@@ -108,11 +111,13 @@ class Raising {
                 holds.sync(fresh, o.judged());
             }
         }
-        if (look.cycle() == 0) {
-            left.stream()
-                    .filter(d -> !d.isClosed())
-                    .forEach(d -> d.close("revision " + look.revision() + " no longer rejects it", clock.instant()));
-        }
+        // after a repair the rest waits for an accept, but for what a revision of this very look takes back
+        left.stream()
+                .filter(d -> !d.isClosed() && (look.cycle() == 0 || d.lookId().equals(look.amends())))
+                .forEach(d -> {
+                    d.close("revision " + look.revision() + " no longer rejects it", clock.instant());
+                    holds.sync(d, o.judged());
+                });
         defects.flush();
     }
 
