@@ -22,7 +22,7 @@ it("asks the server for a mark, a state and a job, and says how many are not sho
   await screen.findByText("FB-04");
   expect(screen.queryByText("ST2-17")).toBeNull();
   expect(screen.getByText(/319 more/)).toBeTruthy();
-  fireEvent.click(screen.getByText("To sign"));
+  fireEvent.click(screen.getByText("Sign"));
   await waitFor(() => expect(sent.some((s) => s.path.includes("group=sign"))).toBe(true));
 });
 

@@ -8,12 +8,12 @@ import { VerdictMark } from "../lib/VerdictMark";
 
 const groups = [
   ["all", "All"],
-  ["look", "To look at"],
+  ["look", "Look"],
   ["walk", "Half walked"],
-  ["sign", "To sign"],
-  ["dispose", "To dispose"],
+  ["sign", "Sign"],
+  ["dispose", "Dispose"],
   ["hold", "On hold"],
-  ["repair", "To repair"],
+  ["repair", "Repair"],
   ["done", "Done"],
 ] as const;
 
@@ -38,7 +38,7 @@ export default function Worklist() {
         <div className="tools">
           <input className="text find" aria-label="Find by mark" placeholder="Find by mark" value={find} autoFocus onChange={(e) => setFind(e.target.value)} />
           {(jobs.data?.length ?? 0) > 1 && (
-            <select className="text" style={{ width: 150 }} aria-label="Show the job" value={job} onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}>
+            <select className="text" style={{ width: 124 }} aria-label="Show the job" value={job} onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}>
               <option value="">all jobs</option>
               {jobs.data?.map((j) => <option key={j.id} value={j.id}>{j.form.name}</option>)}
             </select>

@@ -115,7 +115,7 @@ public enum HoldKind implements Named {
         if (f.cycle() > f.limit()) {
             holds.add(REPAIR_LIMIT);
         }
-        if (!f.steelKnown() && decided != Disposition.BLEND) {
+        if (!f.steelKnown() && decided != null && decided != Disposition.BLEND) {
             holds.add(STEEL);
         }
         if (decided == Disposition.REPLACE && f.byContract().contains(REPLACE)) {

@@ -233,6 +233,8 @@ class RepairStateTest {
         Optional<Indication> moved = Optional.of(new Indication.NotAsDrawn(DrawingFault.values()[0], Optional.empty()));
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, true, 1)).isEmpty();
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, false, 1)).containsExactly(HoldKind.STEEL);
+        assertThat(holds(slag, null, false, 1)).isEmpty();
+        assertThat(holds(slag, Disposition.BLEND, false, 1)).isEmpty();
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, true, 2)).isEmpty();
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, true, 3)).containsExactly(HoldKind.REPAIR_LIMIT);
         assertThat(holds(crack(CrackPlace.BASE), null, true, 1))

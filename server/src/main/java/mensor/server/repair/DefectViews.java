@@ -102,7 +102,7 @@ public class DefectViews {
                 .toList();
         String why = here.isEmpty() || began || open.isEmpty()
                 ? null
-                : "not ready to be looked at again: " + String.join(", ", open) + " to do";
+                : "Not ready to be looked at again: " + String.join(", ", open) + " to do";
         return new DefectsView(
                 views,
                 plans.least(),
