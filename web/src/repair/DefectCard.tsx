@@ -109,6 +109,7 @@ function Plan({ defect: d, units, depth, onDepth, whole }: { defect: Defect; uni
   return (
     <div className="worklines">
       {p.extent && <div className="extent">{p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span></div>}
+      {whole && p.least && <p className="least"><b>Least repair:</b> {p.least}. Correcting all of it is never wrong.</p>}
       <ol>
         {p.steps.map((s) => <li key={s}>{s}</li>)}
       </ol>

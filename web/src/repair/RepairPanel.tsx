@@ -41,7 +41,7 @@ export function RepairPanel({ bench }: { bench: Bench }) {
         <DefectCard key={d.id} defect={d} units={bench.joint.units} datum={datum} depth={depths[d.id] ?? ""} onDepth={(x) => setDepths(Object.fromEntries(Object.entries({ ...depths, [d.id]: x }).filter(([, v]) => v !== "")))} />
       ))}
       <p className="cautions">
-        {shown.cautions.join(" ")} Hot metal: mark it. Nothing erected or loaded is ground or gouged at a crack before the Engineer has decided on support.
+        {shown.cautions.join(" ")}
       </p>
     </section>
   );

@@ -418,6 +418,8 @@ public final class RepairPlanner {
         return List.of(
                 "Grinding: guard on, disc rated for the speed, shield over glasses, ears, breathing; hot metal is marked.",
                 "Gouging and welding: fume, noise, shock, hot-work permit, fire watch at least 30 min (60 in newer rules).",
+                "Nothing erected or loaded is ground or gouged at a crack before the Engineer has decided on support.",
+                "Tubes, posts and closed boxes: vent before heat. Hydraulic lines: isolate, drain, oil off, permit. Galvanized, zinc, paint: strip well back, extraction, respirator; no chlorinated solvent near an arc.",
                 "Estimates from common practice; local codes, the procedure and licensed practice decide.");
     }
 }

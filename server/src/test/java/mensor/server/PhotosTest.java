@@ -28,7 +28,7 @@ class PhotosTest {
 
     private final TestBrowser ines = RunningMensor.as("ines");
 
-    private static byte[] picture(String format, int width, int height) {
+    static byte[] picture(String format, int width, int height) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         Graphics2D g = image.createGraphics();
         g.setColor(Color.ORANGE);

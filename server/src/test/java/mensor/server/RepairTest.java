@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import mensor.exchange.InspectionDocument;
 import mensor.judge.Judge;
 import mensor.look.Verdict;
@@ -465,7 +466,8 @@ class RepairTest {
         lookedAgain(second, "7", "14");
         JsonNode with = ines.add(second, "INDICATION", SLAG).expect(200).json();
         ines.sign(second, "reject").expect(200);
-        assertThat(kinds(slag)).isNotEmpty();
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        assertThat(kinds(slag)).containsExactly("steel");
         JsonNode next = ines.post(second + "/amend", "{'reason':'it was the shadow of the lamp'}")
                 .expect(200)
                 .json();
@@ -487,5 +489,26 @@ class RepairTest {
                         .valueStream()
                         .map(w -> w.get("defect").asString()))
                 .doesNotContain(slag.substring("/api/defects/".length()));
+    }
+
+    @Test
+    void picturesOfTheRepairStayWithIt() {
+        String look = rejected("RP-11", SLAG);
+        String slag = path(defects(look).get(0));
+        String picture = slag + "/photos/" + UUID.randomUUID();
+        byte[] sent = PhotosTest.picture("png", 40, 30);
+        RunningMensor.as("quinn").putBytes(picture, sent).expect(403);
+        assertThat(rufus.putBytes(picture, "no picture".getBytes(StandardCharsets.US_ASCII))
+                        .expect(422)
+                        .detail())
+                .isNotBlank();
+        JsonNode with = rufus.putBytes(picture, sent).expect(200).json().get("defect");
+        rufus.putBytes(picture, sent).expect(200);
+        assertThat(with.get("photos"))
+                .singleElement()
+                .satisfies(p -> assertThat(p.get("by").asString()).isEqualTo("rufus"));
+        assertThat(ines.bytes(picture)).startsWith(0x89, 'P', 'N', 'G');
+        assertThat(ines.get("/api/joints/" + ines.jointOf(look) + "/history").text())
+                .contains("Picture of the repair");
     }
 }

@@ -217,7 +217,7 @@ public class DefectViews {
                 stored.findByDefectIdOrderByRecordedAt(d.id()).stream()
                         .map(this::step)
                         .toList(),
-                next(d),
+                next(d, isQuenched(d)),
                 photos.findByDefectIdOrderByAddedAt(d.id()).stream()
                         .map(p -> new DefectsView.RepairPhotoView(
                                 p.id(), p.cycle(), people.nameOf(p.takenBy()), p.addedAt()))
@@ -251,6 +251,7 @@ public class DefectViews {
         boolean takesOut = p.disposition() == Disposition.REMOVE_AND_REWELD || p.disposition() == Disposition.REPLACE;
         return new DefectsView.RepairPlanView(
                 p.extent().map(Span::shown).orElse(null),
+                p.least().orElse(null),
                 p.steps(),
                 p.numbers()
                         .map(n -> new DefectsView.RepairNumbers(
@@ -280,7 +281,15 @@ public class DefectViews {
         return states;
     }
 
-    private DefectsView.NextRecord next(DefectEntity d) {
+    /** Steels that the code names are not gouged with oxygen. */
+    private boolean isQuenched(DefectEntity d) {
+        return joints.findById(d.jointId())
+                .map(j -> json.readValue(j.document(), JointForm.class).delayed())
+                .filter(Boolean.TRUE::equals)
+                .isPresent();
+    }
+
+    private DefectsView.NextRecord next(DefectEntity d, boolean quenched) {
         Optional<RepairState> next = d.disposition().flatMap(x -> d.state().next(x));
         if (next.isEmpty()) {
             return null;
@@ -316,6 +325,7 @@ public class DefectViews {
                 asks,
                 asks.contains("method")
                         ? List.of(RemovalMethod.values()).stream()
+                                .filter(m -> m != RemovalMethod.OXYGEN || !quenched)
                                 .map(m -> new RepairChoice(m.id(), m.title()))
                                 .toList()
                         : List.of(),

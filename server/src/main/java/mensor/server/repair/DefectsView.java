@@ -90,10 +90,12 @@ public record DefectsView(
     /**
      * How the place would be repaired; estimates.
      *
+     * @param least the least repair that clears the finding, where less than all suffices
      * @param asksDepth a depth would give the numbers
      */
     public record RepairPlanView(
             @Nullable String extent,
+            @Nullable String least,
             List<String> steps,
             @Nullable RepairNumbers numbers,
             @Nullable String preheat,
