@@ -15,7 +15,7 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
   return (
     <section className="card defect" aria-label={`${d.number}: ${d.words}`} data-state={d.state}>
       <header>
-        <span className="nc">{whole ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}</span>
+        <span className="nc">{whole || actor.role === "VIEWER" ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}</span>
         <span className="what">
           <b>{d.words}</b>
           <span className="small quiet"> from the {datum}</span>
@@ -35,7 +35,7 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
       <Holds defect={d} />
       {d.plan && (whole || d.disposition !== undefined) && <Plan defect={d} units={units} depth={depth} onDepth={onDepth} whole={whole} />}
       {whole && <Recorded defect={d} may={disposes} />}
-      {d.next && (whole ? <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} /> : <p className="small" style={{ margin: 0 }}>Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link></p>)}
+      {d.next && (whole ? <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} /> : actor.role !== "VIEWER" && <p className="small" style={{ margin: 0 }}>Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link></p>)}
     </section>
   );
 }

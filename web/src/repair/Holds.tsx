@@ -8,11 +8,12 @@ import { useDefectChange } from "./useDefect";
 
 /** What waits for the Engineer's document, and the documents that came. */
 export function Holds({ defect: d }: { defect: Defect }) {
+  const actor = useActor();
   return (
     <>
       {d.holds.map((h) => (h.open ? <Open key={h.kind} defect={d} hold={h} /> : (
         <p key={h.kind} className="small released">
-          ✓ {h.deniedWhy ? `Not so: ${h.deniedWhy}` : <>The Engineer’s document <a href={`/api/defects/${d.id}/holds/${h.kind}/document`} download={h.fileName}>{h.documentNo}</a>, {h.documentBy}, {h.documentDate}</>}
+          ✓ {h.deniedWhy ? `Not so: ${h.deniedWhy}` : <>The Engineer’s document {actor.role === "VIEWER" ? h.documentNo : <a href={`/api/defects/${d.id}/holds/${h.kind}/document`} download={h.fileName}>{h.documentNo}</a>}, {h.documentBy}, {h.documentDate}</>}
           <span className="quiet"> · {h.words} · recorded by {h.by}{h.at && `, ${day(h.at)}`}</span>
         </p>
       )))}

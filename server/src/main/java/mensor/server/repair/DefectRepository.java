@@ -12,9 +12,10 @@ import org.springframework.data.repository.query.Param;
 interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
     List<DefectEntity> findByJointIdAndCapacityOrderByNumber(UUID jointId, String capacity);
 
-    List<DefectEntity> findByJointIdOrderByNumber(UUID jointId);
-
     List<DefectEntity> findByLookIdOrderByPlaceIndex(UUID lookId);
+
+    /** All that is not closed, of any job. */
+    List<DefectEntity> findByStateNot(String closed);
 
     List<DefectEntity> findByJobIdOrderByNumber(UUID jobId);
 

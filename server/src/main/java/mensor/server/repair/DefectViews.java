@@ -440,8 +440,8 @@ public class DefectViews {
     /** The shop's list: all that is not closed, or all of one job. */
     @Transactional(readOnly = true)
     public DefectsView.RepairsPage page(UUID job) {
-        List<DefectEntity> all = (job == null ? defects.findAll() : defects.findByJobIdOrderByNumber(job))
-                .stream().filter(d -> job != null || !d.isClosed()).toList();
+        List<DefectEntity> all =
+                job == null ? defects.findByStateNot(RepairState.CLOSED.id()) : defects.findByJobIdOrderByNumber(job);
         List<RepairHoldEntity> open = holds.waiting();
         Map<UUID, DefectEntity> byId =
                 defects

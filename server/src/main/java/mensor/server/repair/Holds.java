@@ -5,7 +5,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import mensor.look.Indication;
 import mensor.repair.DefectPlace;
@@ -88,9 +87,5 @@ class Holds {
     @Transactional(readOnly = true)
     public List<RepairHoldEntity> waiting() {
         return holds.findByReleasedAtNullAndDroppedFalseOrderByRaisedAt();
-    }
-
-    Optional<RepairHoldEntity> find(UUID id) {
-        return holds.findById(id);
     }
 }

@@ -1,14 +1,11 @@
 package mensor.server.repair;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RepairHoldRepository extends JpaRepository<RepairHoldEntity, UUID> {
     List<RepairHoldEntity> findByDefectIdOrderByRaisedAt(UUID defectId);
-
-    List<RepairHoldEntity> findByDefectIdInOrderByRaisedAt(Collection<UUID> defects);
 
     /** All that waits, the longest first. */
     List<RepairHoldEntity> findByReleasedAtNullAndDroppedFalseOrderByRaisedAt();
