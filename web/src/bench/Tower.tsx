@@ -157,7 +157,7 @@ function Signed({ bench }: { bench: Bench }) {
         <>
           <h3>Looks and revisions</h3>
           {bench.revisions.map((r) => (
-            <button key={r.id} type="button" className="link" disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
+            <button key={r.id} type="button" className="link" style={{ textAlign: "left" }} disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
               {r.capacity === "verification" ? "The owner’s look, " : ""}{r.stage === "final" ? "" : `look after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
             </button>
           ))}

@@ -106,9 +106,10 @@ function Plan({ defect: d, units, depth, onDepth, whole }: { defect: Defect; uni
   const [typed, setTyped] = useState(depth);
   const p = d.plan;
   if (!p) return null;
+  const works = d.disposition !== "refer" && d.disposition !== "accept-as-is";
   return (
     <div className="worklines">
-      {p.extent && <div className="extent">{p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span></div>}
+      {works && p.extent && <div className="extent">{p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span></div>}
       {whole && p.least && <p className="least"><b>Least repair:</b> {p.least}. Correcting all of it is never wrong.</p>}
       <ol>
         {p.steps.map((s) => <li key={s}>{s}</li>)}
