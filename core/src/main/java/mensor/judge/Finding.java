@@ -68,38 +68,36 @@ public record Finding(
 
     /** The same finding come to another verdict. */
     Finding becomes(Verdict other, String why, String ask, String line) {
-        List<String> more = new ArrayList<>(trace);
-        if (!line.isEmpty()) {
-            more.add(line);
-        }
-        List<String> asked = ask.isEmpty() ? List.of() : List.of(ask);
-        return new Finding(
-                id,
-                criterion,
-                other,
-                measured,
-                allowed,
-                margin,
-                numbers,
-                span,
-                indications,
-                readings,
-                citation,
-                confidence,
-                why,
-                List.copyOf(more),
-                asked,
-                false);
+        return with(other, why, traceWith(line), ask.isEmpty() ? List.of() : List.of(ask), false);
     }
 
     /** Open for more to be looked at, beside what it asks already. */
     Finding alsoAsks(List<String> more, String why) {
         List<String> all = new ArrayList<>(asks);
         all.addAll(more);
+        return with(Verdict.INCOMPLETE, why, trace, List.copyOf(all), false);
+    }
+
+    /** With one more line of arithmetic. */
+    Finding traced(String line) {
+        return with(verdict, reason, traceWith(line), asks, nearLimit);
+    }
+
+    private List<String> traceWith(String line) {
+        if (line.isEmpty()) {
+            return trace;
+        }
+        List<String> more = new ArrayList<>(trace);
+        more.add(line);
+        return List.copyOf(more);
+    }
+
+    private Finding with(
+            Verdict otherVerdict, String why, List<String> otherTrace, List<String> otherAsks, boolean near) {
         return new Finding(
                 id,
                 criterion,
-                Verdict.INCOMPLETE,
+                otherVerdict,
                 measured,
                 allowed,
                 margin,
@@ -110,32 +108,9 @@ public record Finding(
                 citation,
                 confidence,
                 why,
-                trace,
-                List.copyOf(all),
-                false);
-    }
-
-    /** With one more line of arithmetic. */
-    Finding traced(String line) {
-        List<String> more = new ArrayList<>(trace);
-        more.add(line);
-        return new Finding(
-                id,
-                criterion,
-                verdict,
-                measured,
-                allowed,
-                margin,
-                numbers,
-                span,
-                indications,
-                readings,
-                citation,
-                confidence,
-                reason,
-                List.copyOf(more),
-                asks,
-                nearLimit);
+                otherTrace,
+                otherAsks,
+                near);
     }
 
     /** With the places of its indications and readings in another list. */

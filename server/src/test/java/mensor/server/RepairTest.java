@@ -89,19 +89,7 @@ class RepairTest {
                 .expect(200);
         ines.add(look, "READING", "'from':'" + from + "','to':'" + to + "','atLeast':'5/16'")
                 .expect(200);
-        for (String c : List.of(
-                "crack",
-                "fusion",
-                "crater",
-                "overlap",
-                "profile",
-                "length",
-                "as-drawn",
-                "undercut",
-                "porosity",
-                "arc-strike",
-                "slag",
-                "spatter")) {
+        for (String c : TestBrowser.CLEARABLE) {
             ines.add(look, "CLEAR", "'criterion':'" + c + "'");
         }
     }

@@ -10,6 +10,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -183,11 +184,8 @@ final class TestBrowser {
         return put(look + "/entries/" + UUID.randomUUID(), entry(kind, content));
     }
 
-    /** Everything that a sound weld needs: ready, the blade along it, and nothing else seen. */
-    void sound(String look) {
-        put(look + "/conditions", READY).expect(200);
-        add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
-        for (String c : new String[] {
+    /** What is looked for along a fillet and not seen. */
+    static final List<String> CLEARABLE = List.of(
             "crack",
             "fusion",
             "crater",
@@ -199,8 +197,13 @@ final class TestBrowser {
             "porosity",
             "arc-strike",
             "slag",
-            "spatter"
-        }) {
+            "spatter");
+
+    /** Everything that a sound weld needs: ready, the blade along it, and nothing else seen. */
+    void sound(String look) {
+        put(look + "/conditions", READY).expect(200);
+        add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
+        for (String c : CLEARABLE) {
             add(look, "CLEAR", "'criterion':'" + c + "'").expect(200);
         }
     }
