@@ -499,4 +499,17 @@ class RepairTest {
         assertThat(ines.get("/api/joints/" + ines.jointOf(look) + "/history").text())
                 .contains("Picture of the repair");
     }
+
+    @Test
+    void aReferredPlaceIsDecidedAnewOnceTheEngineerAnswered() {
+        String look = rejected("RP-12", SLAG);
+        String slag = path(defects(look).get(0));
+        rufus.put(slag + "/disposition", "{'decision':'refer'}").expect(200);
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
+        wanda.putBytes(slag + "/holds/referred/document?number=ENG-9&engineer=P.%20Quill&date=2026-01-05", PDF)
+                .expect(200);
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Dispose of 1 defect");
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        assertThat(state(ines, slag)).isEqualTo("open");
+    }
 }

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.server.inspection.RepairStanding;
 import org.springframework.stereotype.Component;
@@ -47,6 +48,9 @@ class Standings implements RepairStanding {
         }
         if (holds > 0) {
             return new Standing(0, 1, 0, 0, 0);
+        }
+        if (disposition.equals(Disposition.REFER.id())) {
+            return new Standing(1, 0, 0, 0, 0); // the Engineer answered: it is decided anew
         }
         return state.equals(RepairState.READY.id()) ? new Standing(0, 0, 0, 1, 0) : new Standing(0, 0, 1, 0, 0);
     }

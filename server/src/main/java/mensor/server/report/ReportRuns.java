@@ -117,6 +117,7 @@ class ReportRuns {
         try {
             List<WeldReport> welds = new ArrayList<>();
             List<byte[]> pages = new ArrayList<>();
+            List<WeldPage.Line> lines = new ArrayList<>();
             Paper paper = run.form.paper();
             for (UUID weld : run.welds) {
                 if (run.stopped) {
@@ -126,17 +127,17 @@ class ReportRuns {
                 WeldReport w = reports.of(run.actor, weld);
                 if (run.form.as().equals("pdf")) {
                     pages.add(paper.print(w.name(), run.title + " · " + w.name(), WeldPage.of(w)));
-                    // what the first page needs of it, without its drawings
-                    w = brief(w);
+                    lines.add(WeldPage.Line.of(w));
+                } else {
+                    welds.add(w);
                 }
-                welds.add(w);
                 run.done++;
             }
             run.file = switch (run.form.as()) {
                 case "csv" -> ReportFiles.csv(welds).getBytes(StandardCharsets.UTF_8);
                 case "json" -> ReportFiles.json(welds, clock.instant(), json).getBytes(StandardCharsets.UTF_8);
                 default -> {
-                    pages.add(0, paper.print(run.title, run.title, WeldPage.summary(run.title, welds)));
+                    pages.add(0, paper.print(run.title, run.title, WeldPage.summary(run.title, lines)));
                     yield merged(pages);
                 }
             };
@@ -145,40 +146,6 @@ class ReportRuns {
             LOG.error("the report {} failed", run.title, e);
             run.state = "failed";
         }
-    }
-
-    private static WeldReport brief(WeldReport w) {
-        List<WeldReport.SignedLook> last = w.looks().isEmpty()
-                ? List.of()
-                : List.of(w.looks().get(w.looks().size() - 1));
-        List<WeldReport.SignedLook> without = last.stream()
-                .map(l -> new WeldReport.SignedLook(
-                        null,
-                        l.verdict(),
-                        l.signedBy(),
-                        l.certificate(),
-                        l.signedAt(),
-                        l.sha256(),
-                        l.chainPlace(),
-                        l.previousSha256()))
-                .toList();
-        return new WeldReport(
-                w.job(),
-                w.lot(),
-                w.mark(),
-                w.weldNo(),
-                w.side(),
-                w.inWords(),
-                w.position(),
-                w.welder(),
-                w.wps(),
-                w.drawing(),
-                w.drawingRev(),
-                w.datum(),
-                w.units(),
-                w.next(),
-                without,
-                w.defects());
     }
 
     private static byte[] merged(List<byte[]> pages) {

@@ -233,12 +233,31 @@ final class WeldPage {
                 .collect(Collectors.joining(". "));
     }
 
+    /** A weld on the first page of many: what stands, without its drawings. */
+    record Line(String name, String inWords, String welder, String verdict, String next, String defects) {
+        static Line of(WeldReport w) {
+            return new Line(
+                    w.name(),
+                    w.inWords(),
+                    w.welder(),
+                    w.verdict(),
+                    w.next(),
+                    w.defects().stream()
+                            .map(d -> d.number() + " " + d.stateTitle().toLowerCase(Locale.ROOT))
+                            .collect(Collectors.joining(", ")));
+        }
+
+        boolean is(String wanted) {
+            return verdict.equals(wanted);
+        }
+    }
+
     /** The first page of many welds: each with what stands. */
-    static String summary(String title, List<WeldReport> welds) {
+    static String summary(String title, List<Line> welds) {
         Html h = new Html();
         h.add("h1", title);
-        long accepted = welds.stream().filter(w -> w.verdict().equals("accept")).count();
-        long rejected = welds.stream().filter(w -> w.verdict().equals("reject")).count();
+        long accepted = welds.stream().filter(w -> w.is("accept")).count();
+        long rejected = welds.stream().filter(w -> w.is("reject")).count();
         h.add(
                 "p",
                 welds.size() + " welds: " + accepted + " accepted, " + rejected + " rejected, "
@@ -246,18 +265,17 @@ final class WeldPage {
         h.open("table").open("thead");
         h.row("th", List.of("Weld", "What it is", "Welder", "Last signed look", "Stands", "Non-conformances"));
         h.close("thead").open("tbody");
-        for (WeldReport w : welds) {
+        for (Line w : welds) {
+            boolean signed = w.is("accept") || w.is("reject");
             h.row(
                     "td",
-                    List.of(
+                    Arrays.asList(
                             w.name(),
                             w.inWords(),
-                            w.welder() == null ? "" : w.welder(),
-                            w.looks().isEmpty() ? "not signed" : verdict(w.verdict()),
+                            w.welder(),
+                            signed ? verdict(w.verdict()) : w.verdict(),
                             w.next(),
-                            w.defects().stream()
-                                    .map(d -> d.number() + " " + d.stateTitle().toLowerCase(Locale.ROOT))
-                                    .collect(Collectors.joining(", "))));
+                            w.defects()));
         }
         h.close("tbody").close("table");
         return h.toString();
