@@ -173,6 +173,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
             {joint.use === "web-to-flange" && choice("girderEnds", "Girder ends at", joint.girderEnds, [["none", "neither end"], ["start", "the datum"], ["end", "the far end"], ["both", "both ends"]], (v) => set({ girderEnds: v }), 3)}
             {skewed && choice("legs", "Legs are read", joint.legs, [["", "along the member"], ["perpendicular", "square to the other member"]], (v) => set({ legs: v }), 4)}
             {(joint.connection === "butt" || joint.connection === "pipe-butt") && field("offsetMax", "Offset at most, by the procedure", joint.offsetMax, (v) => set({ offsetMax: v }), 4)}
+            {!groove && form.criteria === "d1.1-welder-test" && choice("testPiece", "Test piece", joint.testPiece, [["", "not said"], ["break", "is broken: no pore"], ["macro", "is cut for a macro"]], (v) => set({ testPiece: v || undefined }), 4)}
             {choice("primary", "Primary member", truth(joint.primary), unknown, (v) => set({ primary: v === "" ? undefined : v === "true" }), 4)}
             {choice("transverseTension", "Across tension", truth(joint.transverseTension), unknown, (v) => set({ transverseTension: v === "" ? undefined : v === "true" }), 4)}
             {choice("oneSided", "Welded from one side", truth(joint.oneSided), [["", "no"], ["true", "yes, no backing"]], (v) => set({ oneSided: v === "" ? undefined : true }), 4)}

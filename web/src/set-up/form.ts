@@ -14,7 +14,7 @@ export function asWeld(joint: JointForm, weld: string): JointForm {
   return weld === "groove" ? { ...both, weld, connection: "butt", penetration: "cjp", groove: { prep: "V" } } : { ...both, weld, connection: "tee" };
 }
 
-const ofOneSort = new Set(["connection", "corner", "size", "throat", "sizeMeans", "dihedral", "legs", "rootOpening", "use", "flangeWidth", "girderEnds", "penetration", "groove", "backing", "flush", "position"]);
+const ofOneSort = new Set(["connection", "corner", "size", "throat", "sizeMeans", "dihedral", "legs", "rootOpening", "use", "flangeWidth", "girderEnds", "penetration", "groove", "backing", "flush", "position", "testPiece"]);
 
 type Spans = JointForm["segments"];
 type Gaps = JointForm["gaps"];

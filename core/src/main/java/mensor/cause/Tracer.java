@@ -88,13 +88,13 @@ public final class Tracer {
         Indication i = inspection.indications().get(index);
         Optional<Toe> toe = toe(i);
         List<Indication> alike = inspection.indications().stream()
-                .filter(o -> o.kind().equals(i.kind()) && toe(o).equals(toe))
+                .filter(o -> o.kind() == i.kind() && toe(o).equals(toe))
                 .toList();
         Situation situation = situation(i);
         return found(
                 OptionalInt.of(index),
                 OptionalInt.empty(),
-                i.kind(),
+                i.kind().id(),
                 situation,
                 i.isPlaced() ? Optional.of(i.span()) : Optional.empty(),
                 i.isPlaced() ? toe : Optional.empty(),
@@ -159,22 +159,23 @@ public final class Tracer {
         }
         boolean atARestart = gathering.atTheEnd(i.span()) || gathering.atAStartOrStop(i.span());
         return switch (i.kind()) {
-            case "overlap" -> Situation.OVERLAP;
-            case "undersize" -> Situation.UNDERSIZE;
-            case "underfill" -> Situation.UNDERFILL;
-            case "root-concavity" -> atARestart ? Situation.RESTART_HOLE : Situation.UNDERFILL;
-            case "porosity" -> atARestart ? Situation.POROSITY_AT_START : Situation.POROSITY;
-            case "slag" -> Situation.SLAG;
-            case "incomplete-fusion" -> Situation.FUSION;
-            case "incomplete-penetration" -> Situation.PENETRATION;
-            case "burn-through" -> gathering.atAStartOrStop(i.span()) ? Situation.RESTART_HOLE : Situation.BURN_THROUGH;
-            case "melt-through" -> Situation.BURN_THROUGH;
-            case "crater" -> Situation.CRATER;
-            case "arc-strike" -> Situation.ARC_STRIKE;
-            case "spatter" -> Situation.SPATTER;
-            case "short-weld" -> Situation.SHORT;
-            case "misalignment" -> Situation.MISALIGNED;
-            default -> Situation.NOT_AS_DRAWN;
+            case CRACK, UNDERCUT -> throw new IllegalStateException("told by their own record");
+            case OVERLAP -> Situation.OVERLAP;
+            case UNDERSIZE -> Situation.UNDERSIZE;
+            case UNDERFILL -> Situation.UNDERFILL;
+            case ROOT_CONCAVITY -> atARestart ? Situation.RESTART_HOLE : Situation.UNDERFILL;
+            case POROSITY -> atARestart ? Situation.POROSITY_AT_START : Situation.POROSITY;
+            case SLAG -> Situation.SLAG;
+            case INCOMPLETE_FUSION -> Situation.FUSION;
+            case INCOMPLETE_PENETRATION -> Situation.PENETRATION;
+            case BURN_THROUGH -> gathering.atAStartOrStop(i.span()) ? Situation.RESTART_HOLE : Situation.BURN_THROUGH;
+            case MELT_THROUGH -> Situation.BURN_THROUGH;
+            case CRATER -> Situation.CRATER;
+            case ARC_STRIKE -> Situation.ARC_STRIKE;
+            case SPATTER -> Situation.SPATTER;
+            case SHORT_WELD -> Situation.SHORT;
+            case MISALIGNMENT -> Situation.MISALIGNED;
+            case NOT_AS_DRAWN -> Situation.NOT_AS_DRAWN;
         };
     }
 

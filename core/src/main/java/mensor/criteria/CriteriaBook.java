@@ -6,6 +6,7 @@ import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.AddendumKind;
 import mensor.look.Criterion;
+import mensor.look.Judgeable;
 import mensor.weld.Joint;
 
 /** A code's set of criteria: limits and clauses, from memory of the published document. */
@@ -37,6 +38,12 @@ public interface CriteriaBook {
     Rule rule(Criterion criterion, Joint joint, Unit column);
 
     Citation citation(Criterion criterion, Joint joint);
+
+    /**
+     * The book's word that it sets no limit for something; empty where it says none. What is neither limited by a rule nor
+     * freed here leaves a verdict incomplete.
+     */
+    Optional<NoLimit> noLimit(Judgeable what, Joint joint);
 
     /** The greatest value that the book could accept for what the addendum limits; empty where it sets no limit. */
     default Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column) {

@@ -146,10 +146,12 @@ final class Loosest implements Rule.Cases<Optional<Length>> {
         return Optional.empty();
     }
 
-    /** How far the leg of the least throat lies under the drawing's. */
+    /** How far the least throat lies under the drawing's; as legs where the drawing gives the leg. */
     @Override
     public Optional<Length> throatSize(Rule.ThroatSize rule) {
-        RealLength under = joint.dihedral().legOf(rule.under().base(), joint.sizeMeans());
+        RealLength under = joint.throat().isPresent()
+                ? rule.under().base()
+                : joint.dihedral().legOf(rule.under().base(), joint.sizeMeans());
         return only(AddendumKind.SIZE_UNDERRUN, Optional.of(under.rounded()));
     }
 

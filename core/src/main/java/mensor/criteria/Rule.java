@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import mensor.length.Length;
 import mensor.length.RealLength;
+import mensor.length.Unit;
 import mensor.look.CheckMethod;
 import mensor.weld.Toe;
 
@@ -134,8 +135,11 @@ public sealed interface Rule {
         }
     }
 
-    /** A groove is undersize nowhere; the throat of a partial penetration, where it is read, is not under the drawing's. */
-    record GrooveSize() implements Rule {
+    /**
+     * A groove is undersize nowhere; the throat of a partial penetration, where it is read, is not under the drawing's, and is
+     * read often enough to accept it.
+     */
+    record GrooveSize(SizeEvidence evidence) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.grooveSize(this);
@@ -204,6 +208,10 @@ public sealed interface Rule {
 
     /** How many readings accept a size: stations near both ends and none too far apart, or one on a short weld. */
     record SizeEvidence(int stations, Length fromEnd, Length apart, Length shortWeld) {
+        public static SizeEvidence in(Unit column) {
+            return column.pick(inches(), millimetres());
+        }
+
         public static SizeEvidence inches() {
             return new SizeEvidence(3, Length.inches(2), Length.inches(12), Length.inches(3));
         }

@@ -195,7 +195,7 @@ public record StripDrawing(
                 marks.add(new Mark(
                         n,
                         lane(i),
-                        i.kind(),
+                        i.kind().id(),
                         mm(s.from().min(end)),
                         mm(s.to().min(end)),
                         depth,

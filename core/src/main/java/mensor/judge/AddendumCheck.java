@@ -6,6 +6,7 @@ import java.util.function.Function;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
 import mensor.length.Length;
+import mensor.length.RealLength;
 import mensor.look.Addendum;
 import mensor.look.Criterion;
 import mensor.look.Indication;
@@ -166,7 +167,7 @@ final class AddendumCheck {
             }
             var computed = ConvexityCheck.computedConvexity(s);
             finding.readings(List.of(f.index())).span(s.span());
-            if (computed.isOver(mensor.length.RealLength.of(max()))) {
+            if (computed.isOver(RealLength.of(max()))) {
                 finding.incomplete(
                         "throat and legs at " + s.at().shown() + " hint at " + computed.shown(),
                         "read the convexity at " + s.at().shown());
@@ -181,8 +182,15 @@ final class AddendumCheck {
             finding.notApplicable("a size is judged on fillets");
             return;
         }
-        Rule.FilletSize rule = legs(book.rule(Criterion.SIZE, inspection.joint(), inspection.units()));
-        new FilletSizeCheck(inspection, rule).judgeUnderrun(finding, max());
+        Rule booksRule = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
+        boolean byThroat = booksRule.leaves().anyMatch(Rule.ThroatSize.class::isInstance)
+                && inspection.joint().throat().isPresent();
+        RealLength most = RealLength.of(max());
+        // where a throat is drawn and judged, the contract's number is of the throat; sizes are compared as legs
+        RealLength asLeg = byThroat
+                ? inspection.joint().dihedral().legOf(most, inspection.joint().sizeMeans())
+                : most;
+        new FilletSizeCheck(inspection, legs(booksRule)).judgeUnderrun(finding, max(), asLeg);
     }
 
     private void root(List<DepthCheck.Measured> found, String what) {

@@ -68,7 +68,7 @@ final class Allowances {
                 Optional<Deviation> by =
                         x.criterion() == criterion ? cover(criterion, x.span(), x.depth()) : Optional.empty();
                 if (by.isPresent()) {
-                    set(by.get(), x.kind().replace('-', ' '), x.depth(), x.span());
+                    set(by.get(), x.kind().words(), x.depth(), x.span());
                 } else {
                     indications.add(i);
                 }

@@ -14,8 +14,8 @@ import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
+import mensor.weld.Joint;
 
 /** Answers one criterion's rule for one inspection: a method per shape of rule. */
 final class CriterionCheck implements Rule.Cases<Finding> {
@@ -24,17 +24,24 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     private final Inspection inspection;
     private final Criterion criterion;
     private final Finding.Builder finding;
+    private final EntriesWithoutRule rest;
     private final boolean part;
 
-    CriterionCheck(Inspection inspection, Criterion criterion, Finding.Builder finding) {
-        this(inspection, criterion, finding, false);
+    CriterionCheck(Inspection inspection, Criterion criterion, Finding.Builder finding, EntriesWithoutRule rest) {
+        this(inspection, criterion, finding, rest, false);
     }
 
     /** @param part of a criterion: what it does not decide is left open */
-    private CriterionCheck(Inspection inspection, Criterion criterion, Finding.Builder finding, boolean part) {
+    private CriterionCheck(
+            Inspection inspection,
+            Criterion criterion,
+            Finding.Builder finding,
+            EntriesWithoutRule rest,
+            boolean part) {
         this.inspection = inspection;
         this.criterion = criterion;
         this.finding = finding;
+        this.rest = rest;
         this.part = part;
     }
 
@@ -147,6 +154,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         if (i instanceof Indication.Overlap o) {
             return o.depth().map(Length::isPositive).orElse(true);
         }
+        if (i instanceof Indication.Porosity p) {
+            return p.diameter().isPositive();
+        }
         return !(i instanceof Indication.ShortWeld s) || s.missing().isPositive();
     }
 
@@ -161,7 +171,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         String toe = i instanceof Indication.Overlap o
                 ? " on the " + inspection.joint().toeName(o.toe())
                 : "";
-        return i.kind().replace('-', ' ') + toe + " at " + i.span().shown();
+        return i.kind().words() + toe + " at " + i.span().shown();
     }
 
     private List<Found<Indication>> ofCriterion() {
@@ -174,12 +184,12 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     public Finding craterFilled(Rule.CraterFilled rule) {
         finding.allowed("filled");
         List<Found<Indication.Crater>> found = Found.indications(inspection, Indication.Crater.class);
-        SpanSet segments =
-                inspection.joint().ruler().straight(inspection.joint().segments());
+        Joint joint = inspection.joint();
+        SpanSet segments = joint.ruler().straight(joint.segments());
+        boolean everyCrater = segments.isEmpty() || !joint.isFillet();
         List<Found<Indication.Crater>> counting = found.stream()
-                .filter(f -> segments.isEmpty()
-                        || segments.covers(
-                                inspection.joint().ruler().place(f.what().at())))
+                .filter(f ->
+                        everyCrater || joint.ruler().isOn(segments, f.what().at()))
                 .toList();
         List<Found<Indication.Crater>> open = counting.stream()
                 .filter(f -> f.what().depth().map(Length::isPositive).orElse(true))
@@ -238,7 +248,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding grooveSize(Rule.GrooveSize rule) {
-        new GrooveFaceCheck(inspection).size(finding);
+        new GrooveFaceCheck(inspection).size(finding, rule);
         return finding.build();
     }
 
@@ -290,8 +300,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding eitherWay(Rule.EitherWay rule) {
-        Finding ifSo = rule.ifSo().answer(new CriterionCheck(inspection, criterion, finding.fresh(), part));
-        Finding otherwise = rule.otherwise().answer(new CriterionCheck(inspection, criterion, finding.fresh(), part));
+        Finding ifSo = rule.ifSo().answer(new CriterionCheck(inspection, criterion, finding.fresh(), rest, part));
+        Finding otherwise =
+                rule.otherwise().answer(new CriterionCheck(inspection, criterion, finding.fresh(), rest, part));
         if (ifSo.verdict() == otherwise.verdict()) {
             return ifSo;
         }
@@ -317,48 +328,18 @@ final class CriterionCheck implements Rule.Cases<Finding> {
             finding.trace("the throat over the fit-up gap is demonstrated by "
                     + inspection.cover(Criterion.SIZE).get().by());
         }
-        List<Finding> judged = new ArrayList<>();
-        List<String> clauses = new ArrayList<>();
+        WorstPart worst = new WorstPart(finding);
         for (Rule.Part p : rule.parts()) {
-            Finding f = p.rule().answer(new CriterionCheck(inspection, criterion, finding.fresh(), true));
-            f.trace().forEach(line -> finding.trace(p.clause() + ": " + line));
-            if (!f.reason().isEmpty() && f.verdict() != Verdict.NOT_APPLICABLE) {
-                judged.add(f);
-                clauses.add(p.clause());
-                finding.confidence(f.confidence());
-            }
+            worst.add(
+                    p.clause(),
+                    p.rule().answer(new CriterionCheck(inspection, criterion, finding.fresh(), rest, true)));
         }
-        Verdict worst = Verdict.of(judged.stream().map(Finding::verdict).toList());
-        if (judged.isEmpty()) {
+        if (worst.isOpen()) {
             finding.allowed(RuleWords.allowed(rule, inspection.units()));
             return orLooked();
         }
-        List<Finding> deciding =
-                judged.stream().filter(f -> f.verdict() == worst).toList();
-        Finding first = deciding.get(0);
-        finding.shows(first)
-                .clause(clauses.get(judged.indexOf(first)))
-                .indications(union(deciding, Finding::indications))
-                .readings(union(deciding, Finding::readings));
-        judged.forEach(f -> finding.nearLimit(f.nearLimit()));
-        switch (worst) {
-            case REJECT -> finding.reject(first.reason());
-            case INCOMPLETE -> {
-                deciding.forEach(f -> f.asks().forEach(finding::ask));
-                finding.incomplete(first.reason());
-            }
-            default -> finding.accept(first.reason());
-        }
+        worst.settle();
         return finding.build();
-    }
-
-    private static List<Integer> union(
-            List<Finding> findings, java.util.function.Function<Finding, List<Integer>> indices) {
-        return findings.stream()
-                .flatMap(f -> indices.apply(f).stream())
-                .distinct()
-                .sorted()
-                .toList();
     }
 
     @Override
@@ -598,6 +579,13 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     /** What was not decided by anything recorded: cleared, covered, or not looked at yet. */
     private Finding orLooked() {
         if (finding.isOpen() && !part) {
+            Optional<String> free = rest.freeIndication(criterion);
+            if (free.isPresent()) {
+                return finding.measured("recorded")
+                        .allowed("no limit")
+                        .accept(free.get())
+                        .build();
+            }
             looked(inspection, criterion, finding);
         }
         return finding.build();

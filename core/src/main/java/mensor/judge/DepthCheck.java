@@ -23,6 +23,10 @@ final class DepthCheck {
                     f.what().division());
         }
 
+        Measured ofDepth(Length other) {
+            return new Measured(reading, index, span, other, division);
+        }
+
         static Measured ofReading(Found<Reading.Station> f, Length depth) {
             return new Measured(
                     true, f.index(), f.what().span(), depth, f.what().division());
@@ -42,6 +46,9 @@ final class DepthCheck {
             finding.nearLimit(accepted && GaugeLimit.isNear(limit.minus(m.depth()), m.division()));
         }
         boolean over = worst.depth().isOver(limit);
+        if (!over && coarse != null) {
+            worst = coarse; // it decides, so the numbers are its own
+        }
         List<Measured> deciding =
                 over ? measured.stream().filter(m -> m.depth().isOver(limit)).toList() : measured;
         String text = what + " " + worst.depth().in(unit).shownWithUnit() + " at "

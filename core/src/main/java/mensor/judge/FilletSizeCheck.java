@@ -1,10 +1,9 @@
 package mensor.judge;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import mensor.criteria.Rule;
 import mensor.judge.FilletSizes.At;
 import mensor.judge.FilletSizes.Blade;
@@ -26,6 +25,9 @@ import mensor.weld.Joint;
  * be under at all, what a fit-up gap adds, and whether enough was read to accept it.
  */
 final class FilletSizeCheck {
+    /** Of hundreds of openings nobody reads every line. */
+    private static final int MOST_OPENINGS = 30;
+
     private final Inspection inspection;
     private final Joint joint;
     private final Rule.FilletSize rule;
@@ -66,16 +68,21 @@ final class FilletSizeCheck {
         traceWanted(finding);
         finding.allowed(size.shownWithUnit(unit) + ", up to " + underrun.shown() + " under on at most "
                 + tenth().shownWithUnit());
-        List<Short> tooSmall = tooSmall(underrun);
-        Portion portion = new Portion();
+        List<Short> tooSmall = tooSmall(RealLength.of(underrun));
+        FilletPortion portion = new FilletPortion(joint, rule, unit, sizes);
         portion.trace(finding);
         List<Gap> openings = openingsOver();
         boolean refer = !openings.isEmpty() && mayBeReferred(openings);
         if (!tooSmall.isEmpty()) {
             rejectTooSmall(finding, tooSmall);
+        } else if (!portion.surelyBarred().isEmpty()) {
+            portion.decide(finding)
+                    .span(portion.surelyBarred().spans().get(0))
+                    .reject("under size at "
+                            + portion.surelyBarred().spans().get(0).shown() + ", where no underrun is allowed");
         } else if (portion.rejects()) {
             portion.decide(finding)
-                    .reject("at least " + portion.atLeast.shown() + " of "
+                    .reject("at least " + portion.atLeast().shown() + " of "
                             + joint.weldedLength().in(unit).shownWithUnit() + " is under size; "
                             + tenth().shownWithUnit() + " (10%) allowed");
         } else if (!openings.isEmpty() && !refer) {
@@ -94,15 +101,23 @@ final class FilletSizeCheck {
         }
     }
 
-    /** For the contract's own underrun: rejects what is further under, else wants the evidence that the size wants. */
-    void judgeUnderrun(Finding.Builder finding, Length most) {
+    /**
+     * For the contract's own underrun, as its number and as a leg in the drawing's meaning: rejects what is further under, else wants
+     * the evidence that the size wants.
+     */
+    void judgeUnderrun(Finding.Builder finding, Length most, RealLength asLeg) {
         finding.allowed("at most " + most.shownWithUnit() + " under");
-        List<Short> tooSmall = tooSmall(most);
+        List<Short> tooSmall = tooSmall(asLeg);
         if (!tooSmall.isEmpty()) {
             rejectTooSmall(finding, tooSmall);
             return;
         }
         List<String> missing = missingEvidence();
+        offTheWeld(finding);
+        barred(finding, new FilletPortion(joint, rule, unit, sizes));
+        if (!finding.isOpen()) {
+            return;
+        }
         if (stations.isEmpty() && blades.isEmpty() && marked.isEmpty()) {
             finding.incomplete("not measured yet", missing.get(0));
         } else if (!missing.isEmpty()) {
@@ -119,16 +134,20 @@ final class FilletSizeCheck {
 
     private void traceWanted(Finding.Builder finding) {
         joint.throat()
-                .ifPresent(
-                        t -> finding.trace("drawn throat " + t.shownWithUnit() + " = leg " + size.shownWithUnit(unit)));
+                .ifPresent(t -> finding.trace(
+                        "drawn throat " + t.in(unit).shownWithUnit() + " = leg " + size.shownWithUnit(unit)));
         finding.trace("size wanted " + size.shownWithUnit(unit) + "; a reading may be under by "
                 + underrun.shownWithUnit() + ", along at most 10% of the length");
-        for (Enlarged e : enlarged) {
+        List<Enlarged> shown = enlarged.size() > MOST_OPENINGS ? enlarged.subList(0, MOST_OPENINGS) : enlarged;
+        for (Enlarged e : shown) {
             for (Span s : e.where().spans()) {
                 finding.trace("fit-up opening " + e.opening().shown() + " at " + s.shown() + ": wanted there "
                         + size.in(unit).shown() + " + " + e.opening().shown() + " = "
                         + e.wanted().shownWithUnit(unit));
             }
+        }
+        if (shown.size() < enlarged.size()) {
+            finding.trace("and " + (enlarged.size() - shown.size()) + " more openings");
         }
         if (sizes.isDemonstrated()) {
             finding.trace("the throat over the fit-up gap is demonstrated: "
@@ -151,9 +170,8 @@ final class FilletSizeCheck {
     }
 
     /** Every station and mark that is under what is wanted there by more than the underrun. */
-    private List<Short> tooSmall(Length allowedUnderrun) {
+    private List<Short> tooSmall(RealLength under) {
         List<Short> found = new ArrayList<>();
-        RealLength under = RealLength.of(allowedUnderrun);
         for (At at : stations) {
             RealLength least = sizes.isUnderrunBarred(at.place())
                     ? at.wanted()
@@ -164,16 +182,23 @@ final class FilletSizeCheck {
             }
         }
         for (Marked m : marked) {
-            if (m.nominal() || m.where().isEmpty()) {
-                continue;
-            }
-            RealLength wanted = sizes.wantedEverywhere(m.where());
-            RealLength least = sizes.isUnderrunBarred(m.where()) ? wanted : wanted.minus(under);
-            if (m.least().isUnder(least)) {
-                found.add(new Short(true, m.index(), m.what().span(), m.least(), wanted, least));
+            if (!m.nominal()) {
+                shortest(m, under).ifPresent(found::add);
             }
         }
         return found;
+    }
+
+    /** The part of a marked stretch that is furthest under what it may be, where one is. */
+    private Optional<Short> shortest(Marked m, RealLength under) {
+        Short worst = null;
+        for (FilletSizes.Part p : sizes.parts(m)) {
+            RealLength least = p.underrunBarred() ? p.wanted() : p.wanted().minus(under);
+            if (m.least().isUnder(least) && (worst == null || least.isOver(worst.least()))) {
+                worst = new Short(true, m.index(), m.what().span(), m.least(), p.wanted(), least);
+            }
+        }
+        return Optional.ofNullable(worst);
     }
 
     private void rejectTooSmall(Finding.Builder finding, List<Short> tooSmall) {
@@ -221,7 +246,7 @@ final class FilletSizeCheck {
         return thick && !openings.get(0).opening().isOver(o.thick());
     }
 
-    private void incompletes(Finding.Builder finding, Portion portion, List<Gap> referred) {
+    private void incompletes(Finding.Builder finding, FilletPortion portion, List<Gap> referred) {
         for (Gap g : referred) {
             finding.span(g.span())
                     .incomplete(
@@ -240,30 +265,21 @@ final class FilletSizeCheck {
             }
         }
         for (Marked m : marked) {
-            boolean gapUnsure = enlarged.stream()
-                    .anyMatch(e -> !m.where().intersect(e.where()).isEmpty()
-                            && m.least().isUnder(e.wanted().minus(RealLength.of(underrun)))
-                            && !m.where().minus(e.where()).isEmpty());
-            if (m.nominal() || gapUnsure) {
+            if (m.nominal()) {
                 finding.indications(List.of(m.index()))
                         .span(m.what().span())
                         .incomplete(
-                                m.nominal()
-                                        ? m.what().least().shownWithUnit()
-                                                + " is the other system's name for the size wanted"
-                                        : "the least size of the stretch may lie over the fit-up gap",
-                                m.nominal()
-                                        ? "read the size at " + m.what().span().shown()
-                                                + " again in the drawing's units"
-                                        : "read the size over the gap within "
-                                                + m.what().span().shown());
+                                m.what().least().shownWithUnit() + " is the other system's name for the size wanted",
+                                "read the size at " + m.what().span().shown() + " again in the drawing's units");
             }
         }
+        offTheWeld(finding);
+        barred(finding, portion);
         if (portion.isOpen()) {
             portion.decide(finding)
                     .incomplete(
-                            "between " + portion.atLeast.shown() + " and "
-                                    + portion.atMost.shownWithUnit() + " may be under size; "
+                            "between " + portion.atLeast().shown() + " and "
+                                    + portion.atMost().shownWithUnit() + " may be under size; "
                                     + tenth().shownWithUnit() + " allowed",
                             "slide the blade and mark where it falls under "
                                     + size.in(unit).shown() + " near " + portion.firstUnsure());
@@ -277,41 +293,82 @@ final class FilletSizeCheck {
         }
     }
 
+    /** What was read where the drawing has no weld speaks for no size. */
+    private void offTheWeld(Finding.Builder finding) {
+        for (At at : sizes.stationsOff()) {
+            offTheWeld(finding.readings(List.of(at.index())), at.station().span());
+        }
+        for (Marked m : marked) {
+            if (m.isOffWeld()) {
+                offTheWeld(finding.indications(List.of(m.index())), m.what().span());
+            }
+        }
+    }
+
+    static void offTheWeld(Finding.Builder finding, Span where) {
+        finding.span(where)
+                .incomplete(
+                        where.shown() + " lies off the welded stretches",
+                        "correct the place " + where.shown() + " or the drawing: it lies off the welded stretches");
+    }
+
+    /** Between a good and a low station the weld may be under size near a girder's end, where it must not be at all. */
+    private void barred(Finding.Builder finding, FilletPortion portion) {
+        for (Span near : portion.perhapsBarred().spans()) {
+            finding.span(near)
+                    .incomplete(
+                            "the weld may be under size at " + near.shown() + ", where no underrun is allowed",
+                            "read the size at " + near.shown() + ", near the girder's end");
+        }
+    }
+
     private List<String> missingEvidence() {
-        List<Length> places = stations.stream()
-                .filter(a -> a.section().isWhole())
-                .map(At::place)
-                .toList();
+        TreeSet<Length> places = new TreeSet<>();
+        stations.stream().filter(a -> a.section().isWhole()).forEach(a -> places.add(a.place()));
         SpanSet marks = SpanSet.of(
                 marked.stream().flatMap(m -> m.where().spans().stream()).toList());
         SpanSet goes = sizes.bladesOf(size);
-        List<String> missing = new ArrayList<>(
-                new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places).missing(joint.segments()));
+        List<String> missing =
+                new ArrayList<>(new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), List.copyOf(places))
+                        .missing(joint.segments()));
         for (Enlarged e : enlarged) {
-            boolean read = e.where().isEmpty()
-                    || places.stream().anyMatch(e.where()::covers)
-                    || !sizes.bladesOf(e.wanted()).intersect(e.where()).isEmpty()
-                    || e.where().minus(marks).isEmpty();
-            if (!read) {
-                missing.add("read the size over the fit-up gap at "
-                        + e.where().spans().get(0).shown() + ": " + e.wanted().shownWithUnit(unit)
-                        + " is wanted there");
+            for (Span s : e.where().spans()) {
+                boolean read = holdsOne(places, s)
+                        || !sizes.bladesOf(e.wanted(), SpanSet.of(List.of(s))).isEmpty()
+                        || SpanSet.of(List.of(s)).minus(marks.within(s)).isEmpty();
+                if (!read) {
+                    missing.add("read the size over the fit-up gap at " + s.shown() + ": "
+                            + e.wanted().shownWithUnit(unit) + " is wanted there");
+                }
             }
         }
         return missing;
     }
 
+    private boolean holdsOne(TreeSet<Length> places, Span s) {
+        Length next = places.ceiling(s.from());
+        boolean atDatum = ruler.closed()
+                && s.to().compareTo(ruler.length()) == 0
+                && !places.isEmpty()
+                && places.first().isZero();
+        return next != null && !next.isOver(s.to()) || atDatum;
+    }
+
+    private static RealLength left(At at) {
+        return at.section().size().minus(at.wanted());
+    }
+
+    /** The station that is nearest to, or furthest under, what is wanted at its place. */
     private Optional<At> measuredLeast() {
         At least = null;
         for (At at : stations) {
-            if (least == null || at.section().size().isUnder(least.section().size())) {
-                least = at;
-            }
+            boolean tighter = least == null || left(at).isUnder(left(least));
+            least = tighter ? at : least;
         }
         return Optional.ofNullable(least);
     }
 
-    private void accept(Finding.Builder finding, Portion portion) {
+    private void accept(Finding.Builder finding, FilletPortion portion) {
         for (At at : stations) {
             RealLength limit = at.isLow() ? at.wanted().minus(RealLength.of(underrun)) : at.wanted();
             finding.nearLimit(GaugeLimit.isNear(
@@ -324,141 +381,32 @@ final class FilletSizeCheck {
         }
         finding.readings(stations.stream().map(At::index).toList())
                 .indications(marked.stream().map(Marked::index).toList());
-        if (portion.atMost.isPositive()) {
+        if (portion.atMost().isPositive()) {
             portion.decide(finding)
-                    .accept((portion.isExact() ? "" : "at most ") + portion.atMost.shownWithUnit()
+                    .accept((portion.isExact() ? "" : "at most ")
+                            + portion.atMost().shownWithUnit()
                             + " is under size, within 10% of the length, none by more than " + underrun.shown());
             return;
         }
         Optional<At> least = measuredLeast();
         if (least.isPresent()) {
             At at = least.get();
+            RealLength limit = at.isLow() ? at.wanted().minus(RealLength.of(underrun)) : at.wanted();
             Length measured = at.section().size().rounded().in(unit);
-            Length wanted = at.wanted().rounded().in(unit);
+            Length allowed = limit.rounded().in(unit);
+            String where = at.section().size().in(unit).shown() + " at "
+                    + at.station().at().shown();
             finding.measured("least " + at.section().size().shownWithUnit(unit))
-                    .margin(measured.minus(wanted))
-                    .numbers(Finding.Numbers.atLeast(measured, wanted))
+                    .margin(measured.minus(allowed))
+                    .numbers(Finding.Numbers.atLeast(measured, allowed))
                     .span(at.station().span())
-                    .accept("nothing under " + at.wanted().shownWithUnit(unit) + "; least "
-                            + at.section().size().in(unit).shown() + " at "
-                            + at.station().at().shown());
+                    .accept(
+                            at.isLow()
+                                    ? "the blade goes along the weld; " + where + " is not under "
+                                            + limit.shownWithUnit(unit) + ", the least at any place"
+                                    : "nothing under " + at.wanted().shownWithUnit(unit) + "; least " + where);
         } else {
             finding.measured("blade goes").accept("the blade goes along the weld");
-        }
-    }
-
-    /** What is under size: known exactly where it was marked, bounded between low and good stations. */
-    private final class Portion {
-        private final SpanSet surely;
-        private final SpanSet perhaps;
-        private final Length atLeast;
-        private final Length atMost;
-
-        Portion() {
-            SpanSet marks = SpanSet.of(marked.stream()
-                    .filter(m -> !m.nominal())
-                    .flatMap(m -> m.where().spans().stream())
-                    .toList());
-            SpanSet exact = lowMarks(sizes.welded(), size);
-            UndersizePortion base = new UndersizePortion(
-                    ruler, sizes.welded(), marks.union(sizes.bladesOf(size)), stationsAgainst(size, stations));
-            SpanSet least = exact.union(base.atLeast());
-            SpanSet most = exact.union(base.atMost());
-            for (Enlarged e : enlarged) {
-                List<At> here = stations.stream()
-                        .filter(a -> e.where().covers(a.place()))
-                        .toList();
-                UndersizePortion overGap = new UndersizePortion(
-                        ruler, e.where(), marks.union(sizes.bladesOf(e.wanted())), stationsAgainst(e.wanted(), here));
-                SpanSet low = lowMarks(e.where(), e.wanted());
-                least = least.union(low).union(overGap.atLeast());
-                most = most.union(low).union(overGap.atMost());
-            }
-            surely = least;
-            perhaps = most;
-            atLeast = least.total(unit);
-            atMost = most.total(unit);
-        }
-
-        private SpanSet lowMarks(SpanSet where, RealLength wanted) {
-            return SpanSet.of(marked.stream()
-                            .filter(m -> !m.nominal() && m.least().isUnder(wanted))
-                            .flatMap(m -> m.where().spans().stream())
-                            .toList())
-                    .intersect(where);
-        }
-
-        /** Low and good stations; one that only could reject is no good station, one to be read again is neither. */
-        private List<UndersizePortion.Station> stationsAgainst(RealLength wanted, List<At> of) {
-            return of.stream()
-                    .filter(a -> !a.nominal())
-                    .filter(a -> a.section().isWhole() || a.section().size().isUnder(wanted))
-                    .map(a -> new UndersizePortion.Station(
-                            a.place(), a.section().size().isUnder(wanted)))
-                    .toList();
-        }
-
-        boolean rejects() {
-            return atLeast.times(rule.portionDivisor()).isOver(joint.weldedLength());
-        }
-
-        boolean isOpen() {
-            return !rejects() && atMost.times(rule.portionDivisor()).isOver(joint.weldedLength());
-        }
-
-        boolean isExact() {
-            return atLeast.compareTo(atMost) == 0;
-        }
-
-        String firstUnsure() {
-            List<Span> unsure = perhaps.minus(surely).spans();
-            return unsure.isEmpty() ? "the low readings" : unsure.get(0).shown();
-        }
-
-        void trace(Finding.Builder finding) {
-            for (Span s : surely.spans()) {
-                finding.trace("under size for sure: " + s.shown());
-            }
-            for (Span s : perhaps.minus(surely).spans()) {
-                finding.trace("may be under size: " + s.shown());
-            }
-            if (atMost.isPositive()) {
-                finding.trace("under size: at least " + atLeast.shownWithUnit() + ", at most " + atMost.shownWithUnit()
-                        + "; 10% of " + joint.weldedLength().in(unit).shownWithUnit() + " is "
-                        + tenth().shownWithUnit());
-            }
-        }
-
-        Finding.Builder decide(Finding.Builder finding) {
-            Length decisive = rejects() ? atLeast : atMost;
-            SpanSet places = rejects() ? surely : perhaps;
-            if (!places.isEmpty()) {
-                finding.span(new Span(
-                        places.spans().get(0).from(),
-                        places.spans().get(places.spans().size() - 1).to()));
-            }
-            finding.indications(marked.stream()
-                            .filter(m -> m.least().isUnder(size)
-                                    || enlarged.stream()
-                                            .anyMatch(e -> !m.where()
-                                                            .intersect(e.where())
-                                                            .isEmpty()
-                                                    && m.least().isUnder(e.wanted())))
-                            .map(Marked::index)
-                            .toList())
-                    .readings(stations.stream().filter(At::isLow).map(At::index).toList());
-            String bounds = isExact() ? atMost.shownWithUnit() : atLeast.shown() + " to " + atMost.shownWithUnit();
-            return finding.measured(bounds + " under size (" + percent(decisive) + ")")
-                    .margin(tenth().minus(decisive))
-                    .numbers(Finding.Numbers.atMost(decisive.in(unit), tenth()));
-        }
-
-        private String percent(Length part) {
-            var share = part.exactNanometres().divide(joint.weldedLength().exactNanometres());
-            BigDecimal percent = new BigDecimal(share.getNumerator())
-                    .multiply(BigDecimal.valueOf(100))
-                    .divide(new BigDecimal(share.getDenominator()), 1, RoundingMode.HALF_UP);
-            return percent.stripTrailingZeros().toPlainString() + "%";
         }
     }
 }

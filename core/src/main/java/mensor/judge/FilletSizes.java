@@ -1,8 +1,11 @@
 package mensor.judge;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import mensor.criteria.Rule;
+import mensor.length.GreatestAlong;
+import mensor.length.GreatestAlong.Piece;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Ruler;
@@ -32,17 +35,30 @@ final class FilletSizes {
     private final SpanSet welded;
     private final SpanSet noUnderrun;
     private final List<Enlarged> enlarged = new ArrayList<>();
+    private final GreatestAlong<RealLength> wantedOverGaps;
     private final boolean demonstrated;
     private final List<At> stations = new ArrayList<>();
     private final List<Blade> blades = new ArrayList<>();
     private final List<Marked> marked = new ArrayList<>();
+    private final GreatestAlong<RealLength> bladesAlong;
 
     /** A stretch where a fit-up opening asks more leg. */
     record Enlarged(SpanSet where, Length opening, RealLength wanted) {}
 
-    /** A station's size, against what is wanted there. */
+    /**
+     * A station's size, against what is wanted there.
+     *
+     * @param nominal low, but the other system's name for what is wanted
+     * @param onWeld on the welded stretches; one off them cannot speak for the size
+     */
     record At(
-            int index, Reading.Station station, Length place, SectionSize section, RealLength wanted, boolean nominal) {
+            int index,
+            Reading.Station station,
+            Length place,
+            SectionSize section,
+            RealLength wanted,
+            boolean nominal,
+            boolean onWeld) {
         boolean isLow() {
             return !nominal && section.size().isUnder(wanted);
         }
@@ -50,7 +66,15 @@ final class FilletSizes {
 
     record Blade(int index, Span span, SpanSet where, RealLength atLeast) {}
 
-    record Marked(int index, Indication.Undersize what, SpanSet where, RealLength least, boolean nominal) {}
+    /** @param where what of it lies on the welded stretches */
+    record Marked(int index, Indication.Undersize what, SpanSet where, RealLength least, boolean nominal) {
+        boolean isOffWeld() {
+            return where.isEmpty();
+        }
+    }
+
+    /** A part of a marked stretch with what is wanted all along it. */
+    record Part(RealLength wanted, boolean underrunBarred) {}
 
     FilletSizes(Inspection inspection, Rule.FilletSize rule) {
         this.inspection = inspection;
@@ -71,13 +95,21 @@ final class FilletSizes {
             for (Gap gap : joint.gaps()) {
                 if (gap.opening().isOver(rule.openings().get().free())) {
                     enlarged.add(new Enlarged(
-                            ruler.straight(List.of(gap.span())).intersect(welded),
-                            gap.opening(),
-                            size.plus(RealLength.of(gap.opening()))));
+                            ruler.on(welded, gap.span()), gap.opening(), size.plus(RealLength.of(gap.opening()))));
                 }
             }
         }
+        this.wantedOverGaps = new GreatestAlong<>(
+                enlarged.stream()
+                        .flatMap(e -> e.where().spans().stream().map(s -> new Piece<>(s, e.wanted())))
+                        .toList(),
+                Comparator.naturalOrder());
         gatherReadings();
+        this.bladesAlong = new GreatestAlong<>(
+                blades.stream()
+                        .flatMap(b -> b.where().spans().stream().map(s -> new Piece<>(s, b.atLeast())))
+                        .toList(),
+                Comparator.naturalOrder());
     }
 
     private SpanSet girderEnds() {
@@ -98,10 +130,18 @@ final class FilletSizes {
     private void gatherReadings() {
         for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
             Length place = ruler.place(f.what().at());
-            SectionSize.of(joint, f.what()).filter(s -> welded.covers(place)).ifPresent(section -> {
+            SectionSize.of(joint, f.what()).ifPresent(section -> {
                 RealLength wanted = wantedAt(place);
-                boolean nominal = section.size().isUnder(wanted) && section.isNominallyEnough(joint, unit, wanted);
-                stations.add(new At(f.index(), f.what(), place, section, wanted, nominal));
+                boolean nominal =
+                        section.size().isUnder(wanted) && SectionSize.isNominallyEnough(joint, f.what(), unit, wanted);
+                stations.add(new At(
+                        f.index(),
+                        f.what(),
+                        place,
+                        section,
+                        wanted,
+                        nominal,
+                        ruler.isOn(welded, f.what().at())));
             });
         }
         for (Found<Reading.Blade> f : Found.readings(inspection, Reading.Blade.class)) {
@@ -121,12 +161,7 @@ final class FilletSizes {
                             .map(this::inDrawnMeaning)
                             .filter(p -> !p.isUnder(size))
                             .isPresent();
-            marked.add(new Marked(
-                    f.index(),
-                    f.what(),
-                    ruler.straight(List.of(f.what().span())).intersect(welded),
-                    least,
-                    nominal));
+            marked.add(new Marked(f.index(), f.what(), ruler.on(welded, f.what().span()), least, nominal));
         }
     }
 
@@ -164,8 +199,14 @@ final class FilletSizes {
         return demonstrated;
     }
 
+    /** Those on the welded stretches. */
     List<At> stations() {
-        return stations;
+        return stations.stream().filter(At::onWeld).toList();
+    }
+
+    /** Those beside them, where the drawing has no weld. */
+    List<At> stationsOff() {
+        return stations.stream().filter(a -> !a.onWeld()).toList();
     }
 
     List<Blade> blades() {
@@ -177,41 +218,69 @@ final class FilletSizes {
     }
 
     private RealLength wantedAt(Length place) {
-        RealLength wanted = size;
-        for (Enlarged e : enlarged) {
-            if (e.where().covers(place) && e.wanted().isOver(wanted)) {
-                wanted = e.wanted();
-            }
-        }
-        return wanted;
+        RealLength overGap = wantedOverGaps.at(place).orElse(size);
+        // on a closed weld the datum is the end of a gap that ends there
+        return ruler.closed() && place.isZero()
+                ? wantedOverGaps
+                        .at(ruler.length())
+                        .filter(w -> w.isOver(overGap))
+                        .orElse(overGap)
+                : overGap;
     }
 
     boolean isUnderrunBarred(Length place) {
-        return noUnderrun.covers(place);
+        return ruler.isOn(noUnderrun, place);
     }
 
-    boolean isUnderrunBarred(SpanSet where) {
-        return where.spans().stream().anyMatch(s -> s.extent().isZero() && noUnderrun.covers(s.from()))
-                || where.intersect(noUnderrun).total(unit).isPositive();
-    }
-
-    /** The size wanted all along a stretch: a gap's greater one only where the gap spans the stretch. */
-    RealLength wantedEverywhere(SpanSet where) {
-        RealLength wanted = size;
-        for (Enlarged e : enlarged) {
-            boolean spans = where.minus(e.where()).isEmpty()
-                    && !where.intersect(e.where()).isEmpty();
-            if (spans && e.wanted().isOver(wanted)) {
-                wanted = e.wanted();
+    /**
+     * A marked stretch, split where a fit-up gap or a girder's end asks something else: the most that is asked near a
+     * girder's end and the most elsewhere. One that lies off the welded stretches is held against the drawing's size.
+     */
+    List<Part> parts(Marked mark) {
+        SpanSet where = mark.isOffWeld() ? ruler.straight(List.of(mark.what().span())) : mark.where();
+        List<Part> parts = new ArrayList<>();
+        for (Span s : where.spans()) {
+            if (s.extent().isZero()) {
+                parts.add(new Part(wantedAt(s.from()), isUnderrunBarred(s.from())));
+                continue;
+            }
+            for (Span near : noUnderrun.within(s).spans()) {
+                parts.add(new Part(wantedOver(near), true));
+            }
+            for (Span far : SpanSet.of(List.of(s)).minus(noUnderrun).spans()) {
+                parts.add(new Part(wantedOver(far), false));
             }
         }
-        return wanted;
+        return parts;
     }
 
+    private RealLength wantedOver(Span stretch) {
+        return wantedOverGaps.over(stretch).orElse(size);
+    }
+
+    /** Whether a mark is under what is wanted anywhere along it. */
+    boolean isLow(Marked mark) {
+        return parts(mark).stream().anyMatch(p -> mark.least().isUnder(p.wanted()));
+    }
+
+    /** Where a blade of this size or more went. */
     SpanSet bladesOf(RealLength wanted) {
-        return SpanSet.of(blades.stream()
-                .filter(b -> !b.atLeast().isUnder(wanted))
-                .flatMap(b -> b.where().spans().stream())
+        return goes(bladesAlong.pieces(), wanted);
+    }
+
+    /** The same within some stretches alone. */
+    SpanSet bladesOf(RealLength wanted, SpanSet within) {
+        List<Span> spans = new ArrayList<>();
+        for (Span s : within.spans()) {
+            spans.addAll(goes(bladesAlong.touching(s), wanted).within(s).spans());
+        }
+        return SpanSet.of(spans);
+    }
+
+    private static SpanSet goes(List<Piece<RealLength>> along, RealLength wanted) {
+        return SpanSet.of(along.stream()
+                .filter(p -> !p.value().isUnder(wanted))
+                .map(Piece::span)
                 .toList());
     }
 }

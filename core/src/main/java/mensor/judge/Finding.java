@@ -78,6 +78,52 @@ public record Finding(
         return with(Verdict.INCOMPLETE, why, trace, List.copyOf(all), false);
     }
 
+    /** With a word of the book on something that it leaves free. */
+    Finding noted(String line, Confidence sure) {
+        Finding f = traced(line);
+        return new Finding(
+                id,
+                criterion,
+                verdict,
+                measured,
+                allowed,
+                margin,
+                numbers,
+                span,
+                indications,
+                readings,
+                citation,
+                confidence.lower(sure),
+                reason,
+                f.trace(),
+                asks,
+                nearLimit);
+    }
+
+    /** Left open by entries that nothing judges; what it asked already stays asked. */
+    Finding leftOpen(
+            String why, List<String> more, Span where, List<Integer> readingsOpen, List<Integer> indicationsOpen) {
+        List<String> all = new ArrayList<>(asks);
+        all.addAll(more);
+        return new Finding(
+                id,
+                criterion,
+                Verdict.INCOMPLETE,
+                "not judged",
+                "",
+                "",
+                Optional.empty(),
+                Optional.of(where),
+                indicationsOpen,
+                readingsOpen,
+                citation,
+                confidence,
+                verdict == Verdict.INCOMPLETE ? reason : why,
+                traceWith(why),
+                List.copyOf(all),
+                false);
+    }
+
     /** With one more line of arithmetic. */
     Finding traced(String line) {
         return with(verdict, reason, traceWith(line), asks, nearLimit);
@@ -252,6 +298,13 @@ public record Finding(
 
         Builder numbers(Numbers value) {
             numbers = value;
+            return this;
+        }
+
+        /** No number decides. */
+        Builder noNumbers() {
+            margin = "";
+            numbers = null;
             return this;
         }
 

@@ -6,9 +6,12 @@ import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Rule;
 import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.SpanSet;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
+import mensor.look.Verdict;
 import mensor.weld.Joint;
 import mensor.weld.Penetration;
 
@@ -23,55 +26,72 @@ final class GrooveFaceCheck {
     /** Judges the heights that were read and the underfill that was seen; leaves the finding open where nothing was. */
     void height(Finding.Builder finding, Rule.FaceHeight rule) {
         finding.trace(rule.reckoned()).confidence(rule.confidence());
-        if (underfill(finding, rule.below())) {
-            return;
-        }
         List<DepthCheck.Measured> above = new ArrayList<>();
-        DepthCheck.Measured lowest = null;
         for (DepthCheck.Measured m : read(Reading.Station::reinforcement)) {
             finding.trace(
                     "reinforcement " + shown(m.depth()) + " at " + m.span().shown());
-            lowest = lowest == null || m.depth().isUnder(lowest.depth()) ? m : lowest;
             if (!m.depth().isNegative()) {
                 above.add(m);
             }
         }
-        if (lowest == null) {
+        Finding.Builder high = finding.fresh();
+        if (!above.isEmpty()) {
+            DepthCheck.atMost(high, above, rule.most(), inspection.units(), "reinforcement");
+        }
+        Finding.Builder low = finding.fresh();
+        below(low, rule.below());
+        new WorstPart(finding).add("", high.build()).add("", low.build()).settle();
+    }
+
+    /** How far the face lies below the surface: underfill that was seen, and heights that were read below zero. */
+    private void below(Finding.Builder finding, Length most) {
+        List<DepthCheck.Measured> known = new ArrayList<>();
+        List<Found<Indication.Underfill>> unknown = new ArrayList<>();
+        for (Found<Indication.Underfill> f : Found.indications(inspection, Indication.Underfill.class)) {
+            if (f.what().depth().isPresent()) {
+                known.add(DepthCheck.Measured.of(f));
+            } else {
+                unknown.add(f);
+            }
+        }
+        for (DepthCheck.Measured m : read(Reading.Station::reinforcement)) {
+            if (m.depth().isNegative()) {
+                known.add(m.ofDepth(m.depth().negate()));
+            }
+        }
+        if (!known.isEmpty()) {
+            DepthCheck.atMost(finding, known, most, inspection.units(), "face below the surface by");
+        }
+        boolean rejects = !finding.isOpen() && finding.build().verdict() == Verdict.REJECT;
+        if (unknown.isEmpty() || rejects) {
             return;
         }
-        Length under = lowest.depth().isNegative() ? lowest.depth().negate() : Length.zero(inspection.units());
-        if (under.isOver(rule.below())) {
-            finding.measured(shown(lowest.depth()))
-                    .allowed(
-                            rule.below().isZero()
-                                    ? "not below the surface"
-                                    : "at most " + shown(rule.below()) + " below the surface")
-                    .span(lowest.span())
-                    .readings(List.of(lowest.index()))
-                    .reject("the face lies " + shown(under) + " below the surface at "
-                            + lowest.span().shown());
-        } else if (above.isEmpty()) {
-            finding.measured(shown(lowest.depth()))
-                    .allowed("at most " + shown(rule.below()) + " below the surface")
-                    .span(lowest.span())
-                    .readings(List.of(lowest.index()))
-                    .accept("the face lies " + shown(under) + " below the surface at "
-                            + lowest.span().shown() + ", within " + shown(rule.below()));
+        Span first = unknown.get(0).what().span();
+        finding.indications(Found.indices(unknown))
+                .span(first)
+                .measured("underfill")
+                .allowed(most.isZero() ? "none" : shown(most))
+                .noNumbers();
+        if (most.isZero()) {
+            finding.reject("underfill at " + first.shown() + "; none is allowed");
         } else {
-            DepthCheck.atMost(finding, above, rule.most(), inspection.units(), "reinforcement");
+            finding.incomplete(
+                    "underfill at " + first.shown() + " was not measured; " + shown(most) + " is allowed",
+                    "measure the depth of the underfill at " + first.shown());
         }
     }
 
     /** As above, where the height has no limit: the convexity that was read, if the book limits that. */
     void convexity(Finding.Builder finding, Rule.GrooveFace rule) {
         finding.confidence(rule.confidence());
-        if (underfill(finding, Length.zero(inspection.units()))) {
-            return;
-        }
+        Finding.Builder low = finding.fresh();
+        below(low, Length.zero(inspection.units()));
+        Finding.Builder stout = finding.fresh();
         List<DepthCheck.Measured> read = read(Reading.Station::convexity);
         if (rule.convexity().isPresent() && !read.isEmpty()) {
-            DepthCheck.atMost(finding, read, rule.convexity().get(), inspection.units(), "convexity");
+            DepthCheck.atMost(stout, read, rule.convexity().get(), inspection.units(), "convexity");
         }
+        new WorstPart(finding).add("", stout.build()).add("", low.build()).settle();
     }
 
     private List<DepthCheck.Measured> read(Function<Reading.Station, Optional<Length>> measure) {
@@ -80,30 +100,8 @@ final class GrooveFaceCheck {
                 .toList();
     }
 
-    /** Whether underfill rejects; one no deeper than {@code below} is named and decides nothing. */
-    private boolean underfill(Finding.Builder finding, Length below) {
-        List<Found<Indication.Underfill>> found = Found.indications(inspection, Indication.Underfill.class);
-        List<Found<Indication.Underfill>> real = found.stream()
-                .filter(f -> f.what().depth().map(d -> d.isOver(below)).orElse(true))
-                .toList();
-        if (real.isEmpty()) {
-            if (!found.isEmpty()) {
-                finding.indications(Found.indices(found)).accept("underfill no deeper than " + shown(below));
-            }
-            return false;
-        }
-        Indication.Underfill first = real.get(0).what();
-        finding.indications(Found.indices(real))
-                .span(first.span())
-                .measured(first.depth().map(this::shown).orElse("underfill"))
-                .allowed(below.isZero() ? "none" : shown(below))
-                .reject("underfill at " + first.span().shown() + "; "
-                        + (below.isZero() ? "none is allowed" : shown(below) + " allowed"));
-        return true;
-    }
-
     /** An undersize stretch rejects; a partial penetration's throat, where it is read, is at least the drawing's. */
-    void size(Finding.Builder finding) {
+    void size(Finding.Builder finding, Rule.GrooveSize rule) {
         Joint joint = inspection.joint();
         List<Found<Indication.Undersize>> undersize = Found.indications(inspection, Indication.Undersize.class);
         if (!undersize.isEmpty()) {
@@ -123,10 +121,30 @@ final class GrooveFaceCheck {
             finding.incomplete("the drawing's throat is not known", "give the throat that the drawing asks");
             return;
         }
-        Length wanted = joint.throat().get();
-        DepthCheck.Measured least = read.get(0);
-        for (DepthCheck.Measured m : read) {
-            least = m.depth().isUnder(least.depth()) ? m : least;
+        SpanSet welded = ShortSums.welded(joint);
+        List<DepthCheck.Measured> on = read.stream()
+                .filter(m -> joint.ruler().isOn(welded, m.span().from()))
+                .toList();
+        if (!on.isEmpty()) {
+            throats(finding, rule, on);
+        }
+        if (finding.isOpen() || finding.build().verdict() != Verdict.REJECT) {
+            read.stream()
+                    .filter(m -> !on.contains(m))
+                    .forEach(m -> FilletSizeCheck.offTheWeld(finding.readings(List.of(m.index())), m.span()));
+        }
+    }
+
+    private void throats(Finding.Builder finding, Rule.GrooveSize rule, List<DepthCheck.Measured> read) {
+        Joint joint = inspection.joint();
+        Length wanted = joint.throat().orElseThrow().in(inspection.units());
+        List<DepthCheck.Measured> low =
+                read.stream().filter(m -> m.depth().isUnder(wanted)).toList();
+        List<DepthCheck.Measured> tooLow =
+                low.stream().filter(m -> !isNominal(m.depth(), wanted)).toList();
+        DepthCheck.Measured least = null;
+        for (DepthCheck.Measured m : tooLow.isEmpty() ? low.isEmpty() ? read : low : tooLow) {
+            least = least == null || m.depth().isUnder(least.depth()) ? m : least;
         }
         Length throat = least.depth().in(wanted.unit());
         finding.measured(throat.shownWithUnit())
@@ -135,12 +153,34 @@ final class GrooveFaceCheck {
                 .numbers(Finding.Numbers.atLeast(throat, wanted))
                 .span(least.span())
                 .readings(read.stream().map(DepthCheck.Measured::index).toList());
-        if (throat.isUnder(wanted)) {
-            finding.reject("throat " + throat.shownWithUnit() + " at "
-                    + least.span().shown() + "; " + wanted.shownWithUnit() + " wanted, no underrun allowed");
-        } else {
+        if (!tooLow.isEmpty()) {
+            finding.readings(tooLow.stream().map(DepthCheck.Measured::index).toList())
+                    .reject("throat " + throat.shownWithUnit() + " at "
+                            + least.span().shown() + "; " + wanted.shownWithUnit() + " wanted, no underrun allowed");
+            return;
+        }
+        if (!low.isEmpty()) {
+            finding.incomplete(
+                    least.depth().shownWithUnit() + " at " + least.span().shown()
+                            + " is the other system's name for the throat wanted",
+                    "read the throat at " + least.span().shown() + " again in the drawing's units");
+            return;
+        }
+        List<Length> places =
+                read.stream().map(m -> joint.ruler().place(m.span().from())).toList();
+        List<String> missing =
+                new SizeEvidenceCheck(rule.evidence(), joint.ruler(), SpanSet.NONE, places).missing(joint.segments());
+        for (String line : missing) {
+            finding.incomplete("not enough was read to accept the throat", line);
+        }
+        if (missing.isEmpty()) {
             finding.accept("throat at least " + wanted.shownWithUnit() + " where it was read");
         }
+    }
+
+    private boolean isNominal(Length read, Length wanted) {
+        return read.unit() != inspection.units()
+                && SectionSize.nominalPair(read).filter(p -> !p.isUnder(wanted)).isPresent();
     }
 
     private String shown(Length l) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
+import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.length.Length;
 import mensor.look.Addendum;
@@ -50,10 +51,13 @@ public final class Judge {
 
     private static List<Finding> findings(Inspection inspection, CriteriaBook book) {
         List<Finding> findings = new ArrayList<>();
+        Coverage coverage = new Coverage(book, inspection.joint(), inspection.units()).with(inspection.addenda());
+        EntriesWithoutRule rest = new EntriesWithoutRule(inspection, book, coverage);
         for (Criterion criterion : Criterion.values()) {
             Finding.Builder finding = Finding.of(criterion, book.citation(criterion, inspection.joint()));
-            findings.add(book.rule(criterion, inspection.joint(), inspection.units())
-                    .answer(new CriterionCheck(inspection, criterion, finding)));
+            Finding judged = book.rule(criterion, inspection.joint(), inspection.units())
+                    .answer(new CriterionCheck(inspection, criterion, finding, rest));
+            findings.add(rest.saidOf(judged));
         }
         for (Addendum a : inspection.addenda()) {
             Citation where = new Citation("contract", a.note().orElse(a.kind().id()), Confidence.HIGH);
@@ -108,6 +112,12 @@ public final class Judge {
                         + f.confidence().id() + " confidence; check against your copy.");
             }
         }
+        new EntriesWithoutRule(
+                        inspection,
+                        book,
+                        new Coverage(book, inspection.joint(), inspection.units()).with(inspection.addenda()))
+                .notes()
+                .forEach(notes::add);
         for (Cover c : inspection.covered()) {
             notes.add(
                     c.criterion() == Criterion.SIZE

@@ -266,7 +266,7 @@ public final class LookAgain {
             for (int i = 0; i < before.indications().size(); i++) {
                 Indication old = before.indications().get(i);
                 if (repair.acceptedIndications().contains(i)) {
-                    notes.add(capital(old.kind().replace('-', ' '))
+                    notes.add(capital(old.kind().words())
                             + (old.isPlaced() ? " at " + old.span().shown() : "")
                             + " is accepted as it is by the Engineer's document.");
                 } else if (!repair.corrected().contains(i) && !isReadAnew(old)) {
@@ -375,7 +375,7 @@ public final class LookAgain {
                     && again.covers(ruler.place(old.span().from()));
             return lookedAt
                     && fresh.indications().stream()
-                            .anyMatch(n -> n.kind().equals(old.kind())
+                            .anyMatch(n -> n.kind() == old.kind()
                                     && toe(n) == toe(old)
                                     && n.span().equals(old.span()));
         }

@@ -20,6 +20,9 @@ import mensor.look.Inspection;
  * surely keep it where every place that they could have keeps them apart.
  */
 final class PoreSpacingCheck {
+    /** More are not placed one by one: so many hardly ever lie four inches apart, and the bounds say so. */
+    private static final int MOST_PLACED = 1_500;
+
     private final Inspection inspection;
     private final Rule.PoreSpacing rule;
 
@@ -33,10 +36,16 @@ final class PoreSpacingCheck {
 
     /** There is at least one pore. */
     void judge(Finding.Builder finding) {
-        List<Found<Indication.Porosity>> found = Found.indications(inspection, Indication.Porosity.class);
+        List<Found<Indication.Porosity>> recorded = Found.indications(inspection, Indication.Porosity.class);
+        List<Found<Indication.Porosity>> found =
+                recorded.stream().filter(f -> f.what().diameter().isPositive()).toList();
         String allowed = "one in any " + rule.window().shownWithUnit() + ", none over "
                 + rule.most().shownWithUnit();
         finding.allowed(allowed);
+        if (found.isEmpty()) {
+            finding.measured("0").indications(Found.indices(recorded)).accept("of diameter 0: nothing there");
+            return;
+        }
         Found<Indication.Porosity> largest = found.stream()
                 .max(Comparator.comparing(f -> f.what().diameter()))
                 .orElseThrow();
@@ -54,11 +63,15 @@ final class PoreSpacingCheck {
         long all = found.stream().mapToLong(f -> f.what().count()).sum();
         finding.measured(all == 1 ? "1 pore" : all + " pores").indications(Found.indices(found));
         Optional<Span> broken = surelyBroken(pores);
+        boolean kept = broken.isEmpty() && surelyKept(pores);
+        if (!kept && broken.isEmpty() && all <= MOST_PLACED) {
+            broken = new PoreRing(inspection.joint().ruler(), found, rule.window()).crowded();
+        }
         if (broken.isPresent()) {
             finding.span(broken.get())
                     .reject("more than one pore in " + rule.window().shownWithUnit() + " at "
                             + broken.get().shown());
-        } else if (surelyKept(pores)) {
+        } else if (kept) {
             finding.accept(
                     all == 1
                             ? "one pore of "
@@ -82,7 +95,7 @@ final class PoreSpacingCheck {
         for (Found<Indication.Porosity> f : found) {
             Span s = f.what().span();
             Length from = ruler.place(s.from());
-            Length to = s.wraps() ? ruler.place(s.to()).plus(ruler.length()) : from.plus(s.extent());
+            Length to = from.plus(s.wraps() ? s.extent().plus(ruler.length()) : s.extent());
             pores.add(new Somewhere(f.index(), from, to, f.what().count()));
             if (ruler.closed()) {
                 pores.add(new Somewhere(

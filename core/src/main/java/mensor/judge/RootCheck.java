@@ -2,14 +2,15 @@ package mensor.judge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.look.AddendumKind;
+import mensor.look.Criterion;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
-import mensor.look.Verdict;
 
 /**
  * The root of a weld made from one side: incomplete penetration and burn-through reject, undercut at the root by its own
@@ -26,7 +27,7 @@ final class RootCheck {
 
     /** Whether anything of the root was recorded: an indication, or a reading of its kind. */
     static boolean isRecorded(Inspection inspection) {
-        boolean seen = inspection.indications().stream().anyMatch(i -> i.criterion() == mensor.look.Criterion.ROOT);
+        boolean seen = inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT);
         return seen
                 || Found.readings(inspection, Reading.Station.class).stream()
                         .anyMatch(f -> f.what().rootReinforcement().isPresent()
@@ -42,11 +43,11 @@ final class RootCheck {
         return depths(inspection, Indication.RootConcavity.class, -1);
     }
 
-    /** Those indications, and the root reinforcement readings above (1) or below (−1) the surface as positive depths. */
+    /** Those indications, and the readings of a root flush or above (1), or flush or below (−1), as positive depths. */
     private static List<DepthCheck.Measured> depths(Inspection inspection, Class<? extends Indication> kind, int sign) {
         Stream<DepthCheck.Measured> read = Found.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> f.what().rootReinforcement().isPresent())
-                .filter(f -> f.what().rootReinforcement().get().signum() == sign)
+                .filter(f -> f.what().rootReinforcement().get().signum() != -sign)
                 .map(f -> {
                     Length height = f.what().rootReinforcement().get();
                     return DepthCheck.Measured.ofReading(f, sign < 0 ? height.negate() : height);
@@ -55,12 +56,51 @@ final class RootCheck {
                 .toList();
     }
 
-    /** Judges what was recorded; leaves the finding open where nothing was. */
+    /** Judges what was recorded; leaves the finding open where nothing was that speaks for the root. */
     void judge(Finding.Builder finding) {
+        WorstPart worst =
+                new WorstPart(finding).add("", forbidden(finding.fresh()).build());
         UndercutCheck undercut = new UndercutCheck(inspection, rule.undercut());
         if (undercut.hasAny()) {
-            undercut.judge(finding);
+            Finding.Builder part = finding.fresh();
+            undercut.judge(part);
+            worst.add("", part.build());
         }
+        worst.add(
+                        "",
+                        height(
+                                        finding.fresh(),
+                                        meltThrough(inspection),
+                                        rule.meltThroughMost(),
+                                        AddendumKind.MELT_THROUGH_MAX,
+                                        rule.meltThroughAdvice(),
+                                        "melt-through")
+                                .build())
+                .add(
+                        "",
+                        height(
+                                        finding.fresh(),
+                                        concavity(inspection),
+                                        rule.concavityMost(),
+                                        AddendumKind.ROOT_CONCAVITY_MAX,
+                                        rule.concavityAdvice(),
+                                        "root concavity")
+                                .build())
+                .settle();
+        if (finding.isOpen() && isJudged()) {
+            finding.accept("nothing of what was recorded at the root is limited here");
+        }
+    }
+
+    /** A width of the root tells nothing of how it is; a height of zero is a flush root. */
+    private boolean isJudged() {
+        return inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT)
+                || Found.readings(inspection, Reading.Station.class).stream()
+                        .anyMatch(f -> f.what().rootReinforcement().isPresent());
+    }
+
+    /** Incomplete penetration and burn-through reject. */
+    private Finding.Builder forbidden(Finding.Builder finding) {
         List<Integer> rejecting = new ArrayList<>();
         Indication first = null;
         for (int i = 0; i < inspection.indications().size(); i++) {
@@ -74,42 +114,31 @@ final class RootCheck {
             }
         }
         if (first != null) {
+            String kind = first.kind().words();
             finding.indications(rejecting)
                     .span(first.span())
-                    .measured(first.kind().replace('-', ' '))
+                    .measured(kind)
                     .allowed("none")
-                    .reject(first.kind().replace('-', ' ') + " at "
-                            + first.span().shown() + "; none is allowed");
-            return;
+                    .reject(kind + " at " + first.span().shown() + "; none is allowed");
         }
-        if (rule.meltThroughMost().isPresent() || rule.concavityMost().isPresent()) {
-            limited(finding, meltThrough(inspection), rule.meltThroughMost().orElseThrow(), "melt-through");
-            limited(finding, concavity(inspection), rule.concavityMost().orElseThrow(), "root concavity");
-        } else {
-            noLimit(
-                    finding,
-                    meltThrough(inspection),
-                    AddendumKind.MELT_THROUGH_MAX,
-                    "melt-through",
-                    rule.meltThroughAdvice());
-            noLimit(
-                    finding,
-                    concavity(inspection),
-                    AddendumKind.ROOT_CONCAVITY_MAX,
-                    "root concavity",
-                    rule.concavityAdvice());
-        }
-        if (finding.isOpen() && isRecorded(inspection)) {
-            finding.accept("nothing of what was recorded at the root is limited here");
-        }
+        return finding;
     }
 
-    /** Against the book's own limit; an earlier reject stands. */
-    private void limited(Finding.Builder finding, List<DepthCheck.Measured> found, Length most, String what) {
-        if (!found.isEmpty() && (finding.isOpen() || finding.build().verdict() != Verdict.REJECT)) {
+    /** Against the book's own limit; where it has none, by the contract's, else the Engineer sets it. */
+    private Finding.Builder height(
+            Finding.Builder finding,
+            List<DepthCheck.Measured> found,
+            Optional<Length> most,
+            AddendumKind addendum,
+            Length advice,
+            String what) {
+        if (most.isEmpty()) {
+            noLimit(finding, found, addendum, what, advice);
+        } else if (!found.isEmpty()) {
             finding.confidence(rule.adviceConfidence());
-            DepthCheck.atMost(finding, found, most, inspection.units(), what);
+            DepthCheck.atMost(finding, found, most.get(), inspection.units(), what);
         }
+        return finding;
     }
 
     private void noLimit(
@@ -124,7 +153,8 @@ final class RootCheck {
             return;
         }
         if (inspection.addendum(addendum).isPresent()) {
-            finding.trace(what + " is judged by the contract's limit " + addendum.id());
+            finding.trace(what + " is judged by the contract's limit " + addendum.id())
+                    .accept("judged by the contract's limit");
             return;
         }
         DepthCheck.Measured worst = real.get(0);
@@ -133,22 +163,20 @@ final class RootCheck {
         }
         finding.confidence(rule.adviceConfidence())
                 .trace("a welder's test piece may have " + what + " up to " + advice.shownWithUnit()
-                        + "; that is advice here, no limit");
-        if (finding.isOpen() || finding.build().verdict() == Verdict.ACCEPT) {
-            finding.measured(worst.depth().in(inspection.units()).shownWithUnit())
-                    .span(worst.span())
-                    .indications(real.stream()
-                            .filter(d -> !d.reading())
-                            .map(DepthCheck.Measured::index)
-                            .toList())
-                    .readings(real.stream()
-                            .filter(DepthCheck.Measured::reading)
-                            .map(DepthCheck.Measured::index)
-                            .toList())
-                    .incomplete(
-                            "the book has no production limit for " + what + ": the Engineer sets the limit",
-                            "ask the Engineer for the limit of " + what + " at "
-                                    + worst.span().shown());
-        }
+                        + "; that is advice here, no limit")
+                .measured(worst.depth().in(inspection.units()).shownWithUnit())
+                .span(worst.span())
+                .indications(real.stream()
+                        .filter(d -> !d.reading())
+                        .map(DepthCheck.Measured::index)
+                        .toList())
+                .readings(real.stream()
+                        .filter(DepthCheck.Measured::reading)
+                        .map(DepthCheck.Measured::index)
+                        .toList())
+                .incomplete(
+                        "the book has no production limit for " + what + ": the Engineer sets the limit",
+                        "ask the Engineer for the limit of " + what + " at "
+                                + worst.span().shown());
     }
 }

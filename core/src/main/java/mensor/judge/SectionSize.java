@@ -4,7 +4,6 @@ import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Unit;
-import mensor.look.Face;
 import mensor.look.Reading;
 import mensor.weld.Dihedral;
 import mensor.weld.Joint;
@@ -21,16 +20,13 @@ public final class SectionSize {
     private final boolean whole;
     private final boolean faceAssumed;
     private final Length governing;
-    private final boolean legGoverns;
     private final String how;
 
-    private SectionSize(
-            RealLength size, boolean whole, boolean faceAssumed, Length governing, boolean legGoverns, String how) {
+    private SectionSize(RealLength size, boolean whole, boolean faceAssumed, Length governing, String how) {
         this.size = size;
         this.whole = whole;
         this.faceAssumed = faceAssumed;
         this.governing = governing;
-        this.legGoverns = legGoverns;
         this.how = how;
     }
 
@@ -45,12 +41,10 @@ public final class SectionSize {
         Dihedral angle = joint.dihedral();
         RealLength size = null;
         Length governing = null;
-        boolean legGoverns = false;
         String how = "";
         Optional<Length> leg = smaller(station.legA(), station.legB());
         if (leg.isPresent()) {
             governing = leg.get();
-            legGoverns = true;
             size = angle.leg(RealLength.of(governing), joint.legs(), drawn);
             how = "smaller leg " + governing.shown();
         }
@@ -60,12 +54,11 @@ public final class SectionSize {
             if (size == null || fromThroat.isUnder(size)) {
                 size = fromThroat;
                 governing = throat;
-                legGoverns = false;
                 how = "throat " + throat.shown() + (angle.isSquare() ? " × √2" : " turned into the drawing's leg");
             }
         }
         boolean bothLegs = station.legA().isPresent() && station.legB().isPresent();
-        boolean concave = station.face().filter(Face.CONCAVE::equals).isPresent();
+        boolean concave = station.isConcave();
         boolean throatKnown =
                 station.throat().isPresent() || station.concavity().isPresent();
         if (concave
@@ -78,13 +71,11 @@ public final class SectionSize {
             if (fromThroat.isUnder(size)) {
                 size = fromThroat;
                 governing = station.concavity().get();
-                legGoverns = false;
                 how = "theoretical throat less concavity " + governing.shown();
             }
         }
         boolean whole = bothLegs && (!concave || throatKnown);
-        return Optional.of(
-                new SectionSize(size, whole, station.face().isEmpty() && bothLegs, governing, legGoverns, how));
+        return Optional.of(new SectionSize(size, whole, station.face().isEmpty() && bothLegs, governing, how));
     }
 
     private static Optional<Length> smaller(Optional<Length> a, Optional<Length> b) {
@@ -142,20 +133,23 @@ public final class SectionSize {
     }
 
     /**
-     * Whether the measure that the size comes from was read in the other unit system, and its nominal pair meets the
-     * wanted size: then a low reading only asks to be read again in the drawing's units.
+     * Whether what was read in the other unit system meets the wanted size by its nominal pair, as 5/16 in is called 8 mm:
+     * then a low reading only asks to be read again in the drawing's units. A leg or throat that is low in the drawing's own
+     * units stays low.
      */
-    boolean isNominallyEnough(Joint joint, Unit drawing, RealLength wanted) {
-        if (governing.unit() == drawing) {
-            return false;
-        }
-        return nominalPair(governing)
-                .map(RealLength::of)
-                .map(pair -> legGoverns
-                        ? joint.dihedral().leg(pair, joint.legs(), joint.sizeMeans())
-                        : joint.dihedral().legOf(pair, joint.sizeMeans()))
-                .filter(pair -> !pair.isUnder(wanted))
-                .isPresent();
+    static boolean isNominallyEnough(Joint joint, Reading.Station station, Unit drawing, RealLength wanted) {
+        Reading.Station paired = paired(station, drawing);
+        return !paired.equals(station)
+                && of(joint, paired).filter(s -> !s.size().isUnder(wanted)).isPresent();
+    }
+
+    /** The station with each leg and throat of the other unit system under the name that the drawing's has for it. */
+    static Reading.Station paired(Reading.Station s, Unit drawing) {
+        return s.withSection(paired(s.legA(), drawing), paired(s.legB(), drawing), paired(s.throat(), drawing));
+    }
+
+    private static Optional<Length> paired(Optional<Length> read, Unit drawing) {
+        return read.map(l -> l.unit() == drawing ? l : nominalPair(l).orElse(l));
     }
 
     /** For people: "smaller leg 9/32". */

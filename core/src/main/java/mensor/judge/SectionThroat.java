@@ -8,7 +8,6 @@ import java.util.function.Function;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Unit;
-import mensor.look.Face;
 import mensor.look.Reading;
 import mensor.weld.Joint;
 
@@ -48,7 +47,7 @@ record SectionThroat(RealLength throat, boolean isWhole, boolean isFaceAssumed, 
             RealLength flat = flatThroat.apply(s);
             RealLength less =
                     s.concavity().map(c -> flat.minus(RealLength.of(c))).orElse(flat);
-            boolean concave = s.face().filter(Face.CONCAVE::equals).isPresent();
+            boolean concave = s.isConcave();
             return Optional.of(new SectionThroat(
                     less,
                     !concave || s.concavity().isPresent(),
@@ -69,17 +68,6 @@ record SectionThroat(RealLength throat, boolean isWhole, boolean isFaceAssumed, 
 
     /** The throat if what was read in the other unit system is called by its nominal pair, as 5/16 in is called 8 mm. */
     static Optional<RealLength> nominal(Joint joint, Reading.Station s, Unit drawing) {
-        Reading.Station paired = Reading.Station.of(
-                s.at(), paired(s.legA(), drawing), paired(s.legB(), drawing), paired(s.throat(), drawing), s.face());
-        Optional<RealLength> throat = new Reader(joint).of(paired).map(SectionThroat::throat);
-        return s.throat().isPresent()
-                ? throat
-                : throat.map(
-                        t -> s.concavity().map(c -> t.minus(RealLength.of(c))).orElse(t));
-    }
-
-    private static Optional<Length> paired(Optional<Length> read, Unit drawing) {
-        return read.map(
-                l -> l.unit() == drawing ? l : SectionSize.nominalPair(l).orElse(l));
+        return new Reader(joint).of(SectionSize.paired(s, drawing)).map(SectionThroat::throat);
     }
 }

@@ -1,9 +1,11 @@
 package mensor.judge;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -20,13 +22,20 @@ final class SizeEvidenceCheck {
     private final Ruler ruler;
     private final SpanSet covered;
     private final List<Length> stations;
+    private final List<Length> alongSegments;
 
     SizeEvidenceCheck(Rule.SizeEvidence rule, Ruler ruler, SpanSet covered, List<Length> stations) {
         this.rule = rule;
         this.ruler = ruler;
         this.covered = covered;
         // a place read twice is one station, also where it was read once in inches and once in millimetres
-        this.stations = List.copyOf(new TreeSet<>(stations));
+        TreeSet<Length> places = new TreeSet<>(stations);
+        this.stations = List.copyOf(places);
+        // on a closed weld a station at the datum also stands at the end of a stretch that ends there
+        if (ruler.closed() && !places.isEmpty() && places.first().isZero()) {
+            places.add(ruler.length());
+        }
+        this.alongSegments = List.copyOf(places);
     }
 
     /** What is missing, one line a place; empty where enough was read. */
@@ -46,12 +55,13 @@ final class SizeEvidenceCheck {
     }
 
     private Optional<String> missingIn(Span stretch) {
-        SpanSet straight = SpanSet.of(ruler.straight(stretch));
-        List<Span> rests = straight.minus(covered).spans();
+        List<Span> rests = ruler.straight(stretch).stream()
+                .flatMap(s -> SpanSet.of(List.of(s)).minus(covered.within(s)).spans().stream())
+                .toList();
         if (rests.isEmpty()) {
             return Optional.empty();
         }
-        Optional<String> byStations = stretch.wraps() ? stationsAcross(stretch) : stationsIn(stretch, stations);
+        Optional<String> byStations = stretch.wraps() ? stationsAcross(stretch) : stationsIn(stretch, alongSegments);
         if (byStations.isEmpty()) {
             return byStations;
         }
@@ -59,7 +69,7 @@ final class SizeEvidenceCheck {
             return byStations;
         }
         return rests.stream()
-                .map(rest -> stationsIn(rest, stations))
+                .map(rest -> stationsIn(rest, alongSegments))
                 .flatMap(Optional::stream)
                 .findFirst();
     }
@@ -68,13 +78,13 @@ final class SizeEvidenceCheck {
     private Optional<String> stationsAcross(Span stretch) {
         List<Length> laid = stations.stream()
                 .map(s -> s.isUnder(stretch.from()) ? s.plus(ruler.length()) : s)
-                .sorted()
-                .toList();
+                .collect(Collectors.collectingAndThen(Collectors.toCollection(TreeSet::new), List::copyOf));
         return stationsIn(new Span(stretch.from(), stretch.to().plus(ruler.length())), laid);
     }
 
     private Optional<String> stationsIn(Span stretch, List<Length> sorted) {
-        List<Length> here = sorted.stream().filter(stretch::contains).toList();
+        List<Length> here =
+                sorted.subList(firstFrom(sorted, stretch.from(), false), firstFrom(sorted, stretch.to(), true));
         if (!stretch.extent().isOver(rule.shortWeld())) {
             return here.isEmpty()
                     ? Optional.of("read the legs, or try the blade, at " + stretch.shown())
@@ -98,6 +108,12 @@ final class SizeEvidenceCheck {
             }
         }
         return tooFew(here.size(), stretch);
+    }
+
+    /** The index of the first that does not lie before the place; of the first beyond it where {@code past}. */
+    private static int firstFrom(List<Length> sorted, Length place, boolean past) {
+        int found = Collections.binarySearch(sorted, place);
+        return found < 0 ? -found - 1 : past ? found + 1 : found;
     }
 
     private Optional<String> tooFar(Length a, Length b) {

@@ -26,6 +26,7 @@ final class ThroatSizeCheck {
     private final Unit unit;
     private final Ruler ruler;
     private final List<At> stations = new ArrayList<>();
+    private final List<At> off = new ArrayList<>();
     private final List<Marked> marked = new ArrayList<>();
     private final SpanSet marks;
     private final SpanSet goes;
@@ -48,9 +49,10 @@ final class ThroatSizeCheck {
         SectionThroat.Reader sections = new SectionThroat.Reader(joint);
         for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
             Length place = ruler.place(f.what().at());
+            boolean onWeld = ruler.isOn(welded, f.what().at());
             sections.of(f.what())
-                    .filter(t -> welded.covers(place))
-                    .ifPresent(t -> stations.add(new At(f.index(), f.what(), place, t, isNominal(f.what(), t))));
+                    .ifPresent(t -> (onWeld ? stations : off)
+                            .add(new At(f.index(), f.what(), place, t, isNominal(f.what(), t))));
         }
         List<Span> blades = new ArrayList<>();
         for (Found<Reading.Blade> f : Found.readings(inspection, Reading.Blade.class)) {
@@ -71,11 +73,7 @@ final class ThroatSizeCheck {
                             .isPresent()
                     && throatOf(read).isUnder(rule.nominal());
             marked.add(new Marked(
-                    f.index(),
-                    f.what().span(),
-                    ruler.straight(List.of(f.what().span())).intersect(welded),
-                    throatOf(read),
-                    nominal));
+                    f.index(), f.what().span(), ruler.on(welded, f.what().span()), throatOf(read), nominal));
         }
         marks = SpanSet.of(
                 marked.stream().flatMap(m -> m.where().spans().stream()).toList());
@@ -160,7 +158,7 @@ final class ThroatSizeCheck {
             }
         }
         for (Marked m : marked) {
-            if (!m.nominal() && !m.where().isEmpty() && m.throat().isUnder(rule.nominal())) {
+            if (!m.nominal() && m.throat().isUnder(rule.nominal())) {
                 low.add(new Low(true, m.index(), m.span(), m.throat()));
             }
         }
@@ -236,6 +234,11 @@ final class ThroatSizeCheck {
                                 "read the size at " + m.span().shown() + " again in the drawing's units");
             }
         }
+        off.forEach(a -> FilletSizeCheck.offTheWeld(
+                finding.readings(List.of(a.index())), a.station().span()));
+        marked.stream()
+                .filter(m -> m.where().isEmpty())
+                .forEach(m -> FilletSizeCheck.offTheWeld(finding.indications(List.of(m.index())), m.span()));
         if (perhaps.sum().isOver(allowed)) {
             sum(finding, perhaps, allowed, low)
                     .incomplete(

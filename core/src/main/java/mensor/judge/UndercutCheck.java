@@ -48,9 +48,8 @@ final class UndercutCheck {
         Found<Indication.Undercut> deepest = null;
         for (Found<Indication.Undercut> f : found) {
             Length depth = f.what().deep();
-            Rule.ToeDepth limits = rule.depths().get(f.what().toe());
-            boolean shallow = !depth.isOver(limits.anyLength());
-            Length limit = shallow ? limits.anyLength() : limits.exception().orElse(limits.anyLength());
+            boolean shallow = !depth.isOver(rule.depths().get(f.what().toe()).anyLength());
+            Length limit = limit(f.what());
             if (depth.isOver(limit)) {
                 tooDeep.add(f);
             } else {
@@ -77,14 +76,15 @@ final class UndercutCheck {
         } else {
             accept(finding, windows, counted, deepest, deepestLimit);
             if (!tooCoarse.isEmpty()) {
-                Length division = tooCoarse.get(0).what().division().orElseThrow();
-                Length limit = rule.depths().get(tooCoarse.get(0).what().toe()).anyLength();
-                finding.indications(Found.indices(tooCoarse))
+                Indication.Undercut first = tooCoarse.get(0).what();
+                Length division = first.division().orElseThrow();
+                Length limit = limit(first);
+                finding.atMost(first.deep().in(unit), limit)
+                        .span(first.span())
+                        .indications(Found.indices(tooCoarse))
                         .incomplete(
                                 GaugeLimit.tooCoarse(division, limit),
-                                GaugeLimit.finerGauge(
-                                        "undercut",
-                                        tooCoarse.get(0).what().span().shown()));
+                                GaugeLimit.finerGauge("undercut", first.span().shown()));
             }
         }
     }
@@ -139,6 +139,12 @@ final class UndercutCheck {
                 .indications(Found.indices(tooDeep))
                 .reject(name(u.toe()) + " at " + u.span().shown() + " is "
                         + u.deep().shownWithUnit() + " deep; " + limit.shownWithUnit() + " is the most at any length");
+    }
+
+    /** The depth that it is held against: that of any length, or the exception's where it is deeper. */
+    private Length limit(Indication.Undercut u) {
+        Rule.ToeDepth d = rule.depths().get(u.toe());
+        return u.deep().isOver(d.anyLength()) ? most(u.toe()) : d.anyLength();
     }
 
     private Length most(Toe toe) {

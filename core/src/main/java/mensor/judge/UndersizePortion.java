@@ -27,19 +27,22 @@ public final class UndersizePortion {
      */
     public UndersizePortion(Ruler ruler, SpanSet region, SpanSet known, List<Station> stations) {
         List<Span> open = region.minus(known).spans();
+        boolean ring = !open.isEmpty()
+                && ruler.closed()
+                && open.get(0).from().isZero()
+                && Objects.equals(
+                        open.get(open.size() - 1).to().exactNanometres(),
+                        ruler.length().exactNanometres());
+        boolean endsAtDatum = ruler.closed() && !ring && region.covers(ruler.length());
         List<Station> sorted = new ArrayList<>();
         stations.stream()
-                .filter(s -> holds(ruler, region, s.at()) && !holds(ruler, known, s.at()))
+                .filter(s -> ruler.isOn(region, s.at()) && !ruler.isOn(known, s.at()))
+                .map(s -> endsAtDatum && s.at().isZero() ? new Station(ruler.length(), s.low()) : s)
                 .sorted(Comparator.comparing(Station::at))
                 .forEach(s -> addOnce(sorted, s));
         if (open.isEmpty()) {
             return;
         }
-        boolean ring = ruler.closed()
-                && open.get(0).from().isZero()
-                && Objects.equals(
-                        open.get(open.size() - 1).to().exactNanometres(),
-                        ruler.length().exactNanometres());
         int next = 0;
         List<List<Station>> perPiece = new ArrayList<>();
         for (Span piece : open) {
@@ -57,11 +60,6 @@ public final class UndersizePortion {
         if (ring) {
             acrossDatum(ruler, open, perPiece);
         }
-    }
-
-    /** On a closed weld the datum is also the weld's end. */
-    private static boolean holds(Ruler ruler, SpanSet stretches, Length place) {
-        return stretches.covers(place) || ruler.closed() && place.isZero() && stretches.covers(ruler.length());
     }
 
     /** Of two readings at one place the low one counts. */

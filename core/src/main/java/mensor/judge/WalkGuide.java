@@ -161,8 +161,7 @@ public final class WalkGuide {
     private Step seenAgain(Finding f, int indication) {
         Indication i = look.indications().get(indication);
         String toe = i instanceof Indication.Undercut u ? " on " + joint.toeName(u.toe()) : "";
-        String words = "Read the " + i.kind().replace('-', ' ') + " at "
-                + i.span().shown() + toe + " again with a finer gauge";
+        String words = "Read the " + i.kind().words() + " at " + i.span().shown() + toe + " again with a finer gauge";
         return new Step(
                 Kind.REPEAT, Optional.of(i.span()), f.criterion(), words, Optional.of(indication), Optional.empty());
     }

@@ -39,10 +39,15 @@ public final class Length implements Comparable<Length> {
 
     /** An exact fraction of nanometres; throws {@link ArithmeticException} past the range of a long. */
     public static Length ofNanometres(BigFraction nanometres, Unit unit) {
-        if (nanometres.getDenominator().equals(BigInteger.ONE)) {
-            return new Length(nanometres.getNumerator().longValueExact(), null, unit);
+        BigFraction f = nanometres.getDenominator().signum() < 0
+                ? BigFraction.of(
+                        nanometres.getNumerator().negate(),
+                        nanometres.getDenominator().negate())
+                : nanometres;
+        if (f.getDenominator().equals(BigInteger.ONE)) {
+            return new Length(f.getNumerator().longValueExact(), null, unit);
         }
-        return new Length(0, nanometres, unit);
+        return new Length(0, f, unit);
     }
 
     /** A whole number of inches. */
@@ -249,7 +254,12 @@ public final class Length implements Comparable<Length> {
         if (exact == null && other.exact == null) {
             return Long.compare(nanometres, other.nanometres);
         }
-        return exactNanometres().compareTo(other.exactNanometres());
+        // cross-multiplied: the library's own order of fractions is wrong for two negative ones
+        BigFraction a = exactNanometres();
+        BigFraction b = other.exactNanometres();
+        return a.getNumerator()
+                .multiply(b.getDenominator())
+                .compareTo(b.getNumerator().multiply(a.getDenominator()));
     }
 
     @Override

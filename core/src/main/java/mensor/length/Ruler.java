@@ -8,12 +8,17 @@ import java.util.List;
  */
 public record Ruler(Length length, boolean closed) {
 
-    /** The stretch as one or two that do not pass the datum. */
+    /** The stretch as one or two that do not pass the datum; one that begins or ends at the datum is one. */
     public List<Span> straight(Span span) {
         if (!span.wraps()) {
             return List.of(span);
         }
-        return List.of(new Span(span.from(), length), new Span(Length.zero(length.unit()), span.to()));
+        Length datum = Length.zero(length.unit());
+        if (!span.from().isUnder(length)) {
+            return List.of(new Span(datum, span.to()));
+        }
+        Span toTheEnd = new Span(span.from(), length);
+        return span.to().isZero() ? List.of(toTheEnd) : List.of(toTheEnd, new Span(datum, span.to()));
     }
 
     public SpanSet straight(List<Span> spans) {
@@ -30,6 +35,22 @@ public record Ruler(Length length, boolean closed) {
             p = p.minus(length);
         }
         return p.isNegative() ? p.plus(length) : p;
+    }
+
+    /** Whether the place lies on one of the stretches; on a closed weld the datum and the weld's end are one place. */
+    public boolean isOn(SpanSet stretches, Length position) {
+        Length place = place(position);
+        return stretches.covers(place) || closed && place.isZero() && stretches.covers(length);
+    }
+
+    /** The stretches of a set on which a stretch lies, clipped to it; a single place is kept where it lies on one. */
+    public SpanSet on(SpanSet stretches, Span span) {
+        if (span.from().compareTo(span.to()) == 0) {
+            return isOn(stretches, span.from()) ? SpanSet.of(List.of(Span.at(place(span.from())))) : SpanSet.NONE;
+        }
+        return SpanSet.of(straight(span).stream()
+                .flatMap(s -> stretches.within(s).spans().stream())
+                .toList());
     }
 
     public Span whole() {

@@ -10,6 +10,8 @@ import java.util.List;
  * {@link #covers} but adds nothing to {@link #total}. Stretches given to it must not pass the datum (see {@link Ruler}).
  */
 public final class SpanSet {
+    public static final SpanSet NONE = new SpanSet(List.of());
+
     private final List<Span> spans;
 
     private SpanSet(List<Span> spans) {
@@ -49,7 +51,7 @@ public final class SpanSet {
     /** What of this lies in none of the other's stretches, as closed stretches of positive length. */
     public SpanSet minus(SpanSet other) {
         List<Span> left = new ArrayList<>();
-        int first = 0;
+        int first = spans.isEmpty() ? 0 : other.firstEndingFrom(spans.get(0).from());
         for (Span s : spans) {
             Length from = s.from();
             while (first < other.spans.size() && other.spans.get(first).to().isUnder(s.from())) {
@@ -91,6 +93,33 @@ public final class SpanSet {
             }
         }
         return of(both);
+    }
+
+    /** What of this lies within one stretch, clipped to it, places of no length included. */
+    public SpanSet within(Span range) {
+        List<Span> inside = new ArrayList<>();
+        for (int i = firstEndingFrom(range.from());
+                i < spans.size() && !spans.get(i).from().isOver(range.to());
+                i++) {
+            Span s = spans.get(i);
+            inside.add(new Span(s.from().max(range.from()), s.to().min(range.to())));
+        }
+        return new SpanSet(List.copyOf(inside));
+    }
+
+    /** The index of the first stretch that does not end before the place. */
+    private int firstEndingFrom(Length place) {
+        int low = 0;
+        int high = spans.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (spans.get(middle).to().isUnder(place)) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
     }
 
     public boolean covers(Length position) {

@@ -7,8 +7,7 @@ import mensor.weld.Toe;
 
 /** Something seen on the weld, one record per kind. A depth that is absent was not measured; a depth of zero is nothing there. */
 public sealed interface Indication {
-    /** The kind's word in files. */
-    String kind();
+    IndicationKind kind();
 
     /** The criterion that judges it. */
     Criterion criterion();
@@ -43,8 +42,8 @@ public sealed interface Indication {
 
     record Crack(Span span, Optional<CrackPlace> where) implements Indication {
         @Override
-        public String kind() {
-            return "crack";
+        public IndicationKind kind() {
+            return IndicationKind.CRACK;
         }
 
         @Override
@@ -60,8 +59,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "incomplete-fusion";
+        public IndicationKind kind() {
+            return IndicationKind.INCOMPLETE_FUSION;
         }
 
         @Override
@@ -82,8 +81,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "overlap";
+        public IndicationKind kind() {
+            return IndicationKind.OVERLAP;
         }
 
         @Override
@@ -104,8 +103,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "undercut";
+        public IndicationKind kind() {
+            return IndicationKind.UNDERCUT;
         }
 
         @Override
@@ -132,8 +131,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "undersize";
+        public IndicationKind kind() {
+            return IndicationKind.UNDERSIZE;
         }
 
         @Override
@@ -150,8 +149,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "porosity";
+        public IndicationKind kind() {
+            return IndicationKind.POROSITY;
         }
 
         @Override
@@ -173,8 +172,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "crater";
+        public IndicationKind kind() {
+            return IndicationKind.CRATER;
         }
 
         @Override
@@ -190,8 +189,8 @@ public sealed interface Indication {
 
     record ArcStrike(Length at, Optional<Boolean> ground, Optional<CheckMethod> checked) implements Indication {
         @Override
-        public String kind() {
-            return "arc-strike";
+        public IndicationKind kind() {
+            return IndicationKind.ARC_STRIKE;
         }
 
         @Override
@@ -213,8 +212,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "slag";
+        public IndicationKind kind() {
+            return IndicationKind.SLAG;
         }
 
         @Override
@@ -230,8 +229,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "spatter";
+        public IndicationKind kind() {
+            return IndicationKind.SPATTER;
         }
 
         @Override
@@ -252,8 +251,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "underfill";
+        public IndicationKind kind() {
+            return IndicationKind.UNDERFILL;
         }
 
         @Override
@@ -274,8 +273,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "incomplete-penetration";
+        public IndicationKind kind() {
+            return IndicationKind.INCOMPLETE_PENETRATION;
         }
 
         @Override
@@ -296,8 +295,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "melt-through";
+        public IndicationKind kind() {
+            return IndicationKind.MELT_THROUGH;
         }
 
         @Override
@@ -323,8 +322,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "root-concavity";
+        public IndicationKind kind() {
+            return IndicationKind.ROOT_CONCAVITY;
         }
 
         @Override
@@ -340,8 +339,8 @@ public sealed interface Indication {
 
     record BurnThrough(Length at) implements Indication {
         @Override
-        public String kind() {
-            return "burn-through";
+        public IndicationKind kind() {
+            return IndicationKind.BURN_THROUGH;
         }
 
         @Override
@@ -367,8 +366,8 @@ public sealed interface Indication {
         }
 
         @Override
-        public String kind() {
-            return "misalignment";
+        public IndicationKind kind() {
+            return IndicationKind.MISALIGNMENT;
         }
 
         @Override
@@ -385,8 +384,8 @@ public sealed interface Indication {
     /** The weld is shorter than specified by {@code missing}. */
     record ShortWeld(Length missing) implements Indication {
         @Override
-        public String kind() {
-            return "short-weld";
+        public IndicationKind kind() {
+            return IndicationKind.SHORT_WELD;
         }
 
         @Override
@@ -407,8 +406,8 @@ public sealed interface Indication {
 
     record NotAsDrawn(DrawingFault what, Optional<Length> at) implements Indication {
         @Override
-        public String kind() {
-            return "not-as-drawn";
+        public IndicationKind kind() {
+            return IndicationKind.NOT_AS_DRAWN;
         }
 
         @Override

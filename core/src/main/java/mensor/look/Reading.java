@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.length.Length;
 import mensor.length.Span;
+import mensor.weld.InvalidField;
 
 /** What a gauge showed: measures at a station, or a blade that went along a stretch. */
 public sealed interface Reading {
@@ -40,9 +41,47 @@ public sealed interface Reading {
             Optional<Length> division,
             Optional<String> gauge)
             implements Reading {
+        /** @throws InvalidField where the face is said to be flat or convex and is concave by what was read */
+        public Station {
+            boolean hollow = concavity.filter(Length::isPositive).isPresent();
+            if (hollow && face.filter(f -> f != Face.CONCAVE).isPresent()) {
+                throw new InvalidField(
+                        "face",
+                        "a face with a concavity of " + concavity.get() + " is concave, got "
+                                + face.get().id());
+            }
+        }
+
         @Override
         public Span span() {
             return Span.at(at);
+        }
+
+        /** Said to be concave, or read so. */
+        public boolean isConcave() {
+            return face.filter(Face.CONCAVE::equals).isPresent()
+                    || concavity.filter(Length::isPositive).isPresent();
+        }
+
+        /** The same station with other legs and another throat. */
+        public Station withSection(Optional<Length> a, Optional<Length> b, Optional<Length> otherThroat) {
+            return new Station(
+                    at,
+                    a,
+                    b,
+                    otherThroat,
+                    face,
+                    convexity,
+                    concavity,
+                    faceWidth,
+                    reinforcement,
+                    rootReinforcement,
+                    rootWidth,
+                    offset,
+                    toeAngleA,
+                    toeAngleB,
+                    division,
+                    gauge);
         }
 
         /** A station with two legs and nothing else. */

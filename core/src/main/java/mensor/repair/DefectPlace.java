@@ -78,7 +78,7 @@ public record DefectPlace(
         return new DefectPlace(
                 f.id(),
                 f.criterion(),
-                seen.kind(),
+                seen.kind().id(),
                 OptionalInt.of(i),
                 List.of(),
                 seen.isPlaced() ? Optional.of(seen.span()) : Optional.empty());

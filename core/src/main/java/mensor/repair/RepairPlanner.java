@@ -212,7 +212,7 @@ public final class RepairPlanner {
             return Optional.of(known.depths().get(index));
         }
         boolean isDepth = switch (i.kind()) {
-            case "undercut", "underfill", "root-concavity", "incomplete-penetration", "crater" -> true;
+            case UNDERCUT, UNDERFILL, ROOT_CONCAVITY, INCOMPLETE_PENETRATION, CRATER -> true;
             default -> false;
         };
         return isDepth ? i.depth() : Optional.empty();

@@ -1,8 +1,8 @@
 package mensor.weld;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Ruler;
@@ -221,6 +221,11 @@ public final class Joint {
         return Optional.ofNullable(b.position);
     }
 
+    /** Whether a welder's fillet test piece is broken or cut for a macro. */
+    public Optional<FilletTestPiece> testPiece() {
+        return Optional.ofNullable(b.testPiece);
+    }
+
     /** Gathers a joint's fields, then refuses what cannot be. Lengths along the weld are checked against its length. */
     public static final class Builder {
         private final String mark;
@@ -257,6 +262,7 @@ public final class Joint {
         private boolean oneSided;
         private Length offsetMax;
         private Position position;
+        private FilletTestPiece testPiece;
 
         public Builder(String mark, WeldType weld, Connection connection, Length length) {
             this.mark = mark;
@@ -411,6 +417,11 @@ public final class Joint {
             return this;
         }
 
+        public Builder testPiece(FilletTestPiece value) {
+            testPiece = value;
+            return this;
+        }
+
         /** @throws InvalidField where the joint cannot be, naming the field */
         public Joint build() {
             if (mark.isBlank()) {
@@ -421,6 +432,9 @@ public final class Joint {
                 throw new InvalidField("members", "one or two members are wanted, got " + members.size());
             }
             together("corner", corner != null, connection == Connection.CORNER, "connection corner");
+            if (legs == LegMeaning.EQUIVALENT) {
+                throw new InvalidField("legs", "a gauge reads contact or perpendicular legs, got equivalent");
+            }
             if (weld == WeldType.FILLET) {
                 checkFillet();
             } else {
@@ -447,8 +461,8 @@ public final class Joint {
                         "members that meet at " + dihedral + " need what the size means: "
                                 + Named.list(LegMeaning.class));
             }
-            if (legs == LegMeaning.EQUIVALENT) {
-                throw new InvalidField("legs", "a gauge reads contact or perpendicular legs, got equivalent");
+            if (throat != null && sizeMeans != null) {
+                throw new InvalidField("sizeMeans", "goes with a size; this fillet is drawn by its throat");
             }
             forbid("penetration", penetration != null, "a fillet");
             forbid("groove", groove != null, "a fillet");
@@ -461,6 +475,7 @@ public final class Joint {
             }
             forbid("size", size != null, "a groove");
             forbid("sizeMeans", sizeMeans != null, "a groove");
+            forbid("testPiece", testPiece != null, "a groove");
             forbid("throat", throat != null && penetration == Penetration.COMPLETE, "a groove of complete penetration");
             positive("throat", throat);
         }
@@ -473,21 +488,20 @@ public final class Joint {
         }
 
         private void checkStretches() {
-            List<Span> straight = new ArrayList<>();
+            TreeMap<Length, Span> straight = new TreeMap<>(); // by where each begins
             for (int i = 0; i < segments.size(); i++) {
                 Span s = segments.get(i);
                 String path = "segments[" + i + "]";
-                checkWithin(path, s);
-                if (s.from().compareTo(s.to()) == 0) {
-                    throw new InvalidField(path, "a welded segment has a length, got " + s.shown());
-                }
+                checkStretch(path, s, "a welded segment");
                 for (Span part : new Ruler(length, closed).straight(s)) {
-                    for (Span other : straight) {
-                        if (part.from().isUnder(other.to()) && other.from().isUnder(part.to())) {
-                            throw new InvalidField(path, s.shown() + " overlaps another segment");
-                        }
+                    var before = straight.floorEntry(part.from());
+                    var after = straight.ceilingEntry(part.from());
+                    boolean overlaps = before != null && before.getValue().to().isOver(part.from())
+                            || after != null && after.getKey().isUnder(part.to());
+                    if (overlaps) {
+                        throw new InvalidField(path, s.shown() + " overlaps another segment");
                     }
-                    straight.add(part);
+                    straight.put(part.from(), part);
                 }
             }
             notNegative("rootOpening", rootOpening);
@@ -495,13 +509,16 @@ public final class Joint {
                 throw new InvalidField("gaps", "give one rootOpening for the whole weld, or gaps, not both");
             }
             for (int i = 0; i < gaps.size(); i++) {
-                checkWithin("gaps[" + i + "]", gaps.get(i).span());
+                checkStretch("gaps[" + i + "]", gaps.get(i).span(), "a gap");
                 notNegative("gaps[" + i + "].opening", gaps.get(i).opening());
             }
         }
 
-        private void checkWithin(String path, Span span) {
+        private void checkStretch(String path, Span span, String what) {
             Joint.checkWithin(path, span, length, closed);
+            if (span.from().compareTo(span.to()) == 0) {
+                throw new InvalidField(path, what + " has a length, got " + span.shown());
+            }
         }
 
         private static void positive(String field, Length value) {

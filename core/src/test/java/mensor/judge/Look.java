@@ -32,6 +32,7 @@ final class Look {
     private CriteriaBook book = new StaticBook();
     private final Unit unit;
     private final Joint.Builder joint;
+    private Joint built;
     private final List<Reading> readings = new ArrayList<>();
     private final List<Indication> indications = new ArrayList<>();
     private final List<Cover> covered = new ArrayList<>();
@@ -72,6 +73,12 @@ final class Look {
 
     static Look of(Unit unit, Joint.Builder joint) {
         return new Look(unit, joint);
+    }
+
+    static Look of(Unit unit, Joint joint) {
+        Look look = new Look(unit, null);
+        look.built = joint;
+        return look;
     }
 
     Length l(String text) {
@@ -174,7 +181,7 @@ final class Look {
 
     Inspection inspection() {
         return new Inspection(
-                joint.build(),
+                built == null ? joint.build() : built,
                 unit,
                 conditions,
                 clear,

@@ -201,10 +201,13 @@ class NormalServiceTest {
 
     @Test
     void misalignmentIsTheProcedures() {
+        assertThat(pipe(Unit.INCH, "1/4").verdict(Criterion.MISALIGNMENT)).isEqualTo(NOT_APPLICABLE);
         Look look = pipe(Unit.INCH, "1/4")
                 .seen(new Indication.Misalignment(
                         new Span(Length.inches(0), Length.inches(2)), Length.inches(1, 16), Optional.empty()));
-        assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(NOT_APPLICABLE);
+        assertThat(look.verdict(Criterion.MISALIGNMENT))
+                .as("an offset was measured, and nobody said how much may be")
+                .isEqualTo(Verdict.INCOMPLETE);
         assertThat(look.joint(b -> b.offsetMax(Length.inches(1, 16))).verdict(Criterion.MISALIGNMENT))
                 .isEqualTo(ACCEPT);
         assertThat(look.joint(b -> b.offsetMax(Length.inches(3, 64))).verdict(Criterion.MISALIGNMENT))

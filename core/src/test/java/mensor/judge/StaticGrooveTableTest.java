@@ -6,6 +6,7 @@ import static mensor.look.Verdict.NOT_APPLICABLE;
 import static mensor.look.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.criteria.Confidence;
@@ -206,7 +207,13 @@ class StaticGrooveTableTest {
         Look drawn = groove(Unit.INCH, Connection.BUTT, Penetration.PARTIAL, "1", "1")
                 .joint(b -> b.throat(Length.inches(1, 2)));
         assertThat(drawn.verdict(Criterion.SIZE)).isEqualTo(NOT_APPLICABLE);
-        assertThat(with(drawn, What.THROAT, "1/2").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        Finding one = with(drawn, What.THROAT, "1/2").finding(Criterion.SIZE);
+        assertThat(one.verdict()).as("one station of a long weld").isEqualTo(INCOMPLETE);
+        Look three = drawn;
+        for (String at : List.of("1", "11", "12", "23")) {
+            three = three.read(Station.in(at).with("throat", "1/2").read());
+        }
+        assertThat(three.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         Finding low = with(drawn, What.THROAT, "31/64").finding(Criterion.SIZE);
         assertThat(low.verdict()).isEqualTo(REJECT);
         assertThat(low.margin()).isEqualTo("-1/64 in");

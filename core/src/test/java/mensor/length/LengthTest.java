@@ -3,6 +3,10 @@ package mensor.length;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -129,5 +133,31 @@ class LengthTest {
         assertThat(byLegs).isEqualByComparingTo(direct);
         assertThat(byLegs.isUnder(direct.plus(RealLength.of(Length.ofNanometres(1, Unit.INCH)))))
                 .isTrue();
+    }
+
+    /** Against java.math: sums, order and equality of random fractions of either sign, whole nanometres or not. */
+    @Test
+    void fractionsAgreeWithPlainArithmeticOfWholeNumbers() {
+        Random random = new Random(7);
+        for (int round = 0; round < 20_000; round++) {
+            long a = random.nextInt(2001) - 1000;
+            long b = 1 + random.nextInt(999);
+            long c = random.nextInt(2001) - 1000;
+            long d = 1 + random.nextInt(999);
+            Length x = Length.inches(a, b);
+            Length y = Length.inches(c, d);
+            BigInteger left = BigInteger.valueOf(a).multiply(BigInteger.valueOf(d));
+            BigInteger right = BigInteger.valueOf(c).multiply(BigInteger.valueOf(b));
+            assertThat(Integer.signum(x.compareTo(y)))
+                    .as(a + "/" + b + " against " + c + "/" + d)
+                    .isEqualTo(left.compareTo(right));
+            assertThat(x.equals(y)).isEqualTo(left.equals(right));
+            assertThat(x.minus(y).signum()).isEqualTo(left.compareTo(right));
+            assertThat(x.max(y)).isEqualByComparingTo(left.compareTo(right) >= 0 ? x : y);
+            BigDecimal sum = new BigDecimal(left.add(right))
+                    .divide(BigDecimal.valueOf(b * d), new MathContext(40))
+                    .setScale(6, RoundingMode.HALF_UP);
+            assertThat(new BigDecimal(x.plus(y).decimal().replace(" in", ""))).isEqualByComparingTo(sum);
+        }
     }
 }

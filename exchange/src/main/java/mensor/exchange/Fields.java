@@ -72,7 +72,7 @@ final class Fields {
         return Optional.ofNullable(value);
     }
 
-    private Json require(String field, String wanted) {
+    Json required(String field, String wanted) {
         return find(field).orElseThrow(() -> error(field, "is missing; " + wanted + " is wanted"));
     }
 
@@ -81,7 +81,7 @@ final class Fields {
     }
 
     String requiredText(String field) {
-        String text = asText(field, require(field, "a text"));
+        String text = asText(field, required(field, "a text"));
         if (text.isBlank()) {
             throw error(field, "is empty; a text is wanted");
         }
@@ -144,7 +144,7 @@ final class Fields {
     }
 
     Length requiredLength(String field) {
-        return asLength(path(field), require(field, "a length"), bareUnit);
+        return asLength(path(field), required(field, "a length"), bareUnit);
     }
 
     /** A length that cannot be below zero. */
@@ -222,7 +222,7 @@ final class Fields {
     }
 
     <E extends Enum<E> & Named> E requiredWord(String field, Class<E> words) {
-        return asWord(path(field), require(field, "one of " + Named.list(words)), words);
+        return asWord(path(field), required(field, "one of " + Named.list(words)), words);
     }
 
     static <E extends Enum<E> & Named> E asWord(String path, Json value, Class<E> words) {
@@ -239,7 +239,7 @@ final class Fields {
     }
 
     Fields requiredObject(String field) {
-        return Fields.of(path(field), require(field, "an object"), bareUnit);
+        return Fields.of(path(field), required(field, "an object"), bareUnit);
     }
 
     /** Every item of a list, read with its path; empty where the list is absent. */
@@ -269,7 +269,7 @@ final class Fields {
 
     /** A list that must be there. */
     <T> List<T> requiredObjects(String field, BiFunction<String, Fields, T> item) {
-        require(field, "a list");
+        required(field, "a list");
         return objects(field, item);
     }
 

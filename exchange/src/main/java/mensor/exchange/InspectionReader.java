@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.judge.Judge;
@@ -195,6 +196,7 @@ final class InspectionReader {
         f.bool("oneSided").ifPresent(b::oneSided);
         f.length("offsetMax").ifPresent(b::offsetMax);
         f.word("position", mensor.weld.Position.class).ifPresent(b::position);
+        f.word("testPiece", mensor.weld.FilletTestPiece.class).ifPresent(b::testPiece);
         f.end();
         try {
             return b.build();
@@ -255,10 +257,7 @@ final class InspectionReader {
             if (v instanceof Json.Text t && t.value().equals("all-else")) {
                 return t.value();
             }
-            Criterion c = Fields.asWord(at, v, Criterion.class);
-            if (!c.clearable()) {
-                throw new UnreadableInput(at, c.id() + " is measured or answered, it cannot be cleared");
-            }
+            Criterion c = criterion(at, v, CLEARABLE, "\"all-else\" or ");
             if (indications.stream().anyMatch(i -> i.criterion() == c)) {
                 throw new UnreadableInput(at, c.id() + " is said to be clear, but an indication of it is recorded");
             }
@@ -272,11 +271,28 @@ final class InspectionReader {
         return allElse;
     }
 
+    private static final List<Criterion> CLEARABLE =
+            Stream.of(Criterion.values()).filter(Criterion::clearable).toList();
+    private static final List<Criterion> COVERABLE = Stream.of(Criterion.values())
+            .filter(c -> c.clearable() || c == Criterion.SIZE)
+            .toList();
+
+    /** A criterion out of those that can be said here; the error offers no other. */
+    private static Criterion criterion(String path, Json value, List<Criterion> offered, String or) {
+        return offered.stream()
+                .filter(c -> value.equals(new Json.Text(c.id())))
+                .findFirst()
+                .orElseThrow(() -> new UnreadableInput(
+                        path,
+                        or + "one of "
+                                + String.join(
+                                        ", ",
+                                        offered.stream().map(Criterion::id).toList()) + " is wanted, got "
+                                + value.said()));
+    }
+
     static Cover cover(String at, Fields c) {
-        Criterion criterion = c.requiredWord("criterion", Criterion.class);
-        if (!criterion.clearable() && criterion != Criterion.SIZE) {
-            throw c.error("criterion", criterion.id() + " cannot be covered by another look");
-        }
+        Criterion criterion = criterion(c.path("criterion"), c.required("criterion", "a criterion"), COVERABLE, "");
         Cover cover = new Cover(criterion, c.requiredText("by"));
         c.end();
         return cover;
@@ -287,29 +303,37 @@ final class InspectionReader {
         Optional<String> gauge = r.text("gauge");
         Optional<mensor.look.Face> face = r.word("face", mensor.look.Face.class);
         Reading reading;
-        if (r.has("from") || r.has("to") || r.has("atLeast")) {
-            reading = new Reading.Blade(r.stretch(), r.requiredPositive("atLeast"), face, division, gauge);
-        } else {
-            reading = new Reading.Station(
-                    r.requiredLength("at"),
-                    r.positive("legA"),
-                    r.positive("legB"),
-                    r.positive("throat"),
-                    face,
-                    r.depth("convexity"),
-                    r.depth("concavity"),
-                    r.positive("faceWidth"),
-                    r.length("reinforcement"),
-                    r.length("rootReinforcement"),
-                    r.positive("rootWidth"),
-                    r.depth("offset"),
-                    angle(r, "toeAngleA"),
-                    angle(r, "toeAngleB"),
-                    division,
-                    gauge);
+        try {
+            reading = reading(r, face, division, gauge);
+        } catch (InvalidField e) {
+            throw r.error(e.field(), e.problem());
         }
         r.end();
         return reading;
+    }
+
+    private static Reading reading(
+            Fields r, Optional<mensor.look.Face> face, Optional<Length> division, Optional<String> gauge) {
+        if (r.has("from") || r.has("to") || r.has("atLeast")) {
+            return new Reading.Blade(r.stretch(), r.requiredPositive("atLeast"), face, division, gauge);
+        }
+        return new Reading.Station(
+                r.requiredLength("at"),
+                r.positive("legA"),
+                r.positive("legB"),
+                r.positive("throat"),
+                face,
+                r.depth("convexity"),
+                r.depth("concavity"),
+                r.positive("faceWidth"),
+                r.length("reinforcement"),
+                r.length("rootReinforcement"),
+                r.positive("rootWidth"),
+                r.depth("offset"),
+                angle(r, "toeAngleA"),
+                angle(r, "toeAngleB"),
+                division,
+                gauge);
     }
 
     private static OptionalDouble angle(Fields r, String field) {

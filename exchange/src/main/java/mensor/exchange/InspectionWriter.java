@@ -130,6 +130,7 @@ final class InspectionWriter {
         o.flag("oneSided", j.oneSided());
         o.length("offsetMax", j.offsetMax());
         o.word("position", j.position());
+        o.word("testPiece", j.testPiece());
         return o.object();
     }
 
@@ -168,7 +169,7 @@ final class InspectionWriter {
     }
 
     static Json indication(Indication i) {
-        Out o = new Out().text("kind", i.kind());
+        Out o = new Out().text("kind", i.kind().id());
         if (i instanceof Indication.Crack c) {
             o.place(c.span());
             o.word("where", c.where());

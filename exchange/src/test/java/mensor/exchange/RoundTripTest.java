@@ -64,7 +64,7 @@ class RoundTripTest {
         InspectionDocument again = InspectionDocument.read(read.write());
         assertThat(again.inspection().indications()).isEqualTo(read.inspection().indications());
         Indication i = read.inspection().indications().get(0);
-        assertThat(fields).contains("'" + i.kind() + "'");
+        assertThat(fields).contains("'" + i.kind().id() + "'");
         assertThat(Judge.evaluate(read.inspection(), read.book())
                         .finding(i.criterion().id()))
                 .isPresent();

@@ -9,18 +9,23 @@ import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
+import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
 import mensor.criteria.Rule.Measure;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.CheckMethod;
 import mensor.look.Criterion;
+import mensor.look.IndicationKind;
+import mensor.look.Judgeable;
+import mensor.look.ReadValue;
 import mensor.weld.Joint;
 import mensor.weld.Toe;
 
 /** ASME B31.3, Table 341.3.2, normal fluid service: by Tw, the wall of the thinner part. */
 public final class NormalServiceBook implements CriteriaBook {
     private static final String DOCUMENT = "ASME B31.3";
+    private static final String THICK_PORES = "the book's table does not limit it; check the owner's specification";
     private static final String UNNAMED = "the table does not name it; judged as AWS D1.1, statically loaded";
 
     @Override
@@ -62,7 +67,7 @@ public final class NormalServiceBook implements CriteriaBook {
             case SIZE ->
                 joint.isFillet()
                         ? Rule.FilletSize.legsAlone(Length.zero(column), evidence(column))
-                        : new Rule.GrooveSize();
+                        : new Rule.GrooveSize(Rule.SizeEvidence.in(column));
             case MISALIGNMENT -> misalignment(joint, column);
             case CRATER -> unnamed(new Rule.CraterFilled());
             case OVERLAP -> unnamed(new Rule.NoneAllowed("overlap"));
@@ -154,8 +159,7 @@ public final class NormalServiceBook implements CriteriaBook {
         boolean thin = !wall.isOver(column.pick(in(3, 16), mm("5")));
         return thin
                 ? new Rule.Graded(new Rule.NoneAllowed("visible pore"), Confidence.MEDIUM)
-                : new Rule.AnySize(
-                        "the book's table does not limit it; check the owner's specification", Confidence.MEDIUM);
+                : new Rule.AnySize(THICK_PORES, Confidence.MEDIUM);
     }
 
     private static Rule profile(Joint joint, Length wall, Unit column) {
@@ -196,6 +200,16 @@ public final class NormalServiceBook implements CriteriaBook {
             case MISALIGNMENT -> new Citation(DOCUMENT, "328.4.3", Confidence.MEDIUM);
             default -> new Citation("AWS D1.1/D1.1M, as statically loaded", "not named by ASME B31.3", Confidence.HIGH);
         };
+    }
+
+    @Override
+    public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        if (what == ReadValue.TOE_ANGLE) {
+            return Optional.of(new NoLimit("Table 341.3.2", "the table names no angle at the toe", Confidence.MEDIUM));
+        }
+        boolean pore = what == IndicationKind.POROSITY
+                && pores(joint.thinner().thickness(), joint.length().unit()) instanceof Rule.AnySize;
+        return pore ? Optional.of(new NoLimit("Table 341.3.2", THICK_PORES, Confidence.MEDIUM)) : Optional.empty();
     }
 
     @Override

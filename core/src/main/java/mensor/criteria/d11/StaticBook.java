@@ -9,11 +9,14 @@ import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
+import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.CheckMethod;
 import mensor.look.Criterion;
+import mensor.look.Judgeable;
+import mensor.look.ReadValue;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
@@ -68,7 +71,7 @@ public class StaticBook implements CriteriaBook {
             case CRATER -> new Rule.CraterFilled();
             case OVERLAP -> new Rule.NoneAllowed("overlap");
             case PROFILE -> joint.isFillet() ? convexity(joint, column) : grooveProfile(joint, column);
-            case SIZE -> joint.isFillet() ? filletSize(column) : new Rule.GrooveSize();
+            case SIZE -> joint.isFillet() ? filletSize(column) : new Rule.GrooveSize(Rule.SizeEvidence.in(column));
             case LENGTH -> new Rule.NoneAllowed("missing length");
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint, column);
@@ -103,6 +106,11 @@ public class StaticBook implements CriteriaBook {
                 Confidence.MEDIUM);
     }
 
+    /** A butt of plates or of pipes: what the code says of butts holds for both. */
+    private static boolean isButt(Joint joint) {
+        return joint.connection() == Connection.BUTT || joint.connection() == Connection.PIPE_BUTT;
+    }
+
     /** No pore in a complete penetration butt across tension; the sums in all else. */
     Rule pores(Joint joint, Unit column) {
         return noneAcrossTension(joint, StaticTables.pores(column));
@@ -110,7 +118,7 @@ public class StaticBook implements CriteriaBook {
 
     static Rule noneAcrossTension(Joint joint, Rule otherwise) {
         boolean butt = !joint.isFillet()
-                && (joint.connection() == Connection.BUTT || joint.connection() == Connection.PIPE_BUTT)
+                && isButt(joint)
                 && joint.penetration().filter(Penetration.COMPLETE::equals).isPresent();
         Rule none = new Rule.NoneAllowed("pore in a complete penetration butt across tension");
         return butt
@@ -142,8 +150,7 @@ public class StaticBook implements CriteriaBook {
 
     /** @param thicker the thickness that counts for butts and outside corners; the other counts in all else */
     private Rule grooveProfile(Joint joint, Length thicker, Length thinner, Unit column) {
-        boolean outside = joint.corner().filter(Corner.OUTSIDE::equals).isPresent();
-        if (joint.connection() == Connection.BUTT || outside) {
+        if (hasReinforcementLimit(joint)) {
             Length t = thicker;
             Length most = reinforcement(t, column);
             // the step over 2 in [50 mm] is the less sure one
@@ -209,6 +216,34 @@ public class StaticBook implements CriteriaBook {
     public Citation citation(Criterion criterion, Joint joint) {
         StaticTables.Clause clause = StaticTables.CLAUSES.get(criterion.id());
         return new Citation(DOCUMENT, clause.number(), clause.confidence());
+    }
+
+    @Override
+    public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        if (what == ReadValue.TOE_ANGLE) {
+            return Optional.of(
+                    new NoLimit("Table 8.1 (6.1)", "the table names no angle at the toe", Confidence.MEDIUM));
+        }
+        if (what == ReadValue.CONCAVITY && joint.isFillet()) {
+            return Optional.of(new NoLimit(
+                    "Table 8.1 (6.1), 7.23 (5.23)",
+                    "concavity has no limit of its own; throat and legs must give the size",
+                    Confidence.HIGH));
+        }
+        if (joint.isFillet() || joint.flush() || hasReinforcementLimit(joint)) {
+            return Optional.empty();
+        }
+        if (what == ReadValue.REINFORCEMENT || what == ReadValue.CONVEXITY && joint.connection() == Connection.LAP) {
+            return Optional.of(new NoLimit(
+                    "7.23, Tables 7.8, 7.9 (5.23, 5.8, 5.9)",
+                    ((ReadValue) what).words() + " of such a groove has no limit",
+                    Confidence.MEDIUM));
+        }
+        return Optional.empty();
+    }
+
+    private static boolean hasReinforcementLimit(Joint joint) {
+        return isButt(joint) || joint.corner().filter(Corner.OUTSIDE::equals).isPresent();
     }
 
     @Override

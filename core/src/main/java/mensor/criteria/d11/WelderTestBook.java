@@ -10,6 +10,7 @@ import mensor.criteria.Rule;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.Criterion;
+import mensor.weld.FilletTestPiece;
 import mensor.weld.Joint;
 import mensor.weld.Toe;
 
@@ -64,23 +65,26 @@ public final class WelderTestBook extends StaticBook {
                 Confidence.MEDIUM);
     }
 
-    private static final String BREAK_PIECE =
-            "A fillet-break piece shows no visible pore at all; whether this piece is one is not known here.";
-
-    /** The sums, for a butt across tension too; a fillet may be the piece that is broken. */
+    /** The sums, for a butt across tension too; the fillet piece that is broken shows no pore. */
     @Override
     Rule pores(Joint joint, Unit column) {
         Rule sums = StaticTables.pores(column);
-        return joint.isFillet() ? new Rule.Noted(sums, BREAK_PIECE) : sums;
+        if (!joint.isFillet()) {
+            return sums;
+        }
+        return Rule.either(
+                joint.testPiece().map(FilletTestPiece.BREAK::equals),
+                new Rule.NoneAllowed("visible pore of a fillet-break piece"),
+                sums,
+                "this is the fillet-break piece");
     }
 
     @Override
     public List<String> notes(Joint joint) {
         List<String> notes = new ArrayList<>(super.notes(joint));
-        notes.add(
-                joint.isFillet()
-                        ? BREAK_PIECE
-                        : "Reinforcement merges smoothly into the members: a look tells, no gauge.");
+        if (!joint.isFillet()) {
+            notes.add("Reinforcement merges smoothly into the members: an eye tells, no gauge.");
+        }
         return notes;
     }
 

@@ -11,6 +11,7 @@ import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
+import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
 import mensor.criteria.Rule.Measure;
 import mensor.criteria.iso.Iso5817Tables.Level;
@@ -19,6 +20,7 @@ import mensor.length.RealLength;
 import mensor.length.Unit;
 import mensor.look.CheckMethod;
 import mensor.look.Criterion;
+import mensor.look.Judgeable;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.Penetration;
@@ -74,7 +76,7 @@ public final class Iso5817Book implements CriteriaBook {
             case CRATER -> Rule.AtMost.of(Measure.CRATER, Iso5817Tables.craterPipe(level, t), SURE);
             case OVERLAP -> Rule.AtMost.of(Measure.OVERLAP, Iso5817Tables.overlap(level), SURE);
             case PROFILE -> profile(joint, t);
-            case SIZE -> joint.isFillet() ? filletSize(joint, t) : new Rule.GrooveSize();
+            case SIZE -> joint.isFillet() ? filletSize(joint, t) : new Rule.GrooveSize(Rule.SizeEvidence.in(column));
             case LENGTH -> new Rule.NoneAllowed("missing length");
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint);
@@ -203,6 +205,12 @@ public final class Iso5817Book implements CriteriaBook {
         return rows.isEmpty()
                 ? new Citation("common practice", "the table does not name it", SURE)
                 : new Citation(DOCUMENT, "Table 1, " + rows, SURE);
+    }
+
+    /** Every row of the table has a limit for what it names. */
+    @Override
+    public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        return Optional.empty();
     }
 
     @Override

@@ -46,7 +46,7 @@ class NoneSeen {
     }
 
     private static String words(Indication seen) {
-        return seen.kind().replace('-', ' ');
+        return seen.kind().words();
     }
 
     private static Indication indication(String content) {

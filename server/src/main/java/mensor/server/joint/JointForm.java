@@ -39,7 +39,8 @@ public record JointForm(
         Boolean delayed,
         Boolean oneSided,
         String offsetMax,
-        String position) {
+        String position,
+        String testPiece) {
 
     @AllOptional
     public record MemberForm(String name, String thickness) {}

@@ -1,0 +1,120 @@
+package mensor.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.criteria.Coverage;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.NoLimit;
+import mensor.length.Span;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Inspection;
+import mensor.look.Judgeable;
+import mensor.look.ReadValue;
+import mensor.look.Reading;
+import mensor.look.Verdict;
+
+/**
+ * What was read or seen and no rule of the book judges. Where the book says that it sets no limit, the finding carries that
+ * as a note; where it says nothing, the finding cannot accept. So nothing that was recorded passes in silence.
+ */
+final class EntriesWithoutRule {
+    private final CriteriaBook book;
+    private final String made;
+    private final List<Entry> entries = new ArrayList<>();
+
+    private record Entry(
+            Criterion criterion,
+            boolean reading,
+            int index,
+            Judgeable what,
+            Span span,
+            Optional<NoLimit> word,
+            String instead) {
+        String shown() {
+            return what.words() + " at " + span.shown();
+        }
+    }
+
+    EntriesWithoutRule(Inspection inspection, CriteriaBook book, Coverage coverage) {
+        this.book = book;
+        this.made = inspection.joint().inWords();
+        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+            for (ReadValue v : coverage.withoutRule(f.what())) {
+                entries.add(new Entry(
+                        v.criterion(), true, f.index(), v, f.what().span(), coverage.noLimit(v), v.instead()));
+            }
+        }
+        for (int i = 0; i < inspection.indications().size(); i++) {
+            Indication seen = inspection.indications().get(i);
+            if (!coverage.isLimited(seen.criterion(), seen.kind()) && isSomething(seen)) {
+                entries.add(new Entry(
+                        seen.criterion(),
+                        false,
+                        i,
+                        seen.kind(),
+                        seen.span(),
+                        coverage.noLimit(seen.kind()),
+                        "ask the Engineer for the limit"));
+            }
+        }
+    }
+
+    /** A depth of zero is nothing there, and wants no rule. */
+    private static boolean isSomething(Indication seen) {
+        return seen.depth().map(d -> !d.isZero()).orElse(true);
+    }
+
+    /** Whether an indication of the criterion is free by the book's own word. */
+    Optional<String> freeIndication(Criterion criterion) {
+        return entries.stream()
+                .filter(e -> e.criterion() == criterion && !e.reading())
+                .flatMap(e -> e.word().stream())
+                .map(NoLimit::why)
+                .findFirst();
+    }
+
+    /** The finding with the book's words on what it leaves free; incomplete where it says nothing. */
+    Finding saidOf(Finding finding) {
+        List<Entry> mine = entries.stream()
+                .filter(e -> e.criterion() == finding.criterion())
+                .toList();
+        Finding said = finding;
+        for (Entry e : mine) {
+            if (e.word().isPresent()) {
+                NoLimit word = e.word().get();
+                said = said.noted(e.shown() + ": no limit (" + word.clause() + "): " + word.why(), word.confidence());
+            }
+        }
+        List<Entry> silent = mine.stream().filter(e -> e.word().isEmpty()).toList();
+        return silent.isEmpty() || said.verdict() == Verdict.REJECT ? said : unjudged(said, silent);
+    }
+
+    private Finding unjudged(Finding finding, List<Entry> silent) {
+        Entry first = silent.get(0);
+        String why =
+                first.shown() + " was recorded, but is not judged by " + book.title() + " on this weld (" + made + ")";
+        List<String> asks = silent.stream()
+                .map(e -> e.shown() + " is not judged: " + e.instead())
+                .toList();
+        List<Integer> readings = silent.stream()
+                .filter(Entry::reading)
+                .map(Entry::index)
+                .distinct()
+                .toList();
+        List<Integer> indications =
+                silent.stream().filter(e -> !e.reading()).map(Entry::index).toList();
+        return finding.leftOpen(why, asks, first.span(), readings, indications);
+    }
+
+    /** A line for each thing that the book leaves free. */
+    List<String> notes() {
+        return entries.stream()
+                .filter(e -> e.word().isPresent())
+                .map(e -> e.criterion().title() + ": " + e.what().words() + " has no limit here: "
+                        + e.word().get().why() + ".")
+                .distinct()
+                .toList();
+    }
+}
