@@ -5,6 +5,7 @@ import { api, problemsByField, saidBy, type BookCheckForm, type BookLine, type B
 import { ChoiceField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
+import { CoverageTable } from "./CoverageTable";
 import { Measured } from "./Measured";
 
 const joints = [["fillet", "fillet, tee"], ["butt", "groove, butt"], ["tee-groove", "groove, tee"], ["pipe-butt", "groove, pipe butt"]] as const;
@@ -64,6 +65,7 @@ function BookCard({ book }: { book: BookLine }) {
         {page.data?.refused && <p className="hint">{page.data.refused}</p>}
         {page.data && !page.data.refused && <Limits page={page.data} />}
         {page.data && page.data.byThickness.length > 0 && <ByThickness page={page.data} />}
+        {page.data && page.data.coverage.length > 0 && <CoverageTable lines={page.data.coverage} />}
         {page.data?.notes.map((n) => <p key={n} className="small">{n}</p>)}
         <Checked book={book} page={page.data} />
         {page.data && <Choices page={page.data} />}

@@ -29,6 +29,7 @@ export type DeviationForm = Schemas["DeviationForm"];
 export type Conditions = Schemas["ConditionsForm"];
 export type Causes = Schemas["CausesView"];
 export type TestPieceForm = Schemas["TestPieceForm"];
+export type CoverageLine = Schemas["CoverageLine"];
 export type TrialForm = Schemas["TrialForm"];
 export type OutcomeForm = Schemas["OutcomeForm"];
 export type Note = Schemas["NoteView"];

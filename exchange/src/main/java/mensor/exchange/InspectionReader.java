@@ -23,6 +23,7 @@ import mensor.look.Conditions;
 import mensor.look.Cover;
 import mensor.look.Criterion;
 import mensor.look.Indication;
+import mensor.look.IndicationKind;
 import mensor.look.Inspection;
 import mensor.look.Reading;
 import mensor.weld.InvalidField;
@@ -377,7 +378,9 @@ final class InspectionReader {
             case "short-weld" -> new Indication.ShortWeld(i.requiredDepth("missing"));
             case "not-as-drawn" ->
                 new Indication.NotAsDrawn(i.requiredWord("what", mensor.look.DrawingFault.class), i.length("at"));
-            default -> throw i.error("kind", "\"" + kind + "\" is not a kind of indication");
+            default ->
+                throw i.error(
+                        "kind", "one of " + Named.list(IndicationKind.class) + " is wanted, got \"" + kind + "\"");
         };
         i.end();
         return indication;

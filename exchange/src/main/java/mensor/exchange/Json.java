@@ -77,11 +77,22 @@ sealed interface Json {
         } catch (JacksonException e) {
             var where = e.getLocation();
             String at = where == null ? "" : " at line " + where.getLineNr() + ", column " + where.getColumnNr();
-            String why = e.getOriginalMessage() == null
-                    ? ""
-                    : ": " + e.getOriginalMessage().lines().findFirst().orElse("");
+            String why = inPlainWords(e.getOriginalMessage());
             throw new UnreadableInput("", "not valid JSON" + at + why);
         }
+    }
+
+    /** What the parser says, without its own names. */
+    private static String inPlainWords(String said) {
+        if (said == null) {
+            return "";
+        }
+        if (said.contains("nesting depth")) {
+            return ": lists or objects within one another go deeper than 500";
+        }
+        String words = said.lines().findFirst().orElse("").replaceFirst(" \\((start marker|from `|code ).*", "");
+        boolean ownNames = words.contains("`") || words.contains("Stream") || words.contains("JsonToken");
+        return ownNames || words.isEmpty() ? "" : ": " + words;
     }
 
     private static Json value(JsonParser p, String path) {

@@ -4,12 +4,15 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import mensor.criteria.BookPage;
+import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.criteria.SilentPlace;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Unit;
+import mensor.look.Judgeable;
+import mensor.look.ReadValue;
 import mensor.server.people.Actor;
 import mensor.server.web.Refused;
 import mensor.weld.Connection;
@@ -52,6 +55,20 @@ class BookController {
 
     record ThicknessRow(String criterion, String title, String of, List<String> allowed) {}
 
+    enum Covered {
+        LIMITED,
+        FREE,
+        SILENT
+    }
+
+    /**
+     * What becomes of something that is read or seen.
+     *
+     * @param read a value that is read; else a kind of indication
+     * @param by the criterion that judges it, or the book's word that there is no limit
+     */
+    record CoverageLine(String what, boolean read, Covered covered, String by, String clause, String confidence) {}
+
     /**
      * @param refused why the book does not judge this kind of joint; the rest is empty then
      * @param thicknesses the columns of the table
@@ -63,6 +80,7 @@ class BookController {
             List<CriterionLine> criteria,
             List<String> thicknesses,
             List<ThicknessRow> byThickness,
+            List<CoverageLine> coverage,
             List<String> notes,
             List<SilentPlace> choices) {}
 
@@ -105,6 +123,7 @@ class BookController {
                     List.of(),
                     List.of(),
                     List.of(),
+                    List.of(),
                     SilentPlace.ALL);
         }
         List<Length> thicknesses = Stream.of(unit.pick(
@@ -124,6 +143,9 @@ class BookController {
                         .map(r -> new ThicknessRow(
                                 r.criterion().id(), r.criterion().title(), r.of(), r.allowed()))
                         .toList(),
+                Coverage.all()
+                        .map(j -> coverage(j, new Coverage(book, asked, unit).cell(j)))
+                        .toList(),
                 book.notes(asked),
                 SilentPlace.ALL);
     }
@@ -142,6 +164,24 @@ class BookController {
                                 x.by(),
                                 x.confidence().id()))
                         .toList());
+    }
+
+    private static CoverageLine coverage(Judgeable what, Coverage.Cell cell) {
+        boolean read = what instanceof ReadValue;
+        if (cell instanceof Coverage.Cell.Limited l) {
+            return new CoverageLine(
+                    what.words(), read, Covered.LIMITED, l.criterion().title(), "", "high");
+        }
+        if (cell instanceof Coverage.Cell.Free f) {
+            return new CoverageLine(
+                    what.words(),
+                    read,
+                    Covered.FREE,
+                    f.word().why(),
+                    f.word().clause(),
+                    f.word().confidence().id());
+        }
+        return new CoverageLine(what.words(), read, Covered.SILENT, "", "", "high");
     }
 
     private static Unit unit(CriteriaBook book, @Nullable String asked) {
