@@ -7,11 +7,13 @@ import { VerdictMark, VerdictShape } from "../lib/VerdictMark";
 export function Beside({ bench }: { bench: Bench }) {
   const books = useQuery({ queryKey: ["books"], queryFn: api.books });
   const [chosen, setChosen] = useState<string[]>([]);
-  const asked = [bench.joint.criteria, ...chosen];
+  const [today, setToday] = useState(false);
+  const signed = bench.state === "SIGNED";
+  const asked = [...(!signed || today ? [bench.joint.criteria] : []), ...chosen];
   const columns = useQuery({
     queryKey: ["beside", bench.id, bench.version, asked.join()],
     queryFn: () => api.beside(bench.id, asked),
-    enabled: chosen.length > 0,
+    enabled: chosen.length > 0 || today,
     placeholderData: (before) => before,
   });
   const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id]);
@@ -21,14 +23,27 @@ export function Beside({ bench }: { bench: Bench }) {
         Hold this look against other books: for a change of contract, a metric client, a coupon. It is shown here only: never printed, exported or signed.
       </p>
       <div className="kinds" role="group" aria-label="Other books">
+        {signed && <button type="button" className="pick" aria-pressed={today} onClick={() => setToday(!today)}>What would today’s criteria say?</button>}
         {books.data?.filter((b) => b.id !== bench.joint.criteria).map((b) => (
           <button key={b.id} type="button" className="pick" aria-pressed={chosen.includes(b.id)} onClick={() => toggle(b.id)}>{b.id}</button>
         ))}
       </div>
       {columns.isError && <p role="alert" className="fault">{saidBy(columns.error)}</p>}
-      {chosen.length > 0 && columns.data && <Table columns={columns.data} />}
+      {(chosen.length > 0 || today) && columns.data && <Table columns={signed ? [asSigned(bench), ...columns.data] : columns.data} />}
     </>
   );
+}
+
+/** What was signed, as a column of its own: it is never judged again. */
+function asSigned(bench: Bench): BookColumn {
+  const { criteria, criteriaTitle, edition } = bench.joint;
+  return { id: `${criteria} as signed`, title: criteriaTitle, edition, asOfToday: false, verdict: bench.evaluation.verdict, findings: bench.evaluation.findings };
+}
+
+function under(column: BookColumn, isFirst: boolean): string {
+  if (column.asOfToday) return "as it stands today; nothing of it is signed";
+  if (!isFirst) return "for comparison";
+  return column.id.endsWith("as signed") ? "as signed" : "the contract’s code";
 }
 
 function Table({ columns }: { columns: BookColumn[] }) {
@@ -49,7 +64,7 @@ function Table({ columns }: { columns: BookColumn[] }) {
             {columns.map((c, i) => (
               <th key={c.id}>
                 {c.title}
-                <div className="small quiet">{i === 0 ? "the contract’s book" : "for comparison"}</div>
+                <div className="small quiet">{under(c, i === 0)}</div>
                 {c.refused ? <div className="small hint">{c.refused}</div> : <VerdictMark verdict={c.verdict} size={22} />}
               </th>
             ))}

@@ -1,7 +1,10 @@
 package mensor.criteria;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mensor.criteria.b31.NormalServiceBook;
 import mensor.criteria.d11.CyclicBook;
@@ -12,20 +15,20 @@ import mensor.criteria.iso.Iso5817Book;
 
 /** The books that are built. A new one is added here and nowhere else. */
 public final class CriteriaBooks {
-    private static final List<CriteriaBook> ALL = Stream.<List<? extends CriteriaBook>>of(
+    private static final Map<String, CriteriaBook> BY_ID = Stream.<List<? extends CriteriaBook>>of(
                     List.of(new StaticBook(), new CyclicBook(), new TubularBook(), new WelderTestBook()),
                     Iso5817Book.levels(),
                     List.of(new NormalServiceBook()))
             .<CriteriaBook>flatMap(List::stream)
-            .toList();
+            .collect(Collectors.toMap(CriteriaBook::id, b -> b, (a, b) -> a, LinkedHashMap::new));
 
     private CriteriaBooks() {}
 
     public static List<CriteriaBook> all() {
-        return ALL;
+        return List.copyOf(BY_ID.values());
     }
 
     public static Optional<CriteriaBook> find(String id) {
-        return ALL.stream().filter(b -> b.id().equals(id)).findFirst();
+        return Optional.ofNullable(BY_ID.get(id));
     }
 }

@@ -18,12 +18,7 @@ public final class EvaluationDocument {
         return Json.write(json(file, mark, evaluation));
     }
 
-    /** Sorted fields, one text for one content, to be signed. */
-    public static String canonical(String file, String mark, Evaluation evaluation) {
-        return Json.canonical(json(file, mark, evaluation));
-    }
-
-    private static Json json(String file, String mark, Evaluation e) {
+    static Json json(String file, String mark, Evaluation e) {
         Map<String, Json> out = new LinkedHashMap<>();
         out.put("format", new Json.Text(FORMAT));
         out.put("file", new Json.Text(file));

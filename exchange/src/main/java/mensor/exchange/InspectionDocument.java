@@ -58,12 +58,7 @@ public final class InspectionDocument {
         return Json.write(json());
     }
 
-    /** As {@link #write}, with sorted fields and nothing optional about it: one text for one content, to be signed. */
-    public String canonical() {
-        return Json.canonical(json());
-    }
-
-    private Json.Object json() {
+    Json.Object json() {
         Map<String, Json> fields = new LinkedHashMap<>();
         fields.put("format", new Json.Text(FORMAT));
         fields.put("criteria", new Json.Text(book.id()));

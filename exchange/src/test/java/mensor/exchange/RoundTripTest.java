@@ -98,11 +98,12 @@ class RoundTripTest {
                 ",'use':'web-to-flange','flangeWidth':4,'girderEnds':'both'",
                 ",'primary':true,'transverseTension':false,'oneSided':true,'flush':true,'faying':true",
                 ",'grade':'A514','delayed':true,'position':'3F','side':'other','weldNo':'2','datum':'north end','offsetMax':'1/16'",
+                ",'testPiece':'break'",
             })
     void everyFieldOfAJoint(String fields) {
         InspectionDocument read = InspectionDocument.read(document(fields, ""));
         InspectionDocument again = InspectionDocument.read(read.write());
-        assertThat(again.canonical()).isEqualTo(read.canonical());
+        assertThat(again.write()).isEqualTo(read.write());
         for (String name : fields.replaceAll("\\[.*?]", "").split(",")) {
             if (name.contains(":")) {
                 assertThat(read.write())

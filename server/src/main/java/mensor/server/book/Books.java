@@ -109,4 +109,13 @@ public class Books {
             problems.add(new FieldProblem(field, wanted + ", up to 120 letters"));
         }
     }
+
+    /** A line for each number of the shop's own copy that is another than here. */
+    public List<String> differing(CriteriaBook book) {
+        return check(book).stream()
+                .flatMap(c -> c.differed().stream()
+                        .map(d -> "Your copy (" + c.copyEdition() + ") has another number for " + d.criterion() + ": "
+                                + d.copy() + " where " + d.here() + " stands here."))
+                .toList();
+    }
 }

@@ -159,6 +159,11 @@ public class Bench {
         return opened(inspections.findById(id).orElseThrow(Bench::unknown));
     }
 
+    /** An opened inspection judged by the present tables, whatever was signed. */
+    JudgedLook judgedToday(Opened o) {
+        return judging.today(o.joint(), o.inspection(), o.entries());
+    }
+
     /** Which version of a look stands: cheap enough to be asked every second. */
     @Transactional(readOnly = true)
     public long version(Actor actor, UUID id) {

@@ -116,14 +116,14 @@ public class BenchViews {
                 i.reason(),
                 i.state(),
                 i.holder() == null ? null : names.get(i.holder()),
-                joint(o.joint(), look.joint(), evaluation),
+                joint(o.joint(), look.joint(), o.judged()),
                 o.judged().conditions(),
                 o.entries().stream()
                         .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
                         .toList(),
                 evaluation(o.judged()),
                 StripDrawing.of(look, evaluation),
-                SectionDrawing.atStations(look, evaluation),
+                o.judged().sections(),
                 SectionDrawing.asDrawn(look.joint()),
                 o.handovers().stream()
                         .map(h -> new BenchView.HandoverView(
@@ -313,7 +313,7 @@ public class BenchViews {
                 .mapToObj(i -> span.apply(what.get(i)));
     }
 
-    private BenchView.JointView joint(JointEntity j, Joint joint, Evaluation evaluation) {
+    private BenchView.JointView joint(JointEntity j, Joint joint, JudgedLook judged) {
         String size =
                 joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
         return new BenchView.JointView(
@@ -321,8 +321,8 @@ public class BenchViews {
                 jobs.get(j.jobId()).name(),
                 j.lot(),
                 j.criteria(),
-                evaluation.book().title(),
-                evaluation.book().edition(),
+                judged.bookTitle(),
+                judged.edition(),
                 j.units(),
                 j.mark(),
                 j.weldNo(),
@@ -356,20 +356,20 @@ public class BenchViews {
     /** The core's notes, and where the contract or the shop's own copy of the book say otherwise. */
     private List<String> notes(JudgedLook judged) {
         List<String> notes = new ArrayList<>(judged.contractNotes());
-        books.check(judged.evaluation().book())
-                .ifPresent(c -> c.differed()
-                        .forEach(d -> notes.add("Your copy (" + c.copyEdition() + ") has another number for "
-                                + d.criterion() + ": " + d.copy() + " where " + d.here() + " stands here.")));
+        if (judged.asSigned().isEmpty()) {
+            notes.addAll(books.differing(judged.evaluation().book()));
+        }
         notes.addAll(judged.evaluation().notes());
         return notes;
     }
 
     /** Another book's verdict of the same look: read on the bench, never part of the record. */
-    SideBySide.BookColumn column(CriteriaBook book, JudgedLook judged, Evaluation e) {
+    SideBySide.BookColumn column(CriteriaBook book, JudgedLook judged, Evaluation e, boolean asOfToday) {
         return new SideBySide.BookColumn(
                 book.id(),
                 book.title(),
                 book.edition(),
+                asOfToday,
                 null,
                 e.verdict().id(),
                 e.findings().stream().map(f -> finding(f, judged)).toList());

@@ -1,6 +1,8 @@
 package mensor.server.inspection;
 
 import java.util.List;
+import java.util.Optional;
+import mensor.draw.SectionDrawing;
 import mensor.exchange.InspectionDocument;
 import mensor.exchange.UnreadableInput;
 import mensor.judge.Evaluation;
@@ -18,7 +20,9 @@ import mensor.server.web.Refused;
  * @param before the entries of looks before that still stand
  * @param conditions the answers as they stood when it was judged
  * @param contract what stood beside the book
- * @param contractNotes which of the contract's limits do not tighten the book here
+ * @param contractNotes which of the contract's limits do not tighten the book here; of a signed inspection all that was noted
+ *     beside the evaluation
+ * @param asSigned of a signed inspection what it shows; the evaluation is the signed one then
  */
 public record JudgedLook(
         InspectionDocument document,
@@ -31,7 +35,25 @@ public record JudgedLook(
         Making.Opened making,
         ConditionsForm conditions,
         Contract contract,
-        List<String> contractNotes) {
+        List<String> contractNotes,
+        Optional<ShownAsSigned.AsSigned> asSigned) {
+
+    /** The sections at the stations: as they were signed, else as the book draws them now. */
+    public List<SectionDrawing> sections() {
+        return asSigned.isEmpty()
+                ? SectionDrawing.atStations(look, evaluation)
+                : asSigned.get().sections().orElse(List.of());
+    }
+
+    public String bookTitle() {
+        return asSigned.map(ShownAsSigned.AsSigned::bookTitle)
+                .orElse(evaluation.book().title());
+    }
+
+    public String edition() {
+        return asSigned.map(ShownAsSigned.AsSigned::edition)
+                .orElse(evaluation.book().edition());
+    }
 
     /** An error of the joined document as one of the entry's or the form's own fields. */
     static Refused refusal(UnreadableInput e) {

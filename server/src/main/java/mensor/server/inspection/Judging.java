@@ -43,6 +43,7 @@ class Judging {
     private final Jobs jobs;
     private final Deviations deviations;
     private final Waivers waivers;
+    private final ShownAsSigned shown;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -54,6 +55,7 @@ class Judging {
             Jobs jobs,
             Deviations deviations,
             Waivers waivers,
+            ShownAsSigned shown,
             JsonMapper json,
             Clock clock) {
         this.inspections = inspections;
@@ -63,6 +65,7 @@ class Judging {
         this.jobs = jobs;
         this.deviations = deviations;
         this.waivers = waivers;
+        this.shown = shown;
         this.json = json;
         this.clock = clock;
     }
@@ -106,9 +109,21 @@ class Judging {
     /** What a look after a repair is made of. */
     private record Followed(LookAgain.Joined joined, Inspection before, Inspection fresh) {}
 
+    /** As it stands: of a signed inspection what was signed, of an open one what the book says now. */
     JudgedLook of(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Optional<ShownAsSigned.AsSigned> signed = shown.of(inspection, joint.criteria(), joint.unit());
         Gathered g = gather(joint, inspection, entries);
-        Evaluation evaluation = g.followed()
+        return judged(g, signed.map(ShownAsSigned.AsSigned::evaluation).orElseGet(() -> evaluate(g)), signed);
+    }
+
+    /** By the present tables, also where something else was signed. */
+    JudgedLook today(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Gathered g = gather(joint, inspection, entries);
+        return judged(g, evaluate(g), Optional.empty());
+    }
+
+    private static Evaluation evaluate(Gathered g) {
+        return g.followed()
                 .map(f -> LookAgain.evaluate(
                         f.joined(),
                         f.before(),
@@ -117,6 +132,9 @@ class Judging {
                         g.document().book(),
                         g.terms()))
                 .orElseGet(() -> Judge.evaluate(g.look(), g.document().book(), g.terms()));
+    }
+
+    private static JudgedLook judged(Gathered g, Evaluation evaluation, Optional<ShownAsSigned.AsSigned> signed) {
         return new JudgedLook(
                 g.document(),
                 g.look(),
@@ -128,7 +146,8 @@ class Judging {
                 g.making(),
                 g.conditions(),
                 g.contract(),
-                g.notes());
+                signed.map(ShownAsSigned.AsSigned::notes).orElse(g.notes()),
+                signed);
     }
 
     private Gathered gather(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {

@@ -20,16 +20,22 @@ import org.springframework.stereotype.Component;
 class SideBySide {
     private static final int MOST = 7;
     private final BenchViews views;
+    private final Bench bench;
 
-    SideBySide(BenchViews views) {
+    SideBySide(BenchViews views, Bench bench) {
         this.views = views;
+        this.bench = bench;
     }
 
-    /** @param refused why the book does not judge this joint; the rest is empty then */
+    /**
+     * @param asOfToday the contract's own code as it stands here now, beside what was signed
+     * @param refused why the book does not judge this joint; the rest is empty then
+     */
     record BookColumn(
             String id,
             String title,
             String edition,
+            boolean asOfToday,
             @Nullable String refused,
             String verdict,
             List<BenchView.FindingView> findings) {}
@@ -48,13 +54,15 @@ class SideBySide {
     private BookColumn column(Bench.Opened o, CriteriaBook book) {
         Inspection look = o.judged().look();
         if (book.id().equals(o.joint().criteria())) {
-            return views.column(book, o.judged(), o.judged().evaluation());
+            JudgedLook today = o.inspection().isSigned() ? bench.judgedToday(o) : o.judged();
+            return views.column(book, today, today.evaluation(), o.inspection().isSigned());
         }
         Unit unit = book.hasColumn(look.units()) ? look.units() : other(look.units());
         try {
-            return views.column(book, o.judged(), Judge.evaluate(look.by(unit), book));
+            return views.column(book, o.judged(), Judge.evaluate(look.by(unit), book), false);
         } catch (InvalidField e) {
-            return new BookColumn(book.id(), book.title(), book.edition(), e.problem(), "not-applicable", List.of());
+            return new BookColumn(
+                    book.id(), book.title(), book.edition(), false, e.problem(), "not-applicable", List.of());
         }
     }
 

@@ -2,13 +2,15 @@ package mensor.server.inspection;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import mensor.exchange.EvaluationDocument;
 import mensor.exchange.InspectionParts;
+import mensor.exchange.SignedRecord;
 import mensor.judge.Evaluation;
 import mensor.look.Verdict;
 import mensor.server.book.Books;
@@ -37,6 +39,7 @@ public class Signing {
     private final Books books;
     private final GaugeFaults faults;
     private final Photos photos;
+    private final ShownAsSigned shown;
     private final ApplicationEventPublisher events;
     private final JsonMapper json;
     private final Clock clock;
@@ -50,6 +53,7 @@ public class Signing {
             Books books,
             GaugeFaults faults,
             Photos photos,
+            ShownAsSigned shown,
             ApplicationEventPublisher events,
             JsonMapper json,
             Clock clock) {
@@ -57,6 +61,7 @@ public class Signing {
         this.books = books;
         this.faults = faults;
         this.photos = photos;
+        this.shown = shown;
         this.people = people;
         this.jobs = jobs;
         this.gauges = gauges;
@@ -110,7 +115,13 @@ public class Signing {
         UUID job = jobs.forSigning(opened.joint().jobId()).id();
         Optional<Signatures.Placed> before = signatures.last(job);
         int place = before.map(b -> b.place() + 1).orElse(1);
-        String canonical = canonical(opened, actor, form, certificate, now, place, before);
+        List<String> notes = new ArrayList<>(opened.judged().contractNotes());
+        notes.addAll(books.differing(evaluation.book()));
+        String asSigned = shown.write(opened.judged().look(), evaluation, notes);
+        Map<String, String> signature = signature(opened, actor, form, certificate, now, place, before);
+        signature.put("shownSha256", Signatures.sha256(asSigned));
+        String canonical =
+                SignedRecord.write(opened.judged().document(), evaluation, json.writeValueAsString(signature));
         signatures.freeze(new Signatures.Frozen(
                 inspectionId,
                 job,
@@ -121,7 +132,8 @@ public class Signing {
                 certificate,
                 form.capacity(),
                 now,
-                canonical));
+                canonical,
+                asSigned));
         // the clock and the register go on; what they said at the signature stands
         inspection.setConditions(InspectionParts.canonical(
                 json.writeValueAsString(opened.judged().conditions())));
@@ -154,8 +166,8 @@ public class Signing {
         put(signature, "reverseFace", c.reverseBy() == null ? "looked at" : "covered by " + c.reverseBy());
     }
 
-    /** The look, its evaluation and the signature as one text with sorted fields. */
-    private String canonical(
+    /** Who signs what, and all that stood beside it. */
+    private Map<String, String> signature(
             Bench.Opened o,
             Actor actor,
             SignForm form,
@@ -227,10 +239,6 @@ public class Signing {
             signature.put("reason", o.inspection().reason());
             signatures.of(o.inspection().amends()).ifPresent(old -> signature.put("amendsSha256", old.sha256()));
         }
-        String mark = o.joint().mark();
-        return InspectionParts.canonical("{\"format\":\"mensor-record/1\",\"inspection\":"
-                + o.judged().document().canonical() + ",\"evaluation\":"
-                + EvaluationDocument.canonical("", mark, o.judged().evaluation()) + ",\"signature\":"
-                + json.writeValueAsString(signature) + "}");
+        return signature;
     }
 }

@@ -30,6 +30,9 @@ class SignatureEntity {
 
     private String sha256;
 
+    @Lob
+    private String shown;
+
     @Version
     private Long version;
 
@@ -46,7 +49,8 @@ class SignatureEntity {
             String capacity,
             Instant signedAt,
             String canonical,
-            String sha256) {
+            String sha256,
+            String shown) {
         this.id = UUID.randomUUID();
         this.inspectionId = inspectionId;
         this.jobId = jobId;
@@ -59,6 +63,7 @@ class SignatureEntity {
         this.signedAt = signedAt;
         this.canonical = canonical;
         this.sha256 = sha256;
+        this.shown = shown;
     }
 
     UUID inspectionId() {
@@ -76,6 +81,15 @@ class SignatureEntity {
 
     String canonical() {
         return canonical;
+    }
+
+    String shown() {
+        return shown;
+    }
+
+    /** For a record that was signed before this was kept. */
+    void keepShown(String json) {
+        shown = json;
     }
 
     String sha256() {

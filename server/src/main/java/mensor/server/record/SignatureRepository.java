@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface SignatureRepository extends JpaRepository<SignatureEntity, UUID> {
     Optional<SignatureEntity> findByInspectionId(UUID inspectionId);
@@ -11,4 +12,7 @@ interface SignatureRepository extends JpaRepository<SignatureEntity, UUID> {
     Optional<SignatureEntity> findFirstByJobIdOrderByPlaceDesc(UUID jobId);
 
     List<SignatureEntity> findByJobIdOrderByPlace(UUID jobId);
+
+    @Query("select s.inspectionId from SignatureEntity s where s.shown is null order by s.signedAt")
+    List<UUID> inspectionsWithoutShown();
 }

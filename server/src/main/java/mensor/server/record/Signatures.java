@@ -46,7 +46,33 @@ public class Signatures {
                 f.capacity(),
                 f.at(),
                 f.canonical(),
-                sha256(f.canonical())));
+                sha256(f.canonical()),
+                f.shown()));
+    }
+
+    /**
+     * A signed record and what it shows beyond its document.
+     *
+     * @param shown absent in a record that was signed before it was kept
+     */
+    public record Kept(String record, Optional<String> shown) {}
+
+    @Transactional(readOnly = true)
+    public Optional<Kept> kept(UUID inspectionId) {
+        return signatures
+                .findByInspectionId(inspectionId)
+                .map(s -> new Kept(s.canonical(), Optional.ofNullable(s.shown())));
+    }
+
+    /** Keeps what a record shows that was signed before this was kept. */
+    @Transactional
+    public void keepShown(UUID inspectionId, String shown) {
+        signatures.findByInspectionId(inspectionId).orElseThrow().keepShown(shown);
+    }
+
+    @Transactional(readOnly = true)
+    public List<UUID> withoutShown() {
+        return signatures.inspectionsWithoutShown();
     }
 
     /** A frozen record at its place among the job's. */
@@ -87,7 +113,8 @@ public class Signatures {
             String certificate,
             String capacity,
             java.time.Instant at,
-            String canonical) {}
+            String canonical,
+            String shown) {}
 
     public static String sha256(String text) {
         return ChainFile.sha256(text);

@@ -432,7 +432,7 @@ public class DefectViews {
         }
         double at = StripDrawing.mm(place.get().from());
         Unit unit = judged.look().units();
-        return SectionDrawing.atStations(judged.look(), judged.evaluation()).stream()
+        return judged.sections().stream()
                 .min(Comparator.comparingDouble(s -> Math.abs(StripDrawing.mm(Length.parse(s.at(), unit)) - at)))
                 .orElse(drawn);
     }
