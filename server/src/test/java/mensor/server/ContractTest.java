@@ -3,6 +3,7 @@ package mensor.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -84,6 +85,48 @@ class ContractTest {
                 ? null
                 : ines.get("/api/worklist?size=500").json();
         assertThat(later).isNotNull();
+    }
+
+    /** Terms and entries that meet: neither is refused or lost, and what stands at the end is judged by what stands. */
+    @Test
+    void termsThatChangeWhileEntriesComeInLoseNeither() throws Exception {
+        JsonNode job = job("Contract job race", "d1.1-static", "in", "{}");
+        String look = look("C-race", "Contract job race");
+        int entries = 25;
+        Thread hand = new Thread(() -> {
+            for (int n = 0; n < entries; n++) {
+                JsonNode answer = ines.add(look, "INDICATION", undercut("1/" + (n % 2 == 0 ? 32 : 48)))
+                        .expect(200)
+                        .json();
+                assertThat(answer.get("entries").size())
+                        .as("one answer is one state")
+                        .isEqualTo(n + 1);
+            }
+        });
+        List<Throwable> failed = new java.util.concurrent.CopyOnWriteArrayList<>();
+        hand.setUncaughtExceptionHandler((t, e) -> failed.add(e));
+        hand.start();
+        String id = job.get("id").asString();
+        for (int n = 0; n < 8; n++) {
+            JsonNode now = quinn.get("/api/jobs")
+                    .json()
+                    .valueStream()
+                    .filter(j -> j.get("id").asString().equals(id))
+                    .findFirst()
+                    .orElseThrow();
+            change(now, n % 2 == 0 ? "{'limits':[{'id':'undercut.depth','max':'1/64','note':'CS-4'}]}" : "{}");
+        }
+        hand.join();
+        assertThat(failed).isEmpty();
+        JsonNode end = ines.get(look).expect(200).json();
+        assertThat(end.get("entries").size()).isEqualTo(entries);
+        assertThat(end.at("/evaluation/findings")
+                        .valueStream()
+                        .map(f -> f.get("id").asString()))
+                .doesNotContain("undercut.depth");
+        JsonNode line = ines.get("/api/joints?find=C-race").json();
+        assertThat(line.toString())
+                .contains("\"verdict\":\"" + end.at("/evaluation/verdict").asString() + "\"");
     }
 
     @Test

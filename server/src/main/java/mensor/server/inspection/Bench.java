@@ -1,5 +1,7 @@
 package mensor.server.inspection;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -41,6 +43,7 @@ public class Bench {
     private final Judging judging;
     private final Photos photos;
     private final NoneSeen noneSeen;
+    private final EntityManager entityManager;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -53,6 +56,7 @@ public class Bench {
             Judging judging,
             Photos photos,
             NoneSeen noneSeen,
+            EntityManager entityManager,
             JsonMapper json,
             Clock clock) {
         this.inspections = inspections;
@@ -63,6 +67,7 @@ public class Bench {
         this.judging = judging;
         this.photos = photos;
         this.noneSeen = noneSeen;
+        this.entityManager = entityManager;
         this.json = json;
         this.clock = clock;
     }
@@ -479,28 +484,26 @@ public class Bench {
                 looks.isEmpty() ? null : looks.get(0).id());
     }
 
-    /** What holds beside the book changed in a job: all its open looks are judged anew; untouched ones alike once. */
+    /**
+     * What holds beside the code changed in a job: all its open inspections are judged anew, those that nobody touched once
+     * for all that are alike. Each is locked first, so that an entry that comes in meanwhile is judged with the others.
+     */
     @Transactional
     public void rejudgeJob(UUID jobId) {
         Map<String, InspectionEntity> byDesign = new HashMap<>();
-        for (JointEntity joint : joints.findByJobId(jobId)) {
-            for (InspectionEntity i : inspections.findByJointIdOrderByCycleDescRevisionDesc(joint.id())) {
-                if (i.isSigned()) {
-                    continue;
-                }
-                boolean untouched = i.entryCount() == 0
-                        && i.follows() == null
-                        && i.conditions().equals("{}")
-                        && joint.weldedAt() == null;
-                InspectionEntity like = untouched ? byDesign.get(joint.design()) : null;
-                if (like != null) {
-                    i.judgedAs(like);
-                } else {
-                    judged(i);
-                    if (untouched) {
-                        byDesign.put(joint.design(), i);
-                    }
-                }
+        for (OpenInspection open : inspections.openOf(jobId)) {
+            InspectionEntity like = open.untouched() ? byDesign.get(open.design()) : null;
+            boolean done =
+                    like != null && inspections.judgedAs(open.id(), like.verdict(), like.rejects(), like.todos()) == 1;
+            if (done) {
+                continue;
+            }
+            InspectionEntity i = inspections.findForChangeById(open.id()).orElseThrow();
+            if (!i.isSigned()) {
+                judged(i);
+            }
+            if (open.untouched() && i.entryCount() == 0) {
+                byDesign.put(open.design(), i);
             }
         }
     }
@@ -515,6 +518,8 @@ public class Bench {
     @Transactional
     public void rejudgeOpen(UUID jointId) {
         inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
+                .filter(i -> !i.isSigned())
+                .peek(i -> entityManager.refresh(i, LockModeType.PESSIMISTIC_WRITE))
                 .filter(i -> !i.isSigned())
                 .forEach(this::judged);
     }

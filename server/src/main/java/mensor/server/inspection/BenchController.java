@@ -12,6 +12,7 @@ import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import mensor.weld.Joint;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The bench of one inspection. Every change answers with what the whole look now comes to. */
+// An answer is made in the transaction of its change, so that it is the one state that the change left.
 @RestController
 @RequestMapping("/api/inspections/{id}")
 class BenchController {
@@ -61,6 +63,7 @@ class BenchController {
     }
 
     @PutMapping("/entries/{entryId}")
+    @Transactional
     BenchView put(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
@@ -70,6 +73,7 @@ class BenchController {
     }
 
     @PostMapping("/entries")
+    @Transactional
     BenchView putAll(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody List<Bench.NewEntry> several) {
         return views.of(bench.putAll(actor, id, several));
@@ -83,6 +87,7 @@ class BenchController {
     }
 
     @DeleteMapping("/entries/{entryId}")
+    @Transactional
     BenchView withdraw(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
@@ -92,11 +97,13 @@ class BenchController {
     }
 
     @PostMapping("/entries/{entryId}/restore")
+    @Transactional
     BenchView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID entryId) {
         return views.of(bench.restore(actor, id, entryId));
     }
 
     @PutMapping("/conditions")
+    @Transactional
     BenchView conditions(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody ConditionsForm form) {
         return views.of(bench.conditions(actor, id, form));
@@ -104,6 +111,7 @@ class BenchController {
 
     /** The joint's welding record, as the bench shows it. */
     @PutMapping("/welding")
+    @Transactional
     BenchView welding(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WeldingChange change) {
         UUID joint = bench.open(actor, id).joint().id();
         welding.record(actor, joint, change.version(), change.welding());
@@ -111,12 +119,14 @@ class BenchController {
     }
 
     @PostMapping("/handover")
+    @Transactional
     BenchView handOver(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody HandOver form) {
         return views.of(bench.handOver(
                 actor, id, form.to(), form.note(), new Bench.Looked(form.lookedFrom(), form.lookedTo())));
     }
 
     @PostMapping("/amend")
+    @Transactional
     BenchView amend(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Amendment form) {
         return views.of(bench.amend(actor, id, form.reason()));
     }

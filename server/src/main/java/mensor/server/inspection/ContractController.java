@@ -8,6 +8,7 @@ import mensor.server.contract.Waivers;
 import mensor.server.people.Actor;
 import mensor.server.web.AllOptional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -41,6 +42,7 @@ class ContractController {
     record WaiverForm(String gauge, String reason) {}
 
     @PostMapping("/deviations")
+    @Transactional
     BenchView deviate(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody DeviationForm form) {
         Bench.Opened o = bench.open(actor, id);
         deviations.record(actor, o.joint(), form);
@@ -49,6 +51,7 @@ class ContractController {
     }
 
     @PostMapping("/deviations/{deviationId}/withdraw")
+    @Transactional
     BenchView withdraw(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
@@ -61,6 +64,7 @@ class ContractController {
     }
 
     @PostMapping("/waivers")
+    @Transactional
     BenchView waive(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WaiverForm form) {
         waivers.checkMay(actor);
         Bench.Opened o = bench.open(actor, id);

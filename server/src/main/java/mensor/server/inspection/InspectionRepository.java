@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.query.Param;
 
@@ -33,6 +34,24 @@ public interface InspectionRepository extends JpaRepository<InspectionEntity, UU
             + " and d.capacity = i.capacity) and not exists (select 1 from InspectionEntity k where k.amends = i.id"
             + " and k.state = mensor.server.inspection.InspectionEntity.State.SIGNED)")
     List<UUID> rejectedWithoutDefects();
+
+    /** Open inspections of a job: for a change of what holds beside the code. */
+    @Query(
+            "select new mensor.server.inspection.OpenInspection(i.id, i.jointId, j.design, i.entryCount = 0 and i.follows is null"
+                    + " and i.conditions = '{}' and j.weldedAt is null) from InspectionEntity i, JointEntity j"
+                    + " where i.jointId = j.id and j.jobId = :job and i.state <> mensor.server.inspection.InspectionEntity.State.SIGNED"
+                    + " order by j.mark, i.id")
+    List<OpenInspection> openOf(@Param("job") UUID job);
+
+    /** Untouched ones come to what one like them came to; one that was touched meanwhile is left as it is. */
+    @Modifying
+    @Query("update InspectionEntity i set i.verdict = :verdict, i.rejects = :rejects, i.todos = :todos,"
+            + " i.version = i.version + 1 where i.id = :id and i.entryCount = 0")
+    int judgedAs(
+            @Param("id") UUID id,
+            @Param("verdict") String verdict,
+            @Param("rejects") int rejects,
+            @Param("todos") int todos);
 
     /** The looks of a job's joints, with each joint's id: for what is done to many at once. */
     List<InspectionEntity> findByJointIdIn(Collection<UUID> joints);

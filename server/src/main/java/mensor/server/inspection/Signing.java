@@ -32,6 +32,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Signing {
     private final Bench bench;
+    private final InspectionRepository inspections;
     private final Signatures signatures;
     private final People people;
     private final Jobs jobs;
@@ -46,6 +47,7 @@ public class Signing {
 
     Signing(
             Bench bench,
+            InspectionRepository inspections,
             Signatures signatures,
             People people,
             Jobs jobs,
@@ -66,6 +68,7 @@ public class Signing {
         this.jobs = jobs;
         this.gauges = gauges;
         this.bench = bench;
+        this.inspections = inspections;
         this.signatures = signatures;
         this.json = json;
         this.clock = clock;
@@ -140,6 +143,7 @@ public class Signing {
         inspection.sign(InspectionParts.canonical(
                 json.writeValueAsString(opened.judged().contract())));
         events.publishEvent(new LookSigned(inspectionId));
+        inspections.flush();
         return bench.open(actor, inspectionId);
     }
 

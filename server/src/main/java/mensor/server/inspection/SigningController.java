@@ -5,6 +5,7 @@ import mensor.server.people.Actor;
 import mensor.server.record.Signatures;
 import mensor.server.web.Refused;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,6 +30,7 @@ class SigningController {
     }
 
     @PostMapping("/sign")
+    @Transactional
     BenchView sign(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Signing.SignForm form) {
         return views.of(signing.sign(actor, id, form));
     }
