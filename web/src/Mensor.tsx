@@ -1,6 +1,8 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { Route, Routes } from "react-router";
+import { describeKinds } from "./bench/kinds";
+import { api } from "./lib/api";
 import { changeSession, useSession } from "./lib/session";
 import { SignIn } from "./sign-in/SignIn";
 
@@ -24,9 +26,22 @@ const People = lazy(() => import("./people/People"));
 export function Mensor() {
   const queries = useQueryClient();
   const session = useSession();
+  const kinds = useQuery({
+    queryKey: ["kinds"],
+    queryFn: async () => {
+      const views = await api.kinds();
+      describeKinds(views);
+      return views;
+    },
+    enabled: Boolean(session.data?.person),
+    staleTime: Infinity,
+    gcTime: Infinity,
+  });
   if (session.isPending) return <p style={{ padding: 24 }}>Opening Mensor …</p>;
   if (session.isError) return <p style={{ padding: 24 }}>Mensor cannot be reached. Is it running?</p>;
   if (!session.data.person) return <SignIn session={session.data} onSignedIn={(s) => changeSession(queries, s)} />;
+  if (kinds.isPending) return <p style={{ padding: 24 }}>Opening …</p>;
+  if (kinds.isError) return <p style={{ padding: 24 }}>Mensor cannot be reached. Is it running?</p>;
   return (
     <Suspense fallback={<p style={{ padding: 24 }}>Opening …</p>}>
       <Routes>

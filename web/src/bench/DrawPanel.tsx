@@ -14,7 +14,7 @@ type Props = { bench: Bench; doing: Doing; drawn: Drawn; onDrawn: (d: Drawn | un
 const onLane: Record<string, string[]> = {
   A: ["undercut", "overlap"],
   B: ["undercut", "overlap"],
-  face: ["pore", "underfill", "fusion", "slag", "spatter", "crack"],
+  face: ["porosity", "underfill", "incomplete-fusion", "slag", "spatter", "crack"],
   root: ["root-concavity", "incomplete-penetration", "melt-through", "undercut"],
   base: ["spatter", "arc-strike", "crack"],
   size: [],

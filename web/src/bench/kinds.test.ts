@@ -33,7 +33,7 @@ describe("what can be put down", () => {
 
   it("writes the format's fields and leaves out what was not read", () => {
     expect(contentOf(spec("undercut"), { toe: "A", from: " 11 ", to: "12 1/4", depth: "3/64" })).toEqual({ kind: "undercut", toe: "A", from: "11", to: "12 1/4", depth: "3/64" });
-    expect(contentOf(spec("pore"), { at: "7", diameter: "1/16", count: "3" })).toEqual({ kind: "porosity", at: "7", diameter: "1/16", count: 3 });
+    expect(contentOf(spec("porosity"), { at: "7", diameter: "1/16", count: "3" })).toEqual({ kind: "porosity", at: "7", diameter: "1/16", count: 3 });
     expect(contentOf(spec("slag"), { from: "1", to: "2", trapped: "true" })).toEqual({ kind: "slag", from: "1", to: "2", trapped: true });
     expect(contentOf(spec("legs"), { at: "6", legA: "5/16", legB: "1/4", throat: "", face: "" })).toEqual({ at: "6", legA: "5/16", legB: "1/4" });
     expect(contentOf(spec("arc-strike"), { at: "3", ground: "false", checked: "" })).toEqual({ kind: "arc-strike", at: "3", ground: false });

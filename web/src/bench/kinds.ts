@@ -1,4 +1,4 @@
-import type { Bench, EntryContent, EntryKind } from "../lib/api";
+import type { Bench, EntryContent, EntryKind, KindView } from "../lib/api";
 
 export type FieldSpec = {
   name: keyof EntryContent;
@@ -29,13 +29,9 @@ export type KindSpec = {
 const at: FieldSpec = { name: "at", label: "At", input: "length" };
 const from: FieldSpec = { name: "from", label: "From", input: "length" };
 const to: FieldSpec = { name: "to", label: "To", input: "length" };
-const toe: FieldSpec = { name: "toe", label: "Toe", input: "toe" };
-const optional = (f: FieldSpec): FieldSpec => ({ ...f, optional: true });
-const depth = (label: string, isOptional = false): FieldSpec => ({ name: "depth", label, input: "length", chips: "depth", optional: isOptional, measure: true });
 
-export const kinds: KindSpec[] = [
-  { id: "undercut", word: "Undercut", key: "u", entry: "INDICATION", kind: "undercut", fields: [toe, from, to, depth("Depth")] },
-  { id: "pore", word: "Pore", key: "p", entry: "INDICATION", kind: "porosity", fields: [at, { name: "diameter", label: "Diameter", input: "length", measure: true, chips: "depth" }, { name: "count", label: "How many", input: "count", optional: true }] },
+/** What a gauge shows. The kinds of indication come from the server, which describes each once. */
+const readings: KindSpec[] = [
   {
     id: "legs",
     word: "Legs",
@@ -53,56 +49,72 @@ export const kinds: KindSpec[] = [
     fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", measure: true, chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true }, { name: "offset", label: "Offset", input: "length", measure: true, optional: true }, { name: "throat", label: "Throat", input: "length", measure: true, optional: true }],
   },
   { id: "blade", word: "Blade goes", key: "b", entry: "READING", of: "fillet", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
-  { id: "undersize", word: "Undersize", key: "s", entry: "INDICATION", kind: "undersize", fields: [from, to, { name: "least", label: "Least", input: "length", chips: "size" }] },
-  { id: "crack", word: "Crack", key: "c", entry: "INDICATION", kind: "crack", fields: [at, { name: "where", label: "Where", input: "choice", optional: true, options: [["", "in the weld"], ["crater", "crater"], ["toe", "toe"], ["base", "base metal"]] }] },
-  { id: "crater", word: "Crater", key: "r", entry: "INDICATION", kind: "crater", fields: [at, depth("Below the section", true)] },
-  { id: "overlap", word: "Overlap", key: "o", entry: "INDICATION", kind: "overlap", fields: [toe, from, to, depth("Laps by", true)] },
   { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", measure: true, chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true }] },
   { id: "root", word: "Root height", entry: "READING", of: "groove", fields: [at, { name: "rootReinforcement", label: "Height at the root", input: "length", measure: true, chips: "depth" }, { name: "rootWidth", label: "Root width", input: "length", measure: true, optional: true }] },
   { id: "concavity", word: "Concavity", entry: "READING", of: "fillet", fields: [at, { name: "concavity", label: "Concavity", input: "length", measure: true, chips: "depth" }, { name: "legA", label: "Leg A", input: "length", measure: true, optional: true }, { name: "legB", label: "Leg B", input: "length", measure: true, optional: true }] },
   { id: "toe-angle", word: "Toe angle", entry: "READING", fields: [at, { name: "toeAngleA", label: "Toe A, °", input: "degrees", optional: true }, { name: "toeAngleB", label: "Toe B, °", input: "degrees", optional: true }] },
-  { id: "fusion", word: "Incomplete fusion", entry: "INDICATION", kind: "incomplete-fusion", fields: [from, to] },
-  { id: "slag", word: "Slag", entry: "INDICATION", kind: "slag", truths: ["trapped"], fields: [from, to, { name: "trapped", label: "Slag is", input: "choice", options: [["true", "trapped or open"], ["false", "covering, clean first"]] }] },
-  { id: "spatter", word: "Spatter", entry: "INDICATION", kind: "spatter", truths: ["loose"], fields: [from, to, { name: "loose", label: "Spatter is", input: "choice", options: [["false", "tight"], ["true", "loose, clean first"]] }] },
-  {
-    id: "arc-strike",
-    word: "Arc strike",
-    entry: "INDICATION",
-    kind: "arc-strike",
-    truths: ["ground"],
-    fields: [at, { name: "ground", label: "Ground smooth", input: "choice", options: [["false", "no"], ["true", "yes"]] }, { name: "checked", label: "Checked by", input: "choice", optional: true, options: [["", "not checked"], ["VT", "VT"], ["MT", "MT"], ["PT", "PT"]] }],
-  },
-  { id: "underfill", word: "Underfill", entry: "INDICATION", kind: "underfill", fields: [from, to, depth("Depth", true)] },
-  { id: "short", word: "Weld too short", entry: "INDICATION", kind: "short-weld", fields: [{ name: "missing", label: "Missing", input: "length" }] },
-  {
-    id: "not-as-drawn",
-    word: "Not as drawn",
-    entry: "INDICATION",
-    kind: "not-as-drawn",
-    fields: [
-      {
-        name: "what",
-        label: "What",
-        input: "choice",
-        options: [
-          ["missing-weld", "missing weld"],
-          ["wrong-place", "wrong place"],
-          ["extra-weld", "extra weld"],
-          ["missing-return", "missing return"],
-          ["unwanted-return", "unwanted return"],
-          ["tab-left", "tab left"],
-          ["backing-left", "backing left"],
-        ],
-      },
-      optional(at),
-    ],
-  },
-  { id: "misalignment", word: "Offset", entry: "INDICATION", kind: "misalignment", fields: [from, to, { name: "offset", label: "Offset", input: "length", measure: true, chips: "depth" }] },
-  { id: "melt-through", word: "Melt-through", entry: "INDICATION", kind: "melt-through", fields: [from, to, depth("Height")] },
-  { id: "root-concavity", word: "Root concavity", entry: "INDICATION", kind: "root-concavity", fields: [from, to, depth("Depth")] },
-  { id: "incomplete-penetration", word: "Incomplete penetration", entry: "INDICATION", kind: "incomplete-penetration", fields: [from, to, depth("Depth", true)] },
-  { id: "burn-through", word: "Burn-through", entry: "INDICATION", kind: "burn-through", fields: [at] },
 ];
+
+/** The letters that pick a kind at the bench. */
+const keys: Record<string, string> = { undercut: "u", porosity: "p", undersize: "s", crack: "c", crater: "r", overlap: "o" };
+
+/** What a hand reaches for first; the rest follows as the server lists it. */
+const first = ["undercut", "porosity", "legs", "crown", "blade", "undersize", "crack", "crater", "overlap", "convexity", "root", "concavity", "toe-angle"];
+
+const placeOf: Record<KindView["placement"], FieldSpec[]> = {
+  AT: [at],
+  AT_OR_NONE: [{ ...at, optional: true }],
+  STRETCH: [from, to],
+  AT_OR_STRETCH: [at],
+  NONE: [],
+};
+
+/** How a field is asked for, by its shape. */
+function asked(f: KindView["fields"][number]): FieldSpec {
+  const field = { name: f.name as keyof EntryContent, label: f.label, ...(f.required ? {} : { optional: true }) };
+  const options = f.words.map((w): [string, string] => [w.value, w.said]);
+  switch (f.shape) {
+    case "TOE":
+    case "TOE_OR_ROOT":
+      return { ...field, input: "toe" };
+    case "DEPTH":
+      return { ...field, input: "length", chips: "depth", measure: true };
+    case "SIZE":
+      return { ...field, input: "length", chips: "size" };
+    case "EXTENT":
+      return { ...field, input: "length" };
+    case "COUNT":
+      return { ...field, input: "count" };
+    case "FLAG":
+      return { name: field.name, label: f.label, input: "choice", options };
+    case "WORD":
+      return { ...field, input: "choice", options: f.required ? options : [["", "not said"], ...options] };
+  }
+}
+
+function described(k: KindView): KindSpec {
+  const toes = k.fields.filter((f) => f.shape.startsWith("TOE")).map(asked);
+  const rest = k.fields.filter((f) => !f.shape.startsWith("TOE")).map(asked);
+  const key = keys[k.id];
+  return {
+    id: k.id,
+    word: k.title,
+    ...(key ? { key } : {}),
+    entry: "INDICATION",
+    kind: k.id,
+    truths: k.fields.filter((f) => f.shape === "FLAG").map((f) => f.name as keyof EntryContent),
+    fields: [...toes, ...placeOf[k.placement], ...rest],
+  };
+}
+
+/** All kinds, once the server has described the indications. */
+export let kinds: KindSpec[] = readings;
+
+export function describeKinds(views: KindView[]) {
+  const all = [...readings, ...views.map(described)];
+  const place = (k: KindSpec) => (first.includes(k.id) ? first.indexOf(k.id) : first.length + all.indexOf(k));
+  kinds = [...all].sort((a, b) => place(a) - place(b));
+}
 
 /** What can be put down on this weld: a groove has no legs, a fillet no crown. */
 export function kindsOf(bench: Bench): KindSpec[] {

@@ -29,6 +29,7 @@ export type DeviationForm = Schemas["DeviationForm"];
 export type Conditions = Schemas["ConditionsForm"];
 export type Causes = Schemas["CausesView"];
 export type TestPieceForm = Schemas["TestPieceForm"];
+export type KindView = Schemas["KindView"];
 export type CoverageLine = Schemas["CoverageLine"];
 export type TrialForm = Schemas["TrialForm"];
 export type OutcomeForm = Schemas["OutcomeForm"];
@@ -144,6 +145,7 @@ export const api = {
   firstPerson: (p: { login: string; name: string; password: string }) => send<Session>("POST", "/api/people/first", p),
   people: () => send<Actor[]>("GET", "/api/people"),
   addPerson: (p: NewPerson) => send<Actor>("POST", "/api/people", p),
+  kinds: () => send<KindView[]>("GET", "/api/kinds"),
   books: () => send<BookLine[]>("GET", "/api/books"),
   book: (id: string, probe: { units: string; joint: string; thickness: string }) =>
     send<BookPage>("GET", `/api/books/${id}?${new URLSearchParams(probe).toString()}`),

@@ -1,3 +1,6 @@
+import { describeKinds } from "../bench/kinds";
+import type { KindView } from "../lib/api";
+import kinds from "./kinds.json";
 import { afterEach, vi } from "vitest";
 import { cleanup, configure } from "@testing-library/react";
 
@@ -11,3 +14,5 @@ vi.stubGlobal("matchMedia", () => ({ matches: false, addListener() {}, removeLis
 // a busy machine is slow, not wrong
 configure({ asyncUtilTimeout: 20_000 });
 afterEach(cleanup);
+
+describeKinds(kinds as KindView[]);

@@ -144,10 +144,7 @@ public final class Tracer {
     }
 
     private static Optional<Toe> toe(Indication i) {
-        if (i instanceof Indication.Undercut u) {
-            return Optional.of(u.toe());
-        }
-        return i instanceof Indication.Overlap o ? Optional.of(o.toe()) : Optional.empty();
+        return i.values().find("toe").map(Toe.class::cast);
     }
 
     private Situation situation(Indication i) {

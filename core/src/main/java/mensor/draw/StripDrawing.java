@@ -17,6 +17,7 @@ import mensor.length.Unit;
 import mensor.look.CrackPlace;
 import mensor.look.Criterion;
 import mensor.look.Indication;
+import mensor.look.IndicationKind;
 import mensor.look.Inspection;
 import mensor.look.Reading;
 import mensor.look.Verdict;
@@ -157,24 +158,13 @@ public record StripDrawing(
         return lanes;
     }
 
+    /** The kind's lane; what stands on a toe is on that toe's, a crack of the base metal beside the weld. */
     private static String lane(Indication i) {
-        if (i instanceof Indication.Undercut u) {
-            return u.toe().id();
-        }
-        if (i instanceof Indication.Overlap o) {
-            return o.toe().id();
-        }
-        if (i instanceof Indication.Crack c
-                && c.where().filter(CrackPlace.BASE::equals).isPresent()) {
-            return "base";
-        }
-        if (i instanceof Indication.ArcStrike || i instanceof Indication.NotAsDrawn) {
-            return "base";
-        }
-        if (i instanceof Indication.Undersize) {
-            return "size";
-        }
-        return i.criterion() == Criterion.ROOT ? "root" : "face";
+        boolean inBase = i instanceof Indication.Crack c
+                && c.where().filter(CrackPlace.BASE::equals).isPresent();
+        IndicationKind.Lane lane =
+                inBase ? IndicationKind.Lane.BESIDE : i.kind().lane();
+        return lane == IndicationKind.Lane.TOE ? ((Toe) i.values().find("toe").orElseThrow()).id() : lane.id();
     }
 
     /** Where the indications of a look would stand, before anything is judged. */

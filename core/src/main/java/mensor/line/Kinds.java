@@ -9,10 +9,15 @@ import static mensor.line.Argument.Shape.STRETCH_OR_WHOLE;
 import static mensor.line.Argument.Shape.TOE;
 import static mensor.line.Argument.Shape.WORD;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mensor.look.IndicationField;
+import mensor.look.IndicationKind;
 
 /** What can be put down in one line: a kind's words, then its arguments in the order in which a hand chalks them. */
 final class Kinds {
@@ -62,10 +67,6 @@ final class Kinds {
                     "convex", Map.of("face", "convex"),
                     "concave", Map.of("face", "concave")));
 
-    private static Kind indication(String words, String kind, String example, Argument... arguments) {
-        return new Kind(Sort.INDICATION, List.of(words.split(" ")), kind, List.of(arguments), example);
-    }
-
     private static Kind reading(String words, String example, Argument... arguments) {
         return new Kind(Sort.READING, List.of(words.split(" ")), "", List.of(arguments), example);
     }
@@ -73,14 +74,7 @@ final class Kinds {
     private static final Argument STRETCH_NEEDED = need(STRETCH, "", "from–to");
     private static final Argument PLACE = need(AT, "at", "at");
 
-    static final List<Kind> ALL = List.of(
-            indication(
-                    "undercut uc",
-                    "undercut",
-                    "uc a 12-14 1/32",
-                    need(TOE, "toe", "toe"),
-                    STRETCH_NEEDED,
-                    need(LENGTH, "depth", "depth")),
+    private static final List<Kind> READINGS = List.of(
             reading(
                     "leg legs",
                     "leg 6 5/16 1/4",
@@ -95,41 +89,6 @@ final class Kinds {
                     "blade 5/16",
                     need(LENGTH, "atLeast", "blade"),
                     new Argument(STRETCH_OR_WHOLE, "", "from–to, or the whole weld", false, "", Map.of())),
-            indication(
-                    "undersize us", "undersize", "us 12-14 9/32", STRETCH_NEEDED, need(LENGTH, "least", "least size")),
-            indication(
-                    "pore po porosity",
-                    "porosity",
-                    "pore 7.5 1/16 x3",
-                    need(AT_OR_STRETCH, "", "at, or from–to"),
-                    need(LENGTH, "diameter", "diameter"),
-                    may(COUNT, "count", "x how many")),
-            indication(
-                    "crack ck",
-                    "crack",
-                    "crack 18 crater",
-                    need(AT_OR_STRETCH, "", "at, or from–to"),
-                    word(
-                            "where",
-                            Map.of(
-                                    "weld", Map.of("where", "weld"),
-                                    "crater", Map.of("where", "crater"),
-                                    "toe", Map.of("where", "toe"),
-                                    "base", Map.of("where", "base")))),
-            indication(
-                    "crater cr",
-                    "crater",
-                    "crater 24 1/32",
-                    PLACE,
-                    may(LENGTH, "depth", "depth"),
-                    word("filled", Map.of("filled", Map.of("depth", "0")))),
-            indication(
-                    "overlap ol",
-                    "overlap",
-                    "ol b 4-6",
-                    need(TOE, "toe", "toe"),
-                    STRETCH_NEEDED,
-                    may(LENGTH, "depth", "laps by")),
             reading(
                     "crown cw reinforcement",
                     "crown 12 1/16",
@@ -149,61 +108,63 @@ final class Kinds {
                     PLACE,
                     need(LENGTH, "convexity", "convexity"),
                     led("wide", "faceWidth", "face width")),
-            reading("concavity cv", "concavity 6 1/32", PLACE, need(LENGTH, "concavity", "concavity")),
-            indication("fusion if", "incomplete-fusion", "fusion 10-11", STRETCH_NEEDED),
-            indication(
-                    "slag sl",
-                    "slag",
-                    "slag 20-21 trapped",
-                    STRETCH_NEEDED,
-                    word(
-                            "trapped or covering",
-                            Map.of(
-                                    "trapped", Map.of("trapped", "true"),
-                                    "covering", Map.of("trapped", "false")))),
-            indication(
-                    "spatter sp",
-                    "spatter",
-                    "spatter 0-36 tight",
-                    STRETCH_NEEDED,
-                    word(
-                            "tight or loose",
-                            Map.of("tight", Map.of("loose", "false"), "loose", Map.of("loose", "true")))),
-            indication(
-                    "arc as",
-                    "arc-strike",
-                    "arc 3 dressed",
-                    PLACE,
-                    word(
-                            "dressed, ground",
-                            Map.of(
-                                    "dressed", Map.of("ground", "true", "checked", "VT"),
-                                    "ground", Map.of("ground", "true"))),
-                    word(
-                            "checked by",
-                            Map.of(
-                                    "vt", Map.of("checked", "VT"),
-                                    "mt", Map.of("checked", "MT"),
-                                    "pt", Map.of("checked", "PT")))),
-            indication(
-                    "underfill uf", "underfill", "underfill 4-5 1/32", STRETCH_NEEDED, may(LENGTH, "depth", "depth")),
-            indication(
-                    "penetration ip",
-                    "incomplete-penetration",
-                    "ip 4-5 1/32",
-                    STRETCH_NEEDED,
-                    may(LENGTH, "depth", "depth")),
-            indication("melt mt", "melt-through", "melt 4-5 1/16", STRETCH_NEEDED, need(LENGTH, "depth", "height")),
-            indication(
-                    "hollow ho", "root-concavity", "hollow 4-5 1/32", STRETCH_NEEDED, need(LENGTH, "depth", "depth")),
-            indication("burn bt", "burn-through", "burn 7", PLACE),
-            indication(
-                    "offset of misalignment",
-                    "misalignment",
-                    "offset 0-12 1/16",
-                    STRETCH_NEEDED,
-                    need(LENGTH, "offset", "offset")),
-            indication("short", "short-weld", "short 1-1/2", need(LENGTH, "missing", "missing")));
+            reading("concavity cv", "concavity 6 1/32", PLACE, need(LENGTH, "concavity", "concavity")));
+
+    /** What a hand chalks for short, where the description of the kind does not say it so. */
+    private static final Map<IndicationKind, Map<String, Map<String, String>>> SHORT = Map.of(
+            IndicationKind.CRATER, Map.of("filled", Map.of("depth", "0")),
+            IndicationKind.ARC_STRIKE, Map.of("dressed", Map.of("ground", "true", "checked", "VT")));
+
+    /** Readings and indications; the latter by their description. */
+    static final List<Kind> ALL = Stream.concat(
+                    READINGS.stream(), Stream.of(IndicationKind.values()).map(Kinds::described))
+            .toList();
+
+    private static Kind described(IndicationKind k) {
+        List<Argument> arguments = new ArrayList<>();
+        k.fields().stream().filter(Kinds::isToe).forEach(f -> arguments.add(argument(f)));
+        place(k).ifPresent(arguments::add);
+        k.fields().stream().filter(f -> !isToe(f)).forEach(f -> arguments.add(argument(f)));
+        Map<String, Map<String, String>> shorter = SHORT.getOrDefault(k, Map.of());
+        if (!shorter.isEmpty()) {
+            arguments.add(word(String.join(", ", shorter.keySet()), shorter));
+        }
+        return new Kind(Sort.INDICATION, k.lineWords(), k.id(), List.copyOf(arguments), k.example());
+    }
+
+    private static boolean isToe(IndicationField f) {
+        return f.shape() == IndicationField.Shape.TOE || f.shape() == IndicationField.Shape.TOE_OR_ROOT;
+    }
+
+    private static Optional<Argument> place(IndicationKind k) {
+        return switch (k.placement()) {
+            case AT -> Optional.of(PLACE);
+            case AT_OR_NONE -> Optional.of(may(AT, "at", "at"));
+            case STRETCH -> Optional.of(STRETCH_NEEDED);
+            case AT_OR_STRETCH -> Optional.of(need(AT_OR_STRETCH, "", "at, or from–to"));
+            case NONE -> Optional.empty();
+        };
+    }
+
+    private static Argument argument(IndicationField f) {
+        String title = f.label().toLowerCase(Locale.ROOT);
+        return switch (f.shape()) {
+            case TOE, TOE_OR_ROOT -> new Argument(TOE, f.name(), title, f.required(), "", Map.of());
+            case DEPTH, SIZE, EXTENT -> new Argument(LENGTH, f.name(), title, f.required(), "", Map.of());
+            case COUNT -> new Argument(COUNT, f.name(), "x " + title, f.required(), "", Map.of());
+            case FLAG, WORD ->
+                new Argument(
+                        WORD,
+                        "",
+                        f.words().stream().map(IndicationField.Word::said).collect(Collectors.joining(" or ")),
+                        f.required(),
+                        "",
+                        f.words().stream()
+                                .collect(Collectors.toMap(
+                                        w -> w.said().replace(' ', '-').toLowerCase(Locale.ROOT),
+                                        w -> Map.of(f.name(), w.value()))));
+        };
+    }
 
     static Optional<Kind> find(String word) {
         return ALL.stream().filter(k -> k.words().contains(word)).findFirst();

@@ -9,6 +9,51 @@ import mensor.weld.Toe;
 public sealed interface Indication {
     IndicationKind kind();
 
+    /** Taken apart into place and fields, as {@link IndicationKind#of} puts it together. */
+    IndicationValues values();
+
+    /** Answers by the kind's own record: the compiler asks for each. */
+    <T> T answer(Cases<T> cases);
+
+    /** One answer per kind. */
+    interface Cases<T> {
+        T crack(Crack i);
+
+        T incompleteFusion(IncompleteFusion i);
+
+        T overlap(Overlap i);
+
+        T undercut(Undercut i);
+
+        T undersize(Undersize i);
+
+        T porosity(Porosity i);
+
+        T crater(Crater i);
+
+        T arcStrike(ArcStrike i);
+
+        T slag(Slag i);
+
+        T spatter(Spatter i);
+
+        T underfill(Underfill i);
+
+        T incompletePenetration(IncompletePenetration i);
+
+        T meltThrough(MeltThrough i);
+
+        T rootConcavity(RootConcavity i);
+
+        T burnThrough(BurnThrough i);
+
+        T misalignment(Misalignment i);
+
+        T shortWeld(ShortWeld i);
+
+        T notAsDrawn(NotAsDrawn i);
+    }
+
     /** The criterion that judges it. */
     Criterion criterion();
 
@@ -42,6 +87,16 @@ public sealed interface Indication {
 
     record Crack(Span span, Optional<CrackPlace> where) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("where", where);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.crack(this);
+        }
+
+        @Override
         public IndicationKind kind() {
             return IndicationKind.CRACK;
         }
@@ -53,6 +108,16 @@ public sealed interface Indication {
     }
 
     record IncompleteFusion(Span span) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.incompleteFusion(this);
+        }
+
         @Override
         public Indication along(Span stretch) {
             return new IncompleteFusion(stretch);
@@ -70,6 +135,20 @@ public sealed interface Indication {
     }
 
     record Overlap(Toe toe, Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues()
+                    .at(span)
+                    .with("toe", toe)
+                    .with("depth", depth)
+                    .division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.overlap(this);
+        }
+
         @Override
         public Indication along(Span stretch) {
             return new Overlap(toe, stretch, depth, division);
@@ -92,6 +171,20 @@ public sealed interface Indication {
     }
 
     record Undercut(Toe toe, Span span, Length deep, Optional<Length> division) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues()
+                    .at(span)
+                    .with("toe", toe)
+                    .with("depth", deep)
+                    .division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.undercut(this);
+        }
+
         @Override
         public Indication along(Span stretch) {
             return new Undercut(toe, stretch, deep, division);
@@ -121,6 +214,16 @@ public sealed interface Indication {
     /** A stretch marked as under the wanted size; {@code least} is the least size there in the drawing's meaning. */
     record Undersize(Span span, Length least) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("least", least);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.undersize(this);
+        }
+
+        @Override
         public Indication along(Span stretch) {
             return new Undersize(stretch, least);
         }
@@ -143,6 +246,20 @@ public sealed interface Indication {
 
     /** Visible pores, each counted with the largest diameter. */
     record Porosity(Span span, Length diameter, long count, Optional<Length> division) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues()
+                    .at(span)
+                    .with("diameter", diameter)
+                    .with("count", Optional.of(count).filter(n -> n != 1))
+                    .division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.porosity(this);
+        }
+
         @Override
         public Indication worseBy(Length more) {
             return new Porosity(span, Worse.by(diameter, more), count, division);
@@ -167,6 +284,16 @@ public sealed interface Indication {
     /** A crater at the end of a run; without a depth it is not filled. */
     record Crater(Length at, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span()).with("depth", depth).division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.crater(this);
+        }
+
+        @Override
         public Indication worseBy(Length more) {
             return new Crater(at, Worse.by(depth, more), division);
         }
@@ -189,6 +316,16 @@ public sealed interface Indication {
 
     record ArcStrike(Length at, Optional<Boolean> ground, Optional<CheckMethod> checked) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span()).with("ground", ground).with("checked", checked);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.arcStrike(this);
+        }
+
+        @Override
         public IndicationKind kind() {
             return IndicationKind.ARC_STRIKE;
         }
@@ -207,6 +344,16 @@ public sealed interface Indication {
     /** Slag: trapped at a toe or open after cleaning, or else still covering the weld. */
     record Slag(Span span, boolean trapped) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("trapped", trapped);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.slag(this);
+        }
+
+        @Override
         public Indication along(Span stretch) {
             return new Slag(stretch, trapped);
         }
@@ -224,6 +371,16 @@ public sealed interface Indication {
 
     record Spatter(Span span, boolean loose) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("loose", loose);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.spatter(this);
+        }
+
+        @Override
         public Indication along(Span stretch) {
             return new Spatter(stretch, loose);
         }
@@ -240,6 +397,16 @@ public sealed interface Indication {
     }
 
     record Underfill(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("depth", depth).division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.underfill(this);
+        }
+
         @Override
         public Indication along(Span stretch) {
             return new Underfill(stretch, depth, division);
@@ -263,6 +430,16 @@ public sealed interface Indication {
 
     record IncompletePenetration(Span span, Optional<Length> depth, Optional<Length> division) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("depth", depth).division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.incompletePenetration(this);
+        }
+
+        @Override
         public Indication along(Span stretch) {
             return new IncompletePenetration(stretch, depth, division);
         }
@@ -284,6 +461,16 @@ public sealed interface Indication {
     }
 
     record MeltThrough(Span span, Length height, Optional<Length> division) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("depth", height).division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.meltThrough(this);
+        }
+
         @Override
         public Indication along(Span stretch) {
             return new MeltThrough(stretch, height, division);
@@ -312,6 +499,16 @@ public sealed interface Indication {
 
     record RootConcavity(Span span, Length deep, Optional<Length> division) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("depth", deep).division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.rootConcavity(this);
+        }
+
+        @Override
         public Indication along(Span stretch) {
             return new RootConcavity(stretch, deep, division);
         }
@@ -339,6 +536,16 @@ public sealed interface Indication {
 
     record BurnThrough(Length at) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span());
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.burnThrough(this);
+        }
+
+        @Override
         public IndicationKind kind() {
             return IndicationKind.BURN_THROUGH;
         }
@@ -355,6 +562,16 @@ public sealed interface Indication {
     }
 
     record Misalignment(Span span, Length offset, Optional<Length> division) implements Indication {
+        @Override
+        public IndicationValues values() {
+            return new IndicationValues().at(span).with("offset", offset).division(division);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.misalignment(this);
+        }
+
         @Override
         public Indication along(Span stretch) {
             return new Misalignment(stretch, offset, division);
@@ -384,6 +601,16 @@ public sealed interface Indication {
     /** The weld is shorter than specified by {@code missing}. */
     record ShortWeld(Length missing) implements Indication {
         @Override
+        public IndicationValues values() {
+            return new IndicationValues().with("missing", missing);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.shortWeld(this);
+        }
+
+        @Override
         public IndicationKind kind() {
             return IndicationKind.SHORT_WELD;
         }
@@ -405,6 +632,17 @@ public sealed interface Indication {
     }
 
     record NotAsDrawn(DrawingFault what, Optional<Length> at) implements Indication {
+        @Override
+        public IndicationValues values() {
+            IndicationValues v = new IndicationValues().with("what", what.id());
+            return at.map(a -> v.at(Span.at(a))).orElse(v);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.notAsDrawn(this);
+        }
+
         @Override
         public IndicationKind kind() {
             return IndicationKind.NOT_AS_DRAWN;

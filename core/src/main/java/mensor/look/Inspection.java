@@ -91,7 +91,7 @@ public record Inspection(
     }
 
     private static void checkOnWeld(Joint joint, String path, Span span) {
-        if (span.from() == span.to()) {
+        if (span.from().compareTo(span.to()) == 0) {
             joint.checkPlace(path + ".at", span.from());
         } else {
             joint.checkWithin(path, span);

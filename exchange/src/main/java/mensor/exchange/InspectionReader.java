@@ -23,12 +23,15 @@ import mensor.look.Conditions;
 import mensor.look.Cover;
 import mensor.look.Criterion;
 import mensor.look.Indication;
+import mensor.look.IndicationField;
 import mensor.look.IndicationKind;
+import mensor.look.IndicationValues;
 import mensor.look.Inspection;
 import mensor.look.Reading;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Named;
+import mensor.weld.Toe;
 import mensor.weld.WeldingRecord;
 
 /** Reads a {@code mensor-inspection/1} document strictly: what the format does not know is an error that names the field. */
@@ -345,53 +348,71 @@ final class InspectionReader {
         return a;
     }
 
+    /** By the kind's description: each field in its shape, and no other. */
     static Indication indication(String at, Fields i) {
-        String kind = i.requiredText("kind");
-        Indication indication = switch (kind) {
-            case "crack" -> new Indication.Crack(i.placeOrStretch(), i.word("where", mensor.look.CrackPlace.class));
-            case "incomplete-fusion" -> new Indication.IncompleteFusion(i.stretch());
-            case "overlap" ->
-                new Indication.Overlap(toe(i, false), i.stretch(), i.depth("depth"), division(i, "depth"));
-            case "undercut" ->
-                new Indication.Undercut(toe(i, true), i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
-            case "undersize" -> new Indication.Undersize(i.stretch(), i.requiredPositive("least"));
-            case "porosity" ->
-                new Indication.Porosity(
-                        i.placeOrStretch(), i.requiredDepth("diameter"), count(i), division(i, "diameter"));
-            case "crater" -> new Indication.Crater(i.requiredLength("at"), i.depth("depth"), division(i, "depth"));
-            case "arc-strike" ->
-                new Indication.ArcStrike(
-                        i.requiredLength("at"), i.bool("ground"), i.word("checked", mensor.look.CheckMethod.class));
-            case "slag" -> new Indication.Slag(i.stretch(), i.bool("trapped").orElse(false));
-            case "spatter" ->
-                new Indication.Spatter(i.stretch(), i.bool("loose").orElse(false));
-            case "underfill" -> new Indication.Underfill(i.stretch(), i.depth("depth"), division(i, "depth"));
-            case "incomplete-penetration" ->
-                new Indication.IncompletePenetration(i.stretch(), i.depth("depth"), division(i, "depth"));
-            case "melt-through" ->
-                new Indication.MeltThrough(i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
-            case "root-concavity" ->
-                new Indication.RootConcavity(i.stretch(), i.requiredDepth("depth"), division(i, "depth"));
-            case "burn-through" -> new Indication.BurnThrough(i.requiredLength("at"));
-            case "misalignment" ->
-                new Indication.Misalignment(i.stretch(), i.requiredDepth("offset"), division(i, "offset"));
-            case "short-weld" -> new Indication.ShortWeld(i.requiredDepth("missing"));
-            case "not-as-drawn" ->
-                new Indication.NotAsDrawn(i.requiredWord("what", mensor.look.DrawingFault.class), i.length("at"));
-            default ->
-                throw i.error(
-                        "kind", "one of " + Named.list(IndicationKind.class) + " is wanted, got \"" + kind + "\"");
-        };
+        IndicationKind kind = i.requiredWord("kind", IndicationKind.class);
+        IndicationValues values = new IndicationValues();
+        place(kind, i).ifPresent(values::at);
+        for (IndicationField f : kind.fields()) {
+            value(f, i).ifPresent(v -> values.with(f.name(), v));
+        }
+        kind.measured().ifPresent(f -> values.division(division(i, f.name())));
         i.end();
-        return indication;
+        return kind.of(values);
     }
 
-    private static mensor.weld.Toe toe(Fields i, boolean rootToo) {
-        mensor.weld.Toe toe = i.requiredWord("toe", mensor.weld.Toe.class);
-        if (toe == mensor.weld.Toe.ROOT && !rootToo) {
-            throw i.error("toe", "A or B is wanted, got \"root\"");
+    private static Optional<Span> place(IndicationKind kind, Fields i) {
+        return switch (kind.placement()) {
+            case AT -> Optional.of(Span.at(i.requiredLength("at")));
+            case AT_OR_NONE -> i.length("at").map(Span::at);
+            case STRETCH -> Optional.of(i.stretch());
+            case AT_OR_STRETCH -> Optional.of(i.placeOrStretch());
+            case NONE -> Optional.empty();
+        };
+    }
+
+    private static Optional<?> value(IndicationField f, Fields i) {
+        if (f.required() && !i.has(f.name())) {
+            i.required(f.name(), wanted(f));
+        }
+        return switch (f.shape()) {
+            case TOE, TOE_OR_ROOT -> i.word(f.name(), Toe.class).map(t -> allowed(f, i, t));
+            case DEPTH, EXTENT -> i.depth(f.name());
+            case SIZE -> i.positive(f.name());
+            case COUNT -> count(f, i);
+            case FLAG -> i.bool(f.name());
+            case WORD -> i.text(f.name()).map(t -> word(f, i, t));
+        };
+    }
+
+    private static String wanted(IndicationField f) {
+        return switch (f.shape()) {
+            case TOE -> "A or B";
+            case TOE_OR_ROOT -> "one of A, B, root";
+            case DEPTH, EXTENT, SIZE -> "a length";
+            case COUNT -> "a number";
+            case FLAG -> "true or false";
+            case WORD -> "one of " + ids(f);
+        };
+    }
+
+    private static String ids(IndicationField f) {
+        return String.join(
+                ", ", f.words().stream().map(IndicationField.Word::value).toList());
+    }
+
+    private static Toe allowed(IndicationField f, Fields i, Toe toe) {
+        if (toe == Toe.ROOT && f.shape() == IndicationField.Shape.TOE) {
+            throw i.error(f.name(), "A or B is wanted, got \"root\"");
         }
         return toe;
+    }
+
+    private static String word(IndicationField f, Fields i, String text) {
+        if (f.words().stream().noneMatch(w -> w.value().equals(text))) {
+            throw i.error(f.name(), "one of " + ids(f) + " is wanted, got \"" + text + "\"");
+        }
+        return text;
     }
 
     private static Optional<Length> division(Fields i, String depthField) {
@@ -402,22 +423,18 @@ final class InspectionReader {
         return division;
     }
 
-    private static long count(Fields i) {
-        Optional<BigDecimal> n = i.number("count");
-        if (n.isEmpty()) {
-            return 1;
-        }
-        try {
-            long count = n.get().longValueExact();
-            if (count >= 1 && count <= 1_000_000) {
-                return count;
+    private static Optional<Long> count(IndicationField f, Fields i) {
+        return i.number(f.name()).map(n -> {
+            try {
+                long count = n.longValueExact();
+                if (count >= 1 && count <= IndicationField.MOST) {
+                    return count;
+                }
+            } catch (ArithmeticException e) {
+                // said below
             }
-        } catch (ArithmeticException e) {
-            // said below
-        }
-        throw i.error(
-                "count",
-                "a whole number from 1 to 1,000,000 is wanted, got " + n.get().toPlainString());
+            throw i.error(f.name(), "a whole number from 1 to 1,000,000 is wanted, got " + n.toPlainString());
+        });
     }
 
     static List<Addendum> addenda(Fields f) {

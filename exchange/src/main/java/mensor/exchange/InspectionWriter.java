@@ -12,12 +12,15 @@ import mensor.length.Length;
 import mensor.length.Span;
 import mensor.look.Conditions;
 import mensor.look.Indication;
+import mensor.look.IndicationField;
+import mensor.look.IndicationValues;
 import mensor.look.Inspection;
 import mensor.look.Reading;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
 import mensor.weld.Named;
 import mensor.weld.Pass;
+import mensor.weld.Toe;
 import mensor.weld.Use;
 import mensor.weld.WeldingRecord;
 
@@ -168,46 +171,30 @@ final class InspectionWriter {
         return o.object();
     }
 
+    /** Every field that the kind's description names, so that none is lost. */
     static Json indication(Indication i) {
+        IndicationValues values = i.values();
         Out o = new Out().text("kind", i.kind().id());
-        if (i instanceof Indication.Crack c) {
-            o.place(c.span());
-            o.word("where", c.where());
-        } else if (i instanceof Indication.Overlap v) {
-            o.text("toe", v.toe().id()).stretch(v.span());
-        } else if (i instanceof Indication.Undercut u) {
-            o.text("toe", u.toe().id()).stretch(u.span());
-        } else if (i instanceof Indication.Undersize u) {
-            o.stretch(u.span()).length("least", Optional.of(u.least()));
-        } else if (i instanceof Indication.Porosity p) {
-            o.place(p.span()).length("diameter", Optional.of(p.diameter()));
-            if (p.count() != 1) {
-                o.put("count", new Json.Number(String.valueOf(p.count())));
+        values.span().ifPresent(s -> {
+            switch (i.kind().placement()) {
+                case STRETCH -> o.stretch(s);
+                case AT_OR_STRETCH -> o.place(s);
+                case AT, AT_OR_NONE -> o.length("at", Optional.of(s.from()));
+                case NONE -> {}
             }
-        } else if (i instanceof Indication.Crater || i instanceof Indication.BurnThrough) {
-            o.length("at", Optional.of(i.span().from()));
-        } else if (i instanceof Indication.ArcStrike a) {
-            o.length("at", Optional.of(a.at()));
-            o.bool("ground", a.ground());
-            o.word("checked", a.checked());
-        } else if (i instanceof Indication.Slag s) {
-            o.stretch(s.span()).flag("trapped", s.trapped());
-        } else if (i instanceof Indication.Spatter s) {
-            o.stretch(s.span()).flag("loose", s.loose());
-        } else if (i instanceof Indication.Misalignment m) {
-            o.stretch(m.span()).length("offset", Optional.of(m.offset()));
-        } else if (i instanceof Indication.ShortWeld s) {
-            o.length("missing", Optional.of(s.missing()));
-        } else if (i instanceof Indication.NotAsDrawn n) {
-            o.text("what", n.what().id()).length("at", n.at());
-        } else {
-            o.stretch(i.span());
+        });
+        for (IndicationField f : i.kind().fields()) {
+            values.find(f.name()).ifPresent(v -> {
+                switch (f.shape()) {
+                    case TOE, TOE_OR_ROOT -> o.text(f.name(), ((Toe) v).id());
+                    case DEPTH, SIZE, EXTENT -> o.length(f.name(), Optional.of((Length) v));
+                    case COUNT -> o.count(f.name(), (Long) v);
+                    case FLAG -> o.bool(f.name(), Optional.of((Boolean) v));
+                    case WORD -> o.text(f.name(), (String) v);
+                }
+            });
         }
-        boolean depthHasAnotherName = i instanceof Indication.Porosity || i instanceof Indication.Misalignment;
-        if (!depthHasAnotherName) {
-            o.length("depth", i.depth());
-        }
-        o.length("division", i.division());
+        o.length("division", values.division());
         return o.object();
     }
 
@@ -278,6 +265,10 @@ final class InspectionWriter {
             value.ifPresent(v -> put(field, new Json.Bool(v)));
         }
 
+        void count(String field, long value) {
+            put(field, new Json.Number(String.valueOf(value)));
+        }
+
         void flag(String field, boolean value) {
             if (value) {
                 put(field, new Json.Bool(true));
@@ -293,7 +284,7 @@ final class InspectionWriter {
         }
 
         Out place(Span s) {
-            return s.from() == s.to() ? length("at", Optional.of(s.from())) : stretch(s);
+            return s.from().compareTo(s.to()) == 0 ? length("at", Optional.of(s.from())) : stretch(s);
         }
 
         <T> void list(String field, List<T> items, Function<T, Json> item) {

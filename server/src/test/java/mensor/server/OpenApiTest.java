@@ -43,6 +43,21 @@ class OpenApiTest {
         assertThat(sorted).isEqualToNormalizingNewlines(Files.readString(committed));
     }
 
+    /** The interface's own tests make forms from the kinds that the running application describes. */
+    @Test
+    void theKindsThatTheInterfaceIsTestedWithAreTheCommittedOnes() throws Exception {
+        JsonMapper mapper =
+                JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+        String kinds = mapper.writeValueAsString(mapper.readTree(
+                        RunningMensor.as("ines").get("/api/kinds").expect(200).text()))
+                + "\n";
+        Path committed = Path.of("..", "web", "src", "test", "kinds.json");
+        if (Boolean.getBoolean("openapi.write")) {
+            Files.writeString(committed, kinds);
+        }
+        assertThat(kinds).isEqualToNormalizingNewlines(Files.readString(committed));
+    }
+
     /** The description names a schema by its record's simple name: two of one name would be described as one. */
     @Test
     void noTwoRecordsOfTheInterfaceShareAName() {
