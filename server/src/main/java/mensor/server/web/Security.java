@@ -30,7 +30,8 @@ class Security {
         "/api/jobs/*",
         "/api/jobs/*/chain/**",
         "/api/books/**",
-        "/api/entry-line"
+        "/api/entry-line",
+        "/api/kinds"
     };
 
     @Bean
