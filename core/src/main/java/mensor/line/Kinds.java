@@ -122,9 +122,10 @@ final class Kinds {
 
     private static Kind described(IndicationKind k) {
         List<Argument> arguments = new ArrayList<>();
-        k.fields().stream().filter(Kinds::isToe).forEach(f -> arguments.add(argument(f)));
+        boolean two = k.fields().stream().filter(IndicationField::isMeasured).count() > 1;
+        k.fields().stream().filter(Kinds::isToe).forEach(f -> arguments.add(argument(f, false)));
         place(k).ifPresent(arguments::add);
-        k.fields().stream().filter(f -> !isToe(f)).forEach(f -> arguments.add(argument(f)));
+        k.fields().stream().filter(f -> !isToe(f)).forEach(f -> arguments.add(argument(f, two)));
         Map<String, Map<String, String>> shorter = SHORT.getOrDefault(k, Map.of());
         if (!shorter.isEmpty()) {
             arguments.add(word(String.join(", ", shorter.keySet()), shorter));
@@ -146,11 +147,13 @@ final class Kinds {
         };
     }
 
-    private static Argument argument(IndicationField f) {
+    /** @param isOneOfTwo lengths that may be left out: each is led in by its own word */
+    private static Argument argument(IndicationField f, boolean isOneOfTwo) {
         String title = f.label().toLowerCase(Locale.ROOT);
         return switch (f.shape()) {
             case TOE, TOE_OR_ROOT -> new Argument(TOE, f.name(), title, f.required(), "", Map.of());
-            case DEPTH, SIZE, EXTENT -> new Argument(LENGTH, f.name(), title, f.required(), "", Map.of());
+            case DEPTH, SIZE, EXTENT ->
+                new Argument(LENGTH, f.name(), title, f.required(), isOneOfTwo ? title : "", Map.of());
             case COUNT -> new Argument(COUNT, f.name(), "x " + title, f.required(), "", Map.of());
             case FLAG, WORD ->
                 new Argument(

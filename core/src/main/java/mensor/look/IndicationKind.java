@@ -301,9 +301,9 @@ public enum IndicationKind implements Named, Judgeable {
         return fields;
     }
 
-    /** Whether the smallest division of a gauge may go with it, and with which field. */
-    public java.util.Optional<IndicationField> measured() {
-        return fields.stream().filter(IndicationField::isMeasured).findFirst();
+    /** The fields that a gauge reads: with one of them its smallest division may go. */
+    public List<IndicationField> measured() {
+        return fields.stream().filter(IndicationField::isMeasured).toList();
     }
 
     /** An indication of this kind out of its values; what is required must be there. */

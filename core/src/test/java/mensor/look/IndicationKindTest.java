@@ -36,7 +36,9 @@ class IndicationKindTest {
             case NONE -> {}
         }
         kind.fields().forEach(f -> values.with(f.name(), some(f)));
-        kind.measured().ifPresent(f -> values.division(Optional.of(Length.inches(1, 64))));
+        if (!kind.measured().isEmpty()) {
+            values.division(Optional.of(Length.inches(1, 64)));
+        }
         return values;
     }
 
@@ -55,7 +57,7 @@ class IndicationKindTest {
         assertThat(kind.of(out)).isEqualTo(made);
         long described = kind.fields().size()
                 + (kind.placement() == IndicationKind.Placement.NONE ? 0 : 1)
-                + (kind.measured().isPresent() ? 1 : 0);
+                + (kind.measured().isEmpty() ? 0 : 1);
         assertThat(made.getClass().getRecordComponents())
                 .as("every component of the record is described")
                 .hasSize((int) described);

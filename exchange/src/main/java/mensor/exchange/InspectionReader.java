@@ -356,7 +356,9 @@ final class InspectionReader {
         for (IndicationField f : kind.fields()) {
             value(f, i).ifPresent(v -> values.with(f.name(), v));
         }
-        kind.measured().ifPresent(f -> values.division(division(i, f.name())));
+        if (!kind.measured().isEmpty()) {
+            values.division(division(i, kind));
+        }
         i.end();
         return kind.of(values);
     }
@@ -415,10 +417,11 @@ final class InspectionReader {
         return text;
     }
 
-    private static Optional<Length> division(Fields i, String depthField) {
+    private static Optional<Length> division(Fields i, IndicationKind kind) {
         Optional<Length> division = i.positive("division");
-        if (division.isPresent() && !i.has(depthField)) {
-            throw i.error("division", "goes with a " + depthField);
+        List<String> read = kind.measured().stream().map(IndicationField::name).toList();
+        if (division.isPresent() && read.stream().noneMatch(i::has)) {
+            throw i.error("division", "goes with a " + String.join(" or ", read));
         }
         return division;
     }

@@ -24,7 +24,7 @@ class KindController {
     List<KindView> all() {
         return Stream.of(IndicationKind.values())
                 .map(k -> new KindView(
-                        k.id(), k.title(), k.placement(), k.measured().isPresent(), k.fields()))
+                        k.id(), k.title(), k.placement(), !k.measured().isEmpty(), k.fields()))
                 .toList();
     }
 }
