@@ -27,7 +27,7 @@ describe("what can be put down", () => {
   });
 
   it("covers every kind of indication of the format", () => {
-    const all = ["crack", "incomplete-fusion", "overlap", "undercut", "undersize", "porosity", "crater", "arc-strike", "slag", "spatter", "underfill", "incomplete-penetration", "melt-through", "root-concavity", "burn-through", "misalignment", "short-weld", "not-as-drawn"];
+    const all = ["crack", "incomplete-fusion", "overlap", "undercut", "undersize", "porosity", "crater", "arc-strike", "slag", "spatter", "underfill", "incomplete-penetration", "melt-through", "root-concavity", "burn-through", "misalignment", "poor-restart", "short-weld", "not-as-drawn"];
     expect(kinds.map((k) => k.kind).filter(Boolean).sort()).toEqual([...all].sort());
   });
 

@@ -196,6 +196,7 @@ export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench
   const name = specOf(entry)?.word.toLowerCase() ?? c.kind ?? "";
   const side = c.toe === "A" ? bench.joint.toeA : c.toe === "B" ? bench.joint.toeB : c.toe;
   const extra = [
+    c.height && `${c.height} high`,
     c.depth && `${c.depth} deep`,
     c.diameter && `${c.diameter}${c.count && c.count > 1 ? ` ×${c.count}` : ""}`,
     c.least && `least ${c.least}`,

@@ -170,6 +170,7 @@ public final class Tracer {
             case CRATER -> Situation.CRATER;
             case ARC_STRIKE -> Situation.ARC_STRIKE;
             case SPATTER -> Situation.SPATTER;
+            case POOR_RESTART -> Situation.TIE_IN;
             case SHORT_WELD -> Situation.SHORT;
             case MISALIGNMENT -> Situation.MISALIGNED;
             case NOT_AS_DRAWN -> Situation.NOT_AS_DRAWN;

@@ -25,6 +25,7 @@ import mensor.look.Indication.MeltThrough;
 import mensor.look.Indication.Misalignment;
 import mensor.look.Indication.NotAsDrawn;
 import mensor.look.Indication.Overlap;
+import mensor.look.Indication.PoorRestart;
 import mensor.look.Indication.Porosity;
 import mensor.look.Indication.RootConcavity;
 import mensor.look.Indication.ShortWeld;
@@ -186,6 +187,16 @@ public enum IndicationKind implements Named, Judgeable {
             "offset 0-12 1/16",
             v -> new Misalignment(v.place(), v.length("offset"), v.division()),
             need(DEPTH, "offset", "Offset")),
+    POOR_RESTART(
+            "poor-restart",
+            "Poor restart",
+            Placement.AT_OR_STRETCH,
+            Lane.FACE,
+            "restart rs",
+            "restart 12 high 1/16",
+            v -> new PoorRestart(v.place(), v.optionalLength("height"), v.optionalLength("depth"), v.division()),
+            may(DEPTH, "height", "High"),
+            may(DEPTH, "depth", "Deep")),
     SHORT_WELD(
             "short-weld",
             "Weld too short",

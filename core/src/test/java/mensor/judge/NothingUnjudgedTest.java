@@ -149,6 +149,7 @@ class NothingUnjudgedTest {
             case ROOT_CONCAVITY -> List.of(new Indication.RootConcavity(s, FAR, none));
             case BURN_THROUGH -> List.of(new Indication.BurnThrough(mm(PLACE)));
             case MISALIGNMENT -> List.of(new Indication.Misalignment(s, FAR, none));
+            case POOR_RESTART -> List.of(new Indication.PoorRestart(s, far, far, none));
             case SHORT_WELD -> List.of(new Indication.ShortWeld(FAR));
             case NOT_AS_DRAWN ->
                 Stream.of(DrawingFault.values())

@@ -204,6 +204,12 @@ public final class NormalServiceBook implements CriteriaBook {
 
     @Override
     public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        if (what == IndicationKind.POOR_RESTART) {
+            return Optional.of(new NoLimit(
+                    "Table 341.3.2",
+                    "the table does not name it; what it makes (overlap, undercut, underfill, convexity) is recorded and judged as that",
+                    Confidence.HIGH));
+        }
         if (what == ReadValue.TOE_ANGLE) {
             return Optional.of(new NoLimit("Table 341.3.2", "the table names no angle at the toe", Confidence.MEDIUM));
         }

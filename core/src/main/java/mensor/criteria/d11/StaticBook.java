@@ -15,6 +15,7 @@ import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.look.CheckMethod;
 import mensor.look.Criterion;
+import mensor.look.IndicationKind;
 import mensor.look.Judgeable;
 import mensor.look.ReadValue;
 import mensor.weld.Connection;
@@ -220,6 +221,12 @@ public class StaticBook implements CriteriaBook {
 
     @Override
     public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        if (what == IndicationKind.POOR_RESTART) {
+            return Optional.of(new NoLimit(
+                    "Table 8.1 (6.1)",
+                    "the table does not name it; what it makes (overlap, undercut, underfill, convexity) is recorded and judged as that",
+                    Confidence.HIGH));
+        }
         if (what == ReadValue.TOE_ANGLE) {
             return Optional.of(
                     new NoLimit("Table 8.1 (6.1)", "the table names no angle at the toe", Confidence.MEDIUM));

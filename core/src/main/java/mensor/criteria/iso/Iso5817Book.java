@@ -20,6 +20,7 @@ import mensor.length.RealLength;
 import mensor.length.Unit;
 import mensor.look.CheckMethod;
 import mensor.look.Criterion;
+import mensor.look.IndicationKind;
 import mensor.look.Judgeable;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
@@ -210,15 +211,20 @@ public final class Iso5817Book implements CriteriaBook {
     /** Every row of the table has a limit for what it names. */
     @Override
     public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        if (what == IndicationKind.POOR_RESTART) {
+            return Optional.of(new NoLimit(
+                    "Table 1, 1.19",
+                    "permitted; what it makes (undercut, underfill, a pore) is judged as that",
+                    Confidence.MEDIUM));
+        }
         return Optional.empty();
     }
 
     @Override
     public List<String> notes(Joint joint) {
         List<String> notes = new ArrayList<>(LateCracking.note(joint).stream().toList());
-        notes.add(
-                "Not judged here: root porosity (1.18), poor restart (1.19), several imperfections in one section (4.1)"
-                        + (level == Level.D ? "." : ", systematic imperfections (allowed in level D only)."));
+        notes.add("Not judged here: root porosity (1.18), several imperfections in one section (4.1)"
+                + (level == Level.D ? "." : ", systematic imperfections (allowed in level D only)."));
         if (joint.flush()) {
             notes.add(
                     "The drawing asks for a flush face; the table has no number for that: excess weld metal is judged by 1.9.");

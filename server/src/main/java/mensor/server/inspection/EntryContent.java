@@ -17,6 +17,7 @@ public record EntryContent(
         String from,
         String to,
         String depth,
+        String height,
         String least,
         String diameter,
         Integer count,

@@ -1,0 +1,48 @@
+package mensor.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.look.Criterion;
+import mensor.look.Indication;
+import mensor.look.Verdict;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** ISO 5817:2014 names a poor restart (1.19) and permits it; AWS D1.1 and ASME B31.3 do not name it (from memory). */
+class PoorRestartTest {
+    static Stream<CriteriaBook> books() {
+        return CriteriaBooks.all().stream();
+    }
+
+    private static Look look(CriteriaBook book) {
+        Length most = Length.millimetres("2");
+        return Look.millimetres("600")
+                .by(book)
+                .blade("0", "600", "8")
+                .seen(new Indication.PoorRestart(
+                        Span.at(Length.millimetres("100")), Optional.of(most), Optional.empty(), Optional.empty()));
+    }
+
+    @ParameterizedTest
+    @MethodSource("books")
+    void hasNoLimitOfItsOwnAndWhatItMakesIsJudgedAsThat(CriteriaBook book) {
+        Evaluation e = look(book).judge();
+        Finding profile = e.finding(Criterion.PROFILE.id()).orElseThrow();
+        assertThat(profile.verdict()).isEqualTo(Verdict.ACCEPT);
+        assertThat(profile.trace()).anyMatch(t -> t.startsWith("poor restart at 100: no limit"));
+        assertThat(e.notes()).anyMatch(n -> n.contains("poor restart has no limit here"));
+        Length deep = Length.millimetres("9");
+        Look made = look(book)
+                .seen(new Indication.Underfill(
+                        new Span(Length.millimetres("100"), Length.millimetres("104")),
+                        Optional.of(deep),
+                        Optional.empty()));
+        assertThat(made.verdict(Criterion.PROFILE)).isEqualTo(Verdict.REJECT);
+    }
+}
