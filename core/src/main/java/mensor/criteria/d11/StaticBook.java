@@ -27,6 +27,8 @@ import mensor.weld.Toe;
 /** AWS D1.1/D1.1M, statically loaded nontubular connections; the other books of D1.1 say where they differ. */
 public class StaticBook implements CriteriaBook {
     private static final String DOCUMENT = "AWS D1.1/D1.1M";
+    private static final String RESTART =
+            "the table does not name it; what it makes (overlap, undercut, underfill, convexity) is recorded and judged as that";
 
     @Override
     public String id() {
@@ -221,21 +223,16 @@ public class StaticBook implements CriteriaBook {
 
     @Override
     public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
+        String table = citation(Criterion.PROFILE, joint).clause();
         if (what == IndicationKind.POOR_RESTART) {
-            return Optional.of(new NoLimit(
-                    "Table 8.1 (6.1)",
-                    "the table does not name it; what it makes (overlap, undercut, underfill, convexity) is recorded and judged as that",
-                    Confidence.HIGH));
+            return Optional.of(new NoLimit(table, RESTART, Confidence.HIGH));
         }
         if (what == ReadValue.TOE_ANGLE) {
-            return Optional.of(
-                    new NoLimit("Table 8.1 (6.1)", "the table names no angle at the toe", Confidence.MEDIUM));
+            return Optional.of(new NoLimit(table, "the table names no angle at the toe", Confidence.MEDIUM));
         }
         if (what == ReadValue.CONCAVITY && joint.isFillet()) {
             return Optional.of(new NoLimit(
-                    "Table 8.1 (6.1), 7.23 (5.23)",
-                    "concavity has no limit of its own; throat and legs must give the size",
-                    Confidence.HIGH));
+                    table, "concavity has no limit of its own; throat and legs must give the size", Confidence.HIGH));
         }
         if (joint.isFillet() || joint.flush() || hasReinforcementLimit(joint)) {
             return Optional.empty();
