@@ -22,6 +22,7 @@ import mensor.server.record.Signatures;
 import mensor.weld.Joint;
 import mensor.weld.Named;
 import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 
 /** A joint as stored: its document in the format's shape, and the columns that lists are made of. */
 @Entity
@@ -48,6 +49,11 @@ public class JointEntity {
     private String drawingRev;
     private Instant weldedAt;
     private Integer delayHours;
+
+    /** Until it was judged then; not a change of the joint. */
+    @NotAudited
+    private Instant waitEndsAt;
+
     private String design;
     private String inWords;
 
@@ -96,6 +102,7 @@ public class JointEntity {
         this.weldingPosition = joint.position().map(Named::id).orElse(null);
         this.document = newDocument;
         this.delayHours = delayHours(joint);
+        this.waitEndsAt = readyAt().orElse(null);
         this.design = Signatures.sha256(criteria + units + InspectionParts.without(newDocument, OWN));
     }
 
@@ -181,6 +188,7 @@ public class JointEntity {
 
     public void setWeldedAt(Instant at) {
         weldedAt = at;
+        waitEndsAt = readyAt().orElse(null);
     }
 
     /** The same for all joints that differ in their mark and place alone. */

@@ -1,20 +1,31 @@
 package mensor.server.joint;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 public interface JointRepository extends JpaRepository<JointEntity, UUID> {
     List<JointEntity> findByJobIdOrderByLotAscMarkAscWeldNoAscSideAsc(UUID job);
 
     List<JointEntity> findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(UUID job, String design);
 
-    /** The joints of delayed steel whose welding date is known: their wait ends by itself. */
-    List<JointEntity> findByDelayHoursNotNullAndWeldedAtNotNull();
+    /** The joints of delayed steel whose wait after welding has ended and that were not judged since. */
+    @Query("select new mensor.server.joint.WaitOver(j.id, j.mark, j.waitEndsAt) from JointEntity j"
+            + " where j.waitEndsAt <= ?1 order by j.waitEndsAt")
+    List<WaitOver> waitedUntil(Instant now);
+
+    /** Judged since its wait ended; one that was welded again waits again. */
+    @Transactional
+    @Modifying
+    @Query("update JointEntity j set j.waitEndsAt = null where j.id = ?1 and j.waitEndsAt = ?2")
+    void judgedAfterWait(UUID id, Instant ended);
 
     List<JointEntity> findByJobId(UUID job);
 
