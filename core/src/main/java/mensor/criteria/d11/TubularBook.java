@@ -55,7 +55,10 @@ public final class TubularBook extends CyclicBook {
     @Override
     public Citation citation(Criterion criterion, Joint joint) {
         Citation c = super.citation(criterion, joint);
-        boolean visual = c.clause().startsWith("Table 8.1");
-        return visual ? new Citation(c.document(), "Table 10.15 (9.16)", Confidence.LOW) : c;
+        return switch (criterion) {
+            case READINESS, CRACK, FUSION, CRATER, PROFILE, SIZE, LENGTH, UNDERCUT, POROSITY, ROOT ->
+                new Citation(c.document(), "Table 10.15 (9.16)", Confidence.LOW);
+            case OVERLAP, AS_DRAWN, ARC_STRIKE, SLAG, SPATTER, MISALIGNMENT -> c;
+        };
     }
 }

@@ -158,6 +158,12 @@ public class Bench {
         return opened(checkSees(actor, id));
     }
 
+    /** The joint of an inspection, as fitted up. */
+    @Transactional(readOnly = true)
+    public JointEntity joint(Actor actor, UUID id) {
+        return joints.findById(checkSees(actor, id).jointId()).orElseThrow(Bench::unknown);
+    }
+
     /** A look as it stands, for what the application does by itself. */
     @Transactional(readOnly = true)
     public Opened openAsItStands(UUID id) {

@@ -83,7 +83,7 @@ class BenchController {
     @PostMapping("/lines")
     List<Lines.LineView> read(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Lines.LinesForm form) {
-        return lines.read(bench.open(actor, id), form);
+        return lines.read(bench.joint(actor, id), form);
     }
 
     @DeleteMapping("/entries/{entryId}")

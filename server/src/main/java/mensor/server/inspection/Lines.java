@@ -4,10 +4,16 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mensor.draw.StripDrawing;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.line.EntryLine;
+import mensor.look.IndicationField;
+import mensor.look.IndicationKind;
+import mensor.server.joint.JointEntity;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import mensor.weld.Joint;
@@ -53,23 +59,24 @@ class Lines {
             List<String> completions,
             List<StripDrawing.Mark> marks) {}
 
-    List<LineView> read(Bench.Opened o, LinesForm form) {
+    /** Reads lines by the joint alone: nothing is judged for a preview. */
+    List<LineView> read(JointEntity entity, LinesForm form) {
         if (form.lines() == null || form.lines().isEmpty() || form.lines().size() > MOST) {
             throw Refused.invalid("lines", "one to " + MOST + " lines at once");
         }
-        Joint joint = o.judged().look().joint();
+        Joint joint = InspectionParts.readJoint(entity.asFitted(), entity.unit());
         EntryLine reader = new EntryLine(joint);
         String before = form.before() == null ? "" : form.before();
         List<LineView> views = new ArrayList<>();
         for (String line : form.lines()) {
             EntryLine.Understood u = reader.read(line, before);
             before = u.kind();
-            views.add(view(o, joint, u));
+            views.add(view(entity, u));
         }
         return views;
     }
 
-    private LineView view(Bench.Opened o, Joint joint, EntryLine.Understood u) {
+    private LineView view(JointEntity joint, EntryLine.Understood u) {
         List<LineEntry> entries = new ArrayList<>();
         List<StripDrawing.Mark> marks = new ArrayList<>();
         for (EntryLine.Put p : u.puts()) {
@@ -78,7 +85,7 @@ class Lines {
             entries.add(new LineEntry(kind, content));
             if (kind != EntryEntity.Kind.CLEAR) {
                 try {
-                    marks.addAll(marks(o, kind, json.writeValueAsString(content)));
+                    marks.addAll(marks(joint, kind, json.writeValueAsString(content)));
                 } catch (UnreadableInput e) {
                     return new LineView(
                             List.of(), u.kind(), e.problem(), 0, 0, u.expects(), u.completions(), List.of());
@@ -93,20 +100,25 @@ class Lines {
     private static Map<String, Object> typed(Map<String, String> fields) {
         Map<String, Object> typed = new LinkedHashMap<>();
         fields.forEach((f, v) -> typed.put(
-                f,
-                switch (f) {
-                    case "count" -> Integer.valueOf(v);
-                    case "ground", "trapped", "loose" -> Boolean.valueOf(v);
-                    default -> v;
-                }));
+                f, NUMBERS.contains(f) ? Integer.valueOf(v) : TRUTHS.contains(f) ? (Object) Boolean.valueOf(v) : v));
         return typed;
     }
 
+    private static final Set<String> NUMBERS = fields(IndicationField.Shape.COUNT);
+    private static final Set<String> TRUTHS = fields(IndicationField.Shape.FLAG);
+
+    private static Set<String> fields(IndicationField.Shape shape) {
+        return Stream.of(IndicationKind.values())
+                .flatMap(k -> k.fields().stream())
+                .filter(f -> f.shape() == shape)
+                .map(IndicationField::name)
+                .collect(Collectors.toSet());
+    }
+
     /** Checks the entry by the format as the weld stands, and says where an indication would be drawn. */
-    private static List<StripDrawing.Mark> marks(Bench.Opened o, EntryEntity.Kind kind, String content) {
+    private static List<StripDrawing.Mark> marks(JointEntity joint, EntryEntity.Kind kind, String content) {
         boolean reading = kind == EntryEntity.Kind.READING;
-        var look = InspectionParts.withOne(
-                o.joint().criteria(), o.joint().units(), o.joint().asFitted(), content, reading);
+        var look = InspectionParts.withOne(joint.criteria(), joint.units(), joint.asFitted(), content, reading);
         return reading ? List.of() : StripDrawing.marksOf(look);
     }
 }
