@@ -141,13 +141,13 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
             {choice("connection", "Connection", joint.connection, groove ? [["butt", "butt"], ["tee", "tee"], ["corner", "corner"], ["lap", "lap"], ["pipe-butt", "pipe butt"], ["tube-to-plate", "tube to plate"]] : [["tee", "tee"], ["lap", "lap"], ["corner", "corner"], ["tube-to-plate", "tube to plate"]], (v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined }), 3)}
             {joint.connection === "corner" && choice("corner", "Weld lies", joint.corner, [["inside", "inside the corner"], ["outside", "outside"]], (v) => set({ corner: v }), 3)}
             {!groove && field("size", "Fillet size (leg)", joint.size, (v) => set({ size: v }), 3, "5/16")}
-            {!groove && field("throat", "or throat", joint.throat, (v) => set({ throat: v }), 2)}
+            {!groove && field("throat", "or throat", joint.throat, (v) => set({ throat: v, ...(v ? { sizeMeans: undefined } : {}) }), 2)}
             {groove && choice("penetration", "Penetration", joint.penetration, [["cjp", "complete"], ["pjp", "partial"]], (v) => set({ penetration: v, throat: v === "pjp" ? joint.throat : undefined }), 3)}
             {groove && joint.penetration === "pjp" && field("throat", "Throat", joint.throat, (v) => set({ throat: v }), 2)}
             {field("length", "Length", joint.length, (v) => set({ length: v }), 2, "24")}
             {choice("position", "Position", joint.position, positionsOf(groove), (v) => set({ position: v }), 4)}
             {!groove && field("dihedral", "Angle between members", joint.dihedral === undefined ? "" : String(joint.dihedral), (v) => set({ dihedral: v === "" ? undefined : Number(v) || 0 }), 4, "90")}
-            {skewed && choice("sizeMeans", "The size means", joint.sizeMeans, [["", "choose"], ["contact", "leg along the member"], ["perpendicular", "square to the other member"], ["equivalent", "90° leg of equal throat"]], (v) => set({ sizeMeans: v }), 4)}
+            {skewed && !joint.throat && choice("sizeMeans", "The size means", joint.sizeMeans, [["", "choose"], ["contact", "leg along the member"], ["perpendicular", "square to the other member"], ["equivalent", "90° leg of equal throat"]], (v) => set({ sizeMeans: v }), 4)}
             {!groove && field("rootOpening", "Fit-up gap", joint.rootOpening, (v) => set({ rootOpening: v }), 2, "none")}
             {groove && choice("groove.prep", "Preparation", joint.groove?.prep, preps, (v) => setGroove({ prep: v }), 3)}
             {groove && joint.groove?.prep !== "square" && field("groove.includedAngle", "Included angle, °", joint.groove?.includedAngle === undefined ? "" : String(joint.groove.includedAngle), (v) => setGroove({ includedAngle: v === "" ? undefined : Number(v) || 0 }), 3, "60")}

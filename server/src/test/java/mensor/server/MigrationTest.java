@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import mensor.server.db.V15__Readable_again;
 import mensor.server.db.V4__Passes_as_entries;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
@@ -72,12 +73,20 @@ class MigrationTest {
                 s.execute(
                         "insert into entry values ('00000000-0000-0000-0000-000000000301', '00000000-0000-0000-0000-000000000201',"
                                 + " 1, 'INDICATION', '" + CRACK + "', '" + PERSON + "', now(), false, null, 0)");
+                s.execute(
+                        "insert into entry values ('00000000-0000-0000-0000-000000000302', '00000000-0000-0000-0000-000000000201',"
+                                + " 2, 'READING', '{\"at\":\"3\",\"concavity\":\"1/32\",\"face\":\"flat\"}', '" + PERSON
+                                + "', now(), false, null, 0)");
+                s.execute(
+                        "update joint set document = '{\"weld\":\"fillet\",\"throat\":\"5\",\"sizeMeans\":\"contact\","
+                                + "\"gaps\":[{\"from\":\"3\",\"to\":\"3.0\",\"opening\":\"2\"},{\"from\":\"3\",\"to\":\"4\",\"opening\":\"2\"}]}'"
+                                + " where mark = 'J3'");
             }
         }
         Flyway.configure()
                 .dataSource(url, "mensor", "")
                 .locations("classpath:db/migration")
-                .javaMigrations(new V4__Passes_as_entries())
+                .javaMigrations(new V4__Passes_as_entries(), new V15__Readable_again())
                 .load()
                 .migrate();
         try (Connection db = DriverManager.getConnection(url, "mensor", "")) {
@@ -97,9 +106,12 @@ class MigrationTest {
             assertThat(rows(db, "select k.name, s.place from signature s join job k on k.id = s.job_id"))
                     .as("what was signed has its place in its job")
                     .containsExactly("Bridge | 1");
-            assertThat(rows(db, "select content from entry"))
-                    .as("large objects become text of their row")
-                    .containsExactly(CRACK);
+            assertThat(rows(db, "select content from entry order by sequence"))
+                    .as("large objects become text of their row, a face that cannot be is left out")
+                    .containsExactly(CRACK, "{\"at\":\"3\",\"concavity\":\"1/32\"}");
+            assertThat(rows(db, "select document from joint where mark = 'J3'"))
+                    .containsExactly("{\"weld\":\"fillet\",\"throat\":\"5\","
+                            + "\"gaps\":[{\"from\":\"3\",\"to\":\"4\",\"opening\":\"2\"}]}");
             assertThat(rows(db, "select wps from joint where mark = 'J2'")).containsExactly("W-12");
         }
     }
