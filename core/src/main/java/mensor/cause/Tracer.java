@@ -16,7 +16,6 @@ import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.CrackPlace;
 import mensor.look.Criterion;
 import mensor.look.Face;
 import mensor.look.Indication;
@@ -90,7 +89,7 @@ public final class Tracer {
         List<Indication> alike = inspection.indications().stream()
                 .filter(o -> o.kind() == i.kind() && toe(o).equals(toe))
                 .toList();
-        Situation situation = situation(i);
+        Situation situation = i.answer(new SituationOf(gathering));
         return found(
                 OptionalInt.of(index),
                 OptionalInt.empty(),
@@ -145,54 +144,6 @@ public final class Tracer {
 
     private static Optional<Toe> toe(Indication i) {
         return i.values().find("toe").map(Toe.class::cast);
-    }
-
-    private Situation situation(Indication i) {
-        if (i instanceof Indication.Crack c) {
-            return crack(c);
-        }
-        if (i instanceof Indication.Undercut u) {
-            return undercut(u.toe());
-        }
-        boolean atARestart = gathering.atTheEnd(i.span()) || gathering.atAStartOrStop(i.span());
-        return switch (i.kind()) {
-            case CRACK, UNDERCUT -> throw new IllegalStateException("told by their own record");
-            case OVERLAP -> Situation.OVERLAP;
-            case UNDERSIZE -> Situation.UNDERSIZE;
-            case UNDERFILL -> Situation.UNDERFILL;
-            case ROOT_CONCAVITY -> atARestart ? Situation.RESTART_HOLE : Situation.UNDERFILL;
-            case POROSITY -> atARestart ? Situation.POROSITY_AT_START : Situation.POROSITY;
-            case SLAG -> Situation.SLAG;
-            case INCOMPLETE_FUSION -> Situation.FUSION;
-            case INCOMPLETE_PENETRATION -> Situation.PENETRATION;
-            case BURN_THROUGH -> gathering.atAStartOrStop(i.span()) ? Situation.RESTART_HOLE : Situation.BURN_THROUGH;
-            case MELT_THROUGH -> Situation.BURN_THROUGH;
-            case CRATER -> Situation.CRATER;
-            case ARC_STRIKE -> Situation.ARC_STRIKE;
-            case SPATTER -> Situation.SPATTER;
-            case POOR_RESTART -> Situation.TIE_IN;
-            case SHORT_WELD -> Situation.SHORT;
-            case MISALIGNMENT -> Situation.MISALIGNED;
-            case NOT_AS_DRAWN -> Situation.NOT_AS_DRAWN;
-        };
-    }
-
-    /** A crack told at one place lies across the weld, one with a stretch along it. */
-    private static Situation crack(Indication.Crack c) {
-        return switch (c.where().orElse(CrackPlace.WELD)) {
-            case CRATER -> Situation.CRACK_CRATER;
-            case TOE, BASE -> Situation.CRACK_TOE;
-            case WELD ->
-                c.span().extent().isPositive() || c.span().wraps() ? Situation.CRACK_ALONG : Situation.CRACK_ACROSS;
-        };
-    }
-
-    private Situation undercut(Toe toe) {
-        if (gathering.bothToesUndercut() || gathering.vertical()) {
-            return Situation.UNDERCUT_BOTH;
-        }
-        boolean lower = gathering.upperToe().filter(u -> u != toe).isPresent() && toe != Toe.ROOT;
-        return lower ? Situation.UNDERCUT_LOWER : Situation.UNDERCUT_UPPER;
     }
 
     private Situation situation(Reading reading, Criterion criterion) {
