@@ -72,7 +72,7 @@ class GroovesAndBooksTest extends InTheBrowser {
         Locator profile = page.locator(".beside [data-criterion=profile]");
         assertThat(profile).containsText("≠ differs");
         assertThat(profile).containsText("incomplete 3.175 mm of 1 mm"); // the width of the face was not read
-        assertThat(page.locator(".beside thead")).containsText("the contract’s book");
+        assertThat(page.locator(".beside thead")).containsText("the contract’s code");
         assertFits(page);
         tab(page, "The book").click();
         assertThat(finding(page, "profile")).hasAttribute("data-verdict", "reject");
