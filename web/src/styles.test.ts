@@ -1,4 +1,4 @@
-import css from "./styles.css?raw";
+import css from "./palette.css?raw";
 import { expect, it } from "vitest";
 
 

@@ -1,7 +1,7 @@
 import { theme, type ThemeConfig } from "antd";
 import type { Theme } from "./lib/theme-choice";
 
-/** The colours of the drawings: each is a variable, so that light and dark draw the same. Their values stand in styles.css. */
+/** The colours of the drawings: each is a variable, so that light and dark draw the same. Their values stand in palette.css. */
 export const ink = {
   text: "var(--text)",
   quiet: "var(--quiet)",

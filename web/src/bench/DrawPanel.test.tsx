@@ -7,7 +7,7 @@ import { freshTablet, renderWith, WithDoing } from "../test/render";
 import { DrawPanel } from "./DrawPanel";
 
 const b = bench({
-  strip: { ...bench().strip, lanes: [{ id: "A", name: "web toe" }, { id: "face", name: "face" }, { id: "B", name: "flange toe" }, { id: "base", name: "beside" }], bands: [{ from: 0, to: 609.6, state: "untried", label: "blade not tried" }] },
+  strip: { ...bench().strip, lanes: [{ id: "A", name: "web toe" }, { id: "face", name: "face" }, { id: "B", name: "flange toe" }, { id: "base", name: "beside" }], bands: [{ from: 0, to: 609.6, state: "UNTRIED", label: "blade not tried" }] },
 });
 
 function panel(drawn: Drawn) {

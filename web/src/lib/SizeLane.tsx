@@ -3,12 +3,12 @@ import type { Strip } from "./api";
 
 type Props = { strip: Strip; x: (mm: number) => number; left: number; right: number; top: number; height: number };
 
-const bandFill: Record<string, string> = {
-  goes: ink.acceptSoft,
-  smaller: ink.openSoft,
-  marked: ink.openSoft,
-  untried: "url(#untried)",
-  unwelded: ink.paper,
+const bandFill: Record<Strip["bands"][number]["state"], string> = {
+  GOES: ink.acceptSoft,
+  SMALLER: ink.openSoft,
+  MARKED: ink.openSoft,
+  UNTRIED: "url(#untried)",
+  UNWELDED: ink.paper,
 };
 
 /** What is known of the size: stretches that a blade or a mark tells, and single places where it was read against what the drawing wants. */
@@ -64,13 +64,13 @@ function Band({ band, x, left, right, top, height, taken }: BandProps) {
   const short = label.replace("least ", "");
   const [a, z] = widest(from, from + width, taken);
   const lettering = [label, short].find((l) => z - a > l.length * 7.5 + 8);
-  const known = band.state === "goes";
+  const known = band.state === "GOES";
   return (
     <g data-band={band.state}>
       <title>{label}</title>
-      <rect x={from} y={top} width={width} height={height} fill={bandFill[band.state] ?? ink.paper} stroke={known ? ink.accept : ink.none} strokeDasharray={known ? undefined : "4 3"} />
+      <rect x={from} y={top} width={width} height={height} fill={bandFill[band.state]} stroke={known ? ink.accept : ink.none} strokeDasharray={known ? undefined : "4 3"} />
       {lettering && (
-        <text x={(a + z) / 2} y={top + height / 2 + 5} textAnchor="middle" fontSize="14" fontWeight="600" fill={known ? ink.accept : band.state === "untried" ? ink.quiet : ink.open} stroke={ink.paper} strokeWidth="5" paintOrder="stroke">
+        <text x={(a + z) / 2} y={top + height / 2 + 5} textAnchor="middle" fontSize="14" fontWeight="600" fill={known ? ink.accept : band.state === "UNTRIED" ? ink.quiet : ink.open} stroke={ink.paper} strokeWidth="5" paintOrder="stroke">
           {lettering}
         </text>
       )}

@@ -53,7 +53,7 @@ function isDrawnAlike(a: OneProps, b: OneProps): boolean {
   return (
     a.from === b.from && a.to === b.to && a.label === b.label && a.at === b.at && a.anchor === b.anchor && a.chosen === b.chosen && a.onMark === b.onMark &&
     a.lane.top === b.lane.top && a.lane.height === b.lane.height &&
-    a.mark.kind === b.mark.kind && a.mark.depth === b.mark.depth && a.mark.label === b.mark.label && a.mark.rejects === b.mark.rejects && a.mark.indication === b.mark.indication
+    a.mark.kind === b.mark.kind && a.mark.shape === b.mark.shape && a.mark.depth === b.mark.depth && a.mark.label === b.mark.label && a.mark.rejects === b.mark.rejects && a.mark.indication === b.mark.indication
   );
 }
 
@@ -67,7 +67,7 @@ function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number, left:
     .map((mark) => {
       const label = [shortName(mark.kind, lane.id), mark.label].filter(Boolean).join(" ");
       const wide = label.length * 7.4 + 6;
-      const beside = besideTheShape.includes(mark.kind);
+      const beside = besideTheShape.includes(mark.shape) || mark.from === mark.to;
       const from = Math.max(left, x(mark.from));
       const to = Math.min(right, x(mark.to));
       const middle = Math.min(Math.max((from + to) / 2, left + wide / 2), Math.max(right - wide / 2, left + wide / 2));
@@ -80,7 +80,7 @@ function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number, left:
 }
 
 /** Small shapes are lettered beside themselves, or nothing of them would be seen. */
-const besideTheShape = ["crack", "crater", "arc-strike", "not-as-drawn", "burn-through", "short-weld"];
+const besideTheShape: Mark["shape"][] = ["CRACK", "RING", "STAR"];
 
 const shown: Record<string, string> = {
   crack: "crack",
@@ -106,23 +106,23 @@ function shortName(kind: string, lane: string): string {
 
 function labelY(m: Mark, lane: LaneBox): number {
   const depth = Math.min(deepest, Math.max(5, m.depth * depthScale));
-  if (m.kind === "undercut" && lane.id === "A") return lane.top + Math.min(depth + 15, lane.height - 3);
-  if (m.kind === "undercut" && lane.id === "B") return lane.top + Math.max(14, lane.height - depth - 5);
-  if (m.kind === "porosity") return lane.top + lane.height - 4;
+  if (m.shape === "NOTCH" && lane.id === "A") return lane.top + Math.min(depth + 15, lane.height - 3);
+  if (m.shape === "NOTCH" && lane.id === "B") return lane.top + Math.max(14, lane.height - depth - 5);
+  if (m.shape === "PORES") return lane.top + lane.height - 4;
   return lane.top + lane.height / 2 + 5;
 }
 
 function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; from: number; to: number; colour: string }) {
   const middle = lane.top + lane.height / 2;
-  switch (mark.kind) {
-    case "undercut": {
+  switch (mark.shape) {
+    case "NOTCH": {
       const depth = Math.min(deepest, Math.max(4, mark.depth * depthScale));
       const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
       const into = lane.id === "B" ? -depth : depth;
       const run = Math.min(6, (to - from) / 3);
       return <path d={`M${from} ${edge}Q${from + run / 2} ${edge + into} ${from + run} ${edge + into}H${to - run}Q${to - run / 2} ${edge + into} ${to} ${edge}z`} fill={mark.rejects ? colour : ink.notch} />;
     }
-    case "porosity": {
+    case "PORES": {
       const r = Math.min(9, Math.max(3.5, mark.depth * 2.6));
       const dots = to - from > 4 * r ? [from + r, (from + to) / 2, to - r] : [(from + to) / 2];
       return (
@@ -133,28 +133,27 @@ function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; fr
         </g>
       );
     }
-    case "crack":
+    case "CRACK":
       return <path d={`M${from - 9} ${middle - 2}l4 -7 5 13 5 -12 5 11 ${Math.max(2, to - from)} -5`} fill="none" stroke={colour} strokeWidth="2.8" strokeLinejoin="round" />;
-    case "overlap": {
+    case "ROLL": {
       const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
       const s = lane.id === "B" ? -1 : 1;
       return <path d={`M${from} ${edge}q0 ${13 * s} 8 ${13 * s}H${to - 8}q8 0 8 ${-13 * s}`} fill={ink.paper} stroke={colour} strokeWidth="2.5" />;
     }
-    case "slag":
+    case "HATCH":
       return <rect x={from} y={lane.top + 4} width={to - from} height={lane.height - 8} fill="url(#hatch)" stroke={colour} strokeWidth="2" opacity=".75" />;
-    case "spatter":
+    case "DOTS":
       return <path d={`M${from} ${middle - 8}H${to}M${from} ${middle + 8}H${to}`} stroke={colour} strokeWidth="3" strokeDasharray="1 9" strokeLinecap="round" />;
-    case "crater":
+    case "RING":
       return (
         <g fill="none" stroke={colour} strokeWidth="2.5">
           <circle cx={from} cy={middle} r="10" fill={ink.paper} />
           <path d={`M${from - 5} ${middle - 5}l10 10m0 -10l-10 10`} />
         </g>
       );
-    case "arc-strike":
-    case "not-as-drawn":
+    case "STAR":
       return <path d={`M${from} ${lane.top + 2}l3 9h9l-7 6 3 9-8-6-8 6 3-9-7-6h9z`} transform={`translate(-1 -1) `} fill={ink.paper} stroke={colour} strokeWidth="2" />;
-    default:
+    case "BOX":
       return <rect x={from} y={lane.top + 5} width={to - from} height={lane.height - 10} fill={ink.paper} stroke={colour} strokeWidth="2.5" strokeDasharray="5 3" />;
   }
 }

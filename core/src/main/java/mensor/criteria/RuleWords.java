@@ -42,6 +42,12 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
                 .collect(Collectors.joining("; "));
     }
 
+    /** What the rule allows where it has one limit, without the name of what it limits. */
+    public static String limit(Rule rule, Unit unit) {
+        List<Limit> limits = of(rule, unit);
+        return limits.size() == 1 ? limits.get(0).allowed() : allowed(rule, unit);
+    }
+
     private static List<Limit> one(String of, String allowed, String by) {
         return List.of(new Limit("", of, allowed, by, Confidence.HIGH));
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
 import mensor.draw.SectionDrawing.Dimension;
+import mensor.draw.SectionDrawing.Measure;
 import mensor.draw.SectionDrawing.Notch;
 import mensor.draw.SectionDrawing.Outline;
 import mensor.draw.SectionDrawing.Point;
@@ -20,6 +21,7 @@ import mensor.weld.Gap;
 import mensor.weld.Groove;
 import mensor.weld.Joint;
 import mensor.weld.Penetration;
+import mensor.weld.Preparation;
 import mensor.weld.Toe;
 
 /**
@@ -54,10 +56,10 @@ final class GrooveSection {
         this.thicknessA = mm(joint.member(Toe.A).thickness());
         this.thicknessB = mm(joint.member(Toe.B).thickness());
         Optional<Groove> drawn = joint.groove();
-        String prep = drawn.flatMap(Groove::prep).orElse("").toLowerCase(java.util.Locale.ROOT);
-        this.square = prep.contains("square");
-        this.bothSides = prep.startsWith("double");
-        this.bevel = prep.contains("bevel") || !isButt(joint);
+        Optional<Preparation> prep = drawn.flatMap(Groove::preparation);
+        this.square = prep.filter(p -> p == Preparation.SQUARE).isPresent();
+        this.bothSides = prep.filter(Preparation::isDouble).isPresent();
+        this.bevel = prep.filter(Preparation::isBevel).isPresent() || !isButt(joint);
         this.angle = square ? 0 : drawn.flatMap(Groove::includedAngle).orElse(bevel ? BEVEL_ANGLE : V_ANGLE);
         this.rootFace = Math.min(
                 drawn.flatMap(Groove::rootFace).map(StripDrawing::mm).orElse(0.0), Math.min(thicknessA, thicknessB));
@@ -229,12 +231,12 @@ final class GrooveSection {
                 .orElse(null);
         List<Dimension> dimensions = new ArrayList<>();
         station.flatMap(Reading.Station::reinforcement)
-                .ifPresent(r -> dimensions.add(new Dimension("reinforcement", face, crown, r.shown(), fails(r))));
+                .ifPresent(r -> dimensions.add(new Dimension(Measure.REINFORCEMENT, face, crown, r.shown(), fails(r))));
         station.filter(s -> s.reinforcement().isEmpty())
                 .flatMap(Reading.Station::convexity)
-                .ifPresent(c -> dimensions.add(new Dimension("convexity", face, crown, c.shown(), false)));
+                .ifPresent(c -> dimensions.add(new Dimension(Measure.CONVEXITY, face, crown, c.shown(), false)));
         station.flatMap(Reading.Station::offset)
-                .ifPresent(o -> dimensions.add(new Dimension("offset", b, b, o.shown(), false)));
+                .ifPresent(o -> dimensions.add(new Dimension(Measure.OFFSET, b, b, o.shown(), false)));
         return new SectionDrawing(
                 station.map(s -> s.at().shown()).orElse(""),
                 station.isPresent(),

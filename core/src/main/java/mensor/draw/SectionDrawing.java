@@ -24,6 +24,7 @@ import mensor.weld.Corner;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
+import mensor.weld.Named;
 import mensor.weld.Toe;
 
 /**
@@ -65,8 +66,37 @@ public record SectionDrawing(
     /** Undercut at a toe: its place on the outline, its depth, and the way into the member. */
     public record Notch(Point at, double depth, double direction, String label, boolean rejects) {}
 
-    /** A measure between two points, lettered as a gauge reads. */
-    public record Dimension(String name, Point from, Point to, String label, boolean low) {}
+    /** What is measured in a section. */
+    public enum Measure implements Named {
+        LEG_A("legA"),
+        LEG_B("legB"),
+        THROAT("throat"),
+        CONVEXITY("convexity"),
+        REINFORCEMENT("reinforcement"),
+        OFFSET("offset");
+
+        private final String id;
+
+        Measure(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
+    }
+
+    /** A measure between two points, lettered as a gauge reads; {@code name} is the measure's word in signed drawings. */
+    public record Dimension(String name, Point from, Point to, String label, boolean low) {
+        Dimension(Measure measure, Point from, Point to, String label, boolean low) {
+            this(measure.id(), from, to, label, low);
+        }
+
+        public Measure measure() {
+            return Named.find(Measure.class, name).orElseThrow();
+        }
+    }
 
     /** The sections at all stations that were read, in their order. */
     public static List<SectionDrawing> atStations(Inspection inspection, Evaluation evaluation) {
@@ -278,8 +308,8 @@ public record SectionDrawing(
             List<Dimension> dimensions = new ArrayList<>();
             if (station.isEmpty()) {
                 String drawn = size.shown();
-                dimensions.add(new Dimension("legA", new Point(0, 0), onA(wanted), drawn, false));
-                dimensions.add(new Dimension("legB", new Point(0, 0), new Point(wanted, 0), drawn, false));
+                dimensions.add(new Dimension(Measure.LEG_A, new Point(0, 0), onA(wanted), drawn, false));
+                dimensions.add(new Dimension(Measure.LEG_B, new Point(0, 0), new Point(wanted, 0), drawn, false));
                 return dimensions;
             }
             Reading.Station s = station.get();
@@ -289,13 +319,13 @@ public record SectionDrawing(
                     .orElse(size);
             s.legA()
                     .ifPresent(l -> dimensions.add(
-                            new Dimension("legA", new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
+                            new Dimension(Measure.LEG_A, new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
             s.legB()
-                    .ifPresent(l -> dimensions.add(
-                            new Dimension("legB", new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
+                    .ifPresent(l -> dimensions.add(new Dimension(
+                            Measure.LEG_B, new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
             s.throat()
                     .ifPresent(t -> dimensions.add(new Dimension(
-                            "throat",
+                            Measure.THROAT,
                             new Point(0, 0),
                             curve(onA(legA), new Point(legB, 0)),
                             t.shown(),
@@ -307,7 +337,11 @@ public record SectionDrawing(
                                             .orElse(false))));
             s.convexity()
                     .ifPresent(c -> dimensions.add(new Dimension(
-                            "convexity", new Point(0, 0), curve(onA(legA), new Point(legB, 0)), c.shown(), false)));
+                            Measure.CONVEXITY,
+                            new Point(0, 0),
+                            curve(onA(legA), new Point(legB, 0)),
+                            c.shown(),
+                            false)));
             return dimensions;
         }
 

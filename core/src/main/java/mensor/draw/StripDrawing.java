@@ -53,6 +53,7 @@ public record StripDrawing(
             int indication,
             String lane,
             String kind,
+            IndicationKind.Shape shape,
             double from,
             double to,
             double depth,
@@ -67,8 +68,19 @@ public record StripDrawing(
      */
     public record Station(int reading, double at, String label, boolean rejects, double size, String sizeLabel) {}
 
-    /** What is known of the size along a stretch: {@code goes}, {@code marked} under size, {@code untried}. */
-    public record Band(double from, double to, String state, String label) {}
+    /** What is known of the size along a stretch. */
+    public enum Size {
+        /** The blade of the size wanted goes. */
+        GOES,
+        /** Only a smaller blade was shown to go. */
+        SMALLER,
+        /** Marked under size. */
+        MARKED,
+        UNTRIED,
+        UNWELDED
+    }
+
+    public record Band(double from, double to, Size state, String label) {}
 
     /**
      * The place that decides a finding, with its sum.
@@ -186,6 +198,7 @@ public record StripDrawing(
                         n,
                         lane(i),
                         i.kind().id(),
+                        i.kind().shape(),
                         mm(s.from().min(end)),
                         mm(s.to().min(end)),
                         depth,
@@ -252,7 +265,7 @@ public record StripDrawing(
                     bands.add(new Band(
                             mm(s.from()),
                             mm(s.to()),
-                            "marked",
+                            Size.MARKED,
                             "least " + u.least().shown()));
                     marked.add(s);
                 }
@@ -264,7 +277,7 @@ public record StripDrawing(
                 RealLength goes = joint.throat().isPresent()
                         ? joint.dihedral().legOf(RealLength.of(b.atLeast()), joint.sizeMeans())
                         : joint.dihedral().leg(RealLength.of(b.atLeast()), joint.legs(), joint.sizeMeans());
-                String state = goes.isUnder(wanted) ? "smaller" : "goes";
+                Size state = goes.isUnder(wanted) ? Size.SMALLER : Size.GOES;
                 SpanSet here = SpanSet.of(joint.ruler().straight(b.span()));
                 for (Span s : here.minus(known).spans()) {
                     bands.add(new Band(
@@ -277,10 +290,10 @@ public record StripDrawing(
                 ? SpanSet.of(List.of(joint.ruler().whole()))
                 : joint.ruler().straight(joint.segments());
         for (Span s : welded.minus(known).spans()) {
-            bands.add(new Band(mm(s.from()), mm(s.to()), "untried", "blade not tried"));
+            bands.add(new Band(mm(s.from()), mm(s.to()), Size.UNTRIED, "blade not tried"));
         }
         for (Span s : SpanSet.of(List.of(joint.ruler().whole())).minus(welded).spans()) {
-            bands.add(new Band(mm(s.from()), mm(s.to()), "unwelded", "no weld"));
+            bands.add(new Band(mm(s.from()), mm(s.to()), Size.UNWELDED, "no weld"));
         }
         return bands;
     }

@@ -49,7 +49,7 @@ final class AddendumCheck {
             case ROOT_CONCAVITY_MAX -> root(RootCheck.concavity(inspection), "root concavity");
         }
         if (finding.isOpen()) {
-            CriterionCheck.looked(inspection, addendum.kind().criterion(), finding);
+            NothingRecorded.answer(inspection, addendum.kind().criterion(), finding);
         }
         return finding.build();
     }
@@ -93,7 +93,7 @@ final class AddendumCheck {
             finding.measured(found.size() + " recorded")
                     .span(found.get(0).span())
                     .indications(found.stream().map(DepthCheck.Measured::index).toList())
-                    .reject(what + " at " + found.get(0).span().shown() + "; the contract allows none");
+                    .reject(Why.NONE_BY_CONTRACT.of(what, found.get(0).span()));
         }
     }
 
@@ -101,7 +101,7 @@ final class AddendumCheck {
         List<DepthCheck.Measured> read = read(measure);
         depths(read, what);
         if (read.isEmpty()) {
-            finding.incomplete("not read yet", ask);
+            finding.incomplete(Why.NOT_READ.of(), Ask.Kind.READ_BY_CONTRACT.of(ask));
         }
     }
 
@@ -122,7 +122,7 @@ final class AddendumCheck {
                 .toList();
         if (!excepts) {
             if (!found.isEmpty()) {
-                finding.indications(Found.indices(found)).accept("the book has no exception here to take away");
+                finding.indications(Found.indices(found)).accept(Why.NO_EXCEPTION_TO_TAKE_AWAY.of());
             }
             return;
         }
@@ -138,18 +138,16 @@ final class AddendumCheck {
             finding.atMost(first.deep().in(inspection.units()), limit)
                     .span(first.span())
                     .indications(Found.indices(over))
-                    .reject("undercut " + first.deep().shownWithUnit() + " at "
-                            + first.span().shown() + "; the contract takes the exception over "
-                            + limit.shownWithUnit() + " away");
+                    .reject(Why.EXCEPTION_TAKEN_AWAY.of(first.deep(), first.span(), limit));
         } else if (!found.isEmpty()) {
-            finding.indications(Found.indices(found)).accept("no undercut needs the exception");
+            finding.indications(Found.indices(found)).accept(Why.EXCEPTION_NOT_NEEDED.of());
         }
     }
 
     private void reinforcement() {
         List<DepthCheck.Measured> read = read(Reading.Station::reinforcement);
         if (read.isEmpty() && inspection.joint().isFillet()) {
-            finding.notApplicable("a fillet has no reinforcement");
+            finding.notApplicable(Why.FILLET_HAS_NO_REINFORCEMENT.of());
         } else {
             depths(read, "reinforcement");
         }
@@ -168,18 +166,16 @@ final class AddendumCheck {
             var computed = ConvexityCheck.computedConvexity(s);
             finding.readings(List.of(f.index())).span(s.span());
             if (computed.isOver(RealLength.of(max()))) {
-                finding.incomplete(
-                        "throat and legs at " + s.at().shown() + " hint at " + computed.shown(),
-                        "read the convexity at " + s.at().shown());
+                finding.incomplete(Why.CONVEXITY_HINTED.of(s.at(), computed), Ask.Kind.READ_CONVEXITY.of(s.at()));
                 return;
             }
-            finding.accept("throat and legs show no convexity over the contract's limit");
+            finding.accept(Why.CONVEXITY_WITHIN_CONTRACT.of());
         }
     }
 
     private void underrun() {
         if (!inspection.joint().isFillet()) {
-            finding.notApplicable("a size is judged on fillets");
+            finding.notApplicable(Why.SIZE_OF_FILLETS_ONLY.of());
             return;
         }
         Rule booksRule = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
@@ -195,7 +191,7 @@ final class AddendumCheck {
 
     private void root(List<DepthCheck.Measured> found, String what) {
         if (!inspection.joint().oneSided() && !RootCheck.isRecorded(inspection)) {
-            finding.notApplicable("not welded from one side, and nothing of the root is recorded");
+            finding.notApplicable(Why.ROOT_NOT_ONE_SIDED.of());
             return;
         }
         depths(found, what);

@@ -106,12 +106,12 @@ final class Allowances {
 
         /** The finding of the rest; where nothing else was seen of the criterion, the document is the last word. */
         Finding joined(Finding book, Finding rest) {
-            String by = "within the Engineer's document " + String.join(", ", papers);
+
             boolean nothingElse =
-                    rest.verdict() == Verdict.INCOMPLETE && rest.reason().equals(CriterionCheck.NOT_LOOKED)
+                    rest.verdict() == Verdict.INCOMPLETE && rest.reason().is(Why.NOT_INSPECTED)
                             || rest.verdict() == Verdict.NOT_APPLICABLE;
             Finding f = nothingElse || rest.verdict() == Verdict.ACCEPT
-                    ? book.becomes(Verdict.ACCEPT, by + "; by the book alone: " + book.reason(), "", "")
+                    ? book.accepted(Why.WITHIN_DOCUMENT.of(String.join(", ", papers), book.reason()))
                     : rest.renumbered(readings, indications);
             for (String line : lines) {
                 f = f.traced(line);

@@ -155,10 +155,13 @@ final class AtMostCheck {
         }
         RealLength limit = worst.perhaps().orElse(worst.bound().base());
         decide(number(finding, worst, limit), over)
-                .reject(rule.measure().title()
-                        + worst.depth().map(d -> " " + shown(d)).orElse("")
-                        + " at " + worst.place() + "; "
-                        + (worst.bound().isNone() ? "none" : shown(limit)) + " allowed");
+                .reject(Why.OVER_LIMIT.of(
+                        named(worst), worst.place(), worst.bound().isNone() ? "none" : shown(limit)));
+    }
+
+    /** The measure with its value, where it is known. */
+    private String named(Item i) {
+        return rule.measure().title() + i.depth().map(d -> " " + shown(d)).orElse("");
     }
 
     private static RealLength excess(Item i) {
@@ -171,17 +174,16 @@ final class AtMostCheck {
             if (i.depth().isEmpty()) {
                 number(finding, i, i.surely())
                         .incomplete(
-                                rule.measure().title() + " at " + i.place() + " was not measured",
-                                "measure the " + rule.measure().title() + " at " + i.place());
+                                Why.NOT_MEASURED.of(rule.measure().title(), i.place()),
+                                Ask.Kind.MEASURE.of(rule.measure().title(), i.place()));
                 return;
             }
             if (!i.accepts()) {
                 String width = rule.measure() == Measure.EXCESS_PENETRATION ? "width of the root" : "width of the face";
                 number(finding, i, i.surely())
                         .incomplete(
-                                rule.measure().title() + " " + shown(i.depth().get()) + " at " + i.place()
-                                        + " depends on the " + width + ", which was not read",
-                                "read the " + width + " at " + i.place());
+                                Why.DEPENDS_ON_WIDTH.of(named(i), i.place(), width),
+                                Ask.Kind.READ_WIDTH.of(width, i.place()));
                 return;
             }
         }
@@ -208,9 +210,10 @@ final class AtMostCheck {
             tightest = left.isUnder(tightest.surely().minus(tightest.depth().orElseThrow())) ? i : tightest;
         }
         decide(number(finding, tightest, tightest.surely()), items)
-                .accept(rule.measure().title() + " " + shown(tightest.depth().orElseThrow()) + " at "
-                        + tightest.place()
-                        + (tightest.bound().isNone() ? ": nothing there" : ", within " + shown(tightest.surely())));
+                .accept(
+                        tightest.bound().isNone()
+                                ? Why.NOTHING_OF_MEASURE.of(named(tightest), tightest.place())
+                                : Why.WITHIN_LIMIT.of(named(tightest), tightest.place(), shown(tightest.surely())));
     }
 
     /** Legs, throats and gaps can break these limits; that they do not tells nothing of what was not looked at. */
@@ -375,12 +378,12 @@ final class AtMostCheck {
             if (!computed.accepts()) {
                 number(finding, computed, computed.surely())
                         .incomplete(
-                                "throat and legs at " + computed.place() + " hint at too much convexity",
-                                "read the convexity at " + computed.place());
+                                Why.TOO_CONVEX_HINTED.of(computed.place()),
+                                Ask.Kind.READ_CONVEXITY.of(computed.place()));
                 return;
             }
             if (finding.isOpen()) {
-                number(finding, computed, computed.surely()).accept("throat and legs show no convexity over the limit");
+                number(finding, computed, computed.surely()).accept(Why.NOT_TOO_CONVEX.of());
             }
         }
     }
@@ -498,19 +501,24 @@ final class AtMostCheck {
 
         void reject(Finding.Builder finding) {
             number(finding, surely)
-                    .reject(rule.measure().title() + " along " + shown(surely.sum()) + " at "
-                            + surely.span().shown() + "; " + shown(allowed) + " allowed in any "
-                            + shown(run.window()));
+                    .reject(Why.SUM_OVER_LIMIT.of(
+                            rule.measure().title(),
+                            shown(surely.sum()),
+                            surely.span(),
+                            shown(allowed),
+                            shown(run.window())));
         }
 
         void incomplete(Finding.Builder finding) {
             number(finding, perhaps)
                     .incomplete(
-                            "between " + shown(surely.sum()) + " and " + shown(perhaps.sum()) + " may be "
-                                    + rule.measure().title() + "; " + shown(allowed) + " allowed in any "
-                                    + shown(run.window()),
-                            "mark where the " + rule.measure().title() + " begins and ends near "
-                                    + perhaps.span().shown());
+                            Why.SUM_UNSURE.of(
+                                    shown(surely.sum()),
+                                    shown(perhaps.sum()),
+                                    rule.measure().title(),
+                                    shown(allowed),
+                                    shown(run.window())),
+                            Ask.Kind.MARK_EXTENT.of(rule.measure().title(), perhaps.span()));
         }
     }
 }

@@ -58,7 +58,7 @@ final class ConvexityCheck {
                             .map(d -> d.in(inspection.units()).shownWithUnit())
                             .orElse("underfill"))
                     .allowed("none")
-                    .reject("underfill at " + first.span().shown() + "; none is allowed");
+                    .reject(Why.UNDERFILL.of(first.span()));
             return;
         }
         if (decideByReadings(finding, read)) {
@@ -66,7 +66,7 @@ final class ConvexityCheck {
         }
         decideByComputation(finding, !read.isEmpty());
         if (finding.isOpen() && !underfill.isEmpty()) {
-            finding.indications(Found.indices(underfill)).accept("underfill of depth 0: nothing there");
+            finding.indications(Found.indices(underfill)).accept(Why.NOTHING_THERE.of("underfill of depth 0"));
         }
     }
 
@@ -90,19 +90,17 @@ final class ConvexityCheck {
         if (!over.isEmpty()) {
             number(finding, tightest, tightest.most())
                     .readings(over)
-                    .reject("convexity " + tightest.convexity().shownWithUnit() + " at "
-                            + tightest.station().at().shown() + "; "
-                            + tightest.most().shownWithUnit() + " allowed");
+                    .reject(Why.CONVEXITY_OVER.of(
+                            tightest.convexity(), tightest.station().at(), tightest.most()));
             return true;
         }
         for (Judged j : read) {
             if (j.convexity().isOver(j.least())) {
                 number(finding, j, j.least())
                         .incomplete(
-                                "convexity " + j.convexity().shownWithUnit() + " at "
-                                        + j.station().at().shown()
-                                        + " depends on the width of the face, which was not read",
-                                "read the face width at " + j.station().at().shown());
+                                Why.CONVEXITY_WANTS_WIDTH.of(
+                                        j.convexity(), j.station().at()),
+                                Ask.Kind.READ_FACE_WIDTH.of(j.station().at()));
                 return true;
             }
         }
@@ -112,17 +110,15 @@ final class ConvexityCheck {
             if (GaugeLimit.isTooCoarse(j.most(), j.station().division())) {
                 number(finding, j, j.most())
                         .incomplete(
-                                "the gauge's division is coarser than the limit",
-                                "a dial or digital gauge is needed: read the convexity at "
-                                        + j.station().at().shown() + " again");
+                                Why.GAUGE_COARSER_THAN_LIMIT.of(),
+                                Ask.Kind.READ_CONVEXITY_FINER.of(j.station().at()));
                 return true;
             }
         }
         number(finding, tightest, tightest.most())
                 .readings(read.stream().map(Judged::index).toList())
-                .accept("convexity " + tightest.convexity().shownWithUnit() + " at "
-                        + tightest.station().at().shown() + ", within "
-                        + tightest.most().shownWithUnit());
+                .accept(Why.CONVEXITY_WITHIN.of(
+                        tightest.convexity(), tightest.station().at(), tightest.most()));
         return false;
     }
 
@@ -239,10 +235,9 @@ final class ConvexityCheck {
         String at = highest.what().at().shown();
         finding.readings(List.of(highest.index())).span(highest.what().span());
         if (prompts) {
-            finding.incomplete(
-                    "throat and legs at " + at + " hint at too much convexity", "read the convexity at " + at);
+            finding.incomplete(Why.TOO_CONVEX_HINTED.of(at), Ask.Kind.READ_CONVEXITY.of(at));
         } else {
-            finding.accept("throat and legs show no convexity over the limit");
+            finding.accept(Why.NOT_TOO_CONVEX.of());
         }
     }
 

@@ -51,8 +51,7 @@ final class DepthCheck {
         }
         List<Measured> deciding =
                 over ? measured.stream().filter(m -> m.depth().isOver(limit)).toList() : measured;
-        String text = what + " " + worst.depth().in(unit).shownWithUnit() + " at "
-                + worst.span().shown();
+        String text = what + " " + worst.depth().in(unit).shownWithUnit();
         finding.atMost(worst.depth().in(unit), limit.in(unit))
                 .span(worst.span())
                 .indications(deciding.stream()
@@ -64,13 +63,13 @@ final class DepthCheck {
                         .map(Measured::index)
                         .toList());
         if (over) {
-            finding.reject(text + "; " + limit.in(unit).shownWithUnit() + " allowed");
+            finding.reject(Why.OVER_LIMIT.of(text, worst.span(), limit.in(unit)));
         } else if (coarse != null) {
             finding.incomplete(
                     GaugeLimit.tooCoarse(coarse.division().orElseThrow(), limit.in(unit)),
                     GaugeLimit.finerGauge(what, coarse.span().shown()));
         } else {
-            finding.accept(text + ", within " + limit.in(unit).shownWithUnit());
+            finding.accept(Why.WITHIN_LIMIT.of(text, worst.span(), limit.in(unit)));
         }
     }
 }

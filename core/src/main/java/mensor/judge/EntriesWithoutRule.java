@@ -93,10 +93,9 @@ final class EntriesWithoutRule {
 
     private Finding unjudged(Finding finding, List<Entry> silent) {
         Entry first = silent.get(0);
-        String why =
-                first.shown() + " was recorded, but is not judged by " + book.title() + " on this weld (" + made + ")";
-        List<String> asks = silent.stream()
-                .map(e -> e.shown() + " is not judged: " + e.instead())
+        Reason why = Why.NOT_JUDGED.of(first.shown(), book.title(), made);
+        List<Ask> asks = silent.stream()
+                .map(e -> Ask.Kind.NOT_JUDGED.of(e.shown(), e.instead()))
                 .toList();
         List<Integer> readings = silent.stream()
                 .filter(Entry::reading)
@@ -105,7 +104,7 @@ final class EntriesWithoutRule {
                 .toList();
         List<Integer> indications =
                 silent.stream().filter(e -> !e.reading()).map(Entry::index).toList();
-        return finding.leftOpen(why, asks, first.span(), readings, indications);
+        return finding.unjudged(why, asks, new Finding.Place(Optional.of(first.span()), indications, readings));
     }
 
     /** A line for each thing that the book leaves free. */

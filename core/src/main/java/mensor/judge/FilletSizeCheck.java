@@ -78,21 +78,18 @@ final class FilletSizeCheck {
         } else if (!portion.surelyBarred().isEmpty()) {
             portion.decide(finding)
                     .span(portion.surelyBarred().spans().get(0))
-                    .reject("under size at "
-                            + portion.surelyBarred().spans().get(0).shown() + ", where no underrun is allowed");
+                    .reject(Why.UNDERRUN_BARRED.of(
+                            portion.surelyBarred().spans().get(0)));
         } else if (portion.rejects()) {
             portion.decide(finding)
-                    .reject("at least " + portion.atLeast().shown() + " of "
-                            + joint.weldedLength().in(unit).shownWithUnit() + " is under size; "
-                            + tenth().shownWithUnit() + " (10%) allowed");
+                    .reject(Why.UNDERSIZE_PORTION_OVER.of(
+                            portion.atLeast(), joint.weldedLength().in(unit), tenth()));
         } else if (!openings.isEmpty() && !refer) {
             Gap gap = openings.get(0);
             Length most = rule.openings().orElseThrow().most();
             finding.atMost(gap.opening().in(unit), most)
                     .span(gap.span())
-                    .reject("the fit-up opening of " + gap.opening().shownWithUnit() + " at "
-                            + gap.span().shown() + " is over "
-                            + most.shownWithUnit());
+                    .reject(Why.OPENING_OVER.of(gap.opening(), gap.span(), most));
         } else {
             incompletes(finding, portion, refer ? openings : List.of());
             if (finding.isOpen()) {
@@ -112,19 +109,19 @@ final class FilletSizeCheck {
             rejectTooSmall(finding, tooSmall);
             return;
         }
-        List<String> missing = missingEvidence();
+        List<Ask> missing = missingEvidence();
         offTheWeld(finding);
         barred(finding, new FilletPortion(joint, rule, unit, sizes));
         if (!finding.isOpen()) {
             return;
         }
         if (stations.isEmpty() && blades.isEmpty() && marked.isEmpty()) {
-            finding.incomplete("not measured yet", missing.get(0));
+            finding.incomplete(Why.SIZE_NOT_MEASURED.of(), missing.get(0));
         } else if (!missing.isEmpty()) {
-            finding.incomplete("not enough was read", missing.get(0));
+            finding.incomplete(Why.SIZE_READ_TOO_LITTLE.of(), missing.get(0));
         } else {
             measuredLeast().ifPresent(l -> finding.measured(l.section().size().shownWithUnit(unit)));
-            finding.accept("no reading is further under the size than the contract allows");
+            finding.accept(Why.SIZE_WITHIN_CONTRACT.of());
         }
     }
 
@@ -222,9 +219,11 @@ final class FilletSizeCheck {
                         .map(Short::index)
                         .toList())
                 .allowed("at least " + worst.least().shownWithUnit(unit))
-                .reject(worst.measured().shownWithUnit(unit) + " at "
-                        + worst.span().shown() + "; " + worst.wanted().in(unit).shown() + " wanted, "
-                        + (barred
+                .reject(Why.UNDERSIZE.of(
+                        worst.measured().shownWithUnit(unit),
+                        worst.span(),
+                        worst.wanted().in(unit),
+                        barred
                                 ? "no underrun allowed there"
                                 : worst.least().in(unit).shown() + " is the least at any place"));
     }
@@ -249,19 +248,16 @@ final class FilletSizeCheck {
     private void incompletes(Finding.Builder finding, FilletPortion portion, List<Gap> referred) {
         for (Gap g : referred) {
             finding.span(g.span())
-                    .incomplete(
-                            "the fit-up opening of " + g.opening().shownWithUnit() + " on thick parts is referred",
-                            "refer the opening at " + g.span().shown() + ", or have the throat demonstrated");
+                    .incomplete(Why.OPENING_REFERRED.of(g.opening()), Ask.Kind.REFER_OPENING.of(g.span()));
         }
         for (At at : stations) {
             if (at.nominal()) {
                 finding.readings(List.of(at.index()))
                         .span(at.station().span())
                         .incomplete(
-                                at.section().governing().shownWithUnit() + " at "
-                                        + at.station().at().shown()
-                                        + " is the other system's name for the size wanted",
-                                "read the size at " + at.station().at().shown() + " again in the drawing's units");
+                                Why.OTHER_SYSTEM_NAME.of(
+                                        at.section().governing(), at.station().at()),
+                                Ask.Kind.READ_SIZE_IN_UNITS.of(at.station().at()));
             }
         }
         for (Marked m : marked) {
@@ -269,8 +265,8 @@ final class FilletSizeCheck {
                 finding.indications(List.of(m.index()))
                         .span(m.what().span())
                         .incomplete(
-                                m.what().least().shownWithUnit() + " is the other system's name for the size wanted",
-                                "read the size at " + m.what().span().shown() + " again in the drawing's units");
+                                Why.OTHER_SYSTEM_NAME_LEAST.of(m.what().least()),
+                                Ask.Kind.READ_SIZE_IN_UNITS.of(m.what().span()));
             }
         }
         offTheWeld(finding);
@@ -278,18 +274,15 @@ final class FilletSizeCheck {
         if (portion.isOpen()) {
             portion.decide(finding)
                     .incomplete(
-                            "between " + portion.atLeast().shown() + " and "
-                                    + portion.atMost().shownWithUnit() + " may be under size; "
-                                    + tenth().shownWithUnit() + " allowed",
-                            "slide the blade and mark where it falls under "
-                                    + size.in(unit).shown() + " near " + portion.firstUnsure());
+                            Why.PORTION_UNSURE.of(portion.atLeast(), portion.atMost(), tenth()),
+                            Ask.Kind.MARK_BLADE.of(size.in(unit), portion.firstUnsure()));
         }
         if (stations.isEmpty() && blades.isEmpty() && marked.isEmpty()) {
-            finding.incomplete("not measured yet", missingEvidence().get(0));
+            finding.incomplete(Why.SIZE_NOT_MEASURED.of(), missingEvidence().get(0));
             return;
         }
-        for (String line : missingEvidence()) {
-            finding.incomplete("not enough was read to accept the size", line);
+        for (Ask line : missingEvidence()) {
+            finding.incomplete(Why.SIZE_NOT_READ_ENOUGH.of(), line);
         }
     }
 
@@ -306,29 +299,24 @@ final class FilletSizeCheck {
     }
 
     static void offTheWeld(Finding.Builder finding, Span where) {
-        finding.span(where)
-                .incomplete(
-                        where.shown() + " lies off the welded stretches",
-                        "correct the place " + where.shown() + " or the drawing: it lies off the welded stretches");
+        finding.span(where).incomplete(Why.OFF_THE_WELD.of(where), Ask.Kind.CORRECT_PLACE.of(where));
     }
 
     /** Between a good and a low station the weld may be under size near a girder's end, where it must not be at all. */
     private void barred(Finding.Builder finding, FilletPortion portion) {
         for (Span near : portion.perhapsBarred().spans()) {
             finding.span(near)
-                    .incomplete(
-                            "the weld may be under size at " + near.shown() + ", where no underrun is allowed",
-                            "read the size at " + near.shown() + ", near the girder's end");
+                    .incomplete(Why.MAYBE_UNDERSIZE_WHERE_BARRED.of(near), Ask.Kind.READ_SIZE_NEAR_GIRDER_END.of(near));
         }
     }
 
-    private List<String> missingEvidence() {
+    private List<Ask> missingEvidence() {
         TreeSet<Length> places = new TreeSet<>();
         stations.stream().filter(a -> a.section().isWhole()).forEach(a -> places.add(a.place()));
         SpanSet marks = SpanSet.of(
                 marked.stream().flatMap(m -> m.where().spans().stream()).toList());
         SpanSet goes = sizes.bladesOf(size);
-        List<String> missing =
+        List<Ask> missing =
                 new ArrayList<>(new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), List.copyOf(places))
                         .missing(joint.segments()));
         for (Enlarged e : enlarged) {
@@ -337,8 +325,7 @@ final class FilletSizeCheck {
                         || !sizes.bladesOf(e.wanted(), SpanSet.of(List.of(s))).isEmpty()
                         || SpanSet.of(List.of(s)).minus(marks.within(s)).isEmpty();
                 if (!read) {
-                    missing.add("read the size over the fit-up gap at " + s.shown() + ": "
-                            + e.wanted().shownWithUnit(unit) + " is wanted there");
+                    missing.add(Ask.Kind.READ_OVER_GAP.of(s, e.wanted().shownWithUnit(unit)));
                 }
             }
         }
@@ -383,9 +370,7 @@ final class FilletSizeCheck {
                 .indications(marked.stream().map(Marked::index).toList());
         if (portion.atMost().isPositive()) {
             portion.decide(finding)
-                    .accept((portion.isExact() ? "" : "at most ")
-                            + portion.atMost().shownWithUnit()
-                            + " is under size, within 10% of the length, none by more than " + underrun.shown());
+                    .accept(Why.PORTION_WITHIN.of(portion.isExact() ? "" : "at most ", portion.atMost(), underrun));
             return;
         }
         Optional<At> least = measuredLeast();
@@ -402,11 +387,10 @@ final class FilletSizeCheck {
                     .span(at.station().span())
                     .accept(
                             at.isLow()
-                                    ? "the blade goes along the weld; " + where + " is not under "
-                                            + limit.shownWithUnit(unit) + ", the least at any place"
-                                    : "nothing under " + at.wanted().shownWithUnit(unit) + "; least " + where);
+                                    ? Why.BLADE_GOES_LEAST.of(where, limit.shownWithUnit(unit))
+                                    : Why.NOTHING_UNDER.of(at.wanted().shownWithUnit(unit), where));
         } else {
-            finding.measured("blade goes").accept("the blade goes along the weld");
+            finding.measured("blade goes").accept(Why.BLADE_GOES.of());
         }
     }
 }

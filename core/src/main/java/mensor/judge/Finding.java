@@ -16,33 +16,48 @@ import mensor.look.Verdict;
  *
  * @param id the criterion's or the addendum's word in files
  * @param criterion the criterion it belongs to
- * @param measured for people, in the drawing's manner; empty where nothing was measured, as are allowed and margin
- * @param numbers where one number decides
- * @param span the place that decides
- * @param indications the indices of the indications that decide
- * @param readings the indices of the readings that decide
- * @param reason one line
- * @param trace the arithmetic, step by step
- * @param asks what is still to be looked at, one line each
- * @param nearLimit an accepting reading lies nearer to its limit than the gauge can tell
  */
 public record Finding(
-        String id,
-        Criterion criterion,
-        Verdict verdict,
-        String measured,
-        String allowed,
-        String margin,
-        Optional<Numbers> numbers,
-        Optional<Span> span,
-        List<Integer> indications,
-        List<Integer> readings,
-        Citation citation,
-        Confidence confidence,
-        String reason,
-        List<String> trace,
-        List<String> asks,
-        boolean nearLimit) {
+        String id, Criterion criterion, Verdict verdict, Amounts amounts, Place place, Basis basis, Grounds grounds) {
+
+    /**
+     * The value measured against the one allowed.
+     *
+     * @param measured for people, in the drawing's manner; empty where nothing was measured, as are allowed and margin
+     * @param numbers where one number decides
+     */
+    public record Amounts(String measured, String allowed, String margin, Optional<Numbers> numbers) {
+        static final Amounts NOT_JUDGED = new Amounts("not judged", "", "", Optional.empty());
+    }
+
+    /**
+     * What decides, and where.
+     *
+     * @param span the place that decides
+     * @param indications the indices of the indications that decide
+     * @param readings the indices of the readings that decide
+     */
+    public record Place(Optional<Span> span, List<Integer> indications, List<Integer> readings) {}
+
+    /** Where the limit stands, and how sure that is. */
+    public record Basis(Citation citation, Confidence confidence) {}
+
+    /**
+     * How the verdict came about.
+     *
+     * @param trace the arithmetic, step by step
+     * @param asks what is still to be inspected
+     * @param nearLimit an accepting reading lies nearer to its limit than the gauge can tell
+     */
+    public record Grounds(Reason reason, List<String> trace, List<Ask> asks, boolean nearLimit) {
+        private Grounds traced(String line) {
+            return line.isEmpty() ? this : new Grounds(reason, joined(trace, List.of(line)), asks, nearLimit);
+        }
+
+        private Grounds open(Reason why, List<Ask> more) {
+            return new Grounds(why, trace, joined(asks, more), false);
+        }
+    }
 
     /**
      * The measured and allowed value and what is left between them (negative past the limit), each with its unit.
@@ -66,118 +81,114 @@ public record Finding(
         }
     }
 
-    /** The same finding come to another verdict. */
-    Finding becomes(Verdict other, String why, String ask, String line) {
-        return with(other, why, traceWith(line), ask.isEmpty() ? List.of() : List.of(ask), false);
+    public String measured() {
+        return amounts.measured();
     }
 
-    /** Open for more to be looked at, beside what it asks already. */
-    Finding alsoAsks(List<String> more, String why) {
-        List<String> all = new ArrayList<>(asks);
-        all.addAll(more);
-        return with(Verdict.INCOMPLETE, why, trace, List.copyOf(all), false);
+    public String allowed() {
+        return amounts.allowed();
     }
 
-    /** With a word of the book on something that it leaves free. */
-    Finding noted(String line, Confidence sure) {
-        Finding f = traced(line);
-        return new Finding(
-                id,
-                criterion,
-                verdict,
-                measured,
-                allowed,
-                margin,
-                numbers,
-                span,
-                indications,
-                readings,
-                citation,
-                confidence.lower(sure),
-                reason,
-                f.trace(),
-                asks,
-                nearLimit);
+    public String margin() {
+        return amounts.margin();
+    }
+
+    public Optional<Numbers> numbers() {
+        return amounts.numbers();
+    }
+
+    public Optional<Span> span() {
+        return place.span();
+    }
+
+    public List<Integer> indications() {
+        return place.indications();
+    }
+
+    public List<Integer> readings() {
+        return place.readings();
+    }
+
+    public Citation citation() {
+        return basis.citation();
+    }
+
+    public Confidence confidence() {
+        return basis.confidence();
+    }
+
+    public Reason reason() {
+        return grounds.reason();
+    }
+
+    public List<String> trace() {
+        return grounds.trace();
+    }
+
+    public List<Ask> asks() {
+        return grounds.asks();
+    }
+
+    public boolean nearLimit() {
+        return grounds.nearLimit();
+    }
+
+    /** Accepted by another word than the code's own. */
+    Finding accepted(Reason why) {
+        return with(Verdict.ACCEPT, new Grounds(why, trace(), List.of(), false));
+    }
+
+    /** Left open for one thing, whatever was asked before. */
+    Finding leftOpen(Reason why, Ask ask, String line) {
+        return with(Verdict.INCOMPLETE, new Grounds(why, trace(), List.of(ask), false).traced(line));
+    }
+
+    /** Left open for more, beside what it asks already. */
+    Finding alsoAsks(List<Ask> more, Reason why) {
+        return with(Verdict.INCOMPLETE, grounds.open(why, more));
     }
 
     /** Left open by entries that nothing judges; what it asked already stays asked. */
-    Finding leftOpen(
-            String why, List<String> more, Span where, List<Integer> readingsOpen, List<Integer> indicationsOpen) {
-        List<String> all = new ArrayList<>(asks);
-        all.addAll(more);
+    Finding unjudged(Reason why, List<Ask> more, Place entries) {
+        Reason first = verdict == Verdict.INCOMPLETE ? reason() : why;
         return new Finding(
                 id,
                 criterion,
                 Verdict.INCOMPLETE,
-                "not judged",
-                "",
-                "",
-                Optional.empty(),
-                Optional.of(where),
-                indicationsOpen,
-                readingsOpen,
-                citation,
-                confidence,
-                verdict == Verdict.INCOMPLETE ? reason : why,
-                traceWith(why),
-                List.copyOf(all),
-                false);
+                Amounts.NOT_JUDGED,
+                entries,
+                basis,
+                grounds.traced(why.words()).open(first, more));
+    }
+
+    /** With a word of the code on something that it leaves free. */
+    Finding noted(String line, Confidence sure) {
+        Basis weaker = new Basis(citation(), confidence().lower(sure));
+        return new Finding(id, criterion, verdict, amounts, place, weaker, grounds.traced(line));
     }
 
     /** With one more line of arithmetic. */
     Finding traced(String line) {
-        return with(verdict, reason, traceWith(line), asks, nearLimit);
-    }
-
-    private List<String> traceWith(String line) {
-        if (line.isEmpty()) {
-            return trace;
-        }
-        List<String> more = new ArrayList<>(trace);
-        more.add(line);
-        return List.copyOf(more);
-    }
-
-    private Finding with(
-            Verdict otherVerdict, String why, List<String> otherTrace, List<String> otherAsks, boolean near) {
-        return new Finding(
-                id,
-                criterion,
-                otherVerdict,
-                measured,
-                allowed,
-                margin,
-                numbers,
-                span,
-                indications,
-                readings,
-                citation,
-                confidence,
-                why,
-                otherTrace,
-                otherAsks,
-                near);
+        return with(verdict, grounds.traced(line));
     }
 
     /** With the places of its indications and readings in another list. */
     Finding renumbered(List<Integer> readingsAt, List<Integer> indicationsAt) {
-        return new Finding(
-                id,
-                criterion,
-                verdict,
-                measured,
-                allowed,
-                margin,
-                numbers,
-                span,
-                indications.stream().map(indicationsAt::get).toList(),
-                readings.stream().map(readingsAt::get).toList(),
-                citation,
-                confidence,
-                reason,
-                trace,
-                asks,
-                nearLimit);
+        Place moved = new Place(
+                span(),
+                indications().stream().map(indicationsAt::get).toList(),
+                readings().stream().map(readingsAt::get).toList());
+        return new Finding(id, criterion, verdict, amounts, moved, basis, grounds);
+    }
+
+    private Finding with(Verdict other, Grounds otherGrounds) {
+        return new Finding(id, criterion, other, amounts, place, basis, otherGrounds);
+    }
+
+    private static <T> List<T> joined(List<T> first, List<T> second) {
+        List<T> all = new ArrayList<>(first);
+        all.addAll(second);
+        return List.copyOf(all);
     }
 
     static Builder of(Criterion criterion, Citation citation) {
@@ -205,9 +216,9 @@ public record Finding(
         private List<Integer> indications = List.of();
         private List<Integer> readings = List.of();
         private Confidence confidence = Confidence.HIGH;
-        private String reason = "";
+        private Reason reason;
         private final List<String> trace = new ArrayList<>();
-        private final List<String> asks = new ArrayList<>();
+        private final List<Ask> asks = new ArrayList<>();
         private boolean nearLimit;
 
         private Builder(String id, Criterion criterion, Citation citation) {
@@ -247,37 +258,37 @@ public record Finding(
             return this;
         }
 
-        Builder accept(String why) {
+        Builder accept(Reason why) {
             return verdict(Verdict.ACCEPT, why);
         }
 
-        Builder reject(String why) {
+        Builder reject(Reason why) {
             return verdict(Verdict.REJECT, why);
         }
 
-        Builder notApplicable(String why) {
+        Builder notApplicable(Reason why) {
             return verdict(Verdict.NOT_APPLICABLE, why);
         }
 
         /** Incomplete, with what to look at. */
-        Builder incomplete(String why, String ask) {
+        Builder incomplete(Reason why, Ask ask) {
             ask(ask);
             return verdict(Verdict.INCOMPLETE, why);
         }
 
         /** Incomplete, where what to look at was asked already. */
-        Builder incomplete(String why) {
+        Builder incomplete(Reason why) {
             return verdict(Verdict.INCOMPLETE, why);
         }
 
-        private Builder verdict(Verdict value, String why) {
+        private Builder verdict(Verdict value, Reason why) {
             verdict = value;
             reason = why;
             return this;
         }
 
-        Builder ask(String line) {
-            asks.add(line);
+        Builder ask(Ask more) {
+            asks.add(more);
             return this;
         }
 
@@ -357,7 +368,7 @@ public record Finding(
         }
 
         boolean isOpen() {
-            return reason.isEmpty();
+            return reason == null;
         }
 
         Finding build() {
@@ -366,23 +377,19 @@ public record Finding(
                 trace.add(
                         "Near the limit: nearer than half the gauge's smallest division. Read again with a finer gauge.");
             }
+            boolean asking = verdict == Verdict.REJECT || verdict == Verdict.INCOMPLETE;
             return new Finding(
                     id,
                     criterion,
                     verdict,
-                    measured,
-                    allowed,
-                    margin,
-                    Optional.ofNullable(numbers),
-                    Optional.ofNullable(span),
-                    indications,
-                    readings,
-                    citation,
-                    confidence,
-                    reason,
-                    List.copyOf(trace),
-                    verdict == Verdict.REJECT || verdict == Verdict.INCOMPLETE ? List.copyOf(asks) : List.of(),
-                    near);
+                    new Amounts(measured, allowed, margin, Optional.ofNullable(numbers)),
+                    new Place(Optional.ofNullable(span), indications, readings),
+                    new Basis(citation, confidence),
+                    new Grounds(
+                            isOpen() ? Why.NOTHING_RECORDED.of() : reason,
+                            List.copyOf(trace),
+                            asking ? List.copyOf(asks) : List.of(),
+                            near));
         }
     }
 }

@@ -19,11 +19,11 @@ final class GaugeLimit {
         return division.isPresent() && limit.isPositive() && division.get().isOver(limit);
     }
 
-    static String tooCoarse(Length division, Length limit) {
-        return "a gauge that reads to " + division.shownWithUnit() + " cannot show " + limit.shownWithUnit();
+    static Reason tooCoarse(Length division, Length limit) {
+        return Why.GAUGE_TOO_COARSE.of(division, limit);
     }
 
-    static String finerGauge(String what, String at) {
-        return "a dial or digital gauge is needed: measure the " + what + " at " + at + " again";
+    static Ask finerGauge(String what, String at) {
+        return Ask.Kind.FINER_GAUGE.of(what, at);
     }
 }

@@ -73,11 +73,9 @@ final class GrooveFaceCheck {
                 .allowed(most.isZero() ? "none" : shown(most))
                 .noNumbers();
         if (most.isZero()) {
-            finding.reject("underfill at " + first.shown() + "; none is allowed");
+            finding.reject(Why.UNDERFILL.of(first));
         } else {
-            finding.incomplete(
-                    "underfill at " + first.shown() + " was not measured; " + shown(most) + " is allowed",
-                    "measure the depth of the underfill at " + first.shown());
+            finding.incomplete(Why.UNDERFILL_NOT_MEASURED.of(first, shown(most)), Ask.Kind.MEASURE_UNDERFILL.of(first));
         }
     }
 
@@ -109,16 +107,16 @@ final class GrooveFaceCheck {
                     .allowed("none")
                     .span(undersize.get(0).what().span())
                     .indications(Found.indices(undersize))
-                    .reject("undersize at " + undersize.get(0).what().span().shown() + "; a groove has no underrun");
+                    .reject(Why.GROOVE_UNDERSIZE.of(undersize.get(0).what().span()));
             return;
         }
         List<DepthCheck.Measured> read = read(Reading.Station::throat);
         if (joint.penetration().filter(Penetration.PARTIAL::equals).isEmpty() || read.isEmpty()) {
-            finding.notApplicable("a size is judged on fillets, and where a partial penetration's throat was read");
+            finding.notApplicable(Why.SIZE_OF_FILLETS_AND_THROATS.of());
             return;
         }
         if (joint.throat().isEmpty()) {
-            finding.incomplete("the drawing's throat is not known", "give the throat that the drawing asks");
+            finding.incomplete(Why.THROAT_UNKNOWN.of(), Ask.Kind.GIVE_THROAT.of());
             return;
         }
         SpanSet welded = ShortSums.welded(joint);
@@ -155,26 +153,24 @@ final class GrooveFaceCheck {
                 .readings(read.stream().map(DepthCheck.Measured::index).toList());
         if (!tooLow.isEmpty()) {
             finding.readings(tooLow.stream().map(DepthCheck.Measured::index).toList())
-                    .reject("throat " + throat.shownWithUnit() + " at "
-                            + least.span().shown() + "; " + wanted.shownWithUnit() + " wanted, no underrun allowed");
+                    .reject(Why.THROAT_UNDER.of(throat, least.span(), wanted));
             return;
         }
         if (!low.isEmpty()) {
             finding.incomplete(
-                    least.depth().shownWithUnit() + " at " + least.span().shown()
-                            + " is the other system's name for the throat wanted",
-                    "read the throat at " + least.span().shown() + " again in the drawing's units");
+                    Why.OTHER_SYSTEM_THROAT.of(least.depth(), least.span()),
+                    Ask.Kind.READ_THROAT_IN_UNITS.of(least.span()));
             return;
         }
         List<Length> places =
                 read.stream().map(m -> joint.ruler().place(m.span().from())).toList();
-        List<String> missing =
+        List<Ask> missing =
                 new SizeEvidenceCheck(rule.evidence(), joint.ruler(), SpanSet.NONE, places).missing(joint.segments());
-        for (String line : missing) {
-            finding.incomplete("not enough was read to accept the throat", line);
+        for (Ask line : missing) {
+            finding.incomplete(Why.THROAT_NOT_READ_ENOUGH.of(), line);
         }
         if (missing.isEmpty()) {
-            finding.accept("throat at least " + wanted.shownWithUnit() + " where it was read");
+            finding.accept(Why.THROAT_KEPT.of(wanted));
         }
     }
 

@@ -36,10 +36,9 @@ final class Guarding {
             if (f.verdict() != Verdict.ACCEPT || f.numbers().isEmpty()) {
                 guarded.add(f);
             } else if (unknown(f).isPresent()) {
-                guarded.add(f.becomes(
-                        Verdict.INCOMPLETE,
-                        "the contract asks for guarded acceptance, and the gauge of a reading is not named",
-                        "name the gauge that read at " + unknown(f).get(),
+                guarded.add(f.leftOpen(
+                        Why.GAUGE_NOT_NAMED.of(),
+                        Ask.Kind.NAME_GAUGE.of(unknown(f).get()),
                         "guarded acceptance needs the reading's uncertainty"));
             } else if (high.get(i).verdict() != Verdict.ACCEPT || low.get(i).verdict() != Verdict.ACCEPT) {
                 guarded.add(inTheBand(f));
@@ -52,10 +51,9 @@ final class Guarding {
 
     private Finding inTheBand(Finding f) {
         String at = f.span().map(s -> " at " + s.shown()).orElse("");
-        return f.becomes(
-                Verdict.INCOMPLETE,
-                f.measured() + at + " keeps " + f.allowed() + " by less than the gauge is sure of",
-                "read again with a finer gauge" + at,
+        return f.leftOpen(
+                Why.GUARD_NOT_SURE.of(f.measured(), at, f.allowed()),
+                Ask.Kind.FINER_GAUGE_GUARDED.of(at),
                 probability(f));
     }
 

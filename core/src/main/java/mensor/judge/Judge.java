@@ -93,11 +93,10 @@ public final class Judge {
         List<Todo> todo = new ArrayList<>();
         for (Finding f : findings) {
             if (f.verdict() == Verdict.INCOMPLETE) {
-                boolean open = (f.reason().equals(CriterionCheck.NOT_LOOKED)
-                                || f.reason().equals(LookAgain.NOT_AGAIN))
+                boolean open = (f.reason().is(Why.NOT_INSPECTED) || f.reason().is(Why.NOT_REINSPECTED))
                         && f.criterion().clearable()
                         && f.id().equals(f.criterion().id());
-                f.asks().forEach(ask -> todo.add(new Todo(f.id(), f.criterion(), ask, open)));
+                f.asks().forEach(ask -> todo.add(new Todo(f.id(), f.criterion(), ask.words(), open)));
             }
         }
         return List.copyOf(todo);

@@ -31,7 +31,6 @@ import mensor.weld.Toe;
  * by the same method and criteria, from memory; that the stretch is read by itself is common practice, no source).
  */
 public final class LookAgain {
-    static final String NOT_AGAIN = "not looked at again yet";
 
     private LookAgain() {}
 
@@ -127,7 +126,7 @@ public final class LookAgain {
         String where = stretches(fresh.joint(), joined.repair().stretches()).stream()
                 .map(Span::shown)
                 .collect(Collectors.joining(" and "));
-        List<String> unread = sizeUnread(joined, book);
+        List<Ask> unread = sizeUnread(joined, book);
         List<Finding> findings = new ArrayList<>();
         for (Finding f : whole.findings()) {
             Finding open = f;
@@ -138,21 +137,19 @@ public final class LookAgain {
                     && f.verdict() == Verdict.ACCEPT
                     && f.criterion() == Criterion.SIZE
                     && !unread.isEmpty()) {
-                open = f.becomes(
-                        Verdict.INCOMPLETE,
-                        "the repaired stretch was not read enough to accept its size",
+                open = f.leftOpen(
+                        Why.REPAIR_SIZE_UNREAD.of(),
                         unread.get(0),
                         "a repaired stretch is read as if it were a weld by itself");
             } else if (ofBook
                     && notAgain.contains(f.criterion())
                     && f.verdict() != Verdict.REJECT
                     && f.verdict() != Verdict.NOT_APPLICABLE) {
-                open = f.becomes(
-                        Verdict.INCOMPLETE,
-                        NOT_AGAIN,
+                open = f.leftOpen(
+                        Why.NOT_REINSPECTED.of(),
                         lookedBefore(before, f.criterion())
-                                ? "look for it again along " + where + ": both toes"
-                                : "look along the whole weld: the look before did not answer this",
+                                ? Ask.Kind.REINSPECT_ALONG.of(where)
+                                : Ask.Kind.INSPECT_WHOLE.of(),
                         "");
             }
             findings.add(open);
@@ -168,19 +165,18 @@ public final class LookAgain {
     }
 
     private static Finding besides(Finding readiness, Beside beside) {
-        List<String> asks = new ArrayList<>();
+        List<Ask> asks = new ArrayList<>();
         if (!beside.reverseFace().orElse(false)) {
-            asks.add("look at the reverse face behind the repair, or say how it is covered");
+            asks.add(Ask.Kind.REVERSE_FACE.of());
         }
         if (!beside.groundPlaces().orElse(false)) {
-            asks.add("look at every ground place and where the work clamp stood");
+            asks.add(Ask.Kind.GROUND_PLACES.of());
         }
         if (asks.isEmpty()) {
             return readiness;
         }
         boolean waited = readiness.verdict() == Verdict.INCOMPLETE;
-        return readiness.alsoAsks(
-                asks, waited ? readiness.reason() : "not all places beside the repair were looked at");
+        return readiness.alsoAsks(asks, waited ? readiness.reason() : Why.BESIDE_REPAIR_OPEN.of());
     }
 
     private static boolean lookedBefore(Inspection before, Criterion criterion) {
@@ -190,7 +186,7 @@ public final class LookAgain {
     }
 
     /** Where a repaired stretch of a fillet has not been read enough. */
-    private static List<String> sizeUnread(Joined joined, CriteriaBook book) {
+    private static List<Ask> sizeUnread(Joined joined, CriteriaBook book) {
         Inspection look = joined.look();
         Joint joint = look.joint();
         Optional<Rule.SizeEvidence> evidence = book.rule(Criterion.SIZE, joint, look.units())

@@ -43,7 +43,7 @@ final class PoreSpacingCheck {
                 + rule.most().shownWithUnit();
         finding.allowed(allowed);
         if (found.isEmpty()) {
-            finding.measured("0").indications(Found.indices(recorded)).accept("of diameter 0: nothing there");
+            finding.measured("0").indications(Found.indices(recorded)).accept(Why.NOTHING_THERE.of("of diameter 0"));
             return;
         }
         Found<Indication.Porosity> largest = found.stream()
@@ -53,10 +53,10 @@ final class PoreSpacingCheck {
             finding.atMost(largest.what().diameter().in(inspection.units()), rule.most())
                     .span(largest.what().span())
                     .indications(List.of(largest.index()))
-                    .reject("a pore of "
-                            + largest.what().diameter().in(inspection.units()).shownWithUnit() + " at "
-                            + largest.what().span().shown() + "; none over "
-                            + rule.most().shownWithUnit() + " is allowed");
+                    .reject(Why.PORE_TOO_LARGE.of(
+                            largest.what().diameter().in(inspection.units()),
+                            largest.what().span(),
+                            rule.most()));
             return;
         }
         List<Somewhere> pores = laidOut(found);
@@ -68,23 +68,14 @@ final class PoreSpacingCheck {
             broken = new PoreRing(inspection.joint().ruler(), found, rule.window()).crowded();
         }
         if (broken.isPresent()) {
-            finding.span(broken.get())
-                    .reject("more than one pore in " + rule.window().shownWithUnit() + " at "
-                            + broken.get().shown());
+            finding.span(broken.get()).reject(Why.PORES_TOO_NEAR.of(rule.window(), broken.get()));
         } else if (kept) {
             finding.accept(
                     all == 1
-                            ? "one pore of "
-                                    + largest.what()
-                                            .diameter()
-                                            .in(inspection.units())
-                                            .shownWithUnit()
-                            : "no two pores nearer than " + rule.window().shownWithUnit());
+                            ? Why.ONE_PORE.of(largest.what().diameter().in(inspection.units()))
+                            : Why.PORES_FAR_ENOUGH.of(rule.window()));
         } else {
-            finding.incomplete(
-                    "along a stretch the pores may or may not lie nearer than "
-                            + rule.window().shownWithUnit(),
-                    "mark where each pore lies");
+            finding.incomplete(Why.PORE_SPACING_UNSURE.of(rule.window()), Ask.Kind.MARK_PORES.of());
         }
     }
 

@@ -44,18 +44,14 @@ final class PorosityCheck {
                     + (sure ? "" : "between " + least.total().shown() + " and ")
                     + most.total().shownWithUnit() + "; " + limit.sum().shownWithUnit() + " allowed");
             if (least.total().isOver(limit.sum())) {
-                decide(finding, limit, least, counted)
-                        .reject(sumIn(least, limit) + "; " + limit.sum().shownWithUnit() + " allowed");
+                decide(finding, limit, least, counted).reject(Why.PORE_SUM_OVER.of(sumIn(least, limit), limit.sum()));
                 return;
             }
             if (most.total().isOver(limit.sum()) && finding.isOpen()) {
                 decide(finding, limit, most, counted)
                         .incomplete(
-                                "along the stretch the pores may or may not gather: at least "
-                                        + least.total().shown() + ", at most "
-                                        + most.total().shownWithUnit() + " in "
-                                        + limit.window().shownWithUnit(),
-                                "mark where the pores lie near " + most.span().shown());
+                                Why.PORE_SUM_UNSURE.of(least.total(), most.total(), limit.window()),
+                                Ask.Kind.MARK_PORES_NEAR.of(most.span()));
             }
             if (tightest == null
                     || limit.sum().minus(most.total()).isUnder(tightest.sum().minus(tightestSum.total()))) {
@@ -67,9 +63,8 @@ final class PorosityCheck {
             decide(finding, tightest, tightestSum, counted.isEmpty() ? found : counted)
                     .accept(
                             counted.isEmpty()
-                                    ? "no pore of " + rule.countedFrom().shownWithUnit() + " or over"
-                                    : sumIn(tightestSum, tightest) + ", within "
-                                            + tightest.sum().shownWithUnit());
+                                    ? Why.NO_PORE_COUNTED.of(rule.countedFrom())
+                                    : Why.PORE_SUM_WITHIN.of(sumIn(tightestSum, tightest), tightest.sum()));
         }
     }
 

@@ -88,7 +88,7 @@ final class RootCheck {
                                 .build())
                 .settle();
         if (finding.isOpen() && isJudged()) {
-            finding.accept("nothing of what was recorded at the root is limited here");
+            finding.accept(Why.ROOT_NOTHING_LIMITED.of());
         }
     }
 
@@ -119,7 +119,7 @@ final class RootCheck {
                     .span(first.span())
                     .measured(kind)
                     .allowed("none")
-                    .reject(kind + " at " + first.span().shown() + "; none is allowed");
+                    .reject(Why.ROOT_NONE_ALLOWED.of(kind, first.span()));
         }
         return finding;
     }
@@ -154,7 +154,7 @@ final class RootCheck {
         }
         if (inspection.addendum(addendum).isPresent()) {
             finding.trace(what + " is judged by the contract's limit " + addendum.id())
-                    .accept("judged by the contract's limit");
+                    .accept(Why.ROOT_BY_CONTRACT.of());
             return;
         }
         DepthCheck.Measured worst = real.get(0);
@@ -174,9 +174,6 @@ final class RootCheck {
                         .filter(DepthCheck.Measured::reading)
                         .map(DepthCheck.Measured::index)
                         .toList())
-                .incomplete(
-                        "the book has no production limit for " + what + ": the Engineer sets the limit",
-                        "ask the Engineer for the limit of " + what + " at "
-                                + worst.span().shown());
+                .incomplete(Why.ENGINEER_SETS_LIMIT.of(what), Ask.Kind.ASK_ENGINEER.of(what, worst.span()));
     }
 }

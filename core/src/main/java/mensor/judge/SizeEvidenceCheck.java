@@ -38,9 +38,9 @@ final class SizeEvidenceCheck {
         this.alongSegments = List.copyOf(places);
     }
 
-    /** What is missing, one line a place; empty where enough was read. */
-    List<String> missing(List<Span> segments) {
-        List<String> missing = new ArrayList<>();
+    /** What is missing, one a place; empty where enough was read. */
+    List<Ask> missing(List<Span> segments) {
+        List<Ask> missing = new ArrayList<>();
         if (segments.isEmpty()) {
             if (ruler.closed()) {
                 missingAround().ifPresent(missing::add);
@@ -54,14 +54,14 @@ final class SizeEvidenceCheck {
         return missing;
     }
 
-    private Optional<String> missingIn(Span stretch) {
+    private Optional<Ask> missingIn(Span stretch) {
         List<Span> rests = ruler.straight(stretch).stream()
                 .flatMap(s -> SpanSet.of(List.of(s)).minus(covered.within(s)).spans().stream())
                 .toList();
         if (rests.isEmpty()) {
             return Optional.empty();
         }
-        Optional<String> byStations = stretch.wraps() ? stationsAcross(stretch) : stationsIn(stretch, alongSegments);
+        Optional<Ask> byStations = stretch.wraps() ? stationsAcross(stretch) : stationsIn(stretch, alongSegments);
         if (byStations.isEmpty()) {
             return byStations;
         }
@@ -75,32 +75,27 @@ final class SizeEvidenceCheck {
     }
 
     /** A segment that passes the datum: its stations are laid out straight, those past the datum one turn further. */
-    private Optional<String> stationsAcross(Span stretch) {
+    private Optional<Ask> stationsAcross(Span stretch) {
         List<Length> laid = stations.stream()
                 .map(s -> s.isUnder(stretch.from()) ? s.plus(ruler.length()) : s)
                 .collect(Collectors.collectingAndThen(Collectors.toCollection(TreeSet::new), List::copyOf));
         return stationsIn(new Span(stretch.from(), stretch.to().plus(ruler.length())), laid);
     }
 
-    private Optional<String> stationsIn(Span stretch, List<Length> sorted) {
+    private Optional<Ask> stationsIn(Span stretch, List<Length> sorted) {
         List<Length> here =
                 sorted.subList(firstFrom(sorted, stretch.from(), false), firstFrom(sorted, stretch.to(), true));
         if (!stretch.extent().isOver(rule.shortWeld())) {
-            return here.isEmpty()
-                    ? Optional.of("read the legs, or try the blade, at " + stretch.shown())
-                    : Optional.empty();
+            return here.isEmpty() ? Optional.of(Ask.Kind.READ_STATION.of(stretch)) : Optional.empty();
         }
         if (here.isEmpty()) {
-            return Optional.of(
-                    "read the legs, or try the blade, along " + stretch.shown() + ": nothing was read there");
+            return Optional.of(Ask.Kind.READ_STRETCH.of(stretch));
         }
         if (here.get(0).minus(stretch.from()).isOver(rule.fromEnd())) {
-            return Optional.of("read the size within " + rule.fromEnd().shownWithUnit() + " of "
-                    + stretch.from().shown());
+            return Optional.of(Ask.Kind.READ_NEAR_END.of(rule.fromEnd(), stretch.from()));
         }
         if (stretch.to().minus(here.get(here.size() - 1)).isOver(rule.fromEnd())) {
-            return Optional.of("read the size within " + rule.fromEnd().shownWithUnit() + " of "
-                    + stretch.to().shown());
+            return Optional.of(Ask.Kind.READ_NEAR_END.of(rule.fromEnd(), stretch.to()));
         }
         for (int i = 0; i + 1 < here.size(); i++) {
             if (here.get(i + 1).minus(here.get(i)).isOver(rule.apart())) {
@@ -116,20 +111,19 @@ final class SizeEvidenceCheck {
         return found < 0 ? -found - 1 : past ? found + 1 : found;
     }
 
-    private Optional<String> tooFar(Length a, Length b) {
-        return Optional.of("read the size between " + a.shown() + " and " + b.shown() + ": no "
-                + rule.apart().shownWithUnit() + " goes without a reading");
+    private Optional<Ask> tooFar(Length a, Length b) {
+        return Optional.of(Ask.Kind.READ_BETWEEN.of(a, b, rule.apart()));
     }
 
-    private Optional<String> tooFew(int read, Span stretch) {
+    private Optional<Ask> tooFew(int read, Span stretch) {
         int more = rule.stations() - read;
         return more <= 0
                 ? Optional.empty()
-                : Optional.of("read the size at " + more + " more station" + (more == 1 ? "" : "s") + " of "
-                        + stretch.shown() + "; at least " + rule.stations() + " are wanted");
+                : Optional.of(
+                        (more == 1 ? Ask.Kind.READ_ONE_MORE : Ask.Kind.READ_MORE).of(more, stretch, rule.stations()));
     }
 
-    private Optional<String> missingAround() {
+    private Optional<Ask> missingAround() {
         if (SpanSet.of(List.of(ruler.whole())).minus(covered).isEmpty()) {
             return Optional.empty();
         }
@@ -137,7 +131,7 @@ final class SizeEvidenceCheck {
             return Optional.empty();
         }
         if (stations.isEmpty()) {
-            return Optional.of("read the legs, or try the blade, around the weld: nothing was read");
+            return Optional.of(Ask.Kind.READ_AROUND.of());
         }
         for (int i = 0; i < stations.size(); i++) {
             boolean last = i == stations.size() - 1;

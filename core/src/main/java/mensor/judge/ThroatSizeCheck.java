@@ -126,10 +126,11 @@ final class ThroatSizeCheck {
             rejectLow(finding, tooLow, least);
         } else if (surely.sum().isOver(allowed)) {
             sum(finding, surely, allowed, low)
-                    .reject("under the nominal throat along "
-                            + surely.sum().in(unit).shownWithUnit() + " at "
-                            + surely.span().shown() + "; " + allowed.shownWithUnit()
-                            + " allowed in any " + rule.shortRun().window().shownWithUnit());
+                    .reject(Why.UNDER_THROAT_ALONG.of(
+                            surely.sum().in(unit),
+                            surely.span(),
+                            allowed,
+                            rule.shortRun().window()));
         } else {
             incompletes(finding, surely, perhaps, allowed, low);
             if (finding.isOpen()) {
@@ -180,9 +181,8 @@ final class ThroatSizeCheck {
             worst = l.throat().isUnder(worst.throat()) ? l : worst;
         }
         decide(number(finding, worst, least), tooLow)
-                .reject("throat " + shown(worst.throat()) + " at "
-                        + worst.span().shown() + "; " + shown(rule.nominal()) + " wanted, " + shown(least)
-                        + " is the least at any place");
+                .reject(Why.THROAT_UNDER_LEAST.of(
+                        shown(worst.throat()), worst.span(), shown(rule.nominal()), shown(least)));
     }
 
     private Finding.Builder number(Finding.Builder finding, Low l, RealLength least) {
@@ -219,19 +219,16 @@ final class ThroatSizeCheck {
                 finding.readings(List.of(a.index()))
                         .span(a.station().span())
                         .incomplete(
-                                a.section().how() + " at "
-                                        + a.station().at().shown()
-                                        + " is the other system's name for the size wanted",
-                                "read the size at " + a.station().at().shown() + " again in the drawing's units");
+                                Why.OTHER_SYSTEM_NAME.of(
+                                        a.section().how(), a.station().at()),
+                                Ask.Kind.READ_SIZE_IN_UNITS.of(a.station().at()));
             }
         }
         for (Marked m : marked) {
             if (m.nominal()) {
                 finding.indications(List.of(m.index()))
                         .span(m.span())
-                        .incomplete(
-                                "the least size is the other system's name for the size wanted",
-                                "read the size at " + m.span().shown() + " again in the drawing's units");
+                        .incomplete(Why.OTHER_SYSTEM_NAME_LEAST_SIZE.of(), Ask.Kind.READ_SIZE_IN_UNITS.of(m.span()));
             }
         }
         off.forEach(a -> FilletSizeCheck.offTheWeld(
@@ -242,23 +239,22 @@ final class ThroatSizeCheck {
         if (perhaps.sum().isOver(allowed)) {
             sum(finding, perhaps, allowed, low)
                     .incomplete(
-                            "between " + surely.sum().in(unit).shown() + " and "
-                                    + perhaps.sum().in(unit).shownWithUnit() + " may be under the throat; "
-                                    + allowed.shownWithUnit() + " allowed in any "
-                                    + rule.shortRun().window().shownWithUnit(),
-                            "mark where the throat falls under "
-                                    + rule.nominal().in(unit).shown() + " near "
-                                    + perhaps.span().shown());
+                            Why.THROAT_PORTION_UNSURE.of(
+                                    surely.sum().in(unit),
+                                    perhaps.sum().in(unit),
+                                    allowed,
+                                    rule.shortRun().window()),
+                            Ask.Kind.MARK_THROAT.of(rule.nominal().in(unit), perhaps.span()));
         }
         List<Length> places = stations.stream()
                 .filter(a -> a.section().isWhole())
                 .map(At::place)
                 .toList();
-        List<String> missing =
+        List<Ask> missing =
                 new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places).missing(joint.segments());
         boolean nothing = stations.isEmpty() && marked.isEmpty() && !bladeTried;
-        for (String line : nothing && !missing.isEmpty() ? missing.subList(0, 1) : missing) {
-            finding.incomplete(nothing ? "not measured yet" : "not enough was read to accept the size", line);
+        for (Ask line : nothing && !missing.isEmpty() ? missing.subList(0, 1) : missing) {
+            finding.incomplete(nothing ? Why.SIZE_NOT_MEASURED.of() : Why.SIZE_NOT_READ_ENOUGH.of(), line);
         }
     }
 
@@ -272,8 +268,7 @@ final class ThroatSizeCheck {
         }
         if (perhaps.sum().isPositive()) {
             sum(finding, perhaps, allowed, low)
-                    .accept("under the nominal throat along at most "
-                            + perhaps.sum().in(unit).shownWithUnit() + ", over short lengths only");
+                    .accept(Why.UNDER_THROAT_SHORT.of(perhaps.sum().in(unit)));
             return;
         }
         Optional<At> least = stations.stream()
@@ -291,11 +286,12 @@ final class ThroatSizeCheck {
                                     a.station().span(),
                                     a.section().throat()),
                             rule.nominal())
-                    .accept("no throat under " + shown(rule.nominal()) + "; least "
-                            + a.section().throat().in(unit).shown() + " at "
-                            + a.station().at().shown());
+                    .accept(Why.THROAT_SIZE_KEPT.of(
+                            shown(rule.nominal()),
+                            a.section().throat().in(unit),
+                            a.station().at()));
         } else {
-            finding.measured("blade goes").accept("the blade goes along the weld");
+            finding.measured("blade goes").accept(Why.BLADE_GOES.of());
         }
     }
 }

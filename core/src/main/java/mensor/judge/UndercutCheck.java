@@ -137,8 +137,7 @@ final class UndercutCheck {
         finding.atMost(u.deep().in(unit), limit)
                 .span(u.span())
                 .indications(Found.indices(tooDeep))
-                .reject(name(u.toe()) + " at " + u.span().shown() + " is "
-                        + u.deep().shownWithUnit() + " deep; " + limit.shownWithUnit() + " is the most at any length");
+                .reject(Why.UNDERCUT_TOO_DEEP.of(name(u.toe()), u.span(), u.deep(), limit));
     }
 
     /** The depth that it is held against: that of any length, or the exception's where it is deeper. */
@@ -169,8 +168,7 @@ final class UndercutCheck {
                 .toList();
         boolean perToeAccepts = !inspection.undercutPerToe()
                 && windows.byToe.values().stream().noneMatch(x -> x.sum().isOver(rule.accumulated()));
-        String why = sumText(w) + " in " + w.span().shown() + "; "
-                + rule.accumulated().shownWithUnit() + " allowed";
+        Why why = perToeAccepts ? Why.UNDERCUT_SUM_OVER_CAREFUL : Why.UNDERCUT_SUM_OVER;
         finding.measured(sumText(w))
                 .allowed(rule.accumulated().shownWithUnit() + " in any "
                         + rule.window().shown())
@@ -178,7 +176,7 @@ final class UndercutCheck {
                 .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
                 .span(w.span())
                 .indications(inWindow)
-                .reject(perToeAccepts ? why + ". Rejected on the careful reading; per toe it accepts" : why);
+                .reject(why.of(sumText(w), w.span(), rule.accumulated()));
     }
 
     private String sumText(WorstWindow w) {
@@ -200,9 +198,10 @@ final class UndercutCheck {
             finding.atMost(deepest.what().deep().in(unit), deepestLimit)
                     .span(deepest.what().span())
                     .indications(List.of(deepest.index()))
-                    .accept("deepest " + deepest.what().deep().shownWithUnit() + ", on the "
-                            + name(deepest.what().toe()) + " at "
-                            + deepest.what().span().shown());
+                    .accept(Why.DEEPEST_UNDERCUT.of(
+                            deepest.what().deep(),
+                            name(deepest.what().toe()),
+                            deepest.what().span()));
             return;
         }
         WorstWindow w = windows.governing();
@@ -213,8 +212,7 @@ final class UndercutCheck {
                 .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
                 .span(w.span())
                 .indications(Found.indices(counted))
-                .accept(sumText(w) + " in " + w.span().shown() + ", within "
-                        + rule.accumulated().shownWithUnit());
+                .accept(Why.UNDERCUT_SUM_WITHIN.of(sumText(w), w.span(), rule.accumulated()));
     }
 
     /** The worst window of each toe and of both together. */

@@ -22,7 +22,7 @@ final class WorstPart {
     /** @param clause where the part stands; empty where the criterion's own clause holds */
     WorstPart add(String clause, Finding part) {
         part.trace().forEach(line -> whole.trace(clause.isEmpty() ? line : clause + ": " + line));
-        if (!part.reason().isEmpty() && part.verdict() != Verdict.NOT_APPLICABLE) {
+        if (!part.reason().is(Why.NOTHING_RECORDED) && part.verdict() != Verdict.NOT_APPLICABLE) {
             judged.add(part);
             clauses.add(clause);
             whole.confidence(part.confidence());

@@ -46,6 +46,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Undercut",
             Placement.STRETCH,
             Lane.TOE,
+            Shape.NOTCH,
             "undercut uc",
             "uc a 12-14 1/32",
             v -> new Undercut(v.toe(), v.place(), v.length("depth"), v.division()),
@@ -56,6 +57,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Pore",
             Placement.AT_OR_STRETCH,
             Lane.FACE,
+            Shape.PORES,
             "pore po porosity",
             "pore 7.5 1/16 x3",
             v -> new Porosity(v.place(), v.length("diameter"), v.count("count"), v.division()),
@@ -66,6 +68,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Crack",
             Placement.AT_OR_STRETCH,
             Lane.FACE,
+            Shape.CRACK,
             "crack ck",
             "crack 18 crater",
             v -> new Crack(v.place(), v.word("where", CrackPlace.class)),
@@ -75,6 +78,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Incomplete fusion",
             Placement.STRETCH,
             Lane.FACE,
+            Shape.BOX,
             "fusion if",
             "fusion 10-11",
             v -> new IncompleteFusion(v.place())),
@@ -83,6 +87,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Overlap",
             Placement.STRETCH,
             Lane.TOE,
+            Shape.ROLL,
             "overlap ol",
             "ol b 4-6",
             v -> new Overlap(v.toe(), v.place(), v.optionalLength("depth"), v.division()),
@@ -93,6 +98,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Undersize",
             Placement.STRETCH,
             Lane.SIZE,
+            Shape.BOX,
             "undersize us",
             "us 12-14 9/32",
             v -> new Undersize(v.place(), v.length("least")),
@@ -102,6 +108,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Underfill",
             Placement.STRETCH,
             Lane.FACE,
+            Shape.BOX,
             "underfill uf",
             "underfill 4-5 1/32",
             v -> new Underfill(v.place(), v.optionalLength("depth"), v.division()),
@@ -111,6 +118,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Crater",
             Placement.AT,
             Lane.FACE,
+            Shape.RING,
             "crater cr",
             "crater 24 1/32",
             v -> new Crater(v.place().from(), v.optionalLength("depth"), v.division()),
@@ -120,6 +128,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Slag",
             Placement.STRETCH,
             Lane.FACE,
+            Shape.HATCH,
             "slag sl",
             "slag 20-21 trapped",
             v -> new Slag(v.place(), v.flag("trapped")),
@@ -129,6 +138,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Spatter",
             Placement.STRETCH,
             Lane.FACE,
+            Shape.DOTS,
             "spatter sp",
             "spatter 0-36 tight",
             v -> new Spatter(v.place(), v.flag("loose")),
@@ -138,6 +148,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Arc strike",
             Placement.AT,
             Lane.BESIDE,
+            Shape.STAR,
             "arc as",
             "arc 3 ground mt",
             v -> new ArcStrike(v.place().from(), v.truth("ground"), v.word("checked", CheckMethod.class)),
@@ -148,6 +159,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Incomplete penetration",
             Placement.STRETCH,
             Lane.ROOT,
+            Shape.BOX,
             "penetration ip",
             "ip 4-5 1/32",
             v -> new IncompletePenetration(v.place(), v.optionalLength("depth"), v.division()),
@@ -157,6 +169,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Melt-through",
             Placement.STRETCH,
             Lane.ROOT,
+            Shape.BOX,
             "melt mt",
             "melt 4-5 1/16",
             v -> new MeltThrough(v.place(), v.length("depth"), v.division()),
@@ -166,6 +179,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Root concavity",
             Placement.STRETCH,
             Lane.ROOT,
+            Shape.BOX,
             "concave-root hollow ho",
             "concave-root 4-5 1/32",
             v -> new RootConcavity(v.place(), v.length("depth"), v.division()),
@@ -175,6 +189,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Burn-through",
             Placement.AT,
             Lane.ROOT,
+            Shape.BOX,
             "burn bt",
             "burn 7",
             v -> new BurnThrough(v.place().from())),
@@ -183,6 +198,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Offset",
             Placement.STRETCH,
             Lane.FACE,
+            Shape.BOX,
             "offset of misalignment",
             "offset 0-12 1/16",
             v -> new Misalignment(v.place(), v.length("offset"), v.division()),
@@ -192,6 +208,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Poor restart",
             Placement.AT_OR_STRETCH,
             Lane.FACE,
+            Shape.BOX,
             "restart rs",
             "restart 12 high 1/16",
             v -> new PoorRestart(v.place(), v.optionalLength("height"), v.optionalLength("depth"), v.division()),
@@ -202,6 +219,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Weld too short",
             Placement.NONE,
             Lane.FACE,
+            Shape.BOX,
             "short",
             "short 1-1/2",
             v -> new ShortWeld(v.length("missing")),
@@ -211,6 +229,7 @@ public enum IndicationKind implements Named, Judgeable {
             "Not as drawn",
             Placement.AT_OR_NONE,
             Lane.BESIDE,
+            Shape.STAR,
             "drawing nd",
             "drawing 24 tab-left",
             v -> new NotAsDrawn(
@@ -245,10 +264,30 @@ public enum IndicationKind implements Named, Judgeable {
         }
     }
 
+    /** How it is drawn on its lane, on the screen and on paper. */
+    public enum Shape {
+        /** Cut in from the lane's edge, as deep as it is. */
+        NOTCH,
+        /** Circles, as large as the pores. */
+        PORES,
+        /** A jagged line. */
+        CRACK,
+        /** Metal lapped over the lane's edge. */
+        ROLL,
+        HATCH,
+        DOTS,
+        /** A crossed circle. */
+        RING,
+        STAR,
+        /** A dashed box. */
+        BOX
+    }
+
     private final String id;
     private final String title;
     private final Placement placement;
     private final Lane lane;
+    private final Shape shape;
     private final List<String> lineWords;
     private final String example;
     private final Function<IndicationValues, Indication> made;
@@ -259,6 +298,7 @@ public enum IndicationKind implements Named, Judgeable {
             String title,
             Placement placement,
             Lane lane,
+            Shape shape,
             String lineWords,
             String example,
             Function<IndicationValues, Indication> made,
@@ -267,6 +307,7 @@ public enum IndicationKind implements Named, Judgeable {
         this.title = title;
         this.placement = placement;
         this.lane = lane;
+        this.shape = shape;
         this.lineWords = List.of(lineWords.split(" "));
         this.example = example;
         this.made = made;
@@ -295,6 +336,10 @@ public enum IndicationKind implements Named, Judgeable {
 
     public Lane lane() {
         return lane;
+    }
+
+    public Shape shape() {
+        return shape;
     }
 
     /** What it is called in the entry line, the word that is shown first. */

@@ -24,6 +24,7 @@ import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
 import mensor.weld.PassKind;
 import mensor.weld.Position;
+import mensor.weld.Preparation;
 import mensor.weld.RodTable;
 
 /**
@@ -261,8 +262,8 @@ public final class PassPlanner {
 
     private PassPlan groove() {
         boolean twoSides = joint.groove()
-                .flatMap(mensor.weld.Groove::prep)
-                .filter(p -> p.toLowerCase(java.util.Locale.ROOT).startsWith("double"))
+                .flatMap(mensor.weld.Groove::preparation)
+                .filter(Preparation::isDouble)
                 .isPresent();
         WeldMetal.Groove groove = grooveShape(twoSides);
         double below = Math.min(k.fillBelow(), groove.depth() / 2);
@@ -307,7 +308,13 @@ public final class PassPlanner {
                 .orElseThrow(() -> new InvalidField(
                         "joint.groove",
                         "the preparation is wanted for a plan: prep, includedAngle, rootFace, rootOpening"));
-        String prep = g.prep().orElse("V").toLowerCase(java.util.Locale.ROOT);
+        Preparation prep = g.prep().isEmpty()
+                ? Preparation.V
+                : g.preparation()
+                        .orElseThrow(() -> new InvalidField(
+                                "joint.groove.prep",
+                                "V, bevel, double-V, double-bevel or square are planned, got \""
+                                        + g.prep().get() + "\""));
         double t = mm(joint.throat().orElse(joint.thinner().thickness()));
         if (joint.throat().isPresent()) {
             notes.add("a partial penetration groove is planned to its throat");
@@ -317,22 +324,17 @@ public final class PassPlanner {
             notes.add("no root face is given: a feather edge is assumed");
         }
         double opening = openingAsFitted(g);
-        if (prep.equals("square")) {
+        if (prep == Preparation.SQUARE) {
             return new WeldMetal.Groove(t, t, opening, 0);
         }
         double angle = g.includedAngle()
                 .orElseThrow(() -> new InvalidField("joint.groove.includedAngle", "is wanted for a plan"));
-        return switch (prep) {
-            case "v" -> WeldMetal.Groove.singleV(t, face, opening, angle);
-            case "bevel" -> WeldMetal.Groove.singleBevel(t, face, opening, angle);
-            case "double-v" -> WeldMetal.Groove.singleV(t / 2, face / 2, opening, angle);
-            case "double-bevel" -> WeldMetal.Groove.singleBevel(t / 2, face / 2, opening, angle);
-            default ->
-                throw new InvalidField(
-                        "joint.groove.prep",
-                        "V, bevel, double-V, double-bevel or square are planned, got \""
-                                + g.prep().orElse("") + "\"");
-        };
+        boolean half = prep.isDouble();
+        double depth = half ? t / 2 : t;
+        double land = half ? face / 2 : face;
+        return prep.isBevel()
+                ? WeldMetal.Groove.singleBevel(depth, land, opening, angle)
+                : WeldMetal.Groove.singleV(depth, land, opening, angle);
     }
 
     /** The widest opening that was read, else the drawing's. */
@@ -381,8 +383,8 @@ public final class PassPlanner {
 
     private boolean isBevel() {
         return joint.groove()
-                .flatMap(mensor.weld.Groove::prep)
-                .filter(p -> p.toLowerCase(java.util.Locale.ROOT).contains("bevel"))
+                .flatMap(mensor.weld.Groove::preparation)
+                .filter(Preparation::isBevel)
                 .isPresent();
     }
 

@@ -53,7 +53,7 @@ public record DefectPlace(
     public String words(Inspection look, Finding f) {
         String at = span.map(s -> " at " + s.shown()).orElse("");
         if (indication.isEmpty()) {
-            return f.measured().isEmpty() ? f.reason() : f.criterion().title() + " " + f.measured() + at;
+            return f.measured().isEmpty() ? f.reason().words() : f.criterion().title() + " " + f.measured() + at;
         }
         Indication i = look.indications().get(indication.getAsInt());
         String toe = i instanceof Indication.Undercut u

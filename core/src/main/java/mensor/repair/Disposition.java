@@ -1,7 +1,9 @@
 package mensor.repair;
 
 import java.util.List;
+import java.util.Optional;
 import mensor.look.Criterion;
+import mensor.look.IndicationKind;
 import mensor.weld.Named;
 
 /**
@@ -50,6 +52,13 @@ public enum Disposition implements Named {
             case ROOT -> List.of(REMOVE_AND_REWELD, ADD_METAL, REPLACE, REFER, ACCEPT_AS_IS);
             case AS_DRAWN, MISALIGNMENT, READINESS -> List.of(REFER, REMOVE_AND_REWELD, REPLACE, ACCEPT_AS_IS);
         };
+    }
+
+    /** What is proposed first; metal that is missing is added, not ground away. */
+    public static Disposition proposed(Criterion criterion, Optional<IndicationKind> kind) {
+        boolean missing = kind.filter(k -> k == IndicationKind.UNDERFILL || k == IndicationKind.ROOT_CONCAVITY)
+                .isPresent();
+        return missing ? ADD_METAL : suiting(criterion).get(0);
     }
 
     /** Why the usual one is usual, in a line. */

@@ -8,4 +8,9 @@ public record Groove(
         Optional<String> prep,
         Optional<Double> includedAngle,
         Optional<Length> rootFace,
-        Optional<Length> rootOpening) {}
+        Optional<Length> rootOpening) {
+    /** The preparation, where it is one that plans and sections know. */
+    public Optional<Preparation> preparation() {
+        return prep.flatMap(Preparation::of);
+    }
+}

@@ -128,7 +128,12 @@ class DrawingTest {
         StripDrawing s = strip();
         assertThat(s.bands())
                 .extracting(StripDrawing.Band::state)
-                .containsExactly("marked", "goes", "goes", "smaller", "untried");
+                .containsExactly(
+                        StripDrawing.Size.MARKED,
+                        StripDrawing.Size.GOES,
+                        StripDrawing.Size.GOES,
+                        StripDrawing.Size.SMALLER,
+                        StripDrawing.Size.UNTRIED);
         assertThat(s.stations())
                 .singleElement()
                 .extracting(StripDrawing.Station::label)
@@ -141,7 +146,7 @@ class DrawingTest {
     void betweenSegmentsThereIsNoWeld() {
         joint.segments(List.of(span(0, 3), span(12, 15)));
         assertThat(strip().bands())
-                .filteredOn(b -> b.state().equals("unwelded"))
+                .filteredOn(b -> b.state() == StripDrawing.Size.UNWELDED)
                 .hasSize(2);
     }
 

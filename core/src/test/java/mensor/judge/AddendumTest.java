@@ -78,7 +78,7 @@ class AddendumTest {
         Look look = look(kind, "1/64")
                 .read(Reading.Station.of(Length.inches(5), l("3/8"), l("3/8"), l("5/16"), Optional.empty()));
         assertThat(look.finding(kind).verdict()).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(kind).asks()).anyMatch(a -> a.contains("read the convexity"));
+        assertThat(look.finding(kind).asks()).anyMatch(a -> a.words().contains("read the convexity"));
     }
 
     @ParameterizedTest

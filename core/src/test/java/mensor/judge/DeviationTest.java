@@ -51,7 +51,7 @@ class DeviationTest {
         Finding f = judged(look, Criterion.UNDERCUT, max, from, to);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted == ACCEPT) {
-            assertThat(f.reason()).startsWith("within the Engineer's document E-14 (E. Marlow, 2026-11-02)");
+            assertThat(f.reason().words()).startsWith("within the Engineer's document E-14 (E. Marlow, 2026-11-02)");
             assertThat(f.trace()).anyMatch(t -> t.contains("3/32 in at 5–6"));
         }
     }

@@ -253,7 +253,9 @@ class EveryBookTest {
                     Judge.evaluate(before.with(before.readings(), after), book).findings();
             for (int i = 0; i < old.size(); i++) {
                 if (old.get(i).verdict() == Verdict.REJECT) {
-                    assertThat(now.get(i).verdict()).as(now.get(i).reason()).isEqualTo(Verdict.REJECT);
+                    assertThat(now.get(i).verdict())
+                            .as(now.get(i).reason().words())
+                            .isEqualTo(Verdict.REJECT);
                 }
             }
         }
@@ -292,14 +294,14 @@ class EveryBookTest {
             Evaluation e = Judge.evaluate(look(random(new Random(700 + n)), STILL, null), book);
             assertThat(e.findings()).hasSize(Criterion.values().length);
             for (Finding f : e.findings()) {
-                assertThat(f.reason()).as(f.id()).isNotBlank();
+                assertThat(f.reason().words()).as(f.id()).isNotBlank();
                 if (f.verdict() == Verdict.REJECT) {
                     assertThat(e.verdict()).isEqualTo(Verdict.REJECT);
-                    assertThat(f.measured()).as(f.reason()).isNotBlank();
-                    assertThat(f.allowed()).as(f.reason()).isNotBlank();
-                    assertThat(f.span()).as(f.reason()).isPresent();
+                    assertThat(f.measured()).as(f.reason().words()).isNotBlank();
+                    assertThat(f.allowed()).as(f.reason().words()).isNotBlank();
+                    assertThat(f.span()).as(f.reason().words()).isPresent();
                     assertThat(f.indications().size() + f.readings().size())
-                            .as(f.reason())
+                            .as(f.reason().words())
                             .isPositive();
                 }
             }

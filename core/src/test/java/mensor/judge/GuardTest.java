@@ -136,7 +136,7 @@ class GuardTest {
         Finding f = look.finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted == INCOMPLETE) {
-            assertThat(f.asks().get(0)).startsWith("a dial or digital gauge is needed");
+            assertThat(f.asks().get(0).words()).startsWith("a dial or digital gauge is needed");
         }
     }
 

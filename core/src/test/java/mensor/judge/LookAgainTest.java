@@ -82,7 +82,7 @@ class LookAgainTest {
         Look begun = Look.inches("24").notCleared().blade("2-1/2", "4-1/2", "5/16");
         Evaluation open = again(before, repaired(span("2-1/2", "4-1/2")), begun);
         assertThat(open.verdict()).isEqualTo(Verdict.INCOMPLETE);
-        assertThat(finding(open, "crack").reason()).isEqualTo("not looked at again yet");
+        assertThat(finding(open, "crack").reason().words()).isEqualTo("not re-inspected yet");
         assertThat(open.todo())
                 .filteredOn(t -> t.id().equals("fusion"))
                 .singleElement()
@@ -101,7 +101,7 @@ class LookAgainTest {
         Repair repair = repaired(span("2-1/2", "4-1/2"));
         Evaluation unread = again(before, repair, Look.inches("24"));
         assertThat(finding(unread, "size").verdict()).isEqualTo(Verdict.INCOMPLETE);
-        assertThat(finding(unread, "size").asks().get(0)).contains("2 1/2–4 1/2");
+        assertThat(finding(unread, "size").asks().get(0).words()).contains("2 1/2–4 1/2");
         assertThat(again(before, repair, Look.inches("24").legs("3", "5/16", "5/16"))
                         .verdict())
                 .isEqualTo(Verdict.ACCEPT);

@@ -169,7 +169,7 @@ class MetamorphicTest {
                 .legs("5", "1/8", "1/8")
                 .seen(new Indication.Crack(Span.at(Length.inches(2)), Optional.empty()));
         for (Finding f : look.judge().findings()) {
-            assertThat(f.reason()).as(f.id()).isNotBlank();
+            assertThat(f.reason().words()).as(f.id()).isNotBlank();
             assertThat(f.citation().shown()).contains("AWS D1.1");
             if (f.verdict() == Verdict.REJECT) {
                 assertThat(f.span()).as(f.id()).isPresent();

@@ -221,7 +221,7 @@ class NothingUnjudgedTest {
         Look read = look(forgetful, pipe).read(far(ReadValue.REINFORCEMENT));
         Finding finding = read.finding(Criterion.PROFILE);
         assertThat(finding.verdict()).isEqualTo(Verdict.INCOMPLETE);
-        assertThat(finding.reason()).contains("reinforcement at 100").contains("not judged by");
+        assertThat(finding.reason().words()).contains("reinforcement at 100").contains("not judged by");
         assertThat(look(forgetful, pipe)
                         .seen(new Indication.Underfill(new Span(mm(1), mm(2)), Optional.of(FAR), Optional.empty()))
                         .verdict(Criterion.PROFILE))

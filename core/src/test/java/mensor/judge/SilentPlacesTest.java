@@ -67,7 +67,7 @@ class SilentPlacesTest {
         Look look = Look.inches("24").undercut(Toe.A, "2", "3.25", "3/64").undercut(Toe.B, "6", "7", "3/64");
         Finding careful = look.finding(Criterion.UNDERCUT);
         assertThat(careful.verdict()).isEqualTo(REJECT);
-        assertThat(careful.reason()).contains("Rejected on the careful reading; per toe it accepts");
+        assertThat(careful.reason().words()).contains("Rejected on the careful reading; per toe it accepts");
         assertThat(careful.numbers().orElseThrow())
                 .isEqualTo(new Finding.Numbers("2.25 in", "2 in", "-0.25 in", false));
         assertThat(careful.indications()).containsExactly(0, 1);
@@ -115,7 +115,7 @@ class SilentPlacesTest {
                 .isEqualTo(ACCEPT);
         Finding open = Look.inches("24").pores("0", "6", "1/16", 8).finding(Criterion.POROSITY);
         assertThat(open.verdict()).as("2 to 8 of them in one inch").isEqualTo(INCOMPLETE);
-        assertThat(open.asks()).anyMatch(a -> a.contains("mark where"));
+        assertThat(open.asks()).anyMatch(a -> a.words().contains("mark where"));
         assertThat(Look.inches("24").pores("0", "6", "1/16", 37).verdict(Criterion.POROSITY))
                 .isEqualTo(REJECT);
         assertThat(Look.inches("24").pores("0", "1", "1/16", 7).verdict(Criterion.POROSITY))
@@ -246,7 +246,7 @@ class SilentPlacesTest {
         assertThat(low.verdict())
                 .as("low, within the underrun, along 0 to 3 in")
                 .isEqualTo(INCOMPLETE);
-        assertThat(low.reason()).contains("may be under size");
+        assertThat(low.reason().words()).contains("may be under size");
         assertThat(concave(".13", Face.CONCAVE).verdict(Criterion.SIZE)).isEqualTo(REJECT);
         assertThat(concave(".2209", Face.FLAT).verdict(Criterion.SIZE))
                 .as("a throat caps any face")
@@ -361,7 +361,8 @@ class SilentPlacesTest {
         Look look = Look.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
         look.read(Reading.Station.legs(look.l("30"), Length.inches(5, 16), Length.inches(5, 16)));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(Criterion.SIZE).asks()).anyMatch(a -> a.contains("again in the drawing's units"));
+        assertThat(look.finding(Criterion.SIZE).asks())
+                .anyMatch(a -> a.words().contains("again in the drawing's units"));
         Look low = Look.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
         low.read(Reading.Station.legs(low.l("30"), Length.inches(3, 16), Length.inches(3, 16)));
         assertThat(low.verdict(Criterion.SIZE)).isEqualTo(REJECT);

@@ -16,7 +16,8 @@ import org.junit.jupiter.api.Test;
 class SizeEvidenceCheckTest {
     private static List<String> missing(String length, boolean closed, SpanSet covered, Length... stations) {
         Ruler ruler = new Ruler(Length.parse(length, Unit.INCH), closed);
-        return new SizeEvidenceCheck(Rule.SizeEvidence.inches(), ruler, covered, List.of(stations)).missing(List.of());
+        return new SizeEvidenceCheck(Rule.SizeEvidence.inches(), ruler, covered, List.of(stations))
+                .missing(List.of()).stream().map(Ask::words).toList();
     }
 
     private static Length[] at(String... places) {

@@ -190,7 +190,11 @@ class StaticGrooveTableTest {
                 .isEqualTo(ACCEPT);
         Finding open = butt(Unit.INCH, "3/8", "3/8").pore("6", "3/8").finding(Criterion.POROSITY);
         assertThat(open.verdict()).isEqualTo(INCOMPLETE);
-        assertThat(open.asks()).singleElement().asString().contains("across tension");
+        assertThat(open.asks())
+                .extracting(Ask::words)
+                .singleElement()
+                .asString()
+                .contains("across tension");
         assertThat(butt(Unit.INCH, "3/8", "3/8").pore("6", ".376").verdict(Criterion.POROSITY))
                 .as("over the sums too: rejects whatever the drawing says")
                 .isEqualTo(REJECT);

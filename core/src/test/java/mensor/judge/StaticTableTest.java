@@ -375,7 +375,7 @@ class StaticTableTest {
         Span place = new Span(Length.inches(3), Length.inches(4));
         Look look = Look.inches("24").seen(new Indication.MeltThrough(place, Length.inches(1, 16), Optional.empty()));
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(Criterion.ROOT).reason()).contains("the Engineer sets the limit");
+        assertThat(look.finding(Criterion.ROOT).reason().words()).contains("the Engineer sets the limit");
         look.addendum(mensor.look.AddendumKind.MELT_THROUGH_MAX, "1/16");
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
         assertThat(look.finding(mensor.look.AddendumKind.MELT_THROUGH_MAX).verdict())

@@ -126,11 +126,11 @@ class BenchByHandTest extends InTheBrowser {
         drawn.getByText("1/32", new Locator.GetByTextOptions().setExact(true)).tap();
         assertThat(said(page)).hasText("Put down: undercut flange toe 12–14 1/8 1/32 deep");
         assertThat(page.locator("[data-mark=undercut]")).hasCount(1);
-        BoundingBox size = page.locator("[data-band=untried] rect").first().boundingBox();
+        BoundingBox size = page.locator("[data-band=UNTRIED] rect").first().boundingBox();
         drag(tablet.newCDPSession(page), size.x + 1, size.x + size.width - 1, size.y + size.height / 2);
         drawn.getByText("5/16 goes", new Locator.GetByTextOptions().setExact(true))
                 .tap();
-        assertThat(page.locator("[data-band=goes]")).hasCount(1);
+        assertThat(page.locator("[data-band=GOES]")).hasCount(1);
         assertFits(page);
         tablet.close();
     }

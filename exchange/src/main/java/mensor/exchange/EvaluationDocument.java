@@ -60,7 +60,7 @@ public final class EvaluationDocument {
                         .toList()));
         out.put("citation", new Json.Text(f.citation().shown()));
         out.put("confidence", new Json.Text(f.confidence().id()));
-        out.put("reason", new Json.Text(f.reason()));
+        out.put("reason", new Json.Text(f.reason().words()));
         out.put("trace", lines(f.trace()));
         out.put("nearLimit", new Json.Bool(f.nearLimit()));
         return new Json.Object(out);

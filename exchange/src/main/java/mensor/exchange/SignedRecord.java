@@ -10,8 +10,10 @@ import java.util.Optional;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
+import mensor.judge.Ask;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
+import mensor.judge.Why;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -87,7 +89,9 @@ public final class SignedRecord {
         });
         out.put(
                 "asks",
-                new Json.Array(f.asks().stream().<Json>map(Json.Text::new).toList()));
+                new Json.Array(f.asks().stream()
+                        .<Json>map(a -> new Json.Text(a.words()))
+                        .toList()));
         out.put(
                 "least",
                 new Json.Bool(f.numbers().filter(Finding.Numbers::isLeast).isPresent()));
@@ -135,23 +139,24 @@ public final class SignedRecord {
                     n.requiredText("measured"), n.requiredText("allowed"), n.requiredText("margin"), least);
         });
         Optional<Span> exact = more.flatMap(m -> m.length("from").map(from -> new Span(from, m.requiredLength("to"))));
-        return new Finding(
-                id,
-                criterion,
-                word(Verdict.class, f.requiredText("verdict")),
-                text(f, "measured"),
-                text(f, "allowed"),
-                text(f, "margin"),
-                numbers,
+        Finding.Amounts amounts =
+                new Finding.Amounts(text(f, "measured"), text(f, "allowed"), text(f, "margin"), numbers);
+        Finding.Place place = new Finding.Place(
                 exact.or(() -> span(f)),
                 indices(f, "indications"),
-                more.map(m -> indices(m, "readings")).orElse(List.of()),
-                Citation.shownAs(text(f, "citation")),
-                word(Confidence.class, f.requiredText("confidence")),
-                text(f, "reason"),
+                more.map(m -> indices(m, "readings")).orElse(List.of()));
+        Finding.Basis basis = new Finding.Basis(
+                Citation.shownAs(text(f, "citation")), word(Confidence.class, f.requiredText("confidence")));
+        List<Ask> asks = more.map(m -> texts(m, "asks")).orElse(List.of()).stream()
+                .map(Ask.Kind.AS_SIGNED::of)
+                .toList();
+        Finding.Grounds grounds = new Finding.Grounds(
+                Why.AS_SIGNED.of(text(f, "reason")),
                 texts(f, "trace"),
-                more.map(m -> texts(m, "asks")).orElse(List.of()),
+                asks,
                 f.bool("nearLimit").orElse(false));
+        return new Finding(
+                id, criterion, word(Verdict.class, f.requiredText("verdict")), amounts, place, basis, grounds);
     }
 
     private static Optional<Span> span(Fields f) {

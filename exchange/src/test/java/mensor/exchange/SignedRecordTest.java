@@ -3,9 +3,10 @@ package mensor.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import java.util.Optional;
+import mensor.judge.Ask;
 import mensor.judge.Evaluation;
-import mensor.judge.Finding;
 import mensor.judge.Judge;
 import mensor.length.Unit;
 import org.junit.jupiter.api.Test;
@@ -25,16 +26,28 @@ class SignedRecordTest {
         assertThat(again.verdict()).isEqualTo(signed.verdict());
         assertThat(again.notes()).isEqualTo(signed.notes());
         assertThat(again.findings())
-                .usingRecursiveFieldByFieldElementComparatorIgnoringFields("citation")
+                .usingRecursiveFieldByFieldElementComparatorIgnoringFields(
+                        "basis.citation", "grounds.reason", "grounds.asks")
                 .isEqualTo(signed.findings());
+        assertThat(again.findings())
+                .as("what it asks is kept in words")
+                .extracting(f -> f.asks().stream().map(Ask::words).toList())
+                .isEqualTo(signed.findings().stream()
+                        .map(f -> f.asks().stream().map(Ask::words).toList())
+                        .toList());
+        assertThat(reasons(again)).isEqualTo(reasons(signed));
         assertThat(again.findings().stream().map(f -> f.citation().shown()))
                 .isEqualTo(signed.findings().stream()
                         .map(f -> f.citation().shown())
                         .toList());
         Evaluation older = SignedRecord.read(record).evaluation(document.book(), Unit.INCH, Optional.empty());
-        assertThat(older.findings().stream().map(Finding::reason))
+        assertThat(reasons(older))
                 .as("a record signed before details were kept")
-                .isEqualTo(signed.findings().stream().map(Finding::reason).toList());
+                .isEqualTo(reasons(signed));
+    }
+
+    private static List<String> reasons(Evaluation e) {
+        return e.findings().stream().map(f -> f.reason().words()).toList();
     }
 
     /** Sorting and escapes by the examples of RFC 8785, 3.2.2 and 3.2.3 (from memory). */

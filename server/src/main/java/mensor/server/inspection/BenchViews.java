@@ -19,6 +19,7 @@ import mensor.criteria.CriteriaBook;
 import mensor.draw.QuietMarks;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
+import mensor.judge.Ask;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.judge.LookAgain;
@@ -395,7 +396,7 @@ public class BenchViews {
                 Stream.concat(indications, readings).toList(),
                 f.citation().shown(),
                 f.confidence().id(),
-                f.reason(),
+                f.reason().words(),
                 f.trace(),
                 f.nearLimit(),
                 finer(f, judged));
@@ -403,8 +404,7 @@ public class BenchViews {
 
     /** A gauge of the register, in calibration, with a finer division than what was used; null where none is wanted. */
     private String finer(Finding f, JudgedLook judged) {
-        boolean wanted = f.nearLimit()
-                || f.asks().stream().anyMatch(a -> a.contains("finer gauge") || a.contains("digital gauge"));
+        boolean wanted = f.nearLimit() || f.asks().stream().anyMatch(Ask::needsFinerGauge);
         if (!wanted) {
             return null;
         }

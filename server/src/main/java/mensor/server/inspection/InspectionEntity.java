@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.UUID;
 import mensor.judge.Evaluation;
 import mensor.look.Verdict;
+import mensor.weld.Named;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 
@@ -232,6 +233,11 @@ public class InspectionEntity {
 
     public String verdict() {
         return verdict;
+    }
+
+    /** The verdict's word, as a verdict. */
+    public Verdict result() {
+        return Named.find(Verdict.class, verdict).orElseThrow();
     }
 
     public int rejects() {

@@ -3,18 +3,19 @@ package mensor.server.inspection;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import mensor.look.Verdict;
 
 /** What comes next for a joint, in a few words, in the order of the work. */
 final class NextStep {
     private NextStep() {}
 
     static String of(InspectionEntity i, RepairStanding.Standing repairs, Duration wait) {
-        return words(i.isSigned(), i.verdict(), i.entryCount(), i.todos(), repairs, wait);
+        return words(i.isSigned(), i.result(), i.entryCount(), i.todos(), repairs, wait);
     }
 
     static String words(
-            boolean signed, String verdict, int entries, int todos, RepairStanding.Standing repairs, Duration wait) {
-        boolean reject = verdict.equals("reject");
+            boolean signed, Verdict verdict, int entries, int todos, RepairStanding.Standing repairs, Duration wait) {
+        boolean reject = verdict == Verdict.REJECT;
         if (signed) {
             if (!reject) {
                 return "Accepted and signed";
@@ -34,7 +35,7 @@ final class NextStep {
         if (entries == 0) {
             return "Look at it";
         }
-        return verdict.equals("accept") ? "Sign the accept" : "Finish the look: " + todos + " to do";
+        return verdict == Verdict.ACCEPT ? "Sign the accept" : "Finish the look: " + todos + " to do";
     }
 
     private static String repair(RepairStanding.Standing r) {

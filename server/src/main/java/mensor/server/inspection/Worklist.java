@@ -13,9 +13,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.look.Verdict;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import mensor.weld.Named;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -191,7 +193,7 @@ public class Worklist {
                 l.holder() == null ? null : names.get(l.holder()),
                 NextStep.words(
                         l.isSigned(),
-                        l.verdict(),
+                        result(l),
                         l.entryCount(),
                         l.todos(),
                         repairs(l, standing),
@@ -204,13 +206,17 @@ public class Worklist {
         return standing.getOrDefault(l.inspectionId(), RepairStanding.Standing.NONE);
     }
 
+    private static Verdict result(Line l) {
+        return Named.find(Verdict.class, l.verdict()).orElseThrow();
+    }
+
     private static String group(Line l, Map<UUID, RepairStanding.Standing> standing) {
         if (l.isSigned()) {
-            return l.verdict().equals("reject") ? NextStep.group(repairs(l, standing)) : "done";
+            return result(l) == Verdict.REJECT ? NextStep.group(repairs(l, standing)) : "done";
         }
         if (l.entryCount() == 0) {
             return "look";
         }
-        return l.verdict().equals("incomplete") ? "walk" : "sign";
+        return result(l) == Verdict.INCOMPLETE ? "walk" : "sign";
     }
 }

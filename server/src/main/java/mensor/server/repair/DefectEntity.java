@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.look.IndicationKind;
 import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.weld.Named;
@@ -208,6 +209,11 @@ class DefectEntity {
 
     String kind() {
         return kind;
+    }
+
+    /** What was seen; absent where a reading or a size was rejected. */
+    Optional<IndicationKind> indicationKind() {
+        return Named.find(IndicationKind.class, kind);
     }
 
     List<UUID> entries() {

@@ -16,6 +16,7 @@ import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.look.Criterion;
+import mensor.look.IndicationKind;
 import mensor.plan.WeldMetal;
 import mensor.repair.DefectPlace;
 import mensor.repair.Disposition;
@@ -180,9 +181,7 @@ public class DefectViews {
         Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
         List<Disposition> suits = Disposition.suiting(criterion);
         // what was chosen is in the plan; the proposal is what it would be without
-        Disposition proposed = d.kind().equals("underfill") || d.kind().equals("root-concavity")
-                ? Disposition.ADD_METAL
-                : suits.get(0);
+        Disposition proposed = Disposition.proposed(criterion, d.indicationKind());
         return new RejectedPlace(
                 d.id(),
                 d.number(),
@@ -298,7 +297,7 @@ public class DefectViews {
                 .filter(h -> h.kind().stops(next.get()))
                 .map(h -> h.kind().words())
                 .collect(Collectors.joining("; "));
-        boolean crack = d.kind().equals("crack");
+        boolean crack = d.indicationKind().filter(IndicationKind.CRACK::equals).isPresent();
         Disposition x = d.disposition().orElseThrow();
         List<String> asks = switch (next.get()) {
             case EXTENT_KNOWN -> crack ? List.of("from", "to", "foundBy") : List.of("from", "to");

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -53,6 +54,14 @@ class ReportRuns {
         this.clock = clock;
     }
 
+    private enum State {
+        WAITING,
+        RUNNING,
+        STOPPED,
+        DONE,
+        FAILED
+    }
+
     /** How far a report is: waiting, running, done, stopped or failed. */
     public record ReportView(
             UUID id,
@@ -71,7 +80,7 @@ class ReportRuns {
         private final ReportForm form;
         private final List<UUID> welds;
         private final Instant asked;
-        private volatile String state = "waiting";
+        private volatile State state = State.WAITING;
         private volatile int done;
         private volatile boolean stopped;
         private volatile byte[] file;
@@ -87,14 +96,21 @@ class ReportRuns {
         ReportView view() {
             byte[] made = file;
             return new ReportView(
-                    id, title, form.as(), state, done, welds.size(), asked, made == null ? null : made.length);
+                    id,
+                    title,
+                    form.as(),
+                    state.name().toLowerCase(Locale.ROOT),
+                    done,
+                    welds.size(),
+                    asked,
+                    made == null ? null : made.length);
         }
     }
 
     ReportView begin(Actor actor, String title, ReportForm form, List<UUID> welds) {
         forgetOld();
         long waiting =
-                runs.values().stream().filter(r -> r.state.equals("waiting")).count();
+                runs.values().stream().filter(r -> r.state == State.WAITING).count();
         if (waiting >= MOST_WAITING) {
             throw Refused.conflict("many reports are being made already; wait until some are done");
         }
@@ -106,14 +122,14 @@ class ReportRuns {
 
     private void forgetOld() {
         Instant before = clock.instant().minus(KEPT);
-        runs.values().removeIf(r -> r.asked.isBefore(before) && !r.state.equals("running"));
+        runs.values().removeIf(r -> r.asked.isBefore(before) && r.state != State.RUNNING);
     }
 
     private void make(Run run) {
         if (run.stopped) {
             return;
         }
-        run.state = "running";
+        run.state = State.RUNNING;
         try {
             List<WeldReport> welds = new ArrayList<>();
             List<byte[]> pages = new ArrayList<>();
@@ -121,7 +137,7 @@ class ReportRuns {
             Paper paper = run.form.paper();
             for (UUID weld : run.welds) {
                 if (run.stopped) {
-                    run.state = "stopped";
+                    run.state = State.STOPPED;
                     return;
                 }
                 WeldReport w = reports.of(run.actor, weld);
@@ -141,10 +157,10 @@ class ReportRuns {
                     yield merged(pages);
                 }
             };
-            run.state = run.stopped ? "stopped" : "done";
+            run.state = run.stopped ? State.STOPPED : State.DONE;
         } catch (RuntimeException e) {
             LOG.error("the report {} failed", run.title, e);
-            run.state = "failed";
+            run.state = State.FAILED;
         }
     }
 
@@ -186,8 +202,8 @@ class ReportRuns {
     void stop(Actor actor, UUID id) {
         Run run = run(actor, id);
         run.stopped = true;
-        if (run.state.equals("waiting")) {
-            run.state = "stopped";
+        if (run.state == State.WAITING) {
+            run.state = State.STOPPED;
         }
     }
 

@@ -17,9 +17,10 @@ final class TicketPage {
         h.add("p", "place", d.place() == null ? "the whole weld" : d.place() + " " + t.units());
         h.add("p", "measured from the " + t.datum());
         h.add("p", d.words() + (d.cycle() > 1 ? "; repair " + d.cycle() + " of this place" : ""));
-        List<Drawings.Worked> worked = t.from() == null ? List.of() : List.of(new Drawings.Worked(t.from(), t.to()));
-        h.drawing(Drawings.strip(t.strip(), worked, small ? 121 : 186));
-        h.drawing(Drawings.section(t.section(), small ? 70 : 95));
+        List<StripOnPaper.Worked> worked =
+                t.from() == null ? List.of() : List.of(new StripOnPaper.Worked(t.from(), t.to()));
+        h.drawing(StripOnPaper.of(t.strip(), worked, small ? 121 : 186));
+        h.drawing(SectionOnPaper.of(t.section(), small ? 70 : 95));
         h.open("p").text("Decided: ").add("b", d.disposition() == null ? "not yet" : d.dispositionTitle());
         h.text(d.note() == null ? "" : ", " + d.note()).close("p");
         d.holds().stream().filter(x -> x.open()).forEach(x -> h.add("p", "hold", WeldPage.hold(x)));

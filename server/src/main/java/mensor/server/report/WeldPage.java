@@ -111,15 +111,15 @@ final class WeldPage {
                         after("access ", b.conditions().access()),
                         after("contract: ", String.join("; ", b.contract().lines())),
                         after("further tests due: ", String.join(", ", b.due()))));
-        List<Drawings.Worked> worked = b.again() == null
+        List<StripOnPaper.Worked> worked = b.again() == null
                 ? List.of()
                 : b.again().spans().stream()
-                        .map(s -> new Drawings.Worked(s.from(), s.to()))
+                        .map(s -> new StripOnPaper.Worked(s.from(), s.to()))
                         .toList();
-        h.drawing(Drawings.strip(b.strip(), worked, 183));
+        h.drawing(StripOnPaper.of(b.strip(), worked, 183));
         sections(b).forEach(s -> {
             h.add("p", "small", s.read() ? "Section read at " + s.at() : "Section as drawn");
-            h.drawing(Drawings.section(s, 84));
+            h.drawing(SectionOnPaper.of(s, 84));
         });
         findings(h, b);
         h.open("ul");

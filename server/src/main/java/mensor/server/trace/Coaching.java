@@ -80,7 +80,7 @@ public class Coaching {
                 change(causes).orElse(null),
                 evaluation.findings().stream()
                         .filter(f -> f.verdict() == Verdict.ACCEPT && f.criterion() != Criterion.READINESS)
-                        .map(f -> f.criterion().title() + ": " + f.reason())
+                        .map(f -> f.criterion().title() + ": " + f.reason().words())
                         .toList(),
                 causes.doubts(),
                 rating(o.inspection().id()),

@@ -1,0 +1,56 @@
+package mensor.judge;
+
+import java.util.Optional;
+import mensor.look.Cover;
+import mensor.look.Criterion;
+import mensor.look.Inspection;
+
+/** The answer where nothing was recorded of a criterion: none seen, covered by another, or not inspected yet. */
+final class NothingRecorded {
+    private NothingRecorded() {}
+
+    static void answer(Inspection inspection, Criterion criterion, Finding.Builder finding) {
+        Optional<Cover> cover = inspection.cover(criterion);
+        if (inspection.isClear(criterion)) {
+            String said = clearedWords(criterion);
+            finding.measured(said).accept(Why.CLEARED.of(said));
+        } else if (cover.isPresent()) {
+            finding.measured("covered")
+                    .trace("cannot be seen; covered by " + cover.get().by())
+                    .accept(Why.COVERED.of(cover.get().by()));
+        } else {
+            finding.incomplete(Why.NOT_INSPECTED.of(), Ask.Kind.INSPECT.of(question(criterion)));
+        }
+    }
+
+    private static String clearedWords(Criterion criterion) {
+        return switch (criterion) {
+            case PROFILE -> "flat to slightly convex, no underfill";
+            case LENGTH -> "as specified";
+            case AS_DRAWN -> "as drawn";
+            case MISALIGNMENT -> "aligned";
+            default -> "none seen";
+        };
+    }
+
+    private static String question(Criterion criterion) {
+        return switch (criterion) {
+            case READINESS -> "answer whether the weld is ready to be looked at";
+            case CRACK -> "look for cracks along the weld, its craters and both toes";
+            case FUSION -> "look for incomplete fusion along both toes";
+            case CRATER -> "look at the craters: each filled to the size";
+            case OVERLAP -> "look for overlap along both toes";
+            case PROFILE -> "look along the face: flat to slightly convex, no underfill; or read the convexity";
+            case SIZE -> "read the legs, or try the blade, along the weld";
+            case LENGTH -> "measure the weld's length";
+            case AS_DRAWN -> "compare the weld with the drawing: place, returns, tabs, backing";
+            case UNDERCUT -> "look for undercut along both toes";
+            case POROSITY -> "look for pores along the face";
+            case ARC_STRIKE -> "look for arc strikes beside the weld";
+            case SLAG -> "look for slag at the toes and open on the face";
+            case SPATTER -> "look for loose spatter";
+            case ROOT -> "look at the root side";
+            case MISALIGNMENT -> "measure the alignment across the joint";
+        };
+    }
+}

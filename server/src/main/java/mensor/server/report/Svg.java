@@ -1,0 +1,58 @@
+package mensor.server.report;
+
+import java.util.Locale;
+
+/** Vectors for paper, gathered in the order in which they are drawn. */
+final class Svg {
+    private final StringBuilder out = new StringBuilder();
+
+    static String n(double d) {
+        return String.format(Locale.ROOT, "%.2f", d);
+    }
+
+    /** {@code anchor} is start, middle or end. */
+    Svg text(double x, double y, String anchor, double size, String colour, String words) {
+        out.append("<text x=\"" + n(x) + "\" y=\"" + n(y) + "\" text-anchor=\"" + anchor + "\" font-size=\"" + n(size)
+                + "\" font-family=\"Atkinson\" fill=\"" + colour + "\">" + Html.escaped(words) + "</text>");
+        return this;
+    }
+
+    Svg box(double x, double y, double w, double h, String fill, String stroke) {
+        return box(x, y, w, h, fill, stroke, "");
+    }
+
+    Svg box(double x, double y, double w, double h, String fill, String stroke, String more) {
+        out.append("<rect x=\"" + n(x) + "\" y=\"" + n(y) + "\" width=\"" + n(Math.max(0, w)) + "\" height=\"" + n(h)
+                + "\" fill=\"" + fill + "\" stroke=\"" + stroke + "\" stroke-width=\"1\" " + more + "/>");
+        return this;
+    }
+
+    Svg circle(double x, double y, double r, String fill, String stroke) {
+        out.append("<circle cx=\"" + n(x) + "\" cy=\"" + n(y) + "\" r=\"" + n(r) + "\" fill=\"" + fill + "\" stroke=\""
+                + stroke + "\" stroke-width=\"1.4\"/>");
+        return this;
+    }
+
+    Svg path(String d, String fill, String stroke, double width) {
+        return path(d, fill, stroke, width, "");
+    }
+
+    Svg path(String d, String fill, String stroke, double width, String more) {
+        out.append("<path d=\"" + d + "\" fill=\"" + fill + "\" stroke=\"" + stroke + "\" stroke-width=\"" + n(width)
+                + "\" " + more + "/>");
+        return this;
+    }
+
+    Svg raw(String markup) {
+        out.append(markup);
+        return this;
+    }
+
+    /** @param millimetres how wide it stands on the page */
+    String page(double width, double height, double millimetres) {
+        return "<div class=\"keep\"><svg xmlns=\"http://www.w3.org/2000/svg\" style=\"display:block;width:"
+                + n(millimetres) + "mm;height:" + n(millimetres * height / width) + "mm\" viewBox=\"0 0 " + n(width)
+                + " "
+                + n(height) + "\">" + out + "</svg></div>";
+    }
+}
