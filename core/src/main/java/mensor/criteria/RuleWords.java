@@ -1,7 +1,9 @@
 package mensor.criteria;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mensor.length.Length;
@@ -34,12 +36,19 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         return rule.answer(new RuleWords(unit));
     }
 
-    /** All that it allows, in one line. */
+    /** All that it allows, in one line; where a limit goes by a width or another measure, from its first value to its last. */
     public static String allowed(Rule rule, Unit unit) {
-        return of(rule, unit).stream()
-                .map(l -> l.of().isEmpty() ? l.allowed() : l.of() + ": " + l.allowed())
-                .distinct()
+        Map<String, List<String>> values = of(rule, unit).stream()
+                .collect(Collectors.groupingBy(
+                        Limit::of, LinkedHashMap::new, Collectors.mapping(Limit::allowed, Collectors.toList())));
+        return values.entrySet().stream()
+                .map(e -> (e.getKey().isEmpty() ? "" : e.getKey() + ": ") + range(e.getValue()))
                 .collect(Collectors.joining("; "));
+    }
+
+    private static String range(List<String> values) {
+        List<String> distinct = values.stream().distinct().toList();
+        return distinct.size() == 1 ? distinct.get(0) : distinct.get(0) + " to " + distinct.get(distinct.size() - 1);
     }
 
     /** What the rule allows where it has one limit, without the name of what it limits. */

@@ -10,6 +10,7 @@ import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.line.Kinds.Kind;
 import mensor.look.Criterion;
+import mensor.look.Entry;
 import mensor.weld.Joint;
 import mensor.weld.Named;
 import mensor.weld.Toe;
@@ -29,15 +30,8 @@ public final class EntryLine {
         this.joint = joint;
     }
 
-    /** What an entry is. */
-    public enum Sort {
-        READING,
-        INDICATION,
-        CLEAR
-    }
-
     /** One entry, in the fields of the inspection format, as typed. */
-    public record Put(Sort sort, Map<String, String> fields) {}
+    public record Put(Entry.Sort sort, Map<String, String> fields) {}
 
     /**
      * What became of a line.
@@ -140,7 +134,7 @@ public final class EntryLine {
                         : open(before, List.of("a criterion"), begun);
             }
             left.remove(t.text());
-            puts.add(new Put(Sort.CLEAR, Map.of("criterion", t.text())));
+            puts.add(new Put(Entry.Sort.CLEAR, Map.of("criterion", t.text())));
         }
         return new Understood(puts, before, Optional.empty(), 0, 0, List.of("a criterion that was looked for"), left);
     }
@@ -211,7 +205,7 @@ public final class EntryLine {
                 whole.put(f, v);
             }
         });
-        Sort sort = kind.sort() == Kinds.Sort.READING ? Sort.READING : Sort.INDICATION;
+        Entry.Sort sort = kind.sort();
         if (!fields.containsKey("over.depth")) {
             return List.of(new Put(sort, whole));
         }

@@ -16,18 +16,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mensor.look.Entry;
 import mensor.look.IndicationField;
 import mensor.look.IndicationKind;
 
 /** What can be put down in one line: a kind's words, then its arguments in the order in which a hand chalks them. */
 final class Kinds {
     private Kinds() {}
-
-    /** A reading, an indication, or the word that none was seen. */
-    enum Sort {
-        READING,
-        INDICATION
-    }
 
     /**
      * One kind.
@@ -36,7 +31,7 @@ final class Kinds {
      * @param kind the indication's word in files; empty for a reading
      * @param example a line that puts one down
      */
-    record Kind(Sort sort, List<String> words, String kind, List<Argument> arguments, String example) {
+    record Kind(Entry.Sort sort, List<String> words, String kind, List<Argument> arguments, String example) {
         String word() {
             return words.get(0);
         }
@@ -68,7 +63,7 @@ final class Kinds {
                     "concave", Map.of("face", "concave")));
 
     private static Kind reading(String words, String example, Argument... arguments) {
-        return new Kind(Sort.READING, List.of(words.split(" ")), "", List.of(arguments), example);
+        return new Kind(Entry.Sort.READING, List.of(words.split(" ")), "", List.of(arguments), example);
     }
 
     private static final Argument STRETCH_NEEDED = need(STRETCH, "", "from–to");
@@ -130,7 +125,7 @@ final class Kinds {
         if (!shorter.isEmpty()) {
             arguments.add(word(String.join(", ", shorter.keySet()), shorter));
         }
-        return new Kind(Sort.INDICATION, k.lineWords(), k.id(), List.copyOf(arguments), k.example());
+        return new Kind(Entry.Sort.INDICATION, k.lineWords(), k.id(), List.copyOf(arguments), k.example());
     }
 
     private static boolean isToe(IndicationField f) {

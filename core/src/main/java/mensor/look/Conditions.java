@@ -2,6 +2,7 @@ package mensor.look;
 
 import java.math.BigDecimal;
 import java.util.Optional;
+import mensor.weld.InvalidField;
 
 /**
  * The state of the weld when it was looked at; what is absent was not answered.
@@ -14,6 +15,13 @@ public record Conditions(
         Optional<Boolean> coated,
         Optional<BigDecimal> hoursSinceWelding,
         Optional<Viewing> viewing) {
+    /** @throws InvalidField where the hours are below zero */
+    public Conditions {
+        hoursSinceWelding.filter(h -> h.signum() < 0).ifPresent(h -> {
+            throw new InvalidField("hoursSinceWelding", "cannot be below zero, got " + h.toPlainString());
+        });
+    }
+
     public Conditions(
             Optional<Boolean> cleaned,
             Optional<Boolean> ambient,

@@ -58,6 +58,29 @@ public record LoggedPass(
                 pass.planned());
     }
 
+    /**
+     * The pass as a welding record has it: without the values that are still planned. Where nothing else is left to say of rod
+     * and setting, it stays whole and is marked planned.
+     */
+    public Pass recorded() {
+        List<String> said = COPIED.stream().filter(this::says).toList();
+        return planned.isEmpty() || !planned.containsAll(said) ? measured() : pass.asPlanned();
+    }
+
+    private boolean says(String field) {
+        return switch (field) {
+            case "electrode" -> pass.electrode().isPresent();
+            case "diameter" -> pass.diameter().isPresent();
+            case "amps" -> pass.amps().isPresent();
+            case "volts" -> pass.volts().isPresent();
+            case "polarity" -> pass.polarity().isPresent();
+            case "progression" -> pass.progression().isPresent();
+            case "technique" -> pass.technique().isPresent();
+            case "speed" -> pass.speed().isPresent();
+            default -> false; // the temperature is no field of the record
+        };
+    }
+
     private <T> Optional<T> keep(String field, Optional<T> value) {
         return planned.contains(field) ? Optional.empty() : value;
     }

@@ -22,4 +22,22 @@ public record Pass(
         OptionalDouble speed,
         Optional<Length> runLength,
         OptionalDouble arcForce,
-        boolean planned) {}
+        boolean planned) {
+    /** The same pass, copied from the procedure and not measured. */
+    Pass asPlanned() {
+        return new Pass(
+                number,
+                kind,
+                electrode,
+                diameter,
+                amps,
+                volts,
+                polarity,
+                progression,
+                technique,
+                speed,
+                runLength,
+                arcForce,
+                true);
+    }
+}

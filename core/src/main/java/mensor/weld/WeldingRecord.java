@@ -27,4 +27,20 @@ public record WeldingRecord(
             List.of(),
             List.of(),
             Map.of());
+
+    /**
+     * The same with passes as they were logged, the procedure's amps, and the rods' hours out of the oven where the record
+     * does not say them itself.
+     */
+    public WeldingRecord with(List<Pass> logged, Map<PassKind, Range> amps, OptionalDouble hoursOut) {
+        return new WeldingRecord(
+                logged.isEmpty() ? passes : List.copyOf(logged),
+                millScaleRemoved,
+                electrodeExposureHours.isPresent() ? electrodeExposureHours : hoursOut,
+                preheatF,
+                arcLength,
+                signs,
+                signsAbsent,
+                amps.isEmpty() ? procedureAmps : Map.copyOf(amps));
+    }
 }

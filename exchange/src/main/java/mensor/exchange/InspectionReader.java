@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
@@ -53,19 +52,9 @@ final class InspectionReader {
             "notes");
 
     private final Json root;
-    private final BiFunction<String, Fields, Reading> reading;
-    private final BiFunction<String, Fields, Indication> indication;
 
     InspectionReader(Json root) {
-        this(root, InspectionReader::reading, InspectionReader::indication);
-    }
-
-    /** With another way to read one reading and one indication. */
-    InspectionReader(
-            Json root, BiFunction<String, Fields, Reading> reading, BiFunction<String, Fields, Indication> indication) {
         this.root = root;
-        this.reading = reading;
-        this.indication = indication;
     }
 
     InspectionDocument document() {
@@ -233,8 +222,8 @@ final class InspectionReader {
     private Inspection inspection(Fields f, Joint joint, Unit units) {
         Conditions conditions =
                 f.object("conditions").map(InspectionReader::conditions).orElse(Conditions.UNANSWERED);
-        List<Reading> readings = f.objects("readings", reading);
-        List<Indication> indications = f.objects("indications", indication);
+        List<Reading> readings = f.objects("readings", InspectionReader::reading);
+        List<Indication> indications = f.objects("indications", InspectionReader::indication);
         Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
         boolean allElse = clear(f, indications, clear);
         List<Cover> covered = f.objects("covered", InspectionReader::cover);
@@ -248,12 +237,13 @@ final class InspectionReader {
 
     static Conditions conditions(Fields c) {
         Optional<BigDecimal> hours = c.number("hoursSinceWelding");
-        hours.filter(h -> h.signum() < 0).ifPresent(h -> {
-            throw c.error("hoursSinceWelding", "cannot be below zero, got " + h.toPlainString());
-        });
-        Conditions conditions = new Conditions(c.bool("cleaned"), c.bool("ambient"), c.bool("coated"), hours);
-        c.end();
-        return conditions;
+        try {
+            Conditions conditions = new Conditions(c.bool("cleaned"), c.bool("ambient"), c.bool("coated"), hours);
+            c.end();
+            return conditions;
+        } catch (InvalidField e) {
+            throw c.error(e.field(), e.problem());
+        }
     }
 
     private static boolean clear(Fields f, List<Indication> indications, Set<Criterion> clear) {
@@ -273,6 +263,11 @@ final class InspectionReader {
             throw f.error("clear", "\"all-else\" stands alone, got " + ids.size() + " entries");
         }
         return allElse;
+    }
+
+    /** The criterion of a "none seen". */
+    static Criterion clearable(Fields f) {
+        return criterion(f.path("criterion"), f.required("criterion", "a criterion"), CLEARABLE, "");
     }
 
     private static final List<Criterion> CLEARABLE =

@@ -95,7 +95,8 @@ sealed interface Json {
         return ownNames || words.isEmpty() ? "" : ": " + words;
     }
 
-    private static Json value(JsonParser p, String path) {
+    /** The value at which the parser stands. */
+    static Json value(JsonParser p, String path) {
         JsonToken token = p.currentToken();
         return switch (token) {
             case VALUE_STRING -> new Text(p.getString());

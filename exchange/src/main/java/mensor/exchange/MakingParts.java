@@ -3,9 +3,7 @@ package mensor.exchange;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
@@ -27,9 +25,6 @@ import mensor.weld.RodClock;
  * format and those that only the shop floor asks. Fields in errors are relative to the part.
  */
 public final class MakingParts {
-    private static final List<String> ONLY_HERE =
-            List.of("temperatureF", "starts", "stops", "beadWidth", "cleaned", "welder", "plannedFields");
-
     private MakingParts() {}
 
     /** @throws UnreadableInput where a field cannot be, or a start or stop lies beside the weld */
@@ -66,28 +61,6 @@ public final class MakingParts {
             joint.checkPlace(field, place);
             return place;
         });
-    }
-
-    /**
-     * A recorded pass as the inspection format has it: without what only the shop floor asks, and without the values that
-     * are still planned. Where nothing else is left to say of rod and setting, it stays whole and is marked planned.
-     */
-    public static String formatPass(String json) {
-        Json.Object pass = (Json.Object) Json.read(json);
-        Map<String, Json> kept = new LinkedHashMap<>(pass.fields());
-        Set<String> planned = new HashSet<>();
-        if (kept.get("plannedFields") instanceof Json.Array a) {
-            a.items().forEach(v -> planned.add(((Json.Text) v).value()));
-        }
-        ONLY_HERE.forEach(kept::remove);
-        boolean allPlanned = !planned.isEmpty()
-                && LoggedPass.COPIED.stream().filter(kept::containsKey).allMatch(planned::contains);
-        if (allPlanned) {
-            kept.put("planned", new Json.Bool(true));
-        } else {
-            planned.forEach(kept::remove);
-        }
-        return Json.write(new Json.Object(kept));
     }
 
     public static FitUp.Reading fitUpReading(String json, Unit units, Joint joint) {

@@ -11,6 +11,7 @@ import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
 import mensor.weld.Member;
+import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.Procedure;
 import mensor.weld.Range;
@@ -61,20 +62,23 @@ class MakingPartsTest {
                         UnreadableInput.class, e -> assertThat(e.field()).startsWith(field));
     }
 
+    private static Pass recorded(String pass) {
+        return MakingParts.pass(json(pass), Unit.INCH, JOINT).recorded();
+    }
+
     @Test
-    void aFileHoldsOnlyWhatWasMeasured() {
+    void aRecordHoldsOnlyWhatWasMeasured() {
         assertThat(
-                        MakingParts.formatPass(
-                                json(
-                                        "{'kind':'root','electrode':'E7018','amps':120,'volts':22,'starts':['1'],'plannedFields':['volts']}")))
-                .isEqualTo(json("{'kind':'root','electrode':'E7018','amps':120}"));
-        String whole = MakingParts.formatPass(json(
-                "{'kind':'root','electrode':'E7018','amps':120,'cleaned':true,'plannedFields':['amps','electrode']}"));
-        assertThat(whole).isEqualTo(json("{'kind':'root','electrode':'E7018','amps':120,'planned':true}"));
-        assertThat(InspectionParts.readWelding("{\"passes\":[" + whole + "]}", Unit.INCH)
-                        .passes()
-                        .get(0)
+                        recorded(
+                                "{'kind':'root','electrode':'E7018','amps':120,'volts':22,'starts':['1'],'plannedFields':['volts']}"))
+                .isEqualTo(recorded("{'kind':'root','electrode':'E7018','amps':120}"));
+        Pass whole = recorded(
+                "{'kind':'root','electrode':'E7018','amps':120,'cleaned':true,'plannedFields':['amps','electrode']}");
+        assertThat(whole).isEqualTo(recorded("{'kind':'root','electrode':'E7018','amps':120,'planned':true}"));
+        assertThat(whole.planned()).isTrue();
+        assertThat(recorded("{'electrode':'E7018','temperatureF':150,'plannedFields':['temperatureF','electrode']}")
                         .planned())
+                .as("the temperature is no field of the record")
                 .isTrue();
     }
 

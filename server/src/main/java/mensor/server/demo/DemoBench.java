@@ -9,14 +9,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mensor.exchange.EntryDocument;
 import mensor.look.Criterion;
+import mensor.look.Entry;
 import mensor.server.contract.DeviationForm;
 import mensor.server.contract.Deviations;
 import mensor.server.contract.Waivers;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
-import mensor.server.inspection.EntryContent;
-import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.inspection.InspectionEntity;
 import mensor.server.inspection.Signing;
 import mensor.server.joint.JointEntity;
@@ -133,8 +133,8 @@ class DemoBench {
             return inspection;
         }
 
-        Work put(Kind kind, String fields) {
-            EntryContent content = json.readValue("{" + fields.replace('\'', '"') + "}", EntryContent.class);
+        Work put(Entry.Sort kind, String fields) {
+            EntryDocument content = EntryDocument.read("{" + fields.replace('\'', '"') + "}");
             bench.put(acting(inspector), inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
             return this;
         }
@@ -170,7 +170,7 @@ class DemoBench {
             for (String s : stations) {
                 String[] p = s.split(" ");
                 put(
-                        Kind.READING,
+                        Entry.Sort.READING,
                         "'at':'" + p[0] + "','legA':'" + p[1] + "','legB':'" + p[2] + "','division':'1/64'"
                                 + (p.length > 3 ? ",'throat':'" + p[3] + "'" : ""));
             }
@@ -178,11 +178,11 @@ class DemoBench {
         }
 
         Work blade(String from, String to, String size) {
-            return put(Kind.READING, "'from':'" + from + "','to':'" + to + "','atLeast':'" + size + "'");
+            return put(Entry.Sort.READING, "'from':'" + from + "','to':'" + to + "','atLeast':'" + size + "'");
         }
 
         Work seen(String fields) {
-            return put(Kind.INDICATION, fields);
+            return put(Entry.Sort.INDICATION, fields);
         }
 
         Work undercut(String toe, String from, String to, String depth) {
@@ -195,8 +195,8 @@ class DemoBench {
             List<Bench.NewEntry> entries = new ArrayList<>();
             for (String c : ALL_CLEAR) {
                 if (!Arrays.asList(seen).contains(c)) {
-                    EntryContent content = json.readValue("{\"criterion\":\"" + c + "\"}", EntryContent.class);
-                    entries.add(new Bench.NewEntry(UUID.randomUUID(), Kind.CLEAR, content));
+                    EntryDocument content = EntryDocument.of(Map.of("criterion", c));
+                    entries.add(new Bench.NewEntry(UUID.randomUUID(), Entry.Sort.CLEAR, content));
                 }
             }
             bench.putAll(acting(inspector), inspection, entries);

@@ -3,8 +3,8 @@ package mensor.server.demo;
 import static mensor.server.demo.DemoBench.tee;
 
 import java.time.LocalDate;
+import mensor.look.Entry;
 import mensor.server.contract.DeviationForm;
-import mensor.server.inspection.EntryEntity.Kind;
 import org.springframework.stereotype.Component;
 
 /** Joints by the other criteria books: cyclic, tubular, test pieces, pipes, and the metric client's quality levels. */
@@ -70,7 +70,7 @@ class DemoBooks {
                         "'weld':'groove','connection':'butt','length':'6','penetration':'cjp','oneSided':true,'members':[{'name':'left','thickness':'3/8'},{'name':'right','thickness':'3/8'}],"
                                 + "'groove':{'prep':'V','includedAngle':60,'rootFace':'1/8','rootOpening':'1/8'},'position':'1G','datum':'stamped end'")
                 .ready()
-                .put(Kind.READING, "'at':'3','reinforcement':'3/32','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'3','reinforcement':'3/32','division':'1/64'")
                 .seen("'kind':'melt-through','from':'2','to':'2 1/2','depth':'1/16'")
                 .clearBut("profile");
     }
@@ -111,15 +111,15 @@ class DemoBooks {
         joint(lot, "HL-1", "1", "D5", "ines", butt)
                 .ready()
                 .put(
-                        Kind.READING,
+                        Entry.Sort.READING,
                         "'at':'0','reinforcement':'1/32','faceWidth':'7/16','offset':'1/32','division':'1/64'")
                 .put(
-                        Kind.READING,
+                        Entry.Sort.READING,
                         "'at':'4','reinforcement':'3/64','rootReinforcement':'1/32','rootWidth':'1/8','division':'1/64'")
                 .clearBut("profile", "misalignment");
         joint(lot, "HL-2", "1", "D5", "ines", butt)
                 .ready()
-                .put(Kind.READING, "'at':'2','reinforcement':'1/16','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'2','reinforcement':'1/16','division':'1/64'")
                 .seen("'kind':'incomplete-penetration','from':'6 1/2','to':'1/2','depth':'1/32'")
                 .seen("'kind':'incomplete-penetration','from':'3','to':'3 1/2','depth':'1/64'")
                 .clearBut("profile", "misalignment");
@@ -142,15 +142,15 @@ class DemoBooks {
                 "'connection':'%s','length':'%s mm','throat':'%s mm','position':'2F','side':'arrow','datum':'gate end','members':[{'name':'%s','thickness':'%s mm'},{'name':'%s','thickness':'%s mm'}]";
         joint("Seal frame", "GS-1", "1", "D5", "ines", fillet.formatted("tee", "200", "4", "bar", "8", "frame", "12"))
                 .ready()
-                .put(Kind.READING, "'at':'20','throat':'4.2','gauge':'Digital D-11'")
-                .put(Kind.READING, "'at':'100','throat':'4.3','gauge':'Digital D-11'")
-                .put(Kind.READING, "'at':'180','throat':'4.01','gauge':'Digital D-11'")
+                .put(Entry.Sort.READING, "'at':'20','throat':'4.2','gauge':'Digital D-11'")
+                .put(Entry.Sort.READING, "'at':'100','throat':'4.3','gauge':'Digital D-11'")
+                .put(Entry.Sort.READING, "'at':'180','throat':'4.01','gauge':'Digital D-11'")
                 .clearBut();
         joint("Handrails", "RL-1", "1", "M3", "tomas", fillet.formatted("tee", "160", "3", "rail", "3", "post", "5"))
                 .ready()
-                .put(Kind.READING, "'at':'20','throat':'3'")
-                .put(Kind.READING, "'at':'80','throat':'3.1'")
-                .put(Kind.READING, "'at':'140','throat':'3'")
+                .put(Entry.Sort.READING, "'at':'20','throat':'3'")
+                .put(Entry.Sort.READING, "'at':'80','throat':'3.1'")
+                .put(Entry.Sort.READING, "'at':'140','throat':'3'")
                 .seen("'kind':'undercut','toe':'A','from':'30','to':'48','depth':'0.3'")
                 .seen("'kind':'undercut','toe':'A','from':'60','to':'70','depth':'0.2'")
                 .clearBut("undercut");
@@ -164,9 +164,9 @@ class DemoBooks {
                                 + "'groove':{'prep':'V','includedAngle':60,'rootFace':'1','rootOpening':'2'},'members':[{'name':'rail','thickness':'6 mm'},{'name':'rail','thickness':'6 mm'}]")
                 .ready()
                 .put(
-                        Kind.READING,
+                        Entry.Sort.READING,
                         "'at':'40','reinforcement':'2','faceWidth':'11','rootReinforcement':'1','rootWidth':'4','offset':'0.5'")
-                .put(Kind.READING, "'at':'80','reinforcement':'3','faceWidth':'11'")
+                .put(Entry.Sort.READING, "'at':'80','reinforcement':'3','faceWidth':'11'")
                 .clearBut("profile", "misalignment");
         joint(
                         "Site fencing",

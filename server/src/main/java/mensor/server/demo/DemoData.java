@@ -10,7 +10,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mensor.server.inspection.EntryEntity.Kind;
+import mensor.look.Entry;
 import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
 import mensor.server.people.DemoSignIns;
@@ -125,9 +125,9 @@ class DemoData implements ApplicationRunner {
                 .seen("'kind':'undersize','from':'12 3/4','to':'14 3/4','least':'9/32'")
                 .seen("'kind':'porosity','at':'6','diameter':'1/16'")
                 .seen("'kind':'porosity','at':'17 1/2','diameter':'3/64'")
-                .put(Kind.CLEAR, "'criterion':'crack'")
-                .put(Kind.CLEAR, "'criterion':'overlap'")
-                .put(Kind.CLEAR, "'criterion':'fusion'");
+                .put(Entry.Sort.CLEAR, "'criterion':'crack'")
+                .put(Entry.Sort.CLEAR, "'criterion':'overlap'")
+                .put(Entry.Sort.CLEAR, "'criterion':'fusion'");
         joint(lot, "ST2-18", "1", "K7", "ines", tee("18", "1/4", "1/4", "1/2", "3F"))
                 .ready()
                 .legs("1 1/4 1/4", "9 1/4 9/32", "17 1/4 1/4")
@@ -143,7 +143,7 @@ class DemoData implements ApplicationRunner {
         joint(lot, "ST2-20", "1", "M3", "tomas", lap("10", "1/4", "3/8", "1/2"))
                 .ready()
                 .legs("1 1/4 1/4", "5 1/4 1/4")
-                .put(Kind.CLEAR, "'criterion':'crack'")
+                .put(Entry.Sort.CLEAR, "'criterion':'crack'")
                 .handOver("ines", "stations 1 and 5 done, toes not looked at yet");
         joint(lot, "ST2-21", "1", "M3", "tomas", lap("10", "1/4", "3/8", "1/2"))
                 .ready()
@@ -287,14 +287,14 @@ class DemoData implements ApplicationRunner {
                 .pass(pass.formatted("fill", "170", "'0','5','14'", "'5','14','18'"))
                 .pass(pass.formatted("cap", "165", "'0','7','16'", "'7','16','18'"))
                 .ready()
-                .put(Kind.READING, "'at':'3','reinforcement':'3/32','offset':'0','division':'1/64'")
-                .put(Kind.READING, "'at':'15','reinforcement':'1/16','offset':'1/32','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'3','reinforcement':'3/32','offset':'0','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'15','reinforcement':'1/16','offset':'1/32','division':'1/64'")
                 .clearBut("profile", "misalignment", "undercut")
                 .undercut("A", "4", "5 1/2", "1/32");
         joint(lot, "FB-21", "1", "D5", "tomas", backed)
                 .ready()
-                .put(Kind.READING, "'at':'6','reinforcement':'5/32','division':'1/64'")
-                .put(Kind.READING, "'at':'12','reinforcement':'1/8','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'6','reinforcement':'5/32','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'12','reinforcement':'1/8','division':'1/64'")
                 .clearBut("profile");
         joint(lot, "FB-22", "1", "D5", "tomas", butt.formatted("18", "pjp", "60", "1/8", "0") + ",'throat':'3/8'");
     }
@@ -376,7 +376,7 @@ class DemoData implements ApplicationRunner {
                         "tomas",
                         "'connection':'tee','length':'200 mm','size':'6 mm','position':'2F','side':'arrow','datum':'hinge end','members':[{'name':'bracket','thickness':'10 mm'},{'name':'plate','thickness':'12 mm'}]")
                 .ready()
-                .put(Kind.READING, "'at':'100','legA':'6','legB':'6','convexity':'4','faceWidth':'8.5'")
+                .put(Entry.Sort.READING, "'at':'100','legA':'6','legB':'6','convexity':'4','faceWidth':'8.5'")
                 .blade("0", "200", "6 mm")
                 .clearBut("profile")
                 .sign();

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import mensor.exchange.EntryDocument;
+import mensor.look.Entry;
 import mensor.server.inspection.Bench.NewEntry;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
@@ -14,7 +16,6 @@ import mensor.server.web.Refused;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Many like welds looked at on one sheet: what is common is put down once, and an exception is opened by itself. */
 @Service
@@ -25,14 +26,12 @@ public class Batches {
     private final Signing signing;
     private final InspectionRepository inspections;
     private final JointRepository joints;
-    private final JsonMapper json;
 
-    Batches(Bench bench, Signing signing, InspectionRepository inspections, JointRepository joints, JsonMapper json) {
+    Batches(Bench bench, Signing signing, InspectionRepository inspections, JointRepository joints) {
         this.bench = bench;
         this.signing = signing;
         this.inspections = inspections;
         this.joints = joints;
-        this.json = json;
     }
 
     /** One weld of the sheet. */
@@ -121,7 +120,7 @@ public class Batches {
     /** What is said of every weld on the sheet. */
     public record Common(List<UUID> inspections, ConditionsForm conditions, List<EntryOf> entries) {}
 
-    public record EntryOf(EntryEntity.Kind kind, EntryContent content) {}
+    public record EntryOf(Entry.Sort kind, EntryDocument content) {}
 
     /** Puts the same down on each of the looks: on all of them or on none. */
     @Transactional
@@ -159,7 +158,7 @@ public class Batches {
     }
 
     private EntryOf says(EntryEntity e) {
-        return new EntryOf(e.kind(), e.said(json));
+        return new EntryOf(e.kind(), e.document());
     }
 
     /** The sheet sent twice finds its own entries again. */

@@ -9,13 +9,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mensor.exchange.EntryDocument;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.server.inspection.EntryEntity.Kind;
+import mensor.length.Unit;
+import mensor.look.Entry;
 import mensor.server.job.TermsChanged;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
@@ -26,7 +27,6 @@ import mensor.server.photo.Photos;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
 import mensor.weld.InvalidField;
-import mensor.weld.Named;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,6 +43,7 @@ public class Bench {
     private final Judging judging;
     private final Photos photos;
     private final NoneSeen noneSeen;
+    private final TypedEntries typed;
     private final EntityManager entityManager;
     private final JsonMapper json;
     private final Clock clock;
@@ -56,6 +57,7 @@ public class Bench {
             Judging judging,
             Photos photos,
             NoneSeen noneSeen,
+            TypedEntries typed,
             EntityManager entityManager,
             JsonMapper json,
             Clock clock) {
@@ -67,6 +69,7 @@ public class Bench {
         this.judging = judging;
         this.photos = photos;
         this.noneSeen = noneSeen;
+        this.typed = typed;
         this.entityManager = entityManager;
         this.json = json;
         this.clock = clock;
@@ -81,7 +84,7 @@ public class Bench {
             List<HandoverEntity> handovers) {}
 
     /** One of several things put down at once. */
-    public record NewEntry(UUID id, Kind kind, EntryContent content) {}
+    public record NewEntry(UUID id, Entry.Sort kind, EntryDocument content) {}
 
     /** The fabricator's first look at a joint. */
     @Transactional
@@ -237,7 +240,8 @@ public class Bench {
     }
 
     private void put(Actor actor, InspectionEntity inspection, NewEntry entry, Long version) {
-        String content = InspectionParts.canonical(json.writeValueAsString(checkedContent(entry)));
+        Entry said = said(inspection, entry);
+        String content = entry.content().canonical();
         Instant now = clock.instant();
         EntryEntity standing = entries.findById(entry.id()).orElse(null);
         if (standing == null) {
@@ -258,38 +262,29 @@ public class Bench {
             }
             standing.change(content, actor.id(), now);
         }
-        if (entry.kind() == Kind.INDICATION) {
-            noneSeen.takeBack(inspection, content);
-        }
-        if (entry.kind() == Kind.CLEAR) {
-            noneSeen.refuseOverIndication(inspection, entry.content().criterion());
-        }
+        noneSeen.agree(inspection, said);
     }
 
-    private static EntryContent checkedContent(NewEntry entry) {
-        EntryContent c = entry.content();
-        if (entry.id() == null || entry.kind() == null || c == null) {
+    private Entry said(InspectionEntity inspection, NewEntry entry) {
+        if (entry.id() == null || entry.kind() == null || entry.content() == null) {
             throw Refused.invalid("content", "an entry needs its id, its kind and what it says");
         }
-        if (c.gauge() != null && c.gauge().length() > 60) {
-            throw Refused.invalid("gauge", "a gauge's name has up to 60 letters");
+        Unit unit = joints.findById(inspection.jointId()).orElseThrow().unit();
+        try {
+            Entry said = entry.content().entry(entry.kind(), unit);
+            said.gauge().filter(g -> g.length() > 60).ifPresent(g -> {
+                throw Refused.invalid("gauge", "a gauge's name has up to 60 letters");
+            });
+            return said;
+        } catch (UnreadableInput e) {
+            throw JudgedLook.refusal(e);
         }
-        if (entry.kind() == Kind.CLEAR) {
-            boolean clearable = c.criterion() != null
-                    && Named.find(Criterion.class, c.criterion())
-                            .filter(Criterion::clearable)
-                            .isPresent();
-            if (!clearable) {
-                throw Refused.invalid("criterion", "this criterion cannot be cleared by a look");
-            }
-        }
-        return c;
     }
 
     private Refused stale(EntryEntity standing) {
         return Refused.stale(
                 people.nameOf(standing.enteredBy()) + " changed this entry meanwhile",
-                EntryView.of(standing, json, people.nameOf(standing.enteredBy())));
+                EntryView.of(standing, people.nameOf(standing.enteredBy())));
     }
 
     /** Takes an entry off; the mark stays, and undo brings it back. */
@@ -312,11 +307,8 @@ public class Bench {
         EntryEntity entry = entry(inspection, entryId);
         if (entry.isWithdrawn()) {
             entry.restore();
-            if (entry.kind() == Kind.INDICATION) {
-                noneSeen.takeBack(inspection, entry.content());
-            } else if (entry.kind() == Kind.CLEAR) {
-                noneSeen.refuseOverIndication(inspection, entry.said(json).criterion());
-            }
+            JointEntity joint = joints.findById(inspection.jointId()).orElseThrow();
+            noneSeen.agree(inspection, typed.of(entry, joint.unit()));
         }
         return judged(inspection);
     }
@@ -464,6 +456,8 @@ public class Bench {
             inspections.flush();
             return opened;
         } catch (UnreadableInput e) {
+            throw JudgedLook.refusal(e);
+        } catch (InvalidField e) {
             throw JudgedLook.refusal(e);
         }
     }

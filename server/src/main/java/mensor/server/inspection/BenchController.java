@@ -3,7 +3,9 @@ package mensor.server.inspection;
 import java.util.List;
 import java.util.UUID;
 import mensor.draw.StripDrawing;
+import mensor.exchange.EntryDocument;
 import mensor.length.Unit;
+import mensor.look.Entry;
 import mensor.server.gauge.SimulatedGauge;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
@@ -40,7 +42,7 @@ class BenchController {
         this.welding = welding;
     }
 
-    record EntryForm(EntryEntity.Kind kind, EntryContent content, Long version) {}
+    record EntryForm(Entry.Sort kind, EntryDocument content, Long version) {}
 
     @AllOptional
     record HandOver(UUID to, String note, String lookedFrom, String lookedTo) {}

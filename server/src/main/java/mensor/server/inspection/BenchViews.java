@@ -28,6 +28,7 @@ import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.look.Entry;
 import mensor.look.Indication;
 import mensor.look.Inspection;
 import mensor.look.Reading;
@@ -120,7 +121,7 @@ public class BenchViews {
                 joint(o.joint(), look.joint(), o.judged()),
                 o.judged().conditions(),
                 o.entries().stream()
-                        .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
+                        .map(e -> EntryView.of(e, names.getOrDefault(e.enteredBy(), "")))
                         .toList(),
                 evaluation(o.judged()),
                 StripDrawing.of(look, evaluation),
@@ -198,7 +199,7 @@ public class BenchViews {
                         .map(EntryEntity::id)
                         .toList(),
                 o.judged().before().stream()
-                        .map(e -> EntryView.of(e, json, names.getOrDefault(e.enteredBy(), "")))
+                        .map(e -> EntryView.of(e, names.getOrDefault(e.enteredBy(), "")))
                         .toList());
     }
 
@@ -302,7 +303,7 @@ public class BenchViews {
                     names.getOrDefault(person, ""),
                     from.map(f -> new Span(f, to.orElseThrow()).shown()).orElse(null),
                     entries.size(),
-                    entries.stream().anyMatch(e -> e.kind() == EntryEntity.Kind.CLEAR)));
+                    entries.stream().anyMatch(e -> e.kind() == Entry.Sort.CLEAR)));
         });
         return seen;
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mensor.judge.LookAgain;
+import mensor.look.Conditions;
 import mensor.look.Viewing;
 import mensor.server.web.AllOptional;
 
@@ -86,22 +87,12 @@ public record ConditionsForm(
     }
 
     /** The part that the inspection format knows. */
-    ConditionsForm inFormat() {
-        return new ConditionsForm(
-                cleaned,
-                ambient,
-                coated,
-                hoursSinceWelding,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+    Conditions conditions() {
+        return new Conditions(
+                Optional.ofNullable(cleaned),
+                Optional.ofNullable(ambient),
+                Optional.ofNullable(coated),
+                Optional.ofNullable(hoursSinceWelding));
     }
 
     List<UUID> gaugeIds() {

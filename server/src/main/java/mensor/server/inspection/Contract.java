@@ -3,10 +3,9 @@ package mensor.server.inspection;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import mensor.judge.Guard;
 import mensor.length.Length;
-import mensor.length.Unit;
+import mensor.look.Entry;
 import mensor.look.Gauge;
 import mensor.server.contract.DeviationForm;
 import mensor.server.gauge.GaugeForm;
@@ -36,20 +35,19 @@ public record Contract(
         return gauges.stream().filter(g -> g.name().equals(name)).findFirst();
     }
 
-    /** The smallest division of the gauge, as typed. */
-    Optional<String> division(String gauge) {
-        return gauge(gauge).map(GaugeForm::gauge).flatMap(Gauge::division).map(Length::toString);
+    /** The smallest division of the gauge. */
+    Optional<Length> division(String gauge) {
+        return gauge(gauge).map(GaugeForm::gauge).flatMap(Gauge::division);
     }
 
-    List<Optional<Length>> uncertainties(List<EntryContent> entries, Unit unit) {
-        Function<EntryContent, Optional<Length>> of = e -> {
-            Optional<Gauge> gauge =
-                    Optional.ofNullable(e.gauge()).flatMap(this::gauge).map(GaugeForm::gauge);
-            Optional<Length> division = Optional.ofNullable(e.division())
-                    .map(d -> Length.parse(d, unit))
-                    .or(() -> gauge.flatMap(Gauge::division));
-            return Guard.uncertainty(division, gauge.flatMap(Gauge::uncertainty));
-        };
-        return entries.stream().map(of).toList();
+    /** How far each entry may be off: by its own division, else by its gauge's. */
+    List<Optional<Length>> uncertainties(List<Entry> entries) {
+        return entries.stream()
+                .map(e -> {
+                    Optional<Gauge> gauge = e.gauge().flatMap(this::gauge).map(GaugeForm::gauge);
+                    Optional<Length> division = e.division().or(() -> gauge.flatMap(Gauge::division));
+                    return Guard.uncertainty(division, gauge.flatMap(Gauge::uncertainty));
+                })
+                .toList();
     }
 }

@@ -6,50 +6,39 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
-import mensor.exchange.Remembered;
-import mensor.server.entry.Entry;
+import mensor.exchange.EntryDocument;
+import mensor.look.Entry;
+import mensor.server.entry.StoredEntry;
 import org.hibernate.envers.Audited;
-import tools.jackson.databind.json.JsonMapper;
 
 /** One thing put down during a look. */
 @Entity
 @Audited
 @Table(name = "entry")
-public class EntryEntity extends Entry {
-    /** A reading, an indication, "looked, none seen", or what covers what cannot be seen. */
-    public enum Kind {
-        READING,
-        INDICATION,
-        CLEAR,
-        COVER
-    }
-
+public class EntryEntity extends StoredEntry {
     private UUID inspectionId;
 
     @Enumerated(EnumType.STRING)
-    private Kind kind;
-
-    /** What contents say, for the looks that are open: the same text is read again with each key of the bench. */
-    private static final Remembered<String, EntryContent> READ = new Remembered<>(20_000);
+    private Entry.Sort kind;
 
     protected EntryEntity() {}
 
-    EntryEntity(UUID id, UUID inspectionId, int sequence, Kind kind, String content, UUID by, Instant at) {
+    EntryEntity(UUID id, UUID inspectionId, int sequence, Entry.Sort kind, String content, UUID by, Instant at) {
         super(id, sequence, content, by, at);
         this.inspectionId = inspectionId;
         this.kind = kind;
     }
 
-    /** The content as fields. */
-    EntryContent said(JsonMapper json) {
-        return READ.get(content(), () -> json.readValue(content(), EntryContent.class));
+    /** The content in the fields of the format. */
+    EntryDocument document() {
+        return EntryDocument.stored(content());
     }
 
     public UUID inspectionId() {
         return inspectionId;
     }
 
-    public Kind kind() {
+    public Entry.Sort kind() {
         return kind;
     }
 }

@@ -3,6 +3,7 @@ package mensor.server.inspection;
 import jakarta.persistence.QueryHint;
 import java.util.List;
 import java.util.UUID;
+import mensor.look.Entry;
 import org.hibernate.jpa.HibernateHints;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.QueryHints;
@@ -13,5 +14,5 @@ interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
     List<EntryEntity> findByInspectionIdOrderBySequence(UUID inspectionId);
 
     /** Those of one kind, to change. */
-    List<EntryEntity> findByInspectionIdAndKindOrderBySequence(UUID inspectionId, EntryEntity.Kind kind);
+    List<EntryEntity> findByInspectionIdAndKindOrderBySequence(UUID inspectionId, Entry.Sort kind);
 }

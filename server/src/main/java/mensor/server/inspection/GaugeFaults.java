@@ -13,17 +13,16 @@ import mensor.server.gauge.GaugeForm;
 import mensor.server.gauge.Gauges;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Gauges of a look that were not in calibration on the day of the reading: each warns, and stops the signature until waived. */
 @Component
 class GaugeFaults {
     private final Gauges gauges;
     private final Waivers waivers;
-    private final JsonMapper json;
+    private final TypedEntries typed;
 
-    GaugeFaults(Gauges gauges, Waivers waivers, JsonMapper json) {
-        this.json = json;
+    GaugeFaults(Gauges gauges, Waivers waivers, TypedEntries typed) {
+        this.typed = typed;
         this.gauges = gauges;
         this.waivers = waivers;
     }
@@ -69,9 +68,6 @@ class GaugeFaults {
     }
 
     private Optional<GaugeForm> gaugeOf(Bench.Opened o, EntryEntity e) {
-        if (!e.content().contains("\"gauge\"")) {
-            return Optional.empty(); // most name none, and reading hundreds of entries takes its time
-        }
-        return Optional.ofNullable(e.said(json).gauge()).flatMap(o.judged().contract()::gauge);
+        return typed.of(e, o.joint().unit()).gauge().flatMap(o.judged().contract()::gauge);
     }
 }

@@ -10,6 +10,7 @@ import mensor.judge.Terms;
 import mensor.look.Inspection;
 import mensor.server.making.Making;
 import mensor.server.web.Refused;
+import mensor.weld.InvalidField;
 
 /**
  * An inspection's entries joined into one document and judged; each index of the document leads back to its entry. After a
@@ -57,7 +58,15 @@ public record JudgedLook(
 
     /** An error of the joined document as one of the entry's or the form's own fields. */
     static Refused refusal(UnreadableInput e) {
-        String field = e.field().replaceFirst("^(readings|indications|clear|covered)\\[\\d+]\\.?", "");
-        return Refused.invalid(field.replaceFirst("^conditions\\.", ""), e.problem());
+        return refusal(e.field(), e.problem());
+    }
+
+    /** Likewise where the entries were joined. */
+    static Refused refusal(InvalidField e) {
+        return refusal(e.field(), e.problem());
+    }
+
+    private static Refused refusal(String path, String problem) {
+        return Refused.invalid(path.replaceFirst("^(readings|indications|clear|covered)(\\[\\d+])?\\.?", ""), problem);
     }
 }

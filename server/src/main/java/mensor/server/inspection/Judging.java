@@ -6,8 +6,11 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
@@ -19,12 +22,17 @@ import mensor.judge.Judge;
 import mensor.judge.LookAgain;
 import mensor.judge.Terms;
 import mensor.length.Length;
+import mensor.length.Unit;
 import mensor.look.Addendum;
+import mensor.look.Cover;
+import mensor.look.Criterion;
+import mensor.look.Entry;
+import mensor.look.Indication;
 import mensor.look.Inspection;
+import mensor.look.Reading;
 import mensor.server.contract.Deviations;
 import mensor.server.contract.Waivers;
 import mensor.server.gauge.Gauges;
-import mensor.server.inspection.EntryEntity.Kind;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
@@ -44,6 +52,7 @@ class Judging {
     private final Deviations deviations;
     private final Waivers waivers;
     private final ShownAsSigned shown;
+    private final TypedEntries typed;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -56,6 +65,7 @@ class Judging {
             Deviations deviations,
             Waivers waivers,
             ShownAsSigned shown,
+            TypedEntries typed,
             JsonMapper json,
             Clock clock) {
         this.inspections = inspections;
@@ -66,29 +76,73 @@ class Judging {
         this.deviations = deviations;
         this.waivers = waivers;
         this.shown = shown;
+        this.typed = typed;
         this.json = json;
         this.clock = clock;
     }
 
-    /** Entries of one kind with what each says. */
-    private static final class Told {
-        private final List<EntryEntity> entries = new ArrayList<>();
-        private final List<EntryContent> contents = new ArrayList<>();
+    /** The standing entries of one inspection, by what they say. */
+    private final class Gathering implements Entry.Cases<Void> {
+        private final List<EntryEntity> readings = new ArrayList<>();
+        private final List<Entry> read = new ArrayList<>();
+        private final List<EntryEntity> indications = new ArrayList<>();
+        private final List<Entry> seen = new ArrayList<>();
+        private final Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
+        private final List<Cover> covered = new ArrayList<>();
+        private final Set<String> gauges = new LinkedHashSet<>();
+        private EntryEntity stored;
 
-        void add(EntryEntity e, EntryContent c) {
-            entries.add(e);
-            contents.add(c);
+        Gathering(List<EntryEntity> entries, Unit unit) {
+            for (EntryEntity e : entries) {
+                if (!e.isWithdrawn()) {
+                    stored = e;
+                    Entry said = typed.of(e, unit);
+                    said.gauge().ifPresent(gauges::add);
+                    said.answer(this);
+                }
+            }
         }
 
-        List<String> inFormat(Contract contract, boolean reading) {
-            List<String> documents = new ArrayList<>();
-            for (int i = 0; i < entries.size(); i++) {
-                String gauge = contents.get(i).gauge();
-                String content = entries.get(i).content();
-                documents.add(
-                        gauge == null ? content : InspectionParts.measured(content, reading, contract.division(gauge)));
-            }
-            return documents;
+        @Override
+        public Void read(Entry.Read entry) {
+            readings.add(stored);
+            read.add(entry);
+            return null;
+        }
+
+        @Override
+        public Void seen(Entry.Seen entry) {
+            indications.add(stored);
+            seen.add(entry);
+            return null;
+        }
+
+        @Override
+        public Void noneSeen(Entry.NoneSeen entry) {
+            clear.add(entry.criterion());
+            return null;
+        }
+
+        @Override
+        public Void covered(Entry.Covered entry) {
+            covered.add(entry.cover());
+            return null;
+        }
+
+        List<Reading> readings(Contract contract) {
+            return read.stream()
+                    .map(e -> ((Entry.Read) withGauge(e, contract)).reading())
+                    .toList();
+        }
+
+        List<Indication> indications(Contract contract) {
+            return seen.stream()
+                    .map(e -> ((Entry.Seen) withGauge(e, contract)).indication())
+                    .toList();
+        }
+
+        private Entry withGauge(Entry e, Contract contract) {
+            return e.gauge().flatMap(contract::division).map(e::readTo).orElse(e);
         }
     }
 
@@ -188,59 +242,39 @@ class Judging {
 
     private Gathered own(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
         Making.Opened made = making.open(joint);
-        Told readings = new Told();
-        Told indications = new Told();
-        List<String> clear = new ArrayList<>();
-        List<String> covered = new ArrayList<>();
-        List<String> named = new ArrayList<>();
-        for (EntryEntity e : entries) {
-            if (e.isWithdrawn()) {
-                continue;
-            }
-            if (e.kind() == Kind.COVER) {
-                covered.add(e.content());
-                continue;
-            }
-            EntryContent content = e.said(json);
-            switch (e.kind()) {
-                case READING -> readings.add(e, content);
-                case INDICATION -> indications.add(e, content);
-                default -> clear.add(content.criterion());
-            }
-            if (content.gauge() != null) {
-                named.add(content.gauge());
-            }
-        }
-        Contract contract = contract(joint, inspection, named);
+        Gathering gathered = new Gathering(entries, joint.unit());
+        Contract contract = contract(joint, inspection, gathered.gauges);
         ConditionsForm conditions = conditions(joint, inspection, contract);
         List<String> notes = new ArrayList<>();
-        InspectionDocument document = new InspectionParts(
-                        joint.criteria(),
-                        joint.units(),
-                        joint.asFitted(),
-                        json.writeValueAsString(conditions.inFormat()),
-                        clear.stream().distinct().toList(),
-                        covered,
-                        readings.inFormat(contract, true),
-                        indications.inFormat(contract, false),
-                        making.weldingDocument(made),
-                        addenda(joint, contract.terms(), notes),
-                        contract.terms().isPerToe() ? "{\"undercut\":\"per-toe\"}" : InspectionParts.NO_CHOICES)
-                .read();
-        Inspection look = document.inspection();
+        Joint weld = made.asFitted();
+        CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
+        Inspection look = new Inspection(
+                weld,
+                joint.unit(),
+                conditions.conditions(),
+                gathered.clear,
+                false,
+                gathered.covered,
+                gathered.readings(contract),
+                gathered.indications(contract),
+                addenda(weld, joint.unit(), book, contract.terms(), notes),
+                contract.terms().isPerToe(),
+                making.weldingRecord(made));
+        Judge.check(look, book);
+        InspectionDocument document = InspectionDocument.of(look, book);
         // a look signed before light and access were asked keeps the verdict it was signed with
         if (!inspection.isSigned() || conditions.saysOfViewing()) {
             look = look.seenUnder(conditions.viewing());
         }
         Terms terms = new Terms(
-                guard(contract, readings, indications, joint),
+                guard(contract, gathered),
                 contract.deviations().stream().map(d -> d.read(joint.unit())).toList());
         return new Gathered(
                 document,
                 look,
                 terms,
-                readings.entries,
-                indications.entries,
+                gathered.readings,
+                gathered.indications,
                 List.of(),
                 made,
                 conditions,
@@ -249,18 +283,16 @@ class Judging {
                 Optional.empty());
     }
 
-    private static Optional<Guard> guard(Contract contract, Told readings, Told indications, JointEntity joint) {
+    private static Optional<Guard> guard(Contract contract, Gathering gathered) {
         ContractTerms terms = contract.terms();
         return terms.isGuarded()
                 ? Optional.of(new Guard(
-                        terms.factor(),
-                        contract.uncertainties(readings.contents, joint.unit()),
-                        contract.uncertainties(indications.contents, joint.unit())))
+                        terms.factor(), contract.uncertainties(gathered.read), contract.uncertainties(gathered.seen)))
                 : Optional.empty();
     }
 
     /** What stands beside the book: of a signed look what stood then, else what stands now. */
-    private Contract contract(JointEntity joint, InspectionEntity inspection, List<String> namedGauges) {
+    private Contract contract(JointEntity joint, InspectionEntity inspection, Set<String> namedGauges) {
         if (inspection.isSigned()) {
             return inspection.contract() == null
                     ? Contract.NONE
@@ -271,36 +303,32 @@ class Judging {
                 deviations.standing(joint.id()).stream()
                         .map(Deviations.DeviationView::form)
                         .toList(),
-                gauges.named(namedGauges.stream().distinct().toList()),
+                gauges.named(List.copyOf(namedGauges)),
                 waivers.of(inspection.id()).stream()
                         .map(Waivers.WaiverView::gauge)
                         .toList());
     }
 
     /** The job's limits that tighten the book for this joint; a job has thick welds and thin ones. */
-    private String addenda(JointEntity joint, ContractTerms terms, List<String> notes) {
+    private List<Addendum> addenda(Joint weld, Unit unit, CriteriaBook book, ContractTerms terms, List<String> notes) {
         if (terms.allLimits().isEmpty()) {
-            return InspectionParts.NO_ADDENDA;
+            return List.of();
         }
-        CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
-        Joint weld = InspectionParts.readJoint(joint.asFitted(), joint.unit());
-        List<Addendum> read = InspectionParts.readAddenda(json.writeValueAsString(terms.allLimits()), joint.unit());
-        List<ContractTerms.Limit> tighter = new ArrayList<>();
-        for (int i = 0; i < read.size(); i++) {
-            Addendum a = read.get(i);
-            Optional<Length> loosest = book.loosest(a.kind(), weld, joint.unit());
+        List<Addendum> tighter = new ArrayList<>();
+        for (Addendum a : InspectionParts.readAddenda(json.writeValueAsString(terms.allLimits()), unit)) {
+            Optional<Length> loosest = book.loosest(a.kind(), weld, unit);
             boolean looser = a.max().isPresent()
                     && loosest.map(l -> a.max().get().isOver(l)).orElse(false);
             if (looser) {
                 notes.add("The contract's " + a.kind().id() + " of "
                         + a.max().get().shownWithUnit()
-                        + " does not tighten the book here, which accepts at most "
-                        + loosest.get().in(joint.unit()).shownWithUnit() + ": the book governs.");
+                        + " does not tighten the code here, which accepts at most "
+                        + loosest.get().in(unit).shownWithUnit() + ": the code governs.");
             } else {
-                tighter.add(terms.allLimits().get(i));
+                tighter.add(a);
             }
         }
-        return json.writeValueAsString(tighter);
+        return tighter;
     }
 
     /** The answers as they stand now: the clock of the welding runs by itself, and the register says which gauges hold. */

@@ -8,29 +8,27 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mensor.draw.StripDrawing;
+import mensor.exchange.EntryDocument;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.length.Unit;
 import mensor.line.EntryLine;
+import mensor.look.Entry;
 import mensor.look.IndicationField;
 import mensor.look.IndicationKind;
+import mensor.look.Inspection;
 import mensor.server.joint.JointEntity;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refused;
+import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Reads what is typed at the bench's entry line, or pasted into it: understood before anything is put down. */
 @Component
 class Lines {
     private static final int MOST = 500;
-
-    private final JsonMapper json;
-
-    Lines(JsonMapper json) {
-        this.json = json;
-    }
 
     /**
      * Lines to be read.
@@ -41,7 +39,7 @@ class Lines {
     record LinesForm(List<String> lines, String before) {}
 
     /** One entry that a line puts down. */
-    record LineEntry(EntryEntity.Kind kind, EntryContent content) {}
+    record LineEntry(Entry.Sort kind, EntryDocument content) {}
 
     /**
      * What became of one line.
@@ -71,25 +69,24 @@ class Lines {
         for (String line : form.lines()) {
             EntryLine.Understood u = reader.read(line, before);
             before = u.kind();
-            views.add(view(entity, u));
+            views.add(view(joint, entity.unit(), u));
         }
         return views;
     }
 
-    private LineView view(JointEntity joint, EntryLine.Understood u) {
+    private static LineView view(Joint weld, Unit unit, EntryLine.Understood u) {
         List<LineEntry> entries = new ArrayList<>();
         List<StripDrawing.Mark> marks = new ArrayList<>();
         for (EntryLine.Put p : u.puts()) {
-            EntryContent content = json.convertValue(typed(p.fields()), EntryContent.class);
-            EntryEntity.Kind kind = EntryEntity.Kind.valueOf(p.sort().name());
+            EntryDocument content = EntryDocument.of(typed(p.fields()));
+            Entry.Sort kind = p.sort();
             entries.add(new LineEntry(kind, content));
-            if (kind != EntryEntity.Kind.CLEAR) {
-                try {
-                    marks.addAll(marks(joint, kind, json.writeValueAsString(content)));
-                } catch (UnreadableInput e) {
-                    return new LineView(
-                            List.of(), u.kind(), e.problem(), 0, 0, u.expects(), u.completions(), List.of());
-                }
+            try {
+                marks.addAll(marks(weld, unit, content.entry(kind, unit)));
+            } catch (UnreadableInput e) {
+                return refused(u, e.problem());
+            } catch (InvalidField e) {
+                return refused(u, e.problem());
             }
         }
         return new LineView(
@@ -115,10 +112,19 @@ class Lines {
                 .collect(Collectors.toSet());
     }
 
-    /** Checks the entry by the format as the weld stands, and says where an indication would be drawn. */
-    private static List<StripDrawing.Mark> marks(JointEntity joint, EntryEntity.Kind kind, String content) {
-        boolean reading = kind == EntryEntity.Kind.READING;
-        var look = InspectionParts.withOne(joint.criteria(), joint.units(), joint.asFitted(), content, reading);
-        return reading ? List.of() : StripDrawing.marksOf(look);
+    private static LineView refused(EntryLine.Understood u, String problem) {
+        return new LineView(List.of(), u.kind(), problem, 0, 0, u.expects(), u.completions(), List.of());
+    }
+
+    /** Checks that the weld can have the entry, and says where an indication would be drawn. */
+    private static List<StripDrawing.Mark> marks(Joint weld, Unit unit, Entry entry) {
+        Inspection bare = Inspection.begin(weld, unit);
+        if (entry instanceof Entry.Read r) {
+            bare.with(List.of(r.reading()), List.of());
+            return List.of();
+        }
+        return entry instanceof Entry.Seen s
+                ? StripDrawing.marksOf(bare.with(List.of(), List.of(s.indication())))
+                : List.of();
     }
 }

@@ -1,60 +1,79 @@
 package mensor.server.inspection;
 
-import java.util.Optional;
-import mensor.exchange.InspectionParts;
-import mensor.exchange.UnreadableInput;
-import mensor.length.Unit;
+import mensor.look.Criterion;
+import mensor.look.Entry;
 import mensor.look.Indication;
-import mensor.server.inspection.EntryEntity.Kind;
+import mensor.server.joint.JointRepository;
 import mensor.server.web.Refused;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
-/** "Looked, none seen" and an indication of the same criterion do not stand together in one look. */
+/** A "none seen" and an indication of the same criterion do not stand together in one inspection. */
 @Component
 class NoneSeen {
     private final EntryRepository entries;
-    private final JsonMapper json;
+    private final JointRepository joints;
+    private final TypedEntries typed;
 
-    NoneSeen(EntryRepository entries, JsonMapper json) {
+    NoneSeen(EntryRepository entries, JointRepository joints, TypedEntries typed) {
         this.entries = entries;
-        this.json = json;
+        this.joints = joints;
+        this.typed = typed;
     }
 
-    /** A new indication takes back the "none seen" of its own criterion. */
-    void takeBack(InspectionEntity inspection, String content) {
-        Indication seen = indication(content);
-        for (EntryEntity e : entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), Kind.CLEAR)) {
-            if (!e.isWithdrawn()
-                    && e.said(json).criterion().equals(seen.criterion().id())) {
-                e.withdraw("taken back: " + words(seen) + " was seen");
+    /** A new indication takes back the "none seen" of its own criterion; none is said over what is recorded. */
+    void agree(InspectionEntity inspection, Entry recorded) {
+        recorded.answer(new Entry.Cases<Void>() {
+            @Override
+            public Void read(Entry.Read entry) {
+                return null;
+            }
+
+            @Override
+            public Void seen(Entry.Seen entry) {
+                takeBack(inspection, entry.indication());
+                return null;
+            }
+
+            @Override
+            public Void noneSeen(Entry.NoneSeen entry) {
+                refuseOverIndication(inspection, entry.criterion());
+                return null;
+            }
+
+            @Override
+            public Void covered(Entry.Covered entry) {
+                return null;
+            }
+        });
+    }
+
+    private void takeBack(InspectionEntity inspection, Indication seen) {
+        for (EntryEntity e : standing(inspection, Entry.Sort.CLEAR)) {
+            if (said(inspection, e) instanceof Entry.NoneSeen none && none.criterion() == seen.criterion()) {
+                e.withdraw("taken back: " + seen.kind().words() + " was seen");
             }
         }
     }
 
-    /** Nobody says that none was seen over what is recorded. */
-    void refuseOverIndication(InspectionEntity inspection, String criterion) {
-        for (EntryEntity e : entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), Kind.INDICATION)) {
-            if (!e.isWithdrawn()) {
-                Indication seen = indication(e.content());
-                if (seen.criterion().id().equals(criterion)) {
-                    throw Refused.invalid(
-                            "criterion", words(seen) + " is recorded; take it off before saying that none was seen");
-                }
+    private void refuseOverIndication(InspectionEntity inspection, Criterion criterion) {
+        for (EntryEntity e : standing(inspection, Entry.Sort.INDICATION)) {
+            if (said(inspection, e) instanceof Entry.Seen seen
+                    && seen.indication().criterion() == criterion) {
+                throw Refused.invalid(
+                        "criterion",
+                        seen.indication().kind().words()
+                                + " is recorded; take it off before saying that none was seen");
             }
         }
     }
 
-    private static String words(Indication seen) {
-        return seen.kind().words();
+    private Iterable<EntryEntity> standing(InspectionEntity inspection, Entry.Sort sort) {
+        return entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), sort).stream()
+                .filter(e -> !e.isWithdrawn())
+                .toList();
     }
 
-    private static Indication indication(String content) {
-        try {
-            String inFormat = InspectionParts.measured(content, false, Optional.empty());
-            return InspectionParts.readIndication(inFormat, Unit.INCH); // the unit decides no criterion
-        } catch (UnreadableInput e) {
-            throw JudgedLook.refusal(e);
-        }
+    private Entry said(InspectionEntity inspection, EntryEntity e) {
+        return typed.of(e, joints.findById(inspection.jointId()).orElseThrow().unit());
     }
 }

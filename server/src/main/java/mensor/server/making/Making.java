@@ -3,11 +3,11 @@ package mensor.server.making;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import mensor.cause.Surroundings;
 import mensor.exchange.InspectionParts;
@@ -32,7 +32,9 @@ import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
 import mensor.weld.Named;
 import mensor.weld.PassCheck;
+import mensor.weld.PassKind;
 import mensor.weld.Procedure;
+import mensor.weld.Range;
 import mensor.weld.RodClock;
 import mensor.weld.WeldingRecord;
 import org.springframework.stereotype.Service;
@@ -349,15 +351,16 @@ public class Making {
      * The welding record of a joint as the inspection format has it: what was recorded of the whole, the passes as measured,
      * the procedure's amps, and how long the low-hydrogen rods were out.
      */
-    public String weldingDocument(Opened o) {
-        List<String> passes = o.passes().stream()
-                .map(p -> MakingParts.formatPass(p.entry().content()))
-                .toList();
-        Optional<Double> hours = o.rods().stream()
+    public WeldingRecord weldingRecord(Opened o) {
+        OptionalDouble hours = o.rods().stream()
                 .map(Read::what)
                 .filter(c -> RodClock.limit(c.electrode()).isPresent())
-                .map(c -> c.out(o.now()).toMinutes() / 60.0)
-                .max(Comparator.naturalOrder());
-        return InspectionParts.welding(o.joint().welding(), passes, o.procedure(), hours);
+                .mapToDouble(c -> c.out(o.now()).toMinutes() / 60.0)
+                .map(h -> Math.round(h * 100) / 100.0)
+                .max();
+        Map<PassKind, Range> amps = new EnumMap<>(PassKind.class);
+        o.procedure().ifPresent(w -> w.passes().forEach(p -> p.amps().ifPresent(r -> amps.put(p.kind(), r))));
+        return whole(o.joint())
+                .with(o.loggedPasses().stream().map(LoggedPass::recorded).toList(), amps, hours);
     }
 }

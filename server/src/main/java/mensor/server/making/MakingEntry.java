@@ -6,14 +6,14 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
-import mensor.server.entry.Entry;
+import mensor.server.entry.StoredEntry;
 import org.hibernate.envers.Audited;
 
 /** One thing recorded before the last look: at fit-up, of a pass, while the passes went in, or of the rods. */
 @Entity
 @Audited
 @Table(name = "making_entry")
-public class MakingEntry extends Entry {
+public class MakingEntry extends StoredEntry {
     /** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods. */
     public enum Kind {
         FIT_UP,

@@ -1,5 +1,7 @@
 package mensor.server.repair;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -11,7 +13,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import mensor.draw.SectionDrawing;
 import mensor.draw.StripDrawing;
-import mensor.exchange.Remembered;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -56,7 +57,8 @@ public class DefectViews {
     private final JointRepository joints;
     private final People people;
     private final JsonMapper json;
-    private final Remembered<UUID, Map<String, String>> least = new Remembered<>(500);
+    private final Cache<UUID, Map<String, String>> least =
+            Caffeine.newBuilder().maximumSize(500).build();
 
     DefectViews(
             DefectRepository defects,
@@ -170,7 +172,7 @@ public class DefectViews {
     private Map<String, String> leastOf(Bench.Opened o) {
         JudgedLook judged = o.judged();
         return least.get(
-                o.inspection().id(), () -> RepairPlanner.least(judged.look(), judged.evaluation(), judged.terms()));
+                o.inspection().id(), key -> RepairPlanner.least(judged.look(), judged.evaluation(), judged.terms()));
     }
 
     private ContractTerms terms(JointEntity joint) {

@@ -14,7 +14,7 @@ import org.springframework.data.domain.Persistable;
 /** One thing put down, under the id that the browser made for it. Deleting is a mark that undo takes off. */
 @MappedSuperclass
 @Audited
-public abstract class Entry implements Persistable<UUID> {
+public abstract class StoredEntry implements Persistable<UUID> {
     /** Letters of one entry: far more than an inspector writes of one place. */
     private static final int LONGEST = 100_000;
 
@@ -37,9 +37,9 @@ public abstract class Entry implements Persistable<UUID> {
     @Transient
     private boolean fresh;
 
-    protected Entry() {}
+    protected StoredEntry() {}
 
-    protected Entry(UUID id, int sequence, String content, UUID by, Instant at) {
+    protected StoredEntry(UUID id, int sequence, String content, UUID by, Instant at) {
         this.id = id;
         this.sequence = sequence;
         this.content = checked(content);
