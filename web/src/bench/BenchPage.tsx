@@ -124,13 +124,13 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </section>
           <section className="card panel book-panel">
             <header role="tablist">
-              <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>The book</button>
-              <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Put down ({standing.length})</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>Acceptance criteria</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Entries ({standing.length})</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.making.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
               {(rejected || bench.again) && <button type="button" role="tab" className="tab" aria-selected={tab === "repair"} onClick={() => setTab("repair")}>Repair</button>}
               {actor.role !== "VIEWER" && <button type="button" role="tab" className="tab" aria-selected={tab === "causes"} onClick={() => setTab("causes")}>Causes</button>}
               <span style={{ flex: 1 }} />
-              <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Hold the look against other books" onClick={() => setTab("beside")}>Compare</button>
+              <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Compare with other codes" onClick={() => setTab("beside")}>Compare</button>
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
@@ -140,7 +140,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
               {tab === "passes" && (
                 <>
                   <p className="small" style={{ margin: "8px 0" }}>
-                    Fit-up: {bench.making.fitUp.begun ? <FitUpWord making={bench.making} /> : <span className="quiet">not looked at</span>} · <Link to={`/joints/${j.id}/making`}>fit-up and passes</Link> · <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
+                    Fit-up: {bench.making.fitUp.begun ? <FitUpWord making={bench.making} /> : <span className="quiet">not inspected</span>} · <Link to={`/joints/${j.id}/making`}>fit-up and passes</Link> · <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
                   </p>
                   <PassesPanel making={bench.making} mayRecord={actor.role !== "VIEWER"} brief />
                 </>
@@ -190,7 +190,7 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
   const other = narrow === "section" ? "book" : "section";
   return (
     <span className="narrow-tabs">
-      <button type="button" className="link" onClick={() => setNarrow(other)}>{other === "section" ? "show the section" : "show the book"}</button>
+      <button type="button" className="link" onClick={() => setNarrow(other)}>{other === "section" ? "show the section" : "show the criteria"}</button>
     </span>
   );
 }

@@ -20,9 +20,9 @@ export function Beside({ bench }: { bench: Bench }) {
   return (
     <>
       <p className="small" style={{ margin: "6px 0" }}>
-        Hold this look against other books: for a change of contract, a metric client, a coupon. It is shown here only: never printed, exported or signed.
+        Compare with other codes: for a change of contract, a metric client, a coupon. It is shown here only: never printed, exported or signed.
       </p>
-      <div className="kinds" role="group" aria-label="Other books">
+      <div className="kinds" role="group" aria-label="Other codes">
         {signed && <button type="button" className="pick" aria-pressed={today} onClick={() => setToday(!today)}>What would today’s criteria say?</button>}
         {books.data?.filter((b) => b.id !== bench.joint.criteria).map((b) => (
           <button key={b.id} type="button" className="pick" aria-pressed={chosen.includes(b.id)} onClick={() => toggle(b.id)}>{b.id}</button>

@@ -12,7 +12,7 @@ export function ContractPanel({ bench }: { bench: Bench }) {
   const { lines } = bench.contract;
   if (lines.length === 0 && bench.deviations.length === 0 && !records) return null;
   return (
-    <section className="beside-book" aria-label="Beside the book">
+    <section className="beside-book" aria-label="Beside the code">
       {lines.map((l) => <div key={l} className="small"><b>Contract:</b> {l}</div>)}
       {bench.deviations.map((d) => (
         <div key={d.id} className="small">

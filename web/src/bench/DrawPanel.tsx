@@ -85,7 +85,7 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
         )}
         {spec && (!by || by.optional) && (
           <button type="button" className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
-            {by ? "not measured" : `Put down ${spec.word.toLowerCase()}`}
+            {by ? "not measured" : `Record ${spec.word.toLowerCase()}`}
           </button>
         )}
         {spec && <button type="button" className="pick" onClick={() => onForm(spec, start)}>other …</button>}

@@ -17,7 +17,7 @@ export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
   return (
     <>
       {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-      {entries.length === 0 && waiting.length === 0 && <p className="quiet">Nothing is put down yet.</p>}
+      {entries.length === 0 && waiting.length === 0 && <p className="quiet">Nothing is recorded yet.</p>}
       {[...waiting].reverse().map((w) => (
         <div key={w.key} className="entered waits">
           <span>

@@ -19,8 +19,8 @@ function dock(b: Bench, { place = "", touch = 0, onDone = vi.fn(), ...more }: Mo
 
 beforeEach(freshTablet);
 
-describe("putting down", () => {
-  it("takes a letter for the kind, and Enter to put down", async () => {
+describe("recording", () => {
+  it("takes a letter for the kind, and Enter to record", async () => {
     const b = bench();
     const { sent } = renderWith(dock(b), { PUT: () => ({ json: b }) });
     fireEvent.keyDown(document.body, { key: "u" });
@@ -29,7 +29,7 @@ describe("putting down", () => {
     fireEvent.click(screen.getByText("1/32", { selector: "button" }));
     fireEvent.click(screen.getByText("flange toe"));
     fireEvent.submit(screen.getByLabelText("From").closest("form") as HTMLFormElement);
-    await screen.findByText(/Put down: undercut flange toe 3–4 1\/2 1\/32 deep/);
+    await screen.findByText(/Recorded: undercut flange toe 3–4 1\/2 1\/32 deep/);
     expect(puts(sent)[0]?.body).toEqual({ kind: "INDICATION", content: { kind: "undercut", toe: "B", from: "3", to: "4 1/2", depth: "1/32" } });
     expect((screen.getByLabelText("From") as HTMLInputElement).value).toBe("");
   });
@@ -145,7 +145,7 @@ describe("putting down", () => {
 describe("a gauge that types", () => {
   const field = (label: string) => screen.getByLabelText(label) as HTMLInputElement;
 
-  it("goes from reading to reading, puts the station down and goes on to the next", async () => {
+  it("goes from reading to reading, records the station and goes on to the next", async () => {
     const b = bench({ walk: [{ kind: "STATION", from: 304.8, to: 304.8, place: "12", criterion: "size", words: "Read the legs at 12", line: "leg 12 " }] });
     const moved = vi.fn();
     const { sent } = renderWith(dock(b, { onCursor: moved }), { PUT: () => ({ json: b }) });
@@ -155,7 +155,7 @@ describe("a gauge that types", () => {
     typeLikeAGauge(field("Leg A"), "+0.312");
     expect(document.activeElement).toBe(field("Leg B"));
     typeLikeAGauge(field("Leg B"), "0.305");
-    await screen.findByText(/Put down: legs 0.312, 0.305 at 1/);
+    await screen.findByText(/Recorded: legs 0.312, 0.305 at 1/);
     expect(puts(sent)[0]?.body).toEqual({ kind: "READING", content: { at: "1", legA: "0.312", legB: "0.305" } });
     expect(field("At").value).toBe("12");
     expect(moved).toHaveBeenCalledWith(12 * 25.4);
@@ -187,7 +187,7 @@ describe("a gauge that types", () => {
     expect(field("At").getAttribute("aria-invalid")).toBe("false");
   });
 
-  it("advances by a step where one is given, and reads what else is wanted", async () => {
+  it("advances by a step where one is given, and reads what else is required", async () => {
     const b = bench();
     const { sent } = renderWith(dock(b), { PUT: () => ({ json: b }) });
     fireEvent.keyDown(document.body, { key: "l" });
@@ -201,7 +201,7 @@ describe("a gauge that types", () => {
     await waitFor(() => expect(field("At").value).toBe("3 1/2"));
   });
 
-  it("is told from a hand, whose Enter puts down what is there", async () => {
+  it("is told from a hand, whose Enter records what is there", async () => {
     const b = bench();
     const { sent } = renderWith(dock(b), { PUT: () => ({ json: b }) });
     fireEvent.keyDown(document.body, { key: "l" });

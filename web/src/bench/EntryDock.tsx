@@ -220,7 +220,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
   const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, along.from, along.to).slice(0, 1);
   const photoOf = editing && !editing.waiting ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` } : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
   return (
-    <section className="card dock" aria-label="Put down">
+    <section className="card dock" aria-label="record">
       {drawn && !editing ? (
         <DrawPanel key={drawn.lane} bench={bench} doing={doing} drawn={drawn} onDrawn={onDrawn} onSaid={setSaid} onForm={pick} />
       ) : (
@@ -266,7 +266,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
           ))}
           {(editing ?? run) && readWith}
           <button type="submit" className="btn main" disabled={busy}>
-            {editing?.version !== undefined ? "Store the change" : "Put down"}
+            {editing?.version !== undefined ? "Store the change" : "record"}
           </button>
           {editing && <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />}
           {editing && <button type="button" className="btn" onClick={onDone}>Leave as it was</button>}
@@ -280,7 +280,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
       )}
       <div className="said" role="status">
         {late && spec && measures(spec) && <span className="fault" style={{ marginRight: 12 }}>✕ {late}</span>}
-        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter puts down; Esc, then a letter, changes what is put down.</span> : <span className="quiet">Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
+        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter records; Esc, then a letter, changes what is recorded.</span> : <span className="quiet">Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
       </div>
     </section>
   );

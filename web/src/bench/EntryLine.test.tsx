@@ -20,17 +20,17 @@ function line(answer: unknown[]) {
 }
 
 describe("the entry line", () => {
-  it("says what it understood, and puts it down once with Enter, however quick", async () => {
+  it("says what it understood, and records it once with Enter, however quick", async () => {
     const { input, stored } = line([whole]);
     fireEvent.change(input, { target: { value: "leg 6 5/16 1/4" } });
     fireEvent.submit(input);
     fireEvent.submit(input);
-    expect(await screen.findByText(/Put down: legs 5\/16, 1\/4 at 6/)).toBeTruthy();
+    expect(await screen.findByText(/Recorded: legs 5\/16, 1\/4 at 6/)).toBeTruthy();
     expect(stored()).toHaveLength(1);
     expect(input.value).toBe("");
   });
 
-  it("shows what is wrong and where, and puts nothing down", async () => {
+  it("shows what is wrong and where, and records nothing", async () => {
     const { input, stored } = line([wrong]);
     fireEvent.change(input, { target: { value: "uc a 12 1/32" } });
     expect(await screen.findByText(/from where to where/)).toBeTruthy();
@@ -54,7 +54,7 @@ describe("the entry line", () => {
     const { input, sent, stored } = line([whole, whole]);
     fireEvent.paste(input, { clipboardData: { getData: () => "1\t5/16\t1/4\n6\t5/16\t1/4\n" } });
     expect(await screen.findByText("2 rows pasted")).toBeTruthy();
-    fireEvent.click(await screen.findByText("Put down 2"));
+    fireEvent.click(await screen.findByText("Record 2"));
     await waitFor(() => expect(stored()).toHaveLength(1));
     expect(stored()[0]?.body).toHaveLength(2);
     expect(sent.find((s) => s.path.endsWith("/lines"))?.body).toEqual({ lines: ["1\t5/16\t1/4", "6\t5/16\t1/4"], before: "leg" });

@@ -152,7 +152,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>Put down{entries.length > 1 ? ` ${entries.length}` : ""}</button>
+        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>record{entries.length > 1 ? ` ${entries.length}` : ""}</button>
         {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
         <button type="button" className="btn" aria-label="What the line understands" title="What the line understands (?)" onClick={() => setCard(true)}>?</button>
         {side}
@@ -186,7 +186,7 @@ function HelpCard({ onClose }: { onClose: () => void }) {
   const cards = useQuery({ queryKey: ["entry-line"], queryFn: api.entryLine, staleTime: Infinity });
   return (
     <Modal open title="What the entry line understands" footer={null} onCancel={onClose} width={860}>
-      <p className="small">A kind, then its parts apart by spaces. A length is one word: 1/32, 1-1/8, .03, 2.4mm. From–to: 12-14, 12..14 (past the datum of a closed weld: 23..1). A line of numbers repeats the kind before it; rows pasted from a spreadsheet are legs: at, leg A, leg B. <b>none</b> crack overlap: looked, none seen. Undercut: <b>uc a 10-14 1/16 over 1/32 11-12.5</b> is at most 1/16, over 1/32 only there.</p>
+      <p className="small">A kind, then its parts apart by spaces. A length is one word: 1/32, 1-1/8, .03, 2.4mm. From–to: 12-14, 12..14 (past the datum of a closed weld: 23..1). A line of numbers repeats the kind before it; rows pasted from a spreadsheet are legs: at, leg A, leg B. <b>none</b> crack overlap: inspected, none seen. Undercut: <b>uc a 10-14 1/16 over 1/32 11-12.5</b> is at most 1/16, over 1/32 only there.</p>
       <table className="limits card-table">
         <thead><tr><th>Kind</th><th>then</th><th>as</th></tr></thead>
         <tbody>
@@ -217,7 +217,7 @@ const keys: [string, string][] = [
   ["Tab", "complete the word, where only one fits"],
   ["Esc", "close the form, or empty the line"],
   ["U P L …", "the letter on a button below the strip opens its form"],
-  ["G", "go where the walk wants you next"],
+  ["G", "go to the next place to inspect"],
   ["Ctrl Z", "undo; with Shift, or Ctrl Y: redo"],
   ["← →", "on the strip: a mark of the rule; with Shift a bigger step"],
   ["PgUp PgDn", "on the strip: to the next mark or station"],

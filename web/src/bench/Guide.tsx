@@ -9,7 +9,7 @@ export function Guide({ bench, later, onLater, onGo }: Props) {
   const [seen, setSeen] = useState<string>();
   if (!step) return null;
   return (
-    <span className="guide" role="group" aria-label="Next on the walk">
+    <span className="guide" role="group" aria-label="Next to inspect">
       <button type="button" className="go" data-step={step.kind} onClick={() => { setSeen(step.words); onGo(step); }}>
         <span className="small">Walk, {bench.walk.length} left <kbd>G</kbd></span>
         <b>{step.words}</b>

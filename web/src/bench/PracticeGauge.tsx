@@ -31,7 +31,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
     <section className="practice" aria-label="Practice gauge">
       <div>
         <b>Practice gauge</b>
-        <div className="small quiet">A made-up weld: a little noise, and one squeeze in twelve is badly seated.</div>
+        <div className="small quiet">A made-up weld: a little noise, and one reading in twelve is badly seated.</div>
       </div>
       <output className="lcd" aria-live="polite">{last?.text ?? "– – –"}</output>
       <button
@@ -48,7 +48,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
         Squeeze
       </button>
       <span className="small" style={{ flex: 1 }}>
-        {fault !== undefined ? <span className="fault">{saidBy(fault)}</span> : last && <>the weld is {last.truth} there{last.misSeated && <b className="hint"> · badly seated: squeeze again</b>}</>}
+        {fault !== undefined ? <span className="fault">{saidBy(fault)}</span> : last && <>the weld is {last.truth} there{last.misSeated && <b className="hint"> · badly seated: read again</b>}</>}
       </span>
       <button type="button" className="pick" onClick={onClose}>Put it away</button>
     </section>

@@ -15,16 +15,16 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
   // what waits for the network is shown as answered: nobody is asked twice
   const c: Conditions = Object.assign({}, bench.conditions, ...waiting.flatMap((w) => (w.step.do === "conditions" ? [w.step.part] : [])));
   const answer = (part: Partial<Conditions>) => {
-    doing.act({ do: "conditions", part }, "ready to look").then(() => setFault(undefined), setFault);
+    doing.act({ do: "conditions", part }, "ready to inspect").then(() => setFault(undefined), setFault);
   };
   const finding = bench.evaluation.findings.find((f) => f.id === "readiness");
   const ready = finding?.verdict === "accept";
   const [shown, setShown] = useState(!ready);
   if (!shown)
     return (
-      <section aria-label="Ready to look" className="item">
+      <section aria-label="Ready to inspect" className="item">
         <span>
-          <b>Ready to look</b>
+          <b>Ready to inspect</b>
           <div className="ask quiet">{["cleaned, at ambient", c.lightLevel && `light ${c.lightLevel}`, bench.gaugeNames.join(", ")].filter(Boolean).join("; ")}</div>
         </span>
         <button type="button" className="link" onClick={() => setShown(true)}>change</button>
@@ -37,8 +37,8 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
     </div>
   );
   return (
-    <section aria-label="Ready to look">
-      <h3>Ready to look? {ready && <span className="v-accept">✓ Yes</span>}</h3>
+    <section aria-label="Ready to inspect">
+      <h3>Ready to inspect? {ready && <span className="v-accept">✓ Yes</span>}</h3>
       {!ready && finding && finding.verdict === "reject" && <p className="small fault" style={{ margin: "2px 0" }}>{finding.reason}</p>}
       {bench.joint.form.delayed === true && <Wait bench={bench} disabled={disabled} onAnswer={answer} />}
       {question("Cleaned", "cleaned")}
@@ -67,7 +67,7 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
       )}
       {bench.again && (
         <>
-          {question("Reverse face looked at", "reverseFace")}
+          {question("Reverse face inspected", "reverseFace")}
           {c.reverseFace === false && <Noted word="Reverse covered by" field="reverseBy" value={c.reverseBy} hint="UT report 12" disabled={disabled} onNote={answer} />}
           {question("Ground and clamp places", "groundPlaces")}
         </>

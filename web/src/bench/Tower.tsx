@@ -26,7 +26,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const noneSeen = async (criterion: string, title: string) => {
     setFault(undefined);
     try {
-      await doing.act({ do: "put", entry: { id: newId(), kind: "CLEAR", content: { criterion } } }, `${title}: looked, none seen`);
+      await doing.act({ do: "put", entry: { id: newId(), kind: "CLEAR", content: { criterion } } }, `${title}: inspected, none seen`);
     } catch (x) {
       setFault(x);
     }
@@ -49,7 +49,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
           {e.rejects === 1 ? "1 criterion rejects" : e.rejects > 1 && `${e.rejects} criteria reject`}
           {e.rejects > 0 && e.todo.length > 0 && " · "}
           {e.todo.length > 0 && `${e.todo.length} to do`}
-          {e.rejects === 0 && e.todo.length === 0 && "all looked at"}
+          {e.rejects === 0 && e.todo.length === 0 && "all inspected"}
         </div>
         {bench.signature ? (
           <div className="small" style={{ marginTop: 4 }}>
@@ -62,7 +62,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         </div>
         {bench.signStop && <div className="small hint">△ {bench.signStop}.</div>}
         {bench.due.length > 0 && <div className="small hint">Not released: {bench.due.join(", ")}</div>}
-        {bench.capacity === "verification" && <div className="small">The owner’s look (verification), a record of its own</div>}
+        {bench.capacity === "verification" && <div className="small">Verification (verification), a record of its own</div>}
       </div>
       <div className="todo">
         <GaugeFaults bench={bench} />
@@ -72,7 +72,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
             {!bench.making.fitUp.stops && bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
             {bench.again && (
               <p className="small again">
-                <b>Look {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.lookAt}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the look before stands.
+                <b>Look {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.lookAt}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the inspection before stands.
               </p>
             )}
             <Ready bench={bench} doing={doing} disabled={!looks} />
@@ -83,7 +83,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
                   <b>{t.title}</b>
                   <div className="ask quiet">{t.ask}</div>
                 </span>
-                <button type="button" className="none" data-none={t.id} disabled={!looks || busy || waits.includes(t.id)} aria-label={`${t.title}: looked, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
+                <button type="button" className="none" data-none={t.id} disabled={!looks || busy || waits.includes(t.id)} aria-label={`${t.title}: inspected, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
                   {waits.includes(t.id) ? "waits" : <>none<br />seen</>}
                 </button>
               </div>
@@ -131,7 +131,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         {looks && !open && bench.capacity === "QC" && !bench.revisions.some((r) => r.capacity === "verification") && (
           <button type="button" className="btn" onClick={() => void verify()}>Look for the owner …</button>
         )}
-        {!looks && open && <p className="cautions">An inspector looks and signs; you see the look as it stands.</p>}
+        {!looks && open && <p className="cautions">An inspector looks and signs; you see the inspection as it stands.</p>}
         {!open && (
           <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/inspections/${bench.id}/record`} download={`${bench.joint.mark}-record.json`}>
             Signed record (file)
@@ -155,10 +155,10 @@ function Signed({ bench }: { bench: Bench }) {
       <p className="small" style={{ margin: 0 }}>A change is a new revision that names this one.</p>
       {bench.revisions.length > 1 && (
         <>
-          <h3>Looks and revisions</h3>
+          <h3>Inspections and revisions</h3>
           {bench.revisions.map((r) => (
             <button key={r.id} type="button" className="link" style={{ textAlign: "left" }} disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
-              {r.capacity === "verification" ? "The owner’s look, " : ""}{r.stage === "final" ? "" : `look after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
+              {r.capacity === "verification" ? "Verification, " : ""}{r.stage === "final" ? "" : `look after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
             </button>
           ))}
         </>

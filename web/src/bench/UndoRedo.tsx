@@ -11,7 +11,7 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
     try {
       const words = await doing[which]();
       onFault(undefined);
-      if (words) onSaid(`${which === "undo" ? "Taken back" : "Put down again"}: ${words}`);
+      if (words) onSaid(`${which === "undo" ? "Taken back" : "Recorded again"}: ${words}`);
     } catch (e) {
       onFault(e);
     }

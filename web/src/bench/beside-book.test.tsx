@@ -8,8 +8,8 @@ import { GaugeFaults } from "./GaugeFaults";
 
 const books = [{ id: "d1.1-static", title: "AWS static", edition: "2020", units: ["in"] }, { id: "iso5817-b", title: "ISO level B", edition: "2014", units: ["mm"] }];
 
-describe("other books", () => {
-  it("asks nothing until a book is chosen, then marks what differs and puts it first", async () => {
+describe("other codes", () => {
+  it("asks nothing until a code is chosen, then marks what differs and puts it first", async () => {
     const columns = [
       { id: "d1.1-static", title: "AWS static", edition: "2020", verdict: "accept", findings: [finding("crack", "accept"), finding("undercut", "accept")] },
       { id: "iso5817-b", title: "ISO level B", edition: "2014", verdict: "reject", findings: [finding("crack", "accept"), finding("undercut", "reject")] },
@@ -27,7 +27,7 @@ describe("other books", () => {
   });
 });
 
-describe("beside the book", () => {
+describe("beside the code", () => {
   it("says what the contract and the Engineer say, and lets an inspector record nothing", () => {
     const deviation = { id: "d1", form: { criterion: "undercut", from: "6", to: "9", max: "3/64", document: "ENG-51", engineer: "P. Quill", date: "2026-06-03" }, recordedBy: "Wanda", recordedAt: "2026-06-04T08:00:00Z" };
     renderWith(<ContractPanel bench={bench({ contract: { lines: ["undercut.depth at most 1/64 (CS-7)"], guarded: false, perToe: false }, deviations: [deviation] })} />, {}, "INSPECTOR");

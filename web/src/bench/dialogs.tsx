@@ -28,15 +28,15 @@ export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doi
   const confirm = async () => {
     try {
       const entries = ticked.map((criterion) => ({ id: newId(), kind: "CLEAR" as const, content: { criterion } }));
-      await doing.act({ do: "putAll", entries }, `walked ${bench.again ? bench.again.lookAt : "the full length"}, none seen of ${ticked.length}`);
+      await doing.act({ do: "putAll", entries }, `${bench.again ? bench.again.lookAt : "full length"} inspected, none seen of ${ticked.length}`);
       onClose();
     } catch (e) {
       setFault(saidBy(e));
     }
   };
   return (
-    <Dialog title={bench.again ? `Walked ${bench.again.lookAt}, both toes` : "Walked the full length, both toes"} onClose={onClose}>
-      <p style={{ marginTop: 0 }}>Tick what you looked for along {bench.again ? bench.again.lookAt : "the whole weld"} and did not see. What you leave out stays to be looked at.</p>
+    <Dialog title={bench.again ? `${bench.again.lookAt} inspected, both toes` : "Full length inspected, both toes"} onClose={onClose}>
+      <p style={{ marginTop: 0 }}>Tick what you inspected for along {bench.again ? bench.again.lookAt : "the whole weld"} and did not see. What you leave out stays to be inspected.</p>
       <button type="button" className="pick" aria-pressed={all} style={{ width: "100%", marginBottom: 8 }} onClick={() => setTicked(all ? [] : items.map((t) => t.id))}>
         None seen of all {items.length}
       </button>
@@ -51,7 +51,7 @@ export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doi
       {fault && <p role="alert" className="fault">{fault}</p>}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
         <button type="button" className="btn main" disabled={ticked.length === 0 || busy} onClick={() => void confirm()}>
-          Looked, none seen of {ticked.length}
+          Inspected, none seen of {ticked.length}
         </button>
         <button type="button" className="btn" onClick={onClose}>Back</button>
       </div>
@@ -127,8 +127,8 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
     }
   };
   return (
-    <Dialog title="Hand over the part-done look" onClose={onClose}>
-      <p style={{ marginTop: 0 }}>{bench.evaluation.todo.length} still to do. What was put down stays under the name of whoever put it down.</p>
+    <Dialog title="Hand over the part-done inspection" onClose={onClose}>
+      <p style={{ marginTop: 0 }}>{bench.evaluation.todo.length} still to do. Entries stay under the name of whoever recorded them.</p>
       <div className="field">
         <label htmlFor="to">To</label>
         <select id="to" className="text" value={to} onChange={(e) => setTo(e.target.value)}>
@@ -139,7 +139,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
         </select>
       </div>
       <div className="field" style={{ marginTop: 10 }}>
-        <label htmlFor="looked">Looked at so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
+        <label htmlFor="looked">Inspected so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
         <input id="looked" className="text" value={looked} placeholder={`0-${bench.joint.form.length ?? ""}`} onChange={(e) => setLooked(e.target.value)} />
       </div>
       {bench.seenBy.length > 0 && (
@@ -167,7 +167,7 @@ function lookedOf(text: string): { lookedFrom?: string; lookedTo?: string } {
 }
 
 export function seenInWords(s: Bench["seenBy"][number]): string {
-  return `${s.name}: ${s.wholeLength ? "the full length" : (s.stretch ?? "")}${s.entries > 0 ? `, ${s.entries} put down` : ""}`;
+  return `${s.name}: ${s.wholeLength ? "the full length" : (s.stretch ?? "")}${s.entries > 0 ? `, ${s.entries} record` : ""}`;
 }
 
 export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAmended: (id: string) => void }) {

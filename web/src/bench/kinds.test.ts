@@ -8,7 +8,7 @@ const spec = (id: string) => {
   return found;
 };
 
-describe("what can be put down", () => {
+describe("what can be record", () => {
   it("gives every kind one letter at most, and none twice", () => {
     const keys = kinds.map((k) => k.key).filter(Boolean);
     expect(new Set(keys).size).toBe(keys.length);
@@ -39,7 +39,7 @@ describe("what can be put down", () => {
     expect(contentOf(spec("arc-strike"), { at: "3", ground: "false", checked: "" })).toEqual({ kind: "arc-strike", at: "3", ground: false });
   });
 
-  it("finds the form that an entry was put down with", () => {
+  it("finds the form that an entry was record with", () => {
     for (const k of kinds.filter((x) => x.kind)) expect(specOf({ kind: "INDICATION", content: { kind: k.kind } })?.id).toBe(k.id);
     expect(specOf({ kind: "READING", content: { from: "0", to: "9", atLeast: "1/4" } })?.id).toBe("blade");
     expect(specOf({ kind: "READING", content: { at: "3", legA: "1/4" } })?.id).toBe("legs");
@@ -52,7 +52,7 @@ describe("what can be put down", () => {
     expect(inWords({ kind: "INDICATION", content: { kind: "undercut", toe: "B", from: "3", to: "4", depth: "1/32" } }, b)).toBe("undercut flange toe 3–4 1/32 deep");
     expect(inWords({ kind: "INDICATION", content: { kind: "porosity", at: "7", diameter: "1/16", count: 3 } }, b)).toBe("pore at 7 1/16 ×3");
     expect(inWords({ kind: "READING", content: { from: "0", to: "24", atLeast: "5/16" } }, b)).toBe("5/16 blade goes, 0–24");
-    expect(inWords({ kind: "CLEAR", content: { criterion: "crack" } }, b)).toBe("Crack: looked, none seen");
+    expect(inWords({ kind: "CLEAR", content: { criterion: "crack" } }, b)).toBe("Crack: inspected, none seen");
   });
 
   it("offers fractions in inches and decimals in millimetres", () => {

@@ -172,7 +172,7 @@ function readingId(c: EntryContent): string {
 /** An entry in a line, as it would be chalked on the plate. */
 export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench: Bench): string {
   const c = entry.content;
-  if (entry.kind === "CLEAR") return `${titleOf(c.criterion ?? "", bench)}: looked, none seen`;
+  if (entry.kind === "CLEAR") return `${titleOf(c.criterion ?? "", bench)}: inspected, none seen`;
   if (entry.kind === "COVER") return `${titleOf(c.criterion ?? "", bench)}: covered by ${c.by ?? ""}`;
   const place = c.at ? `at ${c.at}` : c.from ? `${c.from}–${c.to ?? ""}` : "";
   if (entry.kind === "READING") {

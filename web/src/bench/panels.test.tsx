@@ -16,7 +16,7 @@ const rejected = (): Bench =>
       verdict: "reject",
       rejects: 1,
       findings: [finding("crack", "accept"), finding("undercut", "reject", { entries: ["e1"], measured: "6 in over 1/32", allowed: "2 in", margin: "-4 in", trace: ["web toe 3–9"], share: 3 })],
-      todo: [{ id: "slag", criterion: "slag", title: "Slag", ask: "look for slag", clearable: true }],
+      todo: [{ id: "slag", criterion: "slag", title: "Slag", ask: "inspect for slag", clearable: true }],
       notes: [],
     },
   });
@@ -38,7 +38,7 @@ const traced: Causes = {
       situation: "undercut-upper",
       causes: [{ id: "work-angle", title: "Work angle", name: "Rod aimed away", hands: true, standing: "strong", speaksFor: ["on the web toe only"], speaksAgainst: ["one short place"], check: "compare the legs", change: "aim more at this toe", prevent: "prop the hand" }],
       ruledOut: [{ title: "Arc force too high", why: "this is position 2F" }],
-      next: { ask: "look for this sign: tall, ropy bead", sign: "ropy-bead", settles: "would speak for or against: current too low" },
+      next: { ask: "check for this sign: tall, ropy bead", sign: "ropy-bead", settles: "would speak for or against: current too low" },
       doubt: ["A ranking, not a proof."],
     },
   ],
@@ -50,7 +50,7 @@ const traced: Causes = {
   tests: [{ id: "s1", kind: "bend", specimen: "root bend 1", said: {}, verdict: "accept", lines: ["bent without more than is allowed"], replace: false, withdrawn: false, by: "Ines Marl", at: "2026-05-04T10:00:00Z", citation: "6.10" }],
 };
 
-describe("what the book says", () => {
+describe("what the code says", () => {
   it("puts what rejects first and opens it to arithmetic, clause and causes", async () => {
     const { container } = renderWith(<OneBook bench={rejected()} />, { "GET /api/inspections/look-1/causes": () => ({ json: traced }) });
     expect(container.querySelector(".finding")?.getAttribute("data-criterion")).toBe("undercut");
@@ -66,7 +66,7 @@ describe("what the book says", () => {
 describe("the causes of a weld", () => {
   const answers = { "GET /api/inspections/look-1/causes": () => ({ json: traced }), PUT: () => ({ json: traced }) };
 
-  it("stand with what they have in common, what looking cannot see, and what was ruled out", async () => {
+  it("stand with what they have in common, what inspection cannot see, and what was ruled out", async () => {
     renderWith(<CausesPanel bench={rejected()} />, answers);
     await screen.findByText(/Rod aimed away/);
     expect(screen.getByLabelText("Together").textContent).toContain("could explain the overlap and the undercut; it leaves the arc strike unexplained");
@@ -78,7 +78,7 @@ describe("the causes of a weld", () => {
 
   it("take a sign, looked for and not seen, into the welding record", async () => {
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, answers);
-    fireEvent.click(await screen.findByText("Look for a sign (2)"));
+    fireEvent.click(await screen.findByText("Check for a sign (2)"));
     fireEvent.click(within(screen.getByLabelText("tall, ropy bead")).getByText("not"));
     await waitFor(() => expect(sent.find((s) => s.path.endsWith("/welding"))?.body).toMatchObject({ welding: { signs: [], signsAbsent: ["ropy-bead"] } }));
   });
@@ -103,14 +103,14 @@ describe("the causes of a weld", () => {
   });
 
   it("record a bend with its openings, and keep what was typed where it is refused", async () => {
-    const refused = { ...answers, PUT: () => ({ status: 422, json: { detail: "openings[0]: a length is wanted", errors: [{ field: "openings[0]", problem: "a length is wanted" }] } }) };
+    const refused = { ...answers, PUT: () => ({ status: 422, json: { detail: "openings[0]: a length is required", errors: [{ field: "openings[0]", problem: "a length is required" }] } }) };
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, refused);
     fireEvent.click(await screen.findByText("Record a specimen …"));
     fireEvent.change(screen.getByLabelText("Test"), { target: { value: "bend" } });
     fireEvent.change(screen.getByLabelText("Specimen"), { target: { value: "face bend 2" } });
     fireEvent.change(screen.getByLabelText("Openings, each at its longest"), { target: { value: "a bit, 3/32" } });
     fireEvent.click(screen.getByText("Record it"));
-    await screen.findByText("a length is wanted");
+    await screen.findByText("a length is required");
     expect(sent.find((s) => s.path.includes("/tests/"))?.body).toEqual({ kind: "bend", specimen: "face bend 2", openings: ["a bit", "3/32"] });
     expect(screen.getByLabelText<HTMLInputElement>("Openings, each at its longest").value).toBe("a bit, 3/32");
   });
@@ -128,7 +128,7 @@ describe("the tower", () => {
   it("says the verdict in a word and clears a criterion with one touch", async () => {
     const { sent } = renderWith(tower(rejected()), { PUT: () => ({ json: rejected() }) });
     expect(screen.getByTestId("verdict").textContent).toBe("Reject");
-    fireEvent.click(screen.getByLabelText("Slag: looked, none seen"));
+    fireEvent.click(screen.getByLabelText("Slag: inspected, none seen"));
     await waitFor(() => expect(sent.some((s) => s.method === "PUT")).toBe(true));
     expect(sent.find((s) => s.method === "PUT")?.body).toEqual({ kind: "CLEAR", content: { criterion: "slag" } });
     expect(screen.getByText("Sign reject …")).toBeTruthy();
@@ -137,7 +137,7 @@ describe("the tower", () => {
   it("lets nobody but an inspector look or sign", () => {
     renderWith(tower(rejected()), {}, "REPAIR_LEAD");
     expect(screen.queryByText("Sign reject …")).toBeNull();
-    expect((screen.getByLabelText("Slag: looked, none seen") as HTMLButtonElement).disabled).toBe(true);
+    expect((screen.getByLabelText("Slag: inspected, none seen") as HTMLButtonElement).disabled).toBe(true);
   });
 
   it("hands over what is incomplete, and never signs it", () => {
@@ -147,7 +147,7 @@ describe("the tower", () => {
   });
 });
 
-describe("what was put down", () => {
+describe("what was record", () => {
   it("shows who, and undoes what was taken off", async () => {
     const b = rejected();
     const first = b.entries[0];

@@ -111,7 +111,7 @@ export type Kept = "stored" | "kept";
 
 /** What is said after something was put down. */
 export function saidOf(kept: Kept, words: string): string {
-  return kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Put down: ${words}`;
+  return kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Recorded: ${words}`;
 }
 
 export type Doing = ReturnType<typeof makeDoing>;

@@ -19,8 +19,8 @@ export default function Books() {
     <div className="app">
       <TopBar rooms />
       <main className="halves">
-        <nav className="card panel" aria-label="Criteria books">
-          <header><h2>Criteria books</h2></header>
+        <nav className="card panel" aria-label="Acceptance criteria">
+          <header><h2>Acceptance criteria</h2></header>
           <div className="body picks">
             {books.isError && <p className="fault">{saidBy(books.error)}</p>}
             {books.data?.map((b) => (
@@ -169,7 +169,7 @@ function Checked({ book, page }: { book: BookLine; page?: BookPage }) {
           ))}
         </div>
       ) : (
-        <p className="hint" style={{ margin: 0 }}>△ Not yet. {book.stop ? "Nothing is signed by this book until the quality manager records the check." : "In the demo it signs all the same; nothing in it is real."}</p>
+        <p className="hint" style={{ margin: 0 }}>△ Not yet. {book.stop ? "Nothing is signed by these criteria until the quality manager records the check." : "In the demo it signs all the same; nothing in it is real."}</p>
       )}
       {actor.role === "QUALITY_MANAGER" && !open && <button type="button" className="btn" onClick={() => setOpen(true)}>Record a check …</button>}
       {open && <CheckForm book={book} page={page} onDone={() => setOpen(false)} />}

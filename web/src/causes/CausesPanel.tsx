@@ -158,7 +158,7 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
           </div>
         ))}
       </div>
-      <button type="button" className="link" onClick={() => setAll(!all)}>{all ? "Only those answered" : `Look for a sign (${causes.signs.length})`}</button>
+      <button type="button" className="link" onClick={() => setAll(!all)}>{all ? "Only those answered" : `Check for a sign (${causes.signs.length})`}</button>
     </section>
   );
 }

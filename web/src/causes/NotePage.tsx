@@ -30,7 +30,7 @@ export default function NotePage() {
               <Sheet n={n} />
             </article>
             <aside className="card panel noprint" aria-label="Rating">
-              <header><h2>Rate the making</h2></header>
+              <header><h2>Rate the test piece</h2></header>
               <div className="body">
                 <button type="button" className="btn main" style={{ width: "100%", margin: "8px 0" }} onClick={() => window.print()}>Print the note</button>
                 {actor.role !== "VIEWER" && <Rate key={n.rating?.at ?? "new"} n={n} onRated={(rated) => queries.setQueryData(["note", id], rated)} />}
@@ -78,7 +78,7 @@ function Sheet({ n }: { n: Note }) {
       )}
       {n.doubts.map((d) => <p key={d.why}><b>Fusion is in doubt:</b> {d.why}. {d.test}.</p>)}
       <h2>What was good</h2>
-      {n.good.length === 0 ? <p>Not all is looked at yet.</p> : <ul>{n.good.map((g) => <li key={g}>{g}</li>)}</ul>}
+      {n.good.length === 0 ? <p>Not everything is inspected yet.</p> : <ul>{n.good.map((g) => <li key={g}>{g}</li>)}</ul>}
       {n.rating && (
         <section className="rated" aria-label="How well it is made">
           <h2>How well it is made: {n.rating.sum} of 10</h2>

@@ -121,7 +121,7 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
         </form>
         {gauge && (
           <section aria-label="Records it touched">
-            <h3>{gauge.form.foundOut ? "Look again: records it touched" : "Records it touched"}</h3>
+            <h3>{gauge.form.foundOut ? "Records that this gauge touched" : "Records it touched"}</h3>
             {touched.data?.length === 0 && <p className="quiet">None.</p>}
             {touched.data?.map((t) => (
               <div className="item" key={t.inspectionId}>
@@ -129,7 +129,7 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
                 <span><VerdictMark verdict={t.verdict} size={18} /> <span className="quiet small">{t.signed ? "signed" : "open"}</span></span>
               </div>
             ))}
-            {gauge.form.foundOut && <p className="cautions">An open look that names it is not ready until another gauge is named. A signed record stands; whether it holds is for the quality manager to decide, by a new revision.</p>}
+            {gauge.form.foundOut && <p className="cautions">An open inspection that names it is not ready until another gauge is named. A signed record stands; whether it holds is for the quality manager to decide, by a new revision.</p>}
           </section>
         )}
       </div>

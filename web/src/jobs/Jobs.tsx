@@ -83,7 +83,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
           <fieldset disabled={!mayChange} className="plainset">
             <div className="grid">
               <TextField id="name" label="Job" span={4} value={form.name} problem={problems.name} onChange={(v) => set({ name: v })} />
-              <ChoiceField id="criteria" label={fixed ? "Criteria book (fixed: welds are judged by it)" : "Criteria book"} span={5} disabled={fixed} value={form.criteria} problem={problems.criteria} options={(books.data ?? []).map((b) => [b.id, `${b.title}, ${b.edition}`] as const)} onChange={(v) => set({ criteria: v })} />
+              <ChoiceField id="criteria" label={fixed ? "Acceptance criteria (fixed: welds are judged by it)" : "Acceptance criteria"} span={5} disabled={fixed} value={form.criteria} problem={problems.criteria} options={(books.data ?? []).map((b) => [b.id, `${b.title}, ${b.edition}`] as const)} onChange={(v) => set({ criteria: v })} />
               <ChoiceField id="units" label="Drawings in" span={3} disabled={fixed} value={form.units} problem={problems.units} options={[["in", "inches"], ["mm", "mm"]]} onChange={(v) => set({ units: v })} />
               <ChoiceField id="loading" label="Loading" span={3} value={form.loading} problem={problems.loading} options={loadings} onChange={(v) => set({ loading: v })} />
               <TextField id="contract" label="Contract’s own specification" span={5} value={form.contract} onChange={(v) => set({ contract: v })} placeholder="its number and revision" />

@@ -100,7 +100,7 @@ export function Terms({ terms, units, problems, onChange }: Props) {
         </div>
       </details>
       {problems["terms.limits"] && <p className="fault">{problems["terms.limits"]}</p>}
-      <p className="cautions spaced">A contract can only tighten. What the Engineer allows beyond the book is a deviation of one weld, recorded at its bench with his document.</p>
+      <p className="cautions spaced">A contract can only tighten. What the Engineer allows beyond the code is a deviation of one weld, recorded at its bench with his document.</p>
     </section>
   );
 }

@@ -268,7 +268,7 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
       <g clipPath="url(#inview)">
         {layout.before > 0 && <BeforeLane quiet={quiet.filter((q) => isIn(q.from, q.to))} x={x} left={gutter} end={end} />}
         {lookedAt.map((s, i) => (
-          <rect key={`look${i}`} data-looked-again x={x(s.from)} y={rulerHeight + 2} width={Math.max(2, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight} fill={ink.layout} fillOpacity=".07" stroke={ink.layout} strokeDasharray="7 5"><title>looked at again</title></rect>
+          <rect key={`look${i}`} data-looked-again x={x(s.from)} y={rulerHeight + 2} width={Math.max(2, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight} fill={ink.layout} fillOpacity=".07" stroke={ink.layout} strokeDasharray="7 5"><title>re-inspected</title></rect>
         ))}
         {worked.map((s, i) => (
           <g key={`work${i}`} data-worked>
@@ -314,7 +314,7 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
           );
         })}
         <SizeLane strip={strip} x={x} left={gutter} right={end} top={layout.sizeTop} height={sizeHeight} />
-        {next !== undefined && <path d={`M${x(next)} ${rulerHeight - 2}l7 -8h-14z`} fill={ink.chalk} stroke={ink.text} strokeWidth="1.5"><title>next on the walk</title></path>}
+        {next !== undefined && <path d={`M${x(next)} ${rulerHeight - 2}l7 -8h-14z`} fill={ink.chalk} stroke={ink.text} strokeWidth="1.5"><title>next to inspect</title></path>}
       </g>
     </>
   );

@@ -24,7 +24,7 @@ describe("what waits for the server", () => {
     expect(window.localStorage.length).toBe(0);
   });
 
-  it("goes in the order in which it was put down, each once, when the network is back", async () => {
+  it("goes in the order in which it was record, each once, when the network is back", async () => {
     let down = true;
     const sent: string[] = [];
     const box = new Outbox("p1", window.localStorage, async (_, s) => {

@@ -9,7 +9,7 @@ const crack = entry("e1");
 const none = entry("n1", { kind: "CLEAR", content: { criterion: "crack" } });
 
 describe("undo", () => {
-  it("takes off what was put down, and puts it back", () => {
+  it("takes off what was record, and puts it back", () => {
     const changes = changesOf({ do: "put", entry: { id: "e1", kind: "INDICATION", content: crack.content } }, look(), look(crack));
     expect(stepsTo("before", changes, look(crack))).toEqual([{ do: "takeOff", entry: "e1", version: 1 }]);
     expect(stepsTo("after", changes, look({ ...crack, withdrawn: true }))).toEqual([{ do: "restore", entry: "e1" }]);

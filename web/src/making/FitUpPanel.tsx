@@ -51,11 +51,11 @@ export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: b
             {!making.fillet && field("angle", "Included angle, °", 4)}
             {!making.fillet && field("offset", "Offset", 4)}
             {(making.backing || !making.fillet) && field("backingGap", "Gap to backing", 4)}
-            <button type="submit" className="btn main" style={{ gridColumn: "span 4", alignSelf: "end" }} disabled={pending}>Put down</button>
+            <button type="submit" className="btn main" style={{ gridColumn: "span 4", alignSelf: "end" }} disabled={pending}>Record</button>
           </form>
         )}
         {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-        {making.signed && <p className="hint small">A look is signed: the fit-up stands as it is.</p>}
+        {making.signed && <p className="hint small">An inspection is signed: the fit-up stands as it is.</p>}
         {making.fitUp.stops && (
           <p role="alert" className="stopline">Do not weld: refer it, or build up under an approved procedure, then read the fit-up again.</p>
         )}
@@ -88,7 +88,7 @@ export function FitUpWord({ making }: { making: Making }) {
   const f = making.fitUp;
   if (f.stops) return <b className="v-reject">✕ stops</b>;
   if (f.verdict === "reject") return <b className="v-reject">✕ does not hold</b>;
-  if (f.verdict === "incomplete") return <b className="v-incomplete">not all looked at</b>;
+  if (f.verdict === "incomplete") return <b className="v-incomplete">not all inspected</b>;
   return <b className="v-accept">✓ holds</b>;
 }
 

@@ -1,7 +1,7 @@
 import type { LookItem } from "../lib/api";
 import { VerdictShape } from "../lib/VerdictMark";
 
-const words: Record<string, string> = { accept: "holds", reject: "does not hold", incomplete: "not looked at", "not-applicable": "not asked" };
+const words: Record<string, string> = { accept: "holds", reject: "does not hold", incomplete: "not inspected", "not-applicable": "not asked" };
 
 /** What one look comes to: a shape and a word, both numbers, and why. */
 export function LookItemLine({ item, children }: { item: LookItem; children?: React.ReactNode }) {

@@ -20,12 +20,12 @@ describe("a place as it is typed", () => {
 });
 
 describe("the fit-up", () => {
-  it("puts down a gap at its stretch and shows the leg that it asks for", async () => {
+  it("records a gap at its stretch and shows the leg that it asks for", async () => {
     const raised = making({ fitUp: { begun: true, verdict: "incomplete", stops: false, items: [], raised: ["10–14: leg 3/8 for a gap of 1/8"] } });
     const { sent } = renderWith(<FitUpPanel making={raised} mayRecord />, { PUT: () => ({ json: raised }) });
     choose("At, or from–to", "10-14");
     choose("Gap", "1/8");
-    fireEvent.click(screen.getByText("Put down"));
+    fireEvent.click(screen.getByText("record"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({ kind: "FIT_UP", content: { from: "10", to: "14", opening: "1/8" } });
     expect(screen.getByText("10–14: leg 3/8 for a gap of 1/8")).toBeTruthy();
@@ -43,9 +43,9 @@ describe("the fit-up", () => {
     expect(screen.getByText(/open 1\/4 at 6/)).toBeTruthy();
   });
 
-  it("stands once a look is signed", () => {
+  it("stands once an inspection is signed", () => {
     renderWith(<FitUpPanel making={making({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })} mayRecord />, {});
-    expect(screen.queryByText("Put down")).toBeNull();
+    expect(screen.queryByText("record")).toBeNull();
     expect(screen.queryByText("take off")).toBeNull();
     expect(screen.getByText(/the fit-up stands/)).toBeTruthy();
   });
@@ -60,7 +60,7 @@ describe("as the passes go in", () => {
     fireEvent.click(screen.getByText("at …"));
     choose("At, or from–to", "4");
     choose("What was seen", "pinhole");
-    fireEvent.click(screen.getByText("Put down"));
+    fireEvent.click(screen.getByText("record"));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: false, at: "4", note: "pinhole" } });
   });
@@ -80,7 +80,7 @@ describe("as the passes go in", () => {
     expect(body.content.outings[0]?.back).toMatch(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ$/);
   });
 
-  it("writes a moment as a date and time field wants it", () => {
+  it("writes a moment as a date and time field needs it", () => {
     expect(localTime(new Date(2026, 4, 9, 7, 5))).toBe("2026-05-09T07:05");
   });
 });

@@ -69,7 +69,7 @@ function Exception({ question, problems, onPut, onLeave }: { question: string; p
       <TextField id="not-at" label="At, or from–to" span={4} value={place} problem={problems.at ?? problems.from ?? problems.to} onChange={setPlace} />
       <TextField id="not-note" label="What was seen" span={8} value={note} onChange={setNote} />
       <div className="row" style={{ gridColumn: "span 12" }}>
-        <button type="submit" className="btn main">Put down</button>
+        <button type="submit" className="btn main">Record</button>
         <button type="button" className="link" onClick={onLeave}>leave</button>
       </div>
     </form>

@@ -44,7 +44,7 @@ export default function People() {
         <div className="card rows">
           <table>
             <thead>
-              <tr><th>Name</th><th>Role</th><th>Looks for</th><th>Certificate</th><th>Until</th><th>Eye test until</th></tr>
+              <tr><th>Name</th><th>Role</th><th>Inspects for</th><th>Certificate</th><th>Until</th><th>Eye test until</th></tr>
             </thead>
             <tbody>
               {(people.data ?? []).map((p) => (

@@ -202,7 +202,7 @@ function ProcedureCard({ procedure, start, rods, writes }: { procedure?: Procedu
           )}
         </fieldset>
         {preview && preview.problems.length === 0 && preview.breaches.length === 0 && <p className="v-accept">✓ Within the prequalified limits that are checked here</p>}
-        {preview?.problems.map((p) => <p key={p.field} className="hint small">Still wanted: {p.field}: {p.problem}</p>)}
+        {preview?.problems.map((p) => <p key={p.field} className="hint small">Still required: {p.field}: {p.problem}</p>)}
         {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
         {mayChange && <button type="submit" className="btn main">{procedure ? "Store the procedure" : "Set up the procedure"}</button>}
         <p className="cautions">Limits from memory of AWS D1.1, medium confidence: check against your copy. The welding engineer and the Engineer decide.</p>

@@ -31,7 +31,7 @@ export default function Rates() {
           </header>
           <div className="body">
             {rates.isError && <p role="alert" className="fault">{saidBy(rates.error)}</p>}
-            {rates.data && rows.length === 0 && <p>No look is signed yet. A signed look counts with its weld’s length and its rejected places.</p>}
+            {rates.data && rows.length === 0 && <p>No look is signed yet. A signed inspection counts with its weld’s length and its rejected places.</p>}
             {rows.map((r, i) => (
               <div key={r.key ?? "none"}>
                 {i === few && <p className="small quiet" style={{ margin: "14px 0 4px" }}>Fewer than {rates.data?.ranked} welds: too few to be set beside others. By name, in no order of merit.</p>}

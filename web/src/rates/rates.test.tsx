@@ -31,7 +31,7 @@ const note: Note = {
   inspectionId: "look-1", mark: "FB-4", job: "Lock footbridge", inWords: "1/4 fillet", welder: "B2", verdict: "reject", signed: false, datum: "north end",
   seen: [{ what: "Slag", found: "trapped", allowed: "none", where: "10–12", why: "Too cold (strong)" }],
   change: { cause: "Too cold", standing: "strong", change: "root pass: amps from 100 to 125 (W-12 rev B says 115–130 A)", prevent: "test on scrap", evidence: ["at 100 A"] },
-  good: ["Crack: looked for, none seen"], doubts: [], rubric: [{ id: "toes", title: "Toes", most: 2, full: "wetted in" }],
+  good: ["Crack: inspected for, none seen"], doubts: [], rubric: [{ id: "toes", title: "Toes", most: 2, full: "wetted in" }],
 };
 
 it("gives the welder one thing to change, and stores a rating apart from the verdict", async () => {
@@ -40,7 +40,7 @@ it("gives the welder one thing to change, and stores a rating apart from the ver
     PUT: () => ({ json: { ...note, rating: { sum: 2, points: [{ id: "toes", points: 2 }], reasons: ["even", "slag"], by: "Ines Marl", at: "2026-05-04T10:00:00Z" } } }),
   });
   await screen.findByText("root pass: amps from 100 to 125 (W-12 rev B says 115–130 A)");
-  expect(screen.getByText("Crack: looked for, none seen")).toBeTruthy();
+  expect(screen.getByText("Crack: inspected for, none seen")).toBeTruthy();
   fireEvent.click(screen.getByText("2"));
   fireEvent.change(screen.getByLabelText("Why, in two lines"), { target: { value: "even" } });
   fireEvent.change(screen.getByLabelText("Second line"), { target: { value: "slag" } });

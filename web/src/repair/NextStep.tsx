@@ -7,7 +7,7 @@ import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
 
 const lengths: Partial<Record<string, string>> = { from: "From", to: "To", depth: "How deep", left: "Thickness left", diameter: "Rod’s diameter" };
-const texts: Partial<Record<string, string>> = { seenBy: "Looked at by", proofReport: "Report no.", rod: "Rod class", welder: "Welder’s stamp" };
+const texts: Partial<Record<string, string>> = { seenBy: "Inspected by", proofReport: "Report no.", rod: "Rod class", welder: "Welder’s stamp" };
 const questions: Partial<Record<string, string>> = { clean: "Cavity clean and sound?", cleaned: "Slag and spatter off?", cooled: "Cooled to ambient?" };
 const hints: Partial<Record<string, string>> = { rod: "E7018", diameter: "1/8", depth: "1/4" };
 

@@ -32,9 +32,9 @@ export function RepairPanel({ bench }: { bench: Bench }) {
       ))}
       {defects.isError && <p role="alert" className="fault">{saidBy(defects.error)}</p>}
       {shown.canLookAgain && actor.role === "INSPECTOR" && (
-        <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>Look again: begin the look after the repair</button>
+        <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>Begin the re-inspection</button>
       )}
-      {shown.canLookAgain && actor.role !== "INSPECTOR" && <p className="small" style={{ margin: 0 }}>All is repaired: an inspector looks again.</p>}
+      {shown.canLookAgain && actor.role !== "INSPECTOR" && <p className="small" style={{ margin: 0 }}>All is repaired: an inspector re-inspects.</p>}
       {shown.again && <p className="small quiet" style={{ margin: 0 }}>{shown.again}.</p>}
       <Fault of={again.error} />
       {shown.defects.map((d) => (

@@ -37,7 +37,7 @@ describe("a rejected place", () => {
     expect(screen.queryByText("Decide")).toBeNull();
   });
 
-  it("asks on the ticket what the next step wants, and shows what is refused beside its field", async () => {
+  it("asks on the ticket what the next step needs, and shows what is refused beside its field", async () => {
     const { sent } = renderWith(<DefectCard defect={decided} units="in" datum="north end" whole />, { PUT: () => ({ status: 422, json: { detail: "foundBy", errors: [{ field: "foundBy", problem: "a crack's ends are found by PT, MT or etching, not by eye" }] } }) }, "REPAIR_LEAD");
     expect((screen.getByLabelText("From, in") as HTMLInputElement).value).toBe("10");
     fireEvent.change(screen.getByLabelText("Ends found by"), { target: { value: "VT" } });
@@ -56,7 +56,7 @@ describe("a rejected place", () => {
   });
 });
 
-describe("the repairs of a look", () => {
+describe("the repairs of an inspection", () => {
   it("reckons with a depth and keeps the plan where one is refused", async () => {
     const deep: Defect = { ...decided, plan: { extent: "8–13", steps: ["take out 8–13 from the datum"], asksDepth: false, numbers: { depthMm: 6.35, widthMm: 14.7, lengthMm: 127, grams: 72.4, pounds: 0.16, rod: "E7018", diameter: "1/8 in", rods: 4, beads: 6, arcMinutes: 4.3 } } };
     let refuse = false;
@@ -77,7 +77,7 @@ describe("the repairs of a look", () => {
     expect(screen.getByText("take out 8–13 from the datum")).toBeTruthy();
   });
 
-  it("lets the inspector begin the look after the repair", async () => {
+  it("lets the inspector begin the re-inspection", async () => {
     const { sent } = renderWith(<RepairPanel bench={bench({ state: "SIGNED" })} />, {
       "GET /api/inspections/look-1/defects": () => ({ json: all({ ...decided, state: "ready-to-look" }, { canLookAgain: true }) }),
       "POST /api/inspections/look-1/look-again": () => ({ json: { inspectionId: "look-2" } }),

@@ -53,7 +53,7 @@ describe("setting up a joint", () => {
     expect(screen.getByLabelText("Legs are read")).toBeTruthy();
   });
 
-  it("takes book and units from a job that stands, and shows the red lines of the welder", async () => {
+  it("takes code and units from a job that stands, and shows the red lines of the welder", async () => {
     const job = { id: "j", version: 0, welds: 3, form: { name: "Lock gate lines", criteria: "d1.1-static", units: "mm", drawings: [{ number: "LG-11", revision: "A" }] } };
     const { sent } = renderWith(<SetUp />, {
       ...books,

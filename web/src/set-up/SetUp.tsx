@@ -127,7 +127,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
           <Group title="Where it belongs">
             {field("job", "Job", form.job, setJob, 4, undefined, (jobs.data ?? []).map((j) => j.form.name))}
             {field("lot", "Lot or place", form.lot, (v) => setForm({ ...form, lot: v }), 3, undefined, job?.form.lots ?? [])}
-            {choice("criteria", "Criteria book", form.criteria, (books.data ?? []).map((b) => [b.id, b.title]), (v) => setForm({ ...form, criteria: v }), 5, job !== undefined)}
+            {choice("criteria", "Acceptance criteria", form.criteria, (books.data ?? []).map((b) => [b.id, b.title]), (v) => setForm({ ...form, criteria: v }), 5, job !== undefined)}
             {field("mark", "Mark", joint.mark, (v) => set({ mark: v }), 3, "ST2-22")}
             {field("weldNo", "Weld number", joint.weldNo, (v) => set({ weldNo: v }), 2)}
             {choice("side", "Side", joint.side, [["", "–"], ["arrow", "arrow side"], ["other", "other side"]], (v) => set({ side: v }), 3)}

@@ -13,7 +13,7 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
     "GET /api/inspections/": () => ({ json: sheet([line(1), line(2), line(3, { begun: true, verdict: "reject" })]) }),
     POST: () => ({ json: sheet([line(1, { begun: true, verdict: "accept", version: 7 })]) }),
   });
-  const put = (await screen.findByText("Put down on 2 welds")) as HTMLButtonElement;
+  const put = (await screen.findByText("Record on 2 welds")) as HTMLButtonElement;
   expect(put.disabled).toBe(true);
   fireEvent.click(screen.getByLabelText("CA-02 on the sheet"));
   for (const question of ["Slag and spatter off", "Cooled to ambient", "Enough light", "Eye within 24 in, not below 30°"]) {
@@ -23,7 +23,7 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
   fireEvent.click(screen.getByText("1/4 blade goes, full length"));
   fireEvent.click(screen.getByText("all 2"));
   fireEvent.click(screen.getByText("Crack"));
-  fireEvent.click(screen.getByText("Put down on 1 weld"));
+  fireEvent.click(screen.getByText("Record on 1 weld"));
   await waitFor(() => expect(sent.some((s) => s.method === "POST")).toBe(true));
   expect(sent.find((s) => s.method === "POST")?.body).toEqual({
     inspections: ["i1"],

@@ -57,7 +57,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
     <main className="halves wide-left">
       <section className="card panel" aria-label="The welds">
         <header>
-          <h2>{chosen.length} to be put down together</h2>
+          <h2>{chosen.length} to be recorded together</h2>
           {accepts.length > 0 && (
             <button type="button" className="btn accept" disabled={change.isPending} onClick={() => change.mutate(() => api.signSheet(id, accepts.map((l) => ({ inspectionId: l.inspectionId, version: l.version })), sheet.capacity))}>
               Sign {accepts.length} as accept
@@ -74,11 +74,11 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
         <header>
           <h2>What holds for each</h2>
           <button type="button" className="btn main" disabled={chosen.length === 0 || (!answered && entries.length === 0) || change.isPending} onClick={put}>
-            Put down on {chosen.length} {chosen.length === 1 ? "weld" : "welds"}
+            Record on {chosen.length} {chosen.length === 1 ? "weld" : "welds"}
           </button>
         </header>
         <div className="body">
-          <h3>Ready to look?</h3>
+          <h3>Ready to inspect?</h3>
           {ready.map(([f, word]) => (
             <div className="item" key={f}><span>{word}</span><YesNo word={word} value={conditions[f]} onAnswer={(v) => setConditions({ ...conditions, [f]: v })} /></div>
           ))}
@@ -93,7 +93,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
               {sheet.size} blade goes, full length
             </button>
           )}
-          <h3>Looked for, none seen</h3>
+          <h3>Inspected for, none seen</h3>
           <div className="kinds">
             <button type="button" className="pick" aria-pressed={allNone} onClick={() => setNone(allNone ? [] : sheet.clearable.map((c) => c.id))}>all {sheet.clearable.length}</button>
             {sheet.clearable.map((c) => (
@@ -101,7 +101,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
             ))}
           </div>
           {change.isError && <p role="alert" className="fault">{saidBy(change.error)}</p>}
-          <p className="cautions spaced">Each weld was looked at by itself; the sheet only saves the writing. A weld with anything else on it is left out by a touch and opened by itself.</p>
+          <p className="cautions spaced">Each weld was inspected by itself; the sheet only saves the writing. A weld with anything else on it is left out by a touch and opened by itself.</p>
         </div>
       </section>
     </main>

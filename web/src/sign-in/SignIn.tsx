@@ -13,7 +13,7 @@ export function SignIn({ session, onSignedIn }: Props) {
         <p>The measuring bench for finished stick welds.</p>
         <GateDrawing />
         <p style={{ fontSize: 15, maxWidth: "44ch" }}>
-          Visual look only, surface flaws only. Limits stand here from memory of the published codes: the contract’s own
+          Visual inspection only, surface flaws only. Limits stand here from memory of the published codes: the contract’s own
           copy and the Engineer decide.
         </p>
       </section>

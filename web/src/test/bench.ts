@@ -21,7 +21,7 @@ export function finding(id: string, verdict: string, more: Partial<Finding> = {}
 
 const drawing = {
   at: "", read: false, dihedral: 90, members: [], weld: { name: "weld", label: "", points: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }] },
-  required: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }], requiredLabel: "5/16 wanted", notches: [], dimensions: [], gap: 0, gapLabel: "",
+  required: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }], requiredLabel: "5/16 required", notches: [], dimensions: [], gap: 0, gapLabel: "",
 } as unknown as Bench["drawn"];
 
 /** What is recorded of a weld's making: nothing yet. */
@@ -48,9 +48,9 @@ export function bench(more: Partial<Bench> = {}): Bench {
     },
     conditions: { cleaned: true },
     entries: [],
-    evaluation: { verdict: "incomplete", rejects: 0, findings: [finding("crack", "incomplete"), finding("undercut", "accept"), finding("root", "not-applicable")], todo: [], notes: ["Visual look only: surface flaws only."] },
+    evaluation: { verdict: "incomplete", rejects: 0, findings: [finding("crack", "incomplete"), finding("undercut", "accept"), finding("root", "not-applicable")], todo: [], notes: ["Visual inspection only: surface flaws only."] },
     strip: { length: 609.6, ticks: [], lanes: [], marks: [], stations: [], bands: [], brackets: [], gaps: [], wanted: 0 }, photos: [], walk: [],
-    sections: [], tag: "0", drawn: drawing, handovers: [], revisions: [], repairs: { undecided: 0, waiting: 0, working: 0, ready: 0, closed: 0 }, next: "Look at it", capacity: "QC", making: making(), quiet: [], seenBy: [], gaugeNames: [], due: [], contract: { lines: [], guarded: false, perToe: false }, deviations: [], gaugeFaults: [],
+    sections: [], tag: "0", drawn: drawing, handovers: [], revisions: [], repairs: { undecided: 0, waiting: 0, working: 0, ready: 0, closed: 0 }, next: "Inspect", capacity: "QC", making: making(), quiet: [], seenBy: [], gaugeNames: [], due: [], contract: { lines: [], guarded: false, perToe: false }, deviations: [], gaugeFaults: [],
     ...more,
   };
 }

@@ -6,7 +6,7 @@ import Worklist from "./Worklist";
 
 const row = (mark: string, group: string, more: Partial<Row> = {}): Row => ({
   jointId: mark, inspectionId: mark, job: "Lock footbridge", lot: "Deck", mark, inWords: "1/4 fillet, tee, 36 in", stage: "final", revision: 1,
-  jobId: "job-1", capacity: "QC", alike: 1, verdict: "incomplete", signed: false, rejects: 0, todos: 3, begun: true, next: "Finish the look: 3 to do", group, ...more,
+  jobId: "job-1", capacity: "QC", alike: 1, verdict: "incomplete", signed: false, rejects: 0, todos: 3, begun: true, next: "Finish the inspection: 3 to do", group, ...more,
 });
 
 const page = (rows: Row[], more: Partial<WorklistPage> = {}): WorklistPage => ({ rows, fitting: rows.length, counts: { all: rows.length }, ...more });

@@ -9,7 +9,7 @@ import { VerdictMark } from "../lib/VerdictMark";
 const groups = [
   ["all", "All"],
   ["look", "Look"],
-  ["walk", "Half walked"],
+  ["walk", "In progress"],
   ["sign", "Sign"],
   ["dispose", "Dispose"],
   ["hold", "On hold"],

@@ -42,7 +42,7 @@ final class Evidence {
         for (CauseTable.Weight w : CauseTable.weights(sign)) {
             if (w.weight() > 0) {
                 double against = CauseTable.constant("absent") * w.weight();
-                add(w.cause(), against, false, CauseTable.words(sign) + ": looked for, not seen");
+                add(w.cause(), against, false, CauseTable.words(sign) + ": inspected for, not seen");
             }
         }
     }

@@ -3,9 +3,9 @@ package mensor.cause;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.judge.Evaluation;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 import mensor.weld.Joint;
 import mensor.weld.Pass;
 import mensor.weld.Polarity;
@@ -22,7 +22,7 @@ public record FusionDoubt(String why, String test) {
     /** @param oldWeldUnder it is known that an old weld lies under this one and was not taken down to clean metal */
     public static List<FusionDoubt> of(
             Inspection look, Evaluation evaluation, Surroundings around, boolean oldWeldUnder) {
-        Gathering gathering = new Gathering(look, around);
+        FactCollection gathering = new FactCollection(look, around);
         String test = test(look.joint());
         List<FusionDoubt> doubts = new ArrayList<>();
         List<Pass> measured = gathering.measured();
@@ -37,7 +37,7 @@ public record FusionDoubt(String why, String test) {
         Optional<String> cold = gathering.cold();
         if (cold.isPresent() && slagAtTheToes(look)) {
             doubts.add(new FusionDoubt(cold.get() + ", with slag at the toes", test));
-        } else if (cold.isPresent() && Gathering.looksWell(evaluation)) {
+        } else if (cold.isPresent() && FactCollection.looksWell(evaluation)) {
             doubts.add(new FusionDoubt(cold.get() + ": a smooth weld on a cold setting proves no fusion", test));
         }
         if (measured.stream().anyMatch(FusionDoubt::onTheWrongPole)) {

@@ -1,14 +1,14 @@
 package mensor.cause;
 
-import mensor.look.CrackPlace;
-import mensor.look.Indication;
+import mensor.inspection.CrackPlace;
+import mensor.inspection.Indication;
 import mensor.weld.Toe;
 
 /** The trouble that an indication is, in the shop's terms; of some kinds it depends on where they lie. */
 final class SituationOf implements Indication.Cases<Situation> {
-    private final Gathering gathering;
+    private final FactCollection gathering;
 
-    SituationOf(Gathering gathering) {
+    SituationOf(FactCollection gathering) {
         this.gathering = gathering;
     }
 

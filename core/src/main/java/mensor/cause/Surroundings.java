@@ -3,12 +3,12 @@ package mensor.cause;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import mensor.inspection.InProcessInspection;
+import mensor.inspection.InspectionItem;
+import mensor.inspection.ProcessQuestion;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.LookItem;
-import mensor.look.ProcessLook;
-import mensor.look.ProcessQuestion;
-import mensor.look.Verdict;
 import mensor.weld.Range;
 import mensor.weld.Steel;
 
@@ -33,12 +33,12 @@ public record Surroundings(
     public record BoxLabel(String electrode, Length diameter, Range amps) {}
 
     /** What the looks while the passes went in found other than wanted. */
-    public static List<Remark> remarks(List<ProcessLook.Answer> answers) {
+    public static List<Remark> remarks(List<InProcessInspection.Answer> answers) {
         return answers.stream()
                 .filter(a -> !a.asWanted())
                 .map(a -> new Remark(
                         fact(a.question()),
-                        "in-process look, not so: \u201c" + a.question().title() + "\u201d"
+                        "in-process inspection, not so: \u201c" + a.question().title() + "\u201d"
                                 + a.where().map(w -> " at " + w.shown()).orElse("")
                                 + (a.note().isBlank() ? "" : " (" + a.note() + ")"),
                         a.where()))
@@ -46,7 +46,7 @@ public record Surroundings(
     }
 
     /** What the fit-up was found to be other than allowed. */
-    public static List<Remark> fitUp(List<LookItem> items) {
+    public static List<Remark> fitUp(List<InspectionItem> items) {
         return items.stream()
                 .filter(i -> i.verdict() == Verdict.REJECT)
                 .map(i -> new Remark(

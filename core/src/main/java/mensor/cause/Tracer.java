@@ -12,15 +12,15 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mensor.inspection.Criterion;
+import mensor.inspection.Face;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.look.Face;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Pass;
 import mensor.weld.Sign;
 import mensor.weld.Toe;
@@ -32,16 +32,16 @@ import mensor.weld.Toe;
 public final class Tracer {
     private final Inspection inspection;
     private final Surroundings around;
-    private final Gathering gathering;
+    private final FactCollection gathering;
 
     private Tracer(Inspection inspection, Surroundings around) {
         this.inspection = inspection;
         this.around = around;
-        this.gathering = new Gathering(inspection, around);
+        this.gathering = new FactCollection(inspection, around);
     }
 
     /** One defect before it is ranked. */
-    private record Found(
+    private record Occurrence(
             OptionalInt indication,
             OptionalInt reading,
             String kind,
@@ -50,7 +50,7 @@ public final class Tracer {
             Map<CauseClass, String> ruledOut) {}
 
     /** Every indication and reading that decides a rejecting finding, traced, in the order of the findings. */
-    public static List<Traced> trace(Inspection inspection, Evaluation evaluation) {
+    public static List<CauseTrace> trace(Inspection inspection, Evaluation evaluation) {
         return trace(inspection, evaluation, Surroundings.NONE, List.of());
     }
 
@@ -59,10 +59,10 @@ public final class Tracer {
      *
      * @param also troubles that were seen and that no criterion knows, as a wavy bead
      */
-    public static List<Traced> trace(
+    public static List<CauseTrace> trace(
             Inspection inspection, Evaluation evaluation, Surroundings around, List<Situation> also) {
         Tracer tracer = new Tracer(inspection, around);
-        List<Found> found = new ArrayList<>();
+        List<Occurrence> found = new ArrayList<>();
         Set<Integer> seen = new HashSet<>();
         Set<Integer> read = new HashSet<>();
         for (Finding f : evaluation.rejected()) {
@@ -74,16 +74,16 @@ public final class Tracer {
     }
 
     /** Every indication traced, whatever its verdict, in the order of the file. */
-    public static List<Traced> traceAll(Inspection inspection) {
+    public static List<CauseTrace> traceAll(Inspection inspection) {
         Tracer tracer = new Tracer(inspection, Surroundings.NONE);
-        List<Found> found = new ArrayList<>();
+        List<Occurrence> found = new ArrayList<>();
         for (int i = 0; i < inspection.indications().size(); i++) {
             found.add(tracer.indication(i));
         }
         return tracer.ranked(found);
     }
 
-    private Found indication(int index) {
+    private Occurrence indication(int index) {
         Indication i = inspection.indications().get(index);
         Optional<Toe> toe = toe(i);
         List<Indication> alike = inspection.indications().stream()
@@ -100,7 +100,7 @@ public final class Tracer {
                 alike);
     }
 
-    private Found reading(int index, Finding finding) {
+    private Occurrence reading(int index, Finding finding) {
         Reading reading = inspection.readings().get(index);
         Situation situation = situation(reading, finding.criterion());
         String kind = situation == Situation.CONVEX ? "convexity" : situation.id();
@@ -114,7 +114,7 @@ public final class Tracer {
                 List.of());
     }
 
-    private Found seen(Situation situation) {
+    private Occurrence seen(Situation situation) {
         return found(
                 OptionalInt.empty(),
                 OptionalInt.empty(),
@@ -125,7 +125,7 @@ public final class Tracer {
                 List.of());
     }
 
-    private Found found(
+    private Occurrence found(
             OptionalInt indication,
             OptionalInt reading,
             String kind,
@@ -133,7 +133,7 @@ public final class Tracer {
             Optional<Span> span,
             Optional<Toe> toe,
             List<Indication> alike) {
-        return new Found(
+        return new Occurrence(
                 indication,
                 reading,
                 kind,
@@ -179,13 +179,13 @@ public final class Tracer {
         return a && hollow ? Situation.CONCAVE : Situation.UNDERSIZE;
     }
 
-    private List<Traced> ranked(List<Found> found) {
+    private List<CauseTrace> ranked(List<Occurrence> found) {
         List<Ranking> alone = found.stream()
                 .map(f -> new Ranking(f.situation(), f.evidence(), f.ruledOut(), gathering.neverFirst()))
                 .toList();
         Map<CauseClass, Set<String>> explained = explained(found, alone);
-        List<Traced> traced = new ArrayList<>();
-        for (Found f : found) {
+        List<CauseTrace> traced = new ArrayList<>();
+        for (Occurrence f : found) {
             explained.forEach((cause, troubles) -> {
                 List<String> others = troubles.stream()
                         .filter(t -> !t.equals(f.situation().trouble()))
@@ -205,7 +205,7 @@ public final class Tracer {
     }
 
     /** The troubles that each cause is at least possible for, each by itself. */
-    private static Map<CauseClass, Set<String>> explained(List<Found> found, List<Ranking> alone) {
+    private static Map<CauseClass, Set<String>> explained(List<Occurrence> found, List<Ranking> alone) {
         Map<CauseClass, Set<String>> explained = new EnumMap<>(CauseClass.class);
         for (int i = 0; i < found.size(); i++) {
             for (CauseTable.Row row : alone.get(i).order()) {
@@ -219,10 +219,10 @@ public final class Tracer {
         return explained;
     }
 
-    private Traced traced(Found f, Ranking ranking) {
+    private CauseTrace traced(Occurrence f, Ranking ranking) {
         boolean out = gathering.outOfPosition();
-        List<Traced.Cause> causes = ranking.order().stream()
-                .map(row -> new Traced.Cause(
+        List<CauseTrace.Cause> causes = ranking.order().stream()
+                .map(row -> new CauseTrace.Cause(
                         row.cause(),
                         row.name(),
                         Standing.of(ranking.share(row.cause())),
@@ -232,10 +232,10 @@ public final class Tracer {
                         OneChange.of(row, f.situation(), out, inspection.welding(), around),
                         CauseTable.prevention(row.cause())))
                 .toList();
-        List<Traced.RuledOut> ruledOut = ranking.ruledOut().entrySet().stream()
-                .map(e -> new Traced.RuledOut(e.getKey(), e.getValue()))
+        List<CauseTrace.RuledOut> ruledOut = ranking.ruledOut().entrySet().stream()
+                .map(e -> new CauseTrace.RuledOut(e.getKey(), e.getValue()))
                 .toList();
-        return new Traced(
+        return new CauseTrace(
                 f.indication(),
                 f.reading(),
                 f.kind(),
@@ -246,7 +246,7 @@ public final class Tracer {
                 doubt(f.situation()));
     }
 
-    private Optional<Traced.NextCheck> next(Situation situation, Ranking ranking) {
+    private Optional<CauseTrace.NextCheck> next(Situation situation, Ranking ranking) {
         List<Sign> answered = Stream.concat(
                         inspection.welding().signs().stream(), inspection.welding().signsAbsent().stream())
                 .toList();
@@ -256,8 +256,8 @@ public final class Tracer {
                     .filter(c -> CauseTable.rows(situation).stream().anyMatch(r -> r.cause() == c))
                     .map(c -> c.title().toLowerCase(java.util.Locale.ROOT))
                     .collect(Collectors.joining(", "));
-            return new Traced.NextCheck(
-                    "look for this sign: " + CauseTable.words(sign), sign, "would speak for or against: " + about);
+            return new CauseTrace.NextCheck(
+                    "check for this sign: " + CauseTable.words(sign), sign, "would speak for or against: " + about);
         });
     }
 
@@ -277,10 +277,10 @@ public final class Tracer {
                     "Neither amps nor travel speed is recorded: hot and fast, or cold and slow, can look alike; take no single cause as the one.");
         }
         if (situation.isCrack()) {
-            doubt.add("A crack is never put down to the welder's hand alone.");
+            doubt.add("A crack is never laid to the welder's hand alone.");
         }
         if (situation == Situation.FUSION) {
-            doubt.add("Looking often cannot see it: ask for a macro, a break or a bend.");
+            doubt.add("Visual inspection often cannot see it: ask for a macro, a break or a bend.");
         }
         doubt.add("A ranking with its evidence, from common practice; not a proof and not a measured probability.");
         return List.copyOf(doubt);
@@ -292,13 +292,13 @@ public final class Tracer {
     }
 
     /** What the defects of a weld have in common: the causes that explain more than one trouble, those of most first. */
-    public static List<Common> common(List<Traced> traced) {
+    public static List<Common> common(List<CauseTrace> traced) {
         Set<String> troubles =
                 traced.stream().map(t -> t.situation().trouble()).collect(Collectors.toCollection(TreeSet::new));
         Map<CauseClass, Set<String>> explains = new EnumMap<>(CauseClass.class);
         Map<CauseClass, Integer> weight = new EnumMap<>(CauseClass.class);
-        for (Traced t : traced) {
-            for (Traced.Cause c : t.causes()) {
+        for (CauseTrace t : traced) {
+            for (CauseTrace.Cause c : t.causes()) {
                 if (c.standing() != Standing.UNLIKELY) {
                     explains.computeIfAbsent(c.cause(), x -> new TreeSet<>())
                             .add(t.situation().trouble());

@@ -2,11 +2,11 @@ package mensor.criteria;
 
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Judgeable;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Judgeable;
 import mensor.weld.Joint;
 
 /** A code's set of criteria: limits and clauses, from memory of the published document. */

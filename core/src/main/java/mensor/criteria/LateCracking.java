@@ -19,7 +19,7 @@ public final class LateCracking {
         String grade = joint.grade().get().toUpperCase(Locale.ROOT).replaceAll("[ -]", "");
         boolean named = grade.contains("A514") || grade.contains("A517") || grade.contains("HPS100W");
         return named
-                ? Optional.of("The code looks at " + joint.grade().get() + " no sooner than " + HOURS
+                ? Optional.of("The code inspects " + joint.grade().get() + " no sooner than " + HOURS
                         + " h after welding; the joint does not say whether that applies (delayed).")
                 : Optional.empty();
     }

@@ -2,9 +2,9 @@ package mensor.criteria;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import mensor.inspection.AddendumKind;
 import mensor.length.Length;
 import mensor.length.RealLength;
-import mensor.look.AddendumKind;
 import mensor.weld.Joint;
 
 /** The greatest value that a rule could accept for what an addendum limits: a contract can only tighten it. */

@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import mensor.inspection.CheckMethod;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
 import mensor.weld.Toe;
 
 /**

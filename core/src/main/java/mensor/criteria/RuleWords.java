@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mensor.inspection.CheckMethod;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
 import mensor.weld.Toe;
 
 /**

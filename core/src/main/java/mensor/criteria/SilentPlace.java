@@ -15,7 +15,7 @@ public record SilentPlace(String title, String what, String why) {
     public static final List<SilentPlace> ALL = List.of(
             new SilentPlace(
                     "No reading is not a pass",
-                    "What was neither read nor looked for is incomplete, and is listed as still to do.",
+                    "What was neither read nor inspected for is incomplete, and is listed as still to do.",
                     "An empty field says nothing about a weld."),
             new SilentPlace(
                     "Windows are exact",

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.function.Function;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
+import mensor.inspection.Addendum;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.RealLength;
-import mensor.look.Addendum;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Toe;
 
 /** One of the contract's own limits: a finding of its own, incomplete where nothing that it needs was read or cleared. */
@@ -59,13 +59,13 @@ final class AddendumCheck {
     }
 
     private <T extends Indication> List<DepthCheck.Measured> seen(Class<T> kind) {
-        return Found.indications(inspection, kind).stream()
+        return Occurrence.indications(inspection, kind).stream()
                 .map(DepthCheck.Measured::of)
                 .toList();
     }
 
     private List<DepthCheck.Measured> toes() {
-        return Found.indications(inspection, Indication.Undercut.class).stream()
+        return Occurrence.indications(inspection, Indication.Undercut.class).stream()
                 .filter(f -> f.what().toe() != Toe.ROOT)
                 .map(DepthCheck.Measured::of)
                 .toList();
@@ -73,7 +73,7 @@ final class AddendumCheck {
 
     private <T extends Indication> List<DepthCheck.Measured> places(Class<T> kind) {
         List<DepthCheck.Measured> places = new ArrayList<>();
-        for (Found<T> f : Found.indications(inspection, kind)) {
+        for (Occurrence<T> f : Occurrence.indications(inspection, kind)) {
             places.add(new DepthCheck.Measured(
                     false, f.index(), f.what().span(), Length.zero(inspection.units()), java.util.Optional.empty()));
         }
@@ -106,7 +106,7 @@ final class AddendumCheck {
     }
 
     private List<DepthCheck.Measured> read(Function<Reading.Station, java.util.Optional<Length>> measure) {
-        return Found.readings(inspection, Reading.Station.class).stream()
+        return Occurrence.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> measure.apply(f.what()).isPresent())
                 .map(f ->
                         DepthCheck.Measured.ofReading(f, measure.apply(f.what()).get()))
@@ -117,17 +117,18 @@ final class AddendumCheck {
         boolean excepts = book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units())
                         instanceof Rule.Undercut u
                 && u.depths().values().stream().anyMatch(d -> d.exception().isPresent());
-        List<Found<Indication.Undercut>> found = Found.indications(inspection, Indication.Undercut.class).stream()
-                .filter(f -> f.what().toe() != Toe.ROOT)
-                .toList();
+        List<Occurrence<Indication.Undercut>> found =
+                Occurrence.indications(inspection, Indication.Undercut.class).stream()
+                        .filter(f -> f.what().toe() != Toe.ROOT)
+                        .toList();
         if (!excepts) {
             if (!found.isEmpty()) {
-                finding.indications(Found.indices(found)).accept(Why.NO_EXCEPTION_TO_TAKE_AWAY.of());
+                finding.indications(Occurrence.indices(found)).accept(Why.NO_EXCEPTION_TO_TAKE_AWAY.of());
             }
             return;
         }
         Rule.Undercut rule = (Rule.Undercut) book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units());
-        List<Found<Indication.Undercut>> over = found.stream()
+        List<Occurrence<Indication.Undercut>> over = found.stream()
                 .filter(f ->
                         f.what().deep().isOver(rule.depths().get(f.what().toe()).anyLength()))
                 .toList();
@@ -137,10 +138,10 @@ final class AddendumCheck {
             Length limit = rule.depths().get(first.toe()).anyLength();
             finding.atMost(first.deep().in(inspection.units()), limit)
                     .span(first.span())
-                    .indications(Found.indices(over))
+                    .indications(Occurrence.indices(over))
                     .reject(Why.EXCEPTION_TAKEN_AWAY.of(first.deep(), first.span(), limit));
         } else if (!found.isEmpty()) {
-            finding.indications(Found.indices(found)).accept(Why.EXCEPTION_NOT_NEEDED.of());
+            finding.indications(Occurrence.indices(found)).accept(Why.EXCEPTION_NOT_NEEDED.of());
         }
     }
 
@@ -158,7 +159,7 @@ final class AddendumCheck {
         if (!finding.isOpen() || !inspection.joint().dihedral().isSquare()) {
             return;
         }
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             Reading.Station s = f.what();
             if (s.legA().isEmpty() || s.legB().isEmpty() || s.throat().isEmpty()) {
                 continue;

@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import mensor.inspection.Criterion;
+import mensor.inspection.Deviation;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.look.Deviation;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 
 /**
  * What the Engineer allowed on this weld. What a deviation covers (of its criterion, within its stretch, not over its most) is

@@ -2,9 +2,9 @@ package mensor.judge;
 
 import java.util.List;
 import mensor.criteria.Rule;
-import mensor.look.CheckMethod;
-import mensor.look.Indication;
-import mensor.look.Inspection;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 
 /** Arc strikes ground smooth and, where the code wants it, checked. */
 final class ArcStrikeCheck {
@@ -20,8 +20,8 @@ final class ArcStrikeCheck {
         boolean anyCheck = rule.checkedBy().size() == CheckMethod.values().length;
         String methods = String.join(
                 " or ", rule.checkedBy().stream().map(CheckMethod::id).sorted().toList());
-        List<Found<Indication.ArcStrike>> found = Found.indications(inspection, Indication.ArcStrike.class);
-        List<Found<Indication.ArcStrike>> left =
+        List<Occurrence<Indication.ArcStrike>> found = Occurrence.indications(inspection, Indication.ArcStrike.class);
+        List<Occurrence<Indication.ArcStrike>> left =
                 found.stream().filter(f -> !isDressed(f.what(), rule)).toList();
         if (!left.isEmpty()) {
             Indication.ArcStrike first = left.get(0).what();
@@ -30,7 +30,7 @@ final class ArcStrikeCheck {
                     : "not ground";
             finding.measured(lacks)
                     .span(first.span())
-                    .indications(Found.indices(left))
+                    .indications(Occurrence.indices(left))
                     .reject(Why.ARC_STRIKE_NOT_DRESSED.of(first.at(), lacks));
         } else if (!found.isEmpty()) {
             String by = found.stream()
@@ -40,7 +40,7 @@ final class ArcStrikeCheck {
                     .reduce((a, b) -> a + ", " + b)
                     .orElse("");
             finding.measured(by.isEmpty() ? "ground" : "ground, checked by " + by)
-                    .indications(Found.indices(found))
+                    .indications(Occurrence.indices(found))
                     .accept(Why.ARC_STRIKES_DRESSED.of(rule.checkedBy().isEmpty() ? "" : " and checked"));
         }
     }

@@ -9,14 +9,14 @@ import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Rule;
 import mensor.criteria.Rule.Measure;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Gap;
 import mensor.weld.Toe;
 
@@ -261,12 +261,12 @@ final class AtMostCheck {
     }
 
     private List<Item> seen(Class<? extends Indication> kind) {
-        return Found.indications(inspection, kind).stream()
+        return Occurrence.indications(inspection, kind).stream()
                 .map(f -> indication(f, f.what().depth(), rule.bound()))
                 .toList();
     }
 
-    private Item indication(Found<? extends Indication> f, Optional<Length> depth, Rule.Bound bound) {
+    private Item indication(Occurrence<? extends Indication> f, Optional<Length> depth, Rule.Bound bound) {
         return new Item(
                 false,
                 f.index(),
@@ -278,7 +278,7 @@ final class AtMostCheck {
     }
 
     private List<Item> undercuts() {
-        return Found.indications(inspection, Indication.Undercut.class).stream()
+        return Occurrence.indications(inspection, Indication.Undercut.class).stream()
                 .filter(f -> rule.bounds().containsKey(f.what().toe()))
                 .map(f -> indication(
                         f,
@@ -293,7 +293,7 @@ final class AtMostCheck {
                 .toList();
     }
 
-    private Item reading(Found<Reading.Station> f, RealLength depth) {
+    private Item reading(Occurrence<Reading.Station> f, RealLength depth) {
         return new Item(
                 true,
                 f.index(),
@@ -304,8 +304,8 @@ final class AtMostCheck {
                 rule.bound());
     }
 
-    private List<Found<Reading.Station>> stations() {
-        return Found.readings(inspection, Reading.Station.class);
+    private List<Occurrence<Reading.Station>> stations() {
+        return Occurrence.readings(inspection, Reading.Station.class);
     }
 
     private List<Item> throats() {
@@ -362,10 +362,10 @@ final class AtMostCheck {
     /** Convexity that was not read: throat and legs at 90° prompt a reading, or accept where nothing else was read. */
     private void computedConvexity(Finding.Builder finding) {
         if (!inspection.joint().dihedral().isSquare()
-                || !finding.isOpen() && finding.build().verdict() != mensor.look.Verdict.ACCEPT) {
+                || !finding.isOpen() && finding.build().verdict() != mensor.inspection.Verdict.ACCEPT) {
             return;
         }
-        for (Found<Reading.Station> f : stations()) {
+        for (Occurrence<Reading.Station> f : stations()) {
             Reading.Station s = f.what();
             if (s.convexity().isPresent()
                     || s.legA().isEmpty()

@@ -1,8 +1,8 @@
 package mensor.judge;
 
 import java.util.List;
-import mensor.look.Indication;
-import mensor.look.Inspection;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 
 /** Slag and spatter: what is trapped is a defect, what only covers is cleaned off first. */
 final class CleaningCheck {
@@ -15,38 +15,38 @@ final class CleaningCheck {
     }
 
     void slag() {
-        List<Found<Indication.Slag>> found = Found.indications(inspection, Indication.Slag.class);
-        List<Found<Indication.Slag>> trapped =
+        List<Occurrence<Indication.Slag>> found = Occurrence.indications(inspection, Indication.Slag.class);
+        List<Occurrence<Indication.Slag>> trapped =
                 found.stream().filter(f -> f.what().trapped()).toList();
         if (!trapped.isEmpty()) {
             finding.measured("trapped")
                     .span(trapped.get(0).what().span())
-                    .indications(Found.indices(trapped))
+                    .indications(Occurrence.indices(trapped))
                     .reject(Why.SLAG_TRAPPED.of(trapped.get(0).what().span()));
         } else if (!found.isEmpty()) {
             String at = found.get(0).what().span().shown();
             finding.measured("covers the weld")
                     .span(found.get(0).what().span())
-                    .indications(Found.indices(found))
+                    .indications(Occurrence.indices(found))
                     .incomplete(Why.SLAG_COVERS.of(at), Ask.Kind.CLEAN_SLAG.of(at));
         }
     }
 
     void spatter() {
-        List<Found<Indication.Spatter>> found = Found.indications(inspection, Indication.Spatter.class);
-        List<Found<Indication.Spatter>> loose =
+        List<Occurrence<Indication.Spatter>> found = Occurrence.indications(inspection, Indication.Spatter.class);
+        List<Occurrence<Indication.Spatter>> loose =
                 found.stream().filter(f -> f.what().loose()).toList();
         if (!loose.isEmpty()) {
             String at = loose.get(0).what().span().shown();
             finding.measured("loose")
                     .span(loose.get(0).what().span())
-                    .indications(Found.indices(loose))
+                    .indications(Occurrence.indices(loose))
                     .incomplete(Why.SPATTER_LOOSE.of(at), Ask.Kind.CLEAN_SPATTER.of(at));
         } else if (!found.isEmpty()) {
             finding.measured("adherent")
                     .span(found.get(0).what().span())
-                    .indications(Found.indices(found))
-                    .trace("tight spatter may stay unless further testing or the contract wants it off")
+                    .indications(Occurrence.indices(found))
+                    .trace("tight spatter may stay unless further testing or the contract requires it off")
                     .accept(Why.SPATTER_TIGHT.of());
         }
     }

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.RealLength;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 
 /**
  * The profile of a fillet: convexity by the width of the face, or of one bead; no underfill. Convexity that was read
@@ -39,15 +39,16 @@ final class ConvexityCheck {
 
     /** Judges what was read and seen; leaves the finding open where nothing was. */
     void judge(Finding.Builder finding) {
-        List<Found<Indication.Underfill>> underfill = Found.indications(inspection, Indication.Underfill.class);
+        List<Occurrence<Indication.Underfill>> underfill =
+                Occurrence.indications(inspection, Indication.Underfill.class);
         List<Judged> read = new ArrayList<>();
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             f.what().convexity().ifPresent(c -> read.add(judged(f, c)));
         }
         finding.traceEach(read, this::line);
         List<Integer> filledTooLittle = underfill.stream()
                 .filter(f -> f.what().depth().map(Length::isPositive).orElse(true))
-                .map(Found::index)
+                .map(Occurrence::index)
                 .toList();
         if (!filledTooLittle.isEmpty()) {
             Indication.Underfill first =
@@ -66,7 +67,7 @@ final class ConvexityCheck {
         }
         decideByComputation(finding, !read.isEmpty());
         if (finding.isOpen() && !underfill.isEmpty()) {
-            finding.indications(Found.indices(underfill)).accept(Why.NOTHING_THERE.of("underfill of depth 0"));
+            finding.indications(Occurrence.indices(underfill)).accept(Why.NOTHING_THERE.of("underfill of depth 0"));
         }
     }
 
@@ -142,7 +143,7 @@ final class ConvexityCheck {
                 + ", allowed " + allowed;
     }
 
-    private Judged judged(Found<Reading.Station> f, Length convexity) {
+    private Judged judged(Occurrence<Reading.Station> f, Length convexity) {
         return new Judged(f.index(), f.what(), convexity, allowed(f.what()));
     }
 
@@ -200,10 +201,10 @@ final class ConvexityCheck {
         if (!inspection.joint().dihedral().isSquare()) {
             return;
         }
-        Found<Reading.Station> highest = null;
+        Occurrence<Reading.Station> highest = null;
         RealLength highestLeft = null;
         Judged highestJudged = null;
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             Reading.Station s = f.what();
             if (s.convexity().isPresent()
                     || s.legA().isEmpty()

@@ -1,10 +1,10 @@
 package mensor.judge;
 
 import java.util.List;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.length.Length;
 import mensor.length.SpanSet;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 import mensor.weld.Joint;
 
 /** Craters filled to the size of the weld; the ends of intermittent fillets outside their segments are free. */
@@ -18,15 +18,15 @@ final class CraterCheck {
     }
 
     void judge() {
-        List<Found<Indication.Crater>> found = Found.indications(inspection, Indication.Crater.class);
+        List<Occurrence<Indication.Crater>> found = Occurrence.indications(inspection, Indication.Crater.class);
         Joint joint = inspection.joint();
         SpanSet segments = joint.ruler().straight(joint.segments());
         boolean everyCrater = segments.isEmpty() || !joint.isFillet();
-        List<Found<Indication.Crater>> counting = found.stream()
+        List<Occurrence<Indication.Crater>> counting = found.stream()
                 .filter(f ->
                         everyCrater || joint.ruler().isOn(segments, f.what().at()))
                 .toList();
-        List<Found<Indication.Crater>> open = counting.stream()
+        List<Occurrence<Indication.Crater>> open = counting.stream()
                 .filter(f -> f.what().depth().map(Length::isPositive).orElse(true))
                 .toList();
         if (counting.size() < found.size()) {
@@ -40,12 +40,12 @@ final class CraterCheck {
                     .orElse("not filled");
             finding.measured(how)
                     .span(first.span())
-                    .indications(Found.indices(open))
+                    .indications(Occurrence.indices(open))
                     .reject(Why.CRATER_OPEN.of(
                             first.at(), how, open.size() > 1 ? " and " + (open.size() - 1) + " more" : ""));
         } else if (!found.isEmpty()) {
             finding.measured(counting.isEmpty() ? "outside the segments" : "filled")
-                    .indications(Found.indices(found))
+                    .indications(Occurrence.indices(found))
                     .accept(counting.isEmpty() ? Why.ONLY_ENDS_OUTSIDE.of() : Why.CRATERS_FILLED.of());
         }
     }

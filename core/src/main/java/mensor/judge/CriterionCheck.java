@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
 import mensor.criteria.RuleWords;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.weld.Connection;
 
 /** Answers one criterion's rule for one inspection: a method per shape of rule. */
@@ -37,8 +37,8 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         this.part = part;
     }
 
-    private List<Found<Indication>> ofCriterion() {
-        return Found.indications(inspection, Indication.class).stream()
+    private List<Occurrence<Indication>> ofCriterion() {
+        return Occurrence.indications(inspection, Indication.class).stream()
                 .filter(f -> f.what().criterion() == criterion)
                 .toList();
     }
@@ -94,8 +94,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     @Override
     public Finding offset(Rule.Offset rule) {
         Connection c = inspection.joint().connection();
-        List<Found<Indication.Misalignment>> found = Found.indications(inspection, Indication.Misalignment.class);
-        List<Found<Reading.Station>> read = Found.readings(inspection, Reading.Station.class).stream()
+        List<Occurrence<Indication.Misalignment>> found =
+                Occurrence.indications(inspection, Indication.Misalignment.class);
+        List<Occurrence<Reading.Station>> read = Occurrence.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> f.what().offset().isPresent())
                 .toList();
         boolean recorded = !found.isEmpty() || !read.isEmpty();
@@ -154,7 +155,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     }
 
     private boolean hasPores() {
-        return !Found.indications(inspection, Indication.Porosity.class).isEmpty();
+        return !Occurrence.indications(inspection, Indication.Porosity.class).isEmpty();
     }
 
     @Override
@@ -243,11 +244,11 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     /** What was recorded of the criterion accepts; that somebody looked is wanted all the same. */
     @Override
     public Finding anySize(Rule.AnySize rule) {
-        List<Found<Indication>> found = ofCriterion();
+        List<Occurrence<Indication>> found = ofCriterion();
         finding.allowed("no limit").confidence(rule.confidence()).trace(rule.why());
         if (!found.isEmpty()) {
             finding.measured(found.size() + " recorded")
-                    .indications(Found.indices(found))
+                    .indications(Occurrence.indices(found))
                     .accept(Why.RULE_SAYS.of(rule.why()));
         }
         return orNothing(rule);

@@ -2,9 +2,9 @@ package mensor.judge;
 
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 
 /** Root concavity against the least reinforcement read: the joint with its crown is not thinner than the wall. */
 final class CrownedRootCheck {
@@ -20,7 +20,7 @@ final class CrownedRootCheck {
         List<DepthCheck.Measured> concave = RootCheck.concavity(inspection);
         List<DepthCheck.Measured> real =
                 concave.stream().filter(m -> m.depth().isPositive()).toList();
-        Optional<Length> crown = Found.readings(inspection, Reading.Station.class).stream()
+        Optional<Length> crown = Occurrence.readings(inspection, Reading.Station.class).stream()
                 .flatMap(f -> f.what().reinforcement().stream())
                 .min(Length::compareTo);
         if (real.isEmpty()) {

@@ -2,11 +2,11 @@ package mensor.judge;
 
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Indication;
-import mensor.look.Reading;
 
 /** Depths, heights or offsets against one limit: the greatest excess decides. */
 final class DepthCheck {
@@ -14,7 +14,7 @@ final class DepthCheck {
 
     /** A measured depth and where it comes from. */
     record Measured(boolean reading, int index, Span span, Length depth, Optional<Length> division) {
-        static Measured of(Found<? extends Indication> f) {
+        static Measured of(Occurrence<? extends Indication> f) {
             return new Measured(
                     false,
                     f.index(),
@@ -27,7 +27,7 @@ final class DepthCheck {
             return new Measured(reading, index, span, other, division);
         }
 
-        static Measured ofReading(Found<Reading.Station> f, Length depth) {
+        static Measured ofReading(Occurrence<Reading.Station> f, Length depth) {
             return new Measured(
                     true, f.index(), f.what().span(), depth, f.what().division());
         }

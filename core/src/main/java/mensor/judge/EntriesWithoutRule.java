@@ -6,14 +6,14 @@ import java.util.Optional;
 import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.NoLimit;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Judgeable;
+import mensor.inspection.ReadValue;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Judgeable;
-import mensor.look.ReadValue;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 
 /**
  * What was read or seen and no rule of the book judges. Where the book says that it sets no limit, the finding carries that
@@ -40,7 +40,7 @@ final class EntriesWithoutRule {
     EntriesWithoutRule(Inspection inspection, CriteriaBook book, Coverage coverage) {
         this.book = book;
         this.made = inspection.joint().inWords();
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             for (ReadValue v : coverage.withoutRule(f.what())) {
                 entries.add(new Entry(
                         v.criterion(), true, f.index(), v, f.what().span(), coverage.noLimit(v), v.instead()));

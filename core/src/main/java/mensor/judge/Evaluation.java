@@ -3,7 +3,7 @@ package mensor.judge;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.CriteriaBook;
-import mensor.look.Verdict;
+import mensor.inspection.Verdict;
 
 /** A look judged by a book: all criteria in their order, then the addenda in theirs. */
 public record Evaluation(

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.Rule;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.RealLength;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 
 /**
  * How far the face may stand out at a station where the book gives one number for it, so that the drawing can show the

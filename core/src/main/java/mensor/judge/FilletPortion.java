@@ -7,7 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import mensor.criteria.Rule;
 import mensor.judge.FilletSizes.At;
-import mensor.judge.FilletSizes.Enlarged;
+import mensor.judge.FilletSizes.GapStretch;
 import mensor.judge.FilletSizes.Marked;
 import mensor.length.GreatestAlong;
 import mensor.length.GreatestAlong.Piece;
@@ -61,7 +61,7 @@ final class FilletPortion {
                 ruler, sizes.welded(), marks.union(sizes.bladesOf(sizes.size())), against(sizes.size(), stations));
         List<Span> atLeastThere = new ArrayList<>(base.atLeast().spans());
         List<Span> atMostThere = new ArrayList<>(base.atMost().spans());
-        for (Enlarged e : sizes.enlarged()) {
+        for (GapStretch e : sizes.enlarged()) {
             SpanSet known = marksWithin(e.where()).union(sizes.bladesOf(e.wanted(), e.where()));
             UndersizePortion overGap =
                     new UndersizePortion(ruler, e.where(), known, against(e.wanted(), within(e.where(), ruler)));

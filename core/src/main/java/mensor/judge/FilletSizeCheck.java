@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
+import mensor.inspection.Inspection;
 import mensor.judge.FilletSizes.At;
 import mensor.judge.FilletSizes.Blade;
-import mensor.judge.FilletSizes.Enlarged;
+import mensor.judge.FilletSizes.GapStretch;
 import mensor.judge.FilletSizes.Marked;
 import mensor.length.Length;
 import mensor.length.RealLength;
@@ -15,8 +17,6 @@ import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Inspection;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
 
@@ -36,7 +36,7 @@ final class FilletSizeCheck {
     private final FilletSizes sizes;
     private final RealLength size;
     private final Length underrun;
-    private final List<Enlarged> enlarged;
+    private final List<GapStretch> enlarged;
     private final List<At> stations;
     private final List<Blade> blades;
     private final List<Marked> marked;
@@ -133,12 +133,12 @@ final class FilletSizeCheck {
         joint.throat()
                 .ifPresent(t -> finding.trace(
                         "drawn throat " + t.in(unit).shownWithUnit() + " = leg " + size.shownWithUnit(unit)));
-        finding.trace("size wanted " + size.shownWithUnit(unit) + "; a reading may be under by "
+        finding.trace("size required " + size.shownWithUnit(unit) + "; a reading may be under by "
                 + underrun.shownWithUnit() + ", along at most 10% of the length");
-        List<Enlarged> shown = enlarged.size() > MOST_OPENINGS ? enlarged.subList(0, MOST_OPENINGS) : enlarged;
-        for (Enlarged e : shown) {
+        List<GapStretch> shown = enlarged.size() > MOST_OPENINGS ? enlarged.subList(0, MOST_OPENINGS) : enlarged;
+        for (GapStretch e : shown) {
             for (Span s : e.where().spans()) {
-                finding.trace("fit-up opening " + e.opening().shown() + " at " + s.shown() + ": wanted there "
+                finding.trace("fit-up opening " + e.opening().shown() + " at " + s.shown() + ": required there "
                         + size.in(unit).shown() + " + " + e.opening().shown() + " = "
                         + e.wanted().shownWithUnit(unit));
             }
@@ -319,7 +319,7 @@ final class FilletSizeCheck {
         List<Ask> missing =
                 new ArrayList<>(new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), List.copyOf(places))
                         .missing(joint.segments()));
-        for (Enlarged e : enlarged) {
+        for (GapStretch e : enlarged) {
             for (Span s : e.where().spans()) {
                 boolean read = holdsOne(places, s)
                         || !sizes.bladesOf(e.wanted(), SpanSet.of(List.of(s))).isEmpty()

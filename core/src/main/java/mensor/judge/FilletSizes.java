@@ -4,6 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.GreatestAlong;
 import mensor.length.GreatestAlong.Piece;
 import mensor.length.Length;
@@ -12,10 +16,6 @@ import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Gap;
 import mensor.weld.GirderEnds;
 import mensor.weld.Joint;
@@ -34,7 +34,7 @@ final class FilletSizes {
     private final Length underrun;
     private final SpanSet welded;
     private final SpanSet noUnderrun;
-    private final List<Enlarged> enlarged = new ArrayList<>();
+    private final List<GapStretch> enlarged = new ArrayList<>();
     private final GreatestAlong<RealLength> wantedOverGaps;
     private final boolean demonstrated;
     private final List<At> stations = new ArrayList<>();
@@ -43,7 +43,7 @@ final class FilletSizes {
     private final GreatestAlong<RealLength> bladesAlong;
 
     /** A stretch where a fit-up opening asks more leg. */
-    record Enlarged(SpanSet where, Length opening, RealLength wanted) {}
+    record GapStretch(SpanSet where, Length opening, RealLength wanted) {}
 
     /**
      * A station's size, against what is wanted there.
@@ -94,7 +94,7 @@ final class FilletSizes {
         if (!demonstrated && rule.openings().isPresent()) {
             for (Gap gap : joint.gaps()) {
                 if (gap.opening().isOver(rule.openings().get().free())) {
-                    enlarged.add(new Enlarged(
+                    enlarged.add(new GapStretch(
                             ruler.on(welded, gap.span()), gap.opening(), size.plus(RealLength.of(gap.opening()))));
                 }
             }
@@ -128,7 +128,7 @@ final class FilletSizes {
     }
 
     private void gatherReadings() {
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             Length place = ruler.place(f.what().at());
             SectionSize.of(joint, f.what()).ifPresent(section -> {
                 RealLength wanted = wantedAt(place);
@@ -144,7 +144,7 @@ final class FilletSizes {
                         ruler.isOn(welded, f.what().at())));
             });
         }
-        for (Found<Reading.Blade> f : Found.readings(inspection, Reading.Blade.class)) {
+        for (Occurrence<Reading.Blade> f : Occurrence.readings(inspection, Reading.Blade.class)) {
             RealLength goes = RealLength.of(f.what().atLeast());
             RealLength atLeast = joint.throat().isPresent()
                     ? joint.dihedral().legOf(goes, joint.sizeMeans())
@@ -152,7 +152,7 @@ final class FilletSizes {
             blades.add(new Blade(
                     f.index(), f.what().span(), ruler.straight(List.of(f.what().span())), atLeast));
         }
-        for (Found<Indication.Undersize> f : Found.indications(inspection, Indication.Undersize.class)) {
+        for (Occurrence<Indication.Undersize> f : Occurrence.indications(inspection, Indication.Undersize.class)) {
             Length read = f.what().least();
             RealLength least = inDrawnMeaning(read);
             boolean nominal = read.unit() != unit
@@ -190,7 +190,7 @@ final class FilletSizes {
         return noUnderrun;
     }
 
-    List<Enlarged> enlarged() {
+    List<GapStretch> enlarged() {
         return enlarged;
     }
 

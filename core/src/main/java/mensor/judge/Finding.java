@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
+import mensor.inspection.Criterion;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.look.Verdict;
 
 /**
  * One criterion's verdict with its numbers.

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Joint;
 import mensor.weld.Penetration;
 
@@ -46,8 +46,8 @@ final class GrooveFaceCheck {
     /** How far the face lies below the surface: underfill that was seen, and heights that were read below zero. */
     private void below(Finding.Builder finding, Length most) {
         List<DepthCheck.Measured> known = new ArrayList<>();
-        List<Found<Indication.Underfill>> unknown = new ArrayList<>();
-        for (Found<Indication.Underfill> f : Found.indications(inspection, Indication.Underfill.class)) {
+        List<Occurrence<Indication.Underfill>> unknown = new ArrayList<>();
+        for (Occurrence<Indication.Underfill> f : Occurrence.indications(inspection, Indication.Underfill.class)) {
             if (f.what().depth().isPresent()) {
                 known.add(DepthCheck.Measured.of(f));
             } else {
@@ -67,7 +67,7 @@ final class GrooveFaceCheck {
             return;
         }
         Span first = unknown.get(0).what().span();
-        finding.indications(Found.indices(unknown))
+        finding.indications(Occurrence.indices(unknown))
                 .span(first)
                 .measured("underfill")
                 .allowed(most.isZero() ? "none" : shown(most))
@@ -93,7 +93,7 @@ final class GrooveFaceCheck {
     }
 
     private List<DepthCheck.Measured> read(Function<Reading.Station, Optional<Length>> measure) {
-        return Found.readings(inspection, Reading.Station.class).stream()
+        return Occurrence.readings(inspection, Reading.Station.class).stream()
                 .flatMap(f -> measure.apply(f.what()).map(d -> DepthCheck.Measured.ofReading(f, d)).stream())
                 .toList();
     }
@@ -101,12 +101,13 @@ final class GrooveFaceCheck {
     /** An undersize stretch rejects; a partial penetration's throat, where it is read, is at least the drawing's. */
     void size(Finding.Builder finding, Rule.GrooveSize rule) {
         Joint joint = inspection.joint();
-        List<Found<Indication.Undersize>> undersize = Found.indications(inspection, Indication.Undersize.class);
+        List<Occurrence<Indication.Undersize>> undersize =
+                Occurrence.indications(inspection, Indication.Undersize.class);
         if (!undersize.isEmpty()) {
             finding.measured("undersize")
                     .allowed("none")
                     .span(undersize.get(0).what().span())
-                    .indications(Found.indices(undersize))
+                    .indications(Occurrence.indices(undersize))
                     .reject(Why.GROOVE_UNDERSIZE.of(undersize.get(0).what().span()));
             return;
         }

@@ -8,19 +8,19 @@ import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
+import mensor.inspection.Addendum;
+import mensor.inspection.Cover;
+import mensor.inspection.Criterion;
+import mensor.inspection.Inspection;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
-import mensor.look.Addendum;
-import mensor.look.Cover;
-import mensor.look.Criterion;
-import mensor.look.Inspection;
-import mensor.look.Verdict;
 import mensor.weld.InvalidField;
 
 /** Judges one inspection by one book: every criterion in order, then the contract's addenda. */
 public final class Judge {
     /** Said with every verdict. */
     public static final List<String> CAUTIONS = List.of(
-            "Visual look only: surface flaws only.",
+            "Visual inspection only: surface flaws only.",
             "Limits stand here from memory of the published code; the contract's own copy and the Engineer decide.",
             "Local codes and licensed practice come first.");
 
@@ -42,7 +42,7 @@ public final class Judge {
                 look -> allowances.apply(findings(look, book), look, rest -> findings(rest, book));
         List<Finding> plain = judge.apply(inspection);
         List<Finding> findings = terms.guard()
-                .map(g -> new Guarding(inspection, g).apply(plain, judge))
+                .map(g -> new GuardBand(inspection, g).apply(plain, judge))
                 .orElse(plain);
         Verdict verdict = Verdict.of(findings.stream().map(Finding::verdict).toList());
         List<String> notes = notes(inspection, book, findings);
@@ -83,7 +83,7 @@ public final class Judge {
             if (a.max().isPresent() && loosest.isPresent() && a.max().get().isOver(loosest.get())) {
                 throw new InvalidField(
                         "addenda[" + i + "].max",
-                        a.max().get() + " is looser than the book, which accepts at most " + loosest.get()
+                        a.max().get() + " is looser than the code, which accepts at most " + loosest.get()
                                 + "; an addendum can only tighten");
             }
         }
@@ -121,7 +121,8 @@ public final class Judge {
             notes.add(
                     c.criterion() == Criterion.SIZE
                             ? "Size: the throat over a fit-up gap is demonstrated by " + c.by() + "."
-                            : c.criterion().title() + " is covered by " + c.by() + "; it was not seen in this look.");
+                            : c.criterion().title() + " is covered by " + c.by()
+                                    + "; it was not seen in this inspection.");
         }
         notes.addAll(CAUTIONS);
         return List.copyOf(notes);

@@ -2,9 +2,9 @@ package mensor.judge;
 
 import java.util.List;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.length.Length;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 
 /** Indications of a kind of which none is allowed. */
 final class NoneAllowedCheck {
@@ -16,8 +16,8 @@ final class NoneAllowedCheck {
         this.finding = finding;
     }
 
-    void judge(Rule.NoneAllowed rule, List<Found<Indication>> found) {
-        List<Found<Indication>> real =
+    void judge(Rule.NoneAllowed rule, List<Occurrence<Indication>> found) {
+        List<Occurrence<Indication>> real =
                 found.stream().filter(f -> isSomething(f.what())).toList();
         if (!real.isEmpty()) {
             Indication first = real.get(0).what();
@@ -26,13 +26,13 @@ final class NoneAllowedCheck {
             }
             finding.traceEach(real, f -> inWords(f.what()));
             finding.measured(real.size() == 1 ? inWords(first) : real.size() + " places")
-                    .indications(Found.indices(real))
+                    .indications(Occurrence.indices(real))
                     .reject(Why.NONE_ALLOWED.of(
                             inWords(first),
                             real.size() > 1 ? " and " + (real.size() - 1) + " more" : "",
                             rule.thing()));
         } else if (!found.isEmpty()) {
-            finding.measured("0").indications(Found.indices(found)).accept(Why.NOTHING_THERE.of("of depth 0"));
+            finding.measured("0").indications(Occurrence.indices(found)).accept(Why.NOTHING_THERE.of("of depth 0"));
         }
     }
 

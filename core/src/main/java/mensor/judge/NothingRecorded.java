@@ -1,9 +1,9 @@
 package mensor.judge;
 
 import java.util.Optional;
-import mensor.look.Cover;
-import mensor.look.Criterion;
-import mensor.look.Inspection;
+import mensor.inspection.Cover;
+import mensor.inspection.Criterion;
+import mensor.inspection.Inspection;
 
 /** The answer where nothing was recorded of a criterion: none seen, covered by another, or not inspected yet. */
 final class NothingRecorded {
@@ -35,21 +35,21 @@ final class NothingRecorded {
 
     private static String question(Criterion criterion) {
         return switch (criterion) {
-            case READINESS -> "answer whether the weld is ready to be looked at";
-            case CRACK -> "look for cracks along the weld, its craters and both toes";
-            case FUSION -> "look for incomplete fusion along both toes";
-            case CRATER -> "look at the craters: each filled to the size";
-            case OVERLAP -> "look for overlap along both toes";
-            case PROFILE -> "look along the face: flat to slightly convex, no underfill; or read the convexity";
+            case READINESS -> "answer whether the weld is ready to be inspected";
+            case CRACK -> "inspect for cracks along the weld, its craters and both toes";
+            case FUSION -> "inspect for incomplete fusion along both toes";
+            case CRATER -> "inspect the craters: each filled to the size";
+            case OVERLAP -> "inspect for overlap along both toes";
+            case PROFILE -> "inspect along the face: flat to slightly convex, no underfill; or read the convexity";
             case SIZE -> "read the legs, or try the blade, along the weld";
             case LENGTH -> "measure the weld's length";
             case AS_DRAWN -> "compare the weld with the drawing: place, returns, tabs, backing";
-            case UNDERCUT -> "look for undercut along both toes";
-            case POROSITY -> "look for pores along the face";
-            case ARC_STRIKE -> "look for arc strikes beside the weld";
-            case SLAG -> "look for slag at the toes and open on the face";
-            case SPATTER -> "look for loose spatter";
-            case ROOT -> "look at the root side";
+            case UNDERCUT -> "inspect for undercut along both toes";
+            case POROSITY -> "inspect for pores along the face";
+            case ARC_STRIKE -> "inspect for arc strikes beside the weld";
+            case SLAG -> "inspect for slag at the toes and open on the face";
+            case SPATTER -> "inspect for loose spatter";
+            case ROOT -> "inspect the root side";
             case MISALIGNMENT -> "measure the alignment across the joint";
         };
     }

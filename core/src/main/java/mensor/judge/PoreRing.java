@@ -3,11 +3,11 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.Indication;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.SpanSet;
-import mensor.look.Indication;
 
 /**
  * Pores that each lie somewhere along a stretch, and whether some two are surely nearer than a window. On a closed weld the
@@ -19,10 +19,10 @@ final class PoreRing {
     private final Length window;
     private final List<Span> pores = new ArrayList<>();
 
-    PoreRing(Ruler ruler, List<Found<Indication.Porosity>> found, Length window) {
+    PoreRing(Ruler ruler, List<Occurrence<Indication.Porosity>> found, Length window) {
         this.ruler = ruler;
         this.window = window;
-        for (Found<Indication.Porosity> f : found) {
+        for (Occurrence<Indication.Porosity> f : found) {
             Span s = f.what().span();
             Length from = ruler.place(s.from());
             Length extent = s.wraps() ? s.extent().plus(ruler.length()) : s.extent();

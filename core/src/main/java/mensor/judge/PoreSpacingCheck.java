@@ -8,11 +8,11 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 
 /**
  * Any visible pore counts: none too large, and no two with their centres nearer than the window is wide. Where pores are known
@@ -36,17 +36,19 @@ final class PoreSpacingCheck {
 
     /** There is at least one pore. */
     void judge(Finding.Builder finding) {
-        List<Found<Indication.Porosity>> recorded = Found.indications(inspection, Indication.Porosity.class);
-        List<Found<Indication.Porosity>> found =
+        List<Occurrence<Indication.Porosity>> recorded = Occurrence.indications(inspection, Indication.Porosity.class);
+        List<Occurrence<Indication.Porosity>> found =
                 recorded.stream().filter(f -> f.what().diameter().isPositive()).toList();
         String allowed = "one in any " + rule.window().shownWithUnit() + ", none over "
                 + rule.most().shownWithUnit();
         finding.allowed(allowed);
         if (found.isEmpty()) {
-            finding.measured("0").indications(Found.indices(recorded)).accept(Why.NOTHING_THERE.of("of diameter 0"));
+            finding.measured("0")
+                    .indications(Occurrence.indices(recorded))
+                    .accept(Why.NOTHING_THERE.of("of diameter 0"));
             return;
         }
-        Found<Indication.Porosity> largest = found.stream()
+        Occurrence<Indication.Porosity> largest = found.stream()
                 .max(Comparator.comparing(f -> f.what().diameter()))
                 .orElseThrow();
         if (largest.what().diameter().isOver(rule.most())) {
@@ -61,7 +63,7 @@ final class PoreSpacingCheck {
         }
         List<Somewhere> pores = laidOut(found);
         long all = found.stream().mapToLong(f -> f.what().count()).sum();
-        finding.measured(all == 1 ? "1 pore" : all + " pores").indications(Found.indices(found));
+        finding.measured(all == 1 ? "1 pore" : all + " pores").indications(Occurrence.indices(found));
         Optional<Span> broken = surelyBroken(pores);
         boolean kept = broken.isEmpty() && surelyKept(pores);
         if (!kept && broken.isEmpty() && all <= MOST_PLACED) {
@@ -80,10 +82,10 @@ final class PoreSpacingCheck {
     }
 
     /** Each pore once; on a closed weld those near the datum once more, a turn further on. */
-    private List<Somewhere> laidOut(List<Found<Indication.Porosity>> found) {
+    private List<Somewhere> laidOut(List<Occurrence<Indication.Porosity>> found) {
         Ruler ruler = inspection.joint().ruler();
         List<Somewhere> pores = new ArrayList<>();
-        for (Found<Indication.Porosity> f : found) {
+        for (Occurrence<Indication.Porosity> f : found) {
             Span s = f.what().span();
             Length from = ruler.place(s.from());
             Length to = from.plus(s.wraps() ? s.extent().plus(ruler.length()) : s.extent());

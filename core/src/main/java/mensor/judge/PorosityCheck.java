@@ -2,10 +2,10 @@ package mensor.judge;
 
 import java.util.List;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 
 /** Pores from a diameter up against sums of diameters in windows; every visible pore is taken as a piping one. */
 final class PorosityCheck {
@@ -18,8 +18,8 @@ final class PorosityCheck {
     }
 
     void judge(Finding.Builder finding) {
-        List<Found<Indication.Porosity>> found = Found.indications(inspection, Indication.Porosity.class);
-        List<Found<Indication.Porosity>> counted = found.stream()
+        List<Occurrence<Indication.Porosity>> found = Occurrence.indications(inspection, Indication.Porosity.class);
+        List<Occurrence<Indication.Porosity>> counted = found.stream()
                 .filter(f -> !f.what().diameter().isUnder(rule.countedFrom()))
                 .toList();
         finding.trace("every visible pore is taken as a piping pore; those of "
@@ -77,7 +77,7 @@ final class PorosityCheck {
             Finding.Builder finding,
             Rule.WindowSum limit,
             PoreWindow.Sum sum,
-            List<Found<Indication.Porosity>> counted) {
+            List<Occurrence<Indication.Porosity>> counted) {
         Length total = sum.total().in(inspection.units());
         return finding.measured(total.shownWithUnit() + " in " + limit.window().shown())
                 .allowed(limit.sum().shownWithUnit() + " in any "
@@ -87,7 +87,7 @@ final class PorosityCheck {
                 .span(sum.span())
                 .indications(counted.stream()
                         .filter(f -> touches(sum.span(), f.what().span()))
-                        .map(Found::index)
+                        .map(Occurrence::index)
                         .toList());
     }
 

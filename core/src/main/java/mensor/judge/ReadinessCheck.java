@@ -5,9 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
-import mensor.look.Conditions;
-import mensor.look.Indication;
-import mensor.look.Inspection;
+import mensor.inspection.Conditions;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 
 /** Whether the weld is ready to be judged: cleaned, cool, bare, in the light, and after its wait. */
 final class ReadinessCheck {
@@ -38,13 +38,13 @@ final class ReadinessCheck {
             wanting.add("coated");
             finding.ask(Ask.Kind.REMOVE_COATING.of());
         }
-        boolean covering = Found.indications(inspection, Indication.Slag.class).stream()
+        boolean covering = Occurrence.indications(inspection, Indication.Slag.class).stream()
                 .anyMatch(f -> !f.what().trapped());
         if (covering) {
             wanting.add("slag still covers the weld");
             finding.ask(Ask.Kind.CLEAN_FIRST.of("slag"));
         }
-        boolean loose = Found.indications(inspection, Indication.Spatter.class).stream()
+        boolean loose = Occurrence.indications(inspection, Indication.Spatter.class).stream()
                 .anyMatch(f -> f.what().loose());
         if (loose) {
             wanting.add("loose spatter");
@@ -88,7 +88,7 @@ final class ReadinessCheck {
 
     private void delayed(Rule.Readiness rule, List<String> wanting, Optional<BigDecimal> hours) {
         BigDecimal wait = BigDecimal.valueOf(rule.delayHours());
-        finding.trace("this steel can crack late: looked at no sooner than " + wait + " h after the last welding");
+        finding.trace("this steel can crack late: inspected no sooner than " + wait + " h after the last welding");
         if (hours.isEmpty()) {
             wanting.add("hours since welding not recorded");
             finding.ask(Ask.Kind.RECORD_HOURS.of(wait));

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mensor.criteria.Rule;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 
 /**
  * The root of a weld made from one side: incomplete penetration and burn-through reject, undercut at the root by its own
@@ -29,7 +29,7 @@ final class RootCheck {
     static boolean isRecorded(Inspection inspection) {
         boolean seen = inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT);
         return seen
-                || Found.readings(inspection, Reading.Station.class).stream()
+                || Occurrence.readings(inspection, Reading.Station.class).stream()
                         .anyMatch(f -> f.what().rootReinforcement().isPresent()
                                 || f.what().rootWidth().isPresent());
     }
@@ -45,14 +45,14 @@ final class RootCheck {
 
     /** Those indications, and the readings of a root flush or above (1), or flush or below (−1), as positive depths. */
     private static List<DepthCheck.Measured> depths(Inspection inspection, Class<? extends Indication> kind, int sign) {
-        Stream<DepthCheck.Measured> read = Found.readings(inspection, Reading.Station.class).stream()
+        Stream<DepthCheck.Measured> read = Occurrence.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> f.what().rootReinforcement().isPresent())
                 .filter(f -> f.what().rootReinforcement().get().signum() != -sign)
                 .map(f -> {
                     Length height = f.what().rootReinforcement().get();
                     return DepthCheck.Measured.ofReading(f, sign < 0 ? height.negate() : height);
                 });
-        return Stream.concat(Found.indications(inspection, kind).stream().map(DepthCheck.Measured::of), read)
+        return Stream.concat(Occurrence.indications(inspection, kind).stream().map(DepthCheck.Measured::of), read)
                 .toList();
     }
 
@@ -95,7 +95,7 @@ final class RootCheck {
     /** A width of the root tells nothing of how it is; a height of zero is a flush root. */
     private boolean isJudged() {
         return inspection.indications().stream().anyMatch(i -> i.criterion() == Criterion.ROOT)
-                || Found.readings(inspection, Reading.Station.class).stream()
+                || Occurrence.readings(inspection, Reading.Station.class).stream()
                         .anyMatch(f -> f.what().rootReinforcement().isPresent());
     }
 

@@ -1,10 +1,10 @@
 package mensor.judge;
 
 import java.util.Optional;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Unit;
-import mensor.look.Reading;
 import mensor.weld.Dihedral;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Unit;
-import mensor.look.Reading;
 import mensor.weld.Joint;
 
 /**

@@ -2,7 +2,7 @@ package mensor.judge;
 
 import java.util.List;
 import java.util.Optional;
-import mensor.look.Deviation;
+import mensor.inspection.Deviation;
 
 /**
  * What the contract and the Engineer say beside the book and its addenda.

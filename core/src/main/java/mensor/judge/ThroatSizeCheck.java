@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Joint;
 
 /**
@@ -47,7 +47,7 @@ final class ThroatSizeCheck {
         this.ruler = joint.ruler();
         SpanSet welded = ShortSums.welded(joint);
         SectionThroat.Reader sections = new SectionThroat.Reader(joint);
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             Length place = ruler.place(f.what().at());
             boolean onWeld = ruler.isOn(welded, f.what().at());
             sections.of(f.what())
@@ -55,7 +55,7 @@ final class ThroatSizeCheck {
                             .add(new At(f.index(), f.what(), place, t, isNominal(f.what(), t))));
         }
         List<Span> blades = new ArrayList<>();
-        for (Found<Reading.Blade> f : Found.readings(inspection, Reading.Blade.class)) {
+        for (Occurrence<Reading.Blade> f : Occurrence.readings(inspection, Reading.Blade.class)) {
             RealLength size = RealLength.of(f.what().atLeast());
             RealLength throat =
                     joint.throat().isPresent() ? size : joint.dihedral().throatOf(size, joint.legs());
@@ -63,9 +63,9 @@ final class ThroatSizeCheck {
                 blades.addAll(ruler.straight(List.of(f.what().span())).spans());
             }
         }
-        bladeTried = !Found.readings(inspection, Reading.Blade.class).isEmpty();
+        bladeTried = !Occurrence.readings(inspection, Reading.Blade.class).isEmpty();
         goes = SpanSet.of(blades);
-        for (Found<Indication.Undersize> f : Found.indications(inspection, Indication.Undersize.class)) {
+        for (Occurrence<Indication.Undersize> f : Occurrence.indications(inspection, Indication.Undersize.class)) {
             Length read = f.what().least();
             boolean nominal = read.unit() != unit
                     && SectionSize.nominalPair(read)

@@ -1,6 +1,6 @@
 package mensor.judge;
 
-import mensor.look.Criterion;
+import mensor.inspection.Criterion;
 
 /** Something still to be looked at. A clearable one is answered by "looked, none seen". */
 public record Todo(String id, Criterion criterion, String ask, boolean clearable) {}

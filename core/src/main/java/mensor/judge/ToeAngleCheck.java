@@ -4,8 +4,8 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import mensor.criteria.Rule;
-import mensor.look.Inspection;
-import mensor.look.Reading;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 
 /** Toe angles against the least. */
 final class ToeAngleCheck {
@@ -18,7 +18,7 @@ final class ToeAngleCheck {
     }
 
     void judge(Rule.ToeAngle rule) {
-        for (Found<Reading.Station> f : Found.readings(inspection, Reading.Station.class)) {
+        for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             DoubleStream.concat(f.what().toeAngleA().stream(), f.what().toeAngleB().stream())
                     .filter(degrees -> degrees < rule.degrees())
                     .min()
@@ -26,7 +26,7 @@ final class ToeAngleCheck {
         }
     }
 
-    private void lowAngle(Rule.ToeAngle rule, Found<Reading.Station> f, double degrees) {
+    private void lowAngle(Rule.ToeAngle rule, Occurrence<Reading.Station> f, double degrees) {
         String read = BigDecimal.valueOf(degrees).stripTrailingZeros().toPlainString();
         finding.trace("toe angle " + read + "° at " + f.what().at().shown());
         if (finding.isOpen()) {

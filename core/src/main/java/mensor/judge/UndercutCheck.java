@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Rule;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 import mensor.weld.Toe;
 
 /**
@@ -22,14 +22,14 @@ import mensor.weld.Toe;
 final class UndercutCheck {
     private final Inspection inspection;
     private final Rule.Undercut rule;
-    private final List<Found<Indication.Undercut>> found;
+    private final List<Occurrence<Indication.Undercut>> found;
     private final Unit unit;
 
     UndercutCheck(Inspection inspection, Rule.Undercut rule) {
         this.inspection = inspection;
         this.rule = rule;
         this.unit = inspection.units();
-        this.found = Found.indications(inspection, Indication.Undercut.class).stream()
+        this.found = Occurrence.indications(inspection, Indication.Undercut.class).stream()
                 .filter(f -> rule.depths().containsKey(f.what().toe()))
                 .toList();
     }
@@ -41,12 +41,12 @@ final class UndercutCheck {
     /** Judges what was recorded; there is at least one undercut. */
     void judge(Finding.Builder finding) {
         finding.traceEach(found, f -> line(f.what()));
-        List<Found<Indication.Undercut>> tooDeep = new ArrayList<>();
-        List<Found<Indication.Undercut>> counted = new ArrayList<>();
-        List<Found<Indication.Undercut>> tooCoarse = new ArrayList<>();
+        List<Occurrence<Indication.Undercut>> tooDeep = new ArrayList<>();
+        List<Occurrence<Indication.Undercut>> counted = new ArrayList<>();
+        List<Occurrence<Indication.Undercut>> tooCoarse = new ArrayList<>();
         Length deepestLimit = null;
-        Found<Indication.Undercut> deepest = null;
-        for (Found<Indication.Undercut> f : found) {
+        Occurrence<Indication.Undercut> deepest = null;
+        for (Occurrence<Indication.Undercut> f : found) {
             Length depth = f.what().deep();
             boolean shallow = !depth.isOver(rule.depths().get(f.what().toe()).anyLength());
             Length limit = limit(f.what());
@@ -81,7 +81,7 @@ final class UndercutCheck {
                 Length limit = limit(first);
                 finding.atMost(first.deep().in(unit), limit)
                         .span(first.span())
-                        .indications(Found.indices(tooCoarse))
+                        .indications(Occurrence.indices(tooCoarse))
                         .incomplete(
                                 GaugeLimit.tooCoarse(division, limit),
                                 GaugeLimit.finerGauge("undercut", first.span().shown()));
@@ -127,16 +127,16 @@ final class UndercutCheck {
         }
     }
 
-    private void rejectDepth(Finding.Builder finding, List<Found<Indication.Undercut>> tooDeep) {
-        Found<Indication.Undercut> worst = tooDeep.get(0);
-        for (Found<Indication.Undercut> f : tooDeep) {
+    private void rejectDepth(Finding.Builder finding, List<Occurrence<Indication.Undercut>> tooDeep) {
+        Occurrence<Indication.Undercut> worst = tooDeep.get(0);
+        for (Occurrence<Indication.Undercut> f : tooDeep) {
             worst = excess(f.what()).isOver(excess(worst.what())) ? f : worst;
         }
         Indication.Undercut u = worst.what();
         Length limit = most(u.toe());
         finding.atMost(u.deep().in(unit), limit)
                 .span(u.span())
-                .indications(Found.indices(tooDeep))
+                .indications(Occurrence.indices(tooDeep))
                 .reject(Why.UNDERCUT_TOO_DEEP.of(name(u.toe()), u.span(), u.deep(), limit));
     }
 
@@ -155,7 +155,8 @@ final class UndercutCheck {
         return u.deep().minus(most(u.toe()));
     }
 
-    private void rejectSum(Finding.Builder finding, WindowsByToe windows, List<Found<Indication.Undercut>> counted) {
+    private void rejectSum(
+            Finding.Builder finding, WindowsByToe windows, List<Occurrence<Indication.Undercut>> counted) {
         WorstWindow w = windows.governing();
         SpanSet window = inspection.joint().ruler().straight(List.of(w.span()));
         List<Integer> inWindow = counted.stream()
@@ -164,7 +165,7 @@ final class UndercutCheck {
                         .anyMatch(s -> window.intersect(SpanSet.of(List.of(s)))
                                 .total(unit)
                                 .isPositive()))
-                .map(Found::index)
+                .map(Occurrence::index)
                 .toList();
         boolean perToeAccepts = !inspection.undercutPerToe()
                 && windows.byToe.values().stream().noneMatch(x -> x.sum().isOver(rule.accumulated()));
@@ -191,8 +192,8 @@ final class UndercutCheck {
     private void accept(
             Finding.Builder finding,
             WindowsByToe windows,
-            List<Found<Indication.Undercut>> counted,
-            Found<Indication.Undercut> deepest,
+            List<Occurrence<Indication.Undercut>> counted,
+            Occurrence<Indication.Undercut> deepest,
             Length deepestLimit) {
         if (counted.isEmpty()) {
             finding.atMost(deepest.what().deep().in(unit), deepestLimit)
@@ -211,7 +212,7 @@ final class UndercutCheck {
                 .margin(rule.accumulated().minus(w.sum()))
                 .numbers(Finding.Numbers.atMost(w.sum().in(unit), rule.accumulated()))
                 .span(w.span())
-                .indications(Found.indices(counted))
+                .indications(Occurrence.indices(counted))
                 .accept(Why.UNDERCUT_SUM_WITHIN.of(sumText(w), w.span(), rule.accumulated()));
     }
 
@@ -221,7 +222,7 @@ final class UndercutCheck {
         private final Map<Toe, WorstWindow> byToe = new EnumMap<>(Toe.class);
         private final WorstWindow together;
 
-        WindowsByToe(List<Found<Indication.Undercut>> counted) {
+        WindowsByToe(List<Occurrence<Indication.Undercut>> counted) {
             for (Toe toe : rule.depths().keySet()) {
                 List<Span> spans = counted.stream()
                         .filter(f -> f.what().toe() == toe)

@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Joint;
 import mensor.weld.Toe;
 
@@ -178,8 +178,8 @@ public final class WalkGuide {
     private String words(Todo t) {
         String title = t.criterion().title();
         return ALONG_THE_TOES.contains(t.criterion())
-                ? title + ": walk " + joint.toeName(Toe.A) + " to the end, then " + joint.toeName(Toe.B)
-                : title + ": look along the whole weld";
+                ? title + ": inspect " + joint.toeName(Toe.A) + " to the end, then " + joint.toeName(Toe.B)
+                : title + ": inspect the whole weld";
     }
 
     /** What else must be measured; of the size only what no station would answer. */

@@ -3,7 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
-import mensor.look.Verdict;
+import mensor.inspection.Verdict;
 
 /**
  * A criterion's finding out of those of its parts: it is as its worst part, with the numbers and the place of the part that

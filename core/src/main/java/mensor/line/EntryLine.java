@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import mensor.inspection.Criterion;
+import mensor.inspection.Entry;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.line.Kinds.Kind;
-import mensor.look.Criterion;
-import mensor.look.Entry;
 import mensor.weld.Joint;
 import mensor.weld.Named;
 import mensor.weld.Toe;
@@ -31,7 +31,7 @@ public final class EntryLine {
     }
 
     /** One entry, in the fields of the inspection format, as typed. */
-    public record Put(Entry.Sort sort, Map<String, String> fields) {}
+    public record TypedEntry(Entry.Sort sort, Map<String, String> fields) {}
 
     /**
      * What became of a line.
@@ -44,8 +44,8 @@ public final class EntryLine {
      * @param expects what may come next
      * @param completions words that may stand where the line ends
      */
-    public record Understood(
-            List<Put> puts,
+    public record Parse(
+            List<TypedEntry> puts,
             String kind,
             Optional<String> problem,
             int from,
@@ -65,7 +65,7 @@ public final class EntryLine {
     }
 
     /** @param before the kind of the line before, or empty */
-    public Understood read(String line, String before) {
+    public Parse read(String line, String before) {
         List<Token> tokens = tokens(line);
         if (tokens.isEmpty()) {
             return open(before, List.of("a kind"), Kinds.beginning(""));
@@ -108,16 +108,16 @@ public final class EntryLine {
         return tokens;
     }
 
-    private static Understood open(String kind, List<String> expects, List<String> completions) {
-        return new Understood(List.of(), kind, Optional.empty(), 0, 0, expects, completions);
+    private static Parse open(String kind, List<String> expects, List<String> completions) {
+        return new Parse(List.of(), kind, Optional.empty(), 0, 0, expects, completions);
     }
 
-    private static Understood wrong(String kind, Token at, String problem) {
-        return new Understood(List.of(), kind, Optional.of(problem), at.from(), at.to(), List.of(), List.of());
+    private static Parse wrong(String kind, Token at, String problem) {
+        return new Parse(List.of(), kind, Optional.of(problem), at.from(), at.to(), List.of(), List.of());
     }
 
-    private Understood none(List<Token> tokens, String before) {
-        List<Put> puts = new ArrayList<>();
+    private Parse none(List<Token> tokens, String before) {
+        List<TypedEntry> puts = new ArrayList<>();
         List<String> left = new ArrayList<>();
         for (Criterion c : Criterion.values()) {
             if (c.clearable()) {
@@ -130,16 +130,16 @@ public final class EntryLine {
                 List<String> begun =
                         left.stream().filter(l -> l.startsWith(t.text())).toList();
                 return begun.isEmpty()
-                        ? wrong(before, t, "\"" + t.text() + "\" is no criterion that a look can clear")
+                        ? wrong(before, t, "\"" + t.text() + "\" is no criterion that an inspection can clear")
                         : open(before, List.of("a criterion"), begun);
             }
             left.remove(t.text());
-            puts.add(new Put(Entry.Sort.CLEAR, Map.of("criterion", t.text())));
+            puts.add(new TypedEntry(Entry.Sort.CLEAR, Map.of("criterion", t.text())));
         }
-        return new Understood(puts, before, Optional.empty(), 0, 0, List.of("a criterion that was looked for"), left);
+        return new Parse(puts, before, Optional.empty(), 0, 0, List.of("a criterion that was looked for"), left);
     }
 
-    private Understood of(Kind kind, List<Token> tokens) {
+    private Parse of(Kind kind, List<Token> tokens) {
         Reading best = null;
         for (Reading r : new Matcher(kind, tokens).readings()) {
             if (best == null || r.isBetterThan(best)) {
@@ -161,7 +161,7 @@ public final class EntryLine {
             fields.put("from", "0");
             fields.put("to", joint.length().toString());
         }
-        return new Understood(puts(kind, fields), kind.word(), Optional.empty(), 0, 0, expects, completions);
+        return new Parse(puts(kind, fields), kind.word(), Optional.empty(), 0, 0, expects, completions);
     }
 
     /** The kinds that a line can put down, with a line for each, for the card that shows them. */
@@ -195,7 +195,7 @@ public final class EntryLine {
     }
 
     /** "At most 1/16, over 1/32 only from–to" is two stretches: the shallow one all along, the deep one where it is deep. */
-    private static List<Put> puts(Kind kind, Map<String, String> fields) {
+    private static List<TypedEntry> puts(Kind kind, Map<String, String> fields) {
         Map<String, String> whole = new LinkedHashMap<>();
         if (!kind.kind().isEmpty()) {
             whole.put("kind", kind.kind());
@@ -207,13 +207,13 @@ public final class EntryLine {
         });
         Entry.Sort sort = kind.sort();
         if (!fields.containsKey("over.depth")) {
-            return List.of(new Put(sort, whole));
+            return List.of(new TypedEntry(sort, whole));
         }
         Map<String, String> deep = new LinkedHashMap<>(whole);
         deep.put("from", fields.get("over.from"));
         deep.put("to", fields.get("over.to"));
         whole.put("depth", fields.get("over.depth"));
-        return List.of(new Put(sort, whole), new Put(sort, deep));
+        return List.of(new TypedEntry(sort, whole), new TypedEntry(sort, deep));
     }
 
     /**
@@ -338,7 +338,7 @@ public final class EntryLine {
                         return "one of "
                                 + String.join(
                                         ", ",
-                                        a.words().keySet().stream().sorted().toList()) + " is wanted";
+                                        a.words().keySet().stream().sorted().toList()) + " is required";
                     }
                     next(argument, token + 1, fields, joined, stands);
                 }

@@ -16,9 +16,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mensor.look.Entry;
-import mensor.look.IndicationField;
-import mensor.look.IndicationKind;
+import mensor.inspection.Entry;
+import mensor.inspection.IndicationField;
+import mensor.inspection.IndicationKind;
 
 /** What can be put down in one line: a kind's words, then its arguments in the order in which a hand chalks them. */
 final class Kinds {

@@ -307,7 +307,7 @@ public final class PassPlanner {
         mensor.weld.Groove g = joint.groove()
                 .orElseThrow(() -> new InvalidField(
                         "joint.groove",
-                        "the preparation is wanted for a plan: prep, includedAngle, rootFace, rootOpening"));
+                        "the preparation is required for a plan: prep, includedAngle, rootFace, rootOpening"));
         Preparation prep = g.prep().isEmpty()
                 ? Preparation.V
                 : g.preparation()
@@ -328,7 +328,7 @@ public final class PassPlanner {
             return new WeldMetal.Groove(t, t, opening, 0);
         }
         double angle = g.includedAngle()
-                .orElseThrow(() -> new InvalidField("joint.groove.includedAngle", "is wanted for a plan"));
+                .orElseThrow(() -> new InvalidField("joint.groove.includedAngle", "is required for a plan"));
         boolean half = prep.isDouble();
         double depth = half ? t / 2 : t;
         double land = half ? face / 2 : face;

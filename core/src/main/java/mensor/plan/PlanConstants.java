@@ -118,7 +118,7 @@ public record PlanConstants(
             throw new InvalidField(
                     "constants." + field,
                     "between " + mensor.weld.Range.plain(least) + " and "
-                            + mensor.weld.Range.plain(Math.round(most * 1000) / 1000.0) + " is wanted, got " + value);
+                            + mensor.weld.Range.plain(Math.round(most * 1000) / 1000.0) + " is required, got " + value);
         }
     }
 

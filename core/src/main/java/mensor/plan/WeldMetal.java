@@ -42,7 +42,7 @@ public final class WeldMetal {
     public record Groove(double depth, double rootFace, double opening, double slope) {
         public Groove {
             if (!(depth > 0 && rootFace >= 0 && opening >= 0 && slope >= 0)) {
-                throw new InvalidField("joint.groove", "a depth over zero, and no measure below it, are wanted");
+                throw new InvalidField("joint.groove", "a depth over zero, and no measure below it, are required");
             }
             if (rootFace > depth) {
                 throw new InvalidField("joint.groove.rootFace", "is over the depth of the groove");

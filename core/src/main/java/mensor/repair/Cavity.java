@@ -12,13 +12,13 @@ public record Cavity(double depth, double includedDegrees, double rootRadius) {
     /** @throws InvalidField naming what cannot be */
     public Cavity {
         if (!(depth > 0)) {
-            throw new InvalidField("depth", "a depth over zero is wanted");
+            throw new InvalidField("depth", "a depth over zero is required");
         }
         if (!(includedDegrees >= 0 && includedDegrees < 180)) {
-            throw new InvalidField("includedDegrees", "0 to under 180 degrees are wanted");
+            throw new InvalidField("includedDegrees", "0 to under 180 degrees are required");
         }
         if (!(rootRadius >= 0)) {
-            throw new InvalidField("rootRadius", "a radius not below zero is wanted");
+            throw new InvalidField("rootRadius", "a radius not below zero is required");
         }
     }
 

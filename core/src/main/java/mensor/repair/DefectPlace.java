@@ -7,13 +7,13 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 
 /**
  * One rejected place: an indication that decides a rejecting finding, a run of readings that do, or the finding's own stretch

@@ -2,8 +2,8 @@ package mensor.repair;
 
 import java.util.List;
 import java.util.Optional;
-import mensor.look.Criterion;
-import mensor.look.IndicationKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.IndicationKind;
 import mensor.weld.Named;
 
 /**

@@ -3,8 +3,8 @@ package mensor.repair;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
-import mensor.look.CrackPlace;
-import mensor.look.Indication;
+import mensor.inspection.CrackPlace;
+import mensor.inspection.Indication;
 import mensor.weld.Named;
 
 /**
@@ -30,10 +30,13 @@ public enum HoldKind implements Named {
             "steel",
             "the steel is not one that the preheat table knows: no number until it is known",
             RepairState.WELDED),
-    REPLACE("replace", "the contract wants the Engineer's approval before a weld is replaced", RepairState.EXCAVATED),
+    REPLACE(
+            "replace",
+            "the contract requires the Engineer's approval before a weld is replaced",
+            RepairState.EXCAVATED),
     CUTTING_APART(
             "cutting-apart",
-            "the contract wants the Engineer's approval before a member is cut apart",
+            "the contract requires the Engineer's approval before a member is cut apart",
             RepairState.EXCAVATED);
 
     /** What a contract may add. */

@@ -6,15 +6,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import mensor.criteria.CriteriaBook;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Verdict;
 import mensor.judge.Finding;
 import mensor.judge.Judge;
 import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Verdict;
 
 /**
  * The shortest stretch whose correction clears a rejecting finding, found by judging the look again with it corrected. One

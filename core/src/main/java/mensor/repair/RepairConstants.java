@@ -57,16 +57,16 @@ public record RepairConstants(
             }
             boolean mayBeNought = name.equals("includedDegrees") || name.equals("rootRadius") || name.equals("runIn");
             if (!Double.isFinite(value) || value < 0 || value == 0 && !mayBeNought) {
-                throw new InvalidField(name, "a number over zero is wanted, got " + value);
+                throw new InvalidField(name, "a number over zero is required, got " + value);
             }
             all.put(name, value);
         });
         if (all.get("includedDegrees") >= 180) {
-            throw new InvalidField("includedDegrees", "under 180 degrees are wanted");
+            throw new InvalidField("includedDegrees", "under 180 degrees are required");
         }
         if (all.get("beyondCrack") < 2 * INCH - 0.8) {
             throw new InvalidField(
-                    "beyondCrack", "the code wants 2 in [50 mm] of sound metal beyond each end of a crack");
+                    "beyondCrack", "the code requires 2 in [50 mm] of sound metal beyond each end of a crack");
         }
         return new RepairConstants(
                 all.get("includedDegrees"),

@@ -7,16 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Joint;
 import mensor.weld.MinimumPreheat;
 import mensor.weld.Pass;
@@ -351,7 +351,7 @@ public final class RepairPlanner {
             steps.add(
                     i instanceof Indication.Crack
                             ? "prove by MT or PT that the crack is gone, and have it seen"
-                            : "look into the cavity: clean, sound, walls that a rod can reach");
+                            : "inspect the cavity: clean, sound, walls that a rod can reach");
         }
         steps.addAll(work(disposition, numbers));
         return List.copyOf(steps);
@@ -396,7 +396,7 @@ public final class RepairPlanner {
         }
         if (disposition != Disposition.REFER && disposition != Disposition.ACCEPT_AS_IS) {
             steps.add(
-                    "look again by the same criteria: at least 2 in [50 mm] to each side, both toes, the reverse face, every ground place"
+                    "re-inspect by the same criteria: at least 2 in [50 mm] to each side, both toes, the reverse face, every ground place"
                             + (isQuenchedAndTempered() && welds ? "; not before 48 h after the repair" : ""));
             steps.add("then the same further tests as the weld had, MT, PT, UT or RT, over the repaired stretch");
         }

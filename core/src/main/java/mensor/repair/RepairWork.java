@@ -5,11 +5,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import mensor.judge.LookAgain;
+import mensor.inspection.Indication;
+import mensor.judge.Reinspection;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
-import mensor.look.Indication;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.MinimumPreheat;
@@ -114,8 +114,8 @@ public final class RepairWork {
             need(problems, s.depth().filter(Length::isPositive).isPresent(), "depth", "how deep it went");
         }
         if (placed && p.isCrack()) {
-            SpanSet wanted = SpanSet.of(
-                    LookAgain.stretches(p.joint(), List.of(p.ends().or(p::place).orElseThrow())));
+            SpanSet wanted = SpanSet.of(Reinspection.stretches(
+                    p.joint(), List.of(p.ends().or(p::place).orElseThrow())));
             boolean reaches = wanted.minus(
                             p.joint().ruler().straight(List.of(s.span().orElseThrow())))
                     .isEmpty();
@@ -135,7 +135,7 @@ public final class RepairWork {
                 s.clean().orElse(false),
                 "clean",
                 "the cavity is accepted only clean and sound: go on until it is");
-        need(problems, s.seenBy().filter(n -> !n.isBlank()).isPresent(), "seenBy", "who looked at it");
+        need(problems, s.seenBy().filter(n -> !n.isBlank()).isPresent(), "seenBy", "who inspected it");
         if (p.isCrack()) {
             boolean proven = s.proof().filter(List.of("MT", "PT")::contains).isPresent();
             need(problems, proven, "proof", "MT or PT proves that the crack is gone");
@@ -171,7 +171,7 @@ public final class RepairWork {
             if (!beside && span.from().compareTo(span.to()) != 0) {
                 p.joint().checkWithin("", span);
             } else if (!beside) {
-                throw new InvalidField("to", "a stretch is wanted: it ends behind where it begins");
+                throw new InvalidField("to", "a stretch is required: it ends behind where it begins");
             }
         } catch (InvalidField e) {
             problems.add(new InvalidField(e.field().replaceFirst("^\\.", ""), e.problem()));
@@ -206,7 +206,7 @@ public final class RepairWork {
                             .filter(t ->
                                     t.compareTo(BigDecimal.valueOf(s.celsius() ? m.celsius() : m.fahrenheit())) < 0)
                             .ifPresent(t -> warnings.add("preheat read " + t.toPlainString()
-                                    + (s.celsius() ? " °C" : " °F") + "; at least " + m.shown() + " is wanted")));
+                                    + (s.celsius() ? " °C" : " °F") + "; at least " + m.shown() + " is required")));
         }
         if (to == RepairState.CAVITY_ACCEPTED) {
             s.left().ifPresent(left -> {

@@ -429,7 +429,7 @@ public final class Joint {
             }
             positive("length", length);
             if (members.isEmpty() || members.size() > 2) {
-                throw new InvalidField("members", "one or two members are wanted, got " + members.size());
+                throw new InvalidField("members", "one or two members are required, got " + members.size());
             }
             together("corner", corner != null, connection == Connection.CORNER, "connection corner");
             if (legs == LegMeaning.EQUIVALENT) {

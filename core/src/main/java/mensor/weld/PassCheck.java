@@ -153,7 +153,7 @@ public final class PassCheck {
         }
         double t = logged.measuredTemperature().getAsDouble();
         if (w.preheatF().isPresent() && t < w.preheatF().getAsDouble()) {
-            fault((first ? "preheat " : "interpass ") + Range.plain(t) + " °F; " + w.name() + " wants at least "
+            fault((first ? "preheat " : "interpass ") + Range.plain(t) + " °F; " + w.name() + " requires at least "
                     + Range.plain(w.preheatF().getAsDouble()) + " °F");
         }
         if (w.interpassMaxF().isPresent() && t > w.interpassMaxF().getAsDouble()) {

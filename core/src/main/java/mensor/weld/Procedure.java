@@ -50,7 +50,7 @@ public record Procedure(
                     "interpassMaxF", "is under the preheat, " + Range.plain(preheatF.getAsDouble()) + " °F");
         }
         if (passes.isEmpty()) {
-            throw new InvalidField("passes", "at least one pass is wanted");
+            throw new InvalidField("passes", "at least one pass is required");
         }
         for (int i = 0; i < passes.size(); i++) {
             for (int j = 0; j < i; j++) {

@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import mensor.inspection.CrackPlace;
+import mensor.inspection.Face;
+import mensor.inspection.Indication;
 import mensor.judge.Station;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.CrackPlace;
-import mensor.look.Face;
-import mensor.look.Indication;
 import mensor.weld.ArcLength;
 import mensor.weld.Gap;
 import mensor.weld.Polarity;
@@ -324,34 +324,34 @@ class NumberedCausesTest {
                 line("25", first(horizontal().seen(new Indication.ShortWeld(in("1")))), MANIPULATION, true));
     }
 
-    private static Traced first(Scene s) {
+    private static CauseTrace first(Scene s) {
         return s.traced();
     }
 
-    private static Traced rejected(Scene s) {
+    private static CauseTrace rejected(Scene s) {
         return s.trace().get(0);
     }
 
-    private static Traced also(Scene s, Situation situation) {
+    private static CauseTrace also(Scene s, Situation situation) {
         return s.trace(situation).get(0);
     }
 
-    private static Traced withStart(Scene s) {
+    private static CauseTrace withStart(Scene s) {
         return s.around(new Surroundings(
                         List.of(), List.of(in("9")), List.of(), Optional.empty(), mensor.weld.Steel.UNKNOWN, List.of()))
                 .trace()
                 .get(0);
     }
 
-    private static Arguments line(String line, Traced traced, CauseClass cause, boolean leads) {
+    private static Arguments line(String line, CauseTrace traced, CauseClass cause, boolean leads) {
         return Arguments.of(line, traced, cause, leads);
     }
 
     @ParameterizedTest(name = "{0}: {2}")
     @MethodSource("lines")
-    void theLineHolds(String line, Traced traced, CauseClass cause, boolean leads) {
+    void theLineHolds(String line, CauseTrace traced, CauseClass cause, boolean leads) {
         List<CauseClass> order =
-                traced.causes().stream().map(Traced.Cause::cause).toList();
+                traced.causes().stream().map(CauseTrace.Cause::cause).toList();
         assertThat(order.subList(0, Math.min(leads ? 1 : 2, order.size())))
                 .as(line + " in " + order)
                 .contains(cause);

@@ -11,13 +11,13 @@ import java.util.OptionalDouble;
 import mensor.cause.Surroundings.BoxLabel;
 import mensor.cause.Surroundings.Remark;
 import mensor.cause.Surroundings.Tried;
+import mensor.inspection.CrackPlace;
+import mensor.inspection.InProcessInspection;
+import mensor.inspection.Indication;
+import mensor.inspection.InspectionItem;
+import mensor.inspection.ProcessQuestion;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
-import mensor.look.CrackPlace;
-import mensor.look.Indication;
-import mensor.look.LookItem;
-import mensor.look.ProcessLook;
-import mensor.look.ProcessQuestion;
-import mensor.look.Verdict;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Range;
@@ -40,7 +40,7 @@ class RulingsTest {
         return horizontal().seen(new Indication.Slag(span("10", "12"), true));
     }
 
-    private static Traced.Cause cause(Traced t, CauseClass c) {
+    private static CauseTrace.Cause cause(CauseTrace t, CauseClass c) {
         return t.causes().stream().filter(x -> x.cause() == c).findFirst().orElseThrow();
     }
 
@@ -50,7 +50,7 @@ class RulingsTest {
 
     @Test
     void withAlternatingCurrentArcBlowNeverLeads() {
-        Traced t = horizontal()
+        CauseTrace t = horizontal()
                 .pass("E6011", 100, Polarity.AC, Technique.STRINGER, Optional.empty(), OptionalDouble.empty())
                 .signs(Sign.ONE_SIDED_SPATTER)
                 .seen(new Indication.Spatter(span("0", "1"), true))
@@ -63,11 +63,11 @@ class RulingsTest {
     void withStringersNoWeaveIsACause() {
         Scene both = horizontal().undercut(Toe.A, "2", "9").undercut(Toe.B, "2", "9");
         assertThat(both.traced().leading().orElseThrow().cause()).isEqualTo(MANIPULATION);
-        Traced stringer =
+        CauseTrace stringer =
                 both.pass(120, Technique.STRINGER).signs(Sign.REPEATS_AT_WEAVE).traced();
-        assertThat(stringer.causes()).extracting(Traced.Cause::cause).doesNotContain(MANIPULATION);
-        assertThat(stringer.ruledOut()).extracting(Traced.RuledOut::cause).contains(MANIPULATION);
-        Traced crater = horizontal()
+        assertThat(stringer.causes()).extracting(CauseTrace.Cause::cause).doesNotContain(MANIPULATION);
+        assertThat(stringer.ruledOut()).extracting(CauseTrace.RuledOut::cause).contains(MANIPULATION);
+        CauseTrace crater = horizontal()
                 .pass(120, Technique.STRINGER)
                 .seen(new Indication.Crater(in("23"), Optional.empty(), Optional.empty()))
                 .traced();
@@ -78,34 +78,34 @@ class RulingsTest {
 
     @Test
     void aSinglePassHasNoSlagBetweenPasses() {
-        Traced t = slag().pass(120, Technique.STRINGER).traced();
-        assertThat(t.ruledOut()).extracting(Traced.RuledOut::cause).contains(CLEANLINESS);
-        Traced two = slag().pass(120, Technique.STRINGER)
+        CauseTrace t = slag().pass(120, Technique.STRINGER).traced();
+        assertThat(t.ruledOut()).extracting(CauseTrace.RuledOut::cause).contains(CLEANLINESS);
+        CauseTrace two = slag().pass(120, Technique.STRINGER)
                 .pass(120, Technique.STRINGER)
                 .traced();
-        assertThat(two.ruledOut()).extracting(Traced.RuledOut::cause).doesNotContain(CLEANLINESS);
+        assertThat(two.ruledOut()).extracting(CauseTrace.RuledOut::cause).doesNotContain(CLEANLINESS);
     }
 
     @Test
     void ampsInsideTheRangeLowerTheCurrentAndDoNotRemoveIt() {
-        Traced none = slag().traced();
-        Traced inside = slag().pass(125, Technique.STRINGER)
+        CauseTrace none = slag().traced();
+        CauseTrace inside = slag().pass(125, Technique.STRINGER)
                 .pass(125, Technique.STRINGER)
                 .traced();
         assertThat(cause(inside, CURRENT_LOW).standing())
                 .isGreaterThanOrEqualTo(cause(none, CURRENT_LOW).standing());
         assertThat(cause(inside, CURRENT_LOW).speaksAgainst()).anyMatch(l -> l.contains("115–130 A"));
-        assertThat(inside.ruledOut()).extracting(Traced.RuledOut::cause).doesNotContain(CURRENT_LOW, CURRENT_HIGH);
+        assertThat(inside.ruledOut()).extracting(CauseTrace.RuledOut::cause).doesNotContain(CURRENT_LOW, CURRENT_HIGH);
     }
 
     @Test
     void verticalAndOverheadWantTheLowerHalf() {
-        Traced flat = fillet(Position.FLAT_FILLET)
+        CauseTrace flat = fillet(Position.FLAT_FILLET)
                 .pass(128, Technique.WEAVE)
                 .undercut(Toe.A, "2", "9")
                 .undercut(Toe.B, "2", "9")
                 .traced();
-        Traced up = fillet(Position.VERTICAL_FILLET)
+        CauseTrace up = fillet(Position.VERTICAL_FILLET)
                 .pass(128, Technique.WEAVE)
                 .undercut(Toe.A, "2", "9")
                 .undercut(Toe.B, "2", "9")
@@ -129,22 +129,23 @@ class RulingsTest {
 
     @Test
     void oneToeIsTheAngleFarAboveTheCurrentAndBothToesTheOtherWayRound() {
-        Traced one = horizontal().undercut(Toe.A, "2", "9").traced();
+        CauseTrace one = horizontal().undercut(Toe.A, "2", "9").traced();
         assertThat(one.leading().orElseThrow().cause()).isEqualTo(WORK_ANGLE);
         assertThat(cause(one, CURRENT_HIGH).standing()).isEqualTo(Standing.UNLIKELY);
-        Traced both =
+        CauseTrace both =
                 horizontal().undercut(Toe.A, "2", "9").undercut(Toe.B, "2", "9").traced();
         assertThat(cause(both, WORK_ANGLE).standing()).isEqualTo(Standing.UNLIKELY);
-        Traced up = fillet(Position.VERTICAL_FILLET).undercut(Toe.A, "2", "9").traced();
+        CauseTrace up =
+                fillet(Position.VERTICAL_FILLET).undercut(Toe.A, "2", "9").traced();
         assertThat(up.causes().indexOf(cause(up, WORK_ANGLE)))
                 .isLessThan(up.causes().indexOf(cause(up, CURRENT_HIGH)));
     }
 
     @Test
     void firstOrLastInchOnlyIsTheStartTheStopOrArcBlow() {
-        Traced t = horizontal().undercut(Toe.B, "23 1/4", "24").traced();
+        CauseTrace t = horizontal().undercut(Toe.B, "23 1/4", "24").traced();
         assertThat(cause(t, ARC_BLOW).speaksFor()).anyMatch(l -> l.contains("within an inch of the weld's end"));
-        Traced middle = horizontal().undercut(Toe.B, "11", "12").traced();
+        CauseTrace middle = horizontal().undercut(Toe.B, "11", "12").traced();
         assertThat(cause(middle, ARC_BLOW).standing())
                 .isGreaterThan(cause(t, ARC_BLOW).standing());
     }
@@ -152,21 +153,21 @@ class RulingsTest {
     @Test
     void aCrackIsNeverPutDownToTheHandAlone() {
         for (CrackPlace where : CrackPlace.values()) {
-            Traced t = horizontal()
+            CauseTrace t = horizontal()
                     .seen(new Indication.Crack(span("10", "11"), Optional.of(where)))
                     .traced();
-            assertThat(t.doubt()).anyMatch(d -> d.contains("never put down to the welder's hand"));
-            assertThat(t.causes()).extracting(Traced.Cause::cause).contains(METALLURGY);
+            assertThat(t.doubt()).anyMatch(d -> d.contains("never laid to the welder's hand"));
+            assertThat(t.causes()).extracting(CauseTrace.Cause::cause).contains(METALLURGY);
         }
     }
 
     @Test
     void whatSeveralDefectsHaveInCommonRanksHigher() {
-        Traced alone = slag().traced();
+        CauseTrace alone = slag().traced();
         Scene two = slag().undercut(Toe.A, "2", "9").signs(Sign.ROPY_BEAD);
-        Traced beside = slag().signs(Sign.ROPY_BEAD).traced();
-        List<Traced> together = two.trace();
-        Traced slagThen = together.stream()
+        CauseTrace beside = slag().signs(Sign.ROPY_BEAD).traced();
+        List<CauseTrace> together = two.trace();
+        CauseTrace slagThen = together.stream()
                 .filter(t -> t.situation() == Situation.SLAG)
                 .findFirst()
                 .orElseThrow();
@@ -182,7 +183,7 @@ class RulingsTest {
 
     @Test
     void aTroubleThatNoSharedCauseExplainsIsSaid() {
-        List<Traced> three = slag().undercut(Toe.A, "2", "9")
+        List<CauseTrace> three = slag().undercut(Toe.A, "2", "9")
                 .signs(Sign.ROPY_BEAD)
                 .seen(new Indication.ArcStrike(in("5"), Optional.of(false), Optional.empty()))
                 .trace();
@@ -194,7 +195,7 @@ class RulingsTest {
 
     @Test
     void theColdPassIsToBeRaisedToAValueOfTheProcedure() {
-        Traced t = slag().pass(100, Technique.STRINGER)
+        CauseTrace t = slag().pass(100, Technique.STRINGER)
                 .around(around(List.of(), List.of(), List.of()))
                 .trace()
                 .get(0);
@@ -207,7 +208,7 @@ class RulingsTest {
     @ParameterizedTest
     @ValueSource(doubles = {131, 140, 170})
     void aHotPassIsToBeLoweredIntoTheProcedure(double amps) {
-        Traced t = horizontal()
+        CauseTrace t = horizontal()
                 .undercut(Toe.A, "2", "9")
                 .undercut(Toe.B, "2", "9")
                 .pass(amps, Technique.STRINGER)
@@ -218,14 +219,14 @@ class RulingsTest {
 
     @Test
     void whatTheProcedureDoesNotAllowIsTheEngineers() {
-        Traced t = slag().pass(130, Technique.STRINGER).traced();
+        CauseTrace t = slag().pass(130, Technique.STRINGER).traced();
         assertThat(cause(t, CURRENT_LOW).change().text()).contains("refer to the welding engineer");
         assertThat(cause(t, CURRENT_LOW).change().to()).isEmpty();
     }
 
     @Test
     void theGeneralTableAloneGivesNoNumber() {
-        Traced t = slag().traced();
+        CauseTrace t = slag().traced();
         assertThat(cause(t, CURRENT_LOW).change().to()).isEmpty();
         assertThat(cause(t, CURRENT_LOW).change().text()).contains("from the procedure or the box label");
     }
@@ -233,8 +234,8 @@ class RulingsTest {
     @Test
     void whatWasTriedAndDidNotHelpSpeaksAgainst() {
         Tried no = new Tried(CURRENT_LOW, "slag", false, "amps 100 to 125 on FB-05: no better");
-        Traced before = slag().pass(100, Technique.STRINGER).trace().get(0);
-        Traced after = slag().pass(100, Technique.STRINGER)
+        CauseTrace before = slag().pass(100, Technique.STRINGER).trace().get(0);
+        CauseTrace after = slag().pass(100, Technique.STRINGER)
                 .around(around(List.of(), List.of(), List.of(no)))
                 .trace()
                 .get(0);
@@ -245,13 +246,13 @@ class RulingsTest {
 
     @Test
     void aRemarkOfTheInProcessLookSpeaksOfTheDefectsAtItsPlace() {
-        ProcessLook.Answer dirty = new ProcessLook.Answer(
+        InProcessInspection.Answer dirty = new InProcessInspection.Answer(
                 ProcessQuestion.SLAG_LINES, false, Optional.empty(), Optional.of(span("11", "14")), "web side");
-        ProcessLook.Answer elsewhere = new ProcessLook.Answer(
+        InProcessInspection.Answer elsewhere = new InProcessInspection.Answer(
                 ProcessQuestion.SLAG_LINES, false, Optional.empty(), Optional.of(span("20", "22")), "");
-        ProcessLook.Answer fine =
-                new ProcessLook.Answer(ProcessQuestion.ROOT, true, Optional.empty(), Optional.empty(), "");
-        Traced t = slag().around(around(Surroundings.remarks(List.of(dirty, fine)), List.of(), List.of()))
+        InProcessInspection.Answer fine =
+                new InProcessInspection.Answer(ProcessQuestion.ROOT, true, Optional.empty(), Optional.empty(), "");
+        CauseTrace t = slag().around(around(Surroundings.remarks(List.of(dirty, fine)), List.of(), List.of()))
                 .trace()
                 .get(0);
         assertThat(t.leading().orElseThrow().cause()).isEqualTo(CLEANLINESS);
@@ -260,7 +261,7 @@ class RulingsTest {
                 .asString()
                 .contains("Slag lines")
                 .contains("at 11–14 (web side)");
-        Traced other = slag().around(around(Surroundings.remarks(List.of(elsewhere)), List.of(), List.of()))
+        CauseTrace other = slag().around(around(Surroundings.remarks(List.of(elsewhere)), List.of(), List.of()))
                 .trace()
                 .get(0);
         assertThat(cause(other, CLEANLINESS).speaksFor()).isEmpty();
@@ -268,7 +269,7 @@ class RulingsTest {
 
     @Test
     void aFitUpThatWasOffSpeaksOfTheDefectsAtItsPlace() {
-        LookItem tight = new LookItem(
+        InspectionItem tight = new InspectionItem(
                 "root-opening",
                 "Root opening",
                 Verdict.REJECT,
@@ -277,11 +278,12 @@ class RulingsTest {
                 "open it",
                 Optional.of(span("9", "13")),
                 "D1.1");
-        LookItem good = new LookItem("offset", "Offset", Verdict.ACCEPT, "0", "1/8 in", "", Optional.empty(), "D1.1");
+        InspectionItem good =
+                new InspectionItem("offset", "Offset", Verdict.ACCEPT, "0", "1/8 in", "", Optional.empty(), "D1.1");
         Scene low = butt(Position.FLAT_GROOVE)
                 .seen(new Indication.IncompletePenetration(span("10", "12"), Optional.empty(), Optional.empty()));
         List<Remark> remarks = Surroundings.fitUp(List.of(tight, good));
-        Traced t = low.around(around(remarks, List.of(), List.of())).trace().get(0);
+        CauseTrace t = low.around(around(remarks, List.of(), List.of())).trace().get(0);
         assertThat(t.leading().orElseThrow().cause()).isEqualTo(FIT_UP);
         assertThat(t.leading().orElseThrow().speaksFor())
                 .contains("fit-up: root opening 1/32 in, allowed 1/8 ± 1/16 in");
@@ -337,7 +339,7 @@ class RulingsTest {
             for (int j = 0; j < kinds.size(); j++) {
                 for (int k = 0; k < kinds.size(); k++) {
                     if (i != j && j != k && i != k) {
-                        Traced among = horizontal()
+                        CauseTrace among = horizontal()
                                 .seen(kinds.get(i))
                                 .seen(kinds.get(j))
                                 .seen(kinds.get(k))
@@ -385,7 +387,7 @@ class RulingsTest {
         List<Sign> seen = new java.util.ArrayList<>();
         List<Sign> absent = new java.util.ArrayList<>();
         int asked = 0;
-        Traced t = slag().traced();
+        CauseTrace t = slag().traced();
         while (t.leading().orElseThrow().standing() != Standing.STRONG && asked < 4) {
             Sign sign = t.next().orElseThrow().sign();
             boolean speaks =
@@ -403,7 +405,7 @@ class RulingsTest {
     @Test
     void aTraceTakesUnderFiveMilliseconds() {
         Scene s = slag().pass(100, Technique.STRINGER).signs(Sign.ROPY_BEAD, Sign.STICK_MARKS);
-        mensor.look.Inspection look = s.look();
+        mensor.inspection.Inspection look = s.look();
         for (int i = 0; i < 200; i++) {
             Tracer.traceAll(look);
         }

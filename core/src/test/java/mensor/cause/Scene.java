@@ -10,14 +10,14 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
 import mensor.criteria.d11.StaticBook;
+import mensor.inspection.Conditions;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Conditions;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.ArcLength;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
@@ -189,13 +189,13 @@ final class Scene {
     }
 
     /** What rejects, and the troubles that were only said. */
-    List<Traced> trace(Situation... also) {
+    List<CauseTrace> trace(Situation... also) {
         Inspection look = look();
         return Tracer.trace(look, Judge.evaluate(look, new StaticBook()), around, List.of(also));
     }
 
     /** The first indication, whatever its verdict. */
-    Traced traced() {
+    CauseTrace traced() {
         return Tracer.traceAll(look()).get(0);
     }
 }

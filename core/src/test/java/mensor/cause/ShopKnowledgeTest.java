@@ -9,13 +9,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mensor.inspection.Conditions;
+import mensor.inspection.CrackPlace;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Conditions;
-import mensor.look.CrackPlace;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 import mensor.weld.ArcLength;
 import mensor.weld.Connection;
 import mensor.weld.Gap;
@@ -55,7 +55,7 @@ class ShopKnowledgeTest {
                 Map.of());
     }
 
-    private static Traced trace(Joint.Builder joint, WeldingRecord record, Indication seen) {
+    private static CauseTrace trace(Joint.Builder joint, WeldingRecord record, Indication seen) {
         Inspection i = new Inspection(
                 joint.build(),
                 Unit.INCH,
@@ -71,8 +71,8 @@ class ShopKnowledgeTest {
         return Tracer.traceAll(i).get(0);
     }
 
-    private static List<CauseClass> firstTwo(Traced t) {
-        return t.causes().stream().limit(2).map(Traced.Cause::cause).toList();
+    private static List<CauseClass> firstTwo(CauseTrace t) {
+        return t.causes().stream().limit(2).map(CauseTrace.Cause::cause).toList();
     }
 
     private static Indication indication(String kind, Span span) {
@@ -142,14 +142,14 @@ class ShopKnowledgeTest {
     @Test
     void aGapUnderTheWeldSpeaksForFitUp() {
         Joint.Builder gapped = joint().gaps(List.of(new Gap(MIDDLE, Length.inches(1, 8))));
-        Traced t = trace(gapped, WeldingRecord.NONE, indication("undersize", MIDDLE));
+        CauseTrace t = trace(gapped, WeldingRecord.NONE, indication("undersize", MIDDLE));
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.FIT_UP);
         assertThat(t.causes().get(0).speaksFor()).anyMatch(l -> l.contains("1/8 in"));
     }
 
     @Test
     void poresAtTheStartAreTheStrikes() {
-        Traced t = trace(joint(), WeldingRecord.NONE, indication("porosity", END));
+        CauseTrace t = trace(joint(), WeldingRecord.NONE, indication("porosity", END));
         assertThat(firstTwo(t)).contains(CauseClass.MANIPULATION);
         assertThat(t.causes()).extracting(c -> c.change().text()).anyMatch(c -> c.contains("strike"));
     }
@@ -165,9 +165,9 @@ class ShopKnowledgeTest {
                 List.of(),
                 List.of(),
                 Map.of());
-        Traced t = trace(joint(), r, indication("porosity", MIDDLE));
+        CauseTrace t = trace(joint(), r, indication("porosity", MIDDLE));
         Map<CauseClass, List<String>> lines =
-                t.causes().stream().collect(Collectors.toMap(Traced.Cause::cause, Traced.Cause::speaksFor));
+                t.causes().stream().collect(Collectors.toMap(CauseTrace.Cause::cause, CauseTrace.Cause::speaksFor));
         assertThat(lines.get(CauseClass.CONSUMABLE)).anyMatch(l -> l.contains("6 h") && l.contains("4 h"));
         assertThat(lines.get(CauseClass.ARC_LONG)).contains("a long arc is recorded");
         assertThat(lines.get(CauseClass.CLEANLINESS)).anyMatch(l -> l.contains("mill scale"));
@@ -178,20 +178,20 @@ class ShopKnowledgeTest {
         Sign[] signs = {Sign.ROPY_BEAD, Sign.COARSE_SPATTER, Sign.FOLLOWS_PATCHES};
         Sign[] reversed = {Sign.FOLLOWS_PATCHES, Sign.COARSE_SPATTER, Sign.ROPY_BEAD};
         List<CauseClass> a = trace(joint(), record(signs), indication("slag", MIDDLE)).causes().stream()
-                .map(Traced.Cause::cause)
+                .map(CauseTrace.Cause::cause)
                 .toList();
         List<CauseClass> b = trace(joint(), record(reversed), indication("slag", MIDDLE)).causes().stream()
-                .map(Traced.Cause::cause)
+                .map(CauseTrace.Cause::cause)
                 .toList();
         assertThat(a).isEqualTo(b);
     }
 
     @Test
     void anAnsweredSignIsNotAskedAgain() {
-        Traced open = trace(joint(), WeldingRecord.NONE, indication("slag", MIDDLE));
+        CauseTrace open = trace(joint(), WeldingRecord.NONE, indication("slag", MIDDLE));
         Sign asked = open.next().orElseThrow().sign();
-        Traced answered = trace(joint(), record(asked), indication("slag", MIDDLE));
-        assertThat(answered.next().map(Traced.NextCheck::sign)).isNotEqualTo(Optional.of(asked));
+        CauseTrace answered = trace(joint(), record(asked), indication("slag", MIDDLE));
+        assertThat(answered.next().map(CauseTrace.NextCheck::sign)).isNotEqualTo(Optional.of(asked));
     }
 
     @ParameterizedTest

@@ -9,14 +9,14 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
+import mensor.inspection.Conditions;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Conditions;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.Member;
@@ -76,7 +76,7 @@ class TracerTest {
                 Map.of(PassKind.ROOT, new Range(115, 130)));
     }
 
-    private static List<Traced> trace(WeldingRecord record, List<Reading> readings, Indication... seen) {
+    private static List<CauseTrace> trace(WeldingRecord record, List<Reading> readings, Indication... seen) {
         Joint joint = new Joint.Builder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(QUARTER)
                 .position(Position.HORIZONTAL_FILLET)
@@ -103,7 +103,7 @@ class TracerTest {
 
     @Test
     void undercutOfOneToeWithTheOtherLegLongerIsTheWorkAngle() {
-        Traced t = trace(WeldingRecord.NONE, legs(12, QUARTER, Length.inches(3, 8)), undercut(Toe.A, 11, 13))
+        CauseTrace t = trace(WeldingRecord.NONE, legs(12, QUARTER, Length.inches(3, 8)), undercut(Toe.A, 11, 13))
                 .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.WORK_ANGLE);
         assertThat(t.causes().get(0).standing()).isEqualTo(Standing.STRONG);
@@ -118,7 +118,7 @@ class TracerTest {
 
     @Test
     void withTheOwnLegLongerTheToeIsGougedByALongArc() {
-        Traced t = trace(WeldingRecord.NONE, legs(12, Length.inches(3, 8), QUARTER), undercut(Toe.A, 11, 13))
+        CauseTrace t = trace(WeldingRecord.NONE, legs(12, Length.inches(3, 8), QUARTER), undercut(Toe.A, 11, 13))
                 .get(0);
         assertThat(t.causes().get(0).cause()).isIn(CauseClass.ARC_LONG, CauseClass.WORK_ANGLE);
         assertThat(t.causes())
@@ -129,7 +129,7 @@ class TracerTest {
 
     @Test
     void undercutOfBothToesIsNotTheWorkAngle() {
-        List<Traced> both = trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13), undercut(Toe.B, 11, 13));
+        List<CauseTrace> both = trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13), undercut(Toe.B, 11, 13));
         assertThat(both).hasSize(2);
         assertThat(both.get(0).causes().get(0).cause()).isNotEqualTo(CauseClass.WORK_ANGLE);
         assertThat(both.get(0).causes())
@@ -140,12 +140,12 @@ class TracerTest {
 
     @Test
     void slagWithAColdPassLeadsToTheCurrentWithBothNumbers() {
-        Traced t = trace(record(List.of(pass(100, false, Polarity.DCEP)), List.of()), List.of(), slag())
+        CauseTrace t = trace(record(List.of(pass(100, false, Polarity.DCEP)), List.of()), List.of(), slag())
                 .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.CURRENT_LOW);
         assertThat(t.causes().get(0).speaksFor())
                 .contains("1/8 in E7018 at 100 A: the procedure says 115–130 A, the rod's range is 115–165 A");
-        assertThat(t.ruledOut()).extracting(Traced.RuledOut::cause).contains(CauseClass.CLEANLINESS);
+        assertThat(t.ruledOut()).extracting(CauseTrace.RuledOut::cause).contains(CauseClass.CLEANLINESS);
     }
 
     @Test
@@ -158,24 +158,24 @@ class TracerTest {
     @Test
     void withAlternatingCurrentArcBlowNeverLeads() {
         WeldingRecord ac = record(List.of(pass(120, false, Polarity.AC)), List.of(Sign.ONE_SIDED_SPATTER));
-        Traced t = trace(ac, List.of(), undercut(Toe.A, 0, 1)).get(0);
+        CauseTrace t = trace(ac, List.of(), undercut(Toe.A, 0, 1)).get(0);
         assertThat(t.causes().get(0).cause()).isNotEqualTo(CauseClass.ARC_BLOW);
     }
 
     @Test
     void aCrackIsNeverPutDownToTheHandAlone() {
-        Traced t = trace(
+        CauseTrace t = trace(
                         WeldingRecord.NONE,
                         List.of(),
                         new Indication.Crack(Span.at(Length.inches(5)), Optional.empty()))
                 .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.METALLURGY);
-        assertThat(t.doubt()).anyMatch(d -> d.contains("never put down to the welder's hand"));
+        assertThat(t.doubt()).anyMatch(d -> d.contains("never laid to the welder's hand"));
     }
 
     @Test
     void withoutAmpsAndSpeedNoSingleCauseIsTheOne() {
-        Traced t = trace(WeldingRecord.NONE, List.of(), slag()).get(0);
+        CauseTrace t = trace(WeldingRecord.NONE, List.of(), slag()).get(0);
         assertThat(t.doubt()).anyMatch(d -> d.contains("Neither amps nor travel speed"));
         assertThat(t.next()).isPresent();
     }
@@ -183,9 +183,9 @@ class TracerTest {
     @ParameterizedTest
     @EnumSource(Sign.class)
     void aSignForACauseNeverLowersIt(Sign sign) {
-        Traced before =
+        CauseTrace before =
                 trace(WeldingRecord.NONE, List.of(), undercut(Toe.A, 11, 13)).get(0);
-        Traced after = trace(record(List.of(), List.of(sign)), List.of(), undercut(Toe.A, 11, 13))
+        CauseTrace after = trace(record(List.of(), List.of(sign)), List.of(), undercut(Toe.A, 11, 13))
                 .get(0);
         for (CauseTable.Weight w : CauseTable.weights(sign)) {
             if (w.weight() > 0 && place(before, w.cause()) >= 0) {
@@ -194,13 +194,13 @@ class TracerTest {
         }
     }
 
-    private static int place(Traced t, CauseClass c) {
-        return t.causes().stream().map(Traced.Cause::cause).toList().indexOf(c);
+    private static int place(CauseTrace t, CauseClass c) {
+        return t.causes().stream().map(CauseTrace.Cause::cause).toList().indexOf(c);
     }
 
     @Test
     void aReadingThatRejectsIsTracedToo() {
-        List<Traced> t = trace(WeldingRecord.NONE, legs(12, Length.inches(1, 8), Length.inches(1, 8)));
+        List<CauseTrace> t = trace(WeldingRecord.NONE, legs(12, Length.inches(1, 8), Length.inches(1, 8)));
         assertThat(t).hasSize(1);
         assertThat(t.get(0).reading()).hasValue(0);
         assertThat(t.get(0).kind()).isEqualTo("undersize");

@@ -1,20 +1,20 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.NOT_APPLICABLE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.NOT_APPLICABLE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.InvalidField;
 import mensor.weld.Toe;
 import org.junit.jupiter.api.Test;
@@ -24,8 +24,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** The contract's own limits, at the limit and just over it; each wants the evidence that its criterion wants. */
 class AddendumTest {
-    private static Look look(AddendumKind kind, String max) {
-        return Look.inches("24").notCleared().addendum(kind, max);
+    private static TestInspection look(AddendumKind kind, String max) {
+        return TestInspection.inches("24").notCleared().addendum(kind, max);
     }
 
     private static Reading.Station read(String measure, String value) {
@@ -61,21 +61,21 @@ class AddendumTest {
     @CsvSource({"1/32, ACCEPT", ".0313, REJECT"})
     void convexity(String read, Verdict wanted) {
         AddendumKind kind = AddendumKind.CONVEXITY_MAX;
-        Look look = look(kind, "1/32")
+        TestInspection look = look(kind, "1/32")
                 .read(Station.in("5")
                         .with("convexity", read)
                         .with("faceWidth", "1/2")
                         .read());
         assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
         assertThat(look.verdict(Criterion.PROFILE))
-                .as("the book's own limit is wider")
+                .as("the code's own limit is wider")
                 .isEqualTo(ACCEPT);
     }
 
     @Test
     void computedConvexityOnlyPrompts() {
         AddendumKind kind = AddendumKind.CONVEXITY_MAX;
-        Look look = look(kind, "1/64")
+        TestInspection look = look(kind, "1/64")
                 .read(Reading.Station.of(Length.inches(5), l("3/8"), l("3/8"), l("5/16"), Optional.empty()));
         assertThat(look.finding(kind).verdict()).isEqualTo(INCOMPLETE);
         assertThat(look.finding(kind).asks()).anyMatch(a -> a.words().contains("read the convexity"));
@@ -85,7 +85,7 @@ class AddendumTest {
     @CsvSource({"1/2, ACCEPT", ".5001, REJECT"})
     void beadWidth(String width, Verdict wanted) {
         AddendumKind kind = AddendumKind.BEAD_WIDTH_MAX;
-        Look look = look(kind, "1/2").read(read("faceWidth", width));
+        TestInspection look = look(kind, "1/2").read(read("faceWidth", width));
         assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
     }
 
@@ -93,7 +93,7 @@ class AddendumTest {
     @CsvSource({"19/64, ACCEPT", ".2968, REJECT"})
     void sizeUnderrun(String least, Verdict wanted) {
         AddendumKind kind = AddendumKind.SIZE_UNDERRUN;
-        Look look = look(kind, "1/64").blade("0", "24", "5/16").undersize("1", "2", least);
+        TestInspection look = look(kind, "1/64").blade("0", "24", "5/16").undersize("1", "2", least);
         assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
         assertThat(look(kind, "1/64").finding(kind).verdict())
                 .as("nothing was read")
@@ -106,7 +106,7 @@ class AddendumTest {
     @Test
     void underrunIsTakenAgainstTheLegThatAGapAsks() {
         AddendumKind kind = AddendumKind.SIZE_UNDERRUN;
-        Look look =
+        TestInspection look =
                 look(kind, "0").joint(j -> j.rootOpening(Length.inches(1, 8))).stations("1=7/16", "12=7/16", "23=7/16");
         assertThat(look.finding(kind).verdict()).isEqualTo(ACCEPT);
         assertThat(look.stations("15=13/32").finding(kind).verdict()).isEqualTo(REJECT);
@@ -116,11 +116,11 @@ class AddendumTest {
     @CsvSource({"1/16, ACCEPT", ".0626, REJECT"})
     void meltThrough(String height, Verdict wanted) {
         AddendumKind kind = AddendumKind.MELT_THROUGH_MAX;
-        Look seen = look(kind, "1/16")
+        TestInspection seen = look(kind, "1/16")
                 .seen(new Indication.MeltThrough(
                         new Span(Length.inches(1), Length.inches(2)), l(height).get(), Optional.empty()));
         assertThat(seen.finding(kind).verdict()).isEqualTo(wanted);
-        Look read = look(kind, "1/16").read(read("rootReinforcement", height));
+        TestInspection read = look(kind, "1/16").read(read("rootReinforcement", height));
         assertThat(read.finding(kind).verdict())
                 .as("a root reinforcement reading is the same")
                 .isEqualTo(wanted);
@@ -129,10 +129,10 @@ class AddendumTest {
     @Test
     void rootConcavityIsANegativeRootReinforcement() {
         AddendumKind kind = AddendumKind.ROOT_CONCAVITY_MAX;
-        Look look = look(kind, "1/32").read(read("rootReinforcement", "-1/16"));
+        TestInspection look = look(kind, "1/32").read(read("rootReinforcement", "-1/16"));
         assertThat(look.finding(kind).verdict()).isEqualTo(REJECT);
         assertThat(look.verdict(Criterion.ROOT))
-                .as("the book itself has no limit")
+                .as("the code itself has no limit")
                 .isEqualTo(ACCEPT);
         assertThat(look(kind, "1/32").finding(kind).verdict())
                 .as("no root to look at")
@@ -152,14 +152,14 @@ class AddendumTest {
     @Test
     void noneMeansNone() {
         Span place = Span.at(Length.inches(3));
-        Look strike = look(AddendumKind.ARC_STRIKE_NONE, null)
+        TestInspection strike = look(AddendumKind.ARC_STRIKE_NONE, null)
                 .seen(new Indication.ArcStrike(
-                        Length.inches(3), Optional.of(true), Optional.of(mensor.look.CheckMethod.VT)));
+                        Length.inches(3), Optional.of(true), Optional.of(mensor.inspection.CheckMethod.VT)));
         assertThat(strike.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
         assertThat(strike.finding(AddendumKind.ARC_STRIKE_NONE).verdict()).isEqualTo(REJECT);
-        Look spatter = look(AddendumKind.SPATTER_NONE, null).seen(new Indication.Spatter(place, false));
+        TestInspection spatter = look(AddendumKind.SPATTER_NONE, null).seen(new Indication.Spatter(place, false));
         assertThat(spatter.finding(AddendumKind.SPATTER_NONE).verdict()).isEqualTo(REJECT);
-        Look pore = look(AddendumKind.POROSITY_NONE, null).pore("3", "0");
+        TestInspection pore = look(AddendumKind.POROSITY_NONE, null).pore("3", "0");
         assertThat(pore.finding(AddendumKind.POROSITY_NONE).verdict())
                 .as("a pore of 0 is none")
                 .isNotEqualTo(REJECT);
@@ -170,10 +170,10 @@ class AddendumTest {
     void eachIsClearedOrLeftOpenLikeItsCriterion(AddendumKind kind) {
         String max = kind.hasMax() ? "1/64" : null;
         Verdict open =
-                Look.inches("24").notCleared().addendum(kind, max).finding(kind).verdict();
+                TestInspection.inches("24").notCleared().addendum(kind, max).finding(kind).verdict();
         assertThat(open).isIn(INCOMPLETE, NOT_APPLICABLE);
         if (kind.criterion().clearable() && open == INCOMPLETE && kind != AddendumKind.BEAD_WIDTH_MAX) {
-            Look cleared = Look.inches("24").clear(kind.criterion()).addendum(kind, max);
+            TestInspection cleared = TestInspection.inches("24").clear(kind.criterion()).addendum(kind, max);
             assertThat(cleared.finding(kind).verdict()).isEqualTo(ACCEPT);
         }
     }
@@ -187,16 +187,16 @@ class AddendumTest {
     })
     void looserThanTheBookIsRefusedAndEqualIsAllowed(AddendumKind kind, String equal, String looser) {
         assertThat(look(kind, equal).judge()).isNotNull();
-        Look loose = look(kind, looser);
+        TestInspection loose = look(kind, looser);
         assertThatThrownBy(loose::judge)
                 .isInstanceOfSatisfying(
                         InvalidField.class, e -> assertThat(e.field()).isEqualTo("addenda[0].max"))
-                .hasMessageContaining("looser than the book");
+                .hasMessageContaining("looser than the code");
     }
 
     @Test
     void addendaFollowTheCriteriaInTheirOrder() {
-        Evaluation e = Look.inches("24")
+        Evaluation e = TestInspection.inches("24")
                 .addendum(AddendumKind.SPATTER_NONE, null)
                 .addendum(AddendumKind.UNDERCUT_DEPTH, "1/64")
                 .judge();

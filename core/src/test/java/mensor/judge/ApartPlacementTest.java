@@ -6,11 +6,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import mensor.inspection.Indication;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Indication;
 import org.junit.jupiter.api.Test;
 
 /** Against trying every order, each thing as early as it can be; and around a ring against every whole place. */
@@ -67,13 +67,14 @@ class ApartPlacementTest {
         for (int round = 0; round < 1_500; round++) {
             int length = 14 + random.nextInt(10);
             List<int[]> stretches = new ArrayList<>();
-            List<Found<Indication.Porosity>> pores = new ArrayList<>();
+            List<Occurrence<Indication.Porosity>> pores = new ArrayList<>();
             for (int n = 2 + random.nextInt(3); n > 0; n--) {
                 int from = random.nextInt(length);
                 int extent = random.nextInt(7);
                 stretches.add(new int[] {from, extent});
                 Span span = new Span(in(from), in((from + extent) % length));
-                pores.add(new Found<>(0, new Indication.Porosity(span, Length.inches(1, 16), 1, Optional.empty())));
+                pores.add(
+                        new Occurrence<>(0, new Indication.Porosity(span, Length.inches(1, 16), 1, Optional.empty())));
             }
             boolean called1 = new PoreRing(new Ruler(in(length), true), pores, in(APART))
                     .crowded()

@@ -1,21 +1,21 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.d11.StaticBook;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Deviation;
+import mensor.inspection.Indication;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Deviation;
-import mensor.look.Indication;
-import mensor.look.Verdict;
 import mensor.weld.Toe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the Engineer allows on one weld beyond the book. */
 class DeviationTest {
-    private static Finding judged(Look look, Criterion criterion, String max, String from, String to) {
+    private static Finding judged(TestInspection look, Criterion criterion, String max, String from, String to) {
         Optional<Span> where = from == null ? Optional.empty() : Optional.of(look.s(from, to));
         Deviation d = new Deviation(
                 criterion,
@@ -47,7 +47,7 @@ class DeviationTest {
         ", 4, 8, ACCEPT", // as it is
     })
     void coversWhatItsDocumentSays(String max, String from, String to, Verdict wanted) {
-        Look look = Look.inches("24").undercut(Toe.A, "5", "6", "3/32");
+        TestInspection look = TestInspection.inches("24").undercut(Toe.A, "5", "6", "3/32");
         Finding f = judged(look, Criterion.UNDERCUT, max, from, to);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted == ACCEPT) {
@@ -58,7 +58,7 @@ class DeviationTest {
 
     @Test
     void whatIsNotCoveredIsJudgedAsEverAndKeepsItsPlaceInTheList() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .undercut(Toe.A, "5", "6", "3/32")
                 .undercut(Toe.A, "10", "11", "1/64")
                 .undercut(Toe.B, "20", "21", "1/8");
@@ -70,7 +70,7 @@ class DeviationTest {
     /** Two stretches that add up: with one of them allowed the other keeps the sum. */
     @Test
     void aSumIsTakenOfTheRest() {
-        Look look = Look.inches("24").undercut(Toe.A, "5", "6 1/2", "3/64").undercut(Toe.A, "10", "11", "3/64");
+        TestInspection look = TestInspection.inches("24").undercut(Toe.A, "5", "6 1/2", "3/64").undercut(Toe.A, "10", "11", "3/64");
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
         assertThat(judged(look, Criterion.UNDERCUT, "3/64", "10", "11").verdict())
                 .isEqualTo(ACCEPT);
@@ -78,7 +78,7 @@ class DeviationTest {
 
     @Test
     void anotherCriterionIsNotTouched() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .seen(new Indication.Crack(new Span(Length.inches(3), Length.inches(4)), Optional.empty()));
         assertThat(judged(look, Criterion.CRACK, null, null, null).verdict()).isEqualTo(ACCEPT);
         Deviation forUndercut = new Deviation(
@@ -90,7 +90,7 @@ class DeviationTest {
 
     @Test
     void aLookThatIsNotFinishedStaysOpen() {
-        Look look = Look.inches("24").nothingLookedAt().undercut(Toe.A, "5", "6", "3/32");
+        TestInspection look = TestInspection.inches("24").nothingLookedAt().undercut(Toe.A, "5", "6", "3/32");
         Deviation d = new Deviation(
                 Criterion.UNDERCUT, Optional.empty(), Optional.empty(), "E-1", "E. Marlow", LocalDate.EPOCH, "");
         Evaluation e = Judge.evaluate(look.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)));
@@ -101,8 +101,8 @@ class DeviationTest {
     /** The Engineer acts for the owner: his document holds against the contract's own limit too. */
     @Test
     void holdsAgainstTheContractsLimitAsWell() {
-        Look look =
-                Look.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "5", "6", "3/32");
+        TestInspection look =
+                TestInspection.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "5", "6", "3/32");
         Deviation d = new Deviation(
                 Criterion.UNDERCUT,
                 Optional.empty(),

@@ -10,15 +10,15 @@ import java.util.Random;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.Member;
@@ -146,7 +146,7 @@ class EveryBookTest {
         return new Inspection(
                 c.joint().build(),
                 Unit.MILLIMETRE,
-                mensor.look.Conditions.READY,
+                mensor.inspection.Conditions.READY,
                 java.util.Set.of(),
                 true,
                 List.of(),

@@ -1,8 +1,8 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -12,11 +12,11 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.d11.CyclicBook;
 import mensor.criteria.d11.StaticBook;
+import mensor.inspection.Criterion;
+import mensor.inspection.Inspection;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Inspection;
-import mensor.look.Verdict;
 import mensor.weld.Toe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -63,7 +63,7 @@ class GuardTest {
                 List.of());
     }
 
-    private static Finding guarded(Look look, String u, Criterion criterion) {
+    private static Finding guarded(TestInspection look, String u, Criterion criterion) {
         Inspection i = look.inspection();
         return Judge.evaluate(i, new StaticBook(), guarded(i, u))
                 .finding(criterion.id())
@@ -74,7 +74,7 @@ class GuardTest {
     @ParameterizedTest
     @CsvSource({"0.8, ACCEPT", "1.81, INCOMPLETE", "1.8, ACCEPT", "2, INCOMPLETE", "2.01, REJECT"})
     void aDepthKeepsItsLimitByTheBand(String depth, Verdict wanted) {
-        Look look = Look.millimetres("600").undercut(Toe.A, "100", "110", depth);
+        TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", depth);
         Finding f = guarded(look, "0.1", Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted != REJECT) {
@@ -85,7 +85,7 @@ class GuardTest {
     /** Over a long stretch a depth of 0.9 may be over the 1 mm that has any length: the sum would reject. */
     @Test
     void theBandReachesIntoSumsAsWell() {
-        Look look = Look.millimetres("600").undercut(Toe.A, "100", "200", "0.9");
+        TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "200", "0.9");
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
         assertThat(guarded(look, "0.1", Criterion.UNDERCUT).verdict()).isEqualTo(INCOMPLETE);
         assertThat(guarded(look, "0.05", Criterion.UNDERCUT).verdict()).isEqualTo(ACCEPT);
@@ -94,9 +94,9 @@ class GuardTest {
     /** A probability is said of a value that a gauge read, never of a length that was summed up. */
     @Test
     void aProbabilityIsOfAReading() {
-        Look read = Look.millimetres("600").undercut(Toe.A, "100", "110", "0.8");
+        TestInspection read = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", "0.8");
         assertThat(guarded(read, "0.1", Criterion.UNDERCUT).trace()).anyMatch(t -> t.endsWith("is 0.977"));
-        Look summed = Look.millimetres("600").undercut(Toe.A, "100", "110", "1.5");
+        TestInspection summed = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", "1.5");
         assertThat(guarded(summed, "0.1", Criterion.UNDERCUT).trace())
                 .noneMatch(t -> t.contains("probability"))
                 .anyMatch(t -> t.contains("then summed"));
@@ -105,19 +105,19 @@ class GuardTest {
     @ParameterizedTest
     @CsvSource({"8.2, ACCEPT", "8.19, INCOMPLETE"})
     void aLegKeepsTheSizeByTheBand(String leg, Verdict wanted) {
-        Look look = Look.millimetres("50").stations("25=" + leg);
+        TestInspection look = TestInspection.millimetres("50").stations("25=" + leg);
         assertThat(guarded(look, "0.1", Criterion.SIZE).verdict()).isEqualTo(wanted);
     }
 
     @Test
     void aBladeThatGoesIsADecision() {
-        Look look = Look.millimetres("600").blade("0", "600", "8");
+        TestInspection look = TestInspection.millimetres("600").blade("0", "600", "8");
         assertThat(guarded(look, "0.1", Criterion.SIZE).verdict()).isEqualTo(ACCEPT);
     }
 
     @Test
     void aGaugeThatIsNotNamedIsAskedFor() {
-        Look look = Look.millimetres("600").undercut(Toe.A, "100", "110", "0.5");
+        TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", "0.5");
         Inspection i = look.inspection();
         Evaluation e = Judge.evaluate(i, new StaticBook(), guarded(i, null));
         assertThat(e.finding("undercut").orElseThrow().verdict()).isEqualTo(INCOMPLETE);
@@ -128,10 +128,10 @@ class GuardTest {
     @ParameterizedTest
     @CsvSource({"1/64, INCOMPLETE", ".001, ACCEPT"})
     void theFineLimitOfAPrimaryMemberWantsAFineGauge(String division, Verdict wanted) {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .by(new CyclicBook())
                 .joint(b -> b.primary(true).transverseTension(true));
-        look.seen(new mensor.look.Indication.Undercut(
+        look.seen(new mensor.inspection.Indication.Undercut(
                 Toe.A, look.s("3", "4"), look.l(".005"), Optional.of(Length.parse(division, Unit.INCH))));
         Finding f = look.finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);
@@ -144,7 +144,7 @@ class GuardTest {
     @Test
     void aWiderBandAcceptsNoMore() {
         for (String depth : List.of("0.4", "0.85", "1", "1.7", "1.95", "2.2")) {
-            Look look = Look.millimetres("600").undercut(Toe.A, "100", "140", depth);
+            TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "140", depth);
             boolean accepts = true;
             for (String u : List.of("0.001", "0.01", "0.05", "0.1", "0.3")) {
                 boolean now = guarded(look, u, Criterion.UNDERCUT).verdict() == ACCEPT;

@@ -1,24 +1,24 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.NOT_APPLICABLE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.NOT_APPLICABLE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Criterion;
+import mensor.inspection.Face;
+import mensor.inspection.Indication;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.AddendumKind;
-import mensor.look.CheckMethod;
-import mensor.look.Criterion;
-import mensor.look.Face;
-import mensor.look.Indication;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
@@ -48,18 +48,18 @@ class Iso5817Test {
     }
 
     /** A tee of two members of this thickness, drawn with a throat of 5. */
-    private static Look fillet(String level, String t) {
-        return Look.bare(Unit.MILLIMETRE, "600", t, t)
+    private static TestInspection fillet(String level, String t) {
+        return TestInspection.bare(Unit.MILLIMETRE, "600", t, t)
                 .joint(b -> b.throat(mm("5")))
                 .by(level(level));
     }
 
-    private static Look butt(String level, String t, boolean oneSided) {
+    private static TestInspection butt(String level, String t, boolean oneSided) {
         Joint.Builder b = new Joint.Builder("B1", WeldType.GROOVE, Connection.BUTT, mm("600"))
                 .members(new Member("plate", mm(t)), new Member("plate", mm(t)))
                 .penetration(Penetration.COMPLETE)
                 .oneSided(oneSided);
-        return Look.of(Unit.MILLIMETRE, b).by(level(level));
+        return TestInspection.of(Unit.MILLIMETRE, b).by(level(level));
     }
 
     private static Span mm(String from, String to) {
@@ -99,7 +99,7 @@ class Iso5817Test {
         ", 2.4, INCOMPLETE", ", 2.41, REJECT", // not known: between nothing and 0.3 of the member
     })
     void poresOfAPartialPenetrationGoByItsThroat(String throat, String diameter, Verdict wanted) {
-        Look look = butt("D", "8", false)
+        TestInspection look = butt("D", "8", false)
                 .joint(b -> b.penetration(Penetration.PARTIAL).throat(throat == null ? null : mm(throat)));
         assertThat(look.pore("50", diameter).verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
@@ -124,7 +124,7 @@ class Iso5817Test {
         "B, 8, , REJECT",
     })
     void craterPipe(String level, String t, String depth, Verdict wanted) {
-        Look look = fillet(level, t).seen(new Indication.Crater(mm("590"), maybe(depth), Optional.empty()));
+        TestInspection look = fillet(level, t).seen(new Indication.Crater(mm("590"), maybe(depth), Optional.empty()));
         assertThat(look.verdict(Criterion.CRATER)).isEqualTo(wanted);
     }
 
@@ -152,20 +152,20 @@ class Iso5817Test {
         "B, 0, 100, 101, ACCEPT",
     })
     void undercutOfThinMembersIsShort(String level, String depth, String from, String to, Verdict wanted) {
-        Look look = fillet(level, "3").undercut(Toe.A, from, to, depth);
+        TestInspection look = fillet(level, "3").undercut(Toe.A, from, to, depth);
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     @Test
     void undercutOfBothToesAddsUpUnlessThePlanChoseEachToe() {
-        Look look = fillet("D", "3").undercut(Toe.A, "100", "115", "0.5").undercut(Toe.B, "130", "141", "0.5");
+        TestInspection look = fillet("D", "3").undercut(Toe.A, "100", "115", "0.5").undercut(Toe.B, "130", "141", "0.5");
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
         assertThat(look.perToe().verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
     }
 
     @Test
     void aThickToeNextToAThinOneHasAnyLength() {
-        Look look = Look.bare(Unit.MILLIMETRE, "600", "3", "10")
+        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "600", "3", "10")
                 .joint(b -> b.throat(mm("2")))
                 .by(level("D"))
                 .undercut(Toe.B, "0", "600", "0.9")
@@ -178,7 +178,7 @@ class Iso5817Test {
     @ParameterizedTest
     @CsvSource({"80, 20, ACCEPT", "80, 20.1, REJECT", "100, 25, ACCEPT", "99.9, 25, REJECT"})
     void aShorterWeldHasAQuarterOfItsLength(String length, String extent, Verdict wanted) {
-        Look look = Look.bare(Unit.MILLIMETRE, length, "3", "3")
+        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, length, "3", "3")
                 .joint(b -> b.throat(mm("2")))
                 .by(level("D"))
                 .undercut(Toe.A, "0", extent, "0.5");
@@ -195,7 +195,7 @@ class Iso5817Test {
         "B, , 1, ACCEPT", "B, , 1.1, INCOMPLETE", "B, , 5, INCOMPLETE", "B, , 5.1, REJECT",
     })
     void excessWeldMetal(String level, String width, String height, Verdict wanted) {
-        Look look = butt(level, "10", false)
+        TestInspection look = butt(level, "10", false)
                 .read(Station.mm("50")
                         .with("reinforcement", height)
                         .with("faceWidth", width)
@@ -211,7 +211,7 @@ class Iso5817Test {
         "B, 8, 1.8, ACCEPT", "B, 8, 1.81, REJECT", "B, 30, 3, ACCEPT", "B, 30, 3.01, REJECT",
     })
     void convexity(String level, String width, String height, Verdict wanted) {
-        Look look = fillet(level, "10")
+        TestInspection look = fillet(level, "10")
                 .read(Station.mm("50")
                         .legs("8", "8")
                         .with("convexity", height)
@@ -224,7 +224,7 @@ class Iso5817Test {
     @ParameterizedTest
     @CsvSource({"7.7, ACCEPT", "7.8, INCOMPLETE"})
     void computedConvexityOnlyPrompts(String throat, Verdict wanted) {
-        Look look = fillet("B", "10")
+        TestInspection look = fillet("B", "10")
                 .notCleared()
                 .read(Station.mm("50").legs("8", "8").with("throat", throat).read());
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
@@ -256,7 +256,7 @@ class Iso5817Test {
         "B, 3, , 9, INCOMPLETE",
     })
     void excessPenetration(String level, String t, String rootWidth, String height, Verdict wanted) {
-        Look look = butt(level, t, true)
+        TestInspection look = butt(level, t, true)
                 .read(Station.mm("50")
                         .with("rootReinforcement", height)
                         .with("rootWidth", rootWidth)
@@ -266,7 +266,7 @@ class Iso5817Test {
 
     @Test
     void meltThroughTakesTheSmallestRootWidthRead() {
-        Look look = butt("B", "10", true)
+        TestInspection look = butt("B", "10", true)
                 .seen(new Indication.MeltThrough(mm("100", "110"), mm("2"), Optional.empty()))
                 .read(Station.mm("50").with("rootWidth", "6").read());
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
@@ -281,14 +281,14 @@ class Iso5817Test {
         "D, 8, , 25, INCOMPLETE", "D, 8, , 26, REJECT", "C, 8, , 1, REJECT",
     })
     void incompletePenetrationOfAOneSidedButt(String level, String t, String depth, String extent, Verdict wanted) {
-        Look look = butt(level, t, true)
+        TestInspection look = butt(level, t, true)
                 .seen(new Indication.IncompletePenetration(mm("0", extent), maybe(depth), Optional.empty()));
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     @Test
     void incompletePenetrationElsewhereIsNotAllowed() {
-        Look look = fillet("D", "10")
+        TestInspection look = fillet("D", "10")
                 .seen(new Indication.IncompletePenetration(mm("0", "1"), Optional.of(mm("0.1")), Optional.empty()));
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(REJECT);
         assertThat(fillet("D", "10").verdict(Criterion.ROOT)).isEqualTo(NOT_APPLICABLE);
@@ -316,8 +316,8 @@ class Iso5817Test {
         "B, 3, 0.1, REJECT",
     })
     void rootUndercutAndConcavity(String level, String t, String depth, Verdict wanted) {
-        Look undercut = butt(level, t, true).undercut(Toe.ROOT, "100", "120", depth);
-        Look concavity =
+        TestInspection undercut = butt(level, t, true).undercut(Toe.ROOT, "100", "120", depth);
+        TestInspection concavity =
                 butt(level, t, true).seen(new Indication.RootConcavity(mm("100", "120"), mm(depth), Optional.empty()));
         assertThat(undercut.verdict(Criterion.ROOT)).isEqualTo(wanted);
         assertThat(concavity.verdict(Criterion.ROOT)).isEqualTo(wanted);
@@ -329,7 +329,7 @@ class Iso5817Test {
     @CsvSource({"D, 90, ACCEPT", "D, 89, REJECT", "C, 110, ACCEPT", "C, 109, REJECT", "B, 150, ACCEPT", "B, 149, REJECT"
     })
     void toeAngleOfAButt(String level, double degrees, Verdict wanted) {
-        Look look =
+        TestInspection look =
                 butt(level, "10", false).read(Station.mm("50").toeAngle(degrees).read());
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
@@ -338,7 +338,7 @@ class Iso5817Test {
     @CsvSource({"D, 90, ACCEPT", "D, 89, REJECT", "C, 100, ACCEPT", "C, 99, REJECT", "B, 110, ACCEPT", "B, 109, REJECT"
     })
     void toeAngleOfAFillet(String level, double degrees, Verdict wanted) {
-        Look look = fillet(level, "10").read(Station.mm("50").toeAngle(degrees).read());
+        TestInspection look = fillet(level, "10").read(Station.mm("50").toeAngle(degrees).read());
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
         if (wanted == REJECT) {
             assertThat(look.finding(Criterion.PROFILE).confidence())
@@ -348,7 +348,7 @@ class Iso5817Test {
 
     @Test
     void aGoodAngleAndLikeLegsAcceptNoProfile() {
-        Look look = fillet("C", "10")
+        TestInspection look = fillet("C", "10")
                 .notCleared()
                 .read(Station.mm("50").legs("7", "7").toeAngle(120).read());
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(INCOMPLETE);
@@ -365,7 +365,7 @@ class Iso5817Test {
         "B, 20, , REJECT",
     })
     void overlap(String level, String width, String depth, Verdict wanted) {
-        Look look =
+        TestInspection look =
                 fillet(level, "10").seen(new Indication.Overlap(Toe.A, mm("10", "20"), maybe(depth), Optional.empty()));
         if (width != null) {
             look.read(Station.mm("50").with("faceWidth", width).read());
@@ -392,7 +392,7 @@ class Iso5817Test {
         "B, 3, 0.1, 1, REJECT",
     })
     void underfill(String level, String t, String depth, String extent, Verdict wanted) {
-        Look look =
+        TestInspection look =
                 butt(level, t, false).seen(new Indication.Underfill(mm("0", extent), maybe(depth), Optional.empty()));
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
@@ -406,7 +406,7 @@ class Iso5817Test {
         "100=1 110=-0.5 135=-0.5 136=1, INCOMPLETE", // at least 25, at most 36
     })
     void heightsBelowTheSurfaceAreBounded(String stations, Verdict wanted) {
-        Look look = butt("C", "20", false);
+        TestInspection look = butt("C", "20", false);
         for (String s : stations.split(" ")) {
             look.read(Station.mm(s.split("=")[0])
                     .with("reinforcement", s.split("=")[1])
@@ -426,12 +426,12 @@ class Iso5817Test {
         "B, 10.26, 8, REJECT",
     })
     void unequalLegs(String level, String a, String b, Verdict wanted) {
-        Look look = fillet(level, "10").read(Station.mm("50").legs(a, b).read());
+        TestInspection look = fillet(level, "10").read(Station.mm("50").legs(a, b).read());
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
-    private static Look throats(String level, String t, String... atAndThroat) {
-        Look look = fillet(level, t);
+    private static TestInspection throats(String level, String t, String... atAndThroat) {
+        TestInspection look = fillet(level, t);
         for (String s : atAndThroat) {
             look.read(
                     Station.mm(s.split("=")[0]).with("throat", s.split("=")[1]).read());
@@ -461,16 +461,16 @@ class Iso5817Test {
         "B, 10, 6.76, REJECT",
     })
     void throat(String level, String t, String throat, Verdict wanted) {
-        Look look = throats(level, t, "20=5", "300=5", "310=" + throat, "320=5", "580=5");
+        TestInspection look = throats(level, t, "20=5", "300=5", "310=" + throat, "320=5", "580=5");
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void aThickThroatHasTheCap() {
-        Look look = Look.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
+        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
         look.read(Station.mm("25").with("throat", "18.9").read());
         assertThat(look.by(level("C")).verdict(Criterion.SIZE)).isEqualTo(REJECT); // 0.3 + 2, but at most 1
-        Look d = Look.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
+        TestInspection d = TestInspection.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
         d.read(Station.mm("25").with("throat", "17.9").read());
         assertThat(d.by(level("D")).verdict(Criterion.SIZE)).isEqualTo(REJECT);
     }
@@ -482,7 +482,7 @@ class Iso5817Test {
         "300=4.5 305=4.5, ACCEPT", // good at 299 and 306
     })
     void aLowThroatIsShort(String low, Verdict wanted) {
-        Look look = throats("C", "10", "20=5", "299=5", "306=5", "580=5");
+        TestInspection look = throats("C", "10", "20=5", "299=5", "306=5", "580=5");
         if (!low.contains("305")) {
             look = throats("C", "10", "20=5", "280=5", "345=5", "580=5");
         }
@@ -504,7 +504,7 @@ class Iso5817Test {
         if (face != null) {
             s.face(face);
         }
-        Look look = Look.bare(Unit.MILLIMETRE, "50", "10", "10")
+        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "50", "10", "10")
                 .joint(x -> x.throat(mm("5")))
                 .by(level("B"))
                 .read(s.read());
@@ -513,7 +513,7 @@ class Iso5817Test {
 
     @Test
     void whatIsMarkedIsExactAndABladeShowsTheThroat() {
-        Look look = fillet("C", "10").blade("0", "600", "5");
+        TestInspection look = fillet("C", "10").blade("0", "600", "5");
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         assertThat(look.undersize("100", "125", "4.3").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         assertThat(look.undersize("125", "126", "4.3").verdict(Criterion.SIZE)).isEqualTo(REJECT);
@@ -522,8 +522,8 @@ class Iso5817Test {
     /** 5/16 in legs (7.94 mm) are not called low against 8 mm; they are read again. */
     @Test
     void aReadingInInchesByItsNominalPair() {
-        Look look = Look.fillet(Unit.MILLIMETRE, "50", "8", "10", "10").by(level("B"));
-        look.read(mensor.look.Reading.Station.legs(mm("25"), Length.inches(5, 16), Length.inches(5, 16)));
+        TestInspection look = TestInspection.fillet(Unit.MILLIMETRE, "50", "8", "10", "10").by(level("B"));
+        look.read(mensor.inspection.Reading.Station.legs(mm("25"), Length.inches(5, 16), Length.inches(5, 16)));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
     }
 
@@ -535,7 +535,7 @@ class Iso5817Test {
         "B, 3, 0.7, ACCEPT", "B, 3, 0.71, REJECT",
     })
     void rootGap(String level, String t, String opening, Verdict wanted) {
-        Look look = fillet(level, t)
+        TestInspection look = fillet(level, t)
                 .blade("0", "600", "5")
                 .joint(b -> b.gaps(java.util.List.of(new Gap(mm("100", "120"), mm(opening)))));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
@@ -557,7 +557,7 @@ class Iso5817Test {
         "B, false, MT, REJECT",
     })
     void strayArc(String level, Boolean ground, CheckMethod checked, Verdict wanted) {
-        Look look = fillet(level, "10")
+        TestInspection look = fillet(level, "10")
                 .seen(new Indication.ArcStrike(mm("30"), Optional.ofNullable(ground), Optional.ofNullable(checked)));
         assertThat(look.verdict(Criterion.ARC_STRIKE)).isEqualTo(wanted);
     }
@@ -571,7 +571,7 @@ class Iso5817Test {
         "C, 2, 0.51, REJECT", "B, 2, 0.4, ACCEPT", "B, 2, 0.41, REJECT",
     })
     void misalignmentOfPlates(String level, String t, String offset, Verdict wanted) {
-        Look look =
+        TestInspection look =
                 butt(level, t, false).seen(new Indication.Misalignment(mm("0", "600"), mm(offset), Optional.empty()));
         assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
     }
@@ -592,7 +592,7 @@ class Iso5817Test {
                 .closed(true)
                 .members(new Member("pipe", mm(t)), new Member("pipe", mm(t)))
                 .penetration(Penetration.COMPLETE);
-        Look look = Look.of(Unit.MILLIMETRE, b)
+        TestInspection look = TestInspection.of(Unit.MILLIMETRE, b)
                 .by(level(level))
                 .seen(new Indication.Misalignment(mm("0", "60"), mm(offset), Optional.empty()));
         assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
@@ -601,7 +601,7 @@ class Iso5817Test {
     @Test
     void crackFusionAndBurnThroughAreNeverPermitted() {
         for (String level : new String[] {"D", "C", "B"}) {
-            Look look = butt(level, "10", true)
+            TestInspection look = butt(level, "10", true)
                     .seen(new Indication.Crack(mm("10", "11"), Optional.empty()))
                     .seen(new Indication.IncompleteFusion(mm("20", "21")))
                     .seen(new Indication.BurnThrough(mm("40")));

@@ -7,13 +7,13 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Toe;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
@@ -56,8 +56,8 @@ class MetamorphicTest {
                 Optional.empty());
     }
 
-    private static Look look(Case c, Random shuffle) {
-        Look look = Look.inches("24");
+    private static TestInspection look(Case c, Random shuffle) {
+        TestInspection look = TestInspection.inches("24");
         List<Runnable> entries = new ArrayList<>();
         c.undercuts().forEach(u -> entries.add(() -> look.seen(undercut(u, u[0], u[1]))));
         c.pores()
@@ -71,7 +71,7 @@ class MetamorphicTest {
         return look;
     }
 
-    private static List<Verdict> verdicts(Look look) {
+    private static List<Verdict> verdicts(TestInspection look) {
         return look.judge().findings().stream().map(Finding::verdict).toList();
     }
 
@@ -85,7 +85,7 @@ class MetamorphicTest {
     @RepeatedTest(60)
     void aStretchCutInTwoTouchingOnesDecidesNothing(RepetitionInfo round) {
         Case c = Case.random(new Random(1000 + round.getCurrentRepetition()));
-        Look cut = look(new Case(List.of(), c.pores(), c.legs()), null);
+        TestInspection cut = look(new Case(List.of(), c.pores(), c.legs()), null);
         for (int[] u : c.undercuts()) {
             int middle = (u[0] + u[1]) / 2;
             cut.seen(undercut(u, u[0], middle));
@@ -108,7 +108,7 @@ class MetamorphicTest {
     void aHarmlessIndicationChangesNoOtherCriterion(RepetitionInfo round) {
         Case c = Case.random(new Random(3000 + round.getCurrentRepetition()));
         List<Verdict> before = verdicts(look(c, null));
-        Look more = look(c, null)
+        TestInspection more = look(c, null)
                 .seen(new Indication.Undercut(
                         Toe.A, new Span(quarter(2), quarter(9)), Length.inches(1, 128), Optional.empty()))
                 .seen(new Indication.Porosity(Span.at(quarter(5)), Length.inches(1, 64), 4, Optional.empty()))
@@ -124,8 +124,8 @@ class MetamorphicTest {
         assertThat(verdicts(ring(c, shift))).isEqualTo(verdicts(ring(c, 0)));
     }
 
-    private static Look ring(Case c, int shift) {
-        Look look = Look.inches("24").joint(j -> j.closed(true));
+    private static TestInspection ring(Case c, int shift) {
+        TestInspection look = TestInspection.inches("24").joint(j -> j.closed(true));
         c.undercuts().forEach(u -> look.seen(undercut(u, (u[0] + shift) % 96, (u[1] + shift) % 96)));
         c.pores()
                 .forEach(p -> look.seen(new Indication.Porosity(
@@ -155,15 +155,15 @@ class MetamorphicTest {
     @Test
     void theTwoColumnsAreJudgedEachByItsOwn() {
         // 1/32 in is .79 mm: over nothing in inches, well inside 1 mm; 0.9 mm is over 1/32 in
-        Look inches = Look.inches("24").undercut(Toe.A, "1", "9", "0.9mm");
-        Look metric = Look.millimetres("600").undercut(Toe.A, "25", "225", "0.9");
+        TestInspection inches = TestInspection.inches("24").undercut(Toe.A, "1", "9", "0.9mm");
+        TestInspection metric = TestInspection.millimetres("600").undercut(Toe.A, "25", "225", "0.9");
         assertThat(inches.verdict(Criterion.UNDERCUT)).isEqualTo(Verdict.REJECT);
         assertThat(metric.verdict(Criterion.UNDERCUT)).isEqualTo(Verdict.ACCEPT);
     }
 
     @Test
     void everyFindingSaysWhyAndWhere() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .undercut(Toe.A, "1", "9", "1/16")
                 .pore("3", "1/2")
                 .legs("5", "1/8", "1/8")
@@ -182,7 +182,7 @@ class MetamorphicTest {
 
     @Test
     void numbersAddUp() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .undercut(Toe.A, "1", "9", "5/64")
                 .read(Reading.Station.legs(Length.inches(3), Length.inches(1, 8), Length.inches(1, 8)));
         for (Finding f : look.judge().findings()) {

@@ -1,22 +1,22 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.NOT_APPLICABLE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.NOT_APPLICABLE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
@@ -36,18 +36,18 @@ class NormalServiceTest {
     private static final CriteriaBook BOOK = CriteriaBooks.find("b31.3-normal").orElseThrow();
 
     /** A butt around a pipe of this wall, welded from one side. */
-    private static Look pipe(Unit unit, String wall) {
+    private static TestInspection pipe(Unit unit, String wall) {
         Length length = Length.parse(unit.pick("20", "500"), unit);
         Joint.Builder b = new Joint.Builder("P1", WeldType.GROOVE, Connection.PIPE_BUTT, length)
                 .closed(true)
                 .members(new Member("pipe", Length.parse(wall, unit)), new Member("pipe", Length.parse(wall, unit)))
                 .penetration(Penetration.COMPLETE)
                 .oneSided(true);
-        return Look.of(unit, b).by(BOOK);
+        return TestInspection.of(unit, b).by(BOOK);
     }
 
-    private static Look socket(String wall) {
-        return Look.fillet(Unit.INCH, "10", "1/4", wall, "1/2").by(BOOK);
+    private static TestInspection socket(String wall) {
+        return TestInspection.fillet(Unit.INCH, "10", "1/4", wall, "1/2").by(BOOK);
     }
 
     private static Station at(Unit unit, String place) {
@@ -75,13 +75,13 @@ class NormalServiceTest {
     })
     void reinforcementAndProtrusion(Unit unit, String wall, String height, Verdict wanted) {
         String place = unit.pick("3", "80");
-        Look crown = pipe(unit, wall)
+        TestInspection crown = pipe(unit, wall)
                 .read(at(unit, place).with("reinforcement", height).read());
         assertThat(crown.verdict(Criterion.PROFILE)).isEqualTo(wanted);
-        Look root = pipe(unit, wall)
+        TestInspection root = pipe(unit, wall)
                 .read(at(unit, place).with("rootReinforcement", height).read());
         assertThat(root.verdict(Criterion.ROOT)).isEqualTo(wanted);
-        Look melted = pipe(unit, wall)
+        TestInspection melted = pipe(unit, wall)
                 .seen(new Indication.MeltThrough(
                         Span.at(Length.parse(place, unit)), Length.parse(height, unit), Optional.empty()));
         assertThat(melted.verdict(Criterion.ROOT)).isEqualTo(wanted);
@@ -89,10 +89,10 @@ class NormalServiceTest {
 
     @Test
     void theFaceIsNotBelowTheSurface() {
-        Look low = pipe(Unit.INCH, "1/4")
+        TestInspection low = pipe(Unit.INCH, "1/4")
                 .read(Station.in("3").with("reinforcement", "-1/64").read());
         assertThat(low.verdict(Criterion.PROFILE)).isEqualTo(REJECT);
-        Look under = pipe(Unit.INCH, "1/4")
+        TestInspection under = pipe(Unit.INCH, "1/4")
                 .seen(new Indication.Underfill(
                         new Span(Length.inches(1), Length.inches(2)), Optional.empty(), Optional.empty()));
         assertThat(under.verdict(Criterion.PROFILE)).isEqualTo(REJECT);
@@ -112,7 +112,7 @@ class NormalServiceTest {
     })
     void undercut(Unit unit, String wall, String depth, Verdict wanted) {
         String to = unit.pick("9", "220");
-        Look toe = pipe(unit, wall).undercut(Toe.A, "0", to, depth);
+        TestInspection toe = pipe(unit, wall).undercut(Toe.A, "0", to, depth);
         assertThat(toe.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
         assertThat(pipe(unit, wall).undercut(Toe.ROOT, "0", to, depth).verdict(Criterion.ROOT))
                 .isEqualTo(wanted);
@@ -128,7 +128,7 @@ class NormalServiceTest {
     })
     void incompletePenetration(Unit unit, String wall, String depth, String extent, Verdict wanted) {
         Length zero = Length.zero(unit);
-        Look look = pipe(unit, wall)
+        TestInspection look = pipe(unit, wall)
                 .seen(new Indication.IncompletePenetration(
                         new Span(zero, Length.parse(extent, unit)),
                         Optional.ofNullable(depth).map(d -> Length.parse(d, unit)),
@@ -139,7 +139,7 @@ class NormalServiceTest {
     /** Two stretches near the datum of a closed weld share a window across it. */
     @Test
     void penetrationAddsUpAcrossTheDatum() {
-        Look look = pipe(Unit.INCH, "1/4");
+        TestInspection look = pipe(Unit.INCH, "1/4");
         for (String[] s : new String[][] {{"0", "1"}, {"19", "20"}}) {
             look.seen(new Indication.IncompletePenetration(
                     new Span(look.l(s[0]), look.l(s[1])), Optional.of(look.l("1/64")), Optional.empty()));
@@ -150,7 +150,7 @@ class NormalServiceTest {
     @ParameterizedTest
     @CsvSource({", INCOMPLETE", "1/16, ACCEPT", "1/32, REJECT", "-1/32, REJECT"})
     void theRootIsHollowNoDeeperThanTheCrownIsHigh(String crown, Verdict wanted) {
-        Look look = pipe(Unit.INCH, "1/2")
+        TestInspection look = pipe(Unit.INCH, "1/2")
                 .seen(new Indication.RootConcavity(
                         new Span(Length.inches(1), Length.inches(2)), Length.inches(3, 64), Optional.empty()));
         if (crown != null) {
@@ -173,19 +173,19 @@ class NormalServiceTest {
     @Test
     void thickWallsSayThatPoresAreNotLimited() {
         assertThat(pipe(Unit.INCH, "1/2").judge().notes())
-                .anyMatch(n -> n.startsWith("Porosity: the book's table does not limit it"));
+                .anyMatch(n -> n.startsWith("Porosity: the code's table does not limit it"));
     }
 
     @ParameterizedTest
     @CsvSource({"1/4, ACCEPT", "15/64, REJECT"})
     void aFilletHasNoUnderrun(String leg, Verdict wanted) {
-        Look look = socket("1/4").stations("1=1/4", "5=" + leg, "9=1/4");
+        TestInspection look = socket("1/4").stations("1=1/4", "5=" + leg, "9=1/4");
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void theBookSaysNothingOfAFitUpOpening() {
-        Look look = socket("1/4")
+        TestInspection look = socket("1/4")
                 .blade("0", "10", "1/4")
                 .joint(b -> b.gaps(
                         java.util.List.of(new Gap(new Span(Length.inches(1), Length.inches(2)), Length.inches(1, 4)))));
@@ -195,14 +195,14 @@ class NormalServiceTest {
     @ParameterizedTest
     @CsvSource({"1/4, 1/16, ACCEPT", "1/4, .063, REJECT", "1/2, 1/8, ACCEPT", "1/2, .126, REJECT"})
     void convexityOfAFillet(String wall, String height, Verdict wanted) {
-        Look look = socket(wall).read(Station.in("3").with("convexity", height).read());
+        TestInspection look = socket(wall).read(Station.in("3").with("convexity", height).read());
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @Test
     void misalignmentIsTheProcedures() {
         assertThat(pipe(Unit.INCH, "1/4").verdict(Criterion.MISALIGNMENT)).isEqualTo(NOT_APPLICABLE);
-        Look look = pipe(Unit.INCH, "1/4")
+        TestInspection look = pipe(Unit.INCH, "1/4")
                 .seen(new Indication.Misalignment(
                         new Span(Length.inches(0), Length.inches(2)), Length.inches(1, 16), Optional.empty()));
         assertThat(look.verdict(Criterion.MISALIGNMENT))
@@ -216,7 +216,7 @@ class NormalServiceTest {
 
     @Test
     void whatTheTableDoesNotNameIsJudgedAsStaticallyLoaded() {
-        Look look = pipe(Unit.INCH, "1/4")
+        TestInspection look = pipe(Unit.INCH, "1/4")
                 .seen(new Indication.ArcStrike(Length.inches(3), Optional.of(true), Optional.of(CheckMethod.VT)))
                 .seen(new Indication.Crater(Length.inches(4), Optional.empty(), Optional.empty()));
         assertThat(look.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);

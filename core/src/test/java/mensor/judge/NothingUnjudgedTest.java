@@ -12,16 +12,16 @@ import java.util.stream.Stream;
 import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.Criterion;
+import mensor.inspection.DrawingFault;
+import mensor.inspection.Indication;
+import mensor.inspection.IndicationKind;
+import mensor.inspection.ReadValue;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.DrawingFault;
-import mensor.look.Indication;
-import mensor.look.IndicationKind;
-import mensor.look.ReadValue;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
@@ -158,8 +158,8 @@ class NothingUnjudgedTest {
         };
     }
 
-    private static Look look(CriteriaBook book, Sort sort) {
-        Look look = Look.of(Unit.MILLIMETRE, sort.joint()).by(book);
+    private static TestInspection look(CriteriaBook book, Sort sort) {
+        TestInspection look = TestInspection.of(Unit.MILLIMETRE, sort.joint()).by(book);
         sort.sound().forEach(look::read);
         return look;
     }
@@ -218,7 +218,7 @@ class NothingUnjudgedTest {
                             ? new mensor.criteria.Rule.ToeAngle(1, mensor.criteria.Confidence.HIGH)
                             : method.invoke(book, args);
                 });
-        Look read = look(forgetful, pipe).read(far(ReadValue.REINFORCEMENT));
+        TestInspection read = look(forgetful, pipe).read(far(ReadValue.REINFORCEMENT));
         Finding finding = read.finding(Criterion.PROFILE);
         assertThat(finding.verdict()).isEqualTo(Verdict.INCOMPLETE);
         assertThat(finding.reason().words()).contains("reinforcement at 100").contains("not judged by");

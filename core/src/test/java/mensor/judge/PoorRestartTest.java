@@ -6,11 +6,11 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Verdict;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -20,9 +20,9 @@ class PoorRestartTest {
         return CriteriaBooks.all().stream();
     }
 
-    private static Look look(CriteriaBook book) {
+    private static TestInspection look(CriteriaBook book) {
         Length most = Length.millimetres("2");
-        return Look.millimetres("600")
+        return TestInspection.millimetres("600")
                 .by(book)
                 .blade("0", "600", "8")
                 .seen(new Indication.PoorRestart(
@@ -38,7 +38,7 @@ class PoorRestartTest {
         assertThat(profile.trace()).anyMatch(t -> t.startsWith("poor restart at 100: no limit"));
         assertThat(e.notes()).anyMatch(n -> n.contains("poor restart has no limit here"));
         Length deep = Length.millimetres("9");
-        Look made = look(book)
+        TestInspection made = look(book)
                 .seen(new Indication.Underfill(
                         new Span(Length.millimetres("100"), Length.millimetres("104")),
                         Optional.of(deep),

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.Member;
@@ -69,7 +69,7 @@ class ShortRunBruteForceTest {
         int rejected = 0;
         for (int round = 0; round < 250; round++) {
             boolean[][] lanes = new boolean[2][LENGTH];
-            Look look = Look.bare(Unit.MILLIMETRE, LENGTH + "", "3", "3")
+            TestInspection look = TestInspection.bare(Unit.MILLIMETRE, LENGTH + "", "3", "3")
                     .joint(b -> b.throat(Length.millimetres("2")).closed(closed))
                     .by(CriteriaBooks.find("iso5817-d").orElseThrow());
             for (Toe toe : List.of(Toe.A, Toe.B)) {
@@ -98,7 +98,7 @@ class ShortRunBruteForceTest {
                     .members(pipe, pipe)
                     .penetration(Penetration.COMPLETE)
                     .oneSided(true);
-            Look look = Look.of(Unit.MILLIMETRE, b)
+            TestInspection look = TestInspection.of(Unit.MILLIMETRE, b)
                     .by(CriteriaBooks.find("b31.3-normal").orElseThrow());
             for (int n = 0; n < 2; n++) {
                 for (int[] s : stretches(random, lanes[0])) {

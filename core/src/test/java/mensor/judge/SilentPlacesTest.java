@@ -1,23 +1,23 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Face;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Face;
-import mensor.look.Indication;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Dihedral;
 import mensor.weld.Gap;
 import mensor.weld.InvalidField;
@@ -33,7 +33,7 @@ class SilentPlacesTest {
 
     @Test
     void noReadingIsNotAPass() {
-        Evaluation nothing = Look.inches("24").nothingLookedAt().judge();
+        Evaluation nothing = TestInspection.inches("24").nothingLookedAt().judge();
         assertThat(nothing.verdict()).isEqualTo(INCOMPLETE);
         assertThat(nothing.findings())
                 .hasSize(16)
@@ -52,19 +52,19 @@ class SilentPlacesTest {
         if (!c.clearable() || c == Criterion.MISALIGNMENT) {
             return;
         }
-        Look look = Look.inches("24").joint(j -> j.oneSided(true)).notCleared();
+        TestInspection look = TestInspection.inches("24").joint(j -> j.oneSided(true)).notCleared();
         assertThat(look.verdict(c)).isEqualTo(INCOMPLETE);
-        assertThat(Look.inches("24").joint(j -> j.oneSided(true)).clear(c).verdict(c))
+        assertThat(TestInspection.inches("24").joint(j -> j.oneSided(true)).clear(c).verdict(c))
                 .isEqualTo(ACCEPT);
-        Look covered =
-                Look.inches("24").joint(j -> j.oneSided(true)).notCleared().cover(c, "UT report 114");
+        TestInspection covered =
+                TestInspection.inches("24").joint(j -> j.oneSided(true)).notCleared().cover(c, "UT report 114");
         assertThat(covered.verdict(c)).isEqualTo(ACCEPT);
         assertThat(covered.judge().notes()).anyMatch(n -> n.contains("UT report 114"));
     }
 
     @Test
     void undercutOfBothToesAddsUpAndSaysWhenThatDecides() {
-        Look look = Look.inches("24").undercut(Toe.A, "2", "3.25", "3/64").undercut(Toe.B, "6", "7", "3/64");
+        TestInspection look = TestInspection.inches("24").undercut(Toe.A, "2", "3.25", "3/64").undercut(Toe.B, "6", "7", "3/64");
         Finding careful = look.finding(Criterion.UNDERCUT);
         assertThat(careful.verdict()).isEqualTo(REJECT);
         assertThat(careful.reason().words()).contains("Rejected on the careful reading; per toe it accepts");
@@ -76,7 +76,7 @@ class SilentPlacesTest {
 
     @Test
     void ofOverlappingStretchesOfOneToeTheDeeperCounts() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .undercut(Toe.A, "8", "14", "1/32")
                 .undercut(Toe.A, "10", "11.5", "1/16")
                 .undercut(Toe.A, "11", "12", "3/64");
@@ -86,16 +86,16 @@ class SilentPlacesTest {
 
     @Test
     void windowsAreEveryPositionAndWrapOnAClosedWeld() {
-        Look open = Look.inches("30").undercut(Toe.A, "0", "1.1", "3/64").undercut(Toe.A, "29", "30", "3/64");
+        TestInspection open = TestInspection.inches("30").undercut(Toe.A, "0", "1.1", "3/64").undercut(Toe.A, "29", "30", "3/64");
         assertThat(open.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        Look ring = Look.inches("30")
+        TestInspection ring = TestInspection.inches("30")
                 .joint(j -> j.closed(true))
                 .undercut(Toe.A, "0", "1.1", "3/64")
                 .undercut(Toe.A, "29", "30", "3/64");
         assertThat(ring.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
         assertThat(ring.finding(Criterion.UNDERCUT).span().orElseThrow().wraps())
                 .isTrue();
-        Look slices = Look.inches("24").undercut(Toe.A, "11", "12.2", "3/64").undercut(Toe.A, "13", "14", "3/64");
+        TestInspection slices = TestInspection.inches("24").undercut(Toe.A, "11", "12.2", "3/64").undercut(Toe.A, "13", "14", "3/64");
         assertThat(slices.verdict(Criterion.UNDERCUT))
                 .as("across a fixed slice's edge at 12")
                 .isEqualTo(REJECT);
@@ -103,22 +103,22 @@ class SilentPlacesTest {
 
     @Test
     void aWeldShorterThanTheWindowHasTheFullAllowance() {
-        Look look = Look.inches("4").undercut(Toe.A, "0", "2", "1/16");
+        TestInspection look = TestInspection.inches("4").undercut(Toe.A, "0", "2", "1/16");
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
         assertThat(look.finding(Criterion.UNDERCUT).trace()).anyMatch(t -> t.contains("full allowance"));
     }
 
     @Test
     void poresAlongAStretchAreBounded() {
-        assertThat(Look.inches("24").pores("0", "6", "1/16", 6).verdict(Criterion.POROSITY))
+        assertThat(TestInspection.inches("24").pores("0", "6", "1/16", 6).verdict(Criterion.POROSITY))
                 .as("6 × 1/16 = 3/8 at most")
                 .isEqualTo(ACCEPT);
-        Finding open = Look.inches("24").pores("0", "6", "1/16", 8).finding(Criterion.POROSITY);
+        Finding open = TestInspection.inches("24").pores("0", "6", "1/16", 8).finding(Criterion.POROSITY);
         assertThat(open.verdict()).as("2 to 8 of them in one inch").isEqualTo(INCOMPLETE);
         assertThat(open.asks()).anyMatch(a -> a.words().contains("mark where"));
-        assertThat(Look.inches("24").pores("0", "6", "1/16", 37).verdict(Criterion.POROSITY))
+        assertThat(TestInspection.inches("24").pores("0", "6", "1/16", 37).verdict(Criterion.POROSITY))
                 .isEqualTo(REJECT);
-        assertThat(Look.inches("24").pores("0", "1", "1/16", 7).verdict(Criterion.POROSITY))
+        assertThat(TestInspection.inches("24").pores("0", "1", "1/16", 7).verdict(Criterion.POROSITY))
                 .isEqualTo(REJECT);
     }
 
@@ -135,19 +135,19 @@ class SilentPlacesTest {
         "'1=9/32, 12=9/32, 23=9/32', REJECT",
     })
     void boundsBetweenStations(String stations, Verdict wanted) {
-        Look look = Look.inches("24").stations(stations.split(", "));
+        TestInspection look = TestInspection.inches("24").stations(stations.split(", "));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void markedStretchesAreExactAndBoundRuns() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .stations("1=5/16", "12=5/16", "13=9/32", "23=5/16")
                 .undersize("12 3/4", "14 3/4", "9/32");
         assertThat(look.finding(Criterion.SIZE).numbers().orElseThrow().measured())
                 .isEqualTo("2 in");
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        Look overBlade = Look.inches("24").blade("0", "24", "5/16").undersize("3", "6", "9/32");
+        TestInspection overBlade = TestInspection.inches("24").blade("0", "24", "5/16").undersize("3", "6", "9/32");
         assertThat(overBlade.verdict(Criterion.SIZE))
                 .as("undersize beats an overlapping blade")
                 .isEqualTo(REJECT);
@@ -155,7 +155,7 @@ class SilentPlacesTest {
 
     @Test
     void runsWrapOnAClosedWeld() {
-        Look ring = Look.inches("24").joint(j -> j.closed(true));
+        TestInspection ring = TestInspection.inches("24").joint(j -> j.closed(true));
         ring.stations("1=9/32", "3=5/16", "12=5/16", "22=5/16", "23=9/32");
         Finding f = ring.finding(Criterion.SIZE);
         assertThat(f.verdict()).as("surely 23–1, at most 22–3").isEqualTo(INCOMPLETE);
@@ -175,30 +175,30 @@ class SilentPlacesTest {
         "3.01, '2=5/16', INCOMPLETE",
     })
     void enoughReadings(String length, String stations, Verdict wanted) {
-        assertThat(Look.inches(length).stations(stations.split(", ")).verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches(length).stations(stations.split(", ")).verdict(Criterion.SIZE))
                 .isEqualTo(wanted);
     }
 
     @Test
     void bladesThatCoverAreEnoughAndARestWantsItsOwnReading() {
-        assertThat(Look.inches("24")
+        assertThat(TestInspection.inches("24")
                         .blade("0", "12", "5/16")
                         .blade("12", "24", "3/8")
                         .verdict(Criterion.SIZE))
                 .isEqualTo(ACCEPT);
-        Look rest = Look.inches("24").blade("0", "22", "5/16").stations("1=5/16", "6=5/16", "14=5/16", "17=5/16");
+        TestInspection rest = TestInspection.inches("24").blade("0", "22", "5/16").stations("1=5/16", "6=5/16", "14=5/16", "17=5/16");
         assertThat(rest.verdict(Criterion.SIZE))
                 .as("the last 2 in were not tried")
                 .isEqualTo(INCOMPLETE);
         assertThat(rest.stations("23=5/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        assertThat(Look.inches("24").blade("0", "24", "1/4").verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches("24").blade("0", "24", "1/4").verdict(Criterion.SIZE))
                 .as("a smaller blade shows no size")
                 .isEqualTo(INCOMPLETE);
     }
 
     @Test
     void eachSegmentOfAnIntermittentWeldIsReadByItself() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .joint(j -> j.segments(List.of(
                         new Span(Length.inches(0), Length.inches(3)), new Span(Length.inches(12), Length.inches(15)))));
         look.stations("1=5/16");
@@ -206,7 +206,7 @@ class SilentPlacesTest {
         assertThat(look.stations("13=5/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         look.undersize("2", "2.61", "9/32");
         assertThat(look.verdict(Criterion.SIZE)).as("10% of 6 in welded").isEqualTo(REJECT);
-        Look crater = Look.inches("24").joint(j -> j.segments(List.of(new Span(Length.inches(0), Length.inches(3)))));
+        TestInspection crater = TestInspection.inches("24").joint(j -> j.segments(List.of(new Span(Length.inches(0), Length.inches(3)))));
         crater.seen(new Indication.Crater(Length.parse("3.1", Unit.INCH), Optional.empty(), Optional.empty()));
         assertThat(crater.verdict(Criterion.CRATER))
                 .as("an end outside the segments")
@@ -217,7 +217,7 @@ class SilentPlacesTest {
 
     @Test
     void aGapAsksMoreLegOnlyWhereItIs() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .joint(j ->
                         j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
         look.stations("1=5/16", "9=5/16", "13=5/16", "23=5/16");
@@ -225,7 +225,7 @@ class SilentPlacesTest {
                 .as("the gap itself was not read")
                 .isEqualTo(INCOMPLETE);
         assertThat(look.stations("11=7/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        Look low = Look.inches("24")
+        TestInspection low = TestInspection.inches("24")
                 .joint(j ->
                         j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
         low.stations("1=5/16", "9=5/16", "11=3/8", "13=5/16", "23=5/16");
@@ -251,7 +251,7 @@ class SilentPlacesTest {
         assertThat(concave(".2209", Face.FLAT).verdict(Criterion.SIZE))
                 .as("a throat caps any face")
                 .isEqualTo(INCOMPLETE);
-        Look blind = Look.inches("3")
+        TestInspection blind = TestInspection.inches("3")
                 .read(Reading.Station.of(
                         Length.inches(1),
                         Optional.of(Length.inches(3, 8)),
@@ -263,8 +263,8 @@ class SilentPlacesTest {
                 .isEqualTo(INCOMPLETE);
     }
 
-    private static Look concave(String throat, Face face) {
-        return Look.inches("3")
+    private static TestInspection concave(String throat, Face face) {
+        return TestInspection.inches("3")
                 .read(Reading.Station.of(
                         Length.inches(1),
                         Optional.of(Length.inches(3, 8)),
@@ -276,15 +276,15 @@ class SilentPlacesTest {
     @Test
     void aLoneLegOrThroatCanOnlyReject() {
         Optional<Length> none = Optional.empty();
-        Look good = Look.inches("3")
+        TestInspection good = TestInspection.inches("3")
                 .read(Reading.Station.of(
                         Length.inches(1), Optional.of(Length.inches(3, 8)), none, none, Optional.empty()));
         assertThat(good.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
-        Look bad = Look.inches("3")
+        TestInspection bad = TestInspection.inches("3")
                 .read(Reading.Station.of(
                         Length.inches(1), Optional.of(Length.inches(1, 8)), none, none, Optional.empty()));
         assertThat(bad.verdict(Criterion.SIZE)).isEqualTo(REJECT);
-        Look throat = Look.inches("3")
+        TestInspection throat = TestInspection.inches("3")
                 .read(Reading.Station.of(
                         Length.inches(1), none, none, Optional.of(Length.inches(1, 8)), Optional.empty()));
         assertThat(throat.verdict(Criterion.SIZE)).isEqualTo(REJECT);
@@ -292,7 +292,7 @@ class SilentPlacesTest {
 
     @Test
     void convexityComputedFromThroatAndLegsOnlyPrompts() {
-        Look high = Look.inches("24")
+        TestInspection high = TestInspection.inches("24")
                 .notCleared()
                 .read(Reading.Station.of(
                         Length.inches(1),
@@ -301,7 +301,7 @@ class SilentPlacesTest {
                         Optional.of(Length.inches(1, 2)),
                         Optional.empty()));
         assertThat(high.verdict(Criterion.PROFILE)).isEqualTo(INCOMPLETE);
-        Look flat = Look.inches("24")
+        TestInspection flat = TestInspection.inches("24")
                 .notCleared()
                 .read(Reading.Station.of(
                         Length.inches(1),
@@ -310,7 +310,7 @@ class SilentPlacesTest {
                         Optional.of(Length.inches(1, 4)),
                         Optional.empty()));
         assertThat(flat.verdict(Criterion.PROFILE)).isEqualTo(ACCEPT);
-        assertThat(Look.inches("24").notCleared().legs("1", "3/8", "3/8").verdict(Criterion.PROFILE))
+        assertThat(TestInspection.inches("24").notCleared().legs("1", "3/8", "3/8").verdict(Criterion.PROFILE))
                 .as("legs alone accept no profile")
                 .isEqualTo(INCOMPLETE);
     }
@@ -341,15 +341,15 @@ class SilentPlacesTest {
                 Optional.of(Length.inches(3, 8)),
                 Optional.of(Length.inches(1, 2)),
                 Optional.empty());
-        assertThat(Look.inches("24").notCleared().read(read).verdict(Criterion.PROFILE))
+        assertThat(TestInspection.inches("24").notCleared().read(read).verdict(Criterion.PROFILE))
                 .isEqualTo(ACCEPT);
-        assertThat(Look.inches("24").notCleared().read(read).read(high).verdict(Criterion.PROFILE))
+        assertThat(TestInspection.inches("24").notCleared().read(read).read(high).verdict(Criterion.PROFILE))
                 .isEqualTo(INCOMPLETE);
     }
 
     @Test
     void whatHasNoPlaceIsGivenNone() {
-        Finding missing = Look.inches("24")
+        Finding missing = TestInspection.inches("24")
                 .seen(new Indication.ShortWeld(Length.inches(1)))
                 .finding(Criterion.LENGTH);
         assertThat(missing.verdict()).isEqualTo(REJECT);
@@ -358,12 +358,12 @@ class SilentPlacesTest {
 
     @Test
     void aLowReadingInTheOtherUnitSystemThatIsNominallyEnoughIsReadAgain() {
-        Look look = Look.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
+        TestInspection look = TestInspection.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
         look.read(Reading.Station.legs(look.l("30"), Length.inches(5, 16), Length.inches(5, 16)));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
         assertThat(look.finding(Criterion.SIZE).asks())
                 .anyMatch(a -> a.words().contains("again in the drawing's units"));
-        Look low = Look.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
+        TestInspection low = TestInspection.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
         low.read(Reading.Station.legs(low.l("30"), Length.inches(3, 16), Length.inches(3, 16)));
         assertThat(low.verdict(Criterion.SIZE)).isEqualTo(REJECT);
     }
@@ -403,7 +403,7 @@ class SilentPlacesTest {
     @Test
     void aSkewedFilletIsComparedInTheDrawingsMeaning() {
         // 120°: cos(ψ/2) = 1/2, so a throat of 5/32 is exactly a contact leg of 5/16
-        Look look = skewed(LegMeaning.CONTACT)
+        TestInspection look = skewed(LegMeaning.CONTACT)
                 .read(Reading.Station.of(
                         Length.inches(1),
                         Optional.of(Length.inches(3, 8)),
@@ -420,14 +420,14 @@ class SilentPlacesTest {
                 .isEqualTo(REJECT);
     }
 
-    private static Look skewed(LegMeaning meaning) {
-        return Look.inches("3")
+    private static TestInspection skewed(LegMeaning meaning) {
+        return TestInspection.inches("3")
                 .joint(j -> j.dihedral(new Dihedral(BigDecimal.valueOf(120))).sizeMeans(meaning));
     }
 
     @Test
     void aFilletDrawnByItsThroatIsComparedByItsLegOfEqualThroat() {
-        Look look = Look.bare(Unit.MILLIMETRE, "75", "10", "10").joint(j -> j.throat(Length.millimetres("5")));
+        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "75", "10", "10").joint(j -> j.throat(Length.millimetres("5")));
         look.read(Reading.Station.of(
                 look.l("10"),
                 Optional.of(look.l("8")),
@@ -441,7 +441,7 @@ class SilentPlacesTest {
     @Test
     void nearLimitIsAQuietMark() {
         Length division = Length.inches(1, 32);
-        Look near = Look.inches("24")
+        TestInspection near = TestInspection.inches("24")
                 .seen(new Indication.Undercut(
                         Toe.A,
                         new Span(Length.inches(1), Length.inches(2)),
@@ -449,7 +449,7 @@ class SilentPlacesTest {
                         Optional.of(division)));
         assertThat(near.finding(Criterion.UNDERCUT).nearLimit()).isTrue();
         assertThat(near.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        Look at = Look.inches("24")
+        TestInspection at = TestInspection.inches("24")
                 .seen(new Indication.Undercut(
                         Toe.A,
                         new Span(Length.inches(1), Length.inches(2)),
@@ -458,7 +458,7 @@ class SilentPlacesTest {
         assertThat(at.finding(Criterion.UNDERCUT).nearLimit())
                 .as("exactly at the limit")
                 .isFalse();
-        Look coarse = Look.inches("24")
+        TestInspection coarse = TestInspection.inches("24")
                 .seen(new Indication.Undercut(
                         Toe.A,
                         new Span(Length.inches(1), Length.inches(2)),
@@ -471,35 +471,35 @@ class SilentPlacesTest {
 
     @Test
     void addendaTightenAndWantTheirOwnEvidence() {
-        Look look =
-                Look.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "1", "2", "1/32");
+        TestInspection look =
+                TestInspection.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "1", "2", "1/32");
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
         assertThat(look.finding(AddendumKind.UNDERCUT_DEPTH).verdict()).isEqualTo(REJECT);
-        assertThat(Look.inches("24")
+        assertThat(TestInspection.inches("24")
                         .notCleared()
                         .addendum(AddendumKind.POROSITY_NONE, null)
                         .finding(AddendumKind.POROSITY_NONE)
                         .verdict())
                 .isEqualTo(INCOMPLETE);
-        assertThat(Look.inches("24")
+        assertThat(TestInspection.inches("24")
                         .addendum(AddendumKind.POROSITY_NONE, null)
                         .pore("3", "1/64")
                         .finding(AddendumKind.POROSITY_NONE)
                         .verdict())
                 .isEqualTo(REJECT);
-        assertThat(Look.inches("24")
+        assertThat(TestInspection.inches("24")
                         .addendum(AddendumKind.UNDERCUT_EXCEPTION_OFF, null)
                         .undercut(Toe.B, "1", "1.1", "3/64")
                         .finding(AddendumKind.UNDERCUT_EXCEPTION_OFF)
                         .verdict())
                 .isEqualTo(REJECT);
-        Look under = Look.inches("24")
+        TestInspection under = TestInspection.inches("24")
                 .addendum(AddendumKind.SIZE_UNDERRUN, "1/64")
                 .blade("0", "24", "5/16")
                 .undersize("1", "2", "9/32");
         assertThat(under.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         assertThat(under.finding(AddendumKind.SIZE_UNDERRUN).verdict()).isEqualTo(REJECT);
-        assertThat(Look.inches("24")
+        assertThat(TestInspection.inches("24")
                         .addendum(AddendumKind.BEAD_WIDTH_MAX, "1/2")
                         .finding(AddendumKind.BEAD_WIDTH_MAX)
                         .verdict())
@@ -508,12 +508,12 @@ class SilentPlacesTest {
 
     @Test
     void anAddendumLooserThanTheBookIsRefused() {
-        assertThatThrownBy(() -> Look.inches("24")
+        assertThatThrownBy(() -> TestInspection.inches("24")
                         .addendum(AddendumKind.UNDERCUT_DEPTH, ".07")
                         .judge())
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("addenda[0].max");
-        assertThat(Look.inches("24")
+        assertThat(TestInspection.inches("24")
                         .addendum(AddendumKind.UNDERCUT_DEPTH, "1/16")
                         .judge())
                 .as("equal is allowed")
@@ -525,8 +525,8 @@ class SilentPlacesTest {
     void mirroringAWeldNeverChangesTheVerdict() {
         java.util.Random random = new java.util.Random(99);
         for (int round = 0; round < 300; round++) {
-            Look look = Look.inches("24");
-            Look mirror = Look.inches("24");
+            TestInspection look = TestInspection.inches("24");
+            TestInspection mirror = TestInspection.inches("24");
             for (int i = random.nextInt(5); i >= 0; i--) {
                 int from = random.nextInt(44);
                 int to = from + random.nextInt(5);

@@ -1,22 +1,22 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.NOT_APPLICABLE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.NOT_APPLICABLE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.criteria.Confidence;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * alignment 7.21, recalled from memory.
  */
 class StaticGrooveTableTest {
-    private static Look groove(
+    private static TestInspection groove(
             Unit unit, Connection connection, Penetration penetration, String thicknessA, String thicknessB) {
         Joint.Builder b =
                 new Joint.Builder("G1", WeldType.GROOVE, connection, Length.parse(unit.pick("24", "600"), unit));
@@ -41,10 +41,10 @@ class StaticGrooveTableTest {
                 .members(
                         new Member("a", Length.parse(thicknessA, unit)),
                         new Member("b", Length.parse(thicknessB, unit)));
-        return Look.of(unit, b);
+        return TestInspection.of(unit, b);
     }
 
-    private static Look butt(Unit unit, String a, String b) {
+    private static TestInspection butt(Unit unit, String a, String b) {
         return groove(unit, Connection.BUTT, Penetration.COMPLETE, a, b);
     }
 
@@ -55,7 +55,7 @@ class StaticGrooveTableTest {
         OFFSET
     }
 
-    private static Look with(Look look, What what, String value) {
+    private static TestInspection with(TestInspection look, What what, String value) {
         Optional<Length> none = Optional.empty();
         Optional<Length> v = Optional.of(look.l(value));
         return look.read(new Reading.Station(
@@ -101,7 +101,7 @@ class StaticGrooveTableTest {
         "MILLIMETRE, 50.1, 6.01, REJECT",
     })
     void reinforcementOfAButtByItsThickerPart(Unit unit, String thicker, String height, Verdict wanted) {
-        Look look = with(butt(unit, unit.pick("1/4", "6"), thicker), What.CROWN, height);
+        TestInspection look = with(butt(unit, unit.pick("1/4", "6"), thicker), What.CROWN, height);
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
@@ -118,7 +118,7 @@ class StaticGrooveTableTest {
 
     @Test
     void aPartialPenetrationIsAsThickAsItsThroatForTheProfile() {
-        Look thick = groove(Unit.INCH, Connection.BUTT, Penetration.PARTIAL, "2", "2")
+        TestInspection thick = groove(Unit.INCH, Connection.BUTT, Penetration.PARTIAL, "2", "2")
                 .joint(b -> b.throat(Length.inches(3, 4)));
         assertThat(with(thick, What.CROWN, "5/32").verdict(Criterion.PROFILE)).isEqualTo(REJECT);
         assertThat(with(butt(Unit.INCH, "2", "2"), What.CROWN, "5/32").verdict(Criterion.PROFILE))
@@ -131,15 +131,15 @@ class StaticGrooveTableTest {
         "TEE, 1, 3/16, ACCEPT", "TEE, 1, .188, REJECT", "LAP, 3/8, 1/2, ACCEPT",
     })
     void theConvexityOfATeeGroove(Connection connection, String t, String convexity, Verdict wanted) {
-        Look look = with(groove(Unit.INCH, connection, Penetration.COMPLETE, t, "2"), What.CONVEXITY, convexity);
+        TestInspection look = with(groove(Unit.INCH, connection, Penetration.COMPLETE, t, "2"), What.CONVEXITY, convexity);
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @Test
     void aCornerIsJudgedAsAButtOutsideAndAsATeeInside() {
-        Look outside = groove(Unit.INCH, Connection.CORNER, Penetration.COMPLETE, "3/8", "3/8")
+        TestInspection outside = groove(Unit.INCH, Connection.CORNER, Penetration.COMPLETE, "3/8", "3/8")
                 .joint(b -> b.corner(Corner.OUTSIDE));
-        Look inside = groove(Unit.INCH, Connection.CORNER, Penetration.COMPLETE, "3/8", "3/8")
+        TestInspection inside = groove(Unit.INCH, Connection.CORNER, Penetration.COMPLETE, "3/8", "3/8")
                 .joint(b -> b.corner(Corner.INSIDE));
         assertThat(with(outside, What.CROWN, "1/4").verdict(Criterion.PROFILE)).isEqualTo(REJECT);
         assertThat(with(inside, What.CROWN, "1/4").verdict(Criterion.PROFILE)).isEqualTo(ACCEPT);
@@ -156,7 +156,7 @@ class StaticGrooveTableTest {
         "true, .001, REJECT",
     })
     void aFlushFace(boolean faying, String height, Verdict wanted) {
-        Look look = butt(Unit.INCH, "3/8", "3/4").joint(b -> b.flush(true).faying(faying));
+        TestInspection look = butt(Unit.INCH, "3/8", "3/4").joint(b -> b.flush(true).faying(faying));
         assertThat(with(look, What.CROWN, height).verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
@@ -208,12 +208,12 @@ class StaticGrooveTableTest {
     @Test
     void aSizeIsOnlyThatOfAPartialPenetrationsThroat() {
         assertThat(butt(Unit.INCH, "3/8", "3/8").verdict(Criterion.SIZE)).isEqualTo(NOT_APPLICABLE);
-        Look drawn = groove(Unit.INCH, Connection.BUTT, Penetration.PARTIAL, "1", "1")
+        TestInspection drawn = groove(Unit.INCH, Connection.BUTT, Penetration.PARTIAL, "1", "1")
                 .joint(b -> b.throat(Length.inches(1, 2)));
         assertThat(drawn.verdict(Criterion.SIZE)).isEqualTo(NOT_APPLICABLE);
         Finding one = with(drawn, What.THROAT, "1/2").finding(Criterion.SIZE);
         assertThat(one.verdict()).as("one station of a long weld").isEqualTo(INCOMPLETE);
-        Look three = drawn;
+        TestInspection three = drawn;
         for (String at : List.of("1", "11", "12", "23")) {
             three = three.read(Station.in(at).with("throat", "1/2").read());
         }
@@ -247,12 +247,12 @@ class StaticGrooveTableTest {
 
     @Test
     void aContractTightensTheCrownAndNeverLoosensIt() {
-        Look look = butt(Unit.INCH, "3/8", "3/8").addendum(AddendumKind.REINFORCEMENT_MAX, "3/32");
+        TestInspection look = butt(Unit.INCH, "3/8", "3/8").addendum(AddendumKind.REINFORCEMENT_MAX, "3/32");
         assertThat(with(look, What.CROWN, "1/8").judge().verdict()).isEqualTo(REJECT);
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> butt(Unit.INCH, "3/8", "3/8")
                         .addendum(AddendumKind.REINFORCEMENT_MAX, "3/16")
                         .judge())
-                .hasMessageContaining("looser than the book");
+                .hasMessageContaining("looser than the code");
     }
 
     @Test

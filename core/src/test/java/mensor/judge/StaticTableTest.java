@@ -1,24 +1,24 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Conditions;
+import mensor.inspection.CrackPlace;
+import mensor.inspection.Criterion;
+import mensor.inspection.DrawingFault;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
-import mensor.look.Conditions;
-import mensor.look.CrackPlace;
-import mensor.look.Criterion;
-import mensor.look.DrawingFault;
-import mensor.look.Indication;
-import mensor.look.Reading;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.GirderEnds;
@@ -67,14 +67,14 @@ class StaticTableTest {
     })
     void undercut(Unit unit, String member, String depth, String length, Verdict wanted) {
         String weld = unit.pick("24", "600");
-        Look look =
-                Look.fillet(unit, weld, unit.pick("5/16", "8"), member, member).undercut(Toe.A, "0", length, depth);
+        TestInspection look =
+                TestInspection.fillet(unit, weld, unit.pick("5/16", "8"), member, member).undercut(Toe.A, "0", length, depth);
         assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     @Test
     void undercutIsJudgedByTheMemberItsToeLiesOn() {
-        Look look = Look.fillet(Unit.INCH, "24", "5/16", "1", "3/8");
+        TestInspection look = TestInspection.fillet(Unit.INCH, "24", "5/16", "1", "3/8");
         assertThat(look.undercut(Toe.A, "0", "10", "1/16").verdict(Criterion.UNDERCUT))
                 .isEqualTo(ACCEPT);
         assertThat(look.undercut(Toe.B, "0", "2", "1/16").verdict(Criterion.UNDERCUT))
@@ -100,7 +100,7 @@ class StaticTableTest {
     })
     void poresAtOnePlace(Unit unit, int count, String diameter, Verdict wanted) {
         int n = Length.parse(diameter, unit).isOver(Length.parse("0.2", Unit.INCH)) ? 1 : count;
-        Look look = (unit == Unit.INCH ? Look.inches("24") : Look.millimetres("600"))
+        TestInspection look = (unit == Unit.INCH ? TestInspection.inches("24") : TestInspection.millimetres("600"))
                 .seen(new Indication.Porosity(
                         Span.at(Length.parse("10", unit)), Length.parse(diameter, unit), n, Optional.empty()));
         assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(wanted);
@@ -108,14 +108,14 @@ class StaticTableTest {
 
     @Test
     void poresAddUpToThreeQuartersInAnyTwelve() {
-        Look look = Look.inches("24").pore("1", "3/8").pore("13", "3/8");
+        TestInspection look = TestInspection.inches("24").pore("1", "3/8").pore("13", "3/8");
         assertThat(look.verdict(Criterion.POROSITY))
                 .as("exactly 3/4 in a closed 12 in window")
                 .isEqualTo(ACCEPT);
         assertThat(look.pore("7", "1/32").verdict(Criterion.POROSITY)).isEqualTo(REJECT);
-        Look apart = Look.inches("24").pore("1", "3/8").pore("13.001", "3/8").pore("7", "1/32");
+        TestInspection apart = TestInspection.inches("24").pore("1", "3/8").pore("13.001", "3/8").pore("7", "1/32");
         assertThat(apart.verdict(Criterion.POROSITY)).as("not in one window").isEqualTo(ACCEPT);
-        Look metric = Look.millimetres("600").pore("10", "10").pore("310", "10");
+        TestInspection metric = TestInspection.millimetres("600").pore("10", "10").pore("310", "10");
         assertThat(metric.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
         assertThat(metric.pore("200", "1").verdict(Criterion.POROSITY)).isEqualTo(REJECT);
     }
@@ -145,7 +145,7 @@ class StaticTableTest {
         "MILLIMETRE, 12, 8.9, REJECT",
     })
     void underrunOfASingleMark(Unit unit, String size, String least, Verdict wanted) {
-        Look look = Look.fillet(unit, unit.pick("20", "500"), size, "1", "1");
+        TestInspection look = TestInspection.fillet(unit, unit.pick("20", "500"), size, "1", "1");
         String end = unit.pick("20", "500");
         look.blade("0", end, size).undersize("5", "6", least);
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
@@ -159,7 +159,7 @@ class StaticTableTest {
         "MILLIMETRE, 500, 50.1, REJECT"
     })
     void undersizeOnAtMostATenthOfTheLength(Unit unit, String length, String marked, Verdict wanted) {
-        Look look = Look.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
+        TestInspection look = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .blade("0", length, unit.pick("5/16", "8"))
                 .undersize("0", marked, unit.pick("9/32", "7"));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
@@ -170,7 +170,7 @@ class StaticTableTest {
     void noUnderrunWithinTwoFlangeWidthsOfAGirderEnd(Unit unit, String from, Verdict wanted) {
         String length = unit.pick("40", "1000");
         Length start = Length.parse(from, unit);
-        Look look = Look.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
+        TestInspection look = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .joint(j -> j.use(Use.WEB_TO_FLANGE)
                         .flangeWidth(Length.parse(unit.pick("4", "100"), unit))
                         .girderEnds(GirderEnds.START))
@@ -203,7 +203,7 @@ class StaticTableTest {
     })
     void fitUpOpening(Unit unit, String opening, String leg, Verdict wanted) {
         String length = unit.pick("20", "500");
-        Look look = Look.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
+        TestInspection look = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .joint(j -> j.rootOpening(Length.parse(opening, unit)));
         for (String at : unit.pick("1,10,19", "25,250,475").split(",")) {
             look.legs(at, leg, leg);
@@ -221,7 +221,7 @@ class StaticTableTest {
         "MILLIMETRE, 74, 6, REJECT",
     })
     void aGreaterOpeningOnThickPartsIsReferred(Unit unit, String thickness, String opening, Verdict wanted) {
-        Look look = Look.fillet(unit, unit.pick("20", "500"), unit.pick("5/16", "8"), thickness, thickness)
+        TestInspection look = TestInspection.fillet(unit, unit.pick("20", "500"), unit.pick("5/16", "8"), thickness, thickness)
                 .joint(j -> j.rootOpening(Length.parse(opening, unit)))
                 .blade("0", unit.pick("20", "500"), unit.pick("1", "25"));
         assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
@@ -253,7 +253,7 @@ class StaticTableTest {
         "INCH, , .1876, REJECT",
     })
     void convexity(Unit unit, String width, String convexity, Verdict wanted) {
-        Look look = unit == Unit.INCH ? Look.inches("24") : Look.millimetres("600");
+        TestInspection look = unit == Unit.INCH ? TestInspection.inches("24") : TestInspection.millimetres("600");
         look.notCleared().read(convexityAt(unit, "5", Optional.ofNullable(width), convexity));
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
@@ -267,18 +267,18 @@ class StaticTableTest {
 
     @Test
     void anOutsideCornerMayBeAsConvexAsHalfTheThickness() {
-        Look corner = cornered("1/4");
+        TestInspection corner = cornered("1/4");
         assertThat(corner.verdict(Criterion.PROFILE)).isEqualTo(ACCEPT);
         assertThat(corner.finding(Criterion.PROFILE).confidence().id()).isEqualTo("medium");
         assertThat(cornered(".2501").verdict(Criterion.PROFILE)).isEqualTo(REJECT);
     }
 
-    private static Look cornered(String convexity) {
+    private static TestInspection cornered(String convexity) {
         Joint.Builder b = new Joint.Builder("T2", mensor.weld.WeldType.FILLET, Connection.CORNER, Length.inches(24));
         b.size(Length.inches(5, 16))
                 .corner(Corner.OUTSIDE)
                 .members(new Member("a", Length.inches(1, 2)), new Member("b", Length.inches(3, 4)));
-        return Look.of(Unit.INCH, b).notCleared().read(convexityAt(Unit.INCH, "5", Optional.of("1/2"), convexity));
+        return TestInspection.of(Unit.INCH, b).notCleared().read(convexityAt(Unit.INCH, "5", Optional.of("1/2"), convexity));
     }
 
     static Stream<Indication> neverAllowed() {
@@ -308,7 +308,7 @@ class StaticTableTest {
     @ParameterizedTest
     @MethodSource("neverAllowed")
     void rejectsAtAnySize(Indication indication) {
-        Look look = Look.inches("24").blade("0", "24", "5/16").seen(indication);
+        TestInspection look = TestInspection.inches("24").blade("0", "24", "5/16").seen(indication);
         assertThat(look.verdict(indication.criterion())).isEqualTo(REJECT);
         assertThat(look.judge().verdict()).isEqualTo(REJECT);
         assertThat(look.finding(indication.criterion()).indications()).containsExactly(0);
@@ -317,7 +317,7 @@ class StaticTableTest {
     @ParameterizedTest
     @EnumSource(DrawingFault.class)
     void rejectsEveryDepartureFromTheDrawing(DrawingFault fault) {
-        Look look = Look.inches("24").seen(new Indication.NotAsDrawn(fault, Optional.of(Length.inches(24))));
+        TestInspection look = TestInspection.inches("24").seen(new Indication.NotAsDrawn(fault, Optional.of(Length.inches(24))));
         assertThat(look.verdict(Criterion.AS_DRAWN)).isEqualTo(REJECT);
     }
 
@@ -341,31 +341,31 @@ class StaticTableTest {
     @ParameterizedTest
     @MethodSource("nothingThere")
     void acceptsWhatIsNothingOrDressed(Indication indication) {
-        Look look = Look.inches("24").blade("0", "24", "5/16").seen(indication);
+        TestInspection look = TestInspection.inches("24").blade("0", "24", "5/16").seen(indication);
         assertThat(look.judge().verdict()).isEqualTo(ACCEPT);
     }
 
     @Test
     void misalignmentOfThickPartsIsCappedAtAnEighth() {
-        Look look = Look.fillet(Unit.INCH, "24", "5/16", "2", "2");
+        TestInspection look = TestInspection.fillet(Unit.INCH, "24", "5/16", "2", "2");
         look.seen(new Indication.Misalignment(look.s("1", "2"), look.l("1/8"), Optional.empty()));
         assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(ACCEPT);
         look.seen(new Indication.Misalignment(look.s("1", "2"), look.l(".1251"), Optional.empty()));
         assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
-        Look metric = Look.fillet(Unit.MILLIMETRE, "600", "8", "50", "50");
+        TestInspection metric = TestInspection.fillet(Unit.MILLIMETRE, "600", "8", "50", "50");
         metric.seen(new Indication.Misalignment(metric.s("1", "2"), metric.l("3.01"), Optional.empty()));
         assertThat(metric.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
     }
 
     @Test
     void slagAndSpatterThatOnlyCoverAreCleanedFirst() {
-        Look slag = Look.inches("24")
+        TestInspection slag = TestInspection.inches("24")
                 .blade("0", "24", "5/16")
                 .seen(new Indication.Slag(new Span(Length.inches(1), Length.inches(2)), false));
         assertThat(slag.verdict(Criterion.SLAG)).isEqualTo(INCOMPLETE);
         assertThat(slag.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
-        Look spatter =
-                Look.inches("24").seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
+        TestInspection spatter =
+                TestInspection.inches("24").seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
         assertThat(spatter.verdict(Criterion.SPATTER)).isEqualTo(INCOMPLETE);
         assertThat(spatter.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
     }
@@ -373,12 +373,12 @@ class StaticTableTest {
     @Test
     void meltThroughAndRootConcavityWaitForTheEngineersLimit() {
         Span place = new Span(Length.inches(3), Length.inches(4));
-        Look look = Look.inches("24").seen(new Indication.MeltThrough(place, Length.inches(1, 16), Optional.empty()));
+        TestInspection look = TestInspection.inches("24").seen(new Indication.MeltThrough(place, Length.inches(1, 16), Optional.empty()));
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(INCOMPLETE);
         assertThat(look.finding(Criterion.ROOT).reason().words()).contains("the Engineer sets the limit");
-        look.addendum(mensor.look.AddendumKind.MELT_THROUGH_MAX, "1/16");
+        look.addendum(mensor.inspection.AddendumKind.MELT_THROUGH_MAX, "1/16");
         assertThat(look.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
-        assertThat(look.finding(mensor.look.AddendumKind.MELT_THROUGH_MAX).verdict())
+        assertThat(look.finding(mensor.inspection.AddendumKind.MELT_THROUGH_MAX).verdict())
                 .isEqualTo(ACCEPT);
     }
 
@@ -398,7 +398,7 @@ class StaticTableTest {
                 Optional.ofNullable(ambient),
                 Optional.ofNullable(coated),
                 Optional.ofNullable(hours));
-        assertThat(Look.inches("24").conditions(c).verdict(Criterion.READINESS)).isEqualTo(wanted);
+        assertThat(TestInspection.inches("24").conditions(c).verdict(Criterion.READINESS)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -406,7 +406,7 @@ class StaticTableTest {
     void aSteelThatCracksLateWaitsTwoDays(BigDecimal hours, Verdict wanted) {
         Conditions c =
                 new Conditions(Optional.of(true), Optional.of(true), Optional.of(false), Optional.ofNullable(hours));
-        Look look = Look.inches("24").joint(j -> j.delayed(true)).conditions(c);
+        TestInspection look = TestInspection.inches("24").joint(j -> j.delayed(true)).conditions(c);
         assertThat(look.verdict(Criterion.READINESS)).isEqualTo(wanted);
         look.seen(new Indication.Crack(Span.at(Length.inches(3)), Optional.empty()));
         assertThat(look.judge().verdict())

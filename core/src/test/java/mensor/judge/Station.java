@@ -4,10 +4,10 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mensor.inspection.Face;
+import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.Face;
-import mensor.look.Reading;
 
 /** Writes a station's reading by the words of the file: {@code Station.mm("50").with("reinforcement", "2")}. */
 public final class Station {

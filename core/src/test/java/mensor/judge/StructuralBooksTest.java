@@ -1,8 +1,8 @@
 package mensor.judge;
 
-import static mensor.look.Verdict.ACCEPT;
-import static mensor.look.Verdict.INCOMPLETE;
-import static mensor.look.Verdict.REJECT;
+import static mensor.inspection.Verdict.ACCEPT;
+import static mensor.inspection.Verdict.INCOMPLETE;
+import static mensor.inspection.Verdict.REJECT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
@@ -13,12 +13,12 @@ import mensor.criteria.d11.CyclicBook;
 import mensor.criteria.d11.StaticBook;
 import mensor.criteria.d11.TubularBook;
 import mensor.criteria.d11.WelderTestBook;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Verdict;
 import mensor.weld.Connection;
 import mensor.weld.FilletTestPiece;
 import mensor.weld.Joint;
@@ -39,8 +39,8 @@ class StructuralBooksTest {
     private static final CriteriaBook CYCLIC = new CyclicBook();
     private static final CriteriaBook TEST_PIECE = new WelderTestBook();
 
-    private static Look fillet(Unit unit) {
-        return Look.fillet(
+    private static TestInspection fillet(Unit unit) {
+        return TestInspection.fillet(
                 unit, unit.pick("24", "600"), unit.pick("5/16", "8"), unit.pick("1", "25"), unit.pick("1", "25"));
     }
 
@@ -55,7 +55,7 @@ class StructuralBooksTest {
         "MILLIMETRE, false, false, 1, ACCEPT", "MILLIMETRE, false, false, 1.01, REJECT",
     })
     void undercutCyclic(Unit unit, boolean primary, boolean across, String depth, Verdict wanted) {
-        Look look = fillet(unit)
+        TestInspection look = fillet(unit)
                 .by(CYCLIC)
                 .joint(b -> b.primary(primary).transverseTension(across))
                 .undercut(Toe.A, "3", "3.5", depth);
@@ -74,7 +74,7 @@ class StructuralBooksTest {
         ", , 3/64, REJECT",
     })
     void undercutCyclicOfUnknownFacts(Boolean primary, Boolean across, String depth, Verdict wanted) {
-        Look look = fillet(Unit.INCH).by(CYCLIC).joint(b -> {
+        TestInspection look = fillet(Unit.INCH).by(CYCLIC).joint(b -> {
             b.primary(primary);
             return b.transverseTension(across);
         });
@@ -95,7 +95,7 @@ class StructuralBooksTest {
     void whatIsNotLookedAtIsAskedOnceThoughFactsAreUnknown() {
         Finding f = fillet(Unit.INCH).by(CYCLIC).nothingLookedAt().finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(INCOMPLETE);
-        assertThat(f.asks()).extracting(Ask::words).containsExactly("look for undercut along both toes");
+        assertThat(f.asks()).extracting(Ask::words).containsExactly("inspect for undercut along both toes");
     }
 
     @ParameterizedTest
@@ -105,7 +105,7 @@ class StructuralBooksTest {
         "MILLIMETRE, 30, 130, 2.5, ACCEPT", "MILLIMETRE, 30, 129.9, 0.5, REJECT", "MILLIMETRE, 30, 300, 2.51, REJECT",
     })
     void poresCyclic(Unit unit, String first, String second, String diameter, Verdict wanted) {
-        Look look = fillet(unit).by(CYCLIC).pore(first, diameter).pore(second, diameter);
+        TestInspection look = fillet(unit).by(CYCLIC).pore(first, diameter).pore(second, diameter);
         assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
 
@@ -166,7 +166,7 @@ class StructuralBooksTest {
         int rejects = 0;
         for (int round = 0; round < 400; round++) {
             int n = 1 + random.nextInt(5);
-            Look look = Look.fillet(Unit.INCH, "40", "5/16", "1", "1").by(CYCLIC);
+            TestInspection look = TestInspection.fillet(Unit.INCH, "40", "5/16", "1", "1").by(CYCLIC);
             double[] at = new double[n];
             for (int i = 0; i < n; i++) {
                 at[i] = random.nextInt(80) / 2.0;
@@ -186,7 +186,7 @@ class StructuralBooksTest {
 
     @Test
     void theFilletPieceThatIsBrokenShowsNoPore() {
-        Look look = fillet(Unit.INCH).by(TEST_PIECE).pore("3", "1/8");
+        TestInspection look = fillet(Unit.INCH).by(TEST_PIECE).pore("3", "1/8");
         assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(INCOMPLETE);
         assertThat(look.finding(Criterion.POROSITY).asks())
                 .extracting(Ask::words)
@@ -201,7 +201,7 @@ class StructuralBooksTest {
 
     @Test
     void stiffenersToWebAreJudgedByTheStaticSums() {
-        Look look = fillet(Unit.INCH)
+        TestInspection look = fillet(Unit.INCH)
                 .by(CYCLIC)
                 .joint(b -> b.use(Use.STIFFENER_TO_WEB))
                 .pore("3", "1/8")
@@ -209,13 +209,13 @@ class StructuralBooksTest {
         assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
     }
 
-    private static Look butt(CriteriaBook book, String thickness) {
+    private static TestInspection butt(CriteriaBook book, String thickness) {
         Joint.Builder b = new Joint.Builder("G1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .members(
                         new Member("a", Length.parse(thickness, Unit.INCH)),
                         new Member("b", Length.parse(thickness, Unit.INCH)));
-        return Look.of(Unit.INCH, b).by(book);
+        return TestInspection.of(Unit.INCH, b).by(book);
     }
 
     @Test
@@ -246,8 +246,8 @@ class StructuralBooksTest {
         "d1.1-welder-test, 3, 1/8, ACCEPT", "d1.1-welder-test, 3, .126, REJECT", "d1.1-tubular, 3, 1/4, ACCEPT",
     })
     void theCrownOfAThickButt(String book, String thickness, String height, Verdict wanted) {
-        Look look = butt(mensor.criteria.CriteriaBooks.find(book).orElseThrow(), thickness);
-        look.read(mensor.look.Reading.Station.crown(look.l("6"), look.l(height)));
+        TestInspection look = butt(mensor.criteria.CriteriaBooks.find(book).orElseThrow(), thickness);
+        look.read(mensor.inspection.Reading.Station.crown(look.l("6"), look.l(height)));
         assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
@@ -263,11 +263,11 @@ class StructuralBooksTest {
 
     @Test
     void aTestPieceHasNoUnderrun() {
-        assertThat(Look.inches("3").by(TEST_PIECE).legs("1", "5/16", "5/16").verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches("3").by(TEST_PIECE).legs("1", "5/16", "5/16").verdict(Criterion.SIZE))
                 .isEqualTo(ACCEPT);
-        assertThat(Look.inches("3").by(TEST_PIECE).legs("1", "5/16", ".312").verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches("3").by(TEST_PIECE).legs("1", "5/16", ".312").verdict(Criterion.SIZE))
                 .isEqualTo(REJECT);
-        assertThat(Look.inches("24").legs("1", "5/16", ".312").verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches("24").legs("1", "5/16", ".312").verdict(Criterion.SIZE))
                 .as("on a production weld one low reading alone does not reject")
                 .isEqualTo(INCOMPLETE);
     }
@@ -275,7 +275,7 @@ class StructuralBooksTest {
     @ParameterizedTest
     @CsvSource({"melt, 1/8, ACCEPT", "melt, .126, REJECT", "concave, 1/16, ACCEPT", "concave, .063, REJECT"})
     void theRootOfATestPiece(String what, String depth, Verdict wanted) {
-        Look look = butt(TEST_PIECE, "3/8").joint(b -> b.oneSided(true));
+        TestInspection look = butt(TEST_PIECE, "3/8").joint(b -> b.oneSided(true));
         Span at = look.s("3", "4");
         look.seen(
                 what.equals("melt")
@@ -292,21 +292,21 @@ class StructuralBooksTest {
                 .size(Length.inches(1, 4))
                 .closed(true)
                 .members(new Member("tube", Length.inches(1, 4)), new Member("plate", Length.inches(1, 2)));
-        Look look = Look.of(Unit.INCH, b).by(new TubularBook()).undercut(Toe.A, "3", "4", ".01");
+        TestInspection look = TestInspection.of(Unit.INCH, b).by(new TubularBook()).undercut(Toe.A, "3", "4", ".01");
         Finding f = look.finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(ACCEPT);
         assertThat(f.confidence()).isEqualTo(Confidence.MEDIUM);
         assertThat(f.citation().clauseConfidence()).isEqualTo(Confidence.LOW);
         org.assertj.core.api.Assertions.assertThatThrownBy(
-                        () -> Look.of(Unit.INCH, b).by(CYCLIC).judge())
+                        () -> TestInspection.of(Unit.INCH, b).by(CYCLIC).judge())
                 .hasMessageContaining("d1.1-tubular");
     }
 
     @Test
     void aTighterExceptionChangesNothingWhereTheBookHasNone() {
-        Look look = fillet(Unit.INCH)
+        TestInspection look = fillet(Unit.INCH)
                 .by(TEST_PIECE)
-                .addendum(mensor.look.AddendumKind.UNDERCUT_EXCEPTION_OFF, null)
+                .addendum(mensor.inspection.AddendumKind.UNDERCUT_EXCEPTION_OFF, null)
                 .undercut(Toe.A, "3", "4", "1/32");
         assertThat(look.judge().verdict()).isNotEqualTo(REJECT);
         assertThat(new StaticBook().id()).isEqualTo("d1.1-static");

@@ -8,15 +8,15 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.TreeSet;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
 import mensor.judge.WalkGuide.Step;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.Inspection;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.Member;
@@ -29,7 +29,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What to look at next. That stations are wanted near both ends and none too far apart is common practice, no source. */
 class WalkGuideTest {
-    private static List<String> guided(Look look) {
+    private static List<String> guided(TestInspection look) {
         Inspection inspection = look.inspection();
         return WalkGuide.steps(inspection, look.judge()).stream()
                 .map(Step::words)
@@ -38,40 +38,40 @@ class WalkGuideTest {
 
     @Test
     void anUntouchedWeldIsReadFromTheDatumToItsEndThenLookedAlong() {
-        List<String> steps = guided(Look.inches("24").nothingLookedAt());
+        List<String> steps = guided(TestInspection.inches("24").nothingLookedAt());
         assertThat(steps)
                 .startsWith("Read the legs at 1", "Read the legs at 12", "Read the legs at 23")
-                .contains("Undercut: walk web toe to the end, then flange toe", "Crack: look along the whole weld");
+                .contains("Undercut: walk web toe to the end, then flange toe", "Crack: inspect the whole weld");
         assertThat(steps.get(3)).as("the toes before the face").startsWith("Undercut");
     }
 
     @Test
     void whatWasReadIsNotAskedAgain() {
-        assertThat(guided(Look.inches("24")
+        assertThat(guided(TestInspection.inches("24")
                         .nothingLookedAt()
                         .legs("1 1/2", "5/16", "5/16")
                         .legs("23", "5/16", "5/16")))
                 .startsWith("Read the legs at 12 1/4")
                 .filteredOn(s -> s.startsWith("Read the legs"))
                 .hasSize(1);
-        assertThat(guided(Look.inches("24").nothingLookedAt().blade("0", "24", "5/16")))
+        assertThat(guided(TestInspection.inches("24").nothingLookedAt().blade("0", "24", "5/16")))
                 .noneMatch(s -> s.startsWith("Read the legs"));
-        assertThat(guided(Look.inches("24").nothingLookedAt().blade("0", "20", "5/16")))
+        assertThat(guided(TestInspection.inches("24").nothingLookedAt().blade("0", "20", "5/16")))
                 .as("only the rest that the blade left")
                 .filteredOn(s -> s.startsWith("Read the legs"))
                 .allMatch(s -> s.matches("Read the legs at 2[0-4].*"));
-        assertThat(guided(Look.inches("24").blade("0", "24", "5/16"))).isEmpty();
+        assertThat(guided(TestInspection.inches("24").blade("0", "24", "5/16"))).isEmpty();
     }
 
     @Test
     void aReadingNearItsLimitIsRepeatedWhereTheWalkComesToIt() {
-        Look a = Look.inches("24").nothingLookedAt();
+        TestInspection a = TestInspection.inches("24").nothingLookedAt();
         assertThat(guided(a.seen(nearly(a, Toe.A, "10", "11"))))
                 .startsWith(
                         "Read the legs at 1",
                         "Read the undercut at 10–11 on web toe again with a finer gauge",
                         "Read the legs at 12");
-        Look b = Look.inches("24").nothingLookedAt();
+        TestInspection b = TestInspection.inches("24").nothingLookedAt();
         assertThat(guided(b.seen(nearly(b, Toe.B, "10", "11"))).subList(2, 4))
                 .as("the other toe is walked after the first")
                 .containsExactly(
@@ -79,14 +79,14 @@ class WalkGuideTest {
     }
 
     /** Half a division of 1/64 under the limit of 1/32. */
-    private static Indication nearly(Look look, Toe toe, String from, String to) {
+    private static Indication nearly(TestInspection look, Toe toe, String from, String to) {
         return new Indication.Undercut(
                 toe, new Span(look.l(from), look.l(to)), look.l("0.028"), Optional.of(look.l("1/64")));
     }
 
     @Test
     void aGrooveIsReadAtItsCrown() {
-        Look groove = Look.of(Unit.INCH, butt()).nothingLookedAt();
+        TestInspection groove = TestInspection.of(Unit.INCH, butt()).nothingLookedAt();
         assertThat(guided(groove)).startsWith("Read the crown at 1", "Read the crown at 12", "Read the crown at 23");
     }
 
@@ -130,7 +130,7 @@ class WalkGuideTest {
 
     @Test
     void everyPieceOfAnIntermittentWeldIsRead() {
-        Look look = Look.inches("24")
+        TestInspection look = TestInspection.inches("24")
                 .joint(j -> j.segments(List.of(
                         new Span(Length.inches(0), Length.inches(2)), new Span(Length.inches(12), Length.inches(14)))))
                 .nothingLookedAt();

@@ -30,12 +30,12 @@ class EntryLineTest {
                 .build();
     }
 
-    private static EntryLine.Understood read(String line) {
+    private static EntryLine.Parse read(String line) {
         return new EntryLine(JOINT).read(line, "");
     }
 
     /** {@code depth=1/32 from=12 …}, sorted, several apart by a bar. */
-    private static String said(EntryLine.Understood u) {
+    private static String said(EntryLine.Parse u) {
         return u.puts().stream()
                 .map(p -> new TreeMap<>(p.fields())
                         .entrySet().stream()
@@ -78,7 +78,7 @@ class EntryLineTest {
         "leg 150mm 8mm 8mm, at=150mm legA=8mm legB=8mm",
     })
     void whatAHandWouldChalk(String line, String wanted) {
-        EntryLine.Understood u = read(line);
+        EntryLine.Parse u = read(line);
         assertThat(u.problem()).isEmpty();
         assertThat(said(u)).isEqualTo(wanted);
         assertThat(u.isWhole()).isTrue();
@@ -91,7 +91,7 @@ class EntryLineTest {
     @ParameterizedTest
     @MethodSource("card")
     void eachExampleOnTheCardIsUnderstood(EntryLine.Card card) {
-        EntryLine.Understood u = read(card.example());
+        EntryLine.Parse u = read(card.example());
         assertThat(u.isWhole()).as(card.example() + ": " + u.problem()).isTrue();
         assertThat(card.words()).contains(card.example().split(" ")[0]);
     }
@@ -114,12 +114,12 @@ class EntryLineTest {
         "pore 7 1/16 three, three, one word too many",
         "pore x 1/16, x, is not a length",
         "krack 18, krack, no kind",
-        "none readiness, readiness, no criterion that a look can clear",
+        "none readiness, readiness, no criterion that an inspection can clear",
         "uc a 10-14 1/16 over 11-12 1/32, 11-12, after over come",
         "leg 6 5//16, 5//16, leg A",
     })
     void whatIsWrongAndWhere(String line, String at, String part) {
-        EntryLine.Understood u = read(line);
+        EntryLine.Parse u = read(line);
         assertThat(u.puts()).isEmpty();
         assertThat(u.problem().orElseThrow()).contains(part);
         assertThat(line.substring(u.from(), u.to())).isEqualTo(at);
@@ -135,7 +135,7 @@ class EntryLineTest {
         "'arc 3 ', '', dressed",
     })
     void whatMayComeNext(String line, String expects, String completes) {
-        EntryLine.Understood u = read(line);
+        EntryLine.Parse u = read(line);
         assertThat(u.problem()).isEmpty();
         if (!expects.isEmpty()) {
             assertThat(u.expects()).contains(expects);
@@ -208,7 +208,7 @@ class EntryLineTest {
             for (int n = random.nextInt(8); n > 0; n--) {
                 line.append(words[random.nextInt(words.length)]).append(random.nextInt(9) == 0 ? "" : " ");
             }
-            EntryLine.Understood u = read(line.toString());
+            EntryLine.Parse u = read(line.toString());
             u.problem().ifPresent(p -> {
                 assertThat(p).isNotBlank();
                 assertThat(u.from()).isLessThan(u.to());

@@ -2,7 +2,7 @@ package mensor.repair;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import mensor.look.Criterion;
+import mensor.inspection.Criterion;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 

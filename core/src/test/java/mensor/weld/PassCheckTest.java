@@ -221,7 +221,7 @@ class PassCheckTest {
         "120, 19.9, 110, 150, 1/4, volts 19.9 V; the procedure says 20–24 V",
         "120, 24.1, 110, 150, 1/4, volts 24.1 V; the procedure says 20–24 V",
         "120, 22, 90, 150, 1/4, travel 3.5 in/min; the procedure says 4–6 in/min",
-        "120, 22, 110, 149, 1/4, preheat 149 °F; W-12 rev B wants at least 150 °F",
+        "120, 22, 110, 149, 1/4, preheat 149 °F; W-12 rev B requires at least 150 °F",
         "120, 22, 110, 401, 1/4, preheat 401 °F; W-12 rev B allows at most 400 °F",
         "120, 22, 110, 150, 25/64, bead 25/64 in wide; 3 × 1/8 in = 3/8 in at most"
     })

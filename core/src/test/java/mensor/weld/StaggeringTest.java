@@ -39,9 +39,8 @@ class StaggeringTest {
                 none, OptionalDouble.empty(), at, at, Optional.empty(), Optional.empty(), Optional.empty(), Set.of());
     }
 
-    private static List<Staggering.Stacked> stacked(boolean closed, String apart, LoggedPass... passes) {
-        return Staggering.stacked(
-                List.of(passes), new Ruler(Length.inches(24), closed), Length.parse(apart, Unit.INCH));
+    private static List<Stagger.StackedStarts> stacked(boolean closed, String apart, LoggedPass... passes) {
+        return Stagger.stacked(List.of(passes), new Ruler(Length.inches(24), closed), Length.parse(apart, Unit.INCH));
     }
 
     @ParameterizedTest
@@ -62,7 +61,8 @@ class StaggeringTest {
                 .singleElement()
                 .satisfies(s -> {
                     assertThat(s.line(Length.inches(2)))
-                            .isEqualTo("pass 2 at 9 1/2 and pass 1 at 8: 1 1/2 in apart, 2 in wanted (rule of thumb)");
+                            .isEqualTo(
+                                    "pass 2 at 9 1/2 and pass 1 at 8: 1 1/2 in apart, 2 in required (rule of thumb)");
                 });
     }
 

@@ -75,7 +75,7 @@ class AccessibilityTest extends InTheBrowser {
         look(page, "repair ticket");
         openFromWorklist(page, "ST1-46");
         tab(page, "Causes").click();
-        page.getByText("Look for a sign").click();
+        page.getByText("Check for a sign").click();
         look(page, "bench, causes");
         if (theme.equals("light")) {
             Object joint = page.evaluate(

@@ -106,7 +106,7 @@ class BeforeTheLookTest extends InTheBrowser {
         button(page, "1/4 blade goes, full length").click();
         button(page, "all 12").click();
         assertFits(page);
-        button(page, "Put down on 39 welds").click();
+        button(page, "Record on 39 welds").click();
         button(page, "Sign 39 as accept").click();
         assertThat(page.getByText("signed", new Page.GetByTextOptions().setExact(true)))
                 .hasCount(39);

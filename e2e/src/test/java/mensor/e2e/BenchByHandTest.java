@@ -78,7 +78,7 @@ class BenchByHandTest extends InTheBrowser {
             }
             line(page).press("Enter");
             assertThat(line(page)).hasValue("");
-            assertThat(means).containsText("Put down: ");
+            assertThat(means).containsText("Recorded: ");
             taken++;
         }
         assertThat(taken).as("of " + examples).isGreaterThanOrEqualTo(15);
@@ -124,7 +124,7 @@ class BenchByHandTest extends InTheBrowser {
         page.getByLabel("to: 1/8 in on").tap();
         assertThat(drawn.locator("output")).hasText(new String[] {"12", "14 1/8"});
         drawn.getByText("1/32", new Locator.GetByTextOptions().setExact(true)).tap();
-        assertThat(said(page)).hasText("Put down: undercut flange toe 12–14 1/8 1/32 deep");
+        assertThat(said(page)).hasText("Recorded: undercut flange toe 12–14 1/8 1/32 deep");
         assertThat(page.locator("[data-mark=undercut]")).hasCount(1);
         BoundingBox size = page.locator("[data-band=UNTRIED] rect").first().boundingBox();
         drag(tablet.newCDPSession(page), size.x + 1, size.x + size.width - 1, size.y + size.height / 2);
@@ -148,7 +148,7 @@ class BenchByHandTest extends InTheBrowser {
         page.keyboard().type("0.322\n");
         assertThat(page.locator("#dock-legB")).isFocused();
         page.keyboard().type("0.330\n");
-        assertThat(said(page)).hasText("Put down: legs 0.322, 0.330 at 1");
+        assertThat(said(page)).hasText("Recorded: legs 0.322, 0.330 at 1");
         assertThat(page.locator("#dock-at")).hasValue("12");
         assertThat(page.locator("#dock-legA")).isFocused();
         button(page, "Practice gauge").click();
@@ -183,26 +183,26 @@ class BenchByHandTest extends InTheBrowser {
         Page page = as("ines", 1280, 800);
         setUp(page, "HAND-5");
         enter(page, "leg 1 5/16 5/16");
-        assertThat(tab(page, "Put down \\(1\\)")).isVisible();
+        assertThat(tab(page, "record \\(1\\)")).isVisible();
         page.context().setOffline(true);
         enter(page, "uc a 12-14 1/32");
         assertThat(page.locator(".line .means"))
                 .containsText("Kept here, it is read and goes when the network is back");
-        page.getByLabel("Slag: looked, none seen").click();
+        page.getByLabel("Slag: inspected, none seen").click();
         page.evaluate("() => document.activeElement?.blur()");
         page.keyboard().press("c");
         page.locator("#dock-at").fill("18");
         page.locator("#dock-at").press("Enter");
         assertThat(said(page)).containsText("Kept here");
         assertThat(page.locator(".network")).hasText("◌ no network · 3 wait");
-        tab(page, "Put down").click();
+        tab(page, "Recorded").click();
         assertThat(page.getByText("waits for the network")).hasCount(3);
         page.context().setOffline(false);
         assertThat(page.locator(".network")).hasText("");
-        assertThat(tab(page, "Put down \\(4\\)")).isVisible();
+        assertThat(tab(page, "record \\(4\\)")).isVisible();
         assertThat(page.locator("[data-mark=undercut]")).hasCount(1);
         page.reload();
-        assertThat(tab(page, "Put down \\(4\\)")).isVisible();
+        assertThat(tab(page, "record \\(4\\)")).isVisible();
         assertThat(verdict(page)).hasText("Reject");
     }
 
@@ -251,7 +251,7 @@ class BenchByHandTest extends InTheBrowser {
         camera.setInputFiles(
                 new FilePayload("toe.png", "image/png", Base64.getDecoder().decode(PNG)));
         assertThat(page.locator("[data-photo]")).hasCount(1);
-        assertThat(said(page)).hasText("Put down: picture at 12 in");
+        assertThat(said(page)).hasText("Recorded: picture at 12 in");
         page.locator("[data-photo]").click();
         assertThat(page.getByAltText("The weld, at 12 in")).isVisible();
         page.keyboard().press("Escape");

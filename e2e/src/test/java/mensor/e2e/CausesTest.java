@@ -55,7 +55,7 @@ class CausesTest extends InTheBrowser {
         String asked = next.textContent();
         next.getByText("not seen").click();
         assertThat(next).not().hasText(asked);
-        assertThat(page.getByText("looked for, not seen").first()).isVisible();
+        assertThat(page.getByText("inspected for, not seen").first()).isVisible();
         assertThat(page.getByLabel("Fusion in doubt")).containsText("slag at the toes");
 
         button(page, "We change this …").click();
@@ -78,7 +78,7 @@ class CausesTest extends InTheBrowser {
         assertThat(page.evaluate("() => window.printed")).isEqualTo(true);
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));
         assertThat(page.locator(".top")).isHidden();
-        assertThat(page.getByText("Rate the making")).isHidden();
+        assertThat(page.getByText("Rate the test piece")).isHidden();
         assertThat(note).isVisible();
     }
 
@@ -88,7 +88,7 @@ class CausesTest extends InTheBrowser {
         setUp(page, "CAUSE-3");
         tab(page, "Causes").click();
         assertThat(page.getByText("Nothing rejects")).isVisible();
-        button(page, "Look for a sign (29)").click();
+        button(page, "Check for a sign (29)").click();
         Locator wavy = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("tall, ropy bead"));
         wavy.getByText("seen").click();
         assertThat(wavy.getByText("seen")).hasAttribute("aria-pressed", "true");

@@ -56,10 +56,10 @@ class FirstWalkTest extends InTheBrowser {
         page.locator("#dock-from").fill("11");
         page.locator("#dock-to").fill("40");
         button(page, "3/64").click();
-        button(page, "Put down").click();
+        button(page, "Recorded").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("past the weld's end");
         page.locator("#dock-to").fill("13 1/4");
-        button(page, "Put down").click();
+        button(page, "Recorded").click();
 
         assertThat(verdict(page)).hasText("Reject");
         Locator undercut = finding(page, "undercut");
@@ -110,7 +110,7 @@ class FirstWalkTest extends InTheBrowser {
         assertThat(means).containsText("undercut web toe 12–14 3/64 deep");
         assertThat(page.locator("[data-ghost=undercut]")).hasCount(1);
         page.keyboard().press("Enter");
-        assertThat(means).containsText("Put down: undercut");
+        assertThat(means).containsText("Recorded: undercut");
         assertThat(page.locator("[data-ghost]")).hasCount(0);
         page.keyboard().type("b 3-40 1/64");
         assertThat(means).containsText("past the weld's end");
@@ -131,7 +131,7 @@ class FirstWalkTest extends InTheBrowser {
                         "(e, text) => { const d = new DataTransfer(); d.setData('text', text); e.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }",
                         "leg 23 5/16 3/8\n" + rows);
         assertThat(page.getByText("21 rows pasted")).isVisible();
-        button(page, "Put down 21").click();
+        button(page, "Record 21").click();
         assertThat(finding(page, "size")).hasAttribute("data-verdict", "accept");
         page.keyboard().press("Escape");
         page.locator("h2").first().click();
@@ -158,16 +158,16 @@ class FirstWalkTest extends InTheBrowser {
         assertThat(dialog.getByRole(AriaRole.CHECKBOX).first()).not().isChecked();
         dialog.getByText("None seen of all 12").click();
         dialog.getByLabel("Crack").uncheck();
-        dialog.getByText("Looked, none seen of 11").click();
+        dialog.getByText("Inspected, none seen of 11").click();
         assertThat(dialog).isHidden();
         assertThat(verdict(page)).hasText("Incomplete");
-        page.getByLabel("Crack: looked, none seen").click();
+        page.getByLabel("Crack: inspected, none seen").click();
         assertThat(verdict(page)).hasText("Accept");
         button(page, "Crack").click();
         page.locator("#dock-at").fill("7");
         page.locator("#dock-at").press("Enter");
         assertThat(verdict(page)).hasText("Reject");
-        tab(page, "Put down").click();
+        tab(page, "Recorded").click();
         assertThat(page.getByText("taken back: crack was seen")).isVisible();
         button(page, "take off").first().click();
         assertThat(verdict(page)).hasText("Incomplete");
@@ -238,7 +238,7 @@ class FirstWalkTest extends InTheBrowser {
             page.locator("#dock-at").fill(String.valueOf(i + 1));
             times.add(((Number) page.evaluate("""
                             () => new Promise((done) => {
-                              const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('Put down'));
+                              const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('TypedEntry down'));
                               const started = performance.now();
                               new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => done(performance.now() - started)); })
                                 .observe(tab, { childList: true, characterData: true, subtree: true });

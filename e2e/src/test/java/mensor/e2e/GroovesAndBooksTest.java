@@ -90,12 +90,12 @@ class GroovesAndBooksTest extends InTheBrowser {
         page.locator("#dock-from").fill("7");
         page.locator("#dock-to").fill("1");
         page.locator("#dock-depth").fill("1/64");
-        button(page, "Put down").click();
+        button(page, "Recorded").click();
         assertThat(finding(page, "root")).hasAttribute("data-verdict", "accept");
         page.locator("#dock-from").fill("2");
         page.locator("#dock-to").fill("2 1/4");
         page.locator("#dock-depth").fill("1/32");
-        button(page, "Put down").click();
+        button(page, "Recorded").click();
         assertThat(finding(page, "root")).hasAttribute("data-verdict", "reject");
         assertThat(finding(page, "root")).containsText("1 1/2 in allowed in any 6 in");
     }
@@ -118,7 +118,7 @@ class GroovesAndBooksTest extends InTheBrowser {
     void aBookIsReadAndCheckedAgainstTheCopy() {
         Page page = as("quinn");
         page.getByLabel("Lists").getByText("Books").click();
-        page.getByLabel("Criteria books", new Page.GetByLabelOptions().setExact(true))
+        page.getByLabel("Acceptance criteria", new Page.GetByLabelOptions().setExact(true))
                 .getByText("ISO 5817 quality level C")
                 .click();
         field(page, "Read it for").selectOption("butt");

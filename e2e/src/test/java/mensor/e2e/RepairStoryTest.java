@@ -34,7 +34,7 @@ class RepairStoryTest extends InTheBrowser {
         Locator entry = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Entry line"));
         entry.fill(line);
         entry.press("Enter");
-        assertThat(page.locator(".line .means")).containsText("Put down");
+        assertThat(page.locator(".line .means")).containsText("Recorded");
     }
 
     private static void fill(Page page, String label, String value) {
@@ -65,20 +65,20 @@ class RepairStoryTest extends InTheBrowser {
         record(page, "Welded");
         answer(page, "Slag and spatter off?", "yes");
         answer(page, "Cooled to ambient?", "yes");
-        record(page, "Ready to look");
+        record(page, "Ready to inspect");
     }
 
     /** Everything that the look after the repair asks, in the stretch that it asks it for. */
     private static void lookAgain(Page page) {
         tab(page, "Repair").click();
-        button(page, "Look again: begin the look after the repair").click();
+        button(page, "Begin the re-inspection").click();
         assertThat(page.getByText(Pattern.compile("^Look repair \\d"))).isVisible();
         for (String q : new String[] {
             "Cleaned",
             "At ambient",
             "Enough light",
             "Eye within 24 in, 30° up",
-            "Reverse face looked at",
+            "Reverse face inspected",
             "Ground and clamp places"
         }) {
             answer(page, q, "yes");
@@ -93,7 +93,7 @@ class RepairStoryTest extends InTheBrowser {
     private static void noneSeen(Page page) {
         button(page, "Walked it: none seen …").click();
         page.getByText(Pattern.compile("^None seen of all")).click();
-        page.getByText(Pattern.compile("^Looked, none seen of")).click();
+        page.getByText(Pattern.compile("^Inspected, none seen of")).click();
     }
 
     @Test

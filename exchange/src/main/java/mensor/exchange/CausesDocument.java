@@ -3,7 +3,7 @@ package mensor.exchange;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
-import mensor.cause.Traced;
+import mensor.cause.CauseTrace;
 
 /** The likely causes of what rejects, as a {@code mensor-causes/1} answer. */
 public record CausesDocument(String format, String mark, List<Defect> defects) {
@@ -33,12 +33,12 @@ public record CausesDocument(String format, String mark, List<Defect> defects) {
 
     public record Next(String ask, String sign, String settles) {}
 
-    public static CausesDocument of(String mark, List<Traced> traced) {
+    public static CausesDocument of(String mark, List<CauseTrace> traced) {
         return new CausesDocument(
                 FORMAT, mark, traced.stream().map(CausesDocument::defect).toList());
     }
 
-    private static Defect defect(Traced t) {
+    private static Defect defect(CauseTrace t) {
         return new Defect(
                 t.indication().isPresent() ? t.indication().getAsInt() : null,
                 t.reading().isPresent() ? t.reading().getAsInt() : null,

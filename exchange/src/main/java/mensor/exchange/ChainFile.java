@@ -37,7 +37,7 @@ public record ChainFile(String job, List<Link> links) {
         Fields f = Fields.of("", Json.read(text), Unit.INCH);
         String format = f.requiredText("format");
         if (!format.equals(FORMAT)) {
-            throw f.error("format", "\"" + FORMAT + "\" is wanted, got \"" + format + "\"");
+            throw f.error("format", "\"" + FORMAT + "\" is required, got \"" + format + "\"");
         }
         String job = f.requiredText("job");
         List<Link> links = f.requiredObjects("records", (at, r) -> {

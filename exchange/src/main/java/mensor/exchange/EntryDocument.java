@@ -3,11 +3,11 @@ package mensor.exchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import mensor.inspection.Criterion;
+import mensor.inspection.Entry;
+import mensor.inspection.Indication;
+import mensor.inspection.Reading;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Entry;
-import mensor.look.Indication;
-import mensor.look.Reading;
 import mensor.weld.InvalidField;
 import tools.jackson.core.JsonParser;
 
@@ -61,7 +61,7 @@ public final class EntryDocument {
             Json.Object fields = new Json.Object(given);
             return new EntryDocument(Json.canonical(fields), fields);
         }
-        throw new UnreadableInput("content", "an entry's fields are wanted, got " + value.said());
+        throw new UnreadableInput("content", "an entry's fields are required, got " + value.said());
     }
 
     /** One text for one content: fields sorted, no white space, lengths as typed. */

@@ -34,7 +34,7 @@ final class Fields {
         if (value instanceof Json.Object o) {
             return new Fields(path, o, bareUnit);
         }
-        throw new UnreadableInput(path, "an object is wanted, got " + value.said());
+        throw new UnreadableInput(path, "an object is required, got " + value.said());
     }
 
     /** The same fields, bare lengths in another unit. */
@@ -73,7 +73,7 @@ final class Fields {
     }
 
     Json required(String field, String wanted) {
-        return find(field).orElseThrow(() -> error(field, "is missing; " + wanted + " is wanted"));
+        return find(field).orElseThrow(() -> error(field, "is missing; " + wanted + " is required"));
     }
 
     Optional<String> text(String field) {
@@ -83,7 +83,7 @@ final class Fields {
     String requiredText(String field) {
         String text = asText(field, required(field, "a text"));
         if (text.isBlank()) {
-            throw error(field, "is empty; a text is wanted");
+            throw error(field, "is empty; a text is required");
         }
         return text;
     }
@@ -92,7 +92,7 @@ final class Fields {
         if (value instanceof Json.Text t) {
             return t.value();
         }
-        throw error(field, "a text is wanted, got " + value.said());
+        throw error(field, "a text is required, got " + value.said());
     }
 
     Optional<Boolean> bool(String field) {
@@ -100,7 +100,7 @@ final class Fields {
             if (v instanceof Json.Bool b) {
                 return b.value();
             }
-            throw error(field, "true or false is wanted, got " + v.said());
+            throw error(field, "true or false is required, got " + v.said());
         });
     }
 
@@ -112,15 +112,16 @@ final class Fields {
         if (value instanceof Json.Number n) {
             if (n.text().length() > 30) {
                 throw new UnreadableInput(
-                        path, "a plain number is wanted, got one of " + n.text().length() + " digits");
+                        path,
+                        "a plain number is required, got one of " + n.text().length() + " digits");
             }
             BigDecimal d = new BigDecimal(n.text());
             if (d.signum() != 0 && Math.abs(d.precision() - d.scale()) > 30) {
-                throw new UnreadableInput(path, "a plain number is wanted, got " + n.text());
+                throw new UnreadableInput(path, "a plain number is required, got " + n.text());
             }
             return d;
         }
-        throw new UnreadableInput(path, "a number is wanted, got " + value.said());
+        throw new UnreadableInput(path, "a number is required, got " + value.said());
     }
 
     /** A number at least {@code from}. */
@@ -129,7 +130,7 @@ final class Fields {
         if (n.isPresent() && n.get().doubleValue() < from) {
             throw error(
                     field,
-                    "at least " + plain(from) + " " + unit + " is wanted, got "
+                    "at least " + plain(from) + " " + unit + " is required, got "
                             + n.get().toPlainString());
         }
         return n.map(d -> OptionalDouble.of(d.doubleValue())).orElseGet(OptionalDouble::empty);
@@ -183,7 +184,7 @@ final class Fields {
             text = n.text();
         } else {
             throw new UnreadableInput(
-                    path, "a length is wanted, as \"1/32\", \"1 1/8\", \"2.4mm\" or a number, got " + value.said());
+                    path, "a length is required, as \"1/32\", \"1 1/8\", \"2.4mm\" or a number, got " + value.said());
         }
         try {
             return Length.parse(text, bareUnit);
@@ -212,7 +213,7 @@ final class Fields {
             return Span.at(requiredLength("at"));
         }
         if (!has("from") && !has("to")) {
-            throw error("at", "is missing; at, or from and to, are wanted");
+            throw error("at", "is missing; at, or from and to, are required");
         }
         return stretch();
     }
@@ -229,9 +230,9 @@ final class Fields {
         if (value instanceof Json.Text t) {
             return Named.find(words, t.value())
                     .orElseThrow(() -> new UnreadableInput(
-                            path, "one of " + Named.list(words) + " is wanted, got " + value.said()));
+                            path, "one of " + Named.list(words) + " is required, got " + value.said()));
         }
-        throw new UnreadableInput(path, "one of " + Named.list(words) + " is wanted, got " + value.said());
+        throw new UnreadableInput(path, "one of " + Named.list(words) + " is required, got " + value.said());
     }
 
     Optional<Fields> object(String field) {
@@ -249,7 +250,7 @@ final class Fields {
             return List.of();
         }
         if (!(value.get() instanceof Json.Array array)) {
-            throw error(field, "a list is wanted, got " + value.get().said());
+            throw error(field, "a list is required, got " + value.get().said());
         }
         List<T> read = new ArrayList<>();
         for (int i = 0; i < array.items().size(); i++) {

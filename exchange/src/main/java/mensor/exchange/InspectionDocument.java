@@ -3,7 +3,7 @@ package mensor.exchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import mensor.criteria.CriteriaBook;
-import mensor.look.Inspection;
+import mensor.inspection.Inspection;
 
 /**
  * A {@code mensor-inspection/1} document: what the core judges, the book that it names, and the record that is kept and

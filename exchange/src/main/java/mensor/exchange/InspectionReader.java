@@ -12,21 +12,21 @@ import java.util.Set;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.Addendum;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Conditions;
+import mensor.inspection.Cover;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
+import mensor.inspection.IndicationField;
+import mensor.inspection.IndicationKind;
+import mensor.inspection.IndicationValues;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Addendum;
-import mensor.look.AddendumKind;
-import mensor.look.Conditions;
-import mensor.look.Cover;
-import mensor.look.Criterion;
-import mensor.look.Indication;
-import mensor.look.IndicationField;
-import mensor.look.IndicationKind;
-import mensor.look.IndicationValues;
-import mensor.look.Inspection;
-import mensor.look.Reading;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Named;
@@ -82,7 +82,7 @@ final class InspectionReader {
         Fields bare = Fields.of("", root, Unit.INCH);
         String format = bare.requiredText("format");
         if (!format.equals(InspectionDocument.FORMAT)) {
-            throw bare.error("format", "\"" + InspectionDocument.FORMAT + "\" is wanted, got \"" + format + "\"");
+            throw bare.error("format", "\"" + InspectionDocument.FORMAT + "\" is required, got \"" + format + "\"");
         }
         return bare;
     }
@@ -112,7 +112,7 @@ final class InspectionReader {
                 return u;
             }
         }
-        throw f.error("units", "\"in\" or \"mm\" is wanted, got \"" + symbol + "\"");
+        throw f.error("units", "\"in\" or \"mm\" is required, got \"" + symbol + "\"");
     }
 
     private static CriteriaBook book(Fields f) {
@@ -126,7 +126,7 @@ final class InspectionReader {
                                         CriteriaBooks.all().stream()
                                                 .map(CriteriaBook::id)
                                                 .toList())
-                                + " is wanted, got \"" + id + "\""));
+                                + " is required, got \"" + id + "\""));
         if (!book.hasColumn(units(f))) {
             throw f.error("units", id + " has no column in " + units(f).symbol());
         }
@@ -213,7 +213,7 @@ final class InspectionReader {
                 g.depth("rootFace"),
                 g.depth("rootOpening"));
         groove.includedAngle().filter(a -> a < 0 || a >= 180).ifPresent(a -> {
-            throw g.error("includedAngle", "0 to under 180 degrees are wanted, got " + a);
+            throw g.error("includedAngle", "0 to under 180 degrees are required, got " + a);
         });
         g.end();
         return groove;
@@ -286,7 +286,7 @@ final class InspectionReader {
                         or + "one of "
                                 + String.join(
                                         ", ",
-                                        offered.stream().map(Criterion::id).toList()) + " is wanted, got "
+                                        offered.stream().map(Criterion::id).toList()) + " is required, got "
                                 + value.said()));
     }
 
@@ -300,7 +300,7 @@ final class InspectionReader {
     static Reading reading(String at, Fields r) {
         Optional<Length> division = r.positive("division");
         Optional<String> gauge = r.text("gauge");
-        Optional<mensor.look.Face> face = r.word("face", mensor.look.Face.class);
+        Optional<mensor.inspection.Face> face = r.word("face", mensor.inspection.Face.class);
         Reading reading;
         try {
             reading = reading(r, face, division, gauge);
@@ -312,7 +312,7 @@ final class InspectionReader {
     }
 
     private static Reading reading(
-            Fields r, Optional<mensor.look.Face> face, Optional<Length> division, Optional<String> gauge) {
+            Fields r, Optional<mensor.inspection.Face> face, Optional<Length> division, Optional<String> gauge) {
         if (r.has("from") || r.has("to") || r.has("atLeast")) {
             return new Reading.Blade(r.stretch(), r.requiredPositive("atLeast"), face, division, gauge);
         }
@@ -338,7 +338,7 @@ final class InspectionReader {
     private static OptionalDouble angle(Fields r, String field) {
         OptionalDouble a = r.number(field, 0, "degrees");
         if (a.isPresent() && (a.getAsDouble() <= 0 || a.getAsDouble() > 180)) {
-            throw r.error(field, "over 0 and at most 180 degrees are wanted, got " + a.getAsDouble());
+            throw r.error(field, "over 0 and at most 180 degrees are required, got " + a.getAsDouble());
         }
         return a;
     }
@@ -400,14 +400,14 @@ final class InspectionReader {
 
     private static Toe allowed(IndicationField f, Fields i, Toe toe) {
         if (toe == Toe.ROOT && f.shape() == IndicationField.Shape.TOE) {
-            throw i.error(f.name(), "A or B is wanted, got \"root\"");
+            throw i.error(f.name(), "A or B is required, got \"root\"");
         }
         return toe;
     }
 
     private static String word(IndicationField f, Fields i, String text) {
         if (f.words().stream().noneMatch(w -> w.value().equals(text))) {
-            throw i.error(f.name(), "one of " + ids(f) + " is wanted, got \"" + text + "\"");
+            throw i.error(f.name(), "one of " + ids(f) + " is required, got \"" + text + "\"");
         }
         return text;
     }
@@ -431,7 +431,7 @@ final class InspectionReader {
             } catch (ArithmeticException e) {
                 // said below
             }
-            throw i.error(f.name(), "a whole number from 1 to 1,000,000 is wanted, got " + n.toPlainString());
+            throw i.error(f.name(), "a whole number from 1 to 1,000,000 is required, got " + n.toPlainString());
         });
     }
 
@@ -485,7 +485,7 @@ final class InspectionReader {
                     n.text("method");
                     n.find("percent").ifPresent(p -> {
                         if (!(p instanceof Json.Number) && !(p instanceof Json.Text)) {
-                            throw n.error("percent", "a number is wanted, got " + p.said());
+                            throw n.error("percent", "a number is required, got " + p.said());
                         }
                     });
                     n.text("status");
@@ -498,18 +498,18 @@ final class InspectionReader {
                 if (v instanceof Json.Array) {
                     r.list(field, (at, item) -> item);
                 } else if (!(v instanceof Json.Text)) {
-                    throw r.error(field, "a text or a list is wanted, got " + v.said());
+                    throw r.error(field, "a text or a list is required, got " + v.said());
                 }
             });
         }
         r.find("capacity").ifPresent(v -> {
             if (!v.equals(new Json.Text("QC")) && !v.equals(new Json.Text("verification"))) {
-                throw r.error("capacity", "\"QC\" or \"verification\" is wanted, got " + v.said());
+                throw r.error("capacity", "\"QC\" or \"verification\" is required, got " + v.said());
             }
         });
         r.find("at").ifPresent(v -> {
             if (v instanceof Json.Text t && !isTime(t.value())) {
-                throw r.error("at", "an ISO time, as 2026-05-04T10:30:00Z, is wanted, got " + v.said());
+                throw r.error("at", "an ISO time, as 2026-05-04T10:30:00Z, is required, got " + v.said());
             }
         });
         r.end();

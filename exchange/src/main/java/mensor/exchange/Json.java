@@ -67,11 +67,11 @@ sealed interface Json {
         String content = text.startsWith("\uFEFF") ? text.substring(1) : text;
         try (JsonParser parser = FACTORY.createParser(tools.jackson.core.ObjectReadContext.empty(), content)) {
             if (parser.nextToken() == null) {
-                throw new UnreadableInput("", "the file is empty; one JSON document is wanted");
+                throw new UnreadableInput("", "the file is empty; one JSON document is required");
             }
             Json value = value(parser, "");
             if (parser.nextToken() != null) {
-                throw new UnreadableInput("", "something follows the document; one JSON document is wanted");
+                throw new UnreadableInput("", "something follows the document; one JSON document is required");
             }
             return value;
         } catch (JacksonException e) {

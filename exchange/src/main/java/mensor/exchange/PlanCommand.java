@@ -4,7 +4,7 @@ import java.io.InputStream;
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
-import mensor.look.Inspection;
+import mensor.inspection.Inspection;
 import mensor.plan.PassPlanner;
 import mensor.plan.PlanConstants;
 import mensor.plan.PlanRod;

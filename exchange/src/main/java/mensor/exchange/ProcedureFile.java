@@ -34,7 +34,7 @@ public final class ProcedureFile {
         Fields bare = Fields.of("", Json.read(json), Unit.INCH);
         String format = bare.requiredText("format");
         if (!format.equals(FORMAT)) {
-            throw bare.error("format", "\"" + FORMAT + "\" is wanted, got \"" + format + "\"");
+            throw bare.error("format", "\"" + FORMAT + "\" is required, got \"" + format + "\"");
         }
         Unit units = unit(bare);
         Fields f = bare.with(units);
@@ -74,7 +74,7 @@ public final class ProcedureFile {
                 return u;
             }
         }
-        throw f.error("units", "\"in\" or \"mm\" is wanted, got \"" + symbol + "\"");
+        throw f.error("units", "\"in\" or \"mm\" is required, got \"" + symbol + "\"");
     }
 
     private static <E extends Enum<E> & mensor.weld.Named> Set<E> words(Fields f, String field, Class<E> words) {
@@ -106,7 +106,7 @@ public final class ProcedureFile {
         if (value instanceof Json.Text t) {
             return WeldingReader.asSpeed(at, t.value());
         }
-        throw new UnreadableInput(at, "\"4 in/min\" or \"100 mm/min\" is wanted, got " + value.said());
+        throw new UnreadableInput(at, "\"4 in/min\" or \"100 mm/min\" is required, got " + value.said());
     }
 
     private static Optional<Range> range(

@@ -6,11 +6,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import mensor.inspection.Inspection;
 import mensor.judge.Judge;
 import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
-import mensor.look.Inspection;
 import mensor.repair.RepairConstants;
 import mensor.repair.RepairPlanner;
 import mensor.weld.InvalidField;
@@ -71,7 +71,7 @@ public final class RepairCommand extends FileCommand {
             try {
                 Length read = Length.parse(depth, look.units());
                 if (!read.isPositive()) {
-                    throw new UnreadableInput("--depth", "a depth over zero is wanted, got \"" + depth + "\"");
+                    throw new UnreadableInput("--depth", "a depth over zero is required, got \"" + depth + "\"");
                 }
                 depths.put(Integer.parseInt(index), read);
             } catch (LengthFormatException e) {

@@ -26,7 +26,7 @@ final class Settings {
             String setting = i < arguments.size() ? arguments.remove(i) : "";
             int equals = setting.indexOf('=');
             if (equals < 1) {
-                throw new InvalidField(option, wanted + " is wanted, got \"" + setting + "\"");
+                throw new InvalidField(option, wanted + " is required, got \"" + setting + "\"");
             }
             settings.put(setting.substring(0, equals), setting.substring(equals + 1));
         }
@@ -40,7 +40,7 @@ final class Settings {
             try {
                 numbers.put(name, Double.valueOf(value));
             } catch (NumberFormatException e) {
-                throw new InvalidField(option, "NAME=NUMBER is wanted, got \"" + name + "=" + value + "\"");
+                throw new InvalidField(option, "NAME=NUMBER is required, got \"" + name + "=" + value + "\"");
             }
         });
         return numbers;

@@ -10,6 +10,9 @@ import java.util.Optional;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
+import mensor.inspection.AddendumKind;
+import mensor.inspection.Criterion;
+import mensor.inspection.Verdict;
 import mensor.judge.Ask;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
@@ -17,9 +20,6 @@ import mensor.judge.Why;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.AddendumKind;
-import mensor.look.Criterion;
-import mensor.look.Verdict;
 import mensor.weld.Named;
 import org.erdtman.jcs.JsonCanonicalizer;
 
@@ -42,7 +42,7 @@ public final class SignedRecord {
                 && new Json.Text(FORMAT).equals(record.fields().get("format"))) {
             return new SignedRecord(record);
         }
-        throw new UnreadableInput("format", "\"" + FORMAT + "\" is wanted");
+        throw new UnreadableInput("format", "\"" + FORMAT + "\" is required");
     }
 
     /**

@@ -3,10 +3,10 @@ package mensor.exchange;
 import java.io.InputStream;
 import java.io.PrintWriter;
 import java.util.List;
-import mensor.cause.Traced;
+import mensor.cause.CauseTrace;
 import mensor.cause.Tracer;
+import mensor.inspection.Inspection;
 import mensor.judge.Judge;
-import mensor.look.Inspection;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -29,7 +29,7 @@ public final class TraceCommand extends FileCommand {
         return InputFiles.answerEach("trace", files, in, out, err, text -> {
             InspectionDocument document = InspectionDocument.read(text);
             Inspection look = document.inspection();
-            List<Traced> traced =
+            List<CauseTrace> traced =
                     all ? Tracer.traceAll(look) : Tracer.trace(look, Judge.evaluate(look, document.book()));
             return JsonMapper.shared()
                     .writeValueAsString(CausesDocument.of(look.joint().mark(), traced));

@@ -168,7 +168,7 @@ public final class WeldList {
             }
         }
         if (columns == null) {
-            throw new UnreadableInput("", "the list is empty; a line of headings and a row for each weld are wanted");
+            throw new UnreadableInput("", "the list is empty; a line of headings and a row for each weld are required");
         }
         return new Sheet(List.copyOf(ignored), List.copyOf(rows));
     }

@@ -50,7 +50,7 @@ final class WeldingReader {
         Optional<BigDecimal> number = p.number("pass");
         number.filter(n -> n.stripTrailingZeros().scale() > 0 || n.signum() <= 0 || n.precision() > 6)
                 .ifPresent(n -> {
-                    throw p.error("pass", "a whole number from 1 is wanted, got " + n.toPlainString());
+                    throw p.error("pass", "a whole number from 1 is required, got " + n.toPlainString());
                 });
         return new Pass(
                 number.map(n -> OptionalInt.of(n.intValue())).orElseGet(OptionalInt::empty),
@@ -79,7 +79,7 @@ final class WeldingReader {
     static double asSpeed(String path, String text) {
         Matcher m = SPEED.matcher(text.strip());
         if (!m.matches()) {
-            throw new UnreadableInput(path, "\"4 in/min\" or \"100 mm/min\" is wanted, got \"" + text + "\"");
+            throw new UnreadableInput(path, "\"4 in/min\" or \"100 mm/min\" is required, got \"" + text + "\"");
         }
         Unit unit = m.group(2).equals("in") ? Unit.INCH : Unit.MILLIMETRE;
         Length perMinute = Fields.asLength(path, new Json.Text(m.group(1)), unit);
@@ -97,7 +97,7 @@ final class WeldingReader {
                         a.list(kind.id(), (at, v) -> Fields.asNumber(at, v).doubleValue());
                 if (a.has(kind.id())) {
                     if (range.size() != 2 || range.get(0) < 0 || range.get(1) < range.get(0)) {
-                        throw a.error(kind.id(), "the lowest and the highest amps are wanted, as [70, 90]");
+                        throw a.error(kind.id(), "the lowest and the highest amps are required, as [70, 90]");
                     }
                     amps.put(kind, new Range(range.get(0), range.get(1)));
                 }

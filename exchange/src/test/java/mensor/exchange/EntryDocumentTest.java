@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Map;
+import mensor.inspection.Criterion;
+import mensor.inspection.Entry;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Entry;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -105,7 +105,7 @@ class JudgeCommandTest {
         assertThat(undercut.get("span").get(1).asString()).isEqualTo("12 in");
         assertThat(undercut.get("confidence").asString()).isEqualTo("high");
         assertThat(undercut.get("nearLimit").asBoolean()).isFalse();
-        assertThat(answer.get("notes").toString()).contains("Visual look only");
+        assertThat(answer.get("notes").toString()).contains("Visual inspection only");
     }
 
     private int trace(String stdin, String... arguments) {

@@ -8,9 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
-import mensor.look.Verdict;
 import org.junit.jupiter.api.Test;
 
 /**

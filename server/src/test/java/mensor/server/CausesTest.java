@@ -185,7 +185,7 @@ class CausesTest {
         assertThat(sum(ines.get("/api/rates?by=welder").json(), "welds")).isEqualTo(sum(rates, "welds"));
         assertThat(ines.get("/api/rates?by=shoe-size").expect(422).detail()).contains("welder, procedure");
         assertThat(ines.get("/api/rates/one?by=welder&key=nobody").expect(404).detail())
-                .contains("no signed look");
+                .contains("no signed inspection");
         JsonNode row = rates.get("rows").get(0);
         String key = row.has("key") ? "&key=" + row.get("key").asString() : "";
         JsonNode one = ines.get("/api/rates/one?by=welder" + key).json();

@@ -136,7 +136,7 @@ class ContractTest {
         TestBrowser.Answer loose =
                 quinn.post("/api/jobs", form.formatted("1/8", ",'note':'CS-4'")).expect(422);
         assertThat(firstField(loose)).isEqualTo("terms.limits[0].max");
-        assertThat(loose.detail()).contains("looser than the book, which accepts at most 1/16 in");
+        assertThat(loose.detail()).contains("looser than the code, which accepts at most 1/16 in");
         assertThat(firstField(
                         quinn.post("/api/jobs", form.formatted("1/64", "")).expect(422)))
                 .isEqualTo("terms.limits[0].note");
@@ -172,7 +172,7 @@ class ContractTest {
                         .asString();
         JsonNode e = ines.get(look).json().get("evaluation");
         assertThat(e.get("findings").size()).isEqualTo(16);
-        assertThat(e.get("notes").get(0).asString()).contains("does not tighten the book here");
+        assertThat(e.get("notes").get(0).asString()).contains("does not tighten the code here");
     }
 
     @Test

@@ -32,9 +32,9 @@ class HistoryTest {
         JsonNode history = ines.get("/api/joints/" + ines.jointOf(look) + "/history")
                 .expect(200)
                 .json();
-        JsonNode off = of(history, "Put down", 0);
-        JsonNode changed = of(history, "Put down", 1);
-        JsonNode put = of(history, "Put down", 2);
+        JsonNode off = of(history, "Recorded", 0);
+        JsonNode changed = of(history, "Recorded", 1);
+        JsonNode put = of(history, "Recorded", 2);
         assertThat(off.get("by").asString()).isEqualTo("ines");
         assertThat(off.get("fields").toString()).contains("withdrawn").contains("taken off by ines");
         assertThat(changed.get("by").asString()).isEqualTo("tomas");

@@ -70,7 +70,7 @@ class OpenApiTest {
         Map<String, List<String>> byName = new TreeMap<>();
         new ClassFileImporter()
                         .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
-                        .importPackages("mensor.server", "mensor.exchange", "mensor.draw", "mensor.plan")
+                        .importPackages("mensor.server", "mensor.exchange", "mensor.drawing", "mensor.plan")
                         .stream()
                         .filter(c -> c.isRecord() && schemas.has(c.getSimpleName()))
                         .filter(c -> !INSIDE.contains(c.getFullName()))

@@ -9,8 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import mensor.exchange.InspectionDocument;
+import mensor.inspection.Verdict;
 import mensor.judge.Judge;
-import mensor.look.Verdict;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -127,7 +127,7 @@ class RepairTest {
         assertThat(ines.post(look + "/look-again", "{}").expect(409).detail()).contains("is open");
         repaired(slag, "9 1/2", "11 1/2");
         repaired(undercut, "1 1/2", "3 1/2");
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Look again");
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Re-inspect");
         rufus.post(look + "/look-again", "{}").expect(403);
 
         String second = again(look);
@@ -135,7 +135,7 @@ class RepairTest {
         assertThat(begun.get("stage").asString()).isEqualTo("repair 1");
         assertThat(begun.get("again").get("lookAt").asString()).isEqualTo("0–5 1/2 and 7 1/2–13 1/2");
         assertThat(rufus.post(slag + "/back", "{'why':'wrong rod'}").expect(409).detail())
-                .contains("looked at again");
+                .contains("re-inspected");
         lookedAgain(second, "0", "13 1/2");
         assertThat(ines.get(second).json().get("evaluation").get("verdict").asString())
                 .isEqualTo("accept");
@@ -508,7 +508,7 @@ class RepairTest {
         assertThat(ines.get(look).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
         wanda.putBytes(slag + "/holds/referred/document?number=ENG-9&engineer=P.%20Quill&date=2026-01-05", PDF)
                 .expect(200);
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Dispose of 1 defect");
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Disposition needed: 1 defect");
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         assertThat(state(ines, slag)).isEqualTo("open");
     }

@@ -29,11 +29,11 @@ class ServerArchitectureTest {
             .resideInAnyPackage(
                     "mensor.length..",
                     "mensor.weld..",
-                    "mensor.look..",
+                    "mensor.inspection..",
                     "mensor.criteria..",
                     "mensor.judge..",
                     "mensor.cause..",
-                    "mensor.draw..")
+                    "mensor.drawing..")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("mensor.exchange..", "tools.jackson..", "com.fasterxml..");

@@ -61,7 +61,7 @@ class SigningTest {
         ines.add(look, "INDICATION", "'kind':'undercut','toe':'B','from':'1','to':'9','depth':'1/16'")
                 .expect(200);
         JsonNode signed = ines.sign(look, "reject").expect(200).json();
-        assertThat(signed.get("next").asString()).isEqualTo("Dispose of 2 defects");
+        assertThat(signed.get("next").asString()).isEqualTo("Disposition needed: 2 defects");
         JsonNode defects = ines.get(look + "/defects").json().get("defects");
         assertThat(defects).hasSize(2);
         String crack = "/api/defects/" + defects.get(0).get("id").asString() + "/disposition";
@@ -76,7 +76,7 @@ class SigningTest {
                         .expect(409)
                         .detail())
                 .contains("meanwhile");
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Dispose of 1 defect");
+        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Disposition needed: 1 defect");
     }
 
     @Test

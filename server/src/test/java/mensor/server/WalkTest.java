@@ -27,7 +27,7 @@ class WalkTest {
         assertThat(first.get("kind").asString()).isEqualTo("STATION");
         assertThat(first.get("line").asString()).isEqualTo("leg 1 ");
         assertThat(first.get("from").asDouble()).isEqualTo(25.4);
-        assertThat(words(bench)).contains("Crack: look along the whole weld");
+        assertThat(words(bench)).contains("Crack: inspect the whole weld");
         ines.add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
         ines.add(look, "CLEAR", "'criterion':'crack'").expect(200);
         assertThat(words(ines.get(look).json()))

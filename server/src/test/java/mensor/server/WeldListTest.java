@@ -161,7 +161,7 @@ class WeldListTest {
                 .containsExactly("accept", "accept", "incomplete");
         ines.post(look + "/sheet", common).expect(200);
         assertThat(ines.get("/api/inspections/" + id(sheet, 0)).json().get("entries"))
-                .as("the same sheet twice puts down nothing twice")
+                .as("the same sheet twice records nothing twice")
                 .hasSize(13);
         // an exception is opened by itself, and then is left off the sheet
         String third = "/api/inspections/" + id(sheet, 2);

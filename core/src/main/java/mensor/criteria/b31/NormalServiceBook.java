@@ -12,20 +12,20 @@ import mensor.criteria.LateCracking;
 import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
 import mensor.criteria.Rule.Measure;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Criterion;
+import mensor.inspection.IndicationKind;
+import mensor.inspection.Judgeable;
+import mensor.inspection.ReadValue;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
-import mensor.look.Criterion;
-import mensor.look.IndicationKind;
-import mensor.look.Judgeable;
-import mensor.look.ReadValue;
 import mensor.weld.Joint;
 import mensor.weld.Toe;
 
 /** ASME B31.3, Table 341.3.2, normal fluid service: by Tw, the wall of the thinner part. */
 public final class NormalServiceBook implements CriteriaBook {
     private static final String DOCUMENT = "ASME B31.3";
-    private static final String THICK_PORES = "the book's table does not limit it; check the owner's specification";
+    private static final String THICK_PORES = "the code's table does not limit it; check the owner's specification";
     private static final String UNNAMED = "the table does not name it; judged as AWS D1.1, statically loaded";
 
     @Override
@@ -223,7 +223,7 @@ public final class NormalServiceBook implements CriteriaBook {
         List<String> notes = new ArrayList<>(LateCracking.note(joint).stream().toList());
         notes.add("Craters, overlap, arc strikes, slag, spatter, length, drawing and readiness: " + UNNAMED + ".");
         if (pores(joint.thinner().thickness(), joint.length().unit()) instanceof Rule.AnySize) {
-            notes.add("Porosity: the book's table does not limit it; check the owner's specification.");
+            notes.add("Porosity: the code's table does not limit it; check the owner's specification.");
         }
         if (joint.offsetMax().isEmpty()) {
             notes.add("Misalignment: the procedure sets the limit; the joint does not give it (offsetMax).");

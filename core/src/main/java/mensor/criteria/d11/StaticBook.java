@@ -11,13 +11,13 @@ import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
 import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
+import mensor.inspection.CheckMethod;
+import mensor.inspection.Criterion;
+import mensor.inspection.IndicationKind;
+import mensor.inspection.Judgeable;
+import mensor.inspection.ReadValue;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.CheckMethod;
-import mensor.look.Criterion;
-import mensor.look.IndicationKind;
-import mensor.look.Judgeable;
-import mensor.look.ReadValue;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
@@ -60,7 +60,7 @@ public class StaticBook implements CriteriaBook {
         boolean tube = joint.connection() == Connection.TUBE_TO_PLATE || joint.connection() == Connection.PIPE_BUTT;
         if (tube) {
             return Optional.of(new Refusal(
-                    "connection", id() + " is for nontubular work; a tube to plate or a pipe butt wants d1.1-tubular"));
+                    "connection", id() + " is for nontubular work; a tube to plate or a pipe butt needs d1.1-tubular"));
         }
         return Optional.empty();
     }

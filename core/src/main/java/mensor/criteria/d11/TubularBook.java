@@ -4,8 +4,8 @@ import java.util.Optional;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
 import mensor.length.Unit;
-import mensor.look.Criterion;
 import mensor.weld.Joint;
 
 /** AWS D1.1/D1.1M, tubular connections: as statically loaded, but undercut and porosity as cyclically loaded, whatever the loads. */

@@ -3,11 +3,11 @@ package mensor.server.contract;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.LocalDate;
 import java.util.Optional;
+import mensor.inspection.Criterion;
+import mensor.inspection.Deviation;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Deviation;
 import mensor.server.web.AllOptional;
 import mensor.weld.Named;
 

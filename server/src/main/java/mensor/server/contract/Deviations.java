@@ -8,15 +8,15 @@ import java.util.List;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.inspection.Criterion;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
-import mensor.look.Criterion;
 import mensor.server.joint.JointEntity;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
-import mensor.server.web.Refused;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal;
+import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Named;
@@ -65,18 +65,18 @@ public class Deviations {
     public void withdraw(Actor actor, UUID jointId, UUID id, String why) {
         requireRole(actor);
         if (why == null || why.isBlank() || why.length() > 200) {
-            throw Refused.invalid("why", "say in a line why the document no longer holds");
+            throw Refusal.invalid("why", "say in a line why the document no longer holds");
         }
         deviations
                 .findById(id)
                 .filter(d -> d.jointId().equals(jointId))
-                .orElseThrow(() -> Refused.notFound("there is no such deviation of this weld"))
+                .orElseThrow(() -> Refusal.notFound("there is no such deviation of this weld"))
                 .withdraw(why.strip());
     }
 
     private static void requireRole(Actor actor) {
         if (!actor.role().recordsEngineer()) {
-            throw Refused.forbidden(
+            throw Refusal.forbidden(
                     "the Engineer's documents are recorded by the welding engineer or the quality manager");
         }
     }
@@ -110,7 +110,7 @@ public class Deviations {
         }
         where(problems, joint, form);
         if (!problems.isEmpty()) {
-            throw Refused.invalid(problems);
+            throw Refusal.invalid(problems);
         }
     }
 

@@ -7,7 +7,7 @@ import java.util.UUID;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.people.Role;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,7 +35,7 @@ public class Waivers {
 
     public void checkMay(Actor actor) {
         if (actor.role() != Role.QUALITY_MANAGER) {
-            throw Refused.forbidden("only the quality manager waives a gauge's calibration");
+            throw Refusal.forbidden("only the quality manager waives a gauge's calibration");
         }
     }
 
@@ -43,11 +43,11 @@ public class Waivers {
     public void waive(Actor actor, UUID inspectionId, String gauge, String reason) {
         checkMay(actor);
         if (reason == null || reason.isBlank() || reason.length() > 500) {
-            throw Refused.invalid("reason", "say why the readings of this gauge may stand");
+            throw Refusal.invalid("reason", "say why the readings of this gauge may stand");
         }
         boolean there = of(inspectionId).stream().anyMatch(w -> w.gauge().equals(gauge));
         if (there) {
-            throw Refused.conflict(gauge + " is waived for this look already");
+            throw Refusal.conflict(gauge + " is waived for this inspection already");
         }
         waivers.save(new WaiverEntity(inspectionId, gauge, reason.strip(), actor.id(), clock.instant()));
     }

@@ -10,27 +10,27 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mensor.exchange.EntryDocument;
-import mensor.look.Criterion;
-import mensor.look.Entry;
+import mensor.inspection.Criterion;
+import mensor.inspection.Entry;
 import mensor.server.contract.DeviationForm;
 import mensor.server.contract.Deviations;
 import mensor.server.contract.Waivers;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
 import mensor.server.inspection.InspectionEntity;
-import mensor.server.inspection.Signing;
+import mensor.server.inspection.SignOff;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
-import mensor.server.making.Making;
-import mensor.server.making.MakingContent;
-import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
 import mensor.server.repair.Repairs;
 import mensor.server.repair.StepForm;
+import mensor.server.welding.WeldingContent;
+import mensor.server.welding.WeldingEntry;
+import mensor.server.welding.WeldingRecords;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -49,13 +49,13 @@ class DemoBench {
     private final SetUp setUp;
     private final Welding welding;
     private final Bench bench;
-    private final Signing signing;
+    private final SignOff signing;
     private final Repairs repairs;
     private final Deviations deviations;
     private final Waivers waivers;
     private final DemoShop shop;
     private final EntityManager entities;
-    private final Making making;
+    private final WeldingRecords making;
     private final JsonMapper json;
     private final Clock clock;
     private Map<String, Actor> actors;
@@ -64,13 +64,13 @@ class DemoBench {
             SetUp setUp,
             Welding welding,
             Bench bench,
-            Signing signing,
+            SignOff signing,
             Repairs repairs,
             Deviations deviations,
             Waivers waivers,
             DemoShop shop,
             EntityManager entities,
-            Making making,
+            WeldingRecords making,
             JsonMapper json,
             Clock clock) {
         this.setUp = setUp;
@@ -205,7 +205,7 @@ class DemoBench {
 
         Work sign() {
             InspectionEntity i = bench.open(inspector, inspection).inspection();
-            signing.sign(acting(inspector), inspection, new Signing.SignForm(i.version(), i.verdict(), "QC", null));
+            signing.sign(acting(inspector), inspection, new SignOff.SignForm(i.version(), i.verdict(), "QC", null));
             return this;
         }
 
@@ -218,21 +218,21 @@ class DemoBench {
         }
 
         /** Something recorded before the last look, by whoever walked the passes. */
-        Work made(MakingEntry.Kind kind, String fields) {
-            MakingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", MakingContent.class);
+        Work made(WeldingEntry.Kind kind, String fields) {
+            WeldingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingContent.class);
             making.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
             bench.rejudgeOpen(joint);
             return this;
         }
 
         Work pass(String fields) {
-            return made(MakingEntry.Kind.PASS, fields);
+            return made(WeldingEntry.Kind.PASS, fields);
         }
 
         /** Scale off, tacks sound, square, and tight where no gap is marked. */
         Work fittedWell() {
             for (String q : List.of("scale-off", "tacks", "square", "tight-elsewhere")) {
-                made(MakingEntry.Kind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
+                made(WeldingEntry.Kind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
             }
             return this;
         }
@@ -244,7 +244,7 @@ class DemoBench {
         }
 
         Work handOver(String to, String note) {
-            bench.handOver(inspector, inspection, actors.get(to).id(), note, new Bench.Looked("0", "5"));
+            bench.handOver(inspector, inspection, actors.get(to).id(), note, new Bench.InspectedStretch("0", "5"));
             return this;
         }
 

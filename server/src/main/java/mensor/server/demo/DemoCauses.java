@@ -5,15 +5,15 @@ import static mensor.server.demo.DemoBench.tee;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mensor.server.cause.CoachingNotes;
+import mensor.server.cause.TestPieceForm;
+import mensor.server.cause.TestPieces;
+import mensor.server.cause.TrialEntity.Outcome;
+import mensor.server.cause.Trials;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
-import mensor.server.making.MakingEntry;
 import mensor.server.people.Actor;
-import mensor.server.trace.Coaching;
-import mensor.server.trace.TestPieceForm;
-import mensor.server.trace.TestPieces;
-import mensor.server.trace.TrialEntity.Showed;
-import mensor.server.trace.Trials;
+import mensor.server.welding.WeldingEntry;
 import org.springframework.stereotype.Component;
 
 /** A finished lot that the rates are made of, and welds with causes: a cold pass, a change that did not help, coupons bent. */
@@ -26,9 +26,9 @@ class DemoCauses {
     private final JointRepository joints;
     private final Trials trials;
     private final TestPieces tests;
-    private final Coaching coaching;
+    private final CoachingNotes coaching;
 
-    DemoCauses(DemoBench bench, JointRepository joints, Trials trials, TestPieces tests, Coaching coaching) {
+    DemoCauses(DemoBench bench, JointRepository joints, Trials trials, TestPieces tests, CoachingNotes coaching) {
         this.bench = bench;
         this.joints = joints;
         this.trials = trials;
@@ -80,7 +80,7 @@ class DemoCauses {
                 trial,
                 new Trials.TrialForm("cleanliness", "slag", "every pass wire-brushed, toes first"));
         trials.showed(
-                actors.get("ines"), trial, new Trials.OutcomeForm("ST1-46", Showed.SAME, "slag at the web toe again"));
+                actors.get("ines"), trial, new Trials.OutcomeForm("ST1-46", Outcome.SAME, "slag at the web toe again"));
         trials.changed(
                 actors.get("wanda"),
                 second.inspectionId(),
@@ -92,7 +92,7 @@ class DemoCauses {
     private DemoBench.Work cold(String mark) {
         DemoBench.Work w = sound(mark, "B2", "2F");
         w.made(
-                MakingEntry.Kind.PASS,
+                WeldingEntry.Kind.PASS,
                 "'kind':'root','electrode':'E7018','diameter':'1/8','amps':95,'polarity':'DCEP','technique':'stringer','starts':['0','9'],'stops':['9','24'],'cleaned':true");
         return w.seen("'kind':'slag','from':'14','to':'15 1/2','trapped':true")
                 .undercut("A", "4", "5", "3/32")
@@ -112,7 +112,7 @@ class DemoCauses {
             coaching.rate(
                     actors.get("ines"),
                     bench.lookOf(j.id()),
-                    new Coaching.RatingForm(
+                    new CoachingNotes.RatingForm(
                             Map.of(
                                     "profile",
                                     2,

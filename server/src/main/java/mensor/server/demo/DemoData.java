@@ -10,11 +10,11 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mensor.look.Entry;
-import mensor.server.making.MakingEntry;
+import mensor.inspection.Entry;
 import mensor.server.people.Actor;
 import mensor.server.people.DemoSignIns;
 import mensor.server.people.People;
+import mensor.server.welding.WeldingEntry;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
@@ -33,7 +33,7 @@ class DemoData implements ApplicationRunner {
     private final People people;
     private final DemoShop shop;
     private final DemoBench bench;
-    private final DemoBooks books;
+    private final DemoCriteria books;
     private final DemoCauses causes;
     private final DemoRepairs repairs;
     private final TransactionTemplate transactions;
@@ -44,7 +44,7 @@ class DemoData implements ApplicationRunner {
             People people,
             DemoShop shop,
             DemoBench bench,
-            DemoBooks books,
+            DemoCriteria books,
             DemoCauses causes,
             DemoRepairs repairs,
             TransactionTemplate transactions,
@@ -144,7 +144,7 @@ class DemoData implements ApplicationRunner {
                 .ready()
                 .legs("1 1/4 1/4", "5 1/4 1/4")
                 .put(Entry.Sort.CLEAR, "'criterion':'crack'")
-                .handOver("ines", "stations 1 and 5 done, toes not looked at yet");
+                .handOver("ines", "stations 1 and 5 done, toes not inspected yet");
         joint(lot, "ST2-21", "1", "M3", "tomas", lap("10", "1/4", "3/8", "1/2"))
                 .ready()
                 .blade("0", "10", "1/4")
@@ -169,7 +169,7 @@ class DemoData implements ApplicationRunner {
                 .welding("'arcLength':'normal'")
                 .pass(
                         "'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'polarity':'DCEP','cleaned':true,'welder':'K7'")
-                .made(MakingEntry.Kind.RODS, rodsOut(30, 23))
+                .made(WeldingEntry.Kind.RODS, rodsOut(30, 23))
                 .clearBut("porosity")
                 .sign()
                 .dispose("wanda", "porosity", "remove-and-reweld", "damp rods; use a fresh can");
@@ -184,7 +184,7 @@ class DemoData implements ApplicationRunner {
                         "'kind':'cap','electrode':'E7018','diameter':'1/8','amps':127.5,'volts':22,'polarity':'DCEP','technique':'stringer','plannedFields':['amps','volts','polarity','technique'],"
                                 + "'starts':['0','12','24'],'stops':['12','24','36'],'welder':'B2'")
                 .made(
-                        MakingEntry.Kind.PROCESS,
+                        WeldingEntry.Kind.PROCESS,
                         "'question':'slag-lines','asWanted':false,'from':'19','to':'22','note':'web side'")
                 .clearBut("slag");
         joint(lot, "FB-04", "2", "B2", "tomas", tee("36", "1/4", "3/8", "1/2", "2F"))
@@ -197,8 +197,8 @@ class DemoData implements ApplicationRunner {
                 .dispose("wanda", "arc-strike", "accept-as-is", "on a part that is cut off")
                 .engineer("arc-strike", "accept-as-is", "ENG-0042", LocalDate.of(2026, 5, 12));
         joint(lot, "FB-05", "1", "B2", "ines", tee("40", "5/16", "1/2", "1", "1F"))
-                .made(MakingEntry.Kind.FIT_UP, "'from':'10','to':'14','opening':'1/8'")
-                .made(MakingEntry.Kind.FIT_UP, "'at':'20','opening':'1/32'")
+                .made(WeldingEntry.Kind.FIT_UP, "'from':'10','to':'14','opening':'1/8'")
+                .made(WeldingEntry.Kind.FIT_UP, "'at':'20','opening':'1/32'")
                 .fittedWell()
                 .ready()
                 .legs("1 3/8 3/8", "9 5/16 3/8", "12 7/16 7/16", "20 5/16 3/8", "30 5/16 5/16", "39 3/8 3/8")
@@ -236,22 +236,22 @@ class DemoData implements ApplicationRunner {
                 "'kind':'%s','electrode':'E7018','diameter':'1/8','amps':%s,'volts':22,'polarity':'DCEP','technique':'stringer','speed':'5 in/min','temperatureF':%s,'runLength':'8',"
                         + "'starts':[%s],'stops':[%s],'cleaned':true,'welder':'K7'";
         joint(lot, "FB-10", "1", "K7", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
-                .made(MakingEntry.Kind.FIT_UP, "'at':'2','opening':'0'")
-                .made(MakingEntry.Kind.FIT_UP, "'at':'22','opening':'1/32'")
+                .made(WeldingEntry.Kind.FIT_UP, "'at':'2','opening':'0'")
+                .made(WeldingEntry.Kind.FIT_UP, "'at':'22','opening':'1/32'")
                 .fittedWell()
                 .pass(pass.formatted("root", "128", "85", "'0','8','16'", "'8','16','24'"))
                 .pass(pass.formatted("fill", "130", "210", "'0','8 1/2','15 1/2'", "'8 1/2','15 1/2','24'"))
                 .pass(pass.formatted("cap", "126", "240", "'0','6','14'", "'6','14','24'"))
-                .made(MakingEntry.Kind.PROCESS, "'question':'root','asWanted':true")
-                .made(MakingEntry.Kind.PROCESS, "'question':'layers-clean','asWanted':true")
+                .made(WeldingEntry.Kind.PROCESS, "'question':'root','asWanted':true")
+                .made(WeldingEntry.Kind.PROCESS, "'question':'layers-clean','asWanted':true")
                 .made(
-                        MakingEntry.Kind.PROCESS,
+                        WeldingEntry.Kind.PROCESS,
                         "'question':'high-spots','asWanted':false,'at':'8','note':'hump at the tie-in'")
                 .ready()
                 .blade("0", "24", "5/16");
         joint(lot, "FB-11", "1", "M3", "tomas", tee("18", "1/4", "3/8", "1/2", "2F"))
-                .made(MakingEntry.Kind.FIT_UP, "'at':'9','opening':'1/4'")
-                .made(MakingEntry.Kind.FIT_UP_ANSWER, "'question':'scale-off','asWanted':true");
+                .made(WeldingEntry.Kind.FIT_UP, "'at':'9','opening':'1/4'")
+                .made(WeldingEntry.Kind.FIT_UP_ANSWER, "'question':'scale-off','asWanted':true");
         joint(
                         lot,
                         "FB-12",
@@ -260,7 +260,7 @@ class DemoData implements ApplicationRunner {
                         "ines",
                         tee("20", "5/16", "1/2", "1", "2F").replace("'A572-50'", "'A514','delayed':true"))
                 .pass(pass.formatted("root", "125", "160", "'0','8'", "'8','20'"))
-                .made(MakingEntry.Kind.RODS, rodsOut(26, 23))
+                .made(WeldingEntry.Kind.RODS, rodsOut(26, 23))
                 .welded(Duration.ofHours(22))
                 .ready();
     }
@@ -277,10 +277,10 @@ class DemoData implements ApplicationRunner {
                 "'kind':'%s','electrode':'E7018','diameter':'5/32','amps':%s,'volts':23,'polarity':'DCEP','technique':'stringer','speed':'6 in/min','runLength':'9','starts':[%s],'stops':[%s],'cleaned':true,'welder':'D5'";
         joint(lot, "FB-20", "1", "D5", "ines", backed)
                 .made(
-                        MakingEntry.Kind.FIT_UP,
+                        WeldingEntry.Kind.FIT_UP,
                         "'at':'2','opening':'1/4','rootFace':'0','angle':45,'offset':'0','backingGap':'1/32'")
                 .made(
-                        MakingEntry.Kind.FIT_UP,
+                        WeldingEntry.Kind.FIT_UP,
                         "'at':'16','opening':'5/16','rootFace':'0','angle':47,'offset':'1/32','backingGap':'0'")
                 .fittedWell()
                 .pass(pass.formatted("root", "165", "'0','9'", "'9','18'"))

@@ -7,7 +7,7 @@ import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.hibernate.envers.Audited;
 import org.springframework.data.domain.Persistable;
 
@@ -50,7 +50,7 @@ public abstract class StoredEntry implements Persistable<UUID> {
 
     private static String checked(String content) {
         if (content.length() > LONGEST) {
-            throw Refused.invalid("content", "one entry has up to 100,000 letters; this has " + content.length());
+            throw Refusal.invalid("content", "one entry has up to 100,000 letters; this has " + content.length());
         }
         return content;
     }

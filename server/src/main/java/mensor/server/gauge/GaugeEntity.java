@@ -7,7 +7,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.UUID;
-import mensor.look.Gauge;
+import mensor.inspection.Gauge;
 import org.hibernate.envers.Audited;
 
 /** A gauge of the register, lengths as typed. */

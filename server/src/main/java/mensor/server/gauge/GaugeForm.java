@@ -2,9 +2,9 @@ package mensor.server.gauge;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import mensor.inspection.Gauge;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.Gauge;
 import mensor.server.web.AllOptional;
 
 /**

@@ -15,7 +15,7 @@ import mensor.length.LengthFormatException;
 import mensor.length.Unit;
 import mensor.server.people.Actor;
 import mensor.server.people.Role;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -52,7 +52,7 @@ public class Gauges {
 
     @Transactional(readOnly = true)
     public GaugeEntity get(UUID id) {
-        return gauges.findById(id).orElseThrow(() -> Refused.notFound("there is no such gauge"));
+        return gauges.findById(id).orElseThrow(() -> Refusal.notFound("there is no such gauge"));
     }
 
     @Transactional(readOnly = true)
@@ -104,10 +104,10 @@ public class Gauges {
     @Transactional
     public GaugeView put(Actor actor, UUID id, GaugeForm form, Long version) {
         if (actor.role() != Role.INSPECTOR && actor.role() != Role.QUALITY_MANAGER) {
-            throw Refused.forbidden("gauges are registered by an inspector or the quality manager");
+            throw Refusal.forbidden("gauges are registered by an inspector or the quality manager");
         }
         if (form == null) {
-            throw Refused.invalid("form", "the gauge is missing");
+            throw Refusal.invalid("form", "the gauge is missing");
         }
         need("name", form.name(), "a name that stands on the gauge");
         need("kind", form.kind(), "what kind of gauge it is");
@@ -115,11 +115,11 @@ public class Gauges {
         length("range", form.range());
         length("uncertainty", form.uncertainty());
         gauges.findByName(form.name().strip()).filter(g -> !g.id().equals(id)).ifPresent(g -> {
-            throw Refused.invalid("name", "there is a gauge of this name");
+            throw Refusal.invalid("name", "there is a gauge of this name");
         });
         GaugeEntity gauge = gauges.findById(id).orElse(null);
         if (gauge != null && (version == null || gauge.version() != version)) {
-            throw Refused.stale("somebody changed this gauge meanwhile; look again", null);
+            throw Refusal.stale("somebody changed this gauge meanwhile; check again", null);
         }
         if (gauge == null) {
             gauge = new GaugeEntity(id);
@@ -130,17 +130,17 @@ public class Gauges {
 
     private static void need(String field, String value, String wanted) {
         if (value == null || value.isBlank() || value.length() > 60) {
-            throw Refused.invalid(field, wanted + ", up to 60 letters");
+            throw Refusal.invalid(field, wanted + ", up to 60 letters");
         }
     }
 
     private static void length(String field, String value) {
         try {
             if (value != null && !Length.parse(value, Unit.INCH).isPositive()) {
-                throw Refused.invalid(field, "must be over zero");
+                throw Refusal.invalid(field, "must be over zero");
             }
         } catch (LengthFormatException e) {
-            throw Refused.invalid(field, e.getMessage());
+            throw Refusal.invalid(field, e.getMessage());
         }
     }
 
@@ -159,11 +159,11 @@ public class Gauges {
     @Transactional
     public List<UUID> takeKit(Actor actor, List<UUID> ids) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector carries a kit");
+            throw Refusal.forbidden("only an inspector carries a kit");
         }
         for (UUID id : ids) {
             get(id).gauge().fault(today()).ifPresent(f -> {
-                throw Refused.invalid("gauges", f + "; it cannot be carried today");
+                throw Refusal.invalid("gauges", f + "; it cannot be carried today");
             });
         }
         KitEntity kit =

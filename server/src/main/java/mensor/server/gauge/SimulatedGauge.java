@@ -55,7 +55,7 @@ public final class SimulatedGauge {
      * @param truth what a perfect gauge would show
      * @param misSeated it was not square on the plate
      */
-    public record Squeeze(String text, String truth, boolean misSeated) {}
+    public record GaugeReading(String text, String truth, boolean misSeated) {}
 
     /** Whether the gauge can read this measure. */
     public static boolean reads(String measure) {
@@ -63,7 +63,7 @@ public final class SimulatedGauge {
     }
 
     /** @param at the place, mm from the datum */
-    public Squeeze squeeze(String measure, double at, long number) {
+    public GaugeReading squeeze(String measure, double at, long number) {
         double truth = truth(measure, at);
         Random random =
                 new Random((weld + measure + Math.round(at * 8) + "/" + number).hashCode() * 0x9E3779B97F4A7C15L);
@@ -73,7 +73,7 @@ public final class SimulatedGauge {
         if (misSeated) {
             shown += LEAST_OFF + random.nextDouble() * (MOST_OFF - LEAST_OFF);
         }
-        return new Squeeze(text(Math.max(0, shown)), text(truth), misSeated);
+        return new GaugeReading(text(Math.max(0, shown)), text(truth), misSeated);
     }
 
     /** Slow waves along the weld, as a hand makes them. */

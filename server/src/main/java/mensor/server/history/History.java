@@ -38,7 +38,7 @@ public class History {
     private static final List<Kept> KEPT = List.of(
             new Kept("joint", "Weld", "id = :joint"),
             new Kept("inspection", "Look", "joint_id = :joint"),
-            new Kept("entry", "Put down", OF_LOOKS),
+            new Kept("entry", "Recorded", OF_LOOKS),
             new Kept("handover", "Hand-over", OF_LOOKS),
             new Kept("photo", "Picture", OF_LOOKS),
             new Kept("gauge_waiver", "Gauge waived", OF_LOOKS),

@@ -13,7 +13,7 @@ import org.hibernate.envers.RevisionTimestamp;
 /** When something changed, and by whom; by nobody where the application did it by itself. */
 @Entity
 @Table(name = "revinfo")
-@RevisionEntity(WhoChanged.class)
+@RevisionEntity(ChangeAuthor.class)
 class Revision {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

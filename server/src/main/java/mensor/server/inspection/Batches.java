@@ -7,12 +7,12 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mensor.exchange.EntryDocument;
-import mensor.look.Entry;
+import mensor.inspection.Entry;
 import mensor.server.inspection.Bench.NewEntry;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
 import mensor.server.people.Actor;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,11 +23,11 @@ public class Batches {
     private static final int MOST = 500;
 
     private final Bench bench;
-    private final Signing signing;
+    private final SignOff signing;
     private final InspectionRepository inspections;
     private final JointRepository joints;
 
-    Batches(Bench bench, Signing signing, InspectionRepository inspections, JointRepository joints) {
+    Batches(Bench bench, SignOff signing, InspectionRepository inspections, JointRepository joints) {
         this.bench = bench;
         this.signing = signing;
         this.inspections = inspections;
@@ -68,7 +68,7 @@ public class Batches {
     /** The sheet of all welds like this look's, in its capacity. */
     @Transactional(readOnly = true)
     public Sheet sheet(Actor actor, UUID inspectionId) {
-        Bench.Opened o = bench.open(actor, inspectionId);
+        Bench.State o = bench.open(actor, inspectionId);
         JointEntity like = o.joint();
         List<JointEntity> alike =
                 joints.findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(like.jobId(), like.design());
@@ -85,7 +85,7 @@ public class Batches {
         List<SheetCriterion> clearable = o.judged().evaluation().findings().stream()
                 .filter(f ->
                         f.criterion().clearable() && f.id().equals(f.criterion().id()))
-                .filter(f -> f.verdict() != mensor.look.Verdict.NOT_APPLICABLE)
+                .filter(f -> f.verdict() != mensor.inspection.Verdict.NOT_APPLICABLE)
                 .map(f -> new SheetCriterion(f.id(), f.criterion().title()))
                 .toList();
         return new Sheet(
@@ -127,16 +127,16 @@ public class Batches {
     public void put(Actor actor, Common common) {
         checkLooks(actor);
         if (common.inspections() == null || common.entries() == null) {
-            throw Refused.invalid("inspections", "the welds and what is put down on them are wanted");
+            throw Refusal.invalid("inspections", "the welds and what is recorded on them are required");
         }
         if (common.inspections().isEmpty() || common.inspections().size() > MOST) {
-            throw Refused.invalid("inspections", "1 to " + MOST + " welds are put down at once");
+            throw Refusal.invalid("inspections", "1 to " + MOST + " welds are recorded at once");
         }
         for (UUID id : common.inspections()) {
-            Bench.Opened standing = bench.open(actor, id);
+            Bench.State standing = bench.open(actor, id);
             if (standing.inspection().entryCount() > 0 && !onlySame(standing, common)) {
-                throw Refused.conflict(standing.joint().mark()
-                        + " has something put down already: open it by itself, and leave it off the sheet");
+                throw Refusal.conflict(standing.joint().mark()
+                        + " has entries already: open it by itself, and leave it off the sheet");
             }
             if (common.conditions() != null) {
                 bench.conditions(actor, id, common.conditions());
@@ -153,7 +153,7 @@ public class Batches {
 
     private static void checkLooks(Actor actor) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector puts down what was looked at, and signs");
+            throw Refusal.forbidden("only an inspector records an inspection and signs it");
         }
     }
 
@@ -162,7 +162,7 @@ public class Batches {
     }
 
     /** The sheet sent twice finds its own entries again. */
-    private boolean onlySame(Bench.Opened standing, Common common) {
+    private boolean onlySame(Bench.State standing, Common common) {
         return standing.entries().stream()
                 .filter(e -> !e.isWithdrawn())
                 .allMatch(e -> common.entries().contains(says(e)));
@@ -178,11 +178,11 @@ public class Batches {
     public void sign(Actor actor, SignAll form) {
         checkLooks(actor);
         if (form.looks() == null) {
-            throw Refused.invalid("looks", "the looks to be signed are wanted");
+            throw Refusal.invalid("looks", "the inspections to be signed are required");
         }
         for (ToSign look : form.looks()) {
             signing.sign(
-                    actor, look.inspectionId(), new Signing.SignForm(look.version(), "accept", form.capacity(), null));
+                    actor, look.inspectionId(), new SignOff.SignForm(look.version(), "accept", form.capacity(), null));
         }
     }
 }

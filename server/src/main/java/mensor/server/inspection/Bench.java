@@ -12,20 +12,20 @@ import java.util.UUID;
 import mensor.exchange.EntryDocument;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.inspection.Entry;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Entry;
-import mensor.server.job.TermsChanged;
+import mensor.server.job.TermsChange;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
-import mensor.server.making.MakingViews;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.photo.Photos;
 import mensor.server.web.AllOptional;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
+import mensor.server.welding.WeldingViews;
 import mensor.weld.InvalidField;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -40,7 +40,7 @@ public class Bench {
     private final HandoverRepository handovers;
     private final JointRepository joints;
     private final People people;
-    private final Judging judging;
+    private final InspectionJudge judging;
     private final Photos photos;
     private final NoneSeen noneSeen;
     private final TypedEntries typed;
@@ -54,7 +54,7 @@ public class Bench {
             HandoverRepository handovers,
             JointRepository joints,
             People people,
-            Judging judging,
+            InspectionJudge judging,
             Photos photos,
             NoneSeen noneSeen,
             TypedEntries typed,
@@ -76,11 +76,11 @@ public class Bench {
     }
 
     /** A look with all that belongs to it. */
-    public record Opened(
+    public record State(
             JointEntity joint,
             InspectionEntity inspection,
             List<EntryEntity> entries,
-            JudgedLook judged,
+            InspectionResult judged,
             List<HandoverEntity> handovers) {}
 
     /** One of several things put down at once. */
@@ -95,7 +95,7 @@ public class Bench {
     }
 
     /** Beginning the looks of many joints: a joint like one before is judged like it. */
-    public final class Beginning {
+    public final class InspectionStarts {
         private final Map<String, InspectionEntity> byDesign = new HashMap<>();
 
         /** The first look, not stored yet. */
@@ -112,21 +112,21 @@ public class Bench {
         }
     }
 
-    public Beginning beginning() {
-        return new Beginning();
+    public InspectionStarts beginning() {
+        return new InspectionStarts();
     }
 
     /** The owner's own look at a weld, beside the fabricator's: a record of its own. */
     @Transactional
     public InspectionEntity beginVerification(Actor actor, UUID jointId) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector looks");
+            throw Refusal.forbidden("only an inspector inspects");
         }
         JointEntity joint = joints.findById(jointId).orElseThrow(Bench::unknown);
         boolean there = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
                 .anyMatch(i -> i.capacity().equals(InspectionEntity.VERIFICATION));
         if (there) {
-            throw Refused.conflict("a verification of this weld is begun already; it is on the worklist");
+            throw Refusal.conflict("a verification of this weld is begun already; it is on the worklist");
         }
         InspectionEntity inspection = InspectionEntity.first(jointId, InspectionEntity.VERIFICATION, clock.instant());
         inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
@@ -139,15 +139,15 @@ public class Bench {
      * @param repaired since the look that rejected
      */
     @Transactional
-    public InspectionEntity beginAgain(Actor actor, UUID rejected, RepairedSince repaired) {
+    public InspectionEntity beginAgain(Actor actor, UUID rejected, RepairSummary repaired) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector looks again");
+            throw Refusal.forbidden("only an inspector re-inspects");
         }
         InspectionEntity before = inspections.findForChangeById(rejected).orElseThrow(Bench::unknown);
         boolean latest = inspections.findByJointIdOrderByCycleDescRevisionDesc(before.jointId()).stream()
                 .noneMatch(i -> i.capacity().equals(before.capacity()) && i.isAfter(before));
         if (!before.isSigned() || !latest) {
-            throw Refused.conflict("a look after this one is begun already; it is on the worklist");
+            throw Refusal.conflict("an inspection after this one is begun already; it is on the worklist");
         }
         InspectionEntity next = before.again(json.writeValueAsString(repaired), clock.instant());
         next.setHolder(actor.id());
@@ -157,7 +157,7 @@ public class Bench {
     }
 
     @Transactional(readOnly = true)
-    public Opened open(Actor actor, UUID id) {
+    public State open(Actor actor, UUID id) {
         return opened(checkSees(actor, id));
     }
 
@@ -169,12 +169,12 @@ public class Bench {
 
     /** A look as it stands, for what the application does by itself. */
     @Transactional(readOnly = true)
-    public Opened openAsItStands(UUID id) {
+    public State openAsItStands(UUID id) {
         return opened(inspections.findById(id).orElseThrow(Bench::unknown));
     }
 
     /** An opened inspection judged by the present tables, whatever was signed. */
-    JudgedLook judgedToday(Opened o) {
+    InspectionResult judgedToday(State o) {
         return judging.today(o.joint(), o.inspection(), o.entries());
     }
 
@@ -188,15 +188,15 @@ public class Bench {
     InspectionEntity checkSees(Actor actor, UUID id) {
         InspectionEntity inspection = inspections.findById(id).orElseThrow(Bench::unknown);
         if (actor.role().seesSignedOnly() && inspection.state() != InspectionEntity.State.SIGNED) {
-            throw Refused.forbidden("a viewer sees signed records only; this look is not signed yet");
+            throw Refusal.forbidden("a viewer sees signed records only; this inspection is not signed yet");
         }
         return inspection;
     }
 
-    private Opened opened(InspectionEntity inspection) {
+    private State opened(InspectionEntity inspection) {
         JointEntity joint = joints.findById(inspection.jointId()).orElseThrow(Bench::unknown);
         List<EntryEntity> all = entries.findByInspectionIdOrderBySequence(inspection.id());
-        return new Opened(
+        return new State(
                 joint,
                 inspection,
                 all,
@@ -204,18 +204,18 @@ public class Bench {
                 handovers.findByInspectionIdOrderByAt(inspection.id()));
     }
 
-    private static Refused unknown() {
-        return Refused.notFound("there is no such inspection");
+    private static Refusal unknown() {
+        return Refusal.notFound("there is no such inspection");
     }
 
     /** The inspection, locked for this change; refused where it is signed or the person does not look. */
     InspectionEntity forChange(Actor actor, UUID id) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector puts down what was looked at");
+            throw Refusal.forbidden("only an inspector records an inspection");
         }
         InspectionEntity inspection = inspections.findForChangeById(id).orElseThrow(Bench::unknown);
         if (inspection.state() == InspectionEntity.State.SIGNED) {
-            throw Refused.conflict("this look is signed; a change is a new revision (amend it)");
+            throw Refusal.conflict("this inspection is signed; a change is a new revision (amend it)");
         }
         return inspection;
     }
@@ -225,7 +225,7 @@ public class Bench {
      * {@code version} is the one that stands.
      */
     @Transactional
-    public Opened put(Actor actor, UUID inspectionId, NewEntry entry, Long version) {
+    public State put(Actor actor, UUID inspectionId, NewEntry entry, Long version) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         put(actor, inspection, entry, version);
         return judged(inspection);
@@ -233,7 +233,7 @@ public class Bench {
 
     /** Several at once, as one confirmation after the walk: all or none. */
     @Transactional
-    public Opened putAll(Actor actor, UUID inspectionId, List<NewEntry> several) {
+    public State putAll(Actor actor, UUID inspectionId, List<NewEntry> several) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         several.forEach(e -> put(actor, inspection, e, null));
         return judged(inspection);
@@ -252,7 +252,7 @@ public class Bench {
                     entry.id(), inspection.id(), inspection.nextSequence(), entry.kind(), content, actor.id(), now));
         } else {
             if (!standing.inspectionId().equals(inspection.id()) || standing.kind() != entry.kind()) {
-                throw Refused.conflict("that id belongs to another entry");
+                throw Refusal.conflict("that id belongs to another entry");
             }
             if (standing.content().equals(content)) {
                 return;
@@ -267,29 +267,29 @@ public class Bench {
 
     private Entry said(InspectionEntity inspection, NewEntry entry) {
         if (entry.id() == null || entry.kind() == null || entry.content() == null) {
-            throw Refused.invalid("content", "an entry needs its id, its kind and what it says");
+            throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
         }
         Unit unit = joints.findById(inspection.jointId()).orElseThrow().unit();
         try {
             Entry said = entry.content().entry(entry.kind(), unit);
             said.gauge().filter(g -> g.length() > 60).ifPresent(g -> {
-                throw Refused.invalid("gauge", "a gauge's name has up to 60 letters");
+                throw Refusal.invalid("gauge", "a gauge's name has up to 60 letters");
             });
             return said;
         } catch (UnreadableInput e) {
-            throw JudgedLook.refusal(e);
+            throw InspectionResult.refusal(e);
         }
     }
 
-    private Refused stale(EntryEntity standing) {
-        return Refused.stale(
+    private Refusal stale(EntryEntity standing) {
+        return Refusal.stale(
                 people.nameOf(standing.enteredBy()) + " changed this entry meanwhile",
                 EntryView.of(standing, people.nameOf(standing.enteredBy())));
     }
 
     /** Takes an entry off; the mark stays, and undo brings it back. */
     @Transactional
-    public Opened withdraw(Actor actor, UUID inspectionId, UUID entryId, long version) {
+    public State withdraw(Actor actor, UUID inspectionId, UUID entryId, long version) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         EntryEntity entry = entry(inspection, entryId);
         if (!entry.isWithdrawn()) {
@@ -302,7 +302,7 @@ public class Bench {
     }
 
     @Transactional
-    public Opened restore(Actor actor, UUID inspectionId, UUID entryId) {
+    public State restore(Actor actor, UUID inspectionId, UUID entryId) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         EntryEntity entry = entry(inspection, entryId);
         if (entry.isWithdrawn()) {
@@ -315,10 +315,10 @@ public class Bench {
 
     /** A picture at a place of the weld or of one entry. */
     @Transactional
-    public Opened photo(Actor actor, UUID inspectionId, UUID photoId, Photos.Place place, byte[] sent) {
+    public State photo(Actor actor, UUID inspectionId, UUID photoId, Photos.Place place, byte[] sent) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         if ((place.entry() == null) == (place.at() == null)) {
-            throw Refused.invalid("at", "a picture shows a place of the weld, or one entry");
+            throw Refusal.invalid("at", "a picture shows a place of the weld, or one entry");
         }
         if (place.entry() != null) {
             entry(inspection, place.entry());
@@ -330,7 +330,7 @@ public class Bench {
     }
 
     @Transactional
-    public Opened photoOff(Actor actor, UUID inspectionId, UUID photoId, boolean off) {
+    public State photoOff(Actor actor, UUID inspectionId, UUID photoId, boolean off) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         photos.setWithdrawn(inspectionId, photoId, off);
         return judged(inspection);
@@ -339,12 +339,12 @@ public class Bench {
     private EntryEntity entry(InspectionEntity inspection, UUID entryId) {
         return entries.findById(entryId)
                 .filter(e -> e.inspectionId().equals(inspection.id()))
-                .orElseThrow(() -> Refused.notFound("there is no such entry"));
+                .orElseThrow(() -> Refusal.notFound("there is no such entry"));
     }
 
     /** Answers whether the weld is ready: what is not answered here stays as it was. */
     @Transactional
-    public Opened conditions(Actor actor, UUID inspectionId, ConditionsForm form) {
+    public State conditions(Actor actor, UUID inspectionId, ConditionsForm form) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         ConditionsForm before = json.readValue(inspection.conditions(), ConditionsForm.class);
         inspection.setConditions(InspectionParts.canonical(json.writeValueAsString(form.over(before))));
@@ -352,18 +352,18 @@ public class Bench {
     }
 
     @Transactional
-    public Opened handOver(Actor actor, UUID inspectionId, UUID to, String note, Looked looked) {
+    public State handOver(Actor actor, UUID inspectionId, UUID to, String note, InspectedStretch looked) {
         InspectionEntity inspection = forChange(actor, inspectionId);
         checkLooked(inspection, looked);
         if (to == null) {
-            throw Refused.invalid("to", "to whom?");
+            throw Refusal.invalid("to", "to whom?");
         }
         Actor next = people.get(to);
         if (!next.role().looks()) {
-            throw Refused.invalid("to", next.name() + " is no inspector");
+            throw Refusal.invalid("to", next.name() + " is no inspector");
         }
         if (next.id().equals(inspection.holder())) {
-            throw Refused.invalid("to", next.name() + " has it in hand already");
+            throw Refusal.invalid("to", next.name() + " has it in hand already");
         }
         handovers.save(new HandoverEntity(
                 inspection.id(), actor.id(), next.id(), note, looked.from(), looked.to(), clock.instant()));
@@ -373,16 +373,16 @@ public class Bench {
 
     /** The stretch that somebody looked at before handing over; absent where nothing is said. */
     @AllOptional
-    public record Looked(String from, String to) {
-        static final Looked NOT_SAID = new Looked(null, null);
+    public record InspectedStretch(String from, String to) {
+        static final InspectedStretch NOT_SAID = new InspectedStretch(null, null);
     }
 
-    private void checkLooked(InspectionEntity inspection, Looked looked) {
+    private void checkLooked(InspectionEntity inspection, InspectedStretch looked) {
         if (looked.from() == null && looked.to() == null) {
             return;
         }
         if (looked.from() == null || looked.to() == null) {
-            throw Refused.invalid(looked.from() == null ? "from" : "to", "say from where to where you looked");
+            throw Refusal.invalid(looked.from() == null ? "from" : "to", "say from where to where you inspected");
         }
         checkOnWeld(inspection, "from", looked.from(), looked.to());
     }
@@ -394,33 +394,33 @@ public class Bench {
                     .checkWithin("", new Span(Length.parse(from, joint.unit()), Length.parse(to, joint.unit())));
         } catch (InvalidField e) {
             String end = e.field().replaceFirst("^\\.", "");
-            throw Refused.invalid(end.isEmpty() || from.equals(to) ? field : end, e.problem());
+            throw Refusal.invalid(end.isEmpty() || from.equals(to) ? field : end, e.problem());
         } catch (LengthFormatException e) {
-            throw Refused.invalid(field, e.getMessage());
+            throw Refusal.invalid(field, e.getMessage());
         }
     }
 
     /** A new revision of a signed look, with its entries, to be changed and signed anew; the old one stays as it is. */
     @Transactional
-    public Opened amend(Actor actor, UUID inspectionId, String reason) {
+    public State amend(Actor actor, UUID inspectionId, String reason) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector amends a look");
+            throw Refusal.forbidden("only an inspector amends an inspection");
         }
         if (reason == null || reason.isBlank() || reason.length() > 500) {
-            throw Refused.invalid("reason", "say in a line why the record is amended");
+            throw Refusal.invalid("reason", "say in a line why the record is amended");
         }
         InspectionEntity old = inspections.findForChangeById(inspectionId).orElseThrow(Bench::unknown);
         if (old.state() != InspectionEntity.State.SIGNED) {
-            throw Refused.conflict("this look is not signed; change it as it is");
+            throw Refusal.conflict("this inspection is not signed; change it as it is");
         }
         InspectionEntity latest = inspections.findByJointIdOrderByCycleDescRevisionDesc(old.jointId()).stream()
                 .filter(i -> i.capacity().equals(old.capacity()))
                 .findFirst()
                 .orElseThrow();
         if (!latest.id().equals(old.id())) {
-            throw Refused.conflict(
+            throw Refusal.conflict(
                     latest.cycle() > old.cycle()
-                            ? "the look after the repair (" + latest.stage() + ") stands already; amend that one"
+                            ? "the re-inspection (" + latest.stage() + ") stands already; amend that one"
                             : "revision " + latest.revision() + " stands already; amend that one");
         }
         InspectionEntity next = old.amended(reason.strip(), clock.instant());
@@ -447,18 +447,18 @@ public class Bench {
     }
 
     /** Judges what stands now; what cannot be read as the format says is refused and rolled back. */
-    private Opened judged(InspectionEntity inspection) {
+    private State judged(InspectionEntity inspection) {
         entries.flush();
         try {
-            Opened opened = opened(inspection);
+            State opened = opened(inspection);
             inspection.judged(opened.judged().evaluation());
             inspection.changed();
             inspections.flush();
             return opened;
         } catch (UnreadableInput e) {
-            throw JudgedLook.refusal(e);
+            throw InspectionResult.refusal(e);
         } catch (InvalidField e) {
-            throw JudgedLook.refusal(e);
+            throw InspectionResult.refusal(e);
         }
     }
 
@@ -477,9 +477,9 @@ public class Bench {
 
     /** What a weld's making shows of the looks at it. */
     @Transactional(readOnly = true)
-    public MakingViews.Looks looksAt(UUID jointId) {
+    public WeldingViews.InspectionState looksAt(UUID jointId) {
         List<InspectionEntity> looks = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
-        return new MakingViews.Looks(
+        return new WeldingViews.InspectionState(
                 looks.stream().anyMatch(InspectionEntity::isSigned),
                 looks.isEmpty() ? null : looks.get(0).id());
     }
@@ -510,7 +510,7 @@ public class Bench {
 
     @EventListener
     @Transactional
-    public void termsChanged(TermsChanged changed) {
+    public void termsChanged(TermsChange changed) {
         rejudgeJob(changed.jobId());
     }
 
@@ -539,7 +539,7 @@ public class Bench {
     public void rejudge(UUID jointId) {
         List<InspectionEntity> looks = new ArrayList<>(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
         if (looks.stream().anyMatch(i -> i.state() == InspectionEntity.State.SIGNED)) {
-            throw Refused.conflict("something was signed on this joint; it can no longer be changed");
+            throw Refusal.conflict("something was signed on this joint; it can no longer be changed");
         }
         looks.forEach(this::judged);
     }

@@ -3,8 +3,8 @@ package mensor.server.inspection;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import java.util.List;
 import java.util.Objects;
-import mensor.draw.SectionDrawing;
-import mensor.draw.StripDrawing;
+import mensor.drawing.SectionDrawing;
+import mensor.drawing.StripDrawing;
 import org.jspecify.annotations.Nullable;
 
 /**

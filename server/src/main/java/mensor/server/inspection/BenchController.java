@@ -2,16 +2,16 @@ package mensor.server.inspection;
 
 import java.util.List;
 import java.util.UUID;
-import mensor.draw.StripDrawing;
+import mensor.drawing.StripDrawing;
 import mensor.exchange.EntryDocument;
+import mensor.inspection.Entry;
 import mensor.length.Unit;
-import mensor.look.Entry;
 import mensor.server.gauge.SimulatedGauge;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
 import mensor.server.web.AllOptional;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import mensor.weld.Joint;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,9 +33,9 @@ class BenchController {
     private final Bench bench;
     private final BenchViews views;
     private final Welding welding;
-    private final Lines lines;
+    private final EntryLines lines;
 
-    BenchController(Bench bench, BenchViews views, Welding welding, Lines lines) {
+    BenchController(Bench bench, BenchViews views, Welding welding, EntryLines lines) {
         this.lines = lines;
         this.bench = bench;
         this.views = views;
@@ -83,8 +83,8 @@ class BenchController {
 
     /** What lines mean, before they are put down; nothing is stored. */
     @PostMapping("/lines")
-    List<Lines.LineView> read(
-            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Lines.LinesForm form) {
+    List<EntryLines.LineView> read(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody EntryLines.LinesForm form) {
         return lines.read(bench.joint(actor, id), form);
     }
 
@@ -124,7 +124,7 @@ class BenchController {
     @Transactional
     BenchView handOver(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody HandOver form) {
         return views.of(bench.handOver(
-                actor, id, form.to(), form.note(), new Bench.Looked(form.lookedFrom(), form.lookedTo())));
+                actor, id, form.to(), form.note(), new Bench.InspectedStretch(form.lookedFrom(), form.lookedTo())));
     }
 
     @PostMapping("/amend")
@@ -135,14 +135,14 @@ class BenchController {
 
     /** A squeeze of the simulated gauge on a made-up weld like this one; nothing is stored. */
     @GetMapping("/simulated-gauge")
-    SimulatedGauge.Squeeze squeeze(
+    SimulatedGauge.GaugeReading squeeze(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @RequestParam String measure,
             @RequestParam double at,
             @RequestParam long number) {
         if (!SimulatedGauge.reads(measure)) {
-            throw Refused.invalid("measure", "the gauge cannot read this");
+            throw Refusal.invalid("measure", "the gauge cannot read this");
         }
         Joint joint = bench.open(actor, id).judged().look().joint();
         double leg = joint.size().or(joint::throat).map(StripDrawing::mm).orElse(8.0);

@@ -3,14 +3,14 @@ package mensor.server.inspection;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import mensor.draw.QuietMarks;
-import mensor.draw.SectionDrawing;
-import mensor.draw.StripDrawing;
+import mensor.drawing.QuietMarks;
+import mensor.drawing.SectionDrawing;
+import mensor.drawing.StripDrawing;
 import mensor.judge.WalkGuide;
 import mensor.server.contract.Deviations;
 import mensor.server.joint.JointForm;
-import mensor.server.making.MakingView;
 import mensor.server.record.SignatureView;
+import mensor.server.welding.WeldingView;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,7 +42,7 @@ public record BenchView(
         @Nullable SignatureView signature,
         RepairStanding.Standing repairs,
         @Nullable AgainView again,
-        MakingView making,
+        WeldingView making,
         List<QuietMarks.QuietMark> quiet,
         List<SeenByView> seenBy,
         List<String> gaugeNames,

@@ -16,38 +16,38 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
-import mensor.draw.QuietMarks;
-import mensor.draw.SectionDrawing;
-import mensor.draw.StripDrawing;
+import mensor.drawing.QuietMarks;
+import mensor.drawing.SectionDrawing;
+import mensor.drawing.StripDrawing;
+import mensor.inspection.Entry;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.judge.Ask;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
-import mensor.judge.LookAgain;
+import mensor.judge.Reinspection;
 import mensor.judge.WalkGuide;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Entry;
-import mensor.look.Indication;
-import mensor.look.Inspection;
-import mensor.look.Reading;
-import mensor.look.Verdict;
-import mensor.server.book.Books;
 import mensor.server.contract.Deviations;
+import mensor.server.criteria.CriteriaChecks;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
-import mensor.server.making.Making;
-import mensor.server.making.MakingViews;
 import mensor.server.people.People;
 import mensor.server.photo.PhotoEntity;
 import mensor.server.photo.Photos;
 import mensor.server.record.Signatures;
+import mensor.server.welding.WeldingRecords;
+import mensor.server.welding.WeldingViews;
 import mensor.weld.Joint;
-import mensor.weld.Staggering;
+import mensor.weld.Stagger;
 import mensor.weld.Toe;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -60,12 +60,12 @@ public class BenchViews {
     private final Signatures signatures;
     private final RepairStanding repairs;
     private final Bench bench;
-    private final MakingViews makingViews;
+    private final WeldingViews makingViews;
     private final Gauges gauges;
     private final Jobs jobs;
     private final Deviations deviations;
     private final GaugeFaults faults;
-    private final Books books;
+    private final CriteriaChecks books;
     private final Photos photos;
     private final Clock clock;
 
@@ -75,12 +75,12 @@ public class BenchViews {
             Signatures signatures,
             RepairStanding repairs,
             Bench bench,
-            MakingViews makingViews,
+            WeldingViews makingViews,
             Gauges gauges,
             Jobs jobs,
             Deviations deviations,
             GaugeFaults faults,
-            Books books,
+            CriteriaChecks books,
             Photos photos,
             Clock clock) {
         this.photos = photos;
@@ -98,12 +98,12 @@ public class BenchViews {
         this.clock = clock;
     }
 
-    public BenchView of(Bench.Opened o) {
+    public BenchView of(Bench.State o) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         InspectionEntity i = o.inspection();
         Inspection look = o.judged().look();
-        Making.Opened made = o.judged().making();
+        WeldingRecords.State made = o.judged().making();
         Evaluation evaluation = o.judged().evaluation();
         List<GaugeFaults.GaugeFaultView> notInCalibration = faults.of(o);
         RepairStanding.Standing standing = i.isSigned() ? repairs.of(i.id()) : RepairStanding.Standing.NONE;
@@ -146,8 +146,8 @@ public class BenchViews {
                 QuietMarks.of(
                         look.joint().ruler(),
                         made.loggedPasses(),
-                        Staggering.stacked(made.loggedPasses(), look.joint().ruler(), made.apart()),
-                        made.answers().stream().map(Making.Read::what).toList()),
+                        Stagger.stacked(made.loggedPasses(), look.joint().ruler(), made.apart()),
+                        made.answers().stream().map(WeldingRecords.Read::what).toList()),
                 seenBy(o, names),
                 gauges.names(o.judged().conditions().gaugeIds()),
                 jobs.due(jobs.get(o.joint().jobId())),
@@ -162,7 +162,7 @@ public class BenchViews {
 
     /** What to do next; a look that could be signed but for a gauge or an unchecked book says so. */
     private String next(
-            Bench.Opened o,
+            Bench.State o,
             RepairStanding.Standing standing,
             Evaluation evaluation,
             List<GaugeFaults.GaugeFaultView> notInCalibration) {
@@ -172,20 +172,20 @@ public class BenchViews {
             return "Replace the gauge, or have it waived";
         }
         if (ready && books.stop(evaluation.book()).isPresent()) {
-            return "Check the book against your copy";
+            return "Check the criteria against your copy";
         }
         return NextStep.of(i, standing, NextStep.wait(o.joint().readyAt(), clock.instant()));
     }
 
-    private BenchView.AgainView again(Bench.Opened o, Map<UUID, String> names) {
+    private BenchView.AgainView again(Bench.State o, Map<UUID, String> names) {
         InspectionEntity i = o.inspection();
         if (i.follows() == null) {
             return null;
         }
-        RepairedSince since = json.readValue(i.repaired(), RepairedSince.class);
+        RepairSummary since = json.readValue(i.repaired(), RepairSummary.class);
         List<Span> repaired = since.spans(o.joint().unit());
         Joint joint = o.judged().look().joint();
-        List<Span> lookAt = LookAgain.stretches(joint, repaired);
+        List<Span> lookAt = Reinspection.stretches(joint, repaired);
         return new BenchView.AgainView(
                 i.follows(),
                 i.cycle(),
@@ -231,7 +231,7 @@ public class BenchViews {
         return h.fromPlace() == null ? null : h.fromPlace() + "–" + h.toPlace();
     }
 
-    private static List<BenchView.StepView> walk(JudgedLook judged) {
+    private static List<BenchView.StepView> walk(InspectionResult judged) {
         Joint joint = judged.look().joint();
         String reading = !joint.isFillet() ? "crown " : joint.throat().isPresent() ? "throat " : "leg ";
         return WalkGuide.steps(judged.look(), judged.evaluation()).stream()
@@ -254,7 +254,7 @@ public class BenchViews {
     }
 
     /** The pictures at their places; one of a withdrawn entry is not shown. */
-    private List<BenchView.PhotoView> photos(Bench.Opened o, Map<UUID, String> names) {
+    private List<BenchView.PhotoView> photos(Bench.State o, Map<UUID, String> names) {
         List<BenchView.PhotoView> views = new ArrayList<>();
         for (PhotoEntity p : photos.of(o.inspection().id())) {
             place(p, o)
@@ -264,11 +264,11 @@ public class BenchViews {
         return views;
     }
 
-    private static Optional<Double> place(PhotoEntity p, Bench.Opened o) {
+    private static Optional<Double> place(PhotoEntity p, Bench.State o) {
         if (p.place() != null) {
             return Optional.of(StripDrawing.mm(Length.parse(p.place(), o.joint().unit())));
         }
-        JudgedLook judged = o.judged();
+        InspectionResult judged = o.judged();
         Optional<Span> span = at(judged.indications(), judged.look().indications(), p.entryId())
                 .map(Indication::span)
                 .or(() -> at(judged.readings(), judged.look().readings(), p.entryId())
@@ -284,7 +284,7 @@ public class BenchViews {
     }
 
     /** Who put down what, and over which stretch: a look is one record of all who worked on it. */
-    private List<BenchView.SeenByView> seenBy(Bench.Opened o, Map<UUID, String> names) {
+    private List<BenchView.SeenByView> seenBy(Bench.State o, Map<UUID, String> names) {
         Map<UUID, Set<EntryEntity>> byPerson = new LinkedHashMap<>();
         o.entries().stream()
                 .filter(e -> !e.isWithdrawn())
@@ -315,7 +315,7 @@ public class BenchViews {
                 .mapToObj(i -> span.apply(what.get(i)));
     }
 
-    private BenchView.JointView joint(JointEntity j, Joint joint, JudgedLook judged) {
+    private BenchView.JointView joint(JointEntity j, Joint joint, InspectionResult judged) {
         String size =
                 joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
         return new BenchView.JointView(
@@ -342,7 +342,7 @@ public class BenchViews {
                 json.readValue(j.document(), JointForm.class));
     }
 
-    private BenchView.EvaluationView evaluation(JudgedLook judged) {
+    private BenchView.EvaluationView evaluation(InspectionResult judged) {
         Evaluation e = judged.evaluation();
         return new BenchView.EvaluationView(
                 e.verdict().id(),
@@ -356,7 +356,7 @@ public class BenchViews {
     }
 
     /** The core's notes, and where the contract or the shop's own copy of the book say otherwise. */
-    private List<String> notes(JudgedLook judged) {
+    private List<String> notes(InspectionResult judged) {
         List<String> notes = new ArrayList<>(judged.contractNotes());
         if (judged.asSigned().isEmpty()) {
             notes.addAll(books.differing(judged.evaluation().book()));
@@ -366,8 +366,8 @@ public class BenchViews {
     }
 
     /** Another book's verdict of the same look: read on the bench, never part of the record. */
-    SideBySide.BookColumn column(CriteriaBook book, JudgedLook judged, Evaluation e, boolean asOfToday) {
-        return new SideBySide.BookColumn(
+    CodeComparison.CodeColumn column(CriteriaBook book, InspectionResult judged, Evaluation e, boolean asOfToday) {
+        return new CodeComparison.CodeColumn(
                 book.id(),
                 book.title(),
                 book.edition(),
@@ -377,7 +377,7 @@ public class BenchViews {
                 e.findings().stream().map(f -> finding(f, judged)).toList());
     }
 
-    private BenchView.FindingView finding(Finding f, JudgedLook judged) {
+    private BenchView.FindingView finding(Finding f, InspectionResult judged) {
         Stream<UUID> indications =
                 f.indications().stream().map(n -> judged.indications().get(n).id());
         Stream<UUID> readings =
@@ -404,7 +404,7 @@ public class BenchViews {
     }
 
     /** A gauge of the register, in calibration, with a finer division than what was used; null where none is wanted. */
-    private String finer(Finding f, JudgedLook judged) {
+    private String finer(Finding f, InspectionResult judged) {
         boolean wanted = f.nearLimit() || f.asks().stream().anyMatch(Ask::needsFinerGauge);
         if (!wanted) {
             return null;

@@ -62,11 +62,11 @@ class ChainController {
     }
 
     private ChainFile chain(UUID job) {
-        List<Signatures.Placed> placed = signatures.ofJob(job);
+        List<Signatures.ChainPlace> placed = signatures.ofJob(job);
         Map<UUID, UUID> jointOf = new HashMap<>();
         inspections
                 .findAllById(
-                        placed.stream().map(Signatures.Placed::inspectionId).toList())
+                        placed.stream().map(Signatures.ChainPlace::inspectionId).toList())
                 .forEach(i -> jointOf.put(i.id(), i.jointId()));
         Map<UUID, String> marks = new HashMap<>();
         joints.findAllById(jointOf.values()).forEach((JointEntity j) -> marks.put(j.id(), j.mark()));

@@ -5,9 +5,9 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import mensor.judge.LookAgain;
-import mensor.look.Conditions;
-import mensor.look.Viewing;
+import mensor.inspection.Conditions;
+import mensor.inspection.Viewing;
+import mensor.judge.Reinspection;
 import mensor.server.web.AllOptional;
 
 /**
@@ -104,9 +104,9 @@ public record ConditionsForm(
     }
 
     /** What lies beside a repair: looked at, or said how it is covered. */
-    LookAgain.Beside beside() {
+    Reinspection.Beside beside() {
         boolean covered = reverseBy != null && !reverseBy.isBlank();
-        return new LookAgain.Beside(
+        return new Reinspection.Beside(
                 covered ? Optional.of(true) : Optional.ofNullable(reverseFace), Optional.ofNullable(groundPlaces));
     }
 

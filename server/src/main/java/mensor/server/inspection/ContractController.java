@@ -25,9 +25,10 @@ class ContractController {
     private final BenchViews views;
     private final Deviations deviations;
     private final Waivers waivers;
-    private final SideBySide sideBySide;
+    private final CodeComparison sideBySide;
 
-    ContractController(Bench bench, BenchViews views, Deviations deviations, Waivers waivers, SideBySide sideBySide) {
+    ContractController(
+            Bench bench, BenchViews views, Deviations deviations, Waivers waivers, CodeComparison sideBySide) {
         this.bench = bench;
         this.views = views;
         this.deviations = deviations;
@@ -44,7 +45,7 @@ class ContractController {
     @PostMapping("/deviations")
     @Transactional
     BenchView deviate(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody DeviationForm form) {
-        Bench.Opened o = bench.open(actor, id);
+        Bench.State o = bench.open(actor, id);
         deviations.record(actor, o.joint(), form);
         bench.rejudgeOpen(o.joint().id());
         return views.of(bench.open(actor, id));
@@ -57,7 +58,7 @@ class ContractController {
             @PathVariable UUID id,
             @PathVariable UUID deviationId,
             @RequestBody WithdrawnDeviation form) {
-        Bench.Opened o = bench.open(actor, id);
+        Bench.State o = bench.open(actor, id);
         deviations.withdraw(actor, o.joint().id(), deviationId, form.why());
         bench.rejudgeOpen(o.joint().id());
         return views.of(bench.open(actor, id));
@@ -67,15 +68,15 @@ class ContractController {
     @Transactional
     BenchView waive(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WaiverForm form) {
         waivers.checkMay(actor);
-        Bench.Opened o = bench.open(actor, id);
+        Bench.State o = bench.open(actor, id);
         if (o.inspection().isSigned()) {
-            throw mensor.server.web.Refused.conflict("this look is signed; a waiver comes before the signature");
+            throw mensor.server.web.Refusal.conflict("this inspection is signed; a waiver comes before the signature");
         }
         boolean named =
                 views.of(o).gaugeFaults().stream().anyMatch(f -> f.gauge().equals(form.gauge()));
         if (!named) {
-            throw mensor.server.web.Refused.invalid(
-                    "gauge", "no reading of this look waits for a waiver of that gauge");
+            throw mensor.server.web.Refusal.invalid(
+                    "gauge", "no reading of this inspection waits for a waiver of that gauge");
         }
         waivers.waive(actor, id, form.gauge(), form.reason());
         bench.rejudgeOpen(o.joint().id());
@@ -84,7 +85,7 @@ class ContractController {
 
     /** The look by other books, criterion by criterion; nothing of it is kept. */
     @GetMapping("/side-by-side")
-    List<SideBySide.BookColumn> compare(
+    List<CodeComparison.CodeColumn> compare(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestParam List<String> books) {
         return sideBySide.of(bench.open(actor, id), books);
     }

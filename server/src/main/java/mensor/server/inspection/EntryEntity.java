@@ -7,7 +7,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.exchange.EntryDocument;
-import mensor.look.Entry;
+import mensor.inspection.Entry;
 import mensor.server.entry.StoredEntry;
 import org.hibernate.envers.Audited;
 

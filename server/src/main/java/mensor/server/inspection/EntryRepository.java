@@ -3,7 +3,7 @@ package mensor.server.inspection;
 import jakarta.persistence.QueryHint;
 import java.util.List;
 import java.util.UUID;
-import mensor.look.Entry;
+import mensor.inspection.Entry;
 import org.hibernate.jpa.HibernateHints;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.QueryHints;

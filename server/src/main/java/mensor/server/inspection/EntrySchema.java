@@ -20,9 +20,9 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import mensor.exchange.EntryDocument;
-import mensor.look.IndicationField;
-import mensor.look.IndicationKind;
-import mensor.look.Reading;
+import mensor.inspection.IndicationField;
+import mensor.inspection.IndicationKind;
+import mensor.inspection.Reading;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 

@@ -3,7 +3,7 @@ package mensor.server.inspection;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.exchange.EntryDocument;
-import mensor.look.Entry;
+import mensor.inspection.Entry;
 import org.jspecify.annotations.Nullable;
 
 /** An entry as the browser gets it. */

@@ -36,7 +36,7 @@ class GaugeFaults {
      */
     public record GaugeFaultView(String gauge, String fault, List<UUID> entries, Waivers.@Nullable WaiverView waived) {}
 
-    List<GaugeFaultView> of(Bench.Opened o) {
+    List<GaugeFaultView> of(Bench.State o) {
         Map<String, String> faults = new LinkedHashMap<>();
         Map<String, List<UUID>> entries = new LinkedHashMap<>();
         for (EntryEntity e : Stream.concat(o.judged().readings().stream(), o.judged().indications().stream())
@@ -67,7 +67,7 @@ class GaugeFaults {
                 .toList();
     }
 
-    private Optional<GaugeForm> gaugeOf(Bench.Opened o, EntryEntity e) {
+    private Optional<GaugeForm> gaugeOf(Bench.State o, EntryEntity e) {
         return typed.of(e, o.joint().unit()).gauge().flatMap(o.judged().contract()::gauge);
     }
 }

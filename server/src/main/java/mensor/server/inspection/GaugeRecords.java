@@ -20,7 +20,7 @@ class GaugeRecords {
         this.inspections = inspections;
     }
 
-    record Touched(
+    record GaugeUse(
             UUID inspectionId,
             String mark,
             @Nullable String weldNo,
@@ -30,14 +30,14 @@ class GaugeRecords {
             boolean signed) {}
 
     @GetMapping("/api/gauges/{id}/records")
-    List<Touched> records(@PathVariable UUID id) {
+    List<GaugeUse> records(@PathVariable UUID id) {
         GaugeEntity gauge = gauges.get(id);
         return inspections
                 .touchedBy(
                         "%\"" + id + "\"%",
                         "%\"gauge\":\"" + gauge.name().replace("\\", "\\\\").replace("\"", "\\\"") + "\"%")
                 .stream()
-                .map(l -> new Touched(
+                .map(l -> new GaugeUse(
                         l.inspectionId(), l.mark(), l.weldNo(), l.capacity(), l.revision(), l.verdict(), l.isSigned()))
                 .toList();
     }

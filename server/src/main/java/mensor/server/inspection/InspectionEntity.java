@@ -10,8 +10,8 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
-import mensor.look.Verdict;
 import mensor.weld.Named;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
@@ -200,7 +200,7 @@ public class InspectionEntity {
         return follows;
     }
 
-    /** What was repaired since the look before, as {@link RepairedSince}; absent for the first. */
+    /** What was repaired since the look before, as {@link RepairSummary}; absent for the first. */
     String repaired() {
         return repaired;
     }

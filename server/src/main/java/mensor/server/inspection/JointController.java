@@ -10,7 +10,7 @@ import mensor.server.joint.JointRepository;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
 import mensor.server.people.Actor;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -100,7 +100,7 @@ class JointController {
         SetUp.requireRole(actor);
         JointEntity joint = find(id);
         if (joint.version() != change.version()) {
-            throw Refused.stale("somebody changed this joint meanwhile; look at it again", null);
+            throw Refusal.stale("somebody changed this joint meanwhile; check it again", null);
         }
         setUp.change(actor, joint, change.form());
         joints.flush();
@@ -115,6 +115,6 @@ class JointController {
     }
 
     private JointEntity find(UUID id) {
-        return joints.findById(id).orElseThrow(() -> Refused.notFound("there is no such joint"));
+        return joints.findById(id).orElseThrow(() -> Refusal.notFound("there is no such joint"));
     }
 }

@@ -2,8 +2,8 @@ package mensor.server.inspection;
 
 import java.util.List;
 import java.util.stream.Stream;
-import mensor.look.IndicationField;
-import mensor.look.IndicationKind;
+import mensor.inspection.IndicationField;
+import mensor.inspection.IndicationKind;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;

@@ -3,7 +3,7 @@ package mensor.server.inspection;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import mensor.look.Verdict;
+import mensor.inspection.Verdict;
 
 /** What comes next for a joint, in a few words, in the order of the work. */
 final class NextStep {
@@ -33,14 +33,14 @@ final class NextStep {
             return "Wait " + (minutes > 120 ? (minutes + 59) / 60 + " h" : minutes + " min") + " more after welding";
         }
         if (entries == 0) {
-            return "Look at it";
+            return "Inspect";
         }
-        return verdict == Verdict.ACCEPT ? "Sign the accept" : "Finish the look: " + todos + " to do";
+        return verdict == Verdict.ACCEPT ? "Sign the accept" : "Finish the inspection: " + todos + " to do";
     }
 
     private static String repair(RepairStanding.Standing r) {
         if (r.undecided() > 0) {
-            return "Dispose of " + count(r.undecided(), "defect");
+            return "Disposition needed: " + count(r.undecided(), "defect");
         }
         if (r.waiting() > 0) {
             return "On hold: waits for the Engineer";
@@ -48,7 +48,7 @@ final class NextStep {
         if (r.working() > 0) {
             return "Repair: " + r.working() + " of " + r.all() + " to do";
         }
-        return r.ready() > 0 ? "Look again" : "Accepted as it is by the Engineer";
+        return r.ready() > 0 ? "Re-inspect" : "Accepted as it is by the Engineer";
     }
 
     /** Which group of the list a signed reject belongs to. */

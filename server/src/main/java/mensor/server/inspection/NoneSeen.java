@@ -1,10 +1,10 @@
 package mensor.server.inspection;
 
-import mensor.look.Criterion;
-import mensor.look.Entry;
-import mensor.look.Indication;
+import mensor.inspection.Criterion;
+import mensor.inspection.Entry;
+import mensor.inspection.Indication;
 import mensor.server.joint.JointRepository;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.stereotype.Component;
 
 /** A "none seen" and an indication of the same criterion do not stand together in one inspection. */
@@ -59,7 +59,7 @@ class NoneSeen {
         for (EntryEntity e : standing(inspection, Entry.Sort.INDICATION)) {
             if (said(inspection, e) instanceof Entry.Seen seen
                     && seen.indication().criterion() == criterion) {
-                throw Refused.invalid(
+                throw Refusal.invalid(
                         "criterion",
                         seen.indication().kind().words()
                                 + " is recorded; take it off before saying that none was seen");

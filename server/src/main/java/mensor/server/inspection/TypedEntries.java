@@ -3,8 +3,8 @@ package mensor.server.inspection;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import mensor.exchange.EntryDocument;
+import mensor.inspection.Entry;
 import mensor.length.Unit;
-import mensor.look.Entry;
 import org.springframework.stereotype.Component;
 
 /**

@@ -12,9 +12,9 @@ import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Unit;
 import mensor.server.people.Actor;
-import mensor.server.web.Refused;
-import mensor.server.web.Refused.FieldProblem;
-import mensor.weld.Staggering;
+import mensor.server.web.Refusal;
+import mensor.server.web.Refusal.FieldProblem;
+import mensor.weld.Stagger;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,13 +45,13 @@ public class Jobs {
 
     @Transactional(readOnly = true)
     public JobEntity get(UUID id) {
-        return jobs.findById(id).orElseThrow(() -> Refused.notFound("there is no such job"));
+        return jobs.findById(id).orElseThrow(() -> Refusal.notFound("there is no such job"));
     }
 
     /** The job, held until the signature stands: its records are chained in one order. */
     @Transactional
     public JobEntity forSigning(UUID id) {
-        return jobs.findForSigningById(id).orElseThrow(() -> Refused.notFound("there is no such job"));
+        return jobs.findForSigningById(id).orElseThrow(() -> Refusal.notFound("there is no such job"));
     }
 
     @Transactional(readOnly = true)
@@ -88,7 +88,7 @@ public class Jobs {
     /** How far apart starts and stops of neighbouring passes are wanted in this job. */
     public Length apart(JobEntity job) {
         String apart = json.readValue(job.document(), JobForm.class).apart();
-        return apart == null ? Staggering.USUAL : Length.parse(apart, job.unit());
+        return apart == null ? Stagger.USUAL : Length.parse(apart, job.unit());
     }
 
     /** The further tests of the job that are still due, in words. */
@@ -118,18 +118,18 @@ public class Jobs {
         requireRole(actor);
         JobEntity job = get(id);
         if (job.version() != version) {
-            throw Refused.stale("somebody changed this job meanwhile; look at it again", null);
+            throw Refusal.stale("somebody changed this job meanwhile; check it again", null);
         }
         check(form, job);
         if (hasWelds && !(job.criteria().equals(form.criteria()) && job.units().equals(form.units()))) {
-            throw Refused.invalid(
-                    "criteria", "welds of this job are judged by it already; another book or unit is another job");
+            throw Refusal.invalid(
+                    "criteria", "welds of this job are judged by it already; another code or unit is another job");
         }
         ContractTerms before = terms(job);
         set(job, form);
         JobEntity saved = jobs.saveAndFlush(job);
         if (!terms(saved).equals(before)) {
-            events.publishEvent(new TermsChanged(id));
+            events.publishEvent(new TermsChange(id));
         }
         return saved;
     }
@@ -140,21 +140,21 @@ public class Jobs {
 
     private static void requireRole(Actor actor) {
         if (!actor.role().setsUp()) {
-            throw Refused.forbidden("jobs are set up by an inspector, the welding engineer or the quality manager");
+            throw Refusal.forbidden("jobs are set up by an inspector, the welding engineer or the quality manager");
         }
     }
 
     private void check(JobForm form, JobEntity self) {
         List<FieldProblem> problems = new ArrayList<>();
         if (form.name() == null || form.name().isBlank() || form.name().length() > 120) {
-            problems.add(new FieldProblem("name", "a name of up to 120 letters is wanted"));
+            problems.add(new FieldProblem("name", "a name of up to 120 letters is required"));
         } else if (named(form.name())
                 .filter(j -> self == null || !j.id().equals(self.id()))
                 .isPresent()) {
             problems.add(new FieldProblem("name", "there is a job of this name"));
         }
         if (form.criteria() == null || CriteriaBooks.find(form.criteria()).isEmpty()) {
-            problems.add(new FieldProblem("criteria", "choose the criteria book that applies"));
+            problems.add(new FieldProblem("criteria", "choose the acceptance criteria that apply"));
         }
         Unit unit = "mm".equals(form.units()) ? Unit.MILLIMETRE : "in".equals(form.units()) ? Unit.INCH : null;
         if (unit == null) {
@@ -190,7 +190,7 @@ public class Jobs {
             }
         });
         if (!problems.isEmpty()) {
-            throw Refused.invalid(problems);
+            throw Refusal.invalid(problems);
         }
     }
 

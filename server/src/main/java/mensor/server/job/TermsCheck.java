@@ -7,11 +7,11 @@ import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.inspection.Addendum;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.look.Addendum;
 import mensor.repair.HoldKind;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.Connection;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
@@ -110,7 +110,7 @@ final class TermsCheck {
         if (!unlimited && a.max().get().isOver(greatest.orElseThrow())) {
             problems.add(new FieldProblem(
                     field,
-                    a.max().get().shownWithUnit() + " is looser than the book, which accepts at most "
+                    a.max().get().shownWithUnit() + " is looser than the code, which accepts at most "
                             + greatest.get().shownWithUnit() + "; a contract limit can only tighten"));
         }
     }

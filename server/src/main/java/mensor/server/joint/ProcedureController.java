@@ -11,7 +11,7 @@ import mensor.server.people.Actor;
 import mensor.server.procedure.ProcedureEntity;
 import mensor.server.procedure.ProcedureForm;
 import mensor.server.procedure.Procedures;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.ProcedureCheck;
 import mensor.weld.Range;
 import mensor.weld.RodTable;

@@ -7,20 +7,20 @@ import java.util.Optional;
 import java.util.UUID;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
-import mensor.draw.SectionDrawing;
+import mensor.drawing.SectionDrawing;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
+import mensor.inspection.Inspection;
 import mensor.judge.Judge;
 import mensor.length.Unit;
-import mensor.look.Inspection;
 import mensor.server.job.JobEntity;
 import mensor.server.job.JobForm;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.procedure.ProcedureEntity;
 import mensor.server.procedure.Procedures;
-import mensor.server.web.Refused;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal;
+import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Procedure;
@@ -130,14 +130,14 @@ public class SetUp {
 
     public static void requireRole(Actor actor) {
         if (!actor.role().setsUp()) {
-            throw Refused.forbidden("joints are set up by an inspector, the welding engineer or the quality manager");
+            throw Refusal.forbidden("joints are set up by an inspector, the welding engineer or the quality manager");
         }
     }
 
     private Checked accepted(NewJoint form) {
         Checked checked = check(form);
         if (!checked.problems().isEmpty()) {
-            throw Refused.invalid(checked.problems());
+            throw Refusal.invalid(checked.problems());
         }
         return checked;
     }
@@ -165,14 +165,14 @@ public class SetUp {
         String units = job.map(JobEntity::units).orElse(form.units());
         CriteriaBook book = CriteriaBooks.find(String.valueOf(criteria)).orElse(null);
         if (book == null) {
-            problems.add(new FieldProblem("criteria", "choose the criteria book that applies"));
+            problems.add(new FieldProblem("criteria", "choose the acceptance criteria that apply"));
         }
         Unit unit = "mm".equals(units) ? Unit.MILLIMETRE : "in".equals(units) ? Unit.INCH : null;
         if (unit == null) {
             problems.add(new FieldProblem("units", "the drawing is in inches or in millimetres"));
         }
         job.ifPresent(j -> {
-            stands(problems, "criteria", form.criteria(), j.criteria(), "judged by another book");
+            stands(problems, "criteria", form.criteria(), j.criteria(), "judged by another code");
             stands(problems, "units", form.units(), j.units(), "drawn in the other unit");
         });
         if (form.joint() == null || unit == null) {

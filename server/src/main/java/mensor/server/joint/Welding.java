@@ -4,7 +4,7 @@ import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.server.people.Actor;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,17 +24,17 @@ public class Welding {
     @Transactional
     public JointEntity record(Actor actor, UUID jointId, long version, WeldingForm form) {
         if (actor.role().seesSignedOnly()) {
-            throw Refused.forbidden("a viewer records nothing");
+            throw Refusal.forbidden("a viewer records nothing");
         }
-        JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refused.notFound("there is no such joint"));
+        JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refusal.notFound("there is no such joint"));
         if (joint.version() != version) {
-            throw Refused.stale("somebody changed this joint meanwhile; look at it again", null);
+            throw Refusal.stale("somebody changed this joint meanwhile; check it again", null);
         }
         String text = InspectionParts.canonical(json.writeValueAsString(form));
         try {
             InspectionParts.readWelding(text, joint.unit());
         } catch (UnreadableInput e) {
-            throw Refused.invalid(e.field(), e.problem());
+            throw Refusal.invalid(e.field(), e.problem());
         }
         joint.setWelding(text);
         return joints.saveAndFlush(joint);

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import mensor.server.web.AllOptional;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -53,14 +53,14 @@ public class People {
         return persons.findById(id)
                 .filter(Person::isActive)
                 .map(Actor::of)
-                .orElseThrow(() -> Refused.notFound("that person is not known here"));
+                .orElseThrow(() -> Refusal.notFound("that person is not known here"));
     }
 
     /** The first visitor of an empty database becomes the quality manager. */
     @Transactional
     public Actor makeFirst(String login, String name, String password) {
         if (!isEmpty()) {
-            throw Refused.conflict("somebody has already set up this Mensor; sign in instead");
+            throw Refusal.conflict("somebody has already set up this Mensor; sign in instead");
         }
         return add(login, name, Role.QUALITY_MANAGER, null, password);
     }
@@ -69,19 +69,19 @@ public class People {
     public Actor add(String login, String name, Role role, String certificate, String password) {
         String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
         if (!plain.matches("[a-z0-9._-]{2,60}")) {
-            throw Refused.invalid("login", "2 to 60 letters, digits, dots or dashes are wanted");
+            throw Refusal.invalid("login", "2 to 60 letters, digits, dots or dashes are required");
         }
         if (name == null || name.isBlank() || name.length() > 120) {
-            throw Refused.invalid("name", "a name of up to 120 letters is wanted");
+            throw Refusal.invalid("name", "a name of up to 120 letters is required");
         }
         if (role == null) {
-            throw Refused.invalid("role", "a role is wanted");
+            throw Refusal.invalid("role", "a role is required");
         }
         if (password == null || password.length() < SHORTEST_PASSWORD || password.length() > 72) {
-            throw Refused.invalid("password", SHORTEST_PASSWORD + " to 72 characters are wanted");
+            throw Refusal.invalid("password", SHORTEST_PASSWORD + " to 72 characters are required");
         }
         if (persons.findByLogin(plain).isPresent()) {
-            throw Refused.invalid("login", "\"" + plain + "\" is taken");
+            throw Refusal.invalid("login", "\"" + plain + "\" is taken");
         }
         Person person =
                 new Person(UUID.randomUUID(), plain, name.strip(), role, certificate, passwords.encode(password));
@@ -111,15 +111,15 @@ public class People {
 
     @Transactional
     public WithPapers certify(UUID id, Papers papers) {
-        Person person = persons.findById(id).orElseThrow(() -> Refused.notFound("that person is not known here"));
+        Person person = persons.findById(id).orElseThrow(() -> Refusal.notFound("that person is not known here"));
         if (papers.version() == null || papers.version() != person.version()) {
-            throw Refused.stale("somebody changed these papers meanwhile; look again", null);
+            throw Refusal.stale("somebody changed these papers meanwhile; check again", null);
         }
         if (papers.capacity() != null && !List.of("QC", "verification").contains(papers.capacity())) {
-            throw Refused.invalid("capacity", "QC, verification, or both");
+            throw Refusal.invalid("capacity", "QC, verification, or both");
         }
         if (papers.certificate() != null && papers.certificate().length() > 60) {
-            throw Refused.invalid("certificate", "at most 60 letters");
+            throw Refusal.invalid("certificate", "at most 60 letters");
         }
         person.certify(papers.certificate(), papers.certificateUntil(), papers.eyeTestUntil(), papers.capacity());
         return withPapers(persons.saveAndFlush(person));
@@ -131,16 +131,16 @@ public class People {
         Person person = persons.findById(actor.id()).orElseThrow();
         LocalDate today = LocalDate.now(clock);
         if (person.capacity() != null && !person.capacity().equals(capacity)) {
-            throw Refused.forbidden(person.name() + " looks for " + forWhom(person.capacity()) + ", this look is for "
-                    + forWhom(capacity));
+            throw Refusal.forbidden(person.name() + " inspects for " + forWhom(person.capacity())
+                    + ", this inspection is for " + forWhom(capacity));
         }
         if (person.certificateUntil() != null && today.isAfter(person.certificateUntil())) {
-            throw Refused.forbidden("the certificate of " + person.name() + " ran out on " + person.certificateUntil()
-                    + "; hand the look over");
+            throw Refusal.forbidden("the certificate of " + person.name() + " ran out on " + person.certificateUntil()
+                    + "; hand the inspection over");
         }
         if (person.eyeTestUntil() != null && today.isAfter(person.eyeTestUntil())) {
-            throw Refused.forbidden("the eye test of " + person.name() + " ran out on " + person.eyeTestUntil()
-                    + "; hand the look over");
+            throw Refusal.forbidden("the eye test of " + person.name() + " ran out on " + person.eyeTestUntil()
+                    + "; hand the inspection over");
         }
     }
 
@@ -149,7 +149,7 @@ public class People {
     }
 
     /** Who signs in with this password. After wrong tries each further one waits longer. */
-    @Transactional(noRollbackFor = Refused.class)
+    @Transactional(noRollbackFor = Refusal.class)
     public Actor signIn(String login, String password) {
         Instant now = clock.instant();
         String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
@@ -162,7 +162,7 @@ public class People {
         }
         Duration wait = person.wait(now);
         if (!wait.isZero()) {
-            throw Refused.tooMany(wait.toSeconds() + 1);
+            throw Refusal.tooMany(wait.toSeconds() + 1);
         }
         if (!passwords.matches(given, person.passwordHash())) {
             person.wrongPassword(now);
@@ -172,7 +172,7 @@ public class People {
         return Actor.of(person);
     }
 
-    private static Refused wrong() {
-        return Refused.unauthorized("login or password is wrong");
+    private static Refusal wrong() {
+        return Refusal.unauthorized("login or password is wrong");
     }
 }

@@ -3,7 +3,7 @@ package mensor.server.people;
 import java.util.List;
 import java.util.UUID;
 import mensor.server.web.AllOptional;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,7 +34,7 @@ class PeopleController {
     @PostMapping
     Actor add(@AuthenticationPrincipal Actor actor, @RequestBody NewPerson p) {
         if (!actor.role().managesPeople()) {
-            throw Refused.forbidden("the quality manager adds people");
+            throw Refusal.forbidden("the quality manager adds people");
         }
         return people.add(p.login(), p.name(), p.role(), p.certificate(), p.password());
     }
@@ -49,7 +49,7 @@ class PeopleController {
     People.WithPapers certify(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody People.Papers papers) {
         if (!actor.role().managesPeople()) {
-            throw Refused.forbidden("the quality manager keeps the papers");
+            throw Refusal.forbidden("the quality manager keeps the papers");
         }
         return people.certify(id, papers);
     }

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mensor.server.people.Actor;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,7 +34,7 @@ public class Photos {
         PhotoEntity standing = photos.findById(id).orElse(null);
         if (standing != null) {
             if (!standing.inspectionId().equals(inspection)) {
-                throw Refused.conflict("that id belongs to another picture");
+                throw Refusal.conflict("that id belongs to another picture");
             }
             return;
         }
@@ -72,7 +72,7 @@ public class Photos {
     private PhotoEntity of(UUID inspection, UUID id) {
         return photos.findById(id)
                 .filter(p -> p.inspectionId().equals(inspection))
-                .orElseThrow(() -> Refused.notFound("there is no such picture"));
+                .orElseThrow(() -> Refusal.notFound("there is no such picture"));
     }
 
     /** All of a look, those taken off too. */

@@ -10,7 +10,7 @@ import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import net.coobird.thumbnailator.Thumbnails;
 
 /**
@@ -36,12 +36,12 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
     /** Reads what was sent; anything but a whole PNG or JPEG is refused in plain words. */
     public static PictureFile of(byte[] sent) {
         if (sent.length == 0) {
-            throw Refused.invalid(FIELD, "the picture is empty");
+            throw Refusal.invalid(FIELD, "the picture is empty");
         }
         if (sent.length > MOST_BYTES) {
-            throw Refused.invalid(FIELD, "a picture has at most 10 MB; take it with fewer points, or crop it");
+            throw Refusal.invalid(FIELD, "a picture has at most 10 MB; take it with fewer points, or crop it");
         }
-        String format = format(sent).orElseThrow(() -> Refused.invalid(FIELD, whatElse(sent)));
+        String format = format(sent).orElseThrow(() -> Refusal.invalid(FIELD, whatElse(sent)));
         synchronized (DESK) {
             try {
                 checkWhole(sent, format);
@@ -50,7 +50,7 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
                 return new PictureFile(
                         "image/" + format, size.width, size.height, clean, drawn(clean, "jpeg", THUMBNAIL));
             } catch (IOException | IllegalArgumentException e) {
-                throw Refused.invalid(
+                throw Refusal.invalid(
                         FIELD, "this " + format.toUpperCase() + " is damaged or of a kind that cannot be opened");
             }
         }
@@ -97,7 +97,7 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
     private static void checkWhole(byte[] picture, String format) throws IOException {
         Dimension size = size(picture, format);
         if ((long) size.width * size.height > MOST_POINTS) {
-            throw Refused.invalid(
+            throw Refusal.invalid(
                     FIELD, "a picture has at most 50 million points; this one has " + size.width + " × " + size.height);
         }
         List<String> warnings = new ArrayList<>();

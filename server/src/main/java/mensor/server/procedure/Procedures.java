@@ -11,7 +11,7 @@ import mensor.exchange.ProcedureFile;
 import mensor.exchange.UnreadableInput;
 import mensor.server.people.Actor;
 import mensor.server.people.Role;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import mensor.weld.Procedure;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,7 +39,7 @@ public class Procedures {
 
     @Transactional(readOnly = true)
     public ProcedureEntity get(UUID id) {
-        return procedures.findById(id).orElseThrow(() -> Refused.notFound("there is no such procedure"));
+        return procedures.findById(id).orElseThrow(() -> Refusal.notFound("there is no such procedure"));
     }
 
     @Transactional(readOnly = true)
@@ -62,7 +62,7 @@ public class Procedures {
         try {
             return ProcedureFile.read(document);
         } catch (UnreadableInput e) {
-            throw Refused.invalid(e.field(), e.problem());
+            throw Refusal.invalid(e.field(), e.problem());
         }
     }
 
@@ -77,7 +77,7 @@ public class Procedures {
         if (procedures
                 .findByNumberAndRevision(procedure.number(), procedure.revision())
                 .isPresent()) {
-            throw Refused.invalid("revision", procedure.name() + " is there already; give it another revision");
+            throw Refusal.invalid("revision", procedure.name() + " is there already; give it another revision");
         }
         ProcedureEntity entity = new ProcedureEntity(UUID.randomUUID(), clock.instant(), actor.id());
         return store(entity, procedure, document);
@@ -89,28 +89,28 @@ public class Procedures {
         requireRole(actor);
         ProcedureEntity entity = get(id);
         if (used > 0) {
-            throw Refused.conflict(entity.read().name() + " is frozen: " + used
+            throw Refusal.conflict(entity.read().name() + " is frozen: " + used
                     + (used == 1 ? " joint was" : " joints were") + " set up with it. Make a new revision");
         }
         if (entity.version() != version) {
-            throw Refused.stale("somebody changed this procedure meanwhile; look at it again", null);
+            throw Refusal.stale("somebody changed this procedure meanwhile; check it again", null);
         }
         Procedure procedure = check(document);
         procedures
                 .findByNumberAndRevision(procedure.number(), procedure.revision())
                 .filter(p -> !p.id().equals(id))
                 .ifPresent(p -> {
-                    throw Refused.invalid("revision", procedure.name() + " is there already");
+                    throw Refusal.invalid("revision", procedure.name() + " is there already");
                 });
         return store(entity, procedure, document);
     }
 
     private ProcedureEntity store(ProcedureEntity entity, Procedure procedure, String document) {
         if (procedure.number().length() > 40) {
-            throw Refused.invalid("number", "at most 40 letters");
+            throw Refusal.invalid("number", "at most 40 letters");
         }
         if (procedure.revision().length() > 20 || procedure.revision().contains(" ")) {
-            throw Refused.invalid("revision", "up to 20 letters without a space");
+            throw Refusal.invalid("revision", "up to 20 letters without a space");
         }
         entity.set(procedure, InspectionParts.canonical(document));
         return procedures.saveAndFlush(entity);
@@ -118,7 +118,7 @@ public class Procedures {
 
     private static void requireRole(Actor actor) {
         if (actor.role() != Role.WELDING_ENGINEER && actor.role() != Role.QUALITY_MANAGER) {
-            throw Refused.forbidden("procedures are written by the welding engineer or the quality manager");
+            throw Refusal.forbidden("procedures are written by the welding engineer or the quality manager");
         }
     }
 }

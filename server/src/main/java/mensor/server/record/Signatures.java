@@ -34,7 +34,7 @@ public class Signatures {
     }
 
     @Transactional
-    public void freeze(Frozen f) {
+    public void freeze(SignatureContent f) {
         signatures.save(new SignatureEntity(
                 f.inspectionId(),
                 f.jobId(),
@@ -76,34 +76,34 @@ public class Signatures {
     }
 
     /** A frozen record at its place among the job's. */
-    public record Placed(UUID inspectionId, int place, String sha256, String record) {}
+    public record ChainPlace(UUID inspectionId, int place, String sha256, String record) {}
 
-    private static Placed placed(SignatureEntity s) {
-        return new Placed(s.inspectionId(), s.place(), s.sha256(), s.canonical());
+    private static ChainPlace placed(SignatureEntity s) {
+        return new ChainPlace(s.inspectionId(), s.place(), s.sha256(), s.canonical());
     }
 
     /** The record that was signed last in a job. */
     @Transactional(readOnly = true)
-    public Optional<Placed> last(UUID jobId) {
+    public Optional<ChainPlace> last(UUID jobId) {
         return signatures.findFirstByJobIdOrderByPlaceDesc(jobId).map(Signatures::placed);
     }
 
     /** A look's record at its place among the job's. */
     @Transactional(readOnly = true)
-    public Optional<Placed> placed(UUID inspectionId) {
+    public Optional<ChainPlace> placed(UUID inspectionId) {
         return signatures.findByInspectionId(inspectionId).map(Signatures::placed);
     }
 
     /** All signed records of a job, in their order. */
     @Transactional(readOnly = true)
-    public List<Placed> ofJob(UUID jobId) {
+    public List<ChainPlace> ofJob(UUID jobId) {
         return signatures.findByJobIdOrderByPlace(jobId).stream()
                 .map(Signatures::placed)
                 .toList();
     }
 
     /** What is frozen by a signature. */
-    public record Frozen(
+    public record SignatureContent(
             UUID inspectionId,
             UUID jobId,
             int place,

@@ -11,13 +11,13 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import mensor.draw.SectionDrawing;
-import mensor.draw.StripDrawing;
+import mensor.drawing.SectionDrawing;
+import mensor.drawing.StripDrawing;
+import mensor.inspection.Criterion;
+import mensor.inspection.IndicationKind;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.IndicationKind;
 import mensor.plan.WeldMetal;
 import mensor.repair.DefectPlace;
 import mensor.repair.Disposition;
@@ -27,7 +27,7 @@ import mensor.repair.RepairPlanner;
 import mensor.repair.RepairState;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.InspectionEntity;
-import mensor.server.inspection.JudgedLook;
+import mensor.server.inspection.InspectionResult;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
 import mensor.server.joint.JointEntity;
@@ -38,7 +38,7 @@ import mensor.server.people.People;
 import mensor.server.repair.DefectsView.HoldView;
 import mensor.server.repair.DefectsView.RejectedPlace;
 import mensor.server.repair.DefectsView.RepairChoice;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import mensor.weld.Named;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,7 +85,7 @@ public class DefectViews {
 
     /** All defects of the weld as this look's side raised them, the open ones first. */
     @Transactional(readOnly = true)
-    public DefectsView of(Bench.Opened o, Map<UUID, Length> depths) {
+    public DefectsView of(Bench.State o, Map<UUID, Length> depths) {
         InspectionEntity look = o.inspection();
         List<DefectEntity> all =
                 defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), look.capacity());
@@ -105,7 +105,7 @@ public class DefectViews {
                 .toList();
         String why = here.isEmpty() || began || open.isEmpty()
                 ? null
-                : "Not ready to be looked at again: " + String.join(", ", open) + " to do";
+                : "Not ready for re-inspection: " + String.join(", ", open) + " to do";
         return new DefectsView(
                 views,
                 plans.least(),
@@ -116,12 +116,12 @@ public class DefectViews {
 
     /** The plans of what one look rejected, with what was found and decided since. */
     private final class Plans {
-        private final Bench.Opened o;
+        private final Bench.State o;
         private final List<RepairPlan> plans;
 
-        Plans(Bench.Opened o, Map<UUID, Length> depths) {
+        Plans(Bench.State o, Map<UUID, Length> depths) {
             this.o = o;
-            JudgedLook judged = o.judged();
+            InspectionResult judged = o.judged();
             List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
             Unit unit = o.joint().unit();
             Map<Integer, Length> found = new HashMap<>();
@@ -169,8 +169,8 @@ public class DefectViews {
     }
 
     /** What is signed stays: its least repair, which takes long on a bad weld, is found once. */
-    private Map<String, String> leastOf(Bench.Opened o) {
-        JudgedLook judged = o.judged();
+    private Map<String, String> leastOf(Bench.State o) {
+        InspectionResult judged = o.judged();
         return least.get(
                 o.inspection().id(), key -> RepairPlanner.least(judged.look(), judged.evaluation(), judged.terms()));
     }
@@ -362,7 +362,7 @@ public class DefectViews {
         if (Boolean.TRUE.equals(f.clean())) {
             said.add("clean and sound");
         }
-        add(said, f.seenBy(), v -> "looked at by " + v);
+        add(said, f.seenBy(), v -> "inspected by " + v);
         if (f.proof() != null) {
             said.add("proven gone by " + f.proof() + ", report " + f.proofReport());
         }
@@ -396,11 +396,11 @@ public class DefectViews {
     /** Of one defect, with its drawing, as far as the person may see the look. */
     @Transactional(readOnly = true)
     public DefectsView.TicketView ticket(Actor actor, UUID id) {
-        DefectEntity d = defects.findById(id).orElseThrow(() -> Refused.notFound("there is no such defect"));
-        Bench.Opened o = bench.open(actor, d.lookId());
+        DefectEntity d = defects.findById(id).orElseThrow(() -> Refusal.notFound("there is no such defect"));
+        Bench.State o = bench.open(actor, d.lookId());
         JointEntity joint = o.joint();
         Unit unit = joint.unit();
-        JudgedLook judged = o.judged();
+        InspectionResult judged = o.judged();
         Optional<Span> place = d.place(unit);
         JointForm form = json.readValue(joint.document(), JointForm.class);
         return new DefectsView.TicketView(
@@ -426,7 +426,7 @@ public class DefectViews {
     }
 
     /** The section at the station nearest to the place, else the joint as drawn. */
-    private static SectionDrawing section(JudgedLook judged, Optional<Span> place) {
+    private static SectionDrawing section(InspectionResult judged, Optional<Span> place) {
         SectionDrawing drawn = SectionDrawing.asDrawn(judged.look().joint());
         if (place.isEmpty()) {
             return drawn;

@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import mensor.draw.SectionDrawing;
-import mensor.draw.StripDrawing;
+import mensor.drawing.SectionDrawing;
+import mensor.drawing.StripDrawing;
 import org.jspecify.annotations.Nullable;
 
 /**

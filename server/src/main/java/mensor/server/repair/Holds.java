@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mensor.look.Indication;
+import mensor.inspection.Indication;
 import mensor.repair.DefectPlace;
 import mensor.repair.HoldKind;
-import mensor.server.inspection.JudgedLook;
+import mensor.server.inspection.InspectionResult;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
 import mensor.weld.Sign;
@@ -43,7 +43,7 @@ class Holds {
 
     /** Raises what the facts ask for and drops what they no longer do; what was released stays. */
     @Transactional
-    public void sync(DefectEntity d, JudgedLook judged) {
+    public void sync(DefectEntity d, InspectionResult judged) {
         if (d.isClosed()) {
             open(d).forEach(RepairHoldEntity::drop);
             return;
@@ -59,7 +59,7 @@ class Holds {
         holds.flush();
     }
 
-    private HoldKind.Facts facts(DefectEntity d, JudgedLook judged) {
+    private HoldKind.Facts facts(DefectEntity d, InspectionResult judged) {
         ContractTerms terms = jobs.terms(jobs.get(d.jobId()));
         return new HoldKind.Facts(
                 indication(d, judged),
@@ -72,7 +72,7 @@ class Holds {
                 terms.holds());
     }
 
-    static Optional<Indication> indication(DefectEntity d, JudgedLook judged) {
+    static Optional<Indication> indication(DefectEntity d, InspectionResult judged) {
         List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
         if (d.placeIndex() >= places.size()) {
             return Optional.empty();

@@ -16,7 +16,7 @@ import mensor.server.people.Actor;
 import mensor.server.photo.Photos;
 import mensor.server.photo.PictureFile;
 import mensor.server.web.AllOptional;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -53,12 +53,12 @@ class RepairController {
     }
 
     @AllOptional
-    record Told(String told, Long version) {}
+    record Notification(String told, Long version) {}
 
     @AllOptional
     record Why(String why, Long version) {}
 
-    record LookBegun(UUID inspectionId) {}
+    record InspectionStart(UUID inspectionId) {}
 
     /** @param depth how deep a defect's excavation goes, as {@code DEFECT:LENGTH}; any number of them, nothing is stored */
     @GetMapping("/inspections/{id}/defects")
@@ -66,7 +66,7 @@ class RepairController {
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @RequestParam(required = false, defaultValue = "") List<String> depth) {
-        Bench.Opened o = bench.open(actor, id);
+        Bench.State o = bench.open(actor, id);
         return views.of(o, depths(depth, o.joint().unit()));
     }
 
@@ -75,18 +75,18 @@ class RepairController {
         for (String s : said) {
             int colon = s.indexOf(':');
             if (colon < 0) {
-                throw Refused.invalid("depth", "a defect's id, a colon and a depth are wanted");
+                throw Refusal.invalid("depth", "a defect's id, a colon and a depth are required");
             }
             try {
                 Length read = Length.parse(s.substring(colon + 1), unit);
                 if (!read.isPositive()) {
-                    throw Refused.invalid("depth", "a depth over zero is wanted, got " + read.shownWithUnit());
+                    throw Refusal.invalid("depth", "a depth over zero is required, got " + read.shownWithUnit());
                 }
                 depths.put(UUID.fromString(s.substring(0, colon)), read);
             } catch (LengthFormatException e) {
-                throw Refused.invalid("depth", e.getMessage());
+                throw Refusal.invalid("depth", e.getMessage());
             } catch (IllegalArgumentException e) {
-                throw Refused.invalid("depth", "a defect's id, a colon and a depth are wanted");
+                throw Refusal.invalid("depth", "a defect's id, a colon and a depth are required");
             }
         }
         return depths;
@@ -94,8 +94,8 @@ class RepairController {
 
     /** The look after the repair of all that this one rejected. */
     @PostMapping("/inspections/{id}/look-again")
-    LookBegun lookAgain(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        return new LookBegun(repairs.lookAgain(actor, id).id());
+    InspectionStart lookAgain(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return new InspectionStart(repairs.lookAgain(actor, id).id());
     }
 
     @GetMapping("/repairs")
@@ -116,7 +116,8 @@ class RepairController {
     }
 
     @PutMapping("/defects/{id}/told")
-    DefectsView.TicketView told(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Told told) {
+    DefectsView.TicketView told(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Notification told) {
         repairs.told(actor, id, told.told(), told.version());
         return ticket(actor, id);
     }
@@ -199,7 +200,7 @@ class RepairController {
                 .findById(photoId)
                 .filter(p -> p.defectId().equals(id))
                 .map(p -> photos.kept(p.sha256()))
-                .orElseThrow(() -> Refused.notFound("there is no such picture"));
+                .orElseThrow(() -> Refusal.notFound("there is no such picture"));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(file.type()))
                 .cacheControl(

@@ -9,17 +9,17 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mensor.exchange.InspectionParts;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
 import mensor.length.Unit;
-import mensor.look.Criterion;
-import mensor.look.Indication;
 import mensor.repair.Disposition;
 import mensor.repair.HoldKind;
 import mensor.repair.RepairState;
 import mensor.repair.RepairWork;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.InspectionEntity;
-import mensor.server.inspection.RepairedSince;
-import mensor.server.job.TermsChanged;
+import mensor.server.inspection.RepairSummary;
+import mensor.server.job.TermsChange;
 import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointRepository;
 import mensor.server.people.Actor;
@@ -27,8 +27,8 @@ import mensor.server.people.People;
 import mensor.server.people.Role;
 import mensor.server.photo.Photos;
 import mensor.server.web.AllOptional;
-import mensor.server.web.Refused;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal;
+import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.Named;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -95,14 +95,14 @@ public class Repairs {
                 .toList();
     }
 
-    private static Refused unknown() {
-        return Refused.notFound("there is no such defect");
+    private static Refusal unknown() {
+        return Refusal.notFound("there is no such defect");
     }
 
     private DefectEntity forChange(UUID id, Long version) {
         DefectEntity d = defects.findForChangeById(id).orElseThrow(Repairs::unknown);
         if (version != null && version != d.version()) {
-            throw Refused.stale("somebody changed " + d.number() + " meanwhile; look at it again", null);
+            throw Refusal.stale("somebody changed " + d.number() + " meanwhile; check it again", null);
         }
         return d;
     }
@@ -114,7 +114,8 @@ public class Repairs {
     @Transactional
     public void decide(Actor actor, UUID id, Decision given) {
         if (!actor.role().disposes()) {
-            throw Refused.forbidden("the repair lead or the welding engineer disposes, not the " + words(actor));
+            throw Refusal.forbidden(
+                    "the disposition is for the repair lead or the welding engineer, not the " + words(actor));
         }
         DefectEntity d = forChange(id, given.version());
         Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
@@ -122,22 +123,22 @@ public class Repairs {
                 ? null
                 : Named.find(Disposition.class, given.decision()).orElse(null);
         if (chosen == null) {
-            throw Refused.invalid("decision", "one of " + Named.list(Disposition.class) + " is wanted");
+            throw Refusal.invalid("decision", "one of " + Named.list(Disposition.class) + " is required");
         }
         if (!Disposition.suiting(criterion).contains(chosen)) {
-            throw Refused.invalid(
+            throw Refusal.invalid(
                     "decision",
                     chosen.title().toLowerCase(Locale.ROOT) + " does not suit " + criterion.id() + ": "
                             + Disposition.why(criterion));
         }
         if (given.note() != null && given.note().length() > 500) {
-            throw Refused.invalid("note", "at most 500 letters");
+            throw Refusal.invalid("note", "at most 500 letters");
         }
         if (d.isClosed()) {
-            throw Refused.conflict(d.number() + " is closed: " + d.closedWhy());
+            throw Refusal.conflict(d.number() + " is closed: " + d.closedWhy());
         }
         if (d.state() != RepairState.OPEN) {
-            throw Refused.conflict("work on " + d.number()
+            throw Refusal.conflict("work on " + d.number()
                     + " has begun; take back what was recorded, with a reason, before it is decided anew");
         }
         d.decide(
@@ -158,7 +159,7 @@ public class Repairs {
     public void told(Actor actor, UUID id, String whom, Long version) {
         DefectEntity d = forChange(id, version);
         if (whom == null || whom.isBlank() || whom.length() > 200) {
-            throw Refused.invalid("told", "who was told, up to 200 letters");
+            throw Refusal.invalid("told", "who was told, up to 200 letters");
         }
         d.told(whom.strip(), actor.id(), clock.instant());
         defects.saveAndFlush(d);
@@ -170,17 +171,17 @@ public class Repairs {
         boolean cavity =
                 to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().looks();
         if (!actor.role().disposes() && !cavity) {
-            throw Refused.forbidden(
+            throw Refusal.forbidden(
                     "the repair lead or the welding engineer records the repair; a cavity may be accepted by an inspector too");
         }
         RepairState wanted = Named.find(RepairState.class, to)
-                .orElseThrow(() -> Refused.notFound("there is no such state of a repair"));
+                .orElseThrow(() -> Refusal.notFound("there is no such state of a repair"));
         DefectEntity d = forChange(id, form.version());
         Disposition decided = d.disposition()
-                .orElseThrow(() -> Refused.conflict("nobody decided yet how " + d.number() + " is repaired"));
+                .orElseThrow(() -> Refusal.conflict("nobody decided yet how " + d.number() + " is repaired"));
         Optional<RepairState> next = d.state().next(decided);
         if (next.isEmpty() || next.get() != wanted) {
-            throw Refused.conflict(
+            throw Refusal.conflict(
                     next.isEmpty()
                             ? d.number() + " is " + d.state().title().toLowerCase(Locale.ROOT)
                                     + "; nothing is recorded next"
@@ -190,7 +191,7 @@ public class Repairs {
         List<RepairHoldEntity> stopping =
                 holds.open(d).stream().filter(h -> h.kind().stops(wanted)).toList();
         if (!stopping.isEmpty()) {
-            throw Refused.conflict(
+            throw Refusal.conflict(
                     "on hold: " + stopping.stream().map(h -> h.kind().words()).collect(Collectors.joining("; ")));
         }
         checkNoLookBegan(d);
@@ -203,7 +204,7 @@ public class Repairs {
             welded(problems, form, d);
         }
         if (!problems.isEmpty()) {
-            throw Refused.invalid(problems);
+            throw Refusal.invalid(problems);
         }
         stored.save(new RepairStepEntity(
                 d,
@@ -248,7 +249,7 @@ public class Repairs {
         boolean began =
                 bench.ofJoint(d.jointId()).stream().anyMatch(i -> d.lookId().equals(i.follows()));
         if (began) {
-            throw Refused.conflict("the weld is being looked at again; what was done to it stands");
+            throw Refusal.conflict("the weld is being re-inspected; what was done to it stands");
         }
     }
 
@@ -256,15 +257,15 @@ public class Repairs {
     @Transactional
     public void back(Actor actor, UUID id, String why, Long version) {
         if (!actor.role().disposes()) {
-            throw Refused.forbidden("the repair lead or the welding engineer records the repair");
+            throw Refusal.forbidden("the repair lead or the welding engineer records the repair");
         }
         if (why == null || why.isBlank() || why.length() > 300) {
-            throw Refused.invalid("why", "say in a line what was wrong with it");
+            throw Refusal.invalid("why", "say in a line what was wrong with it");
         }
         DefectEntity d = forChange(id, version);
         List<RepairStepEntity> standing = steps.standing(d, d.cycle());
         if (standing.isEmpty() || d.isClosed()) {
-            throw Refused.conflict("nothing is recorded that could be taken back");
+            throw Refusal.conflict("nothing is recorded that could be taken back");
         }
         checkNoLookBegan(d);
         standing.get(standing.size() - 1).withdraw(actor.name() + ": " + why.strip());
@@ -279,19 +280,19 @@ public class Repairs {
     @Transactional
     public void photo(Actor actor, UUID id, UUID photoId, byte[] sent) {
         if (!actor.role().disposes() && !actor.role().looks()) {
-            throw Refused.forbidden(
+            throw Refusal.forbidden(
                     "pictures of a repair are added by the repair lead, the welding engineer or an inspector");
         }
         DefectEntity d = forChange(id, null);
         Optional<RepairPhotoEntity> standing = repairPhotos.findById(photoId);
         if (standing.isPresent()) {
             if (!standing.get().defectId().equals(id)) {
-                throw Refused.conflict("that id belongs to another picture");
+                throw Refusal.conflict("that id belongs to another picture");
             }
             return;
         }
         if (d.isClosed()) {
-            throw Refused.conflict(d.number() + " is closed: " + d.closedWhy());
+            throw Refusal.conflict(d.number() + " is closed: " + d.closedWhy());
         }
         repairPhotos.save(new RepairPhotoEntity(photoId, d, photos.keep(sent), actor.id(), clock.instant()));
         d.touched();
@@ -304,14 +305,14 @@ public class Repairs {
     @Transactional
     public void release(Actor actor, UUID id, String kind, EngineersDocument given) {
         if (!actor.role().recordsEngineer()) {
-            throw Refused.forbidden(
+            throw Refusal.forbidden(
                     "the Engineer's documents are recorded by the welding engineer or the quality manager");
         }
         DefectEntity d = forChange(id, null);
         RepairHoldEntity hold = openHold(d, kind);
         List<FieldProblem> problems = new ArrayList<>();
-        text(problems, "number", given.number(), 60, "the number of the Engineer's document is wanted");
-        text(problems, "engineer", given.engineer(), 120, "the Engineer's name is wanted");
+        text(problems, "number", given.number(), 60, "the number of the Engineer's document is required");
+        text(problems, "engineer", given.engineer(), 120, "the Engineer's name is required");
         if (given.date() == null || given.date().isAfter(LocalDate.now(clock))) {
             problems.add(new FieldProblem("date", "the day on the document, not in the future"));
         }
@@ -320,7 +321,7 @@ public class Repairs {
             problems.add(new FieldProblem("file", "the document itself: a PDF, PNG or JPEG of up to 10 MB"));
         }
         if (!problems.isEmpty()) {
-            throw Refused.invalid(problems);
+            throw Refusal.invalid(problems);
         }
         String sha256 = DocumentFile.sha256(given.file());
         if (!files.existsById(sha256)) {
@@ -350,15 +351,15 @@ public class Repairs {
     @Transactional
     public void deny(Actor actor, UUID id, String kind, String why) {
         if (actor.role() != Role.WELDING_ENGINEER) {
-            throw Refused.forbidden("the welding engineer answers this");
+            throw Refusal.forbidden("the welding engineer answers this");
         }
         if (why == null || why.isBlank() || why.length() > 500) {
-            throw Refused.invalid("why", "say why it does not hold");
+            throw Refusal.invalid("why", "say why it does not hold");
         }
         DefectEntity d = forChange(id, null);
         RepairHoldEntity hold = openHold(d, kind);
         if (!hold.kind().mayBeDenied()) {
-            throw Refused.conflict("only the Engineer's document releases this");
+            throw Refusal.conflict("only the Engineer's document releases this");
         }
         hold.deny(why.strip(), actor.id(), clock.instant());
         d.touched();
@@ -366,11 +367,11 @@ public class Repairs {
     }
 
     private RepairHoldEntity openHold(DefectEntity d, String kind) {
-        HoldKind wanted = Named.find(HoldKind.class, kind).orElseThrow(() -> Refused.notFound("there is no such hold"));
+        HoldKind wanted = Named.find(HoldKind.class, kind).orElseThrow(() -> Refusal.notFound("there is no such hold"));
         return holds.open(d).stream()
                 .filter(h -> h.kind() == wanted)
                 .findFirst()
-                .orElseThrow(() -> Refused.conflict(d.number() + " does not wait for that"));
+                .orElseThrow(() -> Refusal.conflict(d.number() + " does not wait for that"));
     }
 
     /** A place that the Engineer accepts as it is needs nothing more. */
@@ -397,35 +398,35 @@ public class Repairs {
                 .filter(h -> h.kind().id().equals(kind) && h.fileSha256() != null)
                 .findFirst()
                 .flatMap(h -> files.findById(h.fileSha256()))
-                .orElseThrow(() -> Refused.notFound("no document is kept for that"));
+                .orElseThrow(() -> Refusal.notFound("no document is kept for that"));
     }
 
     /** Begins the look after the repair, once every rejected place is repaired or accepted as it is. */
     @Transactional
     public InspectionEntity lookAgain(Actor actor, UUID lookId) {
         if (!actor.role().looks()) {
-            throw Refused.forbidden("only an inspector looks again");
+            throw Refusal.forbidden("only an inspector re-inspects");
         }
-        Bench.Opened o = bench.open(actor, lookId);
+        Bench.State o = bench.open(actor, lookId);
         List<DefectEntity> of = defects.findByLookIdOrderByPlaceIndex(lookId);
         if (!o.inspection().isSigned() || of.isEmpty()) {
-            throw Refused.conflict("no signed reject is repaired here");
+            throw Refusal.conflict("no signed reject is repaired here");
         }
         List<String> waiting = of.stream()
                 .filter(d -> !d.isClosed() && d.state() != RepairState.READY)
                 .map(d -> d.number() + " is " + d.state().title().toLowerCase(Locale.ROOT))
                 .toList();
         if (!waiting.isEmpty()) {
-            throw Refused.conflict("not ready to be looked at again: " + String.join(", ", waiting));
+            throw Refusal.conflict("not ready for re-inspection: " + String.join(", ", waiting));
         }
         if (of.stream().allMatch(DefectEntity::isClosed)) {
-            throw Refused.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
+            throw Refusal.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
         }
         return bench.beginAgain(actor, lookId, since(of, o.joint().unit()));
     }
 
-    private RepairedSince since(List<DefectEntity> of, Unit unit) {
-        List<RepairedSince.RepairedStretch> stretches = new ArrayList<>();
+    private RepairSummary since(List<DefectEntity> of, Unit unit) {
+        List<RepairSummary.RepairedStretch> stretches = new ArrayList<>();
         List<UUID> corrected = new ArrayList<>();
         List<UUID> asIs = new ArrayList<>();
         for (DefectEntity d : of) {
@@ -435,12 +436,12 @@ public class Repairs {
             }
             steps.repaired(d, unit)
                     .ifPresent(s -> stretches.add(
-                            new RepairedSince.RepairedStretch(s.from().toString(), s.to().toString())));
+                            new RepairSummary.RepairedStretch(s.from().toString(), s.to().toString())));
             if (d.place(unit).isEmpty()) {
                 corrected.addAll(d.entries());
             }
         }
-        return new RepairedSince(
+        return new RepairSummary(
                 stretches,
                 corrected,
                 asIs,
@@ -450,7 +451,7 @@ public class Repairs {
     /** The contract's holds or limit changed: what waits is told anew. */
     @EventListener
     @Transactional
-    public void termsChanged(TermsChanged changed) {
+    public void termsChanged(TermsChange changed) {
         defects.findByJobIdOrderByNumber(changed.jobId()).stream()
                 .filter(d -> !d.isClosed())
                 .forEach(d -> holds.sync(d, bench.openAsItStands(d.lookId()).judged()));

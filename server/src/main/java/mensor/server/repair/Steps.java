@@ -11,8 +11,8 @@ import mensor.length.Unit;
 import mensor.repair.RemovalMethod;
 import mensor.repair.RepairState;
 import mensor.repair.RepairWork;
-import mensor.server.web.Refused;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal;
+import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.Named;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -111,7 +111,7 @@ class Steps {
             problems.add(new FieldProblem("note", "at most 500 letters"));
         }
         if (!problems.isEmpty()) {
-            throw Refused.invalid(problems);
+            throw Refusal.invalid(problems);
         }
         return new RepairWork.Step(
                 from.flatMap(a -> to.map(b -> new Span(a, b))),

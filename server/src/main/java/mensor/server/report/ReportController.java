@@ -10,7 +10,7 @@ import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.repair.DefectViews;
 import mensor.server.repair.DefectsView;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -70,7 +70,7 @@ class ReportController {
 
     private static void checkForm(String as) {
         if (as == null || !FORMS.contains(as)) {
-            throw Refused.invalid("as", "pdf, csv or json");
+            throw Refusal.invalid("as", "pdf, csv or json");
         }
     }
 
@@ -106,12 +106,12 @@ class ReportController {
     ReportRuns.ReportView begin(@AuthenticationPrincipal Actor actor, @RequestBody ReportForm form) {
         checkForm(form.as());
         if (form.job() == null) {
-            throw Refused.invalid("job", "of which job?");
+            throw Refusal.invalid("job", "of which job?");
         }
         JobEntity job = jobs.get(form.job());
         List<UUID> welds = reports.welds(job.id(), form.lot());
         if (welds.isEmpty()) {
-            throw Refused.invalid("lot", "no weld belongs to it");
+            throw Refusal.invalid("lot", "no weld belongs to it");
         }
         boolean whole = form.lot() == null || form.lot().isBlank();
         return runs.begin(

@@ -67,7 +67,7 @@ final class ReportFiles {
         try (CSVPrinter csv = new CSVPrinter(
                 out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
             for (WeldReport w : welds) {
-                for (WeldReport.SignedLook l : w.looks()) {
+                for (WeldReport.SignedInspection l : w.looks()) {
                     for (FindingView f : l.bench().evaluation().findings()) {
                         row(csv, finding(w, l, f));
                     }
@@ -86,7 +86,7 @@ final class ReportFiles {
         csv.printRecord(Arrays.stream(cells).map(ReportFiles::harmless).toList());
     }
 
-    private static Object[] finding(WeldReport w, WeldReport.SignedLook l, FindingView f) {
+    private static Object[] finding(WeldReport w, WeldReport.SignedInspection l, FindingView f) {
         BenchView b = l.bench();
         return new Object[] {
             "finding",
@@ -185,11 +185,11 @@ final class ReportFiles {
             String datum,
             String units,
             String stands,
-            List<Look> looks,
+            List<InspectionRow> looks,
             List<RejectedPlace> defects) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    private record Look(
+    private record InspectionRow(
             String stage,
             String capacity,
             int revision,
@@ -233,9 +233,9 @@ final class ReportFiles {
                 w.defects());
     }
 
-    private static Look look(WeldReport.SignedLook l) {
+    private static InspectionRow look(WeldReport.SignedInspection l) {
         BenchView b = l.bench();
-        return new Look(
+        return new InspectionRow(
                 b.stage(),
                 b.capacity(),
                 b.revision(),

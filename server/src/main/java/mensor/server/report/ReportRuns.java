@@ -19,7 +19,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import mensor.server.people.Actor;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.multipdf.PDFMergerUtility;
@@ -112,7 +112,7 @@ class ReportRuns {
         long waiting =
                 runs.values().stream().filter(r -> r.state == State.WAITING).count();
         if (waiting >= MOST_WAITING) {
-            throw Refused.conflict("many reports are being made already; wait until some are done");
+            throw Refusal.conflict("many reports are being made already; wait until some are done");
         }
         Run run = new Run(actor, title, form, welds, clock.instant());
         runs.put(run.id, run);
@@ -190,7 +190,7 @@ class ReportRuns {
     private Run run(Actor actor, UUID id) {
         Run run = runs.get(id);
         if (run == null || !run.actor.id().equals(actor.id())) {
-            throw Refused.notFound("there is no such report; it was made anew, or is older than two hours");
+            throw Refusal.notFound("there is no such report; it was made anew, or is older than two hours");
         }
         return run;
     }
@@ -210,7 +210,7 @@ class ReportRuns {
     byte[] file(Actor actor, UUID id) {
         byte[] file = run(actor, id).file;
         if (file == null) {
-            throw Refused.conflict("the report is not made yet");
+            throw Refusal.conflict("the report is not made yet");
         }
         return file;
     }

@@ -5,8 +5,8 @@ import static mensor.server.report.Svg.n;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import mensor.draw.SectionDrawing;
-import mensor.draw.SectionDrawing.Point;
+import mensor.drawing.SectionDrawing;
+import mensor.drawing.SectionDrawing.Point;
 
 /** The cross-section to scale, as the bench shows it: face, wanted triangle, most outside, notches and measures. */
 final class SectionOnPaper {

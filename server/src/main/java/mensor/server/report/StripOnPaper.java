@@ -3,7 +3,7 @@ package mensor.server.report;
 import static mensor.server.report.Svg.n;
 
 import java.util.List;
-import mensor.draw.StripDrawing;
+import mensor.drawing.StripDrawing;
 
 /** The weld unrolled, as the bench shows it: the same numbers, shapes and colours, without what a pointer does. */
 final class StripOnPaper {
@@ -24,14 +24,14 @@ final class StripOnPaper {
     private final Svg svg = new Svg();
 
     /** A stretch to be shown across the lanes, mm from the datum. */
-    record Worked(double from, double to) {}
+    record WorkedStretch(double from, double to) {}
 
     private StripOnPaper(StripDrawing strip) {
         this.strip = strip;
         this.scale = inner / strip.length();
     }
 
-    static String of(StripDrawing strip, List<Worked> worked, double millimetres) {
+    static String of(StripDrawing strip, List<WorkedStretch> worked, double millimetres) {
         return new StripOnPaper(strip).drawn(worked, millimetres);
     }
 
@@ -39,7 +39,7 @@ final class StripOnPaper {
         return GUTTER + mm * scale;
     }
 
-    private String drawn(List<Worked> worked, double millimetres) {
+    private String drawn(List<WorkedStretch> worked, double millimetres) {
         hatches();
         double lanesEnd = RULER + strip.lanes().size() * (LANE + GAP);
         ruler();
@@ -49,7 +49,7 @@ final class StripOnPaper {
             svg.box(GUTTER, y, inner, LANE, lane.id().equals("face") ? Palette.LANE_FACE : Palette.LANE, Palette.LINE);
             y += LANE + GAP;
         }
-        for (Worked w : worked) {
+        for (WorkedStretch w : worked) {
             double wide = Math.max(2, (w.to() - w.from()) * scale);
             svg.box(
                     x(w.from()),

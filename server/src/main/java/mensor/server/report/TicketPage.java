@@ -17,8 +17,8 @@ final class TicketPage {
         h.add("p", "place", d.place() == null ? "the whole weld" : d.place() + " " + t.units());
         h.add("p", "measured from the " + t.datum());
         h.add("p", d.words() + (d.cycle() > 1 ? "; repair " + d.cycle() + " of this place" : ""));
-        List<StripOnPaper.Worked> worked =
-                t.from() == null ? List.of() : List.of(new StripOnPaper.Worked(t.from(), t.to()));
+        List<StripOnPaper.WorkedStretch> worked =
+                t.from() == null ? List.of() : List.of(new StripOnPaper.WorkedStretch(t.from(), t.to()));
         h.drawing(StripOnPaper.of(t.strip(), worked, small ? 121 : 186));
         h.drawing(SectionOnPaper.of(t.section(), small ? 70 : 95));
         h.open("p").text("Decided: ").add("b", d.disposition() == null ? "not yet" : d.dispositionTitle());
@@ -56,9 +56,9 @@ final class TicketPage {
                 .map(s -> switch (s.id()) {
                     case "extent-known" -> "Extent known: from, to, how found";
                     case "excavated" -> "Excavated: from, to, method, depth";
-                    case "cavity-accepted" -> "Cavity accepted: clean, looked at by, proof and report";
+                    case "cavity-accepted" -> "Cavity accepted: clean, inspected by, proof and report";
                     case "welded" -> "Welded: welder, rods, preheat read, when";
-                    default -> "Ready to look: cleaned, cooled";
+                    default -> "Ready to inspect: cleaned, cooled";
                 })
                 .toList();
         if (lines.isEmpty()) {

@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mensor.draw.SectionDrawing;
+import mensor.drawing.SectionDrawing;
 import mensor.server.inspection.BenchView;
 import mensor.server.inspection.BenchView.FindingView;
 import mensor.server.repair.DefectsView.HoldView;
@@ -79,15 +79,15 @@ final class WeldPage {
         h.add(
                 "p",
                 "caution",
-                "Visual look only: surface flaws only. Limits stand in Mensor from memory of the published code, the confidence beside"
+                "Visual inspection only: surface flaws only. Limits stand in Mensor from memory of the published code, the confidence beside"
                         + " each clause; the contract's own copy and the Engineer decide. Acceptance by eye is not release while MT, PT, UT or RT"
                         + " is due. Repair numbers are estimates. Local codes and licensed practice come first.");
         return h.toString();
     }
 
-    private static void look(Html h, WeldReport.SignedLook l) {
+    private static void look(Html h, WeldReport.SignedInspection l) {
         BenchView b = l.bench();
-        String stage = b.stage().equals("final") ? "Final look" : "Look after " + b.stage();
+        String stage = b.stage().equals("final") ? "Final inspection" : "Re-inspection after " + b.stage();
         h.add("h2", stage + ", " + b.capacity() + ", revision " + b.revision());
         h.add("p", "said " + l.verdict(), verdict(l.verdict()));
         h.add("p", b.joint().criteriaTitle() + ", " + b.joint().edition());
@@ -97,9 +97,10 @@ final class WeldPage {
         if (b.again() != null) {
             h.add(
                     "p",
-                    "Repaired " + b.again().repaired() + "; looked at "
+                    "Repaired " + b.again().repaired() + "; inspected "
                             + b.again().lookAt() + "; answers "
-                            + String.join(", ", b.again().defects()) + ". Outside the repair the look before stands.");
+                            + String.join(", ", b.again().defects())
+                            + ". Outside the repair the earlier inspection stands.");
         }
         h.add(
                 "p",
@@ -111,10 +112,10 @@ final class WeldPage {
                         after("access ", b.conditions().access()),
                         after("contract: ", String.join("; ", b.contract().lines())),
                         after("further tests due: ", String.join(", ", b.due()))));
-        List<StripOnPaper.Worked> worked = b.again() == null
+        List<StripOnPaper.WorkedStretch> worked = b.again() == null
                 ? List.of()
                 : b.again().spans().stream()
-                        .map(s -> new StripOnPaper.Worked(s.from(), s.to()))
+                        .map(s -> new StripOnPaper.WorkedStretch(s.from(), s.to()))
                         .toList();
         h.drawing(StripOnPaper.of(b.strip(), worked, 183));
         sections(b).forEach(s -> {
@@ -261,9 +262,9 @@ final class WeldPage {
         h.add(
                 "p",
                 welds.size() + " welds: " + accepted + " accepted, " + rejected + " rejected, "
-                        + (welds.size() - accepted - rejected) + " without a signed look");
+                        + (welds.size() - accepted - rejected) + " without a signed inspection");
         h.open("table").open("thead");
-        h.row("th", List.of("Weld", "What it is", "Welder", "Last signed look", "Stands", "Non-conformances"));
+        h.row("th", List.of("Weld", "What it is", "Welder", "Last signed inspection", "Stands", "Non-conformances"));
         h.close("thead").open("tbody");
         for (Line w : welds) {
             boolean signed = w.is("accept") || w.is("reject");

@@ -26,7 +26,7 @@ record WeldReport(
         String datum,
         String units,
         String next,
-        List<SignedLook> looks,
+        List<SignedInspection> looks,
         List<RejectedPlace> defects) {
 
     /** The weld by its mark, number and side. */
@@ -44,7 +44,7 @@ record WeldReport(
      *
      * @param chainPlace its place among the job's signed records; the sums chain it to the one before
      */
-    record SignedLook(
+    record SignedInspection(
             BenchView bench,
             String verdict,
             String signedBy,

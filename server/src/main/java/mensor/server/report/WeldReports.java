@@ -19,7 +19,7 @@ import mensor.server.record.SignatureView;
 import mensor.server.record.Signatures;
 import mensor.server.repair.DefectViews;
 import mensor.server.repair.DefectsView.RejectedPlace;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -55,7 +55,7 @@ class WeldReports {
 
     @Transactional(readOnly = true)
     WeldReport of(Actor actor, UUID jointId) {
-        JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refused.notFound("there is no such weld"));
+        JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refusal.notFound("there is no such weld"));
         List<InspectionEntity> signed = bench.ofJoint(jointId).stream()
                 .filter(InspectionEntity::isSigned)
                 .sorted(Comparator.comparing(InspectionEntity::capacity)
@@ -63,13 +63,13 @@ class WeldReports {
                         .thenComparing(InspectionEntity::revision))
                 .toList();
         if (signed.isEmpty() && actor.role().seesSignedOnly()) {
-            throw Refused.forbidden("a viewer sees signed records only; nothing of this weld is signed yet");
+            throw Refusal.forbidden("a viewer sees signed records only; nothing of this weld is signed yet");
         }
-        List<WeldReport.SignedLook> looks = new ArrayList<>();
+        List<WeldReport.SignedInspection> looks = new ArrayList<>();
         List<RejectedPlace> rejected = new ArrayList<>();
         String next = "Nothing is signed yet";
         for (InspectionEntity i : signed) {
-            Bench.Opened o = bench.open(actor, i.id());
+            Bench.State o = bench.open(actor, i.id());
             BenchView view = views.of(o);
             looks.add(look(view));
             boolean last = signed.stream().noneMatch(x -> x.capacity().equals(i.capacity()) && x.isAfter(i));
@@ -98,19 +98,20 @@ class WeldReports {
                 rejected);
     }
 
-    private WeldReport.SignedLook look(BenchView view) {
+    private WeldReport.SignedInspection look(BenchView view) {
         SignatureView s = signatures.of(view.id()).orElseThrow();
-        Optional<Signatures.Placed> placed = signatures.placed(view.id());
-        JsonNode signature = json.readTree(placed.map(Signatures.Placed::record).orElse("{}"))
+        Optional<Signatures.ChainPlace> placed = signatures.placed(view.id());
+        JsonNode signature = json.readTree(
+                        placed.map(Signatures.ChainPlace::record).orElse("{}"))
                 .path("signature");
-        return new WeldReport.SignedLook(
+        return new WeldReport.SignedInspection(
                 view,
                 s.verdict(),
                 s.name(),
                 s.certificate(),
                 s.at(),
                 s.sha256(),
-                placed.map(Signatures.Placed::place).orElse(0),
+                placed.map(Signatures.ChainPlace::place).orElse(0),
                 signature.path("previousSha256").asString(null));
     }
 

@@ -22,7 +22,7 @@ class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> refused(Refused e) {
+    ResponseEntity<ProblemDetail> refused(Refusal e) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(e.status(), e.getMessage());
         if (!e.fields().isEmpty()) {
             problem.setProperty("errors", e.fields());
@@ -40,7 +40,7 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail changedMeanwhile(ConcurrencyFailureException e) {
         return ProblemDetail.forStatusAndDetail(
-                HttpStatus.CONFLICT, "somebody changed this at the same moment; look again and repeat");
+                HttpStatus.CONFLICT, "somebody changed this at the same moment; check it and repeat");
     }
 
     @ExceptionHandler
@@ -59,7 +59,7 @@ class Problems extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.BAD_REQUEST, "the request could not be read as JSON of the wanted shape");
+                HttpStatus.BAD_REQUEST, "the request could not be read as JSON of the required shape");
         problem.setProperty("errors", List.of());
         return ResponseEntity.badRequest().body(problem);
     }

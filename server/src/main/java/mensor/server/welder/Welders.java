@@ -11,7 +11,7 @@ import mensor.length.LengthFormatException;
 import mensor.length.Unit;
 import mensor.server.people.Actor;
 import mensor.server.people.Role;
-import mensor.server.web.Refused;
+import mensor.server.web.Refusal;
 import mensor.weld.InvalidField;
 import mensor.weld.Named;
 import mensor.weld.Position;
@@ -71,23 +71,23 @@ public class Welders {
     @Transactional
     public WelderView put(Actor actor, WelderForm form, Long version) {
         if (actor.role() != Role.QUALITY_MANAGER && actor.role() != Role.WELDING_ENGINEER) {
-            throw Refused.forbidden("welders' tests are kept by the quality manager or the welding engineer");
+            throw Refusal.forbidden("welders' tests are kept by the quality manager or the welding engineer");
         }
         if (form == null) {
-            throw Refused.invalid("form", "the welder is missing");
+            throw Refusal.invalid("form", "the welder is missing");
         }
         String stamp = form.stamp() == null ? "" : form.stamp().strip();
         if (!stamp.matches("\\S{1,60}")) {
-            throw Refused.invalid("stamp", "a stamp without spaces, as it is struck beside the weld");
+            throw Refusal.invalid("stamp", "a stamp without spaces, as it is struck beside the weld");
         }
         if (form.name() == null || form.name().isBlank() || form.name().length() > 120) {
-            throw Refused.invalid("name", "a name of up to 120 letters is wanted");
+            throw Refusal.invalid("name", "a name of up to 120 letters is required");
         }
         WelderEntity welder = welders.findById(stamp).orElse(null);
         if (welder != null && (version == null || welder.version() != version)) {
             throw version == null
-                    ? Refused.invalid("stamp", "\"" + stamp + "\" is taken")
-                    : Refused.stale("somebody changed this welder meanwhile; look again", null);
+                    ? Refusal.invalid("stamp", "\"" + stamp + "\" is taken")
+                    : Refusal.stale("somebody changed this welder meanwhile; check again", null);
         }
         if (welder == null) {
             welder = new WelderEntity(stamp);
@@ -105,9 +105,9 @@ public class Welders {
             WelderForm.WelderTest t = tests.get(i);
             Position position = Named.find(Position.class, String.valueOf(t.position()))
                     .orElseThrow(
-                            () -> Refused.invalid(at + "position", "the position of the test, 1F to 4F or 1G to 6G"));
+                            () -> Refusal.invalid(at + "position", "the position of the test, 1F to 4F or 1G to 6G"));
             if (t.tested() == null) {
-                throw Refused.invalid(at + "tested", "the day of the test is wanted");
+                throw Refusal.invalid(at + "tested", "the day of the test is required");
             }
             try {
                 read.add(new Qualification(
@@ -120,9 +120,9 @@ public class Welders {
                         t.tested(),
                         t.lastUsed() == null ? t.tested() : t.lastUsed()));
             } catch (InvalidField e) {
-                throw Refused.invalid(at + e.field(), e.problem());
+                throw Refusal.invalid(at + e.field(), e.problem());
             } catch (LengthFormatException e) {
-                throw Refused.invalid(at + "thickest", e.getMessage());
+                throw Refusal.invalid(at + "thickest", e.getMessage());
             }
         }
         return read;

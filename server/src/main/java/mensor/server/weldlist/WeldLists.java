@@ -28,8 +28,8 @@ import mensor.server.joint.SetUp;
 import mensor.server.people.Actor;
 import mensor.server.procedure.ProcedureEntity;
 import mensor.server.procedure.Procedures;
-import mensor.server.web.Refused;
-import mensor.server.web.Refused.FieldProblem;
+import mensor.server.web.Refusal;
+import mensor.server.web.Refusal.FieldProblem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -146,7 +146,7 @@ class WeldLists {
         try {
             sheet = WeldList.read(text);
         } catch (UnreadableInput e) {
-            throw Refused.invalid("list", e.problem());
+            throw Refusal.invalid("list", e.problem());
         }
         Import running = new Import(actor, job.id(), sheet);
         forgetOld();
@@ -171,7 +171,7 @@ class WeldLists {
         SetUp.requireRole(actor);
         Import found = imports.get(id);
         if (found == null || !found.actor.id().equals(actor.id())) {
-            throw Refused.notFound("this import is no longer there; begin it again, nothing of it was stored");
+            throw Refusal.notFound("this import is no longer there; begin it again, nothing of it was stored");
         }
         return found;
     }
@@ -194,11 +194,11 @@ class WeldLists {
         Import checked = find(actor, id);
         synchronized (checked) {
             if (checked.state != State.CHECKED) {
-                throw Refused.conflict("this list is not ready to be stored: "
+                throw Refusal.conflict("this list is not ready to be stored: "
                         + checked.state.name().toLowerCase(Locale.ROOT));
             }
             if (checked.good.isEmpty()) {
-                throw Refused.conflict("no row of the list can be stored");
+                throw Refusal.conflict("no row of the list can be stored");
             }
             checked.state = State.STORING;
             checked.done = 0;
@@ -223,7 +223,7 @@ class WeldLists {
                 i.state = i.state == State.CHECKING ? State.CHECKED : State.STORED;
             }
         } catch (RuntimeException e) {
-            i.failure = e instanceof Refused ? e.getMessage() : "the list could not be stored; nothing of it was";
+            i.failure = e instanceof Refusal ? e.getMessage() : "the list could not be stored; nothing of it was";
             i.state = State.FAILED;
         }
     }
@@ -278,7 +278,7 @@ class WeldLists {
             }
         } catch (JacksonException e) {
             problem = new FieldProblem(
-                    "closed", "yes or no is wanted in the columns closed, delayed, primary and transverse tension");
+                    "closed", "yes or no is required in the columns closed, delayed, primary and transverse tension");
         }
         boolean good = problem == null;
         if (good) {
@@ -307,14 +307,14 @@ class WeldLists {
         JobEntity job = jobs.get(i.job);
         Set<String> names = new HashSet<>();
         joints.namesOfJob(i.job).forEach(n -> names.add(name((String) n[0], (String) n[1], (String) n[2])));
-        Bench.Beginning beginning = bench.beginning();
+        Bench.InspectionStarts beginning = bench.beginning();
         for (SetUp.Checked checked : i.good) {
             if (i.cancelled) {
                 return;
             }
             JointEntity joint = setUp.entity(i.actor, checked, job);
             if (!names.add(name(joint.mark(), joint.weldNo(), joint.side()))) {
-                throw Refused.conflict(joint.mark() + " was set up by somebody meanwhile; check the list again");
+                throw Refusal.conflict(joint.mark() + " was set up by somebody meanwhile; check the list again");
             }
             entities.persist(joint);
             entities.persist(beginning.of(joint));

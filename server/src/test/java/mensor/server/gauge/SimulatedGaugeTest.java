@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.LongStream;
-import mensor.server.gauge.SimulatedGauge.Squeeze;
+import mensor.server.gauge.SimulatedGauge.GaugeReading;
 import org.junit.jupiter.api.Test;
 
 /** The stand-in for a digital gauge behaves as one: repeatable, a little noisy, badly seated now and then. */
 class SimulatedGaugeTest {
     private final SimulatedGauge gauge = new SimulatedGauge("FB-9", 7.9375, true);
 
-    private List<Squeeze> squeezes(int many) {
+    private List<GaugeReading> squeezes(int many) {
         return LongStream.range(0, many)
                 .mapToObj(n -> gauge.squeeze("legA", 152.4, n))
                 .toList();
@@ -27,7 +27,7 @@ class SimulatedGaugeTest {
         assertThat(gauge.squeeze("legA", 152.4, 7))
                 .isEqualTo(new SimulatedGauge("FB-9", 7.9375, true).squeeze("legA", 152.4, 7));
         assertThat(squeezes(50))
-                .extracting(Squeeze::truth)
+                .extracting(GaugeReading::truth)
                 .containsOnly(squeezes(1).get(0).truth());
         assertThat(gauge.squeeze("legA", 300, 7).truth())
                 .isNotEqualTo(gauge.squeeze("legA", 152.4, 7).truth());
@@ -36,9 +36,10 @@ class SimulatedGaugeTest {
     /** The spread of 3,000 squeezes is within a tenth of the stated one: its own standard error is 1.3 %. */
     @Test
     void wellSeatedItScattersAsSaid() {
-        List<Squeeze> good = squeezes(3000).stream().filter(s -> !s.misSeated()).toList();
+        List<GaugeReading> good =
+                squeezes(3000).stream().filter(s -> !s.misSeated()).toList();
         double sum = 0;
-        for (Squeeze s : good) {
+        for (GaugeReading s : good) {
             sum += Math.pow((value(s.text()) - value(s.truth())) * 25.4, 2);
         }
         assertThat(Math.sqrt(sum / good.size())).isCloseTo(SimulatedGauge.NOISE, within(SimulatedGauge.NOISE / 10));
@@ -46,7 +47,8 @@ class SimulatedGaugeTest {
 
     @Test
     void oneInTwelveIsBadlySeatedAndReadsHigh() {
-        List<Squeeze> bad = squeezes(3000).stream().filter(Squeeze::misSeated).toList();
+        List<GaugeReading> bad =
+                squeezes(3000).stream().filter(GaugeReading::misSeated).toList();
         assertThat(bad).hasSizeBetween(200, 300);
         assertThat(bad).allMatch(s -> value(s.text()) - value(s.truth()) > 0.012);
     }

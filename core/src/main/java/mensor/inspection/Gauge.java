@@ -1,0 +1,32 @@
+package mensor.inspection;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import mensor.length.Length;
+
+/**
+ * A gauge of the register.
+ *
+ * @param division its smallest division
+ * @param due the last day on which its calibration holds
+ * @param foundOut the day on which it was found out of calibration; what it read is then in doubt
+ * @param uncertainty the expanded one (k = 2) on its certificate
+ */
+public record Gauge(
+        String name,
+        String kind,
+        Optional<Length> division,
+        Optional<Length> range,
+        String serial,
+        Optional<LocalDate> due,
+        Optional<LocalDate> foundOut,
+        Optional<Length> uncertainty) {
+
+    /** Why it may not be used on a day; empty where it may. Its due day is still good; without one nothing lapses. */
+    public Optional<String> fault(LocalDate day) {
+        if (foundOut.isPresent()) {
+            return Optional.of(name + " was found out of calibration on " + foundOut.get());
+        }
+        return due.filter(day::isAfter).map(d -> name + " was due for calibration on " + d);
+    }
+}

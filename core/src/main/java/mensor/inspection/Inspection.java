@@ -1,0 +1,172 @@
+package mensor.inspection;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.Toe;
+import mensor.weld.WeldingRecord;
+
+/**
+ * One look at one weld: what was read, seen, looked for and not seen. Every place lies on the weld; a criterion that was
+ * cleared has no indication.
+ *
+ * @param units the drawing's units, the column of the book that judges
+ * @param clear what was looked for along the whole weld and not seen
+ * @param clearAllElse everything clearable that has no indication was looked for and not seen
+ * @param undercutPerToe the inspection plan's choice to sum undercut for each toe alone
+ */
+public record Inspection(
+        Joint joint,
+        Unit units,
+        Conditions conditions,
+        Set<Criterion> clear,
+        boolean clearAllElse,
+        List<Cover> covered,
+        List<Reading> readings,
+        List<Indication> indications,
+        List<Addendum> addenda,
+        boolean undercutPerToe,
+        WeldingRecord welding) {
+
+    /** @throws InvalidField naming the first field that cannot be */
+    public Inspection {
+        clear = Set.copyOf(clear);
+        covered = List.copyOf(covered);
+        readings = List.copyOf(readings);
+        indications = List.copyOf(indications);
+        addenda = List.copyOf(addenda);
+        for (int i = 0; i < readings.size(); i++) {
+            checkOnWeld(joint, "readings[" + i + "]", readings.get(i).span());
+        }
+        for (int i = 0; i < indications.size(); i++) {
+            checkIndication(joint, "indications[" + i + "]", indications.get(i));
+        }
+        for (Criterion c : clear) {
+            if (indications.stream().anyMatch(x -> x.criterion() == c)) {
+                throw new InvalidField("clear", c.id() + " is said to be clear, but an indication of it is recorded");
+            }
+        }
+    }
+
+    /** An inspection of a joint with nothing looked at yet. */
+    public static Inspection begin(Joint joint, Unit units) {
+        return new Inspection(
+                joint,
+                units,
+                Conditions.UNANSWERED,
+                Set.of(),
+                false,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                false,
+                WeldingRecord.NONE);
+    }
+
+    private static void checkIndication(Joint joint, String path, Indication indication) {
+        boolean besideTheWeld = indication instanceof Indication.ArcStrike
+                || indication instanceof Indication.NotAsDrawn
+                || indication instanceof Indication.Crack crack
+                        && crack.where().filter(CrackPlace.BASE::equals).isPresent();
+        if (besideTheWeld) {
+            if (indication.span().from().isNegative()) {
+                throw new InvalidField(
+                        path + ".at",
+                        "lies before the datum, got " + indication.span().from());
+            }
+            if (indication.span().wraps() && !joint.closed()) {
+                throw new InvalidField(path + ".to", "lies before from");
+            }
+        } else if (!(indication instanceof Indication.ShortWeld)) {
+            checkOnWeld(joint, path, indication.span());
+        }
+    }
+
+    private static void checkOnWeld(Joint joint, String path, Span span) {
+        if (span.from().compareTo(span.to()) == 0) {
+            joint.checkPlace(path + ".at", span.from());
+        } else {
+            joint.checkWithin(path, span);
+        }
+    }
+
+    /** The same look with other readings and indications. */
+    public Inspection with(List<Reading> otherReadings, List<Indication> otherIndications) {
+        return new Inspection(
+                joint,
+                units,
+                conditions,
+                clear,
+                clearAllElse,
+                covered,
+                otherReadings,
+                otherIndications,
+                addenda,
+                undercutPerToe,
+                welding);
+    }
+
+    /** The same look held against another column of numbers, without the contract's own limits. */
+    public Inspection by(Unit otherUnits) {
+        return new Inspection(
+                joint,
+                otherUnits,
+                conditions,
+                clear,
+                clearAllElse,
+                covered,
+                readings,
+                indications,
+                List.of(),
+                undercutPerToe,
+                welding);
+    }
+
+    /** The same look with its light, access and gauges. */
+    public Inspection seenUnder(Viewing viewing) {
+        Conditions c = new Conditions(
+                conditions.cleaned(),
+                conditions.ambient(),
+                conditions.coated(),
+                conditions.hoursSinceWelding(),
+                Optional.of(viewing));
+        return new Inspection(
+                joint, units, c, clear, clearAllElse, covered, readings, indications, addenda, undercutPerToe, welding);
+    }
+
+    /** Whether a criterion was looked for along the whole weld and nothing was found. */
+    public boolean isClear(Criterion criterion) {
+        return clear.contains(criterion)
+                || clearAllElse
+                        && criterion.clearable()
+                        && indications.stream().noneMatch(i -> i.criterion() == criterion);
+    }
+
+    public Optional<Cover> cover(Criterion criterion) {
+        return covered.stream().filter(c -> c.criterion() == criterion).findFirst();
+    }
+
+    public Optional<Addendum> addendum(AddendumKind kind) {
+        return addenda.stream().filter(a -> a.kind() == kind).findFirst();
+    }
+
+    /** What was cleared by name or by "all else". */
+    public Set<Criterion> cleared() {
+        Set<Criterion> all = EnumSet.noneOf(Criterion.class);
+        Stream.of(Criterion.values()).filter(this::isClear).forEach(all::add);
+        return all;
+    }
+
+    /** The thickness of the member on which a toe lies. */
+    public Length thicknessAt(Toe toe) {
+        return joint.member(toe).thickness();
+    }
+}

@@ -1,0 +1,172 @@
+package mensor.exchange;
+
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+import mensor.cause.Surroundings;
+import mensor.inspection.FitUp;
+import mensor.inspection.InProcessInspection;
+import mensor.inspection.ProcessQuestion;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.Unit;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import mensor.weld.LoggedPass;
+import mensor.weld.Range;
+import mensor.weld.RodClock;
+
+/**
+ * What is recorded of a weld's making, part by part: JSON as the bench sends it. A pass has the fields of the inspection
+ * format and those that only the shop floor asks. Fields in errors are relative to the part.
+ */
+public final class WeldingParts {
+    private WeldingParts() {}
+
+    /** @throws UnreadableInput where a field cannot be, or a start or stop lies beside the weld */
+    public static LoggedPass pass(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            List<String> planned = f.list("plannedFields", WeldingParts::text);
+            LoggedPass pass = new LoggedPass(
+                    WeldingReader.pass(f),
+                    f.number("temperatureF", -460, "°F"),
+                    places(f, "starts", units, joint),
+                    places(f, "stops", units, joint),
+                    f.positive("beadWidth"),
+                    f.bool("cleaned"),
+                    f.text("welder"),
+                    Set.copyOf(new HashSet<>(planned)));
+            f.end();
+            return pass;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+
+    private static String text(String at, Json value) {
+        if (value instanceof Json.Text t) {
+            return t.value();
+        }
+        throw new UnreadableInput(at, "a text is required, got " + value.said());
+    }
+
+    private static List<Length> places(Fields f, String field, Unit units, Joint joint) {
+        return f.list(field, (at, v) -> {
+            Length place = Fields.asLength(at, v, units);
+            joint.checkPlace(field, place);
+            return place;
+        });
+    }
+
+    public static FitUp.Reading fitUpReading(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            Span span = f.placeOrStretch();
+            boolean station = f.has("at");
+            if (station) {
+                joint.checkPlace("at", span.from());
+            } else {
+                joint.checkWithin("", span);
+            }
+            FitUp.Reading reading = new FitUp.Reading(
+                    span,
+                    f.depth("opening"),
+                    f.depth("rootFace"),
+                    f.number("angle", 0, "°"),
+                    f.depth("offset"),
+                    f.depth("backingGap"));
+            f.end();
+            boolean empty = reading.opening().isEmpty()
+                    && reading.rootFace().isEmpty()
+                    && reading.angle().isEmpty()
+                    && reading.offset().isEmpty()
+                    && reading.backingGap().isEmpty();
+            if (empty) {
+                throw new UnreadableInput(
+                        "opening", "nothing is read there: an opening, a root face, an angle or an offset is required");
+            }
+            return reading;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field().replaceFirst("^\\.", ""), e.problem());
+        }
+    }
+
+    public static InProcessInspection.Answer processAnswer(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            Optional<Span> where =
+                    f.has("at") || f.has("from") || f.has("to") ? Optional.of(f.placeOrStretch()) : Optional.empty();
+            where.ifPresent(s -> joint.checkWithin("", s));
+            InProcessInspection.Answer answer = new InProcessInspection.Answer(
+                    f.requiredWord("question", ProcessQuestion.class),
+                    f.bool("asWanted").orElseThrow(() -> f.error("asWanted", "say whether it is so")),
+                    f.depth("depth"),
+                    where,
+                    f.text("note").orElse(""));
+            f.end();
+            return answer;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field().replaceFirst("^\\.", ""), e.problem());
+        }
+    }
+
+    /** A can of rods: its class, and when it left the oven and came back; or a box of which only the label was noted. */
+    public static RodClock rods(String json) {
+        Fields f = Fields.of("", Json.read(json), Unit.INCH);
+        try {
+            BiFunction<String, Fields, RodClock.Outing> outing = (at, o) -> {
+                RodClock.Outing read = new RodClock.Outing(
+                        instant(o, "out", o.requiredText("out")), o.text("back").map(t -> instant(o, "back", t)));
+                o.end();
+                return read;
+            };
+            boolean labelled = boxLabel(f).isPresent();
+            RodClock clock = new RodClock(
+                    f.requiredText("electrode"),
+                    labelled ? f.objects("outings", outing) : f.requiredObjects("outings", outing));
+            f.find("diameter");
+            f.end();
+            return clock;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
+    }
+
+    /** What the maker prints on the box of these rods; empty where nobody noted it. */
+    public static Optional<Surroundings.BoxLabel> boxLabel(String json, Unit units) {
+        return boxLabel(Fields.of("", Json.read(json), units));
+    }
+
+    private static Optional<Surroundings.BoxLabel> boxLabel(Fields f) {
+        return amps(f).map(amps -> new Surroundings.BoxLabel(
+                f.requiredText("electrode"),
+                f.positive("diameter")
+                        .orElseThrow(() -> f.error("diameter", "the box's amps go with the diameter of its rods")),
+                amps));
+    }
+
+    private static Optional<Range> amps(Fields f) {
+        List<String> ends = f.list("labelAmps", (at, v) -> v instanceof Json.Number n ? n.text() : "");
+        if (ends.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new Range(Double.parseDouble(ends.get(0)), Double.parseDouble(ends.get(1))));
+        } catch (NumberFormatException | IndexOutOfBoundsException | InvalidField e) {
+            throw f.error("labelAmps", "the least and the most amps are required, as [90, 140]");
+        }
+    }
+
+    private static Instant instant(Fields f, String field, String text) {
+        try {
+            return Instant.parse(text);
+        } catch (DateTimeParseException e) {
+            throw f.error(field, "a moment as 2026-05-12T08:00:00Z is required, got \"" + text + "\"");
+        }
+    }
+}

@@ -1,0 +1,177 @@
+package mensor.server.cause;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import mensor.cause.CauseTrace;
+import mensor.cause.Fact;
+import mensor.cause.FusionDoubt;
+import mensor.cause.Situation;
+import mensor.cause.Surroundings;
+import mensor.cause.Tracer;
+import mensor.exchange.WeldingParts;
+import mensor.inspection.InProcessInspection;
+import mensor.inspection.Inspection;
+import mensor.inspection.ProcessQuestion;
+import mensor.length.Length;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.InspectionResult;
+import mensor.server.joint.JointEntity;
+import mensor.server.web.Refusal;
+import mensor.server.welding.WeldingEntry;
+import mensor.server.welding.WeldingRecords;
+import mensor.weld.Named;
+import mensor.weld.Procedure;
+import mensor.weld.Sign;
+import mensor.weld.Stagger;
+import mensor.weld.Steel;
+import org.springframework.stereotype.Component;
+
+/** Traces a look with all that is known around its weld. */
+@Component
+public class DefectCauses {
+    /** What no criterion judges and what can be traced all the same. */
+    private static final List<Situation> ALSO = List.of(Situation.WAVY, Situation.TIE_IN);
+
+    private final Trials trials;
+    private final TestPieces tests;
+
+    DefectCauses(Trials trials, TestPieces tests) {
+        this.trials = trials;
+        this.tests = tests;
+    }
+
+    CausesView view(Bench.State o, List<String> also) {
+        Inspection look = o.judged().look();
+        List<Trials.TrialView> tried = trials.around(o.joint());
+        Surroundings around = around(o.joint(), o.judged().making(), tried);
+        List<CauseTrace> traced = Tracer.trace(look, o.judged().evaluation(), around, situations(also));
+        return new CausesView(
+                look.joint().mark(),
+                traced.stream().map(t -> defect(t, o.judged())).toList(),
+                Tracer.common(traced).stream()
+                        .map(c -> new CausesView.CommonView(
+                                c.cause().id(), c.cause().title(), c.explains(), c.leaves()))
+                        .toList(),
+                doubts(o.judged(), around),
+                Arrays.stream(Sign.values()).map(s -> sign(s, look)).toList(),
+                ALSO.stream()
+                        .map(s -> new CausesView.AlsoView(s.id(), s.trouble()))
+                        .toList(),
+                tried,
+                tests.of(o.joint()));
+    }
+
+    /** Without what was said beside the record: as the rates count it. */
+    public List<CauseTrace> traced(Bench.State o) {
+        return Tracer.trace(
+                o.judged().look(),
+                o.judged().evaluation(),
+                around(o.joint(), o.judged().making(), trials.around(o.joint())),
+                List.of());
+    }
+
+    private static List<Situation> situations(List<String> also) {
+        return also.stream()
+                .map(id -> Named.find(Situation.class, id)
+                        .filter(ALSO::contains)
+                        .orElseThrow(() -> Refusal.invalid(
+                                "also",
+                                "one of "
+                                        + String.join(
+                                                ", ",
+                                                ALSO.stream().map(Situation::id).toList()) + " is required, got \"" + id
+                                        + "\"")))
+                .distinct()
+                .toList();
+    }
+
+    private static Surroundings around(JointEntity joint, WeldingRecords.State made, List<Trials.TrialView> tried) {
+        List<Length> startsAndStops = made.loggedPasses().stream()
+                .flatMap(p -> Stream.concat(p.starts().stream(), p.stops().stream()))
+                .toList();
+        List<Surroundings.BoxLabel> labels = made.entries().stream()
+                .filter(e -> e.kind() == WeldingEntry.Kind.RODS && !e.isWithdrawn())
+                .map(e -> WeldingParts.boxLabel(e.content(), joint.unit()))
+                .flatMap(Optional::stream)
+                .toList();
+        List<Surroundings.Remark> remarks = new ArrayList<>(Surroundings.remarks(
+                made.answers().stream().map(WeldingRecords.Read::what).toList()));
+        remarks.addAll(Surroundings.fitUp(made.fitUp().items()));
+        stacked(made).ifPresent(remarks::add);
+        return new Surroundings(
+                remarks,
+                startsAndStops,
+                labels,
+                made.procedure().map(Procedure::name),
+                made.procedure().map(Procedure::steel).orElse(Steel.UNKNOWN),
+                Trials.asEvidence(tried));
+    }
+
+    private static Optional<Surroundings.Remark> stacked(WeldingRecords.State made) {
+        boolean stacked = !Stagger.stacked(made.loggedPasses(), made.asFitted().ruler(), made.apart())
+                .isEmpty();
+        return stacked
+                ? Optional.of(new Surroundings.Remark(
+                        Fact.REMARK_STACKED,
+                        "starts and stops of neighbouring passes lie over each other",
+                        Optional.empty()))
+                : Optional.empty();
+    }
+
+    private static List<CausesView.DoubtView> doubts(InspectionResult judged, Surroundings around) {
+        List<InProcessInspection.Answer> answers = judged.making().answers().stream()
+                .map(WeldingRecords.Read::what)
+                .toList();
+        boolean oldWeld = answers.stream().anyMatch(a -> a.question() == ProcessQuestion.OLD_WELD && !a.asWanted());
+        return FusionDoubt.of(judged.look(), judged.evaluation(), around, oldWeld).stream()
+                .map(d -> new CausesView.DoubtView(d.why(), d.test()))
+                .toList();
+    }
+
+    private static CausesView.SignView sign(Sign s, Inspection look) {
+        boolean seen = look.welding().signs().contains(s);
+        boolean absent = look.welding().signsAbsent().contains(s);
+        return new CausesView.SignView(s.id(), Tracer.words(s), seen ? Boolean.TRUE : absent ? Boolean.FALSE : null);
+    }
+
+    private static CausesView.DefectView defect(CauseTrace t, InspectionResult judged) {
+        return new CausesView.DefectView(
+                entry(t, judged),
+                t.kind(),
+                t.situation().trouble(),
+                t.situation().id(),
+                t.causes().stream()
+                        .map(c -> new CausesView.CauseView(
+                                c.cause().id(),
+                                c.cause().title(),
+                                c.name(),
+                                c.cause().isHands(),
+                                c.standing().id(),
+                                c.speaksFor(),
+                                c.speaksAgainst(),
+                                c.check(),
+                                c.change().text(),
+                                c.prevention()))
+                        .toList(),
+                t.ruledOut().stream()
+                        .map(r -> new CausesView.RuledOutView(r.cause().title(), r.why()))
+                        .toList(),
+                t.next()
+                        .map(n -> new CausesView.NextView(n.ask(), n.sign().id(), n.settles()))
+                        .orElse(null),
+                t.doubt());
+    }
+
+    private static UUID entry(CauseTrace t, InspectionResult judged) {
+        if (t.indication().isPresent()) {
+            return judged.indications().get(t.indication().getAsInt()).id();
+        }
+        return t.reading().isPresent()
+                ? judged.readings().get(t.reading().getAsInt()).id()
+                : null;
+    }
+}

@@ -1,0 +1,78 @@
+package mensor.server.cause;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.springframework.data.domain.Persistable;
+
+/** A specimen of a joint or coupon with what it showed. */
+@Entity
+@Audited
+@Table(name = "test_piece")
+class TestPieceEntity implements Persistable<UUID> {
+    @Id
+    private UUID id;
+
+    private UUID jointId;
+    private String specimen;
+
+    @Column(length = 10_000)
+    private String content;
+
+    private boolean withdrawn;
+    private UUID recordedBy;
+    private Instant recordedAt;
+
+    protected TestPieceEntity() {}
+
+    TestPieceEntity(UUID id, UUID jointId, String specimen, String content, UUID recordedBy, Instant recordedAt) {
+        this.id = id;
+        this.jointId = jointId;
+        this.specimen = specimen;
+        this.content = content;
+        this.recordedBy = recordedBy;
+        this.recordedAt = recordedAt;
+    }
+
+    void setWithdrawn(boolean off) {
+        withdrawn = off;
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    @Override
+    public boolean isNew() {
+        return true;
+    }
+
+    UUID jointId() {
+        return jointId;
+    }
+
+    String specimen() {
+        return specimen;
+    }
+
+    String content() {
+        return content;
+    }
+
+    boolean isWithdrawn() {
+        return withdrawn;
+    }
+
+    UUID recordedBy() {
+        return recordedBy;
+    }
+
+    Instant recordedAt() {
+        return recordedAt;
+    }
+}

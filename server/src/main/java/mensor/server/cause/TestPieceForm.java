@@ -1,0 +1,98 @@
+package mensor.server.cause;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mensor.length.Length;
+import mensor.length.LengthFormatException;
+import mensor.length.Unit;
+import mensor.server.web.AllOptional;
+import mensor.server.web.Refusal;
+import mensor.testpiece.TestPiece;
+
+/**
+ * What a specimen showed, in the fields of its kind: {@code bend}, {@code fillet-break}, {@code macro}. Lengths as typed.
+ *
+ * @param openings of a bend, each opening of the bent face at its longest
+ * @param largest of a fillet break, the largest inclusion or pore
+ */
+@AllOptional
+@JsonInclude(JsonInclude.Include.NON_EMPTY)
+public record TestPieceForm(
+        String kind,
+        String specimen,
+        List<String> openings,
+        List<Corner> corners,
+        Boolean bentFlat,
+        Boolean fullFusion,
+        String largest,
+        String sum,
+        Boolean cracks,
+        Boolean fusedToRoot,
+        Boolean legsAsRequired,
+        String undercut) {
+
+    @AllOptional
+    public record Corner(String length, Boolean fromSlagOrFusion) {}
+
+    /** @throws Refusal naming the field that cannot be read */
+    TestPiece read(Unit units) {
+        return switch (String.valueOf(kind)) {
+            case "bend" -> new TestPiece.Bend(openings(units), corners(units));
+            case "fillet-break" ->
+                new TestPiece.FilletBreak(
+                        Boolean.TRUE.equals(bentFlat),
+                        Optional.ofNullable(fullFusion),
+                        depth("largest", largest, units),
+                        depth("sum", sum, units));
+            case "macro" ->
+                new TestPiece.Macro(
+                        Optional.ofNullable(cracks),
+                        Optional.ofNullable(fullFusion),
+                        Optional.ofNullable(fusedToRoot),
+                        Optional.ofNullable(legsAsRequired),
+                        depth("undercut", undercut, units));
+            default -> throw Refusal.invalid("kind", "bend, fillet-break or macro is required, got \"" + kind + "\"");
+        };
+    }
+
+    private List<Length> openings(Unit units) {
+        List<Length> read = new ArrayList<>();
+        List<String> said = openings == null ? List.of() : openings;
+        for (int i = 0; i < said.size(); i++) {
+            read.add(depth("openings[" + i + "]", said.get(i), units).orElseThrow());
+        }
+        return read;
+    }
+
+    private List<TestPiece.CornerCrack> corners(Unit units) {
+        List<TestPiece.CornerCrack> read = new ArrayList<>();
+        List<Corner> said = corners == null ? List.of() : corners;
+        for (int i = 0; i < said.size(); i++) {
+            String field = "corners[" + i + "]";
+            if (said.get(i).fromSlagOrFusion() == null) {
+                throw Refusal.invalid(field + ".fromSlagOrFusion", "does it start from slag or lack of fusion?");
+            }
+            Length length = depth(field + ".length", said.get(i).length(), units)
+                    .orElseThrow(() -> Refusal.invalid(field + ".length", "how long is it?"));
+            read.add(new TestPiece.CornerCrack(length, said.get(i).fromSlagOrFusion()));
+        }
+        return read;
+    }
+
+    private static Optional<Length> depth(String field, String said, Unit units) {
+        if (said == null || said.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            Length read = Length.parse(said, units);
+            if (read.isNegative()) {
+                throw Refusal.invalid(field, "cannot be below zero, got " + read.shownWithUnit());
+            }
+            return Optional.of(read);
+        } catch (LengthFormatException e) {
+            throw Refusal.invalid(field, e.getMessage());
+        }
+    }
+}

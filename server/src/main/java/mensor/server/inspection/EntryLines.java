@@ -1,0 +1,130 @@
+package mensor.server.inspection;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mensor.drawing.StripDrawing;
+import mensor.exchange.EntryDocument;
+import mensor.exchange.InspectionParts;
+import mensor.exchange.UnreadableInput;
+import mensor.inspection.Entry;
+import mensor.inspection.IndicationField;
+import mensor.inspection.IndicationKind;
+import mensor.inspection.Inspection;
+import mensor.length.Unit;
+import mensor.line.EntryLine;
+import mensor.server.joint.JointEntity;
+import mensor.server.web.AllOptional;
+import mensor.server.web.Refusal;
+import mensor.weld.InvalidField;
+import mensor.weld.Joint;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Reads what is typed at the bench's entry line, or pasted into it: understood before anything is put down. */
+@Component
+class EntryLines {
+    private static final int MOST = 500;
+
+    /**
+     * Lines to be read.
+     *
+     * @param before the kind that a line of numbers repeats
+     */
+    @AllOptional
+    record LinesForm(List<String> lines, String before) {}
+
+    /** One entry that a line puts down. */
+    record LineEntry(Entry.Sort kind, EntryDocument content) {}
+
+    /**
+     * What became of one line.
+     *
+     * @param from where in the line the problem begins, {@code to} where it ends
+     * @param marks where its indications would stand on the strip
+     */
+    record LineView(
+            List<LineEntry> entries,
+            String kind,
+            @Nullable String problem,
+            int from,
+            int to,
+            List<String> expects,
+            List<String> completions,
+            List<StripDrawing.Mark> marks) {}
+
+    /** Reads lines by the joint alone: nothing is judged for a preview. */
+    List<LineView> read(JointEntity entity, LinesForm form) {
+        if (form.lines() == null || form.lines().isEmpty() || form.lines().size() > MOST) {
+            throw Refusal.invalid("lines", "one to " + MOST + " lines at once");
+        }
+        Joint joint = InspectionParts.readJoint(entity.asFitted(), entity.unit());
+        EntryLine reader = new EntryLine(joint);
+        String before = form.before() == null ? "" : form.before();
+        List<LineView> views = new ArrayList<>();
+        for (String line : form.lines()) {
+            EntryLine.Parse u = reader.read(line, before);
+            before = u.kind();
+            views.add(view(joint, entity.unit(), u));
+        }
+        return views;
+    }
+
+    private static LineView view(Joint weld, Unit unit, EntryLine.Parse u) {
+        List<LineEntry> entries = new ArrayList<>();
+        List<StripDrawing.Mark> marks = new ArrayList<>();
+        for (EntryLine.TypedEntry p : u.puts()) {
+            EntryDocument content = EntryDocument.of(typed(p.fields()));
+            Entry.Sort kind = p.sort();
+            entries.add(new LineEntry(kind, content));
+            try {
+                marks.addAll(marks(weld, unit, content.entry(kind, unit)));
+            } catch (UnreadableInput e) {
+                return refused(u, e.problem());
+            } catch (InvalidField e) {
+                return refused(u, e.problem());
+            }
+        }
+        return new LineView(
+                entries, u.kind(), u.problem().orElse(null), u.from(), u.to(), u.expects(), u.completions(), marks);
+    }
+
+    /** The line's texts as what the fields are: a count is a number, a truth is one. */
+    private static Map<String, Object> typed(Map<String, String> fields) {
+        Map<String, Object> typed = new LinkedHashMap<>();
+        fields.forEach((f, v) -> typed.put(
+                f, NUMBERS.contains(f) ? Integer.valueOf(v) : TRUTHS.contains(f) ? (Object) Boolean.valueOf(v) : v));
+        return typed;
+    }
+
+    private static final Set<String> NUMBERS = fields(IndicationField.Shape.COUNT);
+    private static final Set<String> TRUTHS = fields(IndicationField.Shape.FLAG);
+
+    private static Set<String> fields(IndicationField.Shape shape) {
+        return Stream.of(IndicationKind.values())
+                .flatMap(k -> k.fields().stream())
+                .filter(f -> f.shape() == shape)
+                .map(IndicationField::name)
+                .collect(Collectors.toSet());
+    }
+
+    private static LineView refused(EntryLine.Parse u, String problem) {
+        return new LineView(List.of(), u.kind(), problem, 0, 0, u.expects(), u.completions(), List.of());
+    }
+
+    /** Checks that the weld can have the entry, and says where an indication would be drawn. */
+    private static List<StripDrawing.Mark> marks(Joint weld, Unit unit, Entry entry) {
+        Inspection bare = Inspection.begin(weld, unit);
+        if (entry instanceof Entry.Read r) {
+            bare.with(List.of(r.reading()), List.of());
+            return List.of();
+        }
+        return entry instanceof Entry.Seen s
+                ? StripDrawing.marksOf(bare.with(List.of(), List.of(s.indication())))
+                : List.of();
+    }
+}

@@ -1,0 +1,351 @@
+package mensor.server.inspection;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.exchange.InspectionDocument;
+import mensor.exchange.InspectionParts;
+import mensor.inspection.Addendum;
+import mensor.inspection.Cover;
+import mensor.inspection.Criterion;
+import mensor.inspection.Entry;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Reading;
+import mensor.judge.Evaluation;
+import mensor.judge.Guard;
+import mensor.judge.Judge;
+import mensor.judge.Reinspection;
+import mensor.judge.Terms;
+import mensor.length.Length;
+import mensor.length.Unit;
+import mensor.server.contract.Deviations;
+import mensor.server.contract.Waivers;
+import mensor.server.gauge.Gauges;
+import mensor.server.job.ContractTerms;
+import mensor.server.job.Jobs;
+import mensor.server.joint.JointEntity;
+import mensor.server.welding.WeldingRecords;
+import mensor.weld.Joint;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Joins an inspection's entries, its joint as fitted up, what was used and what the contract says, and has the core judge it. */
+@Component
+class InspectionJudge {
+    private final InspectionRepository inspections;
+    private final EntryRepository entries;
+    private final WeldingRecords making;
+    private final Gauges gauges;
+    private final Jobs jobs;
+    private final Deviations deviations;
+    private final Waivers waivers;
+    private final SignedDisplay shown;
+    private final TypedEntries typed;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    InspectionJudge(
+            InspectionRepository inspections,
+            EntryRepository entries,
+            WeldingRecords making,
+            Gauges gauges,
+            Jobs jobs,
+            Deviations deviations,
+            Waivers waivers,
+            SignedDisplay shown,
+            TypedEntries typed,
+            JsonMapper json,
+            Clock clock) {
+        this.inspections = inspections;
+        this.entries = entries;
+        this.making = making;
+        this.gauges = gauges;
+        this.jobs = jobs;
+        this.deviations = deviations;
+        this.waivers = waivers;
+        this.shown = shown;
+        this.typed = typed;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** The standing entries of one inspection, by what they say. */
+    private final class FactCollection implements Entry.Cases<Void> {
+        private final List<EntryEntity> readings = new ArrayList<>();
+        private final List<Entry> read = new ArrayList<>();
+        private final List<EntryEntity> indications = new ArrayList<>();
+        private final List<Entry> seen = new ArrayList<>();
+        private final Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
+        private final List<Cover> covered = new ArrayList<>();
+        private final Set<String> gauges = new LinkedHashSet<>();
+        private EntryEntity stored;
+
+        FactCollection(List<EntryEntity> entries, Unit unit) {
+            for (EntryEntity e : entries) {
+                if (!e.isWithdrawn()) {
+                    stored = e;
+                    Entry said = typed.of(e, unit);
+                    said.gauge().ifPresent(gauges::add);
+                    said.answer(this);
+                }
+            }
+        }
+
+        @Override
+        public Void read(Entry.Read entry) {
+            readings.add(stored);
+            read.add(entry);
+            return null;
+        }
+
+        @Override
+        public Void seen(Entry.Seen entry) {
+            indications.add(stored);
+            seen.add(entry);
+            return null;
+        }
+
+        @Override
+        public Void noneSeen(Entry.NoneSeen entry) {
+            clear.add(entry.criterion());
+            return null;
+        }
+
+        @Override
+        public Void covered(Entry.Covered entry) {
+            covered.add(entry.cover());
+            return null;
+        }
+
+        List<Reading> readings(Contract contract) {
+            return read.stream()
+                    .map(e -> ((Entry.Read) withGauge(e, contract)).reading())
+                    .toList();
+        }
+
+        List<Indication> indications(Contract contract) {
+            return seen.stream()
+                    .map(e -> ((Entry.Seen) withGauge(e, contract)).indication())
+                    .toList();
+        }
+
+        private Entry withGauge(Entry e, Contract contract) {
+            return e.gauge().flatMap(contract::division).map(e::readTo).orElse(e);
+        }
+    }
+
+    /** A look read, not judged yet; after a repair both looks as one. */
+    private record Inputs(
+            InspectionDocument document,
+            Inspection look,
+            Terms terms,
+            List<EntryEntity> readings,
+            List<EntryEntity> indications,
+            List<EntryEntity> before,
+            WeldingRecords.State making,
+            ConditionsForm conditions,
+            Contract contract,
+            List<String> notes,
+            Optional<Precedent> followed) {}
+
+    /** What a look after a repair is made of. */
+    private record Precedent(Reinspection.Combination joined, Inspection before, Inspection fresh) {}
+
+    /** As it stands: of a signed inspection what was signed, of an open one what the book says now. */
+    InspectionResult of(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Optional<SignedDisplay.AsSigned> signed = shown.of(inspection, joint.criteria(), joint.unit());
+        Inputs g = gather(joint, inspection, entries);
+        return judged(g, signed.map(SignedDisplay.AsSigned::evaluation).orElseGet(() -> evaluate(g)), signed);
+    }
+
+    /** By the present tables, also where something else was signed. */
+    InspectionResult today(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Inputs g = gather(joint, inspection, entries);
+        return judged(g, evaluate(g), Optional.empty());
+    }
+
+    private static Evaluation evaluate(Inputs g) {
+        return g.followed()
+                .map(f -> Reinspection.evaluate(
+                        f.joined(),
+                        f.before(),
+                        f.fresh(),
+                        g.conditions().beside(),
+                        g.document().book(),
+                        g.terms()))
+                .orElseGet(() -> Judge.evaluate(g.look(), g.document().book(), g.terms()));
+    }
+
+    private static InspectionResult judged(Inputs g, Evaluation evaluation, Optional<SignedDisplay.AsSigned> signed) {
+        return new InspectionResult(
+                g.document(),
+                g.look(),
+                g.terms(),
+                evaluation,
+                g.readings(),
+                g.indications(),
+                g.before(),
+                g.making(),
+                g.conditions(),
+                g.contract(),
+                signed.map(SignedDisplay.AsSigned::notes).orElse(g.notes()),
+                signed);
+    }
+
+    private Inputs gather(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        Inputs own = own(joint, inspection, entries);
+        if (inspection.follows() == null) {
+            return own;
+        }
+        InspectionEntity rejected = inspections.findById(inspection.follows()).orElseThrow();
+        Inputs before = gather(joint, rejected, this.entries.findByInspectionIdOrderBySequence(rejected.id()));
+        Reinspection.Repair repair = json.readValue(inspection.repaired(), RepairSummary.class)
+                .of(joint.unit(), before.readings(), before.indications());
+        Reinspection.Combination joined = Reinspection.join(before.look(), repair, own.look());
+        List<EntryEntity> readings = entries(joined.readings(), before.readings(), own.readings());
+        List<EntryEntity> indications = entries(joined.indications(), before.indications(), own.indications());
+        return new Inputs(
+                InspectionDocument.of(joined.look(), own.document().book()),
+                joined.look(),
+                joined.terms(before.terms(), own.terms()),
+                readings,
+                indications,
+                Stream.concat(readings.stream(), indications.stream())
+                        .filter(e -> !e.inspectionId().equals(inspection.id()))
+                        .distinct()
+                        .toList(),
+                own.making(),
+                own.conditions(),
+                own.contract(),
+                own.notes(),
+                Optional.of(new Precedent(joined, before.look(), own.look())));
+    }
+
+    private static List<EntryEntity> entries(
+            List<Reinspection.Source> sources, List<EntryEntity> before, List<EntryEntity> own) {
+        return sources.stream()
+                .map(s -> s.before() ? before.get(s.index()) : own.get(s.index()))
+                .toList();
+    }
+
+    private Inputs own(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+        WeldingRecords.State made = making.open(joint);
+        FactCollection gathered = new FactCollection(entries, joint.unit());
+        Contract contract = contract(joint, inspection, gathered.gauges);
+        ConditionsForm conditions = conditions(joint, inspection, contract);
+        List<String> notes = new ArrayList<>();
+        Joint weld = made.asFitted();
+        CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
+        Inspection look = new Inspection(
+                weld,
+                joint.unit(),
+                conditions.conditions(),
+                gathered.clear,
+                false,
+                gathered.covered,
+                gathered.readings(contract),
+                gathered.indications(contract),
+                addenda(weld, joint.unit(), book, contract.terms(), notes),
+                contract.terms().isPerToe(),
+                making.weldingRecord(made));
+        Judge.check(look, book);
+        InspectionDocument document = InspectionDocument.of(look, book);
+        // a look signed before light and access were asked keeps the verdict it was signed with
+        if (!inspection.isSigned() || conditions.saysOfViewing()) {
+            look = look.seenUnder(conditions.viewing());
+        }
+        Terms terms = new Terms(
+                guard(contract, gathered),
+                contract.deviations().stream().map(d -> d.read(joint.unit())).toList());
+        return new Inputs(
+                document,
+                look,
+                terms,
+                gathered.readings,
+                gathered.indications,
+                List.of(),
+                made,
+                conditions,
+                contract,
+                notes,
+                Optional.empty());
+    }
+
+    private static Optional<Guard> guard(Contract contract, FactCollection gathered) {
+        ContractTerms terms = contract.terms();
+        return terms.isGuarded()
+                ? Optional.of(new Guard(
+                        terms.factor(), contract.uncertainties(gathered.read), contract.uncertainties(gathered.seen)))
+                : Optional.empty();
+    }
+
+    /** What stands beside the book: of a signed look what stood then, else what stands now. */
+    private Contract contract(JointEntity joint, InspectionEntity inspection, Set<String> namedGauges) {
+        if (inspection.isSigned()) {
+            return inspection.contract() == null
+                    ? Contract.NONE
+                    : json.readValue(inspection.contract(), Contract.class).filled();
+        }
+        return new Contract(
+                jobs.terms(jobs.get(joint.jobId())),
+                deviations.standing(joint.id()).stream()
+                        .map(Deviations.DeviationView::form)
+                        .toList(),
+                gauges.named(List.copyOf(namedGauges)),
+                waivers.of(inspection.id()).stream()
+                        .map(Waivers.WaiverView::gauge)
+                        .toList());
+    }
+
+    /** The job's limits that tighten the book for this joint; a job has thick welds and thin ones. */
+    private List<Addendum> addenda(Joint weld, Unit unit, CriteriaBook book, ContractTerms terms, List<String> notes) {
+        if (terms.allLimits().isEmpty()) {
+            return List.of();
+        }
+        List<Addendum> tighter = new ArrayList<>();
+        for (Addendum a : InspectionParts.readAddenda(json.writeValueAsString(terms.allLimits()), unit)) {
+            Optional<Length> loosest = book.loosest(a.kind(), weld, unit);
+            boolean looser = a.max().isPresent()
+                    && loosest.map(l -> a.max().get().isOver(l)).orElse(false);
+            if (looser) {
+                notes.add("The contract's " + a.kind().id() + " of "
+                        + a.max().get().shownWithUnit()
+                        + " does not tighten the code here, which accepts at most "
+                        + loosest.get().in(unit).shownWithUnit() + ": the code governs.");
+            } else {
+                tighter.add(a);
+            }
+        }
+        return tighter;
+    }
+
+    /** The answers as they stand now: the clock of the welding runs by itself, and the register says which gauges hold. */
+    private ConditionsForm conditions(JointEntity joint, InspectionEntity inspection, Contract contract) {
+        ConditionsForm answered = json.readValue(inspection.conditions(), ConditionsForm.class);
+        if (inspection.isSigned()) {
+            return answered;
+        }
+        BigDecimal hours = joint.weldedAt() == null ? answered.hoursSinceWelding() : hoursSince(joint.weldedAt());
+        return answered.standing(
+                hours, gauges.hold(answered.gaugeIds(), contract.waived()).orElse(answered.inCalibration()));
+    }
+
+    /** Full tenths of an hour, so that the wait is never over too soon. */
+    private BigDecimal hoursSince(Instant welded) {
+        long minutes = Math.max(0, Duration.between(welded, clock.instant()).toMinutes());
+        BigDecimal hours = BigDecimal.valueOf(minutes).divide(BigDecimal.valueOf(60), 1, RoundingMode.DOWN);
+        return new BigDecimal(hours.stripTrailingZeros().toPlainString());
+    }
+}

@@ -1,6 +1,0 @@
-package mensor.server.inspection;
-
-import java.util.UUID;
-
-/** A look was signed: from now on it counts in the rates. */
-public record LookSigned(UUID inspectionId) {}

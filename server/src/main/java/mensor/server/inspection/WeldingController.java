@@ -1,0 +1,101 @@
+package mensor.server.inspection;
+
+import java.time.Instant;
+import java.util.UUID;
+import mensor.server.joint.Welding;
+import mensor.server.joint.WeldingForm;
+import mensor.server.people.Actor;
+import mensor.server.web.AllOptional;
+import mensor.server.welding.WeldingContent;
+import mensor.server.welding.WeldingEntry;
+import mensor.server.welding.WeldingRecords;
+import mensor.server.welding.WeldingView;
+import mensor.server.welding.WeldingViews;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is recorded of a weld before the last look. A change has the open looks at the joint judged anew. */
+@RestController
+@RequestMapping("/api/joints/{id}/making")
+class WeldingController {
+    private final WeldingRecords making;
+    private final WeldingViews views;
+    private final Welding welding;
+    private final Bench bench;
+
+    WeldingController(WeldingRecords making, WeldingViews views, Welding welding, Bench bench) {
+        this.making = making;
+        this.views = views;
+        this.welding = welding;
+        this.bench = bench;
+    }
+
+    @AllOptional
+    record WeldingEntryForm(WeldingEntry.Kind kind, WeldingContent content, Long version) {}
+
+    record WholeChange(long version, WeldingForm whole) {}
+
+    @AllOptional
+    record WeldingEnd(Instant at) {}
+
+    @GetMapping
+    WeldingView open(@PathVariable UUID id) {
+        return views.of(making.open(id), bench.looksAt(id));
+    }
+
+    @PutMapping("/entries/{entryId}")
+    @Transactional
+    WeldingView put(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID entryId,
+            @RequestBody WeldingEntryForm form) {
+        return changed(
+                id, making.put(actor, id, entryId, form.kind(), form.content(), form.version(), bench.isSigned(id)));
+    }
+
+    @DeleteMapping("/entries/{entryId}")
+    @Transactional
+    WeldingView withdraw(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID entryId,
+            @RequestParam long version) {
+        return changed(id, making.withdraw(actor, id, entryId, version, bench.isSigned(id)));
+    }
+
+    @PostMapping("/entries/{entryId}/restore")
+    @Transactional
+    WeldingView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID entryId) {
+        return changed(id, making.restore(actor, id, entryId, bench.isSigned(id)));
+    }
+
+    /** What holds for the weld as a whole. */
+    @PutMapping("/whole")
+    @Transactional
+    WeldingView whole(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WholeChange change) {
+        welding.record(actor, id, change.version(), change.whole());
+        return changed(id, making.open(id));
+    }
+
+    /** When it was last welded: the wait of delayed steels runs from it. */
+    @PutMapping("/welded")
+    @Transactional
+    WeldingView welded(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WeldingEnd welded) {
+        return changed(id, making.welded(actor, id, welded.at()));
+    }
+
+    private WeldingView changed(UUID id, WeldingRecords.State o) {
+        bench.rejudgeOpen(id);
+        return views.of(o, bench.looksAt(id));
+    }
+}

@@ -1,0 +1,245 @@
+package mensor.server.repair;
+
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import mensor.inspection.Verdict;
+import mensor.judge.Finding;
+import mensor.length.Length;
+import mensor.length.Span;
+import mensor.length.SpanSet;
+import mensor.repair.DefectPlace;
+import mensor.repair.Disposition;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.InspectionEntity;
+import mensor.server.inspection.InspectionRepository;
+import mensor.server.inspection.InspectionResult;
+import mensor.server.inspection.InspectionSigned;
+import mensor.server.job.Jobs;
+import mensor.server.record.Signatures;
+import mensor.weld.Joint;
+import mensor.weld.Named;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** With each signature: what was rejected gets its numbers, what was rejected again its next cycle; an accept closes them. */
+@Service
+class DefectRegister {
+    private final DefectRepository defects;
+    private final Holds holds;
+    private final Steps steps;
+    private final Bench bench;
+    private final Jobs jobs;
+    private final InspectionRepository inspections;
+    private final TransactionTemplate transactions;
+    private final Signatures signatures;
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    DefectRegister(
+            DefectRepository defects,
+            Holds holds,
+            Steps steps,
+            Bench bench,
+            Jobs jobs,
+            InspectionRepository inspections,
+            TransactionTemplate transactions,
+            Signatures signatures,
+            JdbcClient jdbc,
+            Clock clock) {
+        this.defects = defects;
+        this.holds = holds;
+        this.steps = steps;
+        this.bench = bench;
+        this.jobs = jobs;
+        this.inspections = inspections;
+        this.transactions = transactions;
+        this.signatures = signatures;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    @EventListener
+    @Transactional
+    public void signed(InspectionSigned look) {
+        raise(bench.openAsItStands(look.inspectionId()));
+    }
+
+    private void raise(Bench.State o) {
+        InspectionEntity look = o.inspection();
+        List<DefectEntity> before =
+                defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), look.capacity());
+        if (o.judged().evaluation().verdict() != Verdict.REJECT) {
+            String why = look.cycle() > 0
+                    ? "accepted and signed at " + look.stage()
+                    : "revision " + look.revision() + " no longer rejects it";
+            before.stream().filter(d -> !d.isClosed()).forEach(d -> {
+                d.close(why, clock.instant());
+                holds.sync(d, o.judged());
+            });
+            defects.flush();
+            return;
+        }
+        Set<DefectEntity> left = new LinkedHashSet<>(before);
+        for (DefectEntity.Raised r : raised(o)) {
+            Optional<DefectEntity> same = left.stream()
+                    .filter(d -> !d.isAcceptedAsIs() && isSame(d, r, o))
+                    .findFirst();
+            if (same.isPresent()) {
+                left.remove(same.get());
+                seenAgain(same.get(), r, look);
+                holds.sync(same.get(), o.judged());
+            } else {
+                DefectEntity fresh = fresh(o, r);
+                before.stream()
+                        .filter(d -> look.cycle() > 0 && d.cycle() > 1 && isSame(d, r, o))
+                        .findFirst()
+                        .ifPresent(d -> fresh.inCycle(d.cycle()));
+                defects.saveAndFlush(fresh);
+                holds.sync(fresh, o.judged());
+            }
+        }
+        // after a repair the rest waits for an accept, but for what a revision of this very look takes back
+        left.stream()
+                .filter(d -> !d.isClosed() && (look.cycle() == 0 || d.lookId().equals(look.amends())))
+                .forEach(d -> {
+                    d.close("revision " + look.revision() + " no longer rejects it", clock.instant());
+                    holds.sync(d, o.judged());
+                });
+        defects.flush();
+    }
+
+    private DefectEntity fresh(Bench.State o, DefectEntity.Raised r) {
+        UUID job = jobs.forSigning(o.joint().jobId()).id();
+        return new DefectEntity(
+                job,
+                o.joint().id(),
+                o.inspection().capacity(),
+                defects.lastNumber(job) + 1,
+                r,
+                signatures.signer(o.inspection().id()),
+                clock.instant());
+    }
+
+    /** A revision of the same look says the same again; a later look rejects what was repaired. */
+    private static void seenAgain(DefectEntity d, DefectEntity.Raised r, InspectionEntity look) {
+        boolean sameLook = look.amends() != null && look.amends().equals(d.lookId());
+        if (look.cycle() == 0 || sameLook && !d.isClosed()) {
+            d.seenIn(r);
+        } else {
+            d.rejectedAgain(r);
+        }
+    }
+
+    private static List<DefectEntity.Raised> raised(Bench.State o) {
+        InspectionResult judged = o.judged();
+        List<DefectEntity.Raised> raised = new ArrayList<>();
+        List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
+        for (int i = 0; i < places.size(); i++) {
+            DefectPlace p = places.get(i);
+            Finding f = judged.evaluation().finding(p.finding()).orElseThrow();
+            List<UUID> entries = Stream.concat(
+                            p.indication().stream()
+                                    .mapToObj(n -> judged.indications().get(n).id()),
+                            p.readings().stream()
+                                    .map(n -> judged.readings().get(n).id()))
+                    .toList();
+            raised.add(new DefectEntity.Raised(
+                    o.inspection().id(),
+                    i,
+                    p.finding(),
+                    p.criterion().id(),
+                    p.kind(),
+                    entries,
+                    p.span().map(s -> s.from().toString()).orElse(null),
+                    p.span().map(s -> s.to().toString()).orElse(null),
+                    p.words(judged.look(), f)));
+        }
+        return raised;
+    }
+
+    /**
+     * The first look tells a place by its kind; after a repair whatever stands in the repaired stretch is the same place, for
+     * the cycles are counted per place.
+     */
+    private boolean isSame(DefectEntity d, DefectEntity.Raised r, Bench.State o) {
+        Joint joint = o.judged().look().joint();
+        Optional<Span> now = r.from() == null
+                ? Optional.empty()
+                : Optional.of(new Span(
+                        Length.parse(r.from(), o.joint().unit()),
+                        Length.parse(r.to(), o.joint().unit())));
+        Optional<Span> then = d.place(o.joint().unit());
+        if (now.isEmpty() || then.isEmpty()) {
+            return now.isEmpty() && then.isEmpty() && d.kind().equals(r.kind());
+        }
+        boolean touches = touch(joint, now.get(), then.get());
+        if (o.inspection().cycle() == 0) {
+            return touches && d.kind().equals(r.kind());
+        }
+        return touches
+                || steps.repaired(d, o.joint().unit())
+                        .filter(s -> touch(joint, now.get(), s))
+                        .isPresent();
+    }
+
+    private static boolean touch(Joint joint, Span a, Span b) {
+        return !SpanSet.of(joint.ruler().straight(a))
+                .intersect(SpanSet.of(joint.ruler().straight(b)))
+                .isEmpty();
+    }
+
+    /** Rejects that were signed before defects had numbers get them, with what was decided on their findings. */
+    @EventListener(ApplicationReadyEvent.class)
+    public void catchUp() {
+        for (UUID look : inspections.rejectedWithoutDefects()) {
+            transactions.executeWithoutResult(t -> {
+                Bench.State o = bench.openAsItStands(look);
+                raise(o);
+                for (DefectEntity d : defects.findByLookIdOrderByPlaceIndex(look)) {
+                    decidedBefore(look, d);
+                    holds.sync(d, o.judged());
+                }
+            });
+        }
+    }
+
+    /** As it was kept when a finding was decided as a whole, with the Engineer's document where it was accepted as it is. */
+    private void decidedBefore(UUID look, DefectEntity d) {
+        jdbc.sql("select * from disposition where inspection_id = ? and finding = ?")
+                .params(look, d.finding())
+                .query((row, n) -> {
+                    Instant at =
+                            row.getObject("decided_at", OffsetDateTime.class).toInstant();
+                    Named.find(Disposition.class, row.getString("decision")).ifPresent(x -> {
+                        try {
+                            d.decide(x, row.getString("note"), false, row.getObject("decided_by", UUID.class), at);
+                            if (x == Disposition.ACCEPT_AS_IS) {
+                                d.close(
+                                        Repairs.acceptedBy(
+                                                row.getString("document_no"),
+                                                row.getString("document_by"),
+                                                row.getString("document_date")),
+                                        at);
+                            }
+                        } catch (SQLException e) {
+                            throw new IllegalStateException(e);
+                        }
+                    });
+                    return d;
+                })
+                .list();
+    }
+}

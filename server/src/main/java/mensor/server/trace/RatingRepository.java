@@ -1,6 +1,0 @@
-package mensor.server.trace;
-
-import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface RatingRepository extends JpaRepository<RatingEntity, UUID> {}

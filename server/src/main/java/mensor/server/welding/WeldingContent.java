@@ -1,0 +1,55 @@
+package mensor.server.welding;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.math.BigDecimal;
+import java.util.List;
+import mensor.server.web.AllOptional;
+
+/**
+ * What one entry of a weld's making says: the fields of its kind alone. Lengths as typed; moments as {@code
+ * 2026-05-12T08:00:00Z}.
+ *
+ * @param labelAmps the least and the most amps that the box of the rods says
+ * @param plannedFields which values of a pass were copied from the procedure and nobody measured yet
+ */
+@AllOptional
+@JsonInclude(JsonInclude.Include.NON_EMPTY)
+public record WeldingContent(
+        String at,
+        String from,
+        String to,
+        String opening,
+        String rootFace,
+        BigDecimal angle,
+        String offset,
+        String backingGap,
+        String question,
+        Boolean asWanted,
+        String depth,
+        String note,
+        String kind,
+        Integer pass,
+        String electrode,
+        String diameter,
+        BigDecimal amps,
+        BigDecimal volts,
+        String polarity,
+        String progression,
+        String technique,
+        String speed,
+        String runLength,
+        BigDecimal arcForce,
+        BigDecimal temperatureF,
+        List<String> starts,
+        List<String> stops,
+        String beadWidth,
+        Boolean cleaned,
+        String welder,
+        List<String> plannedFields,
+        List<Outing> outings,
+        List<BigDecimal> labelAmps) {
+
+    @AllOptional
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Outing(String out, String back) {}
+}

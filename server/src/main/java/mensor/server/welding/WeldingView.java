@@ -1,0 +1,90 @@
+package mensor.server.welding;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import mensor.drawing.WeldingDrawing;
+import mensor.server.joint.WeldingForm;
+import org.jspecify.annotations.Nullable;
+
+/** What is known of a weld's making, with what it comes to; {@code version} is the joint's. */
+public record WeldingView(
+        UUID jointId,
+        @Nullable UUID inspectionId,
+        long version,
+        String mark,
+        @Nullable String weldNo,
+        String inWords,
+        String units,
+        boolean fillet,
+        boolean backing,
+        @Nullable String position,
+        @Nullable String welder,
+        @Nullable Instant weldedAt,
+        boolean delayed,
+        @Nullable CopiedProcedure procedure,
+        WeldingForm whole,
+        List<MadeEntry> entries,
+        FitUpView fitUp,
+        List<DepartureView> departures,
+        List<ItemView> process,
+        List<QuestionView> questions,
+        List<RodsView> rods,
+        String apart,
+        WeldingDrawing drawing,
+        boolean signed) {
+
+    /** The procedure's passes, from which a pass is copied. */
+    public record CopiedProcedure(UUID id, String name, List<CopiedPass> passes) {}
+
+    /** A pass as the procedure says it, each value in the middle of its range, with the ranges in words. */
+    public record CopiedPass(
+            String kind,
+            String electrode,
+            String diameter,
+            @Nullable Double amps,
+            @Nullable Double volts,
+            @Nullable String polarity,
+            @Nullable String progression,
+            @Nullable String technique,
+            @Nullable String speed,
+            @Nullable Double temperatureF,
+            String ranges) {}
+
+    public record MadeEntry(
+            UUID id,
+            WeldingEntry.Kind kind,
+            WeldingContent content,
+            String by,
+            Instant at,
+            boolean withdrawn,
+            @Nullable String withdrawnWhy,
+            long version) {}
+
+    /** {@code stops}: the joint is not welded as it is; {@code raised}: the legs that gaps ask for, with their reason. */
+    public record FitUpView(boolean begun, String verdict, boolean stops, List<ItemView> items, List<String> raised) {}
+
+    public record ItemView(
+            String id,
+            String title,
+            String verdict,
+            String measured,
+            String allowed,
+            String reason,
+            @Nullable String where,
+            String citation) {}
+
+    /** What departs in a pass by its entry; without an entry it is of the record as a whole. A remark is no fault. */
+    public record DepartureView(@Nullable UUID entry, String line, boolean fault) {}
+
+    /** A question of the in-process look that can be answered. */
+    public record QuestionView(String id, String title) {}
+
+    public record RodsView(
+            UUID entry,
+            String electrode,
+            String shown,
+            boolean out,
+            boolean over,
+            @Nullable String limit) {}
+}

@@ -1,0 +1,174 @@
+package mensor.server.welding;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import mensor.drawing.WeldingDrawing;
+import mensor.inspection.InspectionItem;
+import mensor.inspection.ProcessQuestion;
+import mensor.length.Unit;
+import mensor.server.joint.JointEntity;
+import mensor.server.joint.WeldingForm;
+import mensor.server.people.People;
+import mensor.weld.Named;
+import mensor.weld.Procedure;
+import mensor.weld.ProcedurePass;
+import mensor.weld.Range;
+import mensor.weld.RodClock;
+import mensor.weld.Stagger;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes what is shown of a weld's making. */
+@Component
+public class WeldingViews {
+    private static final double MM_PER_INCH = 25.4;
+
+    private final People people;
+    private final JsonMapper json;
+
+    WeldingViews(People people, JsonMapper json) {
+        this.people = people;
+        this.json = json;
+    }
+
+    /**
+     * The looks at the weld.
+     *
+     * @param signed one of them is signed, so that the fit-up stands
+     * @param latest where the bench opens
+     */
+    public record InspectionState(boolean signed, @Nullable UUID latest) {}
+
+    public WeldingView of(WeldingRecords.State o, InspectionState looks) {
+        Map<UUID, String> names = new HashMap<>();
+        people.all().forEach(p -> names.put(p.id(), p.name()));
+        JointEntity j = o.joint();
+        return new WeldingView(
+                j.id(),
+                looks.latest(),
+                j.version(),
+                j.mark(),
+                j.weldNo(),
+                o.asFitted().inWords(),
+                j.units(),
+                o.asFitted().isFillet(),
+                o.asFitted().backing().orElse(false),
+                j.position(),
+                j.welder(),
+                j.weldedAt(),
+                o.asFitted().delayed().orElse(false),
+                o.procedure().map(p -> procedure(j.procedureId(), p)).orElse(null),
+                json.readValue(j.welding(), WeldingForm.class),
+                o.entries().stream().map(e -> entry(e, names)).toList(),
+                new WeldingView.FitUpView(
+                        o.isFitUpBegun(),
+                        o.fitUp().verdict().id(),
+                        o.isFitUpBegun() && o.fitUp().stops(),
+                        o.fitUp().items().stream().map(WeldingViews::item).toList(),
+                        o.fitUp().raised().stream().map(r -> r.reason()).toList()),
+                o.departures().stream()
+                        .map(d -> new WeldingView.DepartureView(
+                                d.pass() < 0
+                                        ? null
+                                        : o.passes().get(d.pass()).entry().id(),
+                                d.line(),
+                                d.fault()))
+                        .toList(),
+                o.process().stream().map(WeldingViews::item).toList(),
+                Arrays.stream(ProcessQuestion.values())
+                        .filter(q -> !q.isGrooveOnly() || !o.asFitted().isFillet())
+                        .map(q -> new WeldingView.QuestionView(q.id(), q.title()))
+                        .toList(),
+                o.rods().stream().map(r -> rods(r, o)).toList(),
+                o.apart().in(j.unit()).shown(),
+                WeldingDrawing.of(
+                        o.asFitted().ruler(),
+                        j.unit(),
+                        o.asFitted().gaps(),
+                        o.readings().stream().map(WeldingRecords.Read::what).toList(),
+                        o.loggedPasses(),
+                        Stagger.stacked(o.loggedPasses(), o.asFitted().ruler(), o.apart()),
+                        o.answers().stream().map(WeldingRecords.Read::what).toList()),
+                looks.signed());
+    }
+
+    private WeldingView.MadeEntry entry(WeldingEntry e, Map<UUID, String> names) {
+        return new WeldingView.MadeEntry(
+                e.id(),
+                e.kind(),
+                json.readValue(e.content(), WeldingContent.class),
+                names.getOrDefault(e.enteredBy(), ""),
+                e.enteredAt(),
+                e.isWithdrawn(),
+                e.withdrawnWhy(),
+                e.version());
+    }
+
+    private static WeldingView.ItemView item(InspectionItem i) {
+        return new WeldingView.ItemView(
+                i.id(),
+                i.title(),
+                i.verdict().id(),
+                i.measured(),
+                i.allowed(),
+                i.reason(),
+                i.where().map(s -> s.shown()).orElse(null),
+                i.citation());
+    }
+
+    private static WeldingView.RodsView rods(WeldingRecords.Read<RodClock> r, WeldingRecords.State o) {
+        RodClock c = r.what();
+        return new WeldingView.RodsView(
+                r.entry().id(),
+                c.electrode(),
+                c.shown(o.now()),
+                c.isOut(),
+                c.isOver(o.now()),
+                RodClock.limit(c.electrode())
+                        .map(l -> Range.plain(l.toMinutes() / 60.0) + " h")
+                        .orElse(null));
+    }
+
+    private static WeldingView.CopiedProcedure procedure(UUID id, Procedure p) {
+        return new WeldingView.CopiedProcedure(
+                id, p.name(), p.passes().stream().map(w -> pass(p, w)).toList());
+    }
+
+    private static WeldingView.CopiedPass pass(Procedure p, ProcedurePass w) {
+        boolean inch = p.units() == Unit.INCH;
+        String unit = inch ? "in/min" : "mm/min";
+        Optional<Range> travel =
+                w.travel().map(t -> inch ? new Range(t.low() / MM_PER_INCH, t.high() / MM_PER_INCH) : t);
+        StringBuilder ranges = new StringBuilder(w.rod());
+        w.ampsOrRods().ifPresent(r -> ranges.append(", ").append(r.shown("A")));
+        w.volts().ifPresent(r -> ranges.append(", ").append(r.shown("V")));
+        travel.ifPresent(r -> ranges.append(", ").append(new Range(round(r.low()), round(r.high())).shown(unit)));
+        return new WeldingView.CopiedPass(
+                w.kind().id(),
+                w.electrode(),
+                w.diameter().shownWithUnit(),
+                w.ampsOrRods().map(WeldingViews::middle).orElse(null),
+                w.volts().map(WeldingViews::middle).orElse(null),
+                w.polarity().map(Named::id).orElse(null),
+                p.progression().map(Named::id).orElse(null),
+                w.technique()
+                        .or(() -> p.stringerOnly() ? Optional.of(mensor.weld.Technique.STRINGER) : Optional.empty())
+                        .map(Named::id)
+                        .orElse(null),
+                travel.map(t -> Range.plain(middle(t)) + " " + unit).orElse(null),
+                p.preheatF().isPresent() ? p.preheatF().getAsDouble() : null,
+                ranges.toString());
+    }
+
+    private static double middle(Range r) {
+        return round((r.low() + r.high()) / 2);
+    }
+
+    private static double round(double d) {
+        return Math.round(d * 10) / 10.0;
+    }
+}

@@ -1,0 +1,61 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** The rates over 100,000 rejected places on 25,000 signed welds. The number stands in docs/performance.md; the bound here is wide. */
+@ExtendWith(RunningMensor.class)
+class RejectRatesSpeedTest {
+    private static final int WELDS = 25_000;
+
+    @Test
+    void aHundredThousandIndications() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String look = ines.look("RS-1");
+        String joint = ines.jointOf(look);
+        JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
+        db.update(
+                "insert into inspection (id, joint_id, stage, capacity, revision, state, started_at, conditions, verdict, rejects,"
+                        + " todos, entry_count, changes, version) select cast(lpad(x, 32, '0') as uuid), '" + joint
+                        + "', 'final', 'QC', 2, 'SIGNED', now(), '{}', 'reject', 4, 0, 4, 0, 0 from system_range(1, "
+                        + WELDS + ")");
+        try {
+            db.update("insert into look_tally select cast(lpad(x, 32, '0') as uuid), '" + joint
+                    + "', 'S' || mod(x, 40), 'W-' || mod(x, 7), mod(x, 4) || 'F', 'E7018', 609.6, 4,"
+                    + " dateadd('day', -mod(x, 700), now()) from system_range(1, " + WELDS + ")");
+            db.update("insert into place_tally select random_uuid(), cast(lpad(x, 32, '0') as uuid),"
+                    + " case mod(y, 4) when 0 then 'slag' when 1 then 'undercut' when 2 then 'porosity' else 'overlap' end,"
+                    + " case mod(x + y, 3) when 0 then 'current-low' when 1 then 'work-angle' else 'cleanliness' end, 1"
+                    + " from system_range(1, " + WELDS + ") a(x) cross join system_range(1, 4) b(y)");
+            // each question anew: the database remembers the answer to the last one
+            double list = 0;
+            double one = 0;
+            for (String by : new String[] {"welder", "procedure", "position", "electrode"}) {
+                list = Math.max(
+                        list, milliseconds(() -> ines.get("/api/rates?by=" + by).expect(200)));
+            }
+            for (String row :
+                    new String[] {"welder&key=S7", "position&key=1F", "electrode&key=E7018", "procedure&key=W-3"}) {
+                one = Math.max(
+                        one,
+                        milliseconds(() -> ines.get("/api/rates/one?by=" + row).expect(200)));
+            }
+            System.out.printf(
+                    "rates over 100,000 places, the slowest of four: a list %.0f ms, one opened %.0f ms%n", list, one);
+            assertThat(list).isLessThan(2_000);
+            assertThat(one).isLessThan(3_000);
+        } finally {
+            db.update("delete from look_tally where joint_id = '" + joint + "'");
+            db.update("delete from inspection where joint_id = '" + joint + "' and revision = 2");
+        }
+    }
+
+    private static double milliseconds(Runnable question) {
+        long begun = System.nanoTime();
+        question.run();
+        return (System.nanoTime() - begun) / 1e6;
+    }
+}
