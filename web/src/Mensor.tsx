@@ -12,15 +12,15 @@ const BenchPage = lazy(() => import("./bench/BenchPage"));
 const Jobs = lazy(() => import("./jobs/Jobs"));
 const Procedures = lazy(() => import("./procedures/Procedures"));
 const Gauges = lazy(() => import("./gauges/Gauges"));
-const MakingPage = lazy(() => import("./making/MakingPage"));
+const WeldingRecordPage = lazy(() => import("./welding-record/WeldingRecordPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
 const NotePage = lazy(() => import("./causes/NotePage"));
-const Rates = lazy(() => import("./rates/Rates"));
+const RejectRates = lazy(() => import("./reject-rates/RejectRates"));
 const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
-const Books = lazy(() => import("./books/Books"));
+const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
 
 export function Mensor() {
@@ -48,21 +48,21 @@ export function Mensor() {
         <Route path="/joints/new" element={<SetUp />} />
         <Route path="/joints/:id" element={<SetUp />} />
         <Route path="/inspections/:id" element={<BenchPage />} />
-        <Route path="/joints/:id/making" element={<MakingPage />} />
+        <Route path="/joints/:id/welding-record" element={<WeldingRecordPage />} />
         <Route path="/joints/:id/history" element={<HistoryPage />} />
         <Route path="/joints/:id/plan" element={<PlanPage />} />
         <Route path="/inspections/:id/sheet" element={<SheetPage />} />
         <Route path="/inspections/:id/note" element={<NotePage />} />
         <Route path="/repairs" element={<RepairsPage />} />
         <Route path="/defects/:id" element={<TicketPage />} />
-        <Route path="/rates" element={<Rates />} />
+        <Route path="/reject-rates" element={<RejectRates />} />
         <Route path="/jobs" element={<Jobs />} />
         <Route path="/jobs/:id" element={<Jobs />} />
         <Route path="/procedures" element={<Procedures />} />
         <Route path="/procedures/:id" element={<Procedures />} />
         <Route path="/gauges" element={<Gauges />} />
-        <Route path="/books" element={<Books />} />
-        <Route path="/books/:id" element={<Books />} />
+        <Route path="/criteria" element={<CriteriaPages />} />
+        <Route path="/criteria/:id" element={<CriteriaPages />} />
         <Route path="/people" element={<People />} />
         <Route path="*" element={<Worklist />} />
       </Routes>

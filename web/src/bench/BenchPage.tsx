@@ -9,13 +9,13 @@ import { SectionView } from "../lib/SectionView";
 import { StripView, type Drawn } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
 import { CausesPanel } from "../causes/CausesPanel";
-import { Beside } from "./Beside";
-import { BookPanel } from "./BookPanel";
-import { FitUpWord } from "../making/FitUpPanel";
-import { PassesPanel } from "../making/PassesPanel";
+import { Beside } from "./CodeComparison";
+import { CriteriaPanel } from "./CriteriaPanel";
+import { FitUpWord } from "../welding-record/FitUpPanel";
+import { PassesPanel } from "../welding-record/PassesPanel";
 import { RepairPanel } from "../repair/RepairPanel";
 import { EnteredPanel } from "./EnteredPanel";
-import { EntryDock, type Editing, type Touched } from "./EntryDock";
+import { EntryDock, type Editing, type GaugeUse } from "./EntryDock";
 import { NotTaken } from "./NotTaken";
 import { PhotoDialog } from "./PhotoDialog";
 import { Tower } from "./Tower";
@@ -43,7 +43,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const doing = useDoing(bench);
   const rejected = bench.state === "SIGNED" && bench.evaluation.verdict === "reject";
   const [cursor, setCursor] = useState(() => firstPlace(bench));
-  const [touched, setTouched] = useState<Touched>({ place: "", touch: 0 });
+  const [touched, setGaugeUse] = useState<GaugeUse>({ place: "", touch: 0 });
   const [tab, setTab] = useState<Tab>(rejected && actor.role !== "INSPECTOR" ? "repair" : "book");
   const [narrow, setNarrow] = useState<"section" | "book">("book");
   const [editing, setEditing] = useState<Editing>();
@@ -77,7 +77,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   }, [bench, chosen]);
   const touch = (mm: number) => {
     setCursor(mm);
-    setTouched({ place: showPlace(mm, units), touch: touched.touch + 1 });
+    setGaugeUse({ place: showPlace(mm, units), touch: touched.touch + 1 });
   };
   const putRight = (w: Waiting) => {
     if (w.step.do === "put") setEditing({ ...w.step.entry, ...(w.step.version === undefined ? {} : { version: w.step.version }), waiting: w.key });
@@ -87,7 +87,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
     }
   };
   const outbox = useOutbox();
-  const step = mayChange ? bench.walk[later % Math.max(1, bench.walk.length)] : undefined;
+  const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
   const j = bench.joint;
   return (
     <div className="app">
@@ -99,14 +99,14 @@ function BenchScreen({ bench }: { bench: Bench }) {
         <span className="what">
           {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`].filter(Boolean).join(" · ")}
         </span>
-        {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/making`}>fit-up and passes</Link>}
+        {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link>}
         {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/history`}>history</Link>}
         {mayChange && <Link className="small way" to={`/joints/${j.id}`}>change joint</Link>}
       </TopBar>
       <main className="bench">
         <Tower bench={bench} doing={doing} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} {...(bench.again ? { worked: bench.again.spans, lookedAt: bench.again.lookedAt } : {})} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
+          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} {...(bench.again ? { worked: bench.again.spans, inspectedAt: bench.again.inspectedAt } : {})} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
         </section>
         <div className={`lower only-${narrow}${tab === "beside" || tab === "causes" ? " beside-open" : ""}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
@@ -122,11 +122,11 @@ function BenchScreen({ bench }: { bench: Bench }) {
               </div>
             </div>
           </section>
-          <section className="card panel book-panel">
+          <section className="card panel criteria-panel">
             <header role="tablist">
               <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>Acceptance criteria</button>
               <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Entries ({standing.length})</button>
-              <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.making.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
+              <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
               {(rejected || bench.again) && <button type="button" role="tab" className="tab" aria-selected={tab === "repair"} onClick={() => setTab("repair")}>Repair</button>}
               {actor.role !== "VIEWER" && <button type="button" role="tab" className="tab" aria-selected={tab === "causes"} onClick={() => setTab("causes")}>Causes</button>}
               <span style={{ flex: 1 }} />
@@ -134,15 +134,15 @@ function BenchScreen({ bench }: { bench: Bench }) {
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
-              {tab === "book" && <BookPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />}
+              {tab === "book" && <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />}
               {tab === "beside" && <Beside bench={bench} />}
               {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}
               {tab === "passes" && (
                 <>
                   <p className="small" style={{ margin: "8px 0" }}>
-                    Fit-up: {bench.making.fitUp.begun ? <FitUpWord making={bench.making} /> : <span className="quiet">not inspected</span>} · <Link to={`/joints/${j.id}/making`}>fit-up and passes</Link> · <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
+                    Fit-up: {bench.welding.fitUp.begun ? <FitUpWord welding={bench.welding} /> : <span className="quiet">not inspected</span>} · <Link to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link> · <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
                   </p>
-                  <PassesPanel making={bench.making} mayRecord={actor.role !== "VIEWER"} brief />
+                  <PassesPanel welding={bench.welding} mayRecord={actor.role !== "VIEWER"} brief />
                 </>
               )}
               {tab === "causes" && <CausesPanel bench={bench} />}

@@ -127,7 +127,7 @@ describe("recording", () => {
     fill("At", "5");
     fireEvent.click(screen.getByText("Store the change"));
     await waitFor(() => expect(done).toHaveBeenCalled());
-    expect(puts(sent)[0]).toEqual({ method: "PUT", path: "/api/inspections/look-1/entries/e7", body: { kind: "INDICATION", content: { kind: "crack", at: "5" }, version: 4 } });
+    expect(puts(sent)[0]).toEqual({ method: "PUT", path: "/api/inspections/inspection-1/entries/e7", body: { kind: "INDICATION", content: { kind: "crack", at: "5" }, version: 4 } });
   });
 
   it("says where a blade stops going with one touch", async () => {
@@ -146,7 +146,7 @@ describe("a gauge that types", () => {
   const field = (label: string) => screen.getByLabelText(label) as HTMLInputElement;
 
   it("goes from reading to reading, records the station and goes on to the next", async () => {
-    const b = bench({ walk: [{ kind: "STATION", from: 304.8, to: 304.8, place: "12", criterion: "size", words: "Read the legs at 12", line: "leg 12 " }] });
+    const b = bench({ guide: [{ kind: "STATION", from: 304.8, to: 304.8, place: "12", criterion: "size", words: "Read the legs at 12", line: "leg 12 " }] });
     const moved = vi.fn();
     const { sent } = renderWith(dock(b, { onCursor: moved }), { PUT: () => ({ json: b }) });
     fireEvent.keyDown(document.body, { key: "l" });
@@ -201,7 +201,7 @@ describe("a gauge that types", () => {
     await waitFor(() => expect(field("At").value).toBe("3 1/2"));
   });
 
-  it("is told from a hand, whose Enter records what is there", async () => {
+  it("is notified from a hand, whose Enter records what is there", async () => {
     const b = bench();
     const { sent } = renderWith(dock(b), { PUT: () => ({ json: b }) });
     fireEvent.keyDown(document.body, { key: "l" });

@@ -19,7 +19,7 @@ import { UndoRedo } from "./UndoRedo";
 import { saidOf, useBusy, type Doing } from "./useBench";
 
 /** A place touched on the strip; each touch has a number of its own. */
-export type Touched = { place: string; touch: number };
+export type GaugeUse = { place: string; touch: number };
 
 /** An entry that is changed, or one that was not taken and is put right: that one has no version yet. */
 export type Editing = NewEntry & { version?: number; waiting?: string };
@@ -27,7 +27,7 @@ export type Editing = NewEntry & { version?: number; waiting?: string };
 type Props = {
   bench: Bench;
   doing: Doing;
-  touched: Touched;
+  touched: GaugeUse;
   cursor: number;
   editing?: Editing;
   drawn?: Drawn;
@@ -91,7 +91,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
     focus(Object.keys(start).length > 0 && empty ? `#dock-${empty.name}` : "[data-first]");
   };
 
-  const go = (step: Bench["walk"][number]) => {
+  const go = (step: Bench["guide"][number]) => {
     if (step.from !== undefined) onCursor(step.to === undefined ? step.from : (step.from + step.to) / 2);
     if (step.kind === "STATION") {
       const k = here.find((x) => x.id === (bench.joint.blade ? "legs" : "crown"));
@@ -101,7 +101,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
       const e = bench.entries.find((x) => x.id === step.entry);
       if (e) onEdit(e);
     }
-    if (step.kind === "LOOK") document.querySelector<HTMLElement>(`[data-none="${step.criterion}"]`)?.focus();
+    if (step.kind === "INSPECT") document.querySelector<HTMLElement>(`[data-none="${step.criterion}"]`)?.focus();
   };
 
   useEffect(() => {
@@ -122,9 +122,9 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
         setRun(undefined);
         onDrawn(undefined);
       }
-      if (e.key === "g" && bench.walk.length > 0) {
+      if (e.key === "g" && bench.guide.length > 0) {
         e.preventDefault();
-        const step = bench.walk[later % bench.walk.length];
+        const step = bench.guide[later % bench.guide.length];
         if (step) go(step);
         return;
       }
@@ -215,7 +215,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
       (x: unknown) => setFault(x),
     );
   };
-  const repaired = bench.again?.lookedAt.find((s) => cursor >= s.from && cursor <= s.to) ?? bench.again?.lookedAt[0];
+  const repaired = bench.again?.inspectedAt.find((s) => cursor >= s.from && cursor <= s.to) ?? bench.again?.inspectedAt[0];
   const along = repaired ? { from: showPlace(repaired.from, units), to: showPlace(repaired.to, units) } : { from: "0", to: bench.joint.form.length ?? "" };
   const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, along.from, along.to).slice(0, 1);
   const photoOf = editing && !editing.waiting ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` } : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
@@ -302,7 +302,7 @@ function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
             </button>
           ))}
           <label className="step">
-            every <input className="text" aria-label={`Stations every, ${units}`} value={run.step} placeholder="walk" onChange={(e) => onRun({ ...run, step: e.target.value })} /> {run.step !== "" && units}
+            every <input className="text" aria-label={`Stations every, ${units}`} value={run.step} placeholder="next" onChange={(e) => onRun({ ...run, step: e.target.value })} /> {run.step !== "" && units}
           </label>
         </>
       )}
@@ -317,7 +317,7 @@ function nextAt(at: string, step: string, bench: Bench): string {
   const now = placeOf(at, units);
   const by = placeOf(step, units);
   if (now !== undefined && by !== undefined && by > 0) return now + by > bench.strip.length + 0.01 ? "" : showPlace(now + by, units, 16);
-  return bench.walk.find((s) => s.kind === "STATION" && s.place !== at && (s.from ?? 0) > (now ?? -1))?.place ?? "";
+  return bench.guide.find((s) => s.kind === "STATION" && s.place !== at && (s.from ?? 0) > (now ?? -1))?.place ?? "";
 }
 
 function defaults(spec: KindSpec, bench: Bench): Typed {

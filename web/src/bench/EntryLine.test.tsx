@@ -12,8 +12,8 @@ function line(answer: unknown[]) {
   freshTablet();
   const b = bench();
   const view = renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, {
-    "POST /api/inspections/look-1/lines": () => ({ json: answer }),
-    "POST /api/inspections/look-1/entries": () => ({ json: bench({ version: 4 }) }),
+    "POST /api/inspections/inspection-1/lines": () => ({ json: answer }),
+    "POST /api/inspections/inspection-1/entries": () => ({ json: bench({ version: 4 }) }),
   });
   const input = screen.getByLabelText<HTMLInputElement>("Entry line", { selector: "input" });
   return { ...view, input, stored: () => view.sent.filter((s) => s.path.endsWith("/entries")) };

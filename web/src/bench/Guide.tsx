@@ -1,20 +1,20 @@
 import { useState } from "react";
-import type { Bench, WalkStep } from "../lib/api";
+import type { Bench, GuideStep } from "../lib/api";
 
-type Props = { bench: Bench; later: number; onLater: (n: number) => void; onGo: (step: WalkStep) => void };
+type Props = { bench: Bench; later: number; onLater: (n: number) => void; onGo: (step: GuideStep) => void };
 
 /** What the walk proposes next; a touch goes there, "later" shows the one after it. */
 export function Guide({ bench, later, onLater, onGo }: Props) {
-  const step = bench.walk[later % Math.max(1, bench.walk.length)];
+  const step = bench.guide[later % Math.max(1, bench.guide.length)];
   const [seen, setSeen] = useState<string>();
   if (!step) return null;
   return (
     <span className="guide" role="group" aria-label="Next to inspect">
       <button type="button" className="go" data-step={step.kind} onClick={() => { setSeen(step.words); onGo(step); }}>
-        <span className="small">Walk, {bench.walk.length} left <kbd>G</kbd></span>
+        <span className="small">Walk, {bench.guide.length} left <kbd>G</kbd></span>
         <b>{step.words}</b>
       </button>
-      {bench.walk.length > 1 && <button type="button" className="square" aria-label="Later: show the next step" title="later" onClick={() => onLater((later + 1) % bench.walk.length)}>›</button>}
+      {bench.guide.length > 1 && <button type="button" className="square" aria-label="Later: show the next step" title="later" onClick={() => onLater((later + 1) % bench.guide.length)}>›</button>}
       <span className="unseen" role="status">{seen}</span>
     </span>
   );

@@ -1,15 +1,15 @@
 import { useRef, useState } from "react";
-import { api, saidBy, type Bench, type Squeeze } from "../lib/api";
+import { api, saidBy, type Bench, type GaugeReading } from "../lib/api";
 import { placeOf } from "../lib/place";
 import { typeLikeAGauge } from "./typing";
 
 /** A stand-in for a digital gauge: it squeezes a made-up weld and types what it shows into the reading in focus. */
 export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string; onClose: () => void }) {
-  const [last, setLast] = useState<Squeeze & { measure: string }>();
+  const [last, setLast] = useState<GaugeReading & { measure: string }>();
   const [fault, setFault] = useState<unknown>();
   const number = useRef(0);
   const field = useRef<HTMLInputElement>(undefined);
-  const squeeze = async () => {
+  const read = async () => {
     const input = field.current ?? (document.activeElement as HTMLInputElement);
     const measure = input?.dataset?.["measure"];
     setFault(undefined);
@@ -19,7 +19,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
     }
     try {
       number.current += 1;
-      const s = await api.squeeze(bench.id, measure, placeOf(at, bench.joint.units) ?? 0, number.current);
+      const s = await api.read(bench.id, measure, placeOf(at, bench.joint.units) ?? 0, number.current);
       setLast({ ...s, measure });
       input.focus();
       typeLikeAGauge(input, s.text);
@@ -43,9 +43,9 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
           const active = document.activeElement;
           field.current = active instanceof HTMLInputElement ? active : undefined;
         }}
-        onClick={() => void squeeze()}
+        onClick={() => void read()}
       >
-        Squeeze
+        GaugeReading
       </button>
       <span className="small" style={{ flex: 1 }}>
         {fault !== undefined ? <span className="fault">{saidBy(fault)}</span> : last && <>the weld is {last.truth} there{last.misSeated && <b className="hint"> · badly seated: read again</b>}</>}

@@ -99,7 +99,7 @@ function Noted({ word, field, value, hint, disabled, onNote }: { word: string; f
 function Wait({ bench, disabled, onAnswer }: { bench: Bench; disabled: boolean; onAnswer: (c: Partial<Conditions>) => void }) {
   const stands = bench.conditions.hoursSinceWelding;
   const [hours, setHours] = useState(stands === undefined ? "" : String(stands));
-  if (bench.making.weldedAt)
+  if (bench.welding.weldedAt)
     return (
       <div className="item">
         <span>Since welding</span>

@@ -3,7 +3,7 @@ import { useNavigate } from "react-router";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
 import { VerdictMark } from "../lib/VerdictMark";
-import { AmendDialog, HandOverDialog, seenInWords, SignDialog, WalkDialog } from "./dialogs";
+import { AmendDialog, HandOverDialog, seenInWords, SignDialog, FullLengthDialog } from "./dialogs";
 import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
 import { useBusy, useWaiting, type Doing } from "./useBench";
@@ -15,7 +15,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const navigate = useNavigate();
   const busy = useBusy(bench.id);
   const { waiting } = useWaiting(bench.id);
-  const [dialog, setDialog] = useState<"walk" | "sign" | "hand" | "amend">();
+  const [dialog, setDialog] = useState<"full-length" | "sign" | "hand" | "amend">();
   const [fault, setFault] = useState<unknown>();
   const looks = actor.role === "INSPECTOR";
   const open = bench.state === "OPEN";
@@ -68,11 +68,11 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         <GaugeFaults bench={bench} />
         {open ? (
           <>
-            {bench.making.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
-            {!bench.making.fitUp.stops && bench.making.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
+            {bench.welding.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
+            {!bench.welding.fitUp.stops && bench.welding.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
             {bench.again && (
               <p className="small again">
-                <b>Look {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.lookAt}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the inspection before stands.
+                <b>Look {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the inspection before stands.
               </p>
             )}
             <Ready bench={bench} doing={doing} disabled={!looks} />
@@ -104,7 +104,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         {bench.handovers.map((h) => (
           <p key={h.at} className="small quiet">
             {h.from} handed over to {h.to}
-            {h.looked && `, looked at ${h.looked}`}
+            {h.inspected && `, inspected at ${h.inspected}`}
             {h.note && `: “${h.note}”`}
           </p>
         ))}
@@ -114,7 +114,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
       </div>
       <div className="acts">
         {open && looks && clearable.length > 1 && (
-          <button type="button" className="btn" onClick={() => setDialog("walk")}>
+          <button type="button" className="btn" onClick={() => setDialog("full-length")}>
             Walked it: none seen …
           </button>
         )}
@@ -139,7 +139,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         )}
         {!open && <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/joints/${bench.joint.id}/report`} target="_blank" rel="noreferrer">Report (PDF)</a>}
       </div>
-      {dialog === "walk" && <WalkDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />}
+      {dialog === "full-length" && <FullLengthDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />}
       {dialog === "sign" && <SignDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "hand" && <HandOverDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "amend" && <AmendDialog bench={bench} onClose={() => setDialog(undefined)} onAmended={(id) => navigate(`/inspections/${id}`)} />}

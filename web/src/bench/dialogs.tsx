@@ -19,7 +19,7 @@ function Dialog({ title, children, onClose }: { title: string; children: ReactNo
 }
 
 /** One confirmation after the walk; nothing is ticked beforehand, each item can be left out. */
-export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doing }) {
+export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doing: Doing }) {
   const items = bench.evaluation.todo.filter((t) => t.clearable);
   const [ticked, setTicked] = useState<string[]>([]);
   const [fault, setFault] = useState("");
@@ -28,15 +28,15 @@ export function WalkDialog({ bench, doing, onClose }: DialogProps & { doing: Doi
   const confirm = async () => {
     try {
       const entries = ticked.map((criterion) => ({ id: newId(), kind: "CLEAR" as const, content: { criterion } }));
-      await doing.act({ do: "putAll", entries }, `${bench.again ? bench.again.lookAt : "full length"} inspected, none seen of ${ticked.length}`);
+      await doing.act({ do: "putAll", entries }, `${bench.again ? bench.again.inspectAlong : "full length"} inspected, none seen of ${ticked.length}`);
       onClose();
     } catch (e) {
       setFault(saidBy(e));
     }
   };
   return (
-    <Dialog title={bench.again ? `${bench.again.lookAt} inspected, both toes` : "Full length inspected, both toes"} onClose={onClose}>
-      <p style={{ marginTop: 0 }}>Tick what you inspected for along {bench.again ? bench.again.lookAt : "the whole weld"} and did not see. What you leave out stays to be inspected.</p>
+    <Dialog title={bench.again ? `${bench.again.inspectAlong} inspected, both toes` : "Full length inspected, both toes"} onClose={onClose}>
+      <p style={{ marginTop: 0 }}>Tick what you inspected for along {bench.again ? bench.again.inspectAlong : "the whole weld"} and did not see. What you leave out stays to be inspected.</p>
       <button type="button" className="pick" aria-pressed={all} style={{ width: "100%", marginBottom: 8 }} onClick={() => setTicked(all ? [] : items.map((t) => t.id))}>
         None seen of all {items.length}
       </button>
@@ -114,13 +114,13 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
   const people = useQuery({ queryKey: ["people"], queryFn: api.people });
   const [to, setTo] = useState("");
   const [note, setNote] = useState("");
-  const [looked, setLooked] = useState("");
+  const [inspected, setInspected] = useState("");
   const [fault, setFault] = useState("");
   const change = useChange(bench.id);
   const inspectors = (people.data ?? []).filter((p) => p.role === "INSPECTOR" && p.id !== actor.id);
   const hand = async () => {
     try {
-      await change.mutateAsync(() => api.handOver(bench.id, { to, note, ...lookedOf(looked) }));
+      await change.mutateAsync(() => api.handOver(bench.id, { to, note, ...inspectedOf(inspected) }));
       onClose();
     } catch (e) {
       setFault(saidBy(e));
@@ -140,7 +140,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
       </div>
       <div className="field" style={{ marginTop: 10 }}>
         <label htmlFor="looked">Inspected so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
-        <input id="looked" className="text" value={looked} placeholder={`0-${bench.joint.form.length ?? ""}`} onChange={(e) => setLooked(e.target.value)} />
+        <input id="looked" className="text" value={inspected} placeholder={`0-${bench.joint.form.length ?? ""}`} onChange={(e) => setInspected(e.target.value)} />
       </div>
       {bench.seenBy.length > 0 && (
         <ul className="small">
@@ -161,9 +161,9 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
 }
 
 /** "0-12" as the stretch that was looked at. */
-function lookedOf(text: string): { lookedFrom?: string; lookedTo?: string } {
+function inspectedOf(text: string): { inspectedFrom?: string; inspectedTo?: string } {
   const span = spansOf(text)?.[0];
-  return span ? { lookedFrom: span.from, ...(span.to === undefined ? {} : { lookedTo: span.to }) } : {};
+  return span ? { inspectedFrom: span.from, ...(span.to === undefined ? {} : { inspectedTo: span.to }) } : {};
 }
 
 export function seenInWords(s: Bench["seenBy"][number]): string {

@@ -5,7 +5,7 @@ import type { Causes, Bench } from "../lib/api";
 import { bench, finding } from "../test/bench";
 import { renderWith, WithDoing } from "../test/render";
 import { CausesPanel } from "../causes/CausesPanel";
-import { BookPanel } from "./BookPanel";
+import { CriteriaPanel } from "./CriteriaPanel";
 import { EnteredPanel } from "./EnteredPanel";
 import { Tower } from "./Tower";
 
@@ -21,9 +21,9 @@ const rejected = (): Bench =>
     },
   });
 
-function OneBook({ bench: b }: { bench: Bench }) {
+function OneCode({ bench: b }: { bench: Bench }) {
   const [open, setOpen] = useState<string>();
-  return <BookPanel bench={b} open={open} onOpen={setOpen} onCauses={() => undefined} />;
+  return <CriteriaPanel bench={b} open={open} onOpen={setOpen} onCauses={() => undefined} />;
 }
 
 const tower = (b: Bench) => <WithDoing bench={b}>{(doing) => <Tower bench={b} doing={doing} />}</WithDoing>;
@@ -52,7 +52,7 @@ const traced: Causes = {
 
 describe("what the code says", () => {
   it("puts what rejects first and opens it to arithmetic, clause and causes", async () => {
-    const { container } = renderWith(<OneBook bench={rejected()} />, { "GET /api/inspections/look-1/causes": () => ({ json: traced }) });
+    const { container } = renderWith(<OneCode bench={rejected()} />, { "GET /api/inspections/inspection-1/causes": () => ({ json: traced }) });
     expect(container.querySelector(".finding")?.getAttribute("data-criterion")).toBe("undercut");
     fireEvent.click(screen.getByText("Undercut: rejects"));
     expect(screen.getByLabelText("Arithmetic").textContent).toBe("web toe 3–9");
@@ -64,7 +64,7 @@ describe("what the code says", () => {
 });
 
 describe("the causes of a weld", () => {
-  const answers = { "GET /api/inspections/look-1/causes": () => ({ json: traced }), PUT: () => ({ json: traced }) };
+  const answers = { "GET /api/inspections/inspection-1/causes": () => ({ json: traced }), PUT: () => ({ json: traced }) };
 
   it("stand with what they have in common, what inspection cannot see, and what was ruled out", async () => {
     renderWith(<CausesPanel bench={rejected()} />, answers);
@@ -76,7 +76,7 @@ describe("the causes of a weld", () => {
     expect(screen.queryByText("tall, ropy bead")).toBeNull();
   });
 
-  it("take a sign, looked for and not seen, into the welding record", async () => {
+  it("take a sign, inspected for and not seen, into the welding record", async () => {
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, answers);
     fireEvent.click(await screen.findByText("Check for a sign (2)"));
     fireEvent.click(within(screen.getByLabelText("tall, ropy bead")).getByText("not"));
@@ -156,6 +156,6 @@ describe("what was record", () => {
     const { sent } = renderWith(<WithDoing bench={b}>{(doing) => <EnteredPanel bench={b} doing={doing} mayChange onEdit={() => undefined} />}</WithDoing>, { POST: () => ({ json: b }) });
     expect(screen.getByText(/taken off by Ines Marl/)).toBeTruthy();
     fireEvent.click(screen.getByText("undo"));
-    await waitFor(() => expect(sent[0]?.path).toBe("/api/inspections/look-1/entries/e1/restore"));
+    await waitFor(() => expect(sent[0]?.path).toBe("/api/inspections/inspection-1/entries/e1/restore"));
   });
 });

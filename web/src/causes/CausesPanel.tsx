@@ -12,7 +12,7 @@ const keyOf = (bench: Bench, also: string[]) => ["causes", bench.id, bench.versi
 
 /** Changes whenever something of the making does, so that the causes are traced anew. */
 function madeState(bench: Bench): string {
-  const m = bench.making;
+  const m = bench.welding;
   return [m.version, ...m.entries.map((e) => `${e.version}${e.withdrawn ? "-" : ""}`)].join(" ");
 }
 
@@ -142,7 +142,7 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
   const shown = all ? causes.signs : answered;
   return (
     <section aria-label="Seen on the bead">
-      <h3>Seen on the bead {answered.length > 0 ? `(${answered.length} of ${causes.signs.length} looked for)` : ""}</h3>
+      <h3>Seen on the bead {answered.length > 0 ? `(${answered.length} of ${causes.signs.length} inspected for)` : ""}</h3>
       {signs.fault && <p role="alert" className="fault">{signs.fault}</p>}
       <div className="signs">
         {shown.map((s) => (

@@ -80,7 +80,7 @@ export function Defect({ defects, bench, act }: { defects: DefectCauses[]; bench
 /** Says of a sign that it was seen, looked for and not seen, or takes the answer back. */
 export function useSigns(bench: Bench) {
   const change = useChange(bench.id);
-  const { whole, version } = bench.making;
+  const { whole, version } = bench.welding;
   const answer = (sign: string, seen: boolean | undefined) => {
     const without = (list: string[] | undefined) => (list ?? []).filter((s) => s !== sign);
     const form = {

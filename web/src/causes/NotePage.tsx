@@ -96,7 +96,7 @@ function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
   const [points, setPoints] = useState<Record<string, number>>(Object.fromEntries(n.rating?.points.map((p) => [p.id, p.points]) ?? []));
   const [first, setFirst] = useState(n.rating?.reasons[0] ?? "");
   const [second, setSecond] = useState(n.rating?.reasons[1] ?? "");
-  const rate = useMutation({ mutationFn: () => api.rateMaking(n.inspectionId, { points, firstReason: first, secondReason: second }), onSuccess: onRated });
+  const rate = useMutation({ mutationFn: () => api.rateTestPiece(n.inspectionId, { points, firstReason: first, secondReason: second }), onSuccess: onRated });
   const problems = problemsByField(rate.error);
   const sum = Object.values(points).reduce((a, b) => a + b, 0);
   return (

@@ -15,7 +15,7 @@ export function SignedRecords({ job }: { job: string }) {
           <p className={c.fault ? "v-reject" : "v-accept"} style={{ margin: "4px 0", fontWeight: 700 }}>
             {c.fault ? `✕ ${c.fault}` : `✓ ${c.records === 1 ? "1 record" : `${c.records} records`}, the chain holds`}
           </p>
-          <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>SHA-256 of the last one: {c.last}. Note it outside: a chain that ends too early cannot be told from a whole one without it.</p>
+          <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>SHA-256 of the last one: {c.last}. Note it outside: a chain that ends too early cannot be notified from a whole one without it.</p>
           <div className="row">
             <a className="btn linked" href={`/api/jobs/${job}/chain`} download="signed-records.json">Save the records (file)</a>
             <button type="button" className="btn" disabled={chain.isFetching} onClick={() => void chain.refetch()}>Check again</button>

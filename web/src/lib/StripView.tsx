@@ -26,7 +26,7 @@ type Props = {
   drawn?: Drawn;
   /** What is or was repaired, mm from the datum, and the stretch that is looked at with it. */
   worked?: { from: number; to: number }[] | undefined;
-  lookedAt?: { from: number; to: number }[];
+  inspectedAt?: { from: number; to: number }[];
   /** Where the walk goes next. */
   next?: number;
   onCursor?: (mm: number) => void;
@@ -174,7 +174,7 @@ export function StripView(props: Props) {
     <div ref={ref} className="stripview">
       <div tabIndex={0} role="group" aria-label="Strip: arrows move the cursor, Page up and Page down go from mark to mark, plus and minus zoom, 0 shows the whole weld" onKeyDown={key}>
         <svg ref={withoutThrow} width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: onDraw ? "none" : "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
-          <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} worked={props.worked} lookedAt={props.lookedAt} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
+          <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} worked={props.worked} inspectedAt={props.inspectedAt} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
           {drawn && <DrawnStretch drawn={drawn} layout={layout} x={x} />}
           {x(cursor) >= gutter - 1 && x(cursor) <= end + 1 && (
             <g pointerEvents="none">
@@ -229,7 +229,7 @@ function layOut({ strip, quiet = [], photos = [], chosen }: Pick<Props, "strip" 
 
 /** All that stays as it is while the cursor moves: with hundreds of indications, drawing it again for each key would be felt. */
 const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "beside" | "cursor" | "onCursor" | "onDraw" | "drawn"> & { width: number } & View) {
-  const { strip, quiet = [], ghosts = [], photos = [], units, chosen, onMark, onPhoto, look, next, worked = [], lookedAt = [] } = props;
+  const { strip, quiet = [], ghosts = [], photos = [], units, chosen, onMark, onPhoto, look, next, worked = [], inspectedAt = [] } = props;
   const layout = layOut(props);
   const inner = Math.max(10, width - gutter - right);
   const end = gutter + inner;
@@ -267,8 +267,8 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
       {layout.before > 0 && <text x={gutter - 10} y={rulerHeight + beforeHeight / 2 + 3} textAnchor="end" fontSize="13" fill={ink.quiet}>before</text>}
       <g clipPath="url(#inview)">
         {layout.before > 0 && <BeforeLane quiet={quiet.filter((q) => isIn(q.from, q.to))} x={x} left={gutter} end={end} />}
-        {lookedAt.map((s, i) => (
-          <rect key={`look${i}`} data-looked-again x={x(s.from)} y={rulerHeight + 2} width={Math.max(2, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight} fill={ink.layout} fillOpacity=".07" stroke={ink.layout} strokeDasharray="7 5"><title>re-inspected</title></rect>
+        {inspectedAt.map((s, i) => (
+          <rect key={`look${i}`} data-reinspected x={x(s.from)} y={rulerHeight + 2} width={Math.max(2, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight} fill={ink.layout} fillOpacity=".07" stroke={ink.layout} strokeDasharray="7 5"><title>re-inspected</title></rect>
         ))}
         {worked.map((s, i) => (
           <g key={`work${i}`} data-worked>

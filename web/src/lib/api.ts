@@ -18,10 +18,10 @@ export type NewJoint = Schemas["NewJoint"];
 export type JointForm = Schemas["JointForm"];
 export type Created = Schemas["Created"];
 export type Stored = Schemas["Stored"];
-export type BookLine = Schemas["BookLine"];
-export type BookPage = Schemas["BookView"];
-export type BookCheckForm = Schemas["BookCheckForm"];
-export type BookColumn = Schemas["BookColumn"];
+export type CriteriaLine = Schemas["CriteriaLine"];
+export type CriteriaPage = Schemas["CriteriaView"];
+export type CriteriaCheckForm = Schemas["CriteriaCheckForm"];
+export type CodeColumn = Schemas["CodeColumn"];
 export type Line = Schemas["LineView"];
 export type LineCard = Schemas["Card"];
 export type ContractTerms = Schemas["ContractTerms"];
@@ -44,9 +44,9 @@ export type ReportRun = Schemas["ReportView"];
 export type ReportForm = Schemas["ReportForm"];
 export type Repairs = Schemas["RepairsPage"];
 export type RatingForm = Schemas["RatingForm"];
-export type RateList = Schemas["RatesView"];
-export type RateRow = Schemas["RateRow"];
-export type OneRate = Schemas["OneRate"];
+export type RateList = Schemas["RejectRatesView"];
+export type RejectRateRow = Schemas["RejectRateRow"];
+export type RejectRate = Schemas["RejectRate"];
 export type Decision = Schemas["Decision"];
 export type WeldingForm = Schemas["WeldingForm"];
 export type WorklistPage = Schemas["WorklistPage"];
@@ -56,16 +56,16 @@ export type Procedure = Schemas["ProcedureView"];
 export type ProcedureForm = Schemas["ProcedureForm"];
 export type ProcedurePreview = Schemas["ProcedurePreview"];
 export type Rod = Schemas["RodView"];
-export type Making = Schemas["MakingView"];
-export type MakingContent = Schemas["MakingContent"];
-export type MakingKind = NonNullable<Schemas["MakingForm"]["kind"]>;
-export type MakingEntry = Making["entries"][number];
-export type LookItem = Schemas["ItemView"];
+export type WeldingRecord = Schemas["WeldingView"];
+export type WeldingContent = Schemas["WeldingContent"];
+export type WeldingKind = NonNullable<Schemas["WeldingEntryForm"]["kind"]>;
+export type WeldingEntry = WeldingRecord["entries"][number];
+export type InspectionItem = Schemas["ItemView"];
 export type Plan = Schemas["PlanView"];
 export type Import = Schemas["ImportView"];
 export type Gauge = Schemas["GaugeView"];
 export type GaugeForm = Schemas["GaugeForm"];
-export type Touched = Schemas["Touched"];
+export type GaugeUse = Schemas["GaugeUse"];
 export type Welder = Schemas["WelderView"];
 export type WelderForm = Schemas["WelderForm"];
 export type WithPapers = Schemas["WithPapers"];
@@ -73,8 +73,8 @@ export type Papers = Schemas["Papers"];
 export type Sheet = Schemas["Sheet"];
 export type NewPerson = Schemas["NewPerson"];
 export type Latest = Schemas["Latest"];
-export type Squeeze = Schemas["Squeeze"];
-export type WalkStep = Bench["walk"][number];
+export type GaugeReading = Schemas["GaugeReading"];
+export type GuideStep = Bench["guide"][number];
 export type Photo = Bench["photos"][number];
 export type FieldProblem = { field: string; problem: string };
 
@@ -135,7 +135,7 @@ function parsed(text: string): unknown {
   }
 }
 
-const look = (id: string) => `/api/inspections/${id}`;
+const inspection = (id: string) => `/api/inspections/${id}`;
 
 /** One function per question asked of the server. */
 export const api = {
@@ -146,10 +146,10 @@ export const api = {
   people: () => send<Actor[]>("GET", "/api/people"),
   addPerson: (p: NewPerson) => send<Actor>("POST", "/api/people", p),
   kinds: () => send<KindView[]>("GET", "/api/kinds"),
-  books: () => send<BookLine[]>("GET", "/api/books"),
+  books: () => send<CriteriaLine[]>("GET", "/api/criteria"),
   book: (id: string, probe: { units: string; joint: string; thickness: string }) =>
-    send<BookPage>("GET", `/api/books/${id}?${new URLSearchParams(probe).toString()}`),
-  checkBook: (id: string, form: BookCheckForm) => send<BookLine>("POST", `/api/books/${id}/check`, form),
+    send<CriteriaPage>("GET", `/api/criteria/${id}?${new URLSearchParams(probe).toString()}`),
+  checkCriteria: (id: string, form: CriteriaCheckForm) => send<CriteriaLine>("POST", `/api/criteria/${id}/check`, form),
   joints: (find: string, group: string, job: string) =>
     send<WorklistPage>("GET", `/api/joints?find=${encodeURIComponent(find)}&group=${group}${job ? `&job=${job}` : ""}`),
   jobs: () => send<Job[]>("GET", "/api/jobs"),
@@ -167,21 +167,21 @@ export const api = {
   importProcedure: (text: string) => send<Procedure>("POST", "/api/procedures/import", text, true),
   changeProcedure: (id: string, form: ProcedureForm, version: number) =>
     send<Procedure>("PUT", `/api/procedures/${id}`, { form, version }),
-  making: (joint: string) => send<Making>("GET", `/api/joints/${joint}/making`),
-  made: (joint: string, entry: string, kind: MakingKind, content: MakingContent, version?: number) =>
-    send<Making>("PUT", `/api/joints/${joint}/making/entries/${entry}`, { kind, content, version }),
-  takeOffMade: (joint: string, entry: MakingEntry) =>
-    send<Making>("DELETE", `/api/joints/${joint}/making/entries/${entry.id}?version=${entry.version}`),
+  weldingRecord: (joint: string) => send<WeldingRecord>("GET", `/api/joints/${joint}/welding-record`),
+  made: (joint: string, entry: string, kind: WeldingKind, content: WeldingContent, version?: number) =>
+    send<WeldingRecord>("PUT", `/api/joints/${joint}/welding-record/entries/${entry}`, { kind, content, version }),
+  takeOffMade: (joint: string, entry: WeldingEntry) =>
+    send<WeldingRecord>("DELETE", `/api/joints/${joint}/welding-record/entries/${entry.id}?version=${entry.version}`),
   restoreMade: (joint: string, entry: string) =>
-    send<Making>("POST", `/api/joints/${joint}/making/entries/${entry}/restore`),
+    send<WeldingRecord>("POST", `/api/joints/${joint}/welding-record/entries/${entry}/restore`),
   whole: (joint: string, version: number, whole: WeldingForm) =>
-    send<Making>("PUT", `/api/joints/${joint}/making/whole`, { version, whole }),
-  welded: (joint: string, at: string) => send<Making>("PUT", `/api/joints/${joint}/making/welded`, { at }),
+    send<WeldingRecord>("PUT", `/api/joints/${joint}/welding-record/whole`, { version, whole }),
+  welded: (joint: string, at: string) => send<WeldingRecord>("PUT", `/api/joints/${joint}/welding-record/welded`, { at }),
   plan: (joint: string, constants: Record<string, string>) =>
     send<Plan>("POST", `/api/joints/${joint}/plan`, { constants }),
   gauges: () => send<Gauge[]>("GET", "/api/gauges"),
   putGauge: (id: string, form: GaugeForm, version?: number) => send<Gauge>("PUT", `/api/gauges/${id}`, { form, version }),
-  touchedBy: (gauge: string) => send<Touched[]>("GET", `/api/gauges/${gauge}/records`),
+  touchedBy: (gauge: string) => send<GaugeUse[]>("GET", `/api/gauges/${gauge}/records`),
   kit: () => send<string[]>("GET", "/api/kit"),
   takeKit: (ids: string[]) => send<string[]>("PUT", "/api/kit", ids),
   welders: () => send<Welder[]>("GET", "/api/welders"),
@@ -189,35 +189,35 @@ export const api = {
   papers: () => send<WithPapers[]>("GET", "/api/people/papers"),
   certify: (id: string, papers: Papers) => send<WithPapers>("PUT", `/api/people/${id}/papers`, papers),
   verify: (joint: string) => send<Created>("POST", `/api/joints/${joint}/verification`),
-  sheet: (look: string) => send<Sheet>("GET", `/api/inspections/${look}/sheet`),
-  putSheet: (look: string, common: { inspections: string[]; conditions: Conditions; entries: { kind: EntryKind; content: EntryContent }[] }) =>
-    send<Sheet>("POST", `/api/inspections/${look}/sheet`, common),
-  signSheet: (look: string, looks: { inspectionId: string; version: number }[], capacity: string) =>
-    send<Sheet>("POST", `/api/inspections/${look}/sheet/sign`, { looks, capacity }),
+  sheet: (sheet: string) => send<Sheet>("GET", `/api/inspections/${sheet}/sheet`),
+  putSheet: (sheet: string, common: { inspections: string[]; conditions: Conditions; entries: { kind: EntryKind; content: EntryContent }[] }) =>
+    send<Sheet>("POST", `/api/inspections/${sheet}/sheet`, common),
+  signSheet: (sheet: string, inspections: { inspectionId: string; version: number }[], capacity: string) =>
+    send<Sheet>("POST", `/api/inspections/${sheet}/sheet/sign`, { inspections, capacity }),
   joint: (id: string) => send<Stored>("GET", `/api/joints/${id}`),
   preview: (form: NewJoint) => send<Preview>("POST", "/api/joints/preview", form),
   createJoint: (form: NewJoint) => send<Created>("POST", "/api/joints", form),
   changeJoint: (id: string, form: NewJoint, version: number) =>
     send<Created>("PUT", `/api/joints/${id}`, { form, version }),
-  bench: (id: string) => send<Bench>("GET", look(id)),
-  latest: (id: string) => send<Latest>("GET", `${look(id)}/version`),
-  squeeze: (id: string, measure: string, at: number, number: number) =>
-    send<Squeeze>("GET", `${look(id)}/simulated-gauge?measure=${measure}&at=${at}&number=${number}`),
+  bench: (id: string) => send<Bench>("GET", inspection(id)),
+  latest: (id: string) => send<Latest>("GET", `${inspection(id)}/version`),
+  read: (id: string, measure: string, at: number, number: number) =>
+    send<GaugeReading>("GET", `${inspection(id)}/simulated-gauge?measure=${measure}&at=${at}&number=${number}`),
   photo: (id: string, photo: string, of: { at?: string; entry?: string }, picture: Blob) =>
-    send<Bench>("PUT", `${look(id)}/photos/${photo}?${new URLSearchParams({ ...(of.at ? { at: of.at } : {}), ...(of.entry ? { entry: of.entry } : {}) }).toString()}`, picture),
-  photoOff: (id: string, photo: string) => send<Bench>("DELETE", `${look(id)}/photos/${photo}`),
-  photoOn: (id: string, photo: string) => send<Bench>("POST", `${look(id)}/photos/${photo}/restore`),
-  causes: (id: string, also: string[] = []) => send<Causes>("GET", `${look(id)}/causes${also.length > 0 ? `?also=${also.join(",")}` : ""}`),
-  trial: (id: string, trial: string, form: TrialForm) => send<Causes>("PUT", `${look(id)}/trials/${trial}`, form),
-  outcome: (id: string, trial: string, form: OutcomeForm) => send<Causes>("PUT", `${look(id)}/trials/${trial}/outcome`, form),
-  test: (id: string, test: string, form: TestPieceForm) => send<Causes>("PUT", `${look(id)}/tests/${test}`, form),
-  testOff: (id: string, test: string) => send<Causes>("DELETE", `${look(id)}/tests/${test}`),
-  testOn: (id: string, test: string) => send<Causes>("POST", `${look(id)}/tests/${test}/restore`),
+    send<Bench>("PUT", `${inspection(id)}/photos/${photo}?${new URLSearchParams({ ...(of.at ? { at: of.at } : {}), ...(of.entry ? { entry: of.entry } : {}) }).toString()}`, picture),
+  photoOff: (id: string, photo: string) => send<Bench>("DELETE", `${inspection(id)}/photos/${photo}`),
+  photoOn: (id: string, photo: string) => send<Bench>("POST", `${inspection(id)}/photos/${photo}/restore`),
+  causes: (id: string, also: string[] = []) => send<Causes>("GET", `${inspection(id)}/causes${also.length > 0 ? `?also=${also.join(",")}` : ""}`),
+  trial: (id: string, trial: string, form: TrialForm) => send<Causes>("PUT", `${inspection(id)}/trials/${trial}`, form),
+  outcome: (id: string, trial: string, form: OutcomeForm) => send<Causes>("PUT", `${inspection(id)}/trials/${trial}/outcome`, form),
+  test: (id: string, test: string, form: TestPieceForm) => send<Causes>("PUT", `${inspection(id)}/tests/${test}`, form),
+  testOff: (id: string, test: string) => send<Causes>("DELETE", `${inspection(id)}/tests/${test}`),
+  testOn: (id: string, test: string) => send<Causes>("POST", `${inspection(id)}/tests/${test}/restore`),
   defects: (id: string, depths: Record<string, string>) => {
     const said = Object.entries(depths).map(([defect, depth]) => `depth=${defect}:${encodeURIComponent(depth)}`);
-    return send<Defects>("GET", `${look(id)}/defects${said.length > 0 ? `?${said.join("&")}` : ""}`);
+    return send<Defects>("GET", `${inspection(id)}/defects${said.length > 0 ? `?${said.join("&")}` : ""}`);
   },
-  lookAgain: (id: string) => send<{ inspectionId: string }>("POST", `${look(id)}/look-again`, {}),
+  reinspect: (id: string) => send<{ inspectionId: string }>("POST", `${inspection(id)}/re-inspection`, {}),
   history: (joint: string) => send<Change[]>("GET", `/api/joints/${joint}/history`),
   reports: () => send<ReportRun[]>("GET", "/api/reports"),
   beginReport: (form: ReportForm) => send<ReportRun>("POST", "/api/reports", form),
@@ -225,39 +225,39 @@ export const api = {
   repairs: (job: string) => send<Repairs>("GET", `/api/repairs${job === "" ? "" : `?job=${job}`}`),
   ticket: (id: string) => send<Ticket>("GET", `/api/defects/${id}`),
   decide: (id: string, decision: Decision) => send<Ticket>("PUT", `/api/defects/${id}/disposition`, decision),
-  told: (id: string, told: { told: string; version: number }) => send<Ticket>("PUT", `/api/defects/${id}/told`, told),
+  notify: (id: string, form: { notified: string; version: number }) => send<Ticket>("PUT", `/api/defects/${id}/notification`, form),
   step: (id: string, state: string, form: StepForm) => send<Ticket>("PUT", `/api/defects/${id}/steps/${state}`, form),
   stepBack: (id: string, back: { why: string; version: number }) => send<Ticket>("POST", `/api/defects/${id}/back`, back),
   release: (id: string, hold: string, document: { number: string; engineer: string; date: string; name: string }, file: Blob) =>
     send<Ticket>("PUT", `/api/defects/${id}/holds/${hold}/document?${new URLSearchParams(document).toString()}`, file),
   denyHold: (id: string, hold: string, why: { why: string }) => send<Ticket>("POST", `/api/defects/${id}/holds/${hold}/denied`, why),
   repairPhoto: (id: string, photo: string, picture: Blob) => send<Ticket>("PUT", `/api/defects/${id}/photos/${photo}`, picture),
-  note: (id: string) => send<Note>("GET", `${look(id)}/note`),
-  rate: (by: string, key: string) => send<OneRate>("GET", `/api/rates/one?by=${by}${key === "" ? "" : `&key=${encodeURIComponent(key)}`}`),
-  rates: (by: string) => send<RateList>("GET", `/api/rates?by=${by}`),
-  rateMaking: (id: string, form: RatingForm) => send<Note>("PUT", `${look(id)}/rating`, form),
+  note: (id: string) => send<Note>("GET", `${inspection(id)}/note`),
+  rejectRate: (by: string, key: string) => send<RejectRate>("GET", `/api/reject-rates/one?by=${by}${key === "" ? "" : `&key=${encodeURIComponent(key)}`}`),
+  rejectRates: (by: string) => send<RateList>("GET", `/api/reject-rates?by=${by}`),
+  rateTestPiece: (id: string, form: RatingForm) => send<Note>("PUT", `${inspection(id)}/rating`, form),
   put: (id: string, entry: string, kind: EntryKind, content: EntryContent, version?: number) =>
-    send<Bench>("PUT", `${look(id)}/entries/${entry}`, { kind, content, version }),
+    send<Bench>("PUT", `${inspection(id)}/entries/${entry}`, { kind, content, version }),
   putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>
-    send<Bench>("POST", `${look(id)}/entries`, entries),
-  lines: (id: string, lines: string[], before: string) => send<Line[]>("POST", `${look(id)}/lines`, { lines, before }),
+    send<Bench>("POST", `${inspection(id)}/entries`, entries),
+  lines: (id: string, lines: string[], before: string) => send<Line[]>("POST", `${inspection(id)}/lines`, { lines, before }),
   entryLine: () => send<LineCard[]>("GET", "/api/entry-line"),
   takeOff: (id: string, entry: { id: string; version: number }) =>
-    send<Bench>("DELETE", `${look(id)}/entries/${entry.id}?version=${entry.version}`),
-  restore: (id: string, entry: string) => send<Bench>("POST", `${look(id)}/entries/${entry}/restore`),
-  conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${look(id)}/conditions`, c),
+    send<Bench>("DELETE", `${inspection(id)}/entries/${entry.id}?version=${entry.version}`),
+  restore: (id: string, entry: string) => send<Bench>("POST", `${inspection(id)}/entries/${entry}/restore`),
+  conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${inspection(id)}/conditions`, c),
   welding: (id: string, version: number, welding: WeldingForm) =>
-    send<Bench>("PUT", `${look(id)}/welding`, { version, welding }),
-  handOver: (id: string, hand: { to: string; note: string; lookedFrom?: string; lookedTo?: string }) =>
-    send<Bench>("POST", `${look(id)}/handover`, hand),
-  amend: (id: string, reason: string) => send<Bench>("POST", `${look(id)}/amend`, { reason }),
+    send<Bench>("PUT", `${inspection(id)}/welding`, { version, welding }),
+  handOver: (id: string, hand: { to: string; note: string; inspectedFrom?: string; inspectedTo?: string }) =>
+    send<Bench>("POST", `${inspection(id)}/handover`, hand),
+  amend: (id: string, reason: string) => send<Bench>("POST", `${inspection(id)}/amend`, { reason }),
   sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>
-    send<Bench>("POST", `${look(id)}/sign`, form),
-  beside: (id: string, books: string[]) => send<BookColumn[]>("GET", `${look(id)}/side-by-side?books=${books.join(",")}`),
-  deviate: (id: string, form: DeviationForm) => send<Bench>("POST", `${look(id)}/deviations`, form),
+    send<Bench>("POST", `${inspection(id)}/sign`, form),
+  compare: (id: string, codes: string[]) => send<CodeColumn[]>("GET", `${inspection(id)}/comparison?codes=${codes.join(",")}`),
+  deviate: (id: string, form: DeviationForm) => send<Bench>("POST", `${inspection(id)}/deviations`, form),
   withdrawDeviation: (id: string, deviation: string, why: string) =>
-    send<Bench>("POST", `${look(id)}/deviations/${deviation}/withdraw`, { why }),
-  waive: (id: string, gauge: string, reason: string) => send<Bench>("POST", `${look(id)}/waivers`, { gauge, reason }),
+    send<Bench>("POST", `${inspection(id)}/deviations/${deviation}/withdraw`, { why }),
+  waive: (id: string, gauge: string, reason: string) => send<Bench>("POST", `${inspection(id)}/waivers`, { gauge, reason }),
 };
 
 /** The fields at fault by name, for a form. */

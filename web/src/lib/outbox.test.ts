@@ -19,7 +19,7 @@ describe("what waits for the server", () => {
       kept = window.localStorage.length;
       return bench();
     });
-    await box.act("look-1", put("e1"), "crack at 3");
+    await box.act("inspection-1", put("e1"), "crack at 3");
     expect(kept).toBe(1);
     expect(window.localStorage.length).toBe(0);
   });
@@ -32,11 +32,11 @@ describe("what waits for the server", () => {
       if (s.do === "put") sent.push(s.entry.id);
       return bench();
     });
-    expect(await box.act("look-1", put("e1"), "one")).toBeUndefined();
-    expect(await box.act("look-1", put("e2"), "two")).toBeUndefined();
+    expect(await box.act("inspection-1", put("e1"), "one")).toBeUndefined();
+    expect(await box.act("inspection-1", put("e2"), "two")).toBeUndefined();
     expect(box.now()).toMatchObject({ reachable: false, waiting: [{ words: "one" }, { words: "two" }] });
     down = false;
-    await box.act("look-1", put("e3"), "three");
+    await box.act("inspection-1", put("e3"), "three");
     expect(sent).toEqual(["e1", "e2", "e3"]);
     await box.pump();
     expect(sent).toHaveLength(3);
@@ -47,12 +47,12 @@ describe("what waits for the server", () => {
     const box = new Outbox("p1", window.localStorage, async () => {
       throw away();
     });
-    await box.act("look-1", put("e1"), "one");
+    await box.act("inspection-1", put("e1"), "one");
     const send = vi.fn(async () => bench());
     await new Outbox("p2", window.localStorage, send).pump();
     expect(send).not.toHaveBeenCalled();
     await new Outbox("p1", window.localStorage, send).pump();
-    expect(send).toHaveBeenCalledWith("look-1", put("e1"));
+    expect(send).toHaveBeenCalledWith("inspection-1", put("e1"));
     expect(window.localStorage.length).toBe(0);
   });
 
@@ -60,7 +60,7 @@ describe("what waits for the server", () => {
     const box = new Outbox("p1", window.localStorage, async () => {
       throw new Refused(422, "past the weld's end", [], undefined);
     });
-    await expect(box.act("look-1", put("e1"), "one")).rejects.toThrow("past the weld's end");
+    await expect(box.act("inspection-1", put("e1"), "one")).rejects.toThrow("past the weld's end");
     expect(box.now().waiting).toEqual([]);
   });
 
@@ -72,8 +72,8 @@ describe("what waits for the server", () => {
       if (s.do === "put" && s.entry.id === "e1") throw new Refused(409, "changed meanwhile", [], theirs);
       return bench();
     });
-    await box.act("look-1", put("e1"), "one");
-    await box.act("look-1", put("e2"), "two");
+    await box.act("inspection-1", put("e1"), "one");
+    await box.act("inspection-1", put("e2"), "two");
     down = false;
     box.heard(true);
     await flush();
@@ -88,7 +88,7 @@ describe("what waits for the server", () => {
     const box = new Outbox("p1", window.localStorage, async () => {
       throw down ? away() : new Refused(422, "at: past the weld's end", [], undefined);
     });
-    await box.act("look-1", { do: "photo", photo: "f1", at: "40" }, "picture at 40");
+    await box.act("inspection-1", { do: "photo", photo: "f1", at: "40" }, "picture at 40");
     down = false;
     await box.pump();
     expect(box.now().waiting).toMatchObject([{ refused: "at: past the weld's end" }]);
@@ -104,9 +104,9 @@ describe("what waits for the server", () => {
       if (s.do === "put" && s.entry.id === "e2") throw new Refused(422, "past the weld's end", [], undefined);
       return bench();
     });
-    await box.act("look-1", put("e1"), "one");
+    await box.act("inspection-1", put("e1"), "one");
     down = false;
-    const both = [box.act("look-1", put("e2"), "two"), box.act("look-1", put("e3"), "three"), box.pump()];
+    const both = [box.act("inspection-1", put("e2"), "two"), box.act("inspection-1", put("e3"), "three"), box.pump()];
     await expect(both[0]).rejects.toThrow("past the weld's end");
     expect(await both[1]).toBeDefined();
     expect(box.now()).toEqual({ reachable: true, waiting: [] });
@@ -116,7 +116,7 @@ describe("what waits for the server", () => {
     const box = new Outbox("p1", window.localStorage, async () => {
       throw new Refused(422, "past the weld's end", [], undefined);
     });
-    await expect(box.act("look-1", put("e1"), "one", "hold")).rejects.toThrow("past the weld's end");
+    await expect(box.act("inspection-1", put("e1"), "one", "hold")).rejects.toThrow("past the weld's end");
     expect(box.now().waiting).toMatchObject([{ words: "one", refused: "past the weld's end" }]);
   });
 

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
-import { useMaking } from "../making/useMaking";
+import { useWeldingRecord } from "../welding-record/useWeldingRecord";
 import { api, problemsByField, saidBy, type Plan } from "../lib/api";
 import { showPlace } from "../lib/place";
 import { TopBar } from "../lib/TopBar";
@@ -11,17 +11,17 @@ import { StackView } from "./StackView";
 export default function PlanPage() {
   const { id = "" } = useParams();
   const [constants, setConstants] = useState<Record<string, string>>({});
-  const making = useMaking(id);
+  const welding = useWeldingRecord(id);
   const plan = useQuery({ queryKey: ["plan", id, constants], queryFn: () => api.plan(id, constants), placeholderData: keepPreviousData, retry: false });
   const p = plan.data;
-  const m = making.data;
+  const m = welding.data;
   const problems = problemsByField(plan.error);
   return (
     <div className="app">
       <TopBar>
         <span className="mark">{m?.mark ?? "Pass plan"}</span>
         <span className="what">{m && `pass plan · ${m.inWords}`}</span>
-        <Link className="small way" to={`/joints/${id}/making`}>fit-up and passes</Link>
+        <Link className="small way" to={`/joints/${id}/welding-record`}>fit-up and passes</Link>
         {m?.inspectionId && <Link className="small way" to={`/inspections/${m.inspectionId}`}>to the bench</Link>}
       </TopBar>
       <main className="plan">

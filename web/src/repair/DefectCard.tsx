@@ -11,7 +11,7 @@ type Props = { defect: Defect; units: string; datum: string; whole?: boolean; de
 /** One rejected place: its number, where it stands, what was decided, what waits, what to do and what was done. */
 export function DefectCard({ defect: d, units, datum, whole = false, depth = "", onDepth }: Props) {
   const actor = useActor();
-  const disposes = actor.role === "REPAIR_LEAD" || actor.role === "WELDING_ENGINEER";
+  const decidesDisposition = actor.role === "REPAIR_LEAD" || actor.role === "WELDING_ENGINEER";
   return (
     <section className="card defect" aria-label={`${d.number}: ${d.words}`} data-state={d.state}>
       <header>
@@ -30,29 +30,29 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
         </ol>
       )}
       {d.closedWhy && <p className="closed">✓ Closed: {d.closedWhy}</p>}
-      <Told defect={d} />
-      {!d.closedWhy && <Decision defect={d} may={disposes} />}
+      <Notification defect={d} />
+      {!d.closedWhy && <Decision defect={d} may={decidesDisposition} />}
       <Holds defect={d} />
       {d.plan && (whole || d.disposition !== undefined) && <Plan defect={d} units={units} depth={depth} onDepth={onDepth} whole={whole} />}
-      {whole && <Recorded defect={d} may={disposes} />}
+      {whole && <Recorded defect={d} may={decidesDisposition} />}
       {d.next && (whole ? <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} /> : actor.role !== "VIEWER" && <p className="small" style={{ margin: 0 }}>Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link></p>)}
     </section>
   );
 }
 
-function Told({ defect: d }: { defect: Defect }) {
+function Notification({ defect: d }: { defect: Defect }) {
   const actor = useActor();
   const change = useDefectChange(d.id);
   const [whom, setWhom] = useState("");
   const [asking, setAsking] = useState(false);
   const raised = `Rejected ${day(d.raisedAt)} by ${d.raisedBy}.`;
-  if (d.told) return <p className="small quiet" style={{ margin: 0 }}>{raised} Told {day(d.toldAt ?? d.raisedAt)}: {d.told} ({d.toldBy}).</p>;
+  if (d.notified) return <p className="small quiet" style={{ margin: 0 }}>{raised} Notification {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).</p>;
   if (actor.role === "VIEWER" || d.closedWhy) return <p className="small quiet" style={{ margin: 0 }}>{raised}</p>;
   return (
     <div className="small">
       {raised}{" "}
       {asking ? (
-        <form className="row" onSubmit={(e) => { e.preventDefault(); change.mutate(() => api.told(d.id, { told: whom, version: d.version })); }}>
+        <form className="row" onSubmit={(e) => { e.preventDefault(); change.mutate(() => api.notify(d.id, { notified: whom, version: d.version })); }}>
           <label htmlFor={`told-${d.id}`}>Who was told</label>
           <input id={`told-${d.id}`} className="text" style={{ width: 220 }} placeholder="name, and how" value={whom} onChange={(e) => setWhom(e.target.value)} />
           <button type="submit" className="btn">Note it</button>
@@ -91,7 +91,7 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
         ))}
       </div>
       {removes && (
-        <label className="check"><input type="checkbox" checked={cuts} onChange={(e) => setCuts(e.target.checked)} /> a member is cut apart: the Engineer is told first</label>
+        <label className="check"><input type="checkbox" checked={cuts} onChange={(e) => setCuts(e.target.checked)} /> a member is cut apart: the Engineer is notified first</label>
       )}
       <div style={{ display: "flex", gap: 8 }}>
         <input className="text" aria-label="Note" placeholder="Note for the one who does it" value={note} onChange={(e) => setNote(e.target.value)} />

@@ -13,7 +13,7 @@ export function RepairPanel({ bench }: { bench: Bench }) {
   const [depths, setDepths] = useState<Record<string, string>>({});
   const defects = useQuery({ queryKey: ["defects", bench.id, depths], queryFn: () => api.defects(bench.id, depths), placeholderData: keepPreviousData, retry: false, refetchInterval: 10_000 });
   const again = useMutation({
-    mutationFn: () => api.lookAgain(bench.id),
+    mutationFn: () => api.reinspect(bench.id),
     onSuccess: ({ inspectionId }) => {
       void queries.invalidateQueries({ queryKey: ["joints"] });
       navigate(`/inspections/${inspectionId}`);
@@ -31,10 +31,10 @@ export function RepairPanel({ bench }: { bench: Bench }) {
         <p key={l} className="least"><b>Least repair:</b> {l}. Correcting all of it is never wrong.</p>
       ))}
       {defects.isError && <p role="alert" className="fault">{saidBy(defects.error)}</p>}
-      {shown.canLookAgain && actor.role === "INSPECTOR" && (
+      {shown.canReinspect && actor.role === "INSPECTOR" && (
         <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>Begin the re-inspection</button>
       )}
-      {shown.canLookAgain && actor.role !== "INSPECTOR" && <p className="small" style={{ margin: 0 }}>All is repaired: an inspector re-inspects.</p>}
+      {shown.canReinspect && actor.role !== "INSPECTOR" && <p className="small" style={{ margin: 0 }}>All is repaired: an inspector re-inspects.</p>}
       {shown.again && <p className="small quiet" style={{ margin: 0 }}>{shown.again}.</p>}
       <Fault of={again.error} />
       {shown.defects.map((d) => (

@@ -20,7 +20,7 @@ export default function TicketPage() {
       <TopBar>
         <span className="mark">{t ? t.defect.number : "Repair ticket"}</span>
         {t && <span className="what">{[`${t.mark}${t.weldNo ? ` weld ${t.weldNo}` : ""}`, t.side && `${t.side} side`, t.inWords, `${t.job} / ${t.lot}`].filter(Boolean).join(" · ")}</span>}
-        {t && <Link className="small way" to={`/inspections/${t.look}`}>to the bench</Link>}
+        {t && <Link className="small way" to={`/inspections/${t.inspection}`}>to the bench</Link>}
       </TopBar>
       <main className="ticket">
         {ticket.isError && <p role="alert" className="fault">{saidBy(ticket.error)}</p>}

@@ -7,7 +7,7 @@ import { DefectCard } from "./DefectCard";
 import { RepairPanel } from "./RepairPanel";
 
 const crack: Defect = {
-  id: "d1", number: "NC-4", look: "look-1", current: true, finding: "crack", title: "Crack", words: "Crack at 10–11", place: "10–11",
+  id: "d1", number: "NC-4", inspection: "inspection-1", current: true, finding: "crack", title: "Crack", words: "Crack at 10–11", place: "10–11",
   raisedAt: "2026-05-04T10:00:00Z", raisedBy: "Ines Marl", cycle: 1, cycles: 2, state: "open", stateTitle: "Open",
   proposed: "remove-and-reweld", proposedTitle: "Remove and reweld", why: "find its ends first",
   choices: [{ id: "remove-and-reweld", title: "Remove and reweld" }, { id: "accept-as-is", title: "Accept as is" }],
@@ -19,7 +19,7 @@ const decided: Defect = {
   route: [{ id: "open", title: "Open", reached: true }, { id: "extent-known", title: "Extent known", reached: false }],
   next: { state: "extent-known", title: "Extent known", asks: ["from", "to", "foundBy"], methods: [] },
 };
-const all = (d: Defect, more: Partial<Defects> = {}): Defects => ({ defects: [d], least: [], canLookAgain: false, cautions: ["Grinding: guard on."], ...more });
+const all = (d: Defect, more: Partial<Defects> = {}): Defects => ({ defects: [d], least: [], canReinspect: false, cautions: ["Grinding: guard on."], ...more });
 const ticket = (defect: Defect) => ({ defect });
 
 describe("a rejected place", () => {
@@ -61,15 +61,15 @@ describe("the repairs of an inspection", () => {
     const deep: Defect = { ...decided, plan: { extent: "8–13", steps: ["take out 8–13 from the datum"], asksDepth: false, numbers: { depthMm: 6.35, widthMm: 14.7, lengthMm: 127, grams: 72.4, pounds: 0.16, rod: "E7018", diameter: "1/8 in", rods: 4, beads: 6, arcMinutes: 4.3 } } };
     let refuse = false;
     const { sent } = renderWith(<RepairPanel bench={bench({ state: "SIGNED" })} />, {
-      "GET /api/inspections/look-1/defects?depth": () => (refuse ? { status: 422, json: { detail: "depth: \"deep\" is no length" } } : { json: all(deep) }),
-      "GET /api/inspections/look-1/defects": () => ({ json: all(decided, { least: ["correcting 1/4 in at 13 1/4–13 1/2 suffices for undercut"] }) }),
+      "GET /api/inspections/inspection-1/defects?depth": () => (refuse ? { status: 422, json: { detail: "depth: \"deep\" is no length" } } : { json: all(deep) }),
+      "GET /api/inspections/inspection-1/defects": () => ({ json: all(decided, { least: ["correcting 1/4 in at 13 1/4–13 1/2 suffices for undercut"] }) }),
     });
     await screen.findByText("take out 8–13 from the datum");
     expect(screen.getByText(/correcting 1\/4 in/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText("Depth found"), { target: { value: "1/4" } });
     fireEvent.click(screen.getByText("Reckon"));
     await screen.findByText("4 rods");
-    expect(sent.at(-1)?.path).toBe("/api/inspections/look-1/defects?depth=d1:1%2F4");
+    expect(sent.at(-1)?.path).toBe("/api/inspections/inspection-1/defects?depth=d1:1%2F4");
     refuse = true;
     fireEvent.change(screen.getByLabelText("Depth found"), { target: { value: "deep" } });
     fireEvent.click(screen.getByText("Reckon"));
@@ -79,8 +79,8 @@ describe("the repairs of an inspection", () => {
 
   it("lets the inspector begin the re-inspection", async () => {
     const { sent } = renderWith(<RepairPanel bench={bench({ state: "SIGNED" })} />, {
-      "GET /api/inspections/look-1/defects": () => ({ json: all({ ...decided, state: "ready-to-look" }, { canLookAgain: true }) }),
-      "POST /api/inspections/look-1/look-again": () => ({ json: { inspectionId: "look-2" } }),
+      "GET /api/inspections/inspection-1/defects": () => ({ json: all({ ...decided, state: "ready-to-inspect" }, { canReinspect: true }) }),
+      "POST /api/inspections/inspection-1/re-inspection": () => ({ json: { inspectionId: "inspection-2" } }),
     });
     fireEvent.click(await screen.findByText(/Look again/));
     await waitFor(() => expect(sent.some((x) => x.method === "POST")).toBe(true));

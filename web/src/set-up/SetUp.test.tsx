@@ -6,7 +6,7 @@ import { renderWith } from "../test/render";
 import SetUp from "./SetUp";
 
 const lists = { "GET /api/jobs": () => ({ json: [] }), "GET /api/procedures": () => ({ json: [] }), "GET /api/welders": () => ({ json: [] }) };
-const books = { ...lists, "GET /api/books": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
+const books = { ...lists, "GET /api/criteria": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
 const nothing = { numbers: [], problems: [], remarks: [], redLines: [] };
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Fragment, useEffect, useState, type FormEvent, type ReactNode } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, problemsByField, saidBy, type JointForm, type NewJoint, type Preview } from "../lib/api";
-import { localTime } from "../making/ProcessPanel";
+import { localTime } from "../welding-record/ProcessPanel";
 import { SectionView } from "../lib/SectionView";
 import { TopBar } from "../lib/TopBar";
 import { asWeld, emptyForm, gapsOf, gapsText, pruned, spansOf, spansText } from "./form";
@@ -187,7 +187,7 @@ function Form({ jointId, start, version }: { jointId?: string; start: NewJoint; 
               <input id="weldedAt" type="datetime-local" className="text" value={form.weldedAt ? localTime(new Date(form.weldedAt)) : ""} onChange={(e) => setForm({ ...form, weldedAt: e.target.value ? new Date(e.target.value).toISOString().replace(".000Z", "Z") : undefined })} />
               {message("weldedAt")}
             </div>
-            {choice("delayed", "Looked at 48 h later", joint.delayed === undefined ? "" : String(joint.delayed), [["", "not said"], ["false", "no"], ["true", "yes (delayed cracking)"]], (v) => set({ delayed: v === "" ? undefined : v === "true" }), 4)}
+            {choice("delayed", "InspectedStretch at 48 h later", joint.delayed === undefined ? "" : String(joint.delayed), [["", "not said"], ["false", "no"], ["true", "yes (delayed cracking)"]], (v) => set({ delayed: v === "" ? undefined : v === "true" }), 4)}
           </Group>
         </div>
         <aside className="card side">

@@ -1,4 +1,4 @@
-import type { Bench, Finding, Making, MakingEntry } from "../lib/api";
+import type { Bench, Finding, WeldingRecord, WeldingEntry } from "../lib/api";
 
 export function finding(id: string, verdict: string, more: Partial<Finding> = {}): Finding {
   return {
@@ -25,23 +25,23 @@ const drawing = {
 } as unknown as Bench["drawn"];
 
 /** What is recorded of a weld's making: nothing yet. */
-export function making(more: Partial<Making> = {}): Making {
+export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
   return {
-    jointId: "joint-1", inspectionId: "look-1", version: 2, mark: "FB-9", inWords: "5/16 fillet, tee, 24 in", units: "in", fillet: true, backing: false, delayed: false, whole: {}, entries: [],
+    jointId: "joint-1", inspectionId: "inspection-1", version: 2, mark: "FB-9", inWords: "5/16 fillet, tee, 24 in", units: "in", fillet: true, backing: false, delayed: false, whole: {}, entries: [],
     fitUp: { begun: false, verdict: "incomplete", stops: false, items: [], raised: [] }, departures: [], process: [], questions: [{ id: "root", title: "Root pass: sound" }], rods: [], apart: "1",
     drawing: { length: 609.6, ticks: [], gaps: [], openings: [], passes: [], marks: [] }, signed: false,
     ...more,
   };
 }
 
-export function made(id: string, kind: MakingEntry["kind"], content: MakingEntry["content"], more: Partial<MakingEntry> = {}): MakingEntry {
+export function made(id: string, kind: WeldingEntry["kind"], content: WeldingEntry["content"], more: Partial<WeldingEntry> = {}): WeldingEntry {
   return { id, kind, content, by: "Ines Marl", at: "2026-05-04T10:00:00Z", withdrawn: false, version: 0, ...more };
 }
 
 /** A made-up look as the server would send it. */
 export function bench(more: Partial<Bench> = {}): Bench {
   return {
-    id: "look-1", version: 3, stage: "final", revision: 1, state: "OPEN",
+    id: "inspection-1", version: 3, stage: "final", revision: 1, state: "OPEN",
     joint: {
       id: "joint-1", job: "Lock footbridge", lot: "Deck", criteria: "d1.1-static", criteriaTitle: "AWS D1.1 static", edition: "2020", units: "in", mark: "FB-9",
       inWords: "5/16 fillet, tee, 24 in", toeA: "web toe", toeB: "flange toe", blade: true, size: "5/16", form: { length: "24", size: "5/16" },
@@ -49,8 +49,8 @@ export function bench(more: Partial<Bench> = {}): Bench {
     conditions: { cleaned: true },
     entries: [],
     evaluation: { verdict: "incomplete", rejects: 0, findings: [finding("crack", "incomplete"), finding("undercut", "accept"), finding("root", "not-applicable")], todo: [], notes: ["Visual inspection only: surface flaws only."] },
-    strip: { length: 609.6, ticks: [], lanes: [], marks: [], stations: [], bands: [], brackets: [], gaps: [], wanted: 0 }, photos: [], walk: [],
-    sections: [], tag: "0", drawn: drawing, handovers: [], revisions: [], repairs: { undecided: 0, waiting: 0, working: 0, ready: 0, closed: 0 }, next: "Inspect", capacity: "QC", making: making(), quiet: [], seenBy: [], gaugeNames: [], due: [], contract: { lines: [], guarded: false, perToe: false }, deviations: [], gaugeFaults: [],
+    strip: { length: 609.6, ticks: [], lanes: [], marks: [], stations: [], bands: [], brackets: [], gaps: [], wanted: 0 }, photos: [], guide: [],
+    sections: [], tag: "0", drawn: drawing, handovers: [], revisions: [], repairs: { undecided: 0, waiting: 0, working: 0, ready: 0, closed: 0 }, next: "Inspect", capacity: "QC", welding: welding(), quiet: [], seenBy: [], gaugeNames: [], due: [], contract: { lines: [], guarded: false, perToe: false }, deviations: [], gaugeFaults: [],
     ...more,
   };
 }

@@ -15,7 +15,7 @@ it("asks the server for a mark, a state and a job, and says how many are not sho
   const { sent } = renderWith(<Worklist />, {
     "GET /api/jobs": () => ({ json: [] }),
     "GET /api/joints?find=fb": () => ({ json: page([row("FB-04", "sign", { verdict: "reject", next: "Sign the reject" })], { fitting: 320, counts: { all: 320, sign: 4 } }) }),
-    "GET /api/joints": () => ({ json: page([row("FB-03", "walk"), row("ST2-17", "sign")]) }),
+    "GET /api/joints": () => ({ json: page([row("FB-03", "in-progress"), row("ST2-17", "sign")]) }),
   });
   await screen.findByText("ST2-17");
   fireEvent.change(screen.getByLabelText("Find by mark"), { target: { value: "fb" } });
@@ -27,7 +27,7 @@ it("asks the server for a mark, a state and a job, and says how many are not sho
 });
 
 it("offers one sheet for welds that are alike and not begun", async () => {
-  renderWith(<Worklist />, { "GET /api/jobs": () => ({ json: [] }), "GET /api/joints": () => ({ json: page([row("CA-01", "look", { alike: 40, begun: false }), row("CA-02", "walk", { alike: 40 })]) }) });
+  renderWith(<Worklist />, { "GET /api/jobs": () => ({ json: [] }), "GET /api/joints": () => ({ json: page([row("CA-01", "inspect", { alike: 40, begun: false }), row("CA-02", "in-progress", { alike: 40 })]) }) });
   const links = await screen.findAllByText("40 alike: one sheet");
   expect(links).toHaveLength(1);
   expect(links[0]?.getAttribute("href")).toBe("/inspections/CA-01/sheet");

@@ -8,10 +8,10 @@ import { VerdictMark } from "../lib/VerdictMark";
 
 const groups = [
   ["all", "All"],
-  ["look", "Look"],
-  ["walk", "In progress"],
+  ["inspect", "Inspect"],
+  ["in-progress", "In progress"],
   ["sign", "Sign"],
-  ["dispose", "Dispose"],
+  ["disposition", "Disposition"],
   ["hold", "On hold"],
   ["repair", "Repair"],
   ["done", "Done"],

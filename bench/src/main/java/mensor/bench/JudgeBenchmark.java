@@ -54,7 +54,7 @@ public class JudgeBenchmark {
         @Param({"d1.1-static", "d1.1-cyclic", "iso5817-c", "b31.3-normal"})
         public String book;
 
-        Inspection look;
+        Inspection inspection;
         CriteriaBook by;
 
         @Setup
@@ -66,7 +66,7 @@ public class JudgeBenchmark {
                 long from = i * 9_000_000L + random.nextInt(4_000_000); // every 9 mm
                 seen.add(one(random, i, from));
             }
-            look = look(mm(indications * 9_000_000L + 300_000_000L), List.of(), seen);
+            inspection = inspection(mm(indications * 9_000_000L + 300_000_000L), List.of(), seen);
         }
 
         private static Indication one(Random random, int i, long from) {
@@ -90,7 +90,7 @@ public class JudgeBenchmark {
         @Param({"d1.1-static", "iso5817-c"})
         public String book;
 
-        Inspection look;
+        Inspection inspection;
         CriteriaBook by;
 
         @Setup
@@ -102,7 +102,7 @@ public class JudgeBenchmark {
                 Length leg = mm(random.nextInt(40) == 0 ? 7_500_000 : 8_100_000 + random.nextInt(9) * 100_000);
                 read.add(Reading.Station.legs(mm(i * 25_000_000L), leg, leg));
             }
-            look = look(mm(stations * 25_000_000L), read, List.of());
+            inspection = inspection(mm(stations * 25_000_000L), read, List.of());
         }
     }
 
@@ -110,7 +110,7 @@ public class JudgeBenchmark {
         return Length.ofNanometres(nanometres, Unit.MILLIMETRE);
     }
 
-    private static Inspection look(Length length, List<Reading> read, List<Indication> seen) {
+    private static Inspection inspection(Length length, List<Reading> read, List<Indication> seen) {
         Joint joint = new Joint.Builder("J", WeldType.FILLET, Connection.TEE, length)
                 .members(new Member("web", mm(10_000_000)), new Member("flange", mm(12_000_000)))
                 .size(mm(8_000_000))
@@ -133,11 +133,11 @@ public class JudgeBenchmark {
 
     @Benchmark
     public Evaluation indications(Seen s) {
-        return Judge.evaluate(s.look, s.by);
+        return Judge.evaluate(s.inspection, s.by);
     }
 
     @Benchmark
     public Evaluation stations(Read r) {
-        return Judge.evaluate(r.look, r.by);
+        return Judge.evaluate(r.inspection, r.by);
     }
 }

@@ -17,7 +17,7 @@ final class Evidence {
     private final Map<CauseClass, Long> millionths = new EnumMap<>(CauseClass.class);
     private final Map<CauseClass, List<String>> speaksFor = new EnumMap<>(CauseClass.class);
     private final Map<CauseClass, List<String>> speaksAgainst = new EnumMap<>(CauseClass.class);
-    private final Set<Fact> told = EnumSet.noneOf(Fact.class);
+    private final Set<Fact> notified = EnumSet.noneOf(Fact.class);
 
     Evidence(Situation situation) {
         this.situation = situation;
@@ -25,7 +25,7 @@ final class Evidence {
 
     /** The fact in words; told twice, as by two passes, it weighs once. */
     void tell(Fact fact, String words) {
-        boolean first = told.add(fact);
+        boolean first = notified.add(fact);
         for (CauseTable.Weight w : CauseTable.weights(fact, situation)) {
             add(w.cause(), first ? w.weight() : 0, w.weight() > 0, words);
         }

@@ -21,9 +21,9 @@ public record FusionDoubt(String why, String test) {
 
     /** @param oldWeldUnder it is known that an old weld lies under this one and was not taken down to clean metal */
     public static List<FusionDoubt> of(
-            Inspection look, Evaluation evaluation, Surroundings around, boolean oldWeldUnder) {
-        FactCollection gathering = new FactCollection(look, around);
-        String test = test(look.joint());
+            Inspection inspection, Evaluation evaluation, Surroundings around, boolean oldWeldUnder) {
+        FactCollection gathering = new FactCollection(inspection, around);
+        String test = test(inspection.joint());
         List<FusionDoubt> doubts = new ArrayList<>();
         List<Pass> measured = gathering.measured();
         if (gathering.isThick()
@@ -35,7 +35,7 @@ public record FusionDoubt(String why, String test) {
                     test));
         }
         Optional<String> cold = gathering.cold();
-        if (cold.isPresent() && slagAtTheToes(look)) {
+        if (cold.isPresent() && slagAtTheToes(inspection)) {
             doubts.add(new FusionDoubt(cold.get() + ", with slag at the toes", test));
         } else if (cold.isPresent() && FactCollection.looksWell(evaluation)) {
             doubts.add(new FusionDoubt(cold.get() + ": a smooth weld on a cold setting proves no fusion", test));
@@ -56,9 +56,9 @@ public record FusionDoubt(String why, String test) {
                 && p.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
     }
 
-    private static boolean slagAtTheToes(Inspection look) {
-        return look.indications().stream().anyMatch(i -> i instanceof Indication.Slag s && s.trapped())
-                || look.welding().signs().contains(Sign.SLAG_HARD_TO_FREE);
+    private static boolean slagAtTheToes(Inspection inspection) {
+        return inspection.indications().stream().anyMatch(i -> i instanceof Indication.Slag s && s.trapped())
+                || inspection.welding().signs().contains(Sign.SLAG_HARD_TO_FREE);
     }
 
     /** The test that shows the root of such a joint. */

@@ -253,11 +253,11 @@ final class GrooveSection {
     }
 
     private boolean fails(Length reinforcement) {
-        List<Boolean> told = profile.stream()
+        List<Boolean> notified = profile.stream()
                 .flatMap(Rule::leaves)
                 .flatMap(r -> exceeds(r, reinforcement).stream())
                 .toList();
-        return !told.isEmpty() && told.stream().allMatch(f -> f);
+        return !notified.isEmpty() && notified.stream().allMatch(f -> f);
     }
 
     private static Optional<Boolean> exceeds(Rule rule, Length reinforcement) {

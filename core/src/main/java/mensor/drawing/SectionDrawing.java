@@ -117,11 +117,11 @@ public record SectionDrawing(
 
     /** What the drawing needs of the book. */
     private record Requirements(Optional<Length> openingFree, Rule profile) {
-        static Requirements of(Inspection look, CriteriaBook book) {
-            Rule size = book.rule(Criterion.SIZE, look.joint(), look.units());
+        static Requirements of(Inspection inspection, CriteriaBook book) {
+            Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
             Optional<Length> free =
                     size instanceof Rule.FilletSize f ? f.openings().map(Rule.Openings::free) : Optional.empty();
-            return new Requirements(free, book.rule(Criterion.PROFILE, look.joint(), look.units()));
+            return new Requirements(free, book.rule(Criterion.PROFILE, inspection.joint(), inspection.units()));
         }
     }
 

@@ -62,11 +62,12 @@ public final class InProcessInspection {
                     PRACTICE);
         }
         Optional<Answer> bad = given.stream().filter(a -> !isGood(a)).findFirst();
-        Answer told = bad.orElse(given.get(given.size() - 1));
-        String measured =
-                told.depth().map(d -> d.shownWithUnit() + " below flush").orElse(told.asWanted() ? "yes" : "no");
+        Answer notified = bad.orElse(given.get(given.size() - 1));
+        String measured = notified.depth()
+                .map(d -> d.shownWithUnit() + " below flush")
+                .orElse(notified.asWanted() ? "yes" : "no");
         String reason = (bad.isPresent() ? q.remedy() : "as required")
-                + (told.note().isBlank() ? "" : " (" + told.note() + ")");
+                + (notified.note().isBlank() ? "" : " (" + notified.note() + ")");
         InspectionItem item = InspectionItem.of(
                 q.id(),
                 q.title(),
@@ -75,7 +76,7 @@ public final class InProcessInspection {
                 allowed,
                 reason,
                 PRACTICE);
-        return told.where().map(item::at).orElse(item);
+        return notified.where().map(item::at).orElse(item);
     }
 
     /** "About 1/16": half of it either way. */

@@ -29,11 +29,11 @@ final class Allowances {
 
     /** Answers all findings of a look, in one order. */
     interface Judged {
-        List<Finding> of(Inspection look);
+        List<Finding> of(Inspection inspection);
     }
 
     /** What was found of the look, with each rejected criterion that a deviation speaks of judged anew. */
-    List<Finding> apply(List<Finding> findings, Inspection look, Judged judge) {
+    List<Finding> apply(List<Finding> findings, Inspection inspection, Judged judge) {
         if (deviations.isEmpty()) {
             return findings;
         }
@@ -43,7 +43,7 @@ final class Allowances {
                     findings.stream().anyMatch(f -> f.criterion() == criterion && f.verdict() == Verdict.REJECT);
             SetAside aside = rejected ? new SetAside(criterion) : null;
             if (aside != null && !aside.isEmpty()) {
-                List<Finding> rest = judge.of(aside.rest(look));
+                List<Finding> rest = judge.of(aside.rest(inspection));
                 for (int i = 0; i < findings.size(); i++) {
                     Finding f = findings.get(i);
                     if (f.criterion() == criterion && f.verdict() == Verdict.REJECT) {
@@ -98,10 +98,10 @@ final class Allowances {
             return lines.isEmpty();
         }
 
-        Inspection rest(Inspection look) {
-            return look.with(
-                    readings.stream().map(look.readings()::get).toList(),
-                    indications.stream().map(look.indications()::get).toList());
+        Inspection rest(Inspection inspection) {
+            return inspection.with(
+                    readings.stream().map(inspection.readings()::get).toList(),
+                    indications.stream().map(inspection.indications()::get).toList());
         }
 
         /** The finding of the rest; where nothing else was seen of the criterion, the document is the last word. */

@@ -17,19 +17,19 @@ public final class FaceLimit {
     private FaceLimit() {}
 
     /** @param profile the book's rule of the profile */
-    public static Optional<RealLength> at(Inspection look, Rule profile, Reading.Station station) {
+    public static Optional<RealLength> at(Inspection inspection, Rule profile, Reading.Station station) {
         if (station.reinforcement().isEmpty() && station.convexity().isEmpty()) {
             return Optional.empty();
         }
         List<RealLength> limits = profile.leaves()
-                .flatMap(rule -> of(look, rule, station).stream())
+                .flatMap(rule -> of(inspection, rule, station).stream())
                 .toList();
         Set<String> different = new HashSet<>();
         limits.forEach(l -> different.add(l.shown()));
         return different.size() == 1 ? Optional.of(limits.get(0)) : Optional.empty();
     }
 
-    private static Optional<RealLength> of(Inspection look, Rule rule, Reading.Station station) {
+    private static Optional<RealLength> of(Inspection inspection, Rule rule, Reading.Station station) {
         if (rule instanceof Rule.FaceHeight h && station.reinforcement().isPresent()) {
             return Optional.of(RealLength.of(h.most()));
         }
@@ -37,12 +37,12 @@ public final class FaceLimit {
             return f.convexity().map(RealLength::of);
         }
         if (rule instanceof Rule.ConvexityByWidth w && station.convexity().isPresent()) {
-            return new ConvexityCheck(look, w).onlyLimit(station).map(RealLength::of);
+            return new ConvexityCheck(inspection, w).onlyLimit(station).map(RealLength::of);
         }
         if (rule instanceof Rule.AtMost m && isOfTheFace(m, station)) {
             return m.bound().ofWidth().signum() == 0
                     ? Optional.of(m.bound().base())
-                    : width(look, station).map(m.bound()::at);
+                    : width(inspection, station).map(m.bound()::at);
         }
         return Optional.empty();
     }
@@ -54,12 +54,13 @@ public final class FaceLimit {
                         && station.convexity().isPresent();
     }
 
-    private static Optional<RealLength> width(Inspection look, Reading.Station s) {
+    private static Optional<RealLength> width(Inspection inspection, Reading.Station s) {
         if (s.faceWidth().isPresent()) {
             return s.faceWidth().map(RealLength::of);
         }
-        boolean legs =
-                look.joint().isFillet() && s.legA().isPresent() && s.legB().isPresent();
-        return legs ? Optional.of(SectionSize.chord(look.joint(), s)) : Optional.empty();
+        boolean legs = inspection.joint().isFillet()
+                && s.legA().isPresent()
+                && s.legB().isPresent();
+        return legs ? Optional.of(SectionSize.chord(inspection.joint(), s)) : Optional.empty();
     }
 }

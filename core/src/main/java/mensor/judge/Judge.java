@@ -39,7 +39,7 @@ public final class Judge {
         check(inspection, book);
         Allowances allowances = new Allowances(inspection, terms.deviations());
         Function<Inspection, List<Finding>> judge =
-                look -> allowances.apply(findings(look, book), look, rest -> findings(rest, book));
+                each -> allowances.apply(findings(each, book), each, rest -> findings(rest, book));
         List<Finding> plain = judge.apply(inspection);
         List<Finding> findings = terms.guard()
                 .map(g -> new GuardBand(inspection, g).apply(plain, judge))

@@ -69,7 +69,7 @@ public final class Reinspection {
      * @param readings for each reading of the look where it comes from; likewise {@code indications}
      */
     public record Combination(
-            Inspection look, Repair repair, List<Source> readings, List<Source> indications, List<String> notes) {
+            Inspection inspection, Repair repair, List<Source> readings, List<Source> indications, List<String> notes) {
 
         /** What stands beside the book: the contract as it is now, each uncertainty of the reading that it belongs to. */
         public Terms terms(Terms before, Terms fresh) {
@@ -120,7 +120,7 @@ public final class Reinspection {
     /** Judges both as one, and holds open what was not looked at again. */
     public static Evaluation evaluate(
             Combination joined, Inspection before, Inspection fresh, Beside beside, CriteriaBook book, Terms terms) {
-        Evaluation whole = Judge.evaluate(joined.look(), book, terms);
+        Evaluation whole = Judge.evaluate(joined.inspection(), book, terms);
         Set<Criterion> notAgain = EnumSet.noneOf(Criterion.class);
         Judge.evaluate(fresh, book).todo().stream().filter(Todo::clearable).forEach(t -> notAgain.add(t.criterion()));
         String where = stretches(fresh.joint(), joined.repair().stretches()).stream()
@@ -147,7 +147,7 @@ public final class Reinspection {
                     && f.verdict() != Verdict.NOT_APPLICABLE) {
                 open = f.leftOpen(
                         Why.NOT_REINSPECTED.of(),
-                        lookedBefore(before, f.criterion())
+                        inspectedBefore(before, f.criterion())
                                 ? Ask.Kind.REINSPECT_ALONG.of(where)
                                 : Ask.Kind.INSPECT_WHOLE.of(),
                         "");
@@ -179,7 +179,7 @@ public final class Reinspection {
         return readiness.alsoAsks(asks, waited ? readiness.reason() : Why.BESIDE_REPAIR_OPEN.of());
     }
 
-    private static boolean lookedBefore(Inspection before, Criterion criterion) {
+    private static boolean inspectedBefore(Inspection before, Criterion criterion) {
         return before.isClear(criterion)
                 || before.cover(criterion).isPresent()
                 || before.indications().stream().anyMatch(i -> i.criterion() == criterion);
@@ -187,9 +187,9 @@ public final class Reinspection {
 
     /** Where a repaired stretch of a fillet has not been read enough. */
     private static List<Ask> sizeUnread(Combination joined, CriteriaBook book) {
-        Inspection look = joined.look();
-        Joint joint = look.joint();
-        Optional<Rule.SizeEvidence> evidence = book.rule(Criterion.SIZE, joint, look.units())
+        Inspection inspection = joined.inspection();
+        Joint joint = inspection.joint();
+        Optional<Rule.SizeEvidence> evidence = book.rule(Criterion.SIZE, joint, inspection.units())
                 .leaves()
                 .flatMap(r -> r instanceof Rule.FilletSize f
                         ? java.util.stream.Stream.of(f.evidence())
@@ -209,16 +209,16 @@ public final class Reinspection {
         if (repaired.isEmpty()) {
             return List.of();
         }
-        List<Length> stations = Occurrence.readings(look, Reading.Station.class).stream()
+        List<Length> stations = Occurrence.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> SectionSize.of(joint, f.what())
                         .filter(SectionSize::isWhole)
                         .isPresent())
                 .map(f -> joint.ruler().place(f.what().at()))
                 .toList();
         List<Span> tried = new ArrayList<>();
-        Occurrence.readings(look, Reading.Blade.class)
+        Occurrence.readings(inspection, Reading.Blade.class)
                 .forEach(f -> tried.add(f.what().span()));
-        Occurrence.indications(look, Indication.Undersize.class)
+        Occurrence.indications(inspection, Indication.Undersize.class)
                 .forEach(f -> tried.add(f.what().span()));
         return new SizeEvidenceCheck(
                         evidence.get(), joint.ruler(), joint.ruler().straight(tried), stations)
@@ -276,7 +276,7 @@ public final class Reinspection {
             for (int i = 0; i < fresh.indications().size(); i++) {
                 add(fresh.indications().get(i), new Source(false, i));
             }
-            return new Combination(look(), repair, readingSources, indicationSources, notes);
+            return new Combination(inspection(), repair, readingSources, indicationSources, notes);
         }
 
         private void add(Reading r, Source source) {
@@ -289,7 +289,7 @@ public final class Reinspection {
             indicationSources.add(source);
         }
 
-        private Inspection look() {
+        private Inspection inspection() {
             Set<Criterion> clear = new HashSet<>();
             for (Criterion c : Criterion.values()) {
                 if (c.clearable() && fresh.isClear(c) && indications.stream().noneMatch(i -> i.criterion() == c)) {
@@ -366,10 +366,10 @@ public final class Reinspection {
 
         /** The same thing put down again beside the repair, in the stretch that was looked at again: the new one stands. */
         private boolean isReadAnew(Indication old) {
-            boolean lookedAt = old.isPlaced()
+            boolean inspectedAt = old.isPlaced()
                     && SpanSet.of(ruler.straight(old.span())).minus(again).isEmpty()
                     && again.covers(ruler.place(old.span().from()));
-            return lookedAt
+            return inspectedAt
                     && fresh.indications().stream()
                             .anyMatch(n -> n.kind() == old.kind()
                                     && toe(n) == toe(old)

@@ -45,7 +45,7 @@ public final class EntryLine {
      * @param completions words that may stand where the line ends
      */
     public record Parse(
-            List<TypedEntry> puts,
+            List<TypedEntry> entries,
             String kind,
             Optional<String> problem,
             int from,
@@ -53,7 +53,7 @@ public final class EntryLine {
             List<String> expects,
             List<String> completions) {
         public boolean isWhole() {
-            return !puts.isEmpty() && problem.isEmpty();
+            return !entries.isEmpty() && problem.isEmpty();
         }
     }
 
@@ -117,7 +117,7 @@ public final class EntryLine {
     }
 
     private Parse none(List<Token> tokens, String before) {
-        List<TypedEntry> puts = new ArrayList<>();
+        List<TypedEntry> entries = new ArrayList<>();
         List<String> left = new ArrayList<>();
         for (Criterion c : Criterion.values()) {
             if (c.clearable()) {
@@ -134,9 +134,9 @@ public final class EntryLine {
                         : open(before, List.of("a criterion"), begun);
             }
             left.remove(t.text());
-            puts.add(new TypedEntry(Entry.Sort.CLEAR, Map.of("criterion", t.text())));
+            entries.add(new TypedEntry(Entry.Sort.CLEAR, Map.of("criterion", t.text())));
         }
-        return new Parse(puts, before, Optional.empty(), 0, 0, List.of("a criterion that was looked for"), left);
+        return new Parse(entries, before, Optional.empty(), 0, 0, List.of("a criterion that was looked for"), left);
     }
 
     private Parse of(Kind kind, List<Token> tokens) {
@@ -161,7 +161,7 @@ public final class EntryLine {
             fields.put("from", "0");
             fields.put("to", joint.length().toString());
         }
-        return new Parse(puts(kind, fields), kind.word(), Optional.empty(), 0, 0, expects, completions);
+        return new Parse(entries(kind, fields), kind.word(), Optional.empty(), 0, 0, expects, completions);
     }
 
     /** The kinds that a line can put down, with a line for each, for the card that shows them. */
@@ -195,7 +195,7 @@ public final class EntryLine {
     }
 
     /** "At most 1/16, over 1/32 only from–to" is two stretches: the shallow one all along, the deep one where it is deep. */
-    private static List<TypedEntry> puts(Kind kind, Map<String, String> fields) {
+    private static List<TypedEntry> entries(Kind kind, Map<String, String> fields) {
         Map<String, String> whole = new LinkedHashMap<>();
         if (!kind.kind().isEmpty()) {
             whole.put("kind", kind.kind());

@@ -14,15 +14,15 @@ import mensor.weld.RodTable;
 /** The plan held against the passes that were recorded: each line with both numbers. Planned values are not compared. */
 public final class PlanComparison {
     /** One point; {@code apart} where what was recorded differs from the plan. */
-    public record Difference(String what, String planned, String recorded, boolean apart) {}
+    public record ComparisonRow(String what, String planned, String recorded, boolean apart) {}
 
     private static final double MM_PER_INCH = 25.4;
 
     private PlanComparison() {}
 
-    public static List<Difference> of(PassPlan plan, List<LoggedPass> passes, Unit units) {
-        List<Difference> lines = new ArrayList<>();
-        lines.add(new Difference(
+    public static List<ComparisonRow> of(PassPlan plan, List<LoggedPass> passes, Unit units) {
+        List<ComparisonRow> lines = new ArrayList<>();
+        lines.add(new ComparisonRow(
                 "passes",
                 String.valueOf(plan.beads().size()),
                 String.valueOf(passes.size()),
@@ -39,7 +39,7 @@ public final class PlanComparison {
                         .map(p -> p.diameter().get().shownWithUnit() + " "
                                 + p.electrode().get())
                         .distinct()
-                        .forEach(rod -> lines.add(new Difference(
+                        .forEach(rod -> lines.add(new ComparisonRow(
                                 kind.id() + " rod",
                                 bead.get().rod(),
                                 rod,
@@ -63,7 +63,7 @@ public final class PlanComparison {
                                 .findFirst());
     }
 
-    private static Optional<Difference> heat(PassPlan plan, PassKind kind, List<Pass> laid) {
+    private static Optional<ComparisonRow> heat(PassPlan plan, PassKind kind, List<Pass> laid) {
         Optional<PassPlan.Heat> planned = nearest(plan.heat(), PassPlan.Heat::kind, kind);
         Optional<HeatInput> greatest = laid.stream()
                 .filter(p -> p.volts().isPresent()
@@ -79,7 +79,7 @@ public final class PlanComparison {
         }
         double off =
                 greatest.get().joulesPerMillimetre() / planned.get().input().joulesPerMillimetre();
-        return Optional.of(new Difference(
+        return Optional.of(new ComparisonRow(
                 kind.id() + " heat input",
                 kilojoules(planned.get().input()),
                 kilojoules(greatest.get()),
@@ -102,7 +102,7 @@ public final class PlanComparison {
     }
 
     /** Only where every recorded pass says its rod and run length: the metal they lay against the section's. */
-    private static Optional<Difference> metal(PassPlan plan, List<LoggedPass> passes, Unit units) {
+    private static Optional<ComparisonRow> metal(PassPlan plan, List<LoggedPass> passes, Unit units) {
         double laid = 0;
         for (LoggedPass l : passes) {
             Pass p = l.measured();
@@ -119,7 +119,7 @@ public final class PlanComparison {
         if (passes.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new Difference(
+        return Optional.of(new ComparisonRow(
                 "metal across the weld",
                 area(plan.area(), units),
                 area(laid, units),

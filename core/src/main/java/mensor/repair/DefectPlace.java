@@ -31,15 +31,15 @@ public record DefectPlace(
         List<Integer> readings,
         Optional<Span> span) {
 
-    public static List<DefectPlace> of(Inspection look, Evaluation evaluation) {
+    public static List<DefectPlace> of(Inspection inspection, Evaluation evaluation) {
         List<DefectPlace> places = new ArrayList<>();
         Set<Integer> indications = new HashSet<>();
         Set<Integer> readings = new HashSet<>();
         for (Finding f : evaluation.rejected()) {
             int before = places.size();
-            f.indications().stream().filter(indications::add).forEach(i -> places.add(indication(look, f, i)));
+            f.indications().stream().filter(indications::add).forEach(i -> places.add(indication(inspection, f, i)));
             List<Integer> fresh = f.readings().stream().filter(readings::add).toList();
-            runs(look, f, fresh).forEach(run -> places.add(run(look, f, run)));
+            runs(inspection, f, fresh).forEach(run -> places.add(run(inspection, f, run)));
             if (places.size() == before
                     && f.indications().isEmpty()
                     && f.readings().isEmpty()) {
@@ -50,15 +50,17 @@ public record DefectPlace(
     }
 
     /** In a line: what it is, on which toe, where, how deep. */
-    public String words(Inspection look, Finding f) {
+    public String words(Inspection inspection, Finding f) {
         String at = span.map(s -> " at " + s.shown()).orElse("");
         if (indication.isEmpty()) {
             return f.measured().isEmpty() ? f.reason().words() : f.criterion().title() + " " + f.measured() + at;
         }
-        Indication i = look.indications().get(indication.getAsInt());
+        Indication i = inspection.indications().get(indication.getAsInt());
         String toe = i instanceof Indication.Undercut u
-                ? " on the " + look.joint().toeName(u.toe())
-                : i instanceof Indication.Overlap o ? " on the " + look.joint().toeName(o.toe()) : "";
+                ? " on the " + inspection.joint().toeName(u.toe())
+                : i instanceof Indication.Overlap o
+                        ? " on the " + inspection.joint().toeName(o.toe())
+                        : "";
         String measure = i instanceof Indication.Undersize u
                 ? ", " + u.least().shownWithUnit() + " least"
                 : i instanceof Indication.ShortWeld s
@@ -73,8 +75,8 @@ public record DefectPlace(
         return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 
-    private static DefectPlace indication(Inspection look, Finding f, int i) {
-        Indication seen = look.indications().get(i);
+    private static DefectPlace indication(Inspection inspection, Finding f, int i) {
+        Indication seen = inspection.indications().get(i);
         return new DefectPlace(
                 f.id(),
                 f.criterion(),
@@ -84,9 +86,9 @@ public record DefectPlace(
                 seen.isPlaced() ? Optional.of(seen.span()) : Optional.empty());
     }
 
-    private static DefectPlace run(Inspection look, Finding f, List<Integer> run) {
-        Reading first = look.readings().get(run.get(0));
-        Reading last = look.readings().get(run.get(run.size() - 1));
+    private static DefectPlace run(Inspection inspection, Finding f, List<Integer> run) {
+        Reading first = inspection.readings().get(run.get(0));
+        Reading last = inspection.readings().get(run.get(run.size() - 1));
         return new DefectPlace(
                 f.id(),
                 f.criterion(),
@@ -97,15 +99,16 @@ public record DefectPlace(
     }
 
     /** Stations that follow each other on the weld with no good one between are one place. */
-    private static List<List<Integer>> runs(Inspection look, Finding f, List<Integer> deciding) {
-        List<Integer> along = IntStream.range(0, look.readings().size())
-                .filter(i -> look.readings().get(i) instanceof Reading.Station)
+    private static List<List<Integer>> runs(Inspection inspection, Finding f, List<Integer> deciding) {
+        List<Integer> along = IntStream.range(0, inspection.readings().size())
+                .filter(i -> inspection.readings().get(i) instanceof Reading.Station)
                 .boxed()
-                .sorted((a, b) -> look.readings()
+                .sorted((a, b) -> inspection
+                        .readings()
                         .get(a)
                         .span()
                         .from()
-                        .compareTo(look.readings().get(b).span().from()))
+                        .compareTo(inspection.readings().get(b).span().from()))
                 .toList();
         List<List<Integer>> runs = new ArrayList<>();
         List<Integer> run = new ArrayList<>();

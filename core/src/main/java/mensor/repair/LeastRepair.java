@@ -31,11 +31,11 @@ public record LeastRepair(List<Span> stretches, Length total) {
      * Empty where all that decides must be corrected, or where no indication does; also where readings are guarded, for then a
      * correction is read anew with its own uncertainty.
      */
-    public static Optional<LeastRepair> of(Inspection look, CriteriaBook book, Terms terms, Finding finding) {
+    public static Optional<LeastRepair> of(Inspection inspection, CriteriaBook book, Terms terms, Finding finding) {
         // not only those of the worst window: with it corrected another may be over
-        List<Integer> deciding = IntStream.range(0, look.indications().size())
-                .filter(i -> look.indications().get(i).criterion() == finding.criterion()
-                        && look.indications().get(i).isPlaced())
+        List<Integer> deciding = IntStream.range(0, inspection.indications().size())
+                .filter(i -> inspection.indications().get(i).criterion() == finding.criterion()
+                        && inspection.indications().get(i).isPlaced())
                 .boxed()
                 .toList();
         if (deciding.isEmpty()
@@ -44,13 +44,13 @@ public record LeastRepair(List<Span> stretches, Length total) {
                 || terms.guard().isPresent()) {
             return Optional.empty();
         }
-        Search search = new Search(look, book, terms, finding.id());
+        Search search = new Search(inspection, book, terms, finding.id());
         Optional<LeastRepair> found = search.least(deciding);
         Length all = deciding.stream()
-                .map(i -> look.indications().get(i).span())
+                .map(i -> inspection.indications().get(i).span())
                 .filter(s -> !s.wraps())
                 .map(Span::extent)
-                .reduce(Length.zero(look.units()), Length::plus);
+                .reduce(Length.zero(inspection.units()), Length::plus);
         return found.filter(f -> f.total().isUnder(all) || f.stretches().size() < deciding.size());
     }
 
@@ -61,18 +61,18 @@ public record LeastRepair(List<Span> stretches, Length total) {
     }
 
     private static final class Search {
-        private final Inspection look;
+        private final Inspection inspection;
         private final CriteriaBook book;
         private final Terms terms;
         private final String finding;
         private final Length mark;
 
-        Search(Inspection look, CriteriaBook book, Terms terms, String finding) {
-            this.look = look;
+        Search(Inspection inspection, CriteriaBook book, Terms terms, String finding) {
+            this.inspection = inspection;
             this.book = book;
             this.terms = terms;
             this.finding = finding;
-            this.mark = look.units() == Unit.INCH ? Length.inches(1, 16) : Length.millimetres("1");
+            this.mark = inspection.units() == Unit.INCH ? Length.inches(1, 16) : Length.millimetres("1");
         }
 
         Optional<LeastRepair> least(List<Integer> deciding) {
@@ -83,7 +83,8 @@ public record LeastRepair(List<Span> stretches, Length total) {
                         .map(i -> shortest(i, whole))
                         .flatMap(Optional::stream)
                         .min(Comparator.comparing(Part::length)
-                                .thenComparing(p -> look.indications()
+                                .thenComparing(p -> inspection
+                                        .indications()
                                         .get(p.indication())
                                         .span()
                                         .extent())
@@ -96,9 +97,10 @@ public record LeastRepair(List<Span> stretches, Length total) {
                 // no single one suffices beside those taken: the one that decides most goes whole
                 Integer longest = left.stream()
                         .max(Comparator.comparing(
-                                i -> look.indications().get(i).span().extent()))
+                                i -> inspection.indications().get(i).span().extent()))
                         .orElseThrow();
-                whole.add(new Part(longest, look.indications().get(longest).span()));
+                whole.add(
+                        new Part(longest, inspection.indications().get(longest).span()));
                 left.remove(longest);
             }
             return clears(whole) ? Optional.of(answer(whole)) : Optional.empty();
@@ -110,17 +112,17 @@ public record LeastRepair(List<Span> stretches, Length total) {
                     .sorted(Comparator.comparing(Span::from))
                     .toList();
             return new LeastRepair(
-                    spans, spans.stream().map(Span::extent).reduce(Length.zero(look.units()), Length::plus));
+                    spans, spans.stream().map(Span::extent).reduce(Length.zero(inspection.units()), Length::plus));
         }
 
         /** The shortest piece of one indication, from either end, that clears the finding beside what is corrected whole. */
         private Optional<Part> shortest(int index, List<Part> beside) {
-            Span span = look.indications().get(index).span();
+            Span span = inspection.indications().get(index).span();
             Part all = new Part(index, span);
             if (!clears(with(beside, all))) {
                 return Optional.empty();
             }
-            Indication whole = look.indications().get(index);
+            Indication whole = inspection.indications().get(index);
             boolean stretch = !span.wraps() && span.extent().isOver(mark) && whole.along(span) != whole;
             if (!stretch) {
                 return Optional.of(all);
@@ -162,8 +164,8 @@ public record LeastRepair(List<Span> stretches, Length total) {
 
         private boolean clears(List<Part> corrected) {
             List<Indication> left = new ArrayList<>();
-            for (int i = 0; i < look.indications().size(); i++) {
-                Indication indication = look.indications().get(i);
+            for (int i = 0; i < inspection.indications().size(); i++) {
+                Indication indication = inspection.indications().get(i);
                 int index = i;
                 Optional<Part> part =
                         corrected.stream().filter(p -> p.indication() == index).findFirst();
@@ -173,7 +175,7 @@ public record LeastRepair(List<Span> stretches, Length total) {
                     rest(indication, part.get().span()).ifPresent(left::add);
                 }
             }
-            Inspection then = look.with(look.readings(), left);
+            Inspection then = inspection.with(inspection.readings(), left);
             return Judge.evaluate(then, book, terms).findings().stream()
                     .filter(f -> f.id().equals(finding))
                     .noneMatch(f -> f.verdict() == Verdict.REJECT);

@@ -33,16 +33,16 @@ public final class RepairPlanner {
     private static final String LOW_HYDROGEN = "E7018";
     private static final Length EIGHTH = Length.inches(1, 8);
 
-    private final Inspection look;
+    private final Inspection inspection;
     private final Joint joint;
     private final RepairConstants constants;
     private final Known known;
     private final Steel steel;
     private final String rod;
 
-    private RepairPlanner(Inspection look, RepairConstants constants, Known known) {
-        this.look = look;
-        this.joint = look.joint();
+    private RepairPlanner(Inspection inspection, RepairConstants constants, Known known) {
+        this.inspection = inspection;
+        this.joint = inspection.joint();
         this.constants = constants;
         this.known = known;
         this.steel = joint.grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
@@ -69,13 +69,13 @@ public final class RepairPlanner {
     }
 
     /** The least repair in words, by the finding that it clears; none where all that decides must be corrected. */
-    public static Map<String, String> least(Inspection look, Evaluation evaluation, Terms terms) {
+    public static Map<String, String> least(Inspection inspection, Evaluation evaluation, Terms terms) {
         Map<String, String> least = new LinkedHashMap<>();
         for (Finding f : evaluation.rejected()) {
-            LeastRepair.of(look, evaluation.book(), terms, f)
+            LeastRepair.of(inspection, evaluation.book(), terms, f)
                     .ifPresent(l -> least.put(
                             f.id(),
-                            "correcting " + l.total().in(look.units()).shownWithUnit() + " at "
+                            "correcting " + l.total().in(inspection.units()).shownWithUnit() + " at "
                                     + l.stretches().stream().map(Span::shown).collect(Collectors.joining(" and "))
                                     + " suffices for "
                                     + f.criterion().title().toLowerCase(java.util.Locale.ROOT)));
@@ -85,11 +85,11 @@ public final class RepairPlanner {
 
     /** A plan for each place of {@link DefectPlace#of}, in that order. */
     public static List<RepairPlan> plan(
-            Inspection look, Evaluation evaluation, Terms terms, RepairConstants constants, Known known) {
-        RepairPlanner planner = new RepairPlanner(look, constants, known);
-        Map<String, String> least = known.least().orElseGet(() -> least(look, evaluation, terms));
+            Inspection inspection, Evaluation evaluation, Terms terms, RepairConstants constants, Known known) {
+        RepairPlanner planner = new RepairPlanner(inspection, constants, known);
+        Map<String, String> least = known.least().orElseGet(() -> least(inspection, evaluation, terms));
         List<RepairPlan> plans = new ArrayList<>();
-        List<DefectPlace> places = DefectPlace.of(look, evaluation);
+        List<DefectPlace> places = DefectPlace.of(inspection, evaluation);
         for (int i = 0; i < places.size(); i++) {
             DefectPlace place = places.get(i);
             Finding finding = evaluation.finding(place.finding()).orElseThrow();
@@ -104,7 +104,7 @@ public final class RepairPlanner {
 
     private RepairPlan plan(DefectPlace place, Optional<Disposition> chosen, Finding f, Optional<String> least) {
         Optional<Indication> indication = place.indication().isPresent()
-                ? Optional.of(look.indications().get(place.indication().getAsInt()))
+                ? Optional.of(inspection.indications().get(place.indication().getAsInt()))
                 : Optional.empty();
         List<Disposition> suits = Disposition.suiting(place.criterion());
         Disposition disposition = chosen.orElseGet(
@@ -164,7 +164,7 @@ public final class RepairPlanner {
 
     private Optional<Length> leastLeg(DefectPlace place) {
         return place.readings().stream()
-                .map(look.readings()::get)
+                .map(inspection.readings()::get)
                 .filter(Reading.Station.class::isInstance)
                 .map(Reading.Station.class::cast)
                 .flatMap(s -> s.legA().flatMap(a -> s.legB().map(a::min)).stream())
@@ -180,9 +180,9 @@ public final class RepairPlanner {
     private Span extent(Indication i, DefectPlace place) {
         double beyond = i instanceof Indication.Crack ? constants.beyondCrack() : constants.runIn();
         Length more = Length.millimetres(java.math.BigDecimal.valueOf(beyond).toPlainString())
-                .in(look.units());
+                .in(inspection.units());
         if (i instanceof Indication.Crack && beyond == RepairConstants.USUAL.beyondCrack()) {
-            more = look.units().pick(Length.inches(2), Length.millimetres("50"));
+            more = inspection.units().pick(Length.inches(2), Length.millimetres("50"));
         }
         Span s = known.ends().getOrDefault(place.indication().getAsInt(), i.span());
         if (joint.closed()) {
@@ -193,7 +193,7 @@ public final class RepairPlanner {
             return new Span(
                     joint.ruler().place(s.from().minus(more)), joint.ruler().place(s.to().plus(more)));
         }
-        Length zero = Length.zero(look.units());
+        Length zero = Length.zero(inspection.units());
         Length from = s.from().minus(more);
         Length to = s.to().plus(more);
         Length end = joint.length();
@@ -274,7 +274,7 @@ public final class RepairPlanner {
 
     /** The rod that was used where it is of low hydrogen, or the steel lets another; else a low-hydrogen one. */
     private String rod() {
-        return look.welding().passes().stream()
+        return inspection.welding().passes().stream()
                 .map(Pass::electrode)
                 .flatMap(Optional::stream)
                 .filter(e -> RodTable.deposit(e, EIGHTH).isPresent())
@@ -287,7 +287,7 @@ public final class RepairPlanner {
         return MinimumPreheat.of(
                 steel,
                 RodTable.isLowHydrogen(rod).orElse(false),
-                joint.thicker().thickness().in(look.units()));
+                joint.thicker().thickness().in(inspection.units()));
     }
 
     private boolean isQuenchedAndTempered() {
@@ -298,7 +298,7 @@ public final class RepairPlanner {
     private List<String> holds(Indication i) {
         List<String> holds = new ArrayList<>(HoldKind.of(new HoldKind.Facts(
                         Optional.of(i),
-                        look.welding().signs().contains(Sign.APPEARED_LATER),
+                        inspection.welding().signs().contains(Sign.APPEARED_LATER),
                         true,
                         Optional.empty(),
                         false,
@@ -405,11 +405,11 @@ public final class RepairPlanner {
 
     /** A bead that is small for the plate cools too fast. */
     private Optional<String> smallBead() {
-        Length least = PassLimits.leastFillet(joint.thinner().thickness(), false, look.units());
+        Length least = PassLimits.leastFillet(joint.thinner().thickness(), false, inspection.units());
         double leg = Math.sqrt(2 * beadArea());
         return leg < mm(least) - 1e-6
                 ? Optional.of("the bead is smaller than the least fillet for the thickness, "
-                        + least.in(look.units()).shownWithUnit() + ": preheat, or lay a bigger bead")
+                        + least.in(inspection.units()).shownWithUnit() + ": preheat, or lay a bigger bead")
                 : Optional.empty();
     }
 

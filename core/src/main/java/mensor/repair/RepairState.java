@@ -11,7 +11,7 @@ public enum RepairState implements Named {
     EXCAVATED("excavated", "Excavated"),
     CAVITY_ACCEPTED("cavity-accepted", "Cavity accepted"),
     WELDED("welded", "Welded"),
-    READY("ready-to-look", "Ready to inspect"),
+    READY("ready-to-inspect", "Ready to inspect"),
     CLOSED("closed", "Closed");
 
     private static final List<RepairState> WELDING =

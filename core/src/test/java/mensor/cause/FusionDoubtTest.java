@@ -25,8 +25,8 @@ class FusionDoubtTest {
     }
 
     private static List<FusionDoubt> doubts(Scene s, boolean oldWeld) {
-        Inspection look = s.look();
-        return FusionDoubt.of(look, Judge.evaluate(look, new StaticBook()), Surroundings.NONE, oldWeld);
+        Inspection inspection = s.inspection();
+        return FusionDoubt.of(inspection, Judge.evaluate(inspection, new StaticBook()), Surroundings.NONE, oldWeld);
     }
 
     private static Scene down(Scene s) {

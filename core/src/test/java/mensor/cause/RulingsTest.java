@@ -245,7 +245,7 @@ class RulingsTest {
     }
 
     @Test
-    void aRemarkOfTheInProcessLookSpeaksOfTheDefectsAtItsPlace() {
+    void aRemarkOfTheInProcessInspectionSpeaksOfTheDefectsAtItsPlace() {
         InProcessInspection.Answer dirty = new InProcessInspection.Answer(
                 ProcessQuestion.SLAG_LINES, false, Optional.empty(), Optional.of(span("11", "14")), "web side");
         InProcessInspection.Answer elsewhere = new InProcessInspection.Answer(
@@ -356,7 +356,7 @@ class RulingsTest {
     void slagWantsTheUpperHalfOfTheBoxLabelAndTheFarthestPassIsChanged() {
         WeldingRecord record = slag().pass(80, Technique.STRINGER)
                 .pass(70, Technique.STRINGER)
-                .look()
+                .inspection()
                 .welding();
         WeldingRecord unwritten = new WeldingRecord(
                 record.passes(),
@@ -405,14 +405,14 @@ class RulingsTest {
     @Test
     void aTraceTakesUnderFiveMilliseconds() {
         Scene s = slag().pass(100, Technique.STRINGER).signs(Sign.ROPY_BEAD, Sign.STICK_MARKS);
-        mensor.inspection.Inspection look = s.look();
+        mensor.inspection.Inspection inspection = s.inspection();
         for (int i = 0; i < 200; i++) {
-            Tracer.traceAll(look);
+            Tracer.traceAll(inspection);
         }
         long best = Long.MAX_VALUE;
         for (int i = 0; i < 20; i++) {
             long begun = System.nanoTime();
-            Tracer.traceAll(look);
+            Tracer.traceAll(inspection);
             best = Math.min(best, System.nanoTime() - begun);
         }
         assertThat(best / 1e6).as("ms").isLessThan(5);

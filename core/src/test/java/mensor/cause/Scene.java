@@ -165,7 +165,7 @@ final class Scene {
         return new Span(in(from), in(to));
     }
 
-    Inspection look() {
+    Inspection inspection() {
         return new Inspection(
                 joint.build(),
                 Unit.INCH,
@@ -190,12 +190,12 @@ final class Scene {
 
     /** What rejects, and the troubles that were only said. */
     List<CauseTrace> trace(Situation... also) {
-        Inspection look = look();
-        return Tracer.trace(look, Judge.evaluate(look, new StaticBook()), around, List.of(also));
+        Inspection inspection = inspection();
+        return Tracer.trace(inspection, Judge.evaluate(inspection, new StaticBook()), around, List.of(also));
     }
 
     /** The first indication, whatever its verdict. */
     CauseTrace traced() {
-        return Tracer.traceAll(look()).get(0);
+        return Tracer.traceAll(inspection()).get(0);
     }
 }

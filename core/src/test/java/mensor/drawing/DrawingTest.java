@@ -43,7 +43,7 @@ class DrawingTest {
             .size(Length.inches(5, 16))
             .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)));
 
-    private Inspection look() {
+    private Inspection inspection() {
         return new Inspection(
                 joint.build(),
                 Unit.INCH,
@@ -59,7 +59,7 @@ class DrawingTest {
     }
 
     private StripDrawing strip() {
-        return StripDrawing.of(look(), Judge.evaluate(look(), BOOK));
+        return StripDrawing.of(inspection(), Judge.evaluate(inspection(), BOOK));
     }
 
     private static Span span(long from, long to) {
@@ -187,7 +187,7 @@ class DrawingTest {
                 Optional.empty());
         readings.add(s);
         undercut(Toe.A, span(4, 6), "1/8");
-        SectionDrawing d = SectionDrawing.at(look(), BOOK, s, List.of(0));
+        SectionDrawing d = SectionDrawing.at(inspection(), BOOK, s, List.of(0));
         List<SectionDrawing.Point> weld = d.weld().points();
         assertThat(weld.get(1).y()).as("leg A up the web").isCloseTo(6.35, within(1e-6));
         assertThat(weld.get(2).x()).as("leg B along the flange").isCloseTo(9.525, within(1e-6));
@@ -209,7 +209,7 @@ class DrawingTest {
         joint.gaps(List.of(new Gap(span(4, 6), Length.inches(1, 8))));
         Reading.Station s = Reading.Station.legs(Length.inches(5), Length.inches(3, 8), Length.inches(7, 16));
         readings.add(s);
-        SectionDrawing d = SectionDrawing.at(look(), BOOK, s, List.of());
+        SectionDrawing d = SectionDrawing.at(inspection(), BOOK, s, List.of());
         assertThat(d.gap()).isCloseTo(3.175, within(1e-6));
         assertThat(d.dimensions()).extracting(SectionDrawing.Dimension::low).containsExactly(true, false);
     }
@@ -275,7 +275,7 @@ class DrawingTest {
     @Test
     void theCrownOfAGrooveIsDrawnAndLetteredAndFailsWhereItRejects() {
         Reading.Station s = Reading.Station.crown(Length.inches(6), Length.inches(3, 16));
-        Inspection look = new Inspection(
+        Inspection inspection = new Inspection(
                 butt("V", 60).build(),
                 Unit.INCH,
                 Conditions.READY,
@@ -287,7 +287,7 @@ class DrawingTest {
                 List.of(),
                 false,
                 WeldingRecord.NONE);
-        SectionDrawing d = SectionDrawing.at(look, BOOK, s, List.of());
+        SectionDrawing d = SectionDrawing.at(inspection, BOOK, s, List.of());
         SectionDrawing.Point crown = d.weld().curve();
         SectionDrawing.Point a = d.weld().points().get(1);
         SectionDrawing.Point b = d.weld().points().get(2);
@@ -309,12 +309,13 @@ class DrawingTest {
     @CsvSource({"5/16, at most 1/16", "3/8, at most 1/8", "1, at most 3/16"})
     void aFilletsConvexityIsDrawnAgainstItsLimitWhereTheWidthIsKnown(String faceWidth, String limit) {
         Reading.Station s = convex(faceWidth);
-        SectionDrawing d = SectionDrawing.at(look(), BOOK, s, List.of());
+        SectionDrawing d = SectionDrawing.at(inspection(), BOOK, s, List.of());
         assertThat(d.limit().label()).isEqualTo(limit);
         assertThat(d.limit().through().x())
                 .as("outside of the chord")
                 .isGreaterThan(d.limit().b().x() / 2);
-        assertThat(SectionDrawing.at(look(), BOOK, convex(null), List.of()).limit())
+        assertThat(SectionDrawing.at(inspection(), BOOK, convex(null), List.of())
+                        .limit())
                 .as("without a width no one number holds")
                 .isNull();
     }

@@ -34,7 +34,7 @@ class InProcessInspectionTest {
     }
 
     @Test
-    void whatWasNotLookedAtIsIncompleteAndAGrooveAsksMore() {
+    void whatWasNotInspectedIsIncompleteAndAGrooveAsksMore() {
         assertThat(items(WeldType.FILLET, List.of(), List.of()))
                 .extracting(InspectionItem::id)
                 .containsExactly("root", "slag-lines", "layers-clean", "high-spots", "old-weld");

@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** The contract's own limits, at the limit and just over it; each wants the evidence that its criterion wants. */
 class AddendumTest {
-    private static TestInspection look(AddendumKind kind, String max) {
+    private static TestInspection inspection(AddendumKind kind, String max) {
         return TestInspection.inches("24").notCleared().addendum(kind, max);
     }
 
@@ -40,12 +40,13 @@ class AddendumTest {
     @CsvSource({"1/64, ACCEPT", ".0157, REJECT"})
     void undercutDepth(String depth, Verdict wanted) {
         AddendumKind kind = AddendumKind.UNDERCUT_DEPTH;
-        assertThat(look(kind, "1/64")
+        assertThat(inspection(kind, "1/64")
                         .undercut(Toe.B, "1", "2", depth)
                         .finding(kind)
                         .verdict())
                 .isEqualTo(wanted);
-        Finding root = look(kind, "1/64").undercut(Toe.ROOT, "1", "2", "1/16").finding(kind);
+        Finding root =
+                inspection(kind, "1/64").undercut(Toe.ROOT, "1", "2", "1/16").finding(kind);
         assertThat(root.verdict()).as("the root is not a toe").isEqualTo(INCOMPLETE);
     }
 
@@ -53,7 +54,7 @@ class AddendumTest {
     @CsvSource({"1/16, ACCEPT", ".0626, REJECT"})
     void poreDiameter(String diameter, Verdict wanted) {
         AddendumKind kind = AddendumKind.POROSITY_DIAMETER;
-        assertThat(look(kind, "1/16").pore("3", diameter).finding(kind).verdict())
+        assertThat(inspection(kind, "1/16").pore("3", diameter).finding(kind).verdict())
                 .isEqualTo(wanted);
     }
 
@@ -61,13 +62,13 @@ class AddendumTest {
     @CsvSource({"1/32, ACCEPT", ".0313, REJECT"})
     void convexity(String read, Verdict wanted) {
         AddendumKind kind = AddendumKind.CONVEXITY_MAX;
-        TestInspection look = look(kind, "1/32")
+        TestInspection inspection = inspection(kind, "1/32")
                 .read(Station.in("5")
                         .with("convexity", read)
                         .with("faceWidth", "1/2")
                         .read());
-        assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
-        assertThat(look.verdict(Criterion.PROFILE))
+        assertThat(inspection.finding(kind).verdict()).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE))
                 .as("the code's own limit is wider")
                 .isEqualTo(ACCEPT);
     }
@@ -75,30 +76,31 @@ class AddendumTest {
     @Test
     void computedConvexityOnlyPrompts() {
         AddendumKind kind = AddendumKind.CONVEXITY_MAX;
-        TestInspection look = look(kind, "1/64")
+        TestInspection inspection = inspection(kind, "1/64")
                 .read(Reading.Station.of(Length.inches(5), l("3/8"), l("3/8"), l("5/16"), Optional.empty()));
-        assertThat(look.finding(kind).verdict()).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(kind).asks()).anyMatch(a -> a.words().contains("read the convexity"));
+        assertThat(inspection.finding(kind).verdict()).isEqualTo(INCOMPLETE);
+        assertThat(inspection.finding(kind).asks()).anyMatch(a -> a.words().contains("read the convexity"));
     }
 
     @ParameterizedTest
     @CsvSource({"1/2, ACCEPT", ".5001, REJECT"})
     void beadWidth(String width, Verdict wanted) {
         AddendumKind kind = AddendumKind.BEAD_WIDTH_MAX;
-        TestInspection look = look(kind, "1/2").read(read("faceWidth", width));
-        assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
+        TestInspection inspection = inspection(kind, "1/2").read(read("faceWidth", width));
+        assertThat(inspection.finding(kind).verdict()).isEqualTo(wanted);
     }
 
     @ParameterizedTest
     @CsvSource({"19/64, ACCEPT", ".2968, REJECT"})
     void sizeUnderrun(String least, Verdict wanted) {
         AddendumKind kind = AddendumKind.SIZE_UNDERRUN;
-        TestInspection look = look(kind, "1/64").blade("0", "24", "5/16").undersize("1", "2", least);
-        assertThat(look.finding(kind).verdict()).isEqualTo(wanted);
-        assertThat(look(kind, "1/64").finding(kind).verdict())
+        TestInspection inspection =
+                inspection(kind, "1/64").blade("0", "24", "5/16").undersize("1", "2", least);
+        assertThat(inspection.finding(kind).verdict()).isEqualTo(wanted);
+        assertThat(inspection(kind, "1/64").finding(kind).verdict())
                 .as("nothing was read")
                 .isEqualTo(INCOMPLETE);
-        assertThat(look(kind, "1/64").stations("1=5/16").finding(kind).verdict())
+        assertThat(inspection(kind, "1/64").stations("1=5/16").finding(kind).verdict())
                 .as("not enough was read")
                 .isEqualTo(INCOMPLETE);
     }
@@ -106,21 +108,22 @@ class AddendumTest {
     @Test
     void underrunIsTakenAgainstTheLegThatAGapAsks() {
         AddendumKind kind = AddendumKind.SIZE_UNDERRUN;
-        TestInspection look =
-                look(kind, "0").joint(j -> j.rootOpening(Length.inches(1, 8))).stations("1=7/16", "12=7/16", "23=7/16");
-        assertThat(look.finding(kind).verdict()).isEqualTo(ACCEPT);
-        assertThat(look.stations("15=13/32").finding(kind).verdict()).isEqualTo(REJECT);
+        TestInspection inspection = inspection(kind, "0")
+                .joint(j -> j.rootOpening(Length.inches(1, 8)))
+                .stations("1=7/16", "12=7/16", "23=7/16");
+        assertThat(inspection.finding(kind).verdict()).isEqualTo(ACCEPT);
+        assertThat(inspection.stations("15=13/32").finding(kind).verdict()).isEqualTo(REJECT);
     }
 
     @ParameterizedTest
     @CsvSource({"1/16, ACCEPT", ".0626, REJECT"})
     void meltThrough(String height, Verdict wanted) {
         AddendumKind kind = AddendumKind.MELT_THROUGH_MAX;
-        TestInspection seen = look(kind, "1/16")
+        TestInspection seen = inspection(kind, "1/16")
                 .seen(new Indication.MeltThrough(
                         new Span(Length.inches(1), Length.inches(2)), l(height).get(), Optional.empty()));
         assertThat(seen.finding(kind).verdict()).isEqualTo(wanted);
-        TestInspection read = look(kind, "1/16").read(read("rootReinforcement", height));
+        TestInspection read = inspection(kind, "1/16").read(read("rootReinforcement", height));
         assertThat(read.finding(kind).verdict())
                 .as("a root reinforcement reading is the same")
                 .isEqualTo(wanted);
@@ -129,21 +132,24 @@ class AddendumTest {
     @Test
     void rootConcavityIsANegativeRootReinforcement() {
         AddendumKind kind = AddendumKind.ROOT_CONCAVITY_MAX;
-        TestInspection look = look(kind, "1/32").read(read("rootReinforcement", "-1/16"));
-        assertThat(look.finding(kind).verdict()).isEqualTo(REJECT);
-        assertThat(look.verdict(Criterion.ROOT))
+        TestInspection inspection = inspection(kind, "1/32").read(read("rootReinforcement", "-1/16"));
+        assertThat(inspection.finding(kind).verdict()).isEqualTo(REJECT);
+        assertThat(inspection.verdict(Criterion.ROOT))
                 .as("the code itself has no limit")
                 .isEqualTo(ACCEPT);
-        assertThat(look(kind, "1/32").finding(kind).verdict())
+        assertThat(inspection(kind, "1/32").finding(kind).verdict())
                 .as("no root to look at")
                 .isEqualTo(NOT_APPLICABLE);
-        assertThat(look(kind, "1/32").joint(j -> j.oneSided(true)).finding(kind).verdict())
+        assertThat(inspection(kind, "1/32")
+                        .joint(j -> j.oneSided(true))
+                        .finding(kind)
+                        .verdict())
                 .isEqualTo(INCOMPLETE);
     }
 
     @Test
     void aFilletHasNoReinforcement() {
-        assertThat(look(AddendumKind.REINFORCEMENT_MAX, "1/8")
+        assertThat(inspection(AddendumKind.REINFORCEMENT_MAX, "1/8")
                         .finding(AddendumKind.REINFORCEMENT_MAX)
                         .verdict())
                 .isEqualTo(NOT_APPLICABLE);
@@ -152,14 +158,14 @@ class AddendumTest {
     @Test
     void noneMeansNone() {
         Span place = Span.at(Length.inches(3));
-        TestInspection strike = look(AddendumKind.ARC_STRIKE_NONE, null)
+        TestInspection strike = inspection(AddendumKind.ARC_STRIKE_NONE, null)
                 .seen(new Indication.ArcStrike(
                         Length.inches(3), Optional.of(true), Optional.of(mensor.inspection.CheckMethod.VT)));
         assertThat(strike.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
         assertThat(strike.finding(AddendumKind.ARC_STRIKE_NONE).verdict()).isEqualTo(REJECT);
-        TestInspection spatter = look(AddendumKind.SPATTER_NONE, null).seen(new Indication.Spatter(place, false));
+        TestInspection spatter = inspection(AddendumKind.SPATTER_NONE, null).seen(new Indication.Spatter(place, false));
         assertThat(spatter.finding(AddendumKind.SPATTER_NONE).verdict()).isEqualTo(REJECT);
-        TestInspection pore = look(AddendumKind.POROSITY_NONE, null).pore("3", "0");
+        TestInspection pore = inspection(AddendumKind.POROSITY_NONE, null).pore("3", "0");
         assertThat(pore.finding(AddendumKind.POROSITY_NONE).verdict())
                 .as("a pore of 0 is none")
                 .isNotEqualTo(REJECT);
@@ -169,11 +175,15 @@ class AddendumTest {
     @EnumSource(AddendumKind.class)
     void eachIsClearedOrLeftOpenLikeItsCriterion(AddendumKind kind) {
         String max = kind.hasMax() ? "1/64" : null;
-        Verdict open =
-                TestInspection.inches("24").notCleared().addendum(kind, max).finding(kind).verdict();
+        Verdict open = TestInspection.inches("24")
+                .notCleared()
+                .addendum(kind, max)
+                .finding(kind)
+                .verdict();
         assertThat(open).isIn(INCOMPLETE, NOT_APPLICABLE);
         if (kind.criterion().clearable() && open == INCOMPLETE && kind != AddendumKind.BEAD_WIDTH_MAX) {
-            TestInspection cleared = TestInspection.inches("24").clear(kind.criterion()).addendum(kind, max);
+            TestInspection cleared =
+                    TestInspection.inches("24").clear(kind.criterion()).addendum(kind, max);
             assertThat(cleared.finding(kind).verdict()).isEqualTo(ACCEPT);
         }
     }
@@ -186,8 +196,8 @@ class AddendumTest {
         "SIZE_UNDERRUN, 1/8, .1251"
     })
     void looserThanTheBookIsRefusedAndEqualIsAllowed(AddendumKind kind, String equal, String looser) {
-        assertThat(look(kind, equal).judge()).isNotNull();
-        TestInspection loose = look(kind, looser);
+        assertThat(inspection(kind, equal).judge()).isNotNull();
+        TestInspection loose = inspection(kind, looser);
         assertThatThrownBy(loose::judge)
                 .isInstanceOfSatisfying(
                         InvalidField.class, e -> assertThat(e.field()).isEqualTo("addenda[0].max"))

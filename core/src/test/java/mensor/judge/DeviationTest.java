@@ -23,17 +23,17 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the Engineer allows on one weld beyond the book. */
 class DeviationTest {
-    private static Finding judged(TestInspection look, Criterion criterion, String max, String from, String to) {
-        Optional<Span> where = from == null ? Optional.empty() : Optional.of(look.s(from, to));
+    private static Finding judged(TestInspection inspection, Criterion criterion, String max, String from, String to) {
+        Optional<Span> where = from == null ? Optional.empty() : Optional.of(inspection.s(from, to));
         Deviation d = new Deviation(
                 criterion,
                 where,
-                Optional.ofNullable(max).map(look::l),
+                Optional.ofNullable(max).map(inspection::l),
                 "E-14",
                 "E. Marlow",
                 LocalDate.of(2026, 11, 2),
                 "");
-        return Judge.evaluate(look.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)))
+        return Judge.evaluate(inspection.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)))
                 .finding(criterion.id())
                 .orElseThrow();
     }
@@ -47,8 +47,8 @@ class DeviationTest {
         ", 4, 8, ACCEPT", // as it is
     })
     void coversWhatItsDocumentSays(String max, String from, String to, Verdict wanted) {
-        TestInspection look = TestInspection.inches("24").undercut(Toe.A, "5", "6", "3/32");
-        Finding f = judged(look, Criterion.UNDERCUT, max, from, to);
+        TestInspection inspection = TestInspection.inches("24").undercut(Toe.A, "5", "6", "3/32");
+        Finding f = judged(inspection, Criterion.UNDERCUT, max, from, to);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted == ACCEPT) {
             assertThat(f.reason().words()).startsWith("within the Engineer's document E-14 (E. Marlow, 2026-11-02)");
@@ -58,11 +58,11 @@ class DeviationTest {
 
     @Test
     void whatIsNotCoveredIsJudgedAsEverAndKeepsItsPlaceInTheList() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .undercut(Toe.A, "5", "6", "3/32")
                 .undercut(Toe.A, "10", "11", "1/64")
                 .undercut(Toe.B, "20", "21", "1/8");
-        Finding f = judged(look, Criterion.UNDERCUT, "3/32", null, null);
+        Finding f = judged(inspection, Criterion.UNDERCUT, "3/32", null, null);
         assertThat(f.verdict()).isEqualTo(REJECT);
         assertThat(f.indications()).containsExactly(2);
     }
@@ -70,30 +70,35 @@ class DeviationTest {
     /** Two stretches that add up: with one of them allowed the other keeps the sum. */
     @Test
     void aSumIsTakenOfTheRest() {
-        TestInspection look = TestInspection.inches("24").undercut(Toe.A, "5", "6 1/2", "3/64").undercut(Toe.A, "10", "11", "3/64");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
-        assertThat(judged(look, Criterion.UNDERCUT, "3/64", "10", "11").verdict())
+        TestInspection inspection = TestInspection.inches("24")
+                .undercut(Toe.A, "5", "6 1/2", "3/64")
+                .undercut(Toe.A, "10", "11", "3/64");
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
+        assertThat(judged(inspection, Criterion.UNDERCUT, "3/64", "10", "11").verdict())
                 .isEqualTo(ACCEPT);
     }
 
     @Test
     void anotherCriterionIsNotTouched() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .seen(new Indication.Crack(new Span(Length.inches(3), Length.inches(4)), Optional.empty()));
-        assertThat(judged(look, Criterion.CRACK, null, null, null).verdict()).isEqualTo(ACCEPT);
+        assertThat(judged(inspection, Criterion.CRACK, null, null, null).verdict())
+                .isEqualTo(ACCEPT);
         Deviation forUndercut = new Deviation(
                 Criterion.UNDERCUT, Optional.empty(), Optional.empty(), "E-1", "E. Marlow", LocalDate.EPOCH, "");
-        Evaluation e =
-                Judge.evaluate(look.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(forUndercut)));
+        Evaluation e = Judge.evaluate(
+                inspection.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(forUndercut)));
         assertThat(e.verdict()).isEqualTo(REJECT);
     }
 
     @Test
-    void aLookThatIsNotFinishedStaysOpen() {
-        TestInspection look = TestInspection.inches("24").nothingLookedAt().undercut(Toe.A, "5", "6", "3/32");
+    void aInspectionThatIsNotFinishedStaysOpen() {
+        TestInspection inspection =
+                TestInspection.inches("24").nothingInspected().undercut(Toe.A, "5", "6", "3/32");
         Deviation d = new Deviation(
                 Criterion.UNDERCUT, Optional.empty(), Optional.empty(), "E-1", "E. Marlow", LocalDate.EPOCH, "");
-        Evaluation e = Judge.evaluate(look.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)));
+        Evaluation e =
+                Judge.evaluate(inspection.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)));
         assertThat(e.verdict()).isEqualTo(INCOMPLETE);
         assertThat(e.finding("undercut").orElseThrow().verdict()).isEqualTo(ACCEPT);
     }
@@ -101,17 +106,19 @@ class DeviationTest {
     /** The Engineer acts for the owner: his document holds against the contract's own limit too. */
     @Test
     void holdsAgainstTheContractsLimitAsWell() {
-        TestInspection look =
-                TestInspection.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "5", "6", "3/32");
+        TestInspection inspection = TestInspection.inches("24")
+                .addendum(AddendumKind.UNDERCUT_DEPTH, "1/64")
+                .undercut(Toe.A, "5", "6", "3/32");
         Deviation d = new Deviation(
                 Criterion.UNDERCUT,
                 Optional.empty(),
-                Optional.of(look.l("3/32")),
+                Optional.of(inspection.l("3/32")),
                 "E-1",
                 "E. Marlow",
                 LocalDate.EPOCH,
                 "");
-        Evaluation e = Judge.evaluate(look.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)));
+        Evaluation e =
+                Judge.evaluate(inspection.inspection(), new StaticBook(), new Terms(Optional.empty(), List.of(d)));
         assertThat(e.finding("undercut.depth").orElseThrow().verdict()).isEqualTo(ACCEPT);
     }
 }

@@ -125,7 +125,7 @@ class EveryBookTest {
         int[] of(int from, int to);
     }
 
-    private static Inspection look(Case c, Move move, Random shuffle) {
+    private static Inspection inspection(Case c, Move move, Random shuffle) {
         List<Indication> seen = new ArrayList<>();
         for (Placed p : c.seen()) {
             int[] to = move.of(p.from(), p.to());
@@ -170,7 +170,8 @@ class EveryBookTest {
     void theOrderOfEntriesDecidesNothing(CriteriaBook book) {
         for (int n = 0; n < ROUNDS; n++) {
             Case c = random(new Random(n));
-            assertThat(verdicts(book, look(c, STILL, new Random(n)))).isEqualTo(verdicts(book, look(c, STILL, null)));
+            assertThat(verdicts(book, inspection(c, STILL, new Random(n))))
+                    .isEqualTo(verdicts(book, inspection(c, STILL, null)));
         }
     }
 
@@ -181,7 +182,8 @@ class EveryBookTest {
             Case c = random(new Random(100 + n));
             if (!c.closed()) {
                 Move mirror = (f, t) -> new int[] {LENGTH - t, LENGTH - f};
-                assertThat(verdicts(book, look(c, mirror, null))).isEqualTo(verdicts(book, look(c, STILL, null)));
+                assertThat(verdicts(book, inspection(c, mirror, null)))
+                        .isEqualTo(verdicts(book, inspection(c, STILL, null)));
             }
         }
     }
@@ -194,7 +196,8 @@ class EveryBookTest {
             if (c.closed()) {
                 int shift = 1 + new Random(n).nextInt(LENGTH - 1);
                 Move moved = (f, t) -> new int[] {(f + shift) % LENGTH, (t + shift) % LENGTH};
-                assertThat(verdicts(book, look(c, moved, null))).isEqualTo(verdicts(book, look(c, STILL, null)));
+                assertThat(verdicts(book, inspection(c, moved, null)))
+                        .isEqualTo(verdicts(book, inspection(c, STILL, null)));
             }
         }
     }
@@ -211,8 +214,9 @@ class EveryBookTest {
                 cut.add(new Stretch(s.from(), middle, s.kind()));
                 cut.add(new Stretch(middle, s.to(), s.kind()));
             }
-            Case told = new Case(c.joint(), c.closed(), cut, c.read());
-            assertThat(verdicts(book, look(told, STILL, null))).isEqualTo(verdicts(book, look(c, STILL, null)));
+            Case notified = new Case(c.joint(), c.closed(), cut, c.read());
+            assertThat(verdicts(book, inspection(notified, STILL, null)))
+                    .isEqualTo(verdicts(book, inspection(c, STILL, null)));
         }
     }
 
@@ -230,7 +234,7 @@ class EveryBookTest {
                 new Indication.Spatter(where, false));
         for (int n = 0; n < ROUNDS; n++) {
             Case c = random(new Random(400 + n));
-            Inspection before = look(c, STILL, null);
+            Inspection before = inspection(c, STILL, null);
             List<Indication> more = new ArrayList<>(before.indications());
             more.addAll(nothing);
             assertThat(verdicts(book, inspection(c, before.readings(), more))).isEqualTo(verdicts(book, before));
@@ -241,7 +245,7 @@ class EveryBookTest {
     @MethodSource("books")
     void aDeeperMarkNeverTurnsARejectIntoAnythingBetter(CriteriaBook book) {
         for (int n = 0; n < ROUNDS; n++) {
-            Inspection before = look(random(new Random(500 + n)), STILL, null);
+            Inspection before = inspection(random(new Random(500 + n)), STILL, null);
             if (before.indications().isEmpty()) {
                 continue;
             }
@@ -267,13 +271,14 @@ class EveryBookTest {
     void aFactThatBecomesKnownSettlesOnlyWhatWasOpen(CriteriaBook book) {
         for (int n = 0; n < ROUNDS; n++) {
             Case c = random(new Random(600 + n));
-            List<Finding> unknown = Judge.evaluate(look(c, STILL, null), book).findings();
+            List<Finding> unknown =
+                    Judge.evaluate(inspection(c, STILL, null), book).findings();
             for (boolean primary : new boolean[] {true, false}) {
                 for (boolean across : new boolean[] {true, false}) {
                     c.joint().primary(primary);
                     c.joint().transverseTension(across);
                     List<Finding> known =
-                            Judge.evaluate(look(c, STILL, null), book).findings();
+                            Judge.evaluate(inspection(c, STILL, null), book).findings();
                     for (int i = 0; i < known.size(); i++) {
                         if (unknown.get(i).verdict() != Verdict.INCOMPLETE) {
                             assertThat(known.get(i).verdict())
@@ -291,7 +296,7 @@ class EveryBookTest {
     @MethodSource("books")
     void whatRejectsSaysWhy(CriteriaBook book) {
         for (int n = 0; n < ROUNDS; n++) {
-            Evaluation e = Judge.evaluate(look(random(new Random(700 + n)), STILL, null), book);
+            Evaluation e = Judge.evaluate(inspection(random(new Random(700 + n)), STILL, null), book);
             assertThat(e.findings()).hasSize(Criterion.values().length);
             for (Finding f : e.findings()) {
                 assertThat(f.reason().words()).as(f.id()).isNotBlank();

@@ -51,20 +51,20 @@ class GuardTest {
         assertThat(Guard.uncertainty(Optional.empty(), Optional.empty())).isEmpty();
     }
 
-    private static Terms guarded(Inspection look, String u) {
+    private static Terms guarded(Inspection inspection, String u) {
         List<Optional<Length>> sure = Collections.nCopies(
-                Math.max(look.readings().size(), look.indications().size()),
-                Optional.ofNullable(u).map(v -> Length.parse(v, look.units())));
+                Math.max(inspection.readings().size(), inspection.indications().size()),
+                Optional.ofNullable(u).map(v -> Length.parse(v, inspection.units())));
         return new Terms(
                 Optional.of(new Guard(
                         Guard.TWO,
-                        sure.subList(0, look.readings().size()),
-                        sure.subList(0, look.indications().size()))),
+                        sure.subList(0, inspection.readings().size()),
+                        sure.subList(0, inspection.indications().size()))),
                 List.of());
     }
 
-    private static Finding guarded(TestInspection look, String u, Criterion criterion) {
-        Inspection i = look.inspection();
+    private static Finding guarded(TestInspection inspection, String u, Criterion criterion) {
+        Inspection i = inspection.inspection();
         return Judge.evaluate(i, new StaticBook(), guarded(i, u))
                 .finding(criterion.id())
                 .orElseThrow();
@@ -74,8 +74,8 @@ class GuardTest {
     @ParameterizedTest
     @CsvSource({"0.8, ACCEPT", "1.81, INCOMPLETE", "1.8, ACCEPT", "2, INCOMPLETE", "2.01, REJECT"})
     void aDepthKeepsItsLimitByTheBand(String depth, Verdict wanted) {
-        TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", depth);
-        Finding f = guarded(look, "0.1", Criterion.UNDERCUT);
+        TestInspection inspection = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", depth);
+        Finding f = guarded(inspection, "0.1", Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted != REJECT) {
             assertThat(f.trace()).anyMatch(t -> t.contains("JCGM 106"));
@@ -85,10 +85,10 @@ class GuardTest {
     /** Over a long stretch a depth of 0.9 may be over the 1 mm that has any length: the sum would reject. */
     @Test
     void theBandReachesIntoSumsAsWell() {
-        TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "200", "0.9");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        assertThat(guarded(look, "0.1", Criterion.UNDERCUT).verdict()).isEqualTo(INCOMPLETE);
-        assertThat(guarded(look, "0.05", Criterion.UNDERCUT).verdict()).isEqualTo(ACCEPT);
+        TestInspection inspection = TestInspection.millimetres("600").undercut(Toe.A, "100", "200", "0.9");
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        assertThat(guarded(inspection, "0.1", Criterion.UNDERCUT).verdict()).isEqualTo(INCOMPLETE);
+        assertThat(guarded(inspection, "0.05", Criterion.UNDERCUT).verdict()).isEqualTo(ACCEPT);
     }
 
     /** A probability is said of a value that a gauge read, never of a length that was summed up. */
@@ -105,20 +105,20 @@ class GuardTest {
     @ParameterizedTest
     @CsvSource({"8.2, ACCEPT", "8.19, INCOMPLETE"})
     void aLegKeepsTheSizeByTheBand(String leg, Verdict wanted) {
-        TestInspection look = TestInspection.millimetres("50").stations("25=" + leg);
-        assertThat(guarded(look, "0.1", Criterion.SIZE).verdict()).isEqualTo(wanted);
+        TestInspection inspection = TestInspection.millimetres("50").stations("25=" + leg);
+        assertThat(guarded(inspection, "0.1", Criterion.SIZE).verdict()).isEqualTo(wanted);
     }
 
     @Test
     void aBladeThatGoesIsADecision() {
-        TestInspection look = TestInspection.millimetres("600").blade("0", "600", "8");
-        assertThat(guarded(look, "0.1", Criterion.SIZE).verdict()).isEqualTo(ACCEPT);
+        TestInspection inspection = TestInspection.millimetres("600").blade("0", "600", "8");
+        assertThat(guarded(inspection, "0.1", Criterion.SIZE).verdict()).isEqualTo(ACCEPT);
     }
 
     @Test
     void aGaugeThatIsNotNamedIsAskedFor() {
-        TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", "0.5");
-        Inspection i = look.inspection();
+        TestInspection inspection = TestInspection.millimetres("600").undercut(Toe.A, "100", "110", "0.5");
+        Inspection i = inspection.inspection();
         Evaluation e = Judge.evaluate(i, new StaticBook(), guarded(i, null));
         assertThat(e.finding("undercut").orElseThrow().verdict()).isEqualTo(INCOMPLETE);
         assertThat(e.todo()).anyMatch(t -> t.ask().equals("name the gauge that read at 100–110"));
@@ -128,12 +128,12 @@ class GuardTest {
     @ParameterizedTest
     @CsvSource({"1/64, INCOMPLETE", ".001, ACCEPT"})
     void theFineLimitOfAPrimaryMemberWantsAFineGauge(String division, Verdict wanted) {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .by(new CyclicBook())
                 .joint(b -> b.primary(true).transverseTension(true));
-        look.seen(new mensor.inspection.Indication.Undercut(
-                Toe.A, look.s("3", "4"), look.l(".005"), Optional.of(Length.parse(division, Unit.INCH))));
-        Finding f = look.finding(Criterion.UNDERCUT);
+        inspection.seen(new mensor.inspection.Indication.Undercut(
+                Toe.A, inspection.s("3", "4"), inspection.l(".005"), Optional.of(Length.parse(division, Unit.INCH))));
+        Finding f = inspection.finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted == INCOMPLETE) {
             assertThat(f.asks().get(0).words()).startsWith("a dial or digital gauge is needed");
@@ -144,10 +144,10 @@ class GuardTest {
     @Test
     void aWiderBandAcceptsNoMore() {
         for (String depth : List.of("0.4", "0.85", "1", "1.7", "1.95", "2.2")) {
-            TestInspection look = TestInspection.millimetres("600").undercut(Toe.A, "100", "140", depth);
+            TestInspection inspection = TestInspection.millimetres("600").undercut(Toe.A, "100", "140", depth);
             boolean accepts = true;
             for (String u : List.of("0.001", "0.01", "0.05", "0.1", "0.3")) {
-                boolean now = guarded(look, u, Criterion.UNDERCUT).verdict() == ACCEPT;
+                boolean now = guarded(inspection, u, Criterion.UNDERCUT).verdict() == ACCEPT;
                 assertThat(now && !accepts).isFalse();
                 accepts = now;
             }

@@ -99,9 +99,9 @@ class Iso5817Test {
         ", 2.4, INCOMPLETE", ", 2.41, REJECT", // not known: between nothing and 0.3 of the member
     })
     void poresOfAPartialPenetrationGoByItsThroat(String throat, String diameter, Verdict wanted) {
-        TestInspection look = butt("D", "8", false)
+        TestInspection inspection = butt("D", "8", false)
                 .joint(b -> b.penetration(Penetration.PARTIAL).throat(throat == null ? null : mm(throat)));
-        assertThat(look.pore("50", diameter).verdict(Criterion.POROSITY)).isEqualTo(wanted);
+        assertThat(inspection.pore("50", diameter).verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -124,8 +124,9 @@ class Iso5817Test {
         "B, 8, , REJECT",
     })
     void craterPipe(String level, String t, String depth, Verdict wanted) {
-        TestInspection look = fillet(level, t).seen(new Indication.Crater(mm("590"), maybe(depth), Optional.empty()));
-        assertThat(look.verdict(Criterion.CRATER)).isEqualTo(wanted);
+        TestInspection inspection =
+                fillet(level, t).seen(new Indication.Crater(mm("590"), maybe(depth), Optional.empty()));
+        assertThat(inspection.verdict(Criterion.CRATER)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -152,37 +153,38 @@ class Iso5817Test {
         "B, 0, 100, 101, ACCEPT",
     })
     void undercutOfThinMembersIsShort(String level, String depth, String from, String to, Verdict wanted) {
-        TestInspection look = fillet(level, "3").undercut(Toe.A, from, to, depth);
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
+        TestInspection inspection = fillet(level, "3").undercut(Toe.A, from, to, depth);
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     @Test
     void undercutOfBothToesAddsUpUnlessThePlanChoseEachToe() {
-        TestInspection look = fillet("D", "3").undercut(Toe.A, "100", "115", "0.5").undercut(Toe.B, "130", "141", "0.5");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
-        assertThat(look.perToe().verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        TestInspection inspection =
+                fillet("D", "3").undercut(Toe.A, "100", "115", "0.5").undercut(Toe.B, "130", "141", "0.5");
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
+        assertThat(inspection.perToe().verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
     }
 
     @Test
     void aThickToeNextToAThinOneHasAnyLength() {
-        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "600", "3", "10")
+        TestInspection inspection = TestInspection.bare(Unit.MILLIMETRE, "600", "3", "10")
                 .joint(b -> b.throat(mm("2")))
                 .by(level("D"))
                 .undercut(Toe.B, "0", "600", "0.9")
                 .undercut(Toe.A, "10", "35", "0.5");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        assertThat(look.undercut(Toe.A, "50", "51", "0.5").verdict(Criterion.UNDERCUT))
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        assertThat(inspection.undercut(Toe.A, "50", "51", "0.5").verdict(Criterion.UNDERCUT))
                 .isEqualTo(REJECT);
     }
 
     @ParameterizedTest
     @CsvSource({"80, 20, ACCEPT", "80, 20.1, REJECT", "100, 25, ACCEPT", "99.9, 25, REJECT"})
     void aShorterWeldHasAQuarterOfItsLength(String length, String extent, Verdict wanted) {
-        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, length, "3", "3")
+        TestInspection inspection = TestInspection.bare(Unit.MILLIMETRE, length, "3", "3")
                 .joint(b -> b.throat(mm("2")))
                 .by(level("D"))
                 .undercut(Toe.A, "0", extent, "0.5");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -195,12 +197,12 @@ class Iso5817Test {
         "B, , 1, ACCEPT", "B, , 1.1, INCOMPLETE", "B, , 5, INCOMPLETE", "B, , 5.1, REJECT",
     })
     void excessWeldMetal(String level, String width, String height, Verdict wanted) {
-        TestInspection look = butt(level, "10", false)
+        TestInspection inspection = butt(level, "10", false)
                 .read(Station.mm("50")
                         .with("reinforcement", height)
                         .with("faceWidth", width)
                         .read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -211,23 +213,23 @@ class Iso5817Test {
         "B, 8, 1.8, ACCEPT", "B, 8, 1.81, REJECT", "B, 30, 3, ACCEPT", "B, 30, 3.01, REJECT",
     })
     void convexity(String level, String width, String height, Verdict wanted) {
-        TestInspection look = fillet(level, "10")
+        TestInspection inspection = fillet(level, "10")
                 .read(Station.mm("50")
                         .legs("8", "8")
                         .with("convexity", height)
                         .with("faceWidth", width)
                         .read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     /** √2·8·8/16 = 5.657 is the flat throat of legs of 8; at B, 1 + 0.1·11.31 = 2.131 may stand above it. */
     @ParameterizedTest
     @CsvSource({"7.7, ACCEPT", "7.8, INCOMPLETE"})
     void computedConvexityOnlyPrompts(String throat, Verdict wanted) {
-        TestInspection look = fillet("B", "10")
+        TestInspection inspection = fillet("B", "10")
                 .notCleared()
                 .read(Station.mm("50").legs("8", "8").with("throat", throat).read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -256,22 +258,22 @@ class Iso5817Test {
         "B, 3, , 9, INCOMPLETE",
     })
     void excessPenetration(String level, String t, String rootWidth, String height, Verdict wanted) {
-        TestInspection look = butt(level, t, true)
+        TestInspection inspection = butt(level, t, true)
                 .read(Station.mm("50")
                         .with("rootReinforcement", height)
                         .with("rootWidth", rootWidth)
                         .read());
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     @Test
     void meltThroughTakesTheSmallestRootWidthRead() {
-        TestInspection look = butt("B", "10", true)
+        TestInspection inspection = butt("B", "10", true)
                 .seen(new Indication.MeltThrough(mm("100", "110"), mm("2"), Optional.empty()))
                 .read(Station.mm("50").with("rootWidth", "6").read());
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
-        look.read(Station.mm("300").with("rootWidth", "4.9").read());
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(REJECT);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
+        inspection.read(Station.mm("300").with("rootWidth", "4.9").read());
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(REJECT);
     }
 
     @ParameterizedTest
@@ -281,16 +283,16 @@ class Iso5817Test {
         "D, 8, , 25, INCOMPLETE", "D, 8, , 26, REJECT", "C, 8, , 1, REJECT",
     })
     void incompletePenetrationOfAOneSidedButt(String level, String t, String depth, String extent, Verdict wanted) {
-        TestInspection look = butt(level, t, true)
+        TestInspection inspection = butt(level, t, true)
                 .seen(new Indication.IncompletePenetration(mm("0", extent), maybe(depth), Optional.empty()));
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     @Test
     void incompletePenetrationElsewhereIsNotAllowed() {
-        TestInspection look = fillet("D", "10")
+        TestInspection inspection = fillet("D", "10")
                 .seen(new Indication.IncompletePenetration(mm("0", "1"), Optional.of(mm("0.1")), Optional.empty()));
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(REJECT);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(REJECT);
         assertThat(fillet("D", "10").verdict(Criterion.ROOT)).isEqualTo(NOT_APPLICABLE);
     }
 
@@ -329,29 +331,30 @@ class Iso5817Test {
     @CsvSource({"D, 90, ACCEPT", "D, 89, REJECT", "C, 110, ACCEPT", "C, 109, REJECT", "B, 150, ACCEPT", "B, 149, REJECT"
     })
     void toeAngleOfAButt(String level, double degrees, Verdict wanted) {
-        TestInspection look =
+        TestInspection inspection =
                 butt(level, "10", false).read(Station.mm("50").toeAngle(degrees).read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
     @CsvSource({"D, 90, ACCEPT", "D, 89, REJECT", "C, 100, ACCEPT", "C, 99, REJECT", "B, 110, ACCEPT", "B, 109, REJECT"
     })
     void toeAngleOfAFillet(String level, double degrees, Verdict wanted) {
-        TestInspection look = fillet(level, "10").read(Station.mm("50").toeAngle(degrees).read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection =
+                fillet(level, "10").read(Station.mm("50").toeAngle(degrees).read());
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
         if (wanted == REJECT) {
-            assertThat(look.finding(Criterion.PROFILE).confidence())
+            assertThat(inspection.finding(Criterion.PROFILE).confidence())
                     .isEqualTo(level.equals("C") ? Confidence.MEDIUM : Confidence.HIGH);
         }
     }
 
     @Test
     void aGoodAngleAndLikeLegsAcceptNoProfile() {
-        TestInspection look = fillet("C", "10")
+        TestInspection inspection = fillet("C", "10")
                 .notCleared()
                 .read(Station.mm("50").legs("7", "7").toeAngle(120).read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(INCOMPLETE);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(INCOMPLETE);
     }
 
     @ParameterizedTest
@@ -365,12 +368,12 @@ class Iso5817Test {
         "B, 20, , REJECT",
     })
     void overlap(String level, String width, String depth, Verdict wanted) {
-        TestInspection look =
+        TestInspection inspection =
                 fillet(level, "10").seen(new Indication.Overlap(Toe.A, mm("10", "20"), maybe(depth), Optional.empty()));
         if (width != null) {
-            look.read(Station.mm("50").with("faceWidth", width).read());
+            inspection.read(Station.mm("50").with("faceWidth", width).read());
         }
-        assertThat(look.verdict(Criterion.OVERLAP)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.OVERLAP)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -392,9 +395,9 @@ class Iso5817Test {
         "B, 3, 0.1, 1, REJECT",
     })
     void underfill(String level, String t, String depth, String extent, Verdict wanted) {
-        TestInspection look =
+        TestInspection inspection =
                 butt(level, t, false).seen(new Indication.Underfill(mm("0", extent), maybe(depth), Optional.empty()));
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     /** Of readings only the stretch between low ones is surely low, and the one up to the good ones may be. */
@@ -406,13 +409,13 @@ class Iso5817Test {
         "100=1 110=-0.5 135=-0.5 136=1, INCOMPLETE", // at least 25, at most 36
     })
     void heightsBelowTheSurfaceAreBounded(String stations, Verdict wanted) {
-        TestInspection look = butt("C", "20", false);
+        TestInspection inspection = butt("C", "20", false);
         for (String s : stations.split(" ")) {
-            look.read(Station.mm(s.split("=")[0])
+            inspection.read(Station.mm(s.split("=")[0])
                     .with("reinforcement", s.split("=")[1])
                     .read());
         }
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -426,17 +429,18 @@ class Iso5817Test {
         "B, 10.26, 8, REJECT",
     })
     void unequalLegs(String level, String a, String b, Verdict wanted) {
-        TestInspection look = fillet(level, "10").read(Station.mm("50").legs(a, b).read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection =
+                fillet(level, "10").read(Station.mm("50").legs(a, b).read());
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     private static TestInspection throats(String level, String t, String... atAndThroat) {
-        TestInspection look = fillet(level, t);
+        TestInspection inspection = fillet(level, t);
         for (String s : atAndThroat) {
-            look.read(
+            inspection.read(
                     Station.mm(s.split("=")[0]).with("throat", s.split("=")[1]).read());
         }
-        return look;
+        return inspection;
     }
 
     @ParameterizedTest
@@ -461,16 +465,18 @@ class Iso5817Test {
         "B, 10, 6.76, REJECT",
     })
     void throat(String level, String t, String throat, Verdict wanted) {
-        TestInspection look = throats(level, t, "20=5", "300=5", "310=" + throat, "320=5", "580=5");
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        TestInspection inspection = throats(level, t, "20=5", "300=5", "310=" + throat, "320=5", "580=5");
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void aThickThroatHasTheCap() {
-        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
-        look.read(Station.mm("25").with("throat", "18.9").read());
-        assertThat(look.by(level("C")).verdict(Criterion.SIZE)).isEqualTo(REJECT); // 0.3 + 2, but at most 1
-        TestInspection d = TestInspection.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
+        TestInspection inspection =
+                TestInspection.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
+        inspection.read(Station.mm("25").with("throat", "18.9").read());
+        assertThat(inspection.by(level("C")).verdict(Criterion.SIZE)).isEqualTo(REJECT); // 0.3 + 2, but at most 1
+        TestInspection d =
+                TestInspection.bare(Unit.MILLIMETRE, "50", "40", "40").joint(b -> b.throat(mm("20")));
         d.read(Station.mm("25").with("throat", "17.9").read());
         assertThat(d.by(level("D")).verdict(Criterion.SIZE)).isEqualTo(REJECT);
     }
@@ -482,15 +488,15 @@ class Iso5817Test {
         "300=4.5 305=4.5, ACCEPT", // good at 299 and 306
     })
     void aLowThroatIsShort(String low, Verdict wanted) {
-        TestInspection look = throats("C", "10", "20=5", "299=5", "306=5", "580=5");
+        TestInspection inspection = throats("C", "10", "20=5", "299=5", "306=5", "580=5");
         if (!low.contains("305")) {
-            look = throats("C", "10", "20=5", "280=5", "345=5", "580=5");
+            inspection = throats("C", "10", "20=5", "280=5", "345=5", "580=5");
         }
         for (String s : low.split(" ")) {
-            look.read(
+            inspection.read(
                     Station.mm(s.split("=")[0]).with("throat", s.split("=")[1]).read());
         }
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     /** Legs give their theoretical throat: 7.08 legs one of 5.006; less concavity; a concave face without one only rejects. */
@@ -504,27 +510,30 @@ class Iso5817Test {
         if (face != null) {
             s.face(face);
         }
-        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "50", "10", "10")
+        TestInspection inspection = TestInspection.bare(Unit.MILLIMETRE, "50", "10", "10")
                 .joint(x -> x.throat(mm("5")))
                 .by(level("B"))
                 .read(s.read());
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void whatIsMarkedIsExactAndABladeShowsTheThroat() {
-        TestInspection look = fillet("C", "10").blade("0", "600", "5");
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        assertThat(look.undersize("100", "125", "4.3").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        assertThat(look.undersize("125", "126", "4.3").verdict(Criterion.SIZE)).isEqualTo(REJECT);
+        TestInspection inspection = fillet("C", "10").blade("0", "600", "5");
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        assertThat(inspection.undersize("100", "125", "4.3").verdict(Criterion.SIZE))
+                .isEqualTo(ACCEPT);
+        assertThat(inspection.undersize("125", "126", "4.3").verdict(Criterion.SIZE))
+                .isEqualTo(REJECT);
     }
 
     /** 5/16 in legs (7.94 mm) are not called low against 8 mm; they are read again. */
     @Test
     void aReadingInInchesByItsNominalPair() {
-        TestInspection look = TestInspection.fillet(Unit.MILLIMETRE, "50", "8", "10", "10").by(level("B"));
-        look.read(mensor.inspection.Reading.Station.legs(mm("25"), Length.inches(5, 16), Length.inches(5, 16)));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
+        TestInspection inspection =
+                TestInspection.fillet(Unit.MILLIMETRE, "50", "8", "10", "10").by(level("B"));
+        inspection.read(mensor.inspection.Reading.Station.legs(mm("25"), Length.inches(5, 16), Length.inches(5, 16)));
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
     }
 
     @ParameterizedTest
@@ -535,13 +544,13 @@ class Iso5817Test {
         "B, 3, 0.7, ACCEPT", "B, 3, 0.71, REJECT",
     })
     void rootGap(String level, String t, String opening, Verdict wanted) {
-        TestInspection look = fillet(level, t)
+        TestInspection inspection = fillet(level, t)
                 .blade("0", "600", "5")
                 .joint(b -> b.gaps(java.util.List.of(new Gap(mm("100", "120"), mm(opening)))));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
         if (wanted == REJECT) {
-            assertThat(look.finding(Criterion.SIZE).citation().clause()).isEqualTo("Table 1, 3.2");
-            assertThat(look.cover(Criterion.SIZE, "UT report 114").verdict(Criterion.SIZE))
+            assertThat(inspection.finding(Criterion.SIZE).citation().clause()).isEqualTo("Table 1, 3.2");
+            assertThat(inspection.cover(Criterion.SIZE, "UT report 114").verdict(Criterion.SIZE))
                     .isEqualTo(ACCEPT);
         }
     }
@@ -557,9 +566,9 @@ class Iso5817Test {
         "B, false, MT, REJECT",
     })
     void strayArc(String level, Boolean ground, CheckMethod checked, Verdict wanted) {
-        TestInspection look = fillet(level, "10")
+        TestInspection inspection = fillet(level, "10")
                 .seen(new Indication.ArcStrike(mm("30"), Optional.ofNullable(ground), Optional.ofNullable(checked)));
-        assertThat(look.verdict(Criterion.ARC_STRIKE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.ARC_STRIKE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -571,9 +580,9 @@ class Iso5817Test {
         "C, 2, 0.51, REJECT", "B, 2, 0.4, ACCEPT", "B, 2, 0.41, REJECT",
     })
     void misalignmentOfPlates(String level, String t, String offset, Verdict wanted) {
-        TestInspection look =
+        TestInspection inspection =
                 butt(level, t, false).seen(new Indication.Misalignment(mm("0", "600"), mm(offset), Optional.empty()));
-        assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -592,22 +601,22 @@ class Iso5817Test {
                 .closed(true)
                 .members(new Member("pipe", mm(t)), new Member("pipe", mm(t)))
                 .penetration(Penetration.COMPLETE);
-        TestInspection look = TestInspection.of(Unit.MILLIMETRE, b)
+        TestInspection inspection = TestInspection.of(Unit.MILLIMETRE, b)
                 .by(level(level))
                 .seen(new Indication.Misalignment(mm("0", "60"), mm(offset), Optional.empty()));
-        assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
     }
 
     @Test
     void crackFusionAndBurnThroughAreNeverPermitted() {
         for (String level : new String[] {"D", "C", "B"}) {
-            TestInspection look = butt(level, "10", true)
+            TestInspection inspection = butt(level, "10", true)
                     .seen(new Indication.Crack(mm("10", "11"), Optional.empty()))
                     .seen(new Indication.IncompleteFusion(mm("20", "21")))
                     .seen(new Indication.BurnThrough(mm("40")));
-            assertThat(look.verdict(Criterion.CRACK)).isEqualTo(REJECT);
-            assertThat(look.verdict(Criterion.FUSION)).isEqualTo(REJECT);
-            assertThat(look.verdict(Criterion.ROOT)).isEqualTo(REJECT);
+            assertThat(inspection.verdict(Criterion.CRACK)).isEqualTo(REJECT);
+            assertThat(inspection.verdict(Criterion.FUSION)).isEqualTo(REJECT);
+            assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(REJECT);
         }
     }
 

@@ -56,59 +56,62 @@ class MetamorphicTest {
                 Optional.empty());
     }
 
-    private static TestInspection look(Case c, Random shuffle) {
-        TestInspection look = TestInspection.inches("24");
+    private static TestInspection inspection(Case c, Random shuffle) {
+        TestInspection inspection = TestInspection.inches("24");
         List<Runnable> entries = new ArrayList<>();
-        c.undercuts().forEach(u -> entries.add(() -> look.seen(undercut(u, u[0], u[1]))));
+        c.undercuts().forEach(u -> entries.add(() -> inspection.seen(undercut(u, u[0], u[1]))));
         c.pores()
-                .forEach(p -> entries.add(() -> look.seen(new Indication.Porosity(
+                .forEach(p -> entries.add(() -> inspection.seen(new Indication.Porosity(
                         Span.at(quarter(p[0])), Length.inches(p[1], 32), 1, Optional.empty()))));
-        c.legs().forEach(l -> entries.add(() -> look.legs(quarter(l[0]).shown(), LEGS.get(l[1]), LEGS.get(l[1]))));
+        c.legs()
+                .forEach(l ->
+                        entries.add(() -> inspection.legs(quarter(l[0]).shown(), LEGS.get(l[1]), LEGS.get(l[1]))));
         if (shuffle != null) {
             Collections.shuffle(entries, shuffle);
         }
         entries.forEach(Runnable::run);
-        return look;
+        return inspection;
     }
 
-    private static List<Verdict> verdicts(TestInspection look) {
-        return look.judge().findings().stream().map(Finding::verdict).toList();
+    private static List<Verdict> verdicts(TestInspection inspection) {
+        return inspection.judge().findings().stream().map(Finding::verdict).toList();
     }
 
     @RepeatedTest(60)
     void theOrderOfEntriesDecidesNothing(RepetitionInfo round) {
         Random random = new Random(round.getCurrentRepetition());
         Case c = Case.random(random);
-        assertThat(verdicts(look(c, random))).isEqualTo(verdicts(look(c, null)));
+        assertThat(verdicts(inspection(c, random))).isEqualTo(verdicts(inspection(c, null)));
     }
 
     @RepeatedTest(60)
     void aStretchCutInTwoTouchingOnesDecidesNothing(RepetitionInfo round) {
         Case c = Case.random(new Random(1000 + round.getCurrentRepetition()));
-        TestInspection cut = look(new Case(List.of(), c.pores(), c.legs()), null);
+        TestInspection cut = inspection(new Case(List.of(), c.pores(), c.legs()), null);
         for (int[] u : c.undercuts()) {
             int middle = (u[0] + u[1]) / 2;
             cut.seen(undercut(u, u[0], middle));
             cut.seen(undercut(u, middle, u[1]));
         }
-        assertThat(cut.verdict(Criterion.UNDERCUT)).isEqualTo(look(c, null).verdict(Criterion.UNDERCUT));
+        assertThat(cut.verdict(Criterion.UNDERCUT))
+                .isEqualTo(inspection(c, null).verdict(Criterion.UNDERCUT));
     }
 
     @RepeatedTest(60)
     void deepeningAnUndercutNeverTurnsRejectIntoAccept(RepetitionInfo round) {
         Case c = Case.random(new Random(2000 + round.getCurrentRepetition()));
-        if (c.undercuts().isEmpty() || look(c, null).verdict(Criterion.UNDERCUT) != Verdict.REJECT) {
+        if (c.undercuts().isEmpty() || inspection(c, null).verdict(Criterion.UNDERCUT) != Verdict.REJECT) {
             return;
         }
         c.undercuts().get(0)[2] = Math.min(DEPTHS.size() - 1, c.undercuts().get(0)[2] + 1);
-        assertThat(look(c, null).verdict(Criterion.UNDERCUT)).isEqualTo(Verdict.REJECT);
+        assertThat(inspection(c, null).verdict(Criterion.UNDERCUT)).isEqualTo(Verdict.REJECT);
     }
 
     @RepeatedTest(60)
     void aHarmlessIndicationChangesNoOtherCriterion(RepetitionInfo round) {
         Case c = Case.random(new Random(3000 + round.getCurrentRepetition()));
-        List<Verdict> before = verdicts(look(c, null));
-        TestInspection more = look(c, null)
+        List<Verdict> before = verdicts(inspection(c, null));
+        TestInspection more = inspection(c, null)
                 .seen(new Indication.Undercut(
                         Toe.A, new Span(quarter(2), quarter(9)), Length.inches(1, 128), Optional.empty()))
                 .seen(new Indication.Porosity(Span.at(quarter(5)), Length.inches(1, 64), 4, Optional.empty()))
@@ -125,13 +128,13 @@ class MetamorphicTest {
     }
 
     private static TestInspection ring(Case c, int shift) {
-        TestInspection look = TestInspection.inches("24").joint(j -> j.closed(true));
-        c.undercuts().forEach(u -> look.seen(undercut(u, (u[0] + shift) % 96, (u[1] + shift) % 96)));
+        TestInspection inspection = TestInspection.inches("24").joint(j -> j.closed(true));
+        c.undercuts().forEach(u -> inspection.seen(undercut(u, (u[0] + shift) % 96, (u[1] + shift) % 96)));
         c.pores()
-                .forEach(p -> look.seen(new Indication.Porosity(
+                .forEach(p -> inspection.seen(new Indication.Porosity(
                         Span.at(quarter((p[0] + shift) % 96)), Length.inches(p[1], 32), 1, Optional.empty())));
-        c.legs().forEach(l -> look.legs(quarter((l[0] + shift) % 96).shown(), LEGS.get(l[1]), LEGS.get(l[1])));
-        return look;
+        c.legs().forEach(l -> inspection.legs(quarter((l[0] + shift) % 96).shown(), LEGS.get(l[1]), LEGS.get(l[1])));
+        return inspection;
     }
 
     /** A better reading at a low place never makes it worse, and a lower one never better. */
@@ -142,10 +145,10 @@ class MetamorphicTest {
         if (c.legs().isEmpty()) {
             return;
         }
-        Verdict before = look(c, null).verdict(Criterion.SIZE);
+        Verdict before = inspection(c, null).verdict(Criterion.SIZE);
         int[] leg = c.legs().get(random.nextInt(c.legs().size()));
         leg[1] = LEGS.size() - 1;
-        Verdict after = look(c, null).verdict(Criterion.SIZE);
+        Verdict after = inspection(c, null).verdict(Criterion.SIZE);
         if (before == Verdict.ACCEPT) {
             assertThat(after).isEqualTo(Verdict.ACCEPT);
         }
@@ -163,12 +166,12 @@ class MetamorphicTest {
 
     @Test
     void everyFindingSaysWhyAndWhere() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .undercut(Toe.A, "1", "9", "1/16")
                 .pore("3", "1/2")
                 .legs("5", "1/8", "1/8")
                 .seen(new Indication.Crack(Span.at(Length.inches(2)), Optional.empty()));
-        for (Finding f : look.judge().findings()) {
+        for (Finding f : inspection.judge().findings()) {
             assertThat(f.reason().words()).as(f.id()).isNotBlank();
             assertThat(f.citation().shown()).contains("AWS D1.1");
             if (f.verdict() == Verdict.REJECT) {
@@ -182,10 +185,10 @@ class MetamorphicTest {
 
     @Test
     void numbersAddUp() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .undercut(Toe.A, "1", "9", "5/64")
                 .read(Reading.Station.legs(Length.inches(3), Length.inches(1, 8), Length.inches(1, 8)));
-        for (Finding f : look.judge().findings()) {
+        for (Finding f : inspection.judge().findings()) {
             f.numbers().ifPresent(n -> {
                 Length measured = Length.parse(n.measured(), Unit.INCH);
                 Length allowed = Length.parse(n.allowed(), Unit.INCH);

@@ -128,35 +128,37 @@ class NormalServiceTest {
     })
     void incompletePenetration(Unit unit, String wall, String depth, String extent, Verdict wanted) {
         Length zero = Length.zero(unit);
-        TestInspection look = pipe(unit, wall)
+        TestInspection inspection = pipe(unit, wall)
                 .seen(new Indication.IncompletePenetration(
                         new Span(zero, Length.parse(extent, unit)),
                         Optional.ofNullable(depth).map(d -> Length.parse(d, unit)),
                         Optional.empty()));
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     /** Two stretches near the datum of a closed weld share a window across it. */
     @Test
     void penetrationAddsUpAcrossTheDatum() {
-        TestInspection look = pipe(Unit.INCH, "1/4");
+        TestInspection inspection = pipe(Unit.INCH, "1/4");
         for (String[] s : new String[][] {{"0", "1"}, {"19", "20"}}) {
-            look.seen(new Indication.IncompletePenetration(
-                    new Span(look.l(s[0]), look.l(s[1])), Optional.of(look.l("1/64")), Optional.empty()));
+            inspection.seen(new Indication.IncompletePenetration(
+                    new Span(inspection.l(s[0]), inspection.l(s[1])),
+                    Optional.of(inspection.l("1/64")),
+                    Optional.empty()));
         }
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(REJECT);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(REJECT);
     }
 
     @ParameterizedTest
     @CsvSource({", INCOMPLETE", "1/16, ACCEPT", "1/32, REJECT", "-1/32, REJECT"})
     void theRootIsHollowNoDeeperThanTheCrownIsHigh(String crown, Verdict wanted) {
-        TestInspection look = pipe(Unit.INCH, "1/2")
+        TestInspection inspection = pipe(Unit.INCH, "1/2")
                 .seen(new Indication.RootConcavity(
                         new Span(Length.inches(1), Length.inches(2)), Length.inches(3, 64), Optional.empty()));
         if (crown != null) {
-            look.read(Station.in("3").with("reinforcement", crown).read());
+            inspection.read(Station.in("3").with("reinforcement", crown).read());
         }
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -179,48 +181,49 @@ class NormalServiceTest {
     @ParameterizedTest
     @CsvSource({"1/4, ACCEPT", "15/64, REJECT"})
     void aFilletHasNoUnderrun(String leg, Verdict wanted) {
-        TestInspection look = socket("1/4").stations("1=1/4", "5=" + leg, "9=1/4");
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        TestInspection inspection = socket("1/4").stations("1=1/4", "5=" + leg, "9=1/4");
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void theBookSaysNothingOfAFitUpOpening() {
-        TestInspection look = socket("1/4")
+        TestInspection inspection = socket("1/4")
                 .blade("0", "10", "1/4")
                 .joint(b -> b.gaps(
                         java.util.List.of(new Gap(new Span(Length.inches(1), Length.inches(2)), Length.inches(1, 4)))));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
     }
 
     @ParameterizedTest
     @CsvSource({"1/4, 1/16, ACCEPT", "1/4, .063, REJECT", "1/2, 1/8, ACCEPT", "1/2, .126, REJECT"})
     void convexityOfAFillet(String wall, String height, Verdict wanted) {
-        TestInspection look = socket(wall).read(Station.in("3").with("convexity", height).read());
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection =
+                socket(wall).read(Station.in("3").with("convexity", height).read());
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @Test
     void misalignmentIsTheProcedures() {
         assertThat(pipe(Unit.INCH, "1/4").verdict(Criterion.MISALIGNMENT)).isEqualTo(NOT_APPLICABLE);
-        TestInspection look = pipe(Unit.INCH, "1/4")
+        TestInspection inspection = pipe(Unit.INCH, "1/4")
                 .seen(new Indication.Misalignment(
                         new Span(Length.inches(0), Length.inches(2)), Length.inches(1, 16), Optional.empty()));
-        assertThat(look.verdict(Criterion.MISALIGNMENT))
+        assertThat(inspection.verdict(Criterion.MISALIGNMENT))
                 .as("an offset was measured, and nobody said how much may be")
                 .isEqualTo(Verdict.INCOMPLETE);
-        assertThat(look.joint(b -> b.offsetMax(Length.inches(1, 16))).verdict(Criterion.MISALIGNMENT))
+        assertThat(inspection.joint(b -> b.offsetMax(Length.inches(1, 16))).verdict(Criterion.MISALIGNMENT))
                 .isEqualTo(ACCEPT);
-        assertThat(look.joint(b -> b.offsetMax(Length.inches(3, 64))).verdict(Criterion.MISALIGNMENT))
+        assertThat(inspection.joint(b -> b.offsetMax(Length.inches(3, 64))).verdict(Criterion.MISALIGNMENT))
                 .isEqualTo(REJECT);
     }
 
     @Test
     void whatTheTableDoesNotNameIsJudgedAsStaticallyLoaded() {
-        TestInspection look = pipe(Unit.INCH, "1/4")
+        TestInspection inspection = pipe(Unit.INCH, "1/4")
                 .seen(new Indication.ArcStrike(Length.inches(3), Optional.of(true), Optional.of(CheckMethod.VT)))
                 .seen(new Indication.Crater(Length.inches(4), Optional.empty(), Optional.empty()));
-        assertThat(look.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
-        Finding crater = look.finding(Criterion.CRATER);
+        assertThat(inspection.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
+        Finding crater = inspection.finding(Criterion.CRATER);
         assertThat(crater.verdict()).isEqualTo(REJECT);
         assertThat(crater.trace()).anyMatch(t -> t.contains("the table does not name it"));
     }

@@ -158,10 +158,11 @@ class NothingUnjudgedTest {
         };
     }
 
-    private static TestInspection look(CriteriaBook book, Sort sort) {
-        TestInspection look = TestInspection.of(Unit.MILLIMETRE, sort.joint()).by(book);
-        sort.sound().forEach(look::read);
-        return look;
+    private static TestInspection inspection(CriteriaBook book, Sort sort) {
+        TestInspection inspection =
+                TestInspection.of(Unit.MILLIMETRE, sort.joint()).by(book);
+        sort.sound().forEach(inspection::read);
+        return inspection;
     }
 
     @ParameterizedTest
@@ -173,10 +174,10 @@ class NothingUnjudgedTest {
             if (book.refuses(sort.joint()).isPresent()) {
                 continue;
             }
-            assertThat(look(book, sort).judge().verdict()).as(sort.name()).isEqualTo(Verdict.ACCEPT);
+            assertThat(inspection(book, sort).judge().verdict()).as(sort.name()).isEqualTo(Verdict.ACCEPT);
             Coverage coverage = new Coverage(book, sort.joint(), Unit.MILLIMETRE);
             for (ReadValue v : ReadValue.values()) {
-                Evaluation e = look(book, sort).read(far(v)).judge();
+                Evaluation e = inspection(book, sort).read(far(v)).judge();
                 boolean isFree = coverage.noLimit(v).isPresent();
                 assertThat(e.verdict() == Verdict.ACCEPT)
                         .as(book.id() + ", " + sort.name() + ", " + v.words())
@@ -190,7 +191,7 @@ class NothingUnjudgedTest {
             }
             for (IndicationKind k : IndicationKind.values()) {
                 for (Indication seen : far(k)) {
-                    Evaluation e = look(book, sort).seen(seen).judge();
+                    Evaluation e = inspection(book, sort).seen(seen).judge();
                     boolean isFree = coverage.noLimit(k).isPresent();
                     assertThat(e.verdict() == Verdict.ACCEPT)
                             .as(book.id() + ", " + sort.name() + ", " + seen)
@@ -218,11 +219,11 @@ class NothingUnjudgedTest {
                             ? new mensor.criteria.Rule.ToeAngle(1, mensor.criteria.Confidence.HIGH)
                             : method.invoke(book, args);
                 });
-        TestInspection read = look(forgetful, pipe).read(far(ReadValue.REINFORCEMENT));
+        TestInspection read = inspection(forgetful, pipe).read(far(ReadValue.REINFORCEMENT));
         Finding finding = read.finding(Criterion.PROFILE);
         assertThat(finding.verdict()).isEqualTo(Verdict.INCOMPLETE);
         assertThat(finding.reason().words()).contains("reinforcement at 100").contains("not judged by");
-        assertThat(look(forgetful, pipe)
+        assertThat(inspection(forgetful, pipe)
                         .seen(new Indication.Underfill(new Span(mm(1), mm(2)), Optional.of(FAR), Optional.empty()))
                         .verdict(Criterion.PROFILE))
                 .isEqualTo(Verdict.INCOMPLETE);

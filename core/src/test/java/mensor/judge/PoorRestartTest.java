@@ -20,7 +20,7 @@ class PoorRestartTest {
         return CriteriaBooks.all().stream();
     }
 
-    private static TestInspection look(CriteriaBook book) {
+    private static TestInspection inspection(CriteriaBook book) {
         Length most = Length.millimetres("2");
         return TestInspection.millimetres("600")
                 .by(book)
@@ -32,13 +32,13 @@ class PoorRestartTest {
     @ParameterizedTest
     @MethodSource("books")
     void hasNoLimitOfItsOwnAndWhatItMakesIsJudgedAsThat(CriteriaBook book) {
-        Evaluation e = look(book).judge();
+        Evaluation e = inspection(book).judge();
         Finding profile = e.finding(Criterion.PROFILE.id()).orElseThrow();
         assertThat(profile.verdict()).isEqualTo(Verdict.ACCEPT);
         assertThat(profile.trace()).anyMatch(t -> t.startsWith("poor restart at 100: no limit"));
         assertThat(e.notes()).anyMatch(n -> n.contains("poor restart has no limit here"));
         Length deep = Length.millimetres("9");
-        TestInspection made = look(book)
+        TestInspection made = inspection(book)
                 .seen(new Indication.Underfill(
                         new Span(Length.millimetres("100"), Length.millimetres("104")),
                         Optional.of(deep),

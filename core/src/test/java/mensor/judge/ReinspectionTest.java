@@ -70,15 +70,18 @@ class ReinspectionTest {
         assertThat(accepted.verdict()).isEqualTo(Verdict.ACCEPT);
         assertThat(finding(accepted, "undercut").measured()).contains("2 in");
 
-        TestInspection stillThere = TestInspection.inches("24").blade("4", "4-1/4", "5/16").seen(undercut("4", "4-1/16", "1/16"));
+        TestInspection stillThere =
+                TestInspection.inches("24").blade("4", "4-1/4", "5/16").seen(undercut("4", "4-1/16", "1/16"));
         assertThat(finding(again(before, repaired(span("4", "4-1/4")), stillThere), "undercut")
                         .verdict())
                 .isEqualTo(Verdict.REJECT);
     }
 
     @Test
-    void whatWasNotLookedForAgainStaysOpenAndIsAskedForWhereItLies() {
-        TestInspection before = TestInspection.inches("24").blade("0", "24", "5/16").seen(new Indication.IncompleteFusion(span("3", "4")));
+    void whatWasNotInspectedForAgainStaysOpenAndIsAskedForWhereItLies() {
+        TestInspection before = TestInspection.inches("24")
+                .blade("0", "24", "5/16")
+                .seen(new Indication.IncompleteFusion(span("3", "4")));
         TestInspection begun = TestInspection.inches("24").notCleared().blade("2-1/2", "4-1/2", "5/16");
         Evaluation open = again(before, repaired(span("2-1/2", "4-1/2")), begun);
         assertThat(open.verdict()).isEqualTo(Verdict.INCOMPLETE);
@@ -111,8 +114,10 @@ class ReinspectionTest {
     }
 
     @Test
-    void theReverseFaceAndTheGroundPlacesBelongToTheLook() {
-        TestInspection before = TestInspection.inches("24").blade("0", "24", "5/16").seen(new Indication.IncompleteFusion(span("3", "4")));
+    void theReverseFaceAndTheGroundPlacesBelongToTheInspection() {
+        TestInspection before = TestInspection.inches("24")
+                .blade("0", "24", "5/16")
+                .seen(new Indication.IncompleteFusion(span("3", "4")));
         TestInspection fresh = TestInspection.inches("24").blade("2-1/2", "4-1/2", "5/16");
         Repair repair = repaired(span("2-1/2", "4-1/2"));
         Evaluation notYet = again(before, repair, fresh, new Beside(Optional.of(true), Optional.empty()));
@@ -141,15 +146,17 @@ class ReinspectionTest {
                 before.inspection(),
                 repaired(span("3-1/2", "5")),
                 TestInspection.inches("24").inspection());
-        assertThat(joined.look().indications())
+        assertThat(joined.inspection().indications())
                 .containsExactly(new Indication.Porosity(span("3", "3-1/2"), in("1/8"), 4, Optional.empty()));
         assertThat(joined.notes()).singleElement().asString().contains("4 pores");
     }
 
     @Test
     void theSamePlaceReadAnewBesideTheRepairStandsAsItIsNow() {
-        TestInspection before = TestInspection.inches("24").seen(undercut("3", "4", "1/16"), undercut("10", "11", "1/16"));
-        TestInspection fresh = TestInspection.inches("24").seen(undercut("3", "4", "1/32"), undercut("10", "11", "1/32"));
+        TestInspection before =
+                TestInspection.inches("24").seen(undercut("3", "4", "1/16"), undercut("10", "11", "1/16"));
+        TestInspection fresh =
+                TestInspection.inches("24").seen(undercut("3", "4", "1/32"), undercut("10", "11", "1/32"));
         Combination joined = Reinspection.join(before.inspection(), repaired(span("5", "6")), fresh.inspection());
         assertThat(joined.indications())
                 .as("10–11 was not in the stretch re-inspected: both stand")
@@ -157,25 +164,30 @@ class ReinspectionTest {
     }
 
     @Test
-    void aClosedWeldIsLookedAtAcrossTheDatum() {
+    void aClosedWeldIsInspectedAcrossTheDatum() {
         Inspection before = TestInspection.inches("24")
                 .joint(j -> j.closed(true))
                 .seen(new Indication.IncompleteFusion(new Span(in("23"), in("1"))))
                 .inspection();
         assertThat(Reinspection.stretches(before.joint(), List.of(new Span(in("23"), in("1")))))
                 .containsExactly(span("0", "3"), span("21", "24"));
-        Inspection fresh = TestInspection.inches("24").joint(j -> j.closed(true)).inspection();
+        Inspection fresh =
+                TestInspection.inches("24").joint(j -> j.closed(true)).inspection();
         Combination joined = Reinspection.join(before, repaired(new Span(in("23-1/2"), in("2"))), fresh);
-        assertThat(joined.look().indications()).extracting(Indication::span).containsExactly(span("23", "23-1/2"));
+        assertThat(joined.inspection().indications())
+                .extracting(Indication::span)
+                .containsExactly(span("23", "23-1/2"));
     }
 
     /** Worst case against the definition: a weld repaired from end to end is what the new look says, and nothing else. */
     @Test
-    void aWholeWeldRepairedIsTheNewLookAlone() {
+    void aWholeWeldRepairedIsTheNewInspectionAlone() {
         Random random = new Random(7);
         for (int n = 0; n < 200; n++) {
-            TestInspection before = TestInspection.inches("24").blade("0", "24", "5/16").seen(some(random));
-            TestInspection fresh = TestInspection.inches("24").blade("0", "24", "5/16").seen(some(random));
+            TestInspection before =
+                    TestInspection.inches("24").blade("0", "24", "5/16").seen(some(random));
+            TestInspection fresh =
+                    TestInspection.inches("24").blade("0", "24", "5/16").seen(some(random));
             Evaluation joined = again(before, repaired(span("0", "24")), fresh);
             Evaluation alone = Judge.evaluate(fresh.inspection(), BOOK);
             assertThat(joined.verdict()).isEqualTo(alone.verdict());
@@ -187,7 +199,7 @@ class ReinspectionTest {
 
     /** Undercut by brute force: each 1/64 in of the toe is old outside and new inside, the worst 12 in window is counted. */
     @Test
-    void undercutOfBothLooksIsCountedTickByTick() {
+    void undercutOfBothInspectionsIsCountedTickByTick() {
         Random random = new Random(11);
         for (int n = 0; n < 300; n++) {
             Indication[] old = some(random);
@@ -239,7 +251,8 @@ class ReinspectionTest {
 
     @Test
     void eachUncertaintyStaysWithItsReading() {
-        TestInspection before = TestInspection.inches("24").legs("1", "5/16", "5/16").legs("3", "5/16", "5/16");
+        TestInspection before =
+                TestInspection.inches("24").legs("1", "5/16", "5/16").legs("3", "5/16", "5/16");
         TestInspection fresh = TestInspection.inches("24").legs("3", "5/16", "5/16");
         Combination joined = Reinspection.join(before.inspection(), repaired(span("2", "4")), fresh.inspection());
         Guard old = new Guard(Guard.TWO, List.of(Optional.of(in("1/64")), Optional.empty()), List.of());
@@ -247,7 +260,7 @@ class ReinspectionTest {
         Terms terms = joined.terms(new Terms(Optional.of(old), List.of()), new Terms(Optional.of(now), List.of()));
         assertThat(terms.guard().orElseThrow().readings())
                 .containsExactly(Optional.of(in("1/64")), Optional.of(in("1/1000")));
-        assertThat(finding(Judge.evaluate(joined.look(), BOOK), Criterion.SIZE.id())
+        assertThat(finding(Judge.evaluate(joined.inspection(), BOOK), Criterion.SIZE.id())
                         .readings())
                 .isNotNull();
     }

@@ -69,16 +69,18 @@ class ShortRunBruteForceTest {
         int rejected = 0;
         for (int round = 0; round < 250; round++) {
             boolean[][] lanes = new boolean[2][LENGTH];
-            TestInspection look = TestInspection.bare(Unit.MILLIMETRE, LENGTH + "", "3", "3")
+            TestInspection inspection = TestInspection.bare(Unit.MILLIMETRE, LENGTH + "", "3", "3")
                     .joint(b -> b.throat(Length.millimetres("2")).closed(closed))
                     .by(CriteriaBooks.find("iso5817-d").orElseThrow());
             for (Toe toe : List.of(Toe.A, Toe.B)) {
                 for (int[] s : stretches(random, lanes[toe.ordinal()])) {
-                    look.seen(new Indication.Undercut(toe, span(s), Length.millimetres("0.3"), Optional.empty()));
+                    inspection.seen(new Indication.Undercut(toe, span(s), Length.millimetres("0.3"), Optional.empty()));
                 }
             }
             Verdict wanted = worst(lanes, 100, closed) > 25 ? Verdict.REJECT : Verdict.ACCEPT;
-            assertThat(look.verdict(Criterion.UNDERCUT)).as("round " + round).isEqualTo(wanted);
+            assertThat(inspection.verdict(Criterion.UNDERCUT))
+                    .as("round " + round)
+                    .isEqualTo(wanted);
             rejected += wanted == Verdict.REJECT ? 1 : 0;
         }
         assertThat(rejected).isBetween(40, 230);
@@ -98,17 +100,19 @@ class ShortRunBruteForceTest {
                     .members(pipe, pipe)
                     .penetration(Penetration.COMPLETE)
                     .oneSided(true);
-            TestInspection look = TestInspection.of(Unit.MILLIMETRE, b)
+            TestInspection inspection = TestInspection.of(Unit.MILLIMETRE, b)
                     .by(CriteriaBooks.find("b31.3-normal").orElseThrow());
             for (int n = 0; n < 2; n++) {
                 for (int[] s : stretches(random, lanes[0])) {
-                    look.seen(new Indication.IncompletePenetration(
+                    inspection.seen(new Indication.IncompletePenetration(
                             span(s), Optional.of(Length.millimetres("0.5")), Optional.empty()));
                 }
             }
             Verdict wanted = worst(lanes, 150, closed) > 38 ? Verdict.REJECT : Verdict.ACCEPT;
-            boolean any = !look.inspection().indications().isEmpty();
-            assertThat(look.verdict(Criterion.ROOT)).as("round " + round).isEqualTo(any ? wanted : Verdict.ACCEPT);
+            boolean any = !inspection.inspection().indications().isEmpty();
+            assertThat(inspection.verdict(Criterion.ROOT))
+                    .as("round " + round)
+                    .isEqualTo(any ? wanted : Verdict.ACCEPT);
             rejected += wanted == Verdict.REJECT ? 1 : 0;
         }
         assertThat(rejected).isBetween(10, 230);

@@ -33,7 +33,7 @@ class SilentPlacesTest {
 
     @Test
     void noReadingIsNotAPass() {
-        Evaluation nothing = TestInspection.inches("24").nothingLookedAt().judge();
+        Evaluation nothing = TestInspection.inches("24").nothingInspected().judge();
         assertThat(nothing.verdict()).isEqualTo(INCOMPLETE);
         assertThat(nothing.findings())
                 .hasSize(16)
@@ -52,41 +52,49 @@ class SilentPlacesTest {
         if (!c.clearable() || c == Criterion.MISALIGNMENT) {
             return;
         }
-        TestInspection look = TestInspection.inches("24").joint(j -> j.oneSided(true)).notCleared();
-        assertThat(look.verdict(c)).isEqualTo(INCOMPLETE);
-        assertThat(TestInspection.inches("24").joint(j -> j.oneSided(true)).clear(c).verdict(c))
+        TestInspection inspection =
+                TestInspection.inches("24").joint(j -> j.oneSided(true)).notCleared();
+        assertThat(inspection.verdict(c)).isEqualTo(INCOMPLETE);
+        assertThat(TestInspection.inches("24")
+                        .joint(j -> j.oneSided(true))
+                        .clear(c)
+                        .verdict(c))
                 .isEqualTo(ACCEPT);
-        TestInspection covered =
-                TestInspection.inches("24").joint(j -> j.oneSided(true)).notCleared().cover(c, "UT report 114");
+        TestInspection covered = TestInspection.inches("24")
+                .joint(j -> j.oneSided(true))
+                .notCleared()
+                .cover(c, "UT report 114");
         assertThat(covered.verdict(c)).isEqualTo(ACCEPT);
         assertThat(covered.judge().notes()).anyMatch(n -> n.contains("UT report 114"));
     }
 
     @Test
     void undercutOfBothToesAddsUpAndSaysWhenThatDecides() {
-        TestInspection look = TestInspection.inches("24").undercut(Toe.A, "2", "3.25", "3/64").undercut(Toe.B, "6", "7", "3/64");
-        Finding careful = look.finding(Criterion.UNDERCUT);
+        TestInspection inspection =
+                TestInspection.inches("24").undercut(Toe.A, "2", "3.25", "3/64").undercut(Toe.B, "6", "7", "3/64");
+        Finding careful = inspection.finding(Criterion.UNDERCUT);
         assertThat(careful.verdict()).isEqualTo(REJECT);
         assertThat(careful.reason().words()).contains("Rejected on the careful reading; per toe it accepts");
         assertThat(careful.numbers().orElseThrow())
                 .isEqualTo(new Finding.Numbers("2.25 in", "2 in", "-0.25 in", false));
         assertThat(careful.indications()).containsExactly(0, 1);
-        assertThat(look.perToe().verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        assertThat(inspection.perToe().verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
     }
 
     @Test
     void ofOverlappingStretchesOfOneToeTheDeeperCounts() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .undercut(Toe.A, "8", "14", "1/32")
                 .undercut(Toe.A, "10", "11.5", "1/16")
                 .undercut(Toe.A, "11", "12", "3/64");
-        assertThat(look.finding(Criterion.UNDERCUT).measured()).startsWith("2 in");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        assertThat(inspection.finding(Criterion.UNDERCUT).measured()).startsWith("2 in");
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
     }
 
     @Test
     void windowsAreEveryPositionAndWrapOnAClosedWeld() {
-        TestInspection open = TestInspection.inches("30").undercut(Toe.A, "0", "1.1", "3/64").undercut(Toe.A, "29", "30", "3/64");
+        TestInspection open =
+                TestInspection.inches("30").undercut(Toe.A, "0", "1.1", "3/64").undercut(Toe.A, "29", "30", "3/64");
         assertThat(open.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
         TestInspection ring = TestInspection.inches("30")
                 .joint(j -> j.closed(true))
@@ -95,7 +103,9 @@ class SilentPlacesTest {
         assertThat(ring.verdict(Criterion.UNDERCUT)).isEqualTo(REJECT);
         assertThat(ring.finding(Criterion.UNDERCUT).span().orElseThrow().wraps())
                 .isTrue();
-        TestInspection slices = TestInspection.inches("24").undercut(Toe.A, "11", "12.2", "3/64").undercut(Toe.A, "13", "14", "3/64");
+        TestInspection slices = TestInspection.inches("24")
+                .undercut(Toe.A, "11", "12.2", "3/64")
+                .undercut(Toe.A, "13", "14", "3/64");
         assertThat(slices.verdict(Criterion.UNDERCUT))
                 .as("across a fixed slice's edge at 12")
                 .isEqualTo(REJECT);
@@ -103,9 +113,9 @@ class SilentPlacesTest {
 
     @Test
     void aWeldShorterThanTheWindowHasTheFullAllowance() {
-        TestInspection look = TestInspection.inches("4").undercut(Toe.A, "0", "2", "1/16");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        assertThat(look.finding(Criterion.UNDERCUT).trace()).anyMatch(t -> t.contains("full allowance"));
+        TestInspection inspection = TestInspection.inches("4").undercut(Toe.A, "0", "2", "1/16");
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        assertThat(inspection.finding(Criterion.UNDERCUT).trace()).anyMatch(t -> t.contains("full allowance"));
     }
 
     @Test
@@ -135,19 +145,20 @@ class SilentPlacesTest {
         "'1=9/32, 12=9/32, 23=9/32', REJECT",
     })
     void boundsBetweenStations(String stations, Verdict wanted) {
-        TestInspection look = TestInspection.inches("24").stations(stations.split(", "));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        TestInspection inspection = TestInspection.inches("24").stations(stations.split(", "));
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @Test
     void markedStretchesAreExactAndBoundRuns() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .stations("1=5/16", "12=5/16", "13=9/32", "23=5/16")
                 .undersize("12 3/4", "14 3/4", "9/32");
-        assertThat(look.finding(Criterion.SIZE).numbers().orElseThrow().measured())
+        assertThat(inspection.finding(Criterion.SIZE).numbers().orElseThrow().measured())
                 .isEqualTo("2 in");
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        TestInspection overBlade = TestInspection.inches("24").blade("0", "24", "5/16").undersize("3", "6", "9/32");
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        TestInspection overBlade =
+                TestInspection.inches("24").blade("0", "24", "5/16").undersize("3", "6", "9/32");
         assertThat(overBlade.verdict(Criterion.SIZE))
                 .as("undersize beats an overlapping blade")
                 .isEqualTo(REJECT);
@@ -186,7 +197,8 @@ class SilentPlacesTest {
                         .blade("12", "24", "3/8")
                         .verdict(Criterion.SIZE))
                 .isEqualTo(ACCEPT);
-        TestInspection rest = TestInspection.inches("24").blade("0", "22", "5/16").stations("1=5/16", "6=5/16", "14=5/16", "17=5/16");
+        TestInspection rest =
+                TestInspection.inches("24").blade("0", "22", "5/16").stations("1=5/16", "6=5/16", "14=5/16", "17=5/16");
         assertThat(rest.verdict(Criterion.SIZE))
                 .as("the last 2 in were not tried")
                 .isEqualTo(INCOMPLETE);
@@ -198,15 +210,16 @@ class SilentPlacesTest {
 
     @Test
     void eachSegmentOfAnIntermittentWeldIsReadByItself() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .joint(j -> j.segments(List.of(
                         new Span(Length.inches(0), Length.inches(3)), new Span(Length.inches(12), Length.inches(15)))));
-        look.stations("1=5/16");
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
-        assertThat(look.stations("13=5/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        look.undersize("2", "2.61", "9/32");
-        assertThat(look.verdict(Criterion.SIZE)).as("10% of 6 in welded").isEqualTo(REJECT);
-        TestInspection crater = TestInspection.inches("24").joint(j -> j.segments(List.of(new Span(Length.inches(0), Length.inches(3)))));
+        inspection.stations("1=5/16");
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
+        assertThat(inspection.stations("13=5/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        inspection.undersize("2", "2.61", "9/32");
+        assertThat(inspection.verdict(Criterion.SIZE)).as("10% of 6 in welded").isEqualTo(REJECT);
+        TestInspection crater = TestInspection.inches("24")
+                .joint(j -> j.segments(List.of(new Span(Length.inches(0), Length.inches(3)))));
         crater.seen(new Indication.Crater(Length.parse("3.1", Unit.INCH), Optional.empty(), Optional.empty()));
         assertThat(crater.verdict(Criterion.CRATER))
                 .as("an end outside the segments")
@@ -217,14 +230,14 @@ class SilentPlacesTest {
 
     @Test
     void aGapAsksMoreLegOnlyWhereItIs() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .joint(j ->
                         j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
-        look.stations("1=5/16", "9=5/16", "13=5/16", "23=5/16");
-        assertThat(look.verdict(Criterion.SIZE))
+        inspection.stations("1=5/16", "9=5/16", "13=5/16", "23=5/16");
+        assertThat(inspection.verdict(Criterion.SIZE))
                 .as("the gap itself was not read")
                 .isEqualTo(INCOMPLETE);
-        assertThat(look.stations("11=7/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        assertThat(inspection.stations("11=7/16").verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         TestInspection low = TestInspection.inches("24")
                 .joint(j ->
                         j.gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(12)), Length.inches(1, 8)))));
@@ -310,7 +323,10 @@ class SilentPlacesTest {
                         Optional.of(Length.inches(1, 4)),
                         Optional.empty()));
         assertThat(flat.verdict(Criterion.PROFILE)).isEqualTo(ACCEPT);
-        assertThat(TestInspection.inches("24").notCleared().legs("1", "3/8", "3/8").verdict(Criterion.PROFILE))
+        assertThat(TestInspection.inches("24")
+                        .notCleared()
+                        .legs("1", "3/8", "3/8")
+                        .verdict(Criterion.PROFILE))
                 .as("legs alone accept no profile")
                 .isEqualTo(INCOMPLETE);
     }
@@ -343,7 +359,11 @@ class SilentPlacesTest {
                 Optional.empty());
         assertThat(TestInspection.inches("24").notCleared().read(read).verdict(Criterion.PROFILE))
                 .isEqualTo(ACCEPT);
-        assertThat(TestInspection.inches("24").notCleared().read(read).read(high).verdict(Criterion.PROFILE))
+        assertThat(TestInspection.inches("24")
+                        .notCleared()
+                        .read(read)
+                        .read(high)
+                        .verdict(Criterion.PROFILE))
                 .isEqualTo(INCOMPLETE);
     }
 
@@ -358,10 +378,10 @@ class SilentPlacesTest {
 
     @Test
     void aLowReadingInTheOtherUnitSystemThatIsNominallyEnoughIsReadAgain() {
-        TestInspection look = TestInspection.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
-        look.read(Reading.Station.legs(look.l("30"), Length.inches(5, 16), Length.inches(5, 16)));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(Criterion.SIZE).asks())
+        TestInspection inspection = TestInspection.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
+        inspection.read(Reading.Station.legs(inspection.l("30"), Length.inches(5, 16), Length.inches(5, 16)));
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(INCOMPLETE);
+        assertThat(inspection.finding(Criterion.SIZE).asks())
                 .anyMatch(a -> a.words().contains("again in the drawing's units"));
         TestInspection low = TestInspection.fillet(Unit.MILLIMETRE, "75", "8", "10", "10");
         low.read(Reading.Station.legs(low.l("30"), Length.inches(3, 16), Length.inches(3, 16)));
@@ -403,14 +423,14 @@ class SilentPlacesTest {
     @Test
     void aSkewedFilletIsComparedInTheDrawingsMeaning() {
         // 120°: cos(ψ/2) = 1/2, so a throat of 5/32 is exactly a contact leg of 5/16
-        TestInspection look = skewed(LegMeaning.CONTACT)
+        TestInspection inspection = skewed(LegMeaning.CONTACT)
                 .read(Reading.Station.of(
                         Length.inches(1),
                         Optional.of(Length.inches(3, 8)),
                         Optional.of(Length.inches(3, 8)),
                         Optional.of(Length.inches(5, 32)),
                         Optional.of(Face.CONCAVE)));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
         // drawn as the equivalent 90° leg, the contact leg must be 5/16 × .7071 ÷ .5 = .442
         assertThat(skewed(LegMeaning.EQUIVALENT).legs("1", ".442", ".442").verdict(Criterion.SIZE))
                 .isEqualTo(ACCEPT);
@@ -427,15 +447,17 @@ class SilentPlacesTest {
 
     @Test
     void aFilletDrawnByItsThroatIsComparedByItsLegOfEqualThroat() {
-        TestInspection look = TestInspection.bare(Unit.MILLIMETRE, "75", "10", "10").joint(j -> j.throat(Length.millimetres("5")));
-        look.read(Reading.Station.of(
-                look.l("10"),
-                Optional.of(look.l("8")),
-                Optional.of(look.l("8")),
-                Optional.of(look.l("5")),
+        TestInspection inspection =
+                TestInspection.bare(Unit.MILLIMETRE, "75", "10", "10").joint(j -> j.throat(Length.millimetres("5")));
+        inspection.read(Reading.Station.of(
+                inspection.l("10"),
+                Optional.of(inspection.l("8")),
+                Optional.of(inspection.l("8")),
+                Optional.of(inspection.l("5")),
                 Optional.empty()));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
-        assertThat(look.undersize("10", "20", "2").verdict(Criterion.SIZE)).isEqualTo(REJECT);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(ACCEPT);
+        assertThat(inspection.undersize("10", "20", "2").verdict(Criterion.SIZE))
+                .isEqualTo(REJECT);
     }
 
     @Test
@@ -471,10 +493,11 @@ class SilentPlacesTest {
 
     @Test
     void addendaTightenAndWantTheirOwnEvidence() {
-        TestInspection look =
-                TestInspection.inches("24").addendum(AddendumKind.UNDERCUT_DEPTH, "1/64").undercut(Toe.A, "1", "2", "1/32");
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
-        assertThat(look.finding(AddendumKind.UNDERCUT_DEPTH).verdict()).isEqualTo(REJECT);
+        TestInspection inspection = TestInspection.inches("24")
+                .addendum(AddendumKind.UNDERCUT_DEPTH, "1/64")
+                .undercut(Toe.A, "1", "2", "1/32");
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
+        assertThat(inspection.finding(AddendumKind.UNDERCUT_DEPTH).verdict()).isEqualTo(REJECT);
         assertThat(TestInspection.inches("24")
                         .notCleared()
                         .addendum(AddendumKind.POROSITY_NONE, null)
@@ -525,22 +548,22 @@ class SilentPlacesTest {
     void mirroringAWeldNeverChangesTheVerdict() {
         java.util.Random random = new java.util.Random(99);
         for (int round = 0; round < 300; round++) {
-            TestInspection look = TestInspection.inches("24");
+            TestInspection inspection = TestInspection.inches("24");
             TestInspection mirror = TestInspection.inches("24");
             for (int i = random.nextInt(5); i >= 0; i--) {
                 int from = random.nextInt(44);
                 int to = from + random.nextInt(5);
                 String depth = List.of("1/64", "1/32", "3/64", "1/16").get(random.nextInt(4));
                 Toe toe = random.nextBoolean() ? Toe.A : Toe.B;
-                look.undercut(toe, from + "/2", to + "/2", depth);
+                inspection.undercut(toe, from + "/2", to + "/2", depth);
                 mirror.undercut(toe, (48 - to) + "/2", (48 - from) + "/2", depth);
                 int at = random.nextInt(25);
                 String leg = List.of("5/16", "9/32", "3/8").get(random.nextInt(3));
-                look.legs(String.valueOf(at), leg, leg);
+                inspection.legs(String.valueOf(at), leg, leg);
                 mirror.legs(String.valueOf(24 - at), leg, leg);
             }
             assertThat(mirror.judge().findings().stream().map(Finding::verdict).toList())
-                    .isEqualTo(look.judge().findings().stream()
+                    .isEqualTo(inspection.judge().findings().stream()
                             .map(Finding::verdict)
                             .toList());
         }

@@ -55,11 +55,11 @@ class StaticGrooveTableTest {
         OFFSET
     }
 
-    private static TestInspection with(TestInspection look, What what, String value) {
+    private static TestInspection with(TestInspection inspection, What what, String value) {
         Optional<Length> none = Optional.empty();
-        Optional<Length> v = Optional.of(look.l(value));
-        return look.read(new Reading.Station(
-                look.l("6"),
+        Optional<Length> v = Optional.of(inspection.l(value));
+        return inspection.read(new Reading.Station(
+                inspection.l("6"),
                 none,
                 none,
                 what == What.THROAT ? v : none,
@@ -101,8 +101,8 @@ class StaticGrooveTableTest {
         "MILLIMETRE, 50.1, 6.01, REJECT",
     })
     void reinforcementOfAButtByItsThickerPart(Unit unit, String thicker, String height, Verdict wanted) {
-        TestInspection look = with(butt(unit, unit.pick("1/4", "6"), thicker), What.CROWN, height);
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection = with(butt(unit, unit.pick("1/4", "6"), thicker), What.CROWN, height);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @Test
@@ -131,8 +131,9 @@ class StaticGrooveTableTest {
         "TEE, 1, 3/16, ACCEPT", "TEE, 1, .188, REJECT", "LAP, 3/8, 1/2, ACCEPT",
     })
     void theConvexityOfATeeGroove(Connection connection, String t, String convexity, Verdict wanted) {
-        TestInspection look = with(groove(Unit.INCH, connection, Penetration.COMPLETE, t, "2"), What.CONVEXITY, convexity);
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection =
+                with(groove(Unit.INCH, connection, Penetration.COMPLETE, t, "2"), What.CONVEXITY, convexity);
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @Test
@@ -156,8 +157,10 @@ class StaticGrooveTableTest {
         "true, .001, REJECT",
     })
     void aFlushFace(boolean faying, String height, Verdict wanted) {
-        TestInspection look = butt(Unit.INCH, "3/8", "3/4").joint(b -> b.flush(true).faying(faying));
-        assertThat(with(look, What.CROWN, height).verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection =
+                butt(Unit.INCH, "3/8", "3/4").joint(b -> b.flush(true).faying(faying));
+        assertThat(with(inspection, What.CROWN, height).verdict(Criterion.PROFILE))
+                .isEqualTo(wanted);
     }
 
     @Test
@@ -247,8 +250,8 @@ class StaticGrooveTableTest {
 
     @Test
     void aContractTightensTheCrownAndNeverLoosensIt() {
-        TestInspection look = butt(Unit.INCH, "3/8", "3/8").addendum(AddendumKind.REINFORCEMENT_MAX, "3/32");
-        assertThat(with(look, What.CROWN, "1/8").judge().verdict()).isEqualTo(REJECT);
+        TestInspection inspection = butt(Unit.INCH, "3/8", "3/8").addendum(AddendumKind.REINFORCEMENT_MAX, "3/32");
+        assertThat(with(inspection, What.CROWN, "1/8").judge().verdict()).isEqualTo(REJECT);
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> butt(Unit.INCH, "3/8", "3/8")
                         .addendum(AddendumKind.REINFORCEMENT_MAX, "3/16")
                         .judge())
@@ -258,7 +261,7 @@ class StaticGrooveTableTest {
     @Test
     void aGrooveSeenAllOverAccepts() {
         assertThat(butt(Unit.INCH, "3/8", "3/8").judge().verdict()).isEqualTo(ACCEPT);
-        assertThat(butt(Unit.INCH, "3/8", "3/8").nothingLookedAt().judge().verdict())
+        assertThat(butt(Unit.INCH, "3/8", "3/8").nothingInspected().judge().verdict())
                 .isEqualTo(INCOMPLETE);
     }
 }

@@ -67,20 +67,20 @@ class StaticTableTest {
     })
     void undercut(Unit unit, String member, String depth, String length, Verdict wanted) {
         String weld = unit.pick("24", "600");
-        TestInspection look =
-                TestInspection.fillet(unit, weld, unit.pick("5/16", "8"), member, member).undercut(Toe.A, "0", length, depth);
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
+        TestInspection inspection = TestInspection.fillet(unit, weld, unit.pick("5/16", "8"), member, member)
+                .undercut(Toe.A, "0", length, depth);
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     @Test
     void undercutIsJudgedByTheMemberItsToeLiesOn() {
-        TestInspection look = TestInspection.fillet(Unit.INCH, "24", "5/16", "1", "3/8");
-        assertThat(look.undercut(Toe.A, "0", "10", "1/16").verdict(Criterion.UNDERCUT))
+        TestInspection inspection = TestInspection.fillet(Unit.INCH, "24", "5/16", "1", "3/8");
+        assertThat(inspection.undercut(Toe.A, "0", "10", "1/16").verdict(Criterion.UNDERCUT))
                 .isEqualTo(ACCEPT);
-        assertThat(look.undercut(Toe.B, "0", "2", "1/16").verdict(Criterion.UNDERCUT))
+        assertThat(inspection.undercut(Toe.B, "0", "2", "1/16").verdict(Criterion.UNDERCUT))
                 .as("the thick toe never enters the sum")
                 .isEqualTo(ACCEPT);
-        assertThat(look.undercut(Toe.B, "5", "5.1", "1/16").verdict(Criterion.UNDERCUT))
+        assertThat(inspection.undercut(Toe.B, "5", "5.1", "1/16").verdict(Criterion.UNDERCUT))
                 .isEqualTo(REJECT);
     }
 
@@ -100,22 +100,28 @@ class StaticTableTest {
     })
     void poresAtOnePlace(Unit unit, int count, String diameter, Verdict wanted) {
         int n = Length.parse(diameter, unit).isOver(Length.parse("0.2", Unit.INCH)) ? 1 : count;
-        TestInspection look = (unit == Unit.INCH ? TestInspection.inches("24") : TestInspection.millimetres("600"))
+        TestInspection inspection = (unit == Unit.INCH
+                        ? TestInspection.inches("24")
+                        : TestInspection.millimetres("600"))
                 .seen(new Indication.Porosity(
                         Span.at(Length.parse("10", unit)), Length.parse(diameter, unit), n, Optional.empty()));
-        assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
 
     @Test
     void poresAddUpToThreeQuartersInAnyTwelve() {
-        TestInspection look = TestInspection.inches("24").pore("1", "3/8").pore("13", "3/8");
-        assertThat(look.verdict(Criterion.POROSITY))
+        TestInspection inspection = TestInspection.inches("24").pore("1", "3/8").pore("13", "3/8");
+        assertThat(inspection.verdict(Criterion.POROSITY))
                 .as("exactly 3/4 in a closed 12 in window")
                 .isEqualTo(ACCEPT);
-        assertThat(look.pore("7", "1/32").verdict(Criterion.POROSITY)).isEqualTo(REJECT);
-        TestInspection apart = TestInspection.inches("24").pore("1", "3/8").pore("13.001", "3/8").pore("7", "1/32");
+        assertThat(inspection.pore("7", "1/32").verdict(Criterion.POROSITY)).isEqualTo(REJECT);
+        TestInspection apart = TestInspection.inches("24")
+                .pore("1", "3/8")
+                .pore("13.001", "3/8")
+                .pore("7", "1/32");
         assertThat(apart.verdict(Criterion.POROSITY)).as("not in one window").isEqualTo(ACCEPT);
-        TestInspection metric = TestInspection.millimetres("600").pore("10", "10").pore("310", "10");
+        TestInspection metric =
+                TestInspection.millimetres("600").pore("10", "10").pore("310", "10");
         assertThat(metric.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
         assertThat(metric.pore("200", "1").verdict(Criterion.POROSITY)).isEqualTo(REJECT);
     }
@@ -145,10 +151,10 @@ class StaticTableTest {
         "MILLIMETRE, 12, 8.9, REJECT",
     })
     void underrunOfASingleMark(Unit unit, String size, String least, Verdict wanted) {
-        TestInspection look = TestInspection.fillet(unit, unit.pick("20", "500"), size, "1", "1");
+        TestInspection inspection = TestInspection.fillet(unit, unit.pick("20", "500"), size, "1", "1");
         String end = unit.pick("20", "500");
-        look.blade("0", end, size).undersize("5", "6", least);
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        inspection.blade("0", end, size).undersize("5", "6", least);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -159,10 +165,10 @@ class StaticTableTest {
         "MILLIMETRE, 500, 50.1, REJECT"
     })
     void undersizeOnAtMostATenthOfTheLength(Unit unit, String length, String marked, Verdict wanted) {
-        TestInspection look = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
+        TestInspection inspection = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .blade("0", length, unit.pick("5/16", "8"))
                 .undersize("0", marked, unit.pick("9/32", "7"));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -170,17 +176,17 @@ class StaticTableTest {
     void noUnderrunWithinTwoFlangeWidthsOfAGirderEnd(Unit unit, String from, Verdict wanted) {
         String length = unit.pick("40", "1000");
         Length start = Length.parse(from, unit);
-        TestInspection look = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
+        TestInspection inspection = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .joint(j -> j.use(Use.WEB_TO_FLANGE)
                         .flangeWidth(Length.parse(unit.pick("4", "100"), unit))
                         .girderEnds(GirderEnds.START))
                 .blade("0", length, unit.pick("5/16", "8"));
-        look.seen(new Indication.Undersize(
+        inspection.seen(new Indication.Undersize(
                 new Span(start, start.plus(Length.parse("1", unit))), Length.parse(unit.pick("19/64", "7.5"), unit)));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
         if (wanted == ACCEPT) {
-            look.undersize(length, length, unit.pick("19/64", "7.5"));
-            assertThat(look.verdict(Criterion.SIZE))
+            inspection.undersize(length, length, unit.pick("19/64", "7.5"));
+            assertThat(inspection.verdict(Criterion.SIZE))
                     .as("the other end is no girder end")
                     .isEqualTo(ACCEPT);
         }
@@ -203,12 +209,12 @@ class StaticTableTest {
     })
     void fitUpOpening(Unit unit, String opening, String leg, Verdict wanted) {
         String length = unit.pick("20", "500");
-        TestInspection look = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
+        TestInspection inspection = TestInspection.fillet(unit, length, unit.pick("5/16", "8"), "1", "1")
                 .joint(j -> j.rootOpening(Length.parse(opening, unit)));
         for (String at : unit.pick("1,10,19", "25,250,475").split(",")) {
-            look.legs(at, leg, leg);
+            inspection.legs(at, leg, leg);
         }
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -221,12 +227,13 @@ class StaticTableTest {
         "MILLIMETRE, 74, 6, REJECT",
     })
     void aGreaterOpeningOnThickPartsIsReferred(Unit unit, String thickness, String opening, Verdict wanted) {
-        TestInspection look = TestInspection.fillet(unit, unit.pick("20", "500"), unit.pick("5/16", "8"), thickness, thickness)
+        TestInspection inspection = TestInspection.fillet(
+                        unit, unit.pick("20", "500"), unit.pick("5/16", "8"), thickness, thickness)
                 .joint(j -> j.rootOpening(Length.parse(opening, unit)))
                 .blade("0", unit.pick("20", "500"), unit.pick("1", "25"));
-        assertThat(look.verdict(Criterion.SIZE)).isEqualTo(wanted);
-        look.cover(Criterion.SIZE, "throat demonstrated, macro 12");
-        assertThat(look.verdict(Criterion.SIZE))
+        assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
+        inspection.cover(Criterion.SIZE, "throat demonstrated, macro 12");
+        assertThat(inspection.verdict(Criterion.SIZE))
                 .as("unless the throat is demonstrated")
                 .isEqualTo(ACCEPT);
     }
@@ -253,9 +260,9 @@ class StaticTableTest {
         "INCH, , .1876, REJECT",
     })
     void convexity(Unit unit, String width, String convexity, Verdict wanted) {
-        TestInspection look = unit == Unit.INCH ? TestInspection.inches("24") : TestInspection.millimetres("600");
-        look.notCleared().read(convexityAt(unit, "5", Optional.ofNullable(width), convexity));
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection = unit == Unit.INCH ? TestInspection.inches("24") : TestInspection.millimetres("600");
+        inspection.notCleared().read(convexityAt(unit, "5", Optional.ofNullable(width), convexity));
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     private static Reading.Station convexityAt(Unit unit, String at, Optional<String> width, String convexity) {
@@ -278,7 +285,9 @@ class StaticTableTest {
         b.size(Length.inches(5, 16))
                 .corner(Corner.OUTSIDE)
                 .members(new Member("a", Length.inches(1, 2)), new Member("b", Length.inches(3, 4)));
-        return TestInspection.of(Unit.INCH, b).notCleared().read(convexityAt(Unit.INCH, "5", Optional.of("1/2"), convexity));
+        return TestInspection.of(Unit.INCH, b)
+                .notCleared()
+                .read(convexityAt(Unit.INCH, "5", Optional.of("1/2"), convexity));
     }
 
     static Stream<Indication> neverAllowed() {
@@ -308,17 +317,19 @@ class StaticTableTest {
     @ParameterizedTest
     @MethodSource("neverAllowed")
     void rejectsAtAnySize(Indication indication) {
-        TestInspection look = TestInspection.inches("24").blade("0", "24", "5/16").seen(indication);
-        assertThat(look.verdict(indication.criterion())).isEqualTo(REJECT);
-        assertThat(look.judge().verdict()).isEqualTo(REJECT);
-        assertThat(look.finding(indication.criterion()).indications()).containsExactly(0);
+        TestInspection inspection =
+                TestInspection.inches("24").blade("0", "24", "5/16").seen(indication);
+        assertThat(inspection.verdict(indication.criterion())).isEqualTo(REJECT);
+        assertThat(inspection.judge().verdict()).isEqualTo(REJECT);
+        assertThat(inspection.finding(indication.criterion()).indications()).containsExactly(0);
     }
 
     @ParameterizedTest
     @EnumSource(DrawingFault.class)
     void rejectsEveryDepartureFromTheDrawing(DrawingFault fault) {
-        TestInspection look = TestInspection.inches("24").seen(new Indication.NotAsDrawn(fault, Optional.of(Length.inches(24))));
-        assertThat(look.verdict(Criterion.AS_DRAWN)).isEqualTo(REJECT);
+        TestInspection inspection =
+                TestInspection.inches("24").seen(new Indication.NotAsDrawn(fault, Optional.of(Length.inches(24))));
+        assertThat(inspection.verdict(Criterion.AS_DRAWN)).isEqualTo(REJECT);
     }
 
     static Stream<Indication> nothingThere() {
@@ -341,17 +352,18 @@ class StaticTableTest {
     @ParameterizedTest
     @MethodSource("nothingThere")
     void acceptsWhatIsNothingOrDressed(Indication indication) {
-        TestInspection look = TestInspection.inches("24").blade("0", "24", "5/16").seen(indication);
-        assertThat(look.judge().verdict()).isEqualTo(ACCEPT);
+        TestInspection inspection =
+                TestInspection.inches("24").blade("0", "24", "5/16").seen(indication);
+        assertThat(inspection.judge().verdict()).isEqualTo(ACCEPT);
     }
 
     @Test
     void misalignmentOfThickPartsIsCappedAtAnEighth() {
-        TestInspection look = TestInspection.fillet(Unit.INCH, "24", "5/16", "2", "2");
-        look.seen(new Indication.Misalignment(look.s("1", "2"), look.l("1/8"), Optional.empty()));
-        assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(ACCEPT);
-        look.seen(new Indication.Misalignment(look.s("1", "2"), look.l(".1251"), Optional.empty()));
-        assertThat(look.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
+        TestInspection inspection = TestInspection.fillet(Unit.INCH, "24", "5/16", "2", "2");
+        inspection.seen(new Indication.Misalignment(inspection.s("1", "2"), inspection.l("1/8"), Optional.empty()));
+        assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(ACCEPT);
+        inspection.seen(new Indication.Misalignment(inspection.s("1", "2"), inspection.l(".1251"), Optional.empty()));
+        assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
         TestInspection metric = TestInspection.fillet(Unit.MILLIMETRE, "600", "8", "50", "50");
         metric.seen(new Indication.Misalignment(metric.s("1", "2"), metric.l("3.01"), Optional.empty()));
         assertThat(metric.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
@@ -364,8 +376,8 @@ class StaticTableTest {
                 .seen(new Indication.Slag(new Span(Length.inches(1), Length.inches(2)), false));
         assertThat(slag.verdict(Criterion.SLAG)).isEqualTo(INCOMPLETE);
         assertThat(slag.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
-        TestInspection spatter =
-                TestInspection.inches("24").seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
+        TestInspection spatter = TestInspection.inches("24")
+                .seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
         assertThat(spatter.verdict(Criterion.SPATTER)).isEqualTo(INCOMPLETE);
         assertThat(spatter.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
     }
@@ -373,12 +385,15 @@ class StaticTableTest {
     @Test
     void meltThroughAndRootConcavityWaitForTheEngineersLimit() {
         Span place = new Span(Length.inches(3), Length.inches(4));
-        TestInspection look = TestInspection.inches("24").seen(new Indication.MeltThrough(place, Length.inches(1, 16), Optional.empty()));
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(Criterion.ROOT).reason().words()).contains("the Engineer sets the limit");
-        look.addendum(mensor.inspection.AddendumKind.MELT_THROUGH_MAX, "1/16");
-        assertThat(look.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
-        assertThat(look.finding(mensor.inspection.AddendumKind.MELT_THROUGH_MAX).verdict())
+        TestInspection inspection = TestInspection.inches("24")
+                .seen(new Indication.MeltThrough(place, Length.inches(1, 16), Optional.empty()));
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(INCOMPLETE);
+        assertThat(inspection.finding(Criterion.ROOT).reason().words()).contains("the Engineer sets the limit");
+        inspection.addendum(mensor.inspection.AddendumKind.MELT_THROUGH_MAX, "1/16");
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
+        assertThat(inspection
+                        .finding(mensor.inspection.AddendumKind.MELT_THROUGH_MAX)
+                        .verdict())
                 .isEqualTo(ACCEPT);
     }
 
@@ -398,7 +413,8 @@ class StaticTableTest {
                 Optional.ofNullable(ambient),
                 Optional.ofNullable(coated),
                 Optional.ofNullable(hours));
-        assertThat(TestInspection.inches("24").conditions(c).verdict(Criterion.READINESS)).isEqualTo(wanted);
+        assertThat(TestInspection.inches("24").conditions(c).verdict(Criterion.READINESS))
+                .isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -406,10 +422,11 @@ class StaticTableTest {
     void aSteelThatCracksLateWaitsTwoDays(BigDecimal hours, Verdict wanted) {
         Conditions c =
                 new Conditions(Optional.of(true), Optional.of(true), Optional.of(false), Optional.ofNullable(hours));
-        TestInspection look = TestInspection.inches("24").joint(j -> j.delayed(true)).conditions(c);
-        assertThat(look.verdict(Criterion.READINESS)).isEqualTo(wanted);
-        look.seen(new Indication.Crack(Span.at(Length.inches(3)), Optional.empty()));
-        assertThat(look.judge().verdict())
+        TestInspection inspection =
+                TestInspection.inches("24").joint(j -> j.delayed(true)).conditions(c);
+        assertThat(inspection.verdict(Criterion.READINESS)).isEqualTo(wanted);
+        inspection.seen(new Indication.Crack(Span.at(Length.inches(3)), Optional.empty()));
+        assertThat(inspection.judge().verdict())
                 .as("a crack seen early still rejects")
                 .isEqualTo(REJECT);
     }

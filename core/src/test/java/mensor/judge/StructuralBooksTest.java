@@ -55,11 +55,11 @@ class StructuralBooksTest {
         "MILLIMETRE, false, false, 1, ACCEPT", "MILLIMETRE, false, false, 1.01, REJECT",
     })
     void undercutCyclic(Unit unit, boolean primary, boolean across, String depth, Verdict wanted) {
-        TestInspection look = fillet(unit)
+        TestInspection inspection = fillet(unit)
                 .by(CYCLIC)
                 .joint(b -> b.primary(primary).transverseTension(across))
                 .undercut(Toe.A, "3", "3.5", depth);
-        assertThat(look.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
+        assertThat(inspection.verdict(Criterion.UNDERCUT)).isEqualTo(wanted);
     }
 
     /** What is not known is judged both ways: only where they agree there is a verdict. */
@@ -74,11 +74,11 @@ class StructuralBooksTest {
         ", , 3/64, REJECT",
     })
     void undercutCyclicOfUnknownFacts(Boolean primary, Boolean across, String depth, Verdict wanted) {
-        TestInspection look = fillet(Unit.INCH).by(CYCLIC).joint(b -> {
+        TestInspection inspection = fillet(Unit.INCH).by(CYCLIC).joint(b -> {
             b.primary(primary);
             return b.transverseTension(across);
         });
-        Finding f = look.undercut(Toe.B, "3", "4", depth).finding(Criterion.UNDERCUT);
+        Finding f = inspection.undercut(Toe.B, "3", "4", depth).finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);
         if (wanted == INCOMPLETE) {
             assertThat(f.reason().words())
@@ -92,8 +92,8 @@ class StructuralBooksTest {
     }
 
     @Test
-    void whatIsNotLookedAtIsAskedOnceThoughFactsAreUnknown() {
-        Finding f = fillet(Unit.INCH).by(CYCLIC).nothingLookedAt().finding(Criterion.UNDERCUT);
+    void whatIsNotInspectedIsAskedOnceThoughFactsAreUnknown() {
+        Finding f = fillet(Unit.INCH).by(CYCLIC).nothingInspected().finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(INCOMPLETE);
         assertThat(f.asks()).extracting(Ask::words).containsExactly("inspect for undercut along both toes");
     }
@@ -105,8 +105,9 @@ class StructuralBooksTest {
         "MILLIMETRE, 30, 130, 2.5, ACCEPT", "MILLIMETRE, 30, 129.9, 0.5, REJECT", "MILLIMETRE, 30, 300, 2.51, REJECT",
     })
     void poresCyclic(Unit unit, String first, String second, String diameter, Verdict wanted) {
-        TestInspection look = fillet(unit).by(CYCLIC).pore(first, diameter).pore(second, diameter);
-        assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(wanted);
+        TestInspection inspection =
+                fillet(unit).by(CYCLIC).pore(first, diameter).pore(second, diameter);
+        assertThat(inspection.verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
 
     @Test
@@ -166,11 +167,12 @@ class StructuralBooksTest {
         int rejects = 0;
         for (int round = 0; round < 400; round++) {
             int n = 1 + random.nextInt(5);
-            TestInspection look = TestInspection.fillet(Unit.INCH, "40", "5/16", "1", "1").by(CYCLIC);
+            TestInspection inspection =
+                    TestInspection.fillet(Unit.INCH, "40", "5/16", "1", "1").by(CYCLIC);
             double[] at = new double[n];
             for (int i = 0; i < n; i++) {
                 at[i] = random.nextInt(80) / 2.0;
-                look.pore(String.valueOf(at[i]), "1/16");
+                inspection.pore(String.valueOf(at[i]), "1/16");
             }
             boolean near = false;
             for (int i = 0; i < n; i++) {
@@ -179,34 +181,34 @@ class StructuralBooksTest {
                 }
             }
             rejects += near ? 1 : 0;
-            assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(near ? REJECT : ACCEPT);
+            assertThat(inspection.verdict(Criterion.POROSITY)).isEqualTo(near ? REJECT : ACCEPT);
         }
         assertThat(rejects).isBetween(50, 350);
     }
 
     @Test
     void theFilletPieceThatIsBrokenShowsNoPore() {
-        TestInspection look = fillet(Unit.INCH).by(TEST_PIECE).pore("3", "1/8");
-        assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(INCOMPLETE);
-        assertThat(look.finding(Criterion.POROSITY).asks())
+        TestInspection inspection = fillet(Unit.INCH).by(TEST_PIECE).pore("3", "1/8");
+        assertThat(inspection.verdict(Criterion.POROSITY)).isEqualTo(INCOMPLETE);
+        assertThat(inspection.finding(Criterion.POROSITY).asks())
                 .extracting(Ask::words)
                 .singleElement()
                 .asString()
                 .contains("fillet-break piece");
-        assertThat(look.joint(b -> b.testPiece(FilletTestPiece.MACRO)).verdict(Criterion.POROSITY))
+        assertThat(inspection.joint(b -> b.testPiece(FilletTestPiece.MACRO)).verdict(Criterion.POROSITY))
                 .isEqualTo(ACCEPT);
-        assertThat(look.joint(b -> b.testPiece(FilletTestPiece.BREAK)).verdict(Criterion.POROSITY))
+        assertThat(inspection.joint(b -> b.testPiece(FilletTestPiece.BREAK)).verdict(Criterion.POROSITY))
                 .isEqualTo(REJECT);
     }
 
     @Test
     void stiffenersToWebAreJudgedByTheStaticSums() {
-        TestInspection look = fillet(Unit.INCH)
+        TestInspection inspection = fillet(Unit.INCH)
                 .by(CYCLIC)
                 .joint(b -> b.use(Use.STIFFENER_TO_WEB))
                 .pore("3", "1/8")
                 .pore("4.5", "1/8");
-        assertThat(look.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
+        assertThat(inspection.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
     }
 
     private static TestInspection butt(CriteriaBook book, String thickness) {
@@ -246,9 +248,10 @@ class StructuralBooksTest {
         "d1.1-welder-test, 3, 1/8, ACCEPT", "d1.1-welder-test, 3, .126, REJECT", "d1.1-tubular, 3, 1/4, ACCEPT",
     })
     void theCrownOfAThickButt(String book, String thickness, String height, Verdict wanted) {
-        TestInspection look = butt(mensor.criteria.CriteriaBooks.find(book).orElseThrow(), thickness);
-        look.read(mensor.inspection.Reading.Station.crown(look.l("6"), look.l(height)));
-        assertThat(look.verdict(Criterion.PROFILE)).isEqualTo(wanted);
+        TestInspection inspection =
+                butt(mensor.criteria.CriteriaBooks.find(book).orElseThrow(), thickness);
+        inspection.read(mensor.inspection.Reading.Station.crown(inspection.l("6"), inspection.l(height)));
+        assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
     @ParameterizedTest
@@ -263,9 +266,15 @@ class StructuralBooksTest {
 
     @Test
     void aTestPieceHasNoUnderrun() {
-        assertThat(TestInspection.inches("3").by(TEST_PIECE).legs("1", "5/16", "5/16").verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches("3")
+                        .by(TEST_PIECE)
+                        .legs("1", "5/16", "5/16")
+                        .verdict(Criterion.SIZE))
                 .isEqualTo(ACCEPT);
-        assertThat(TestInspection.inches("3").by(TEST_PIECE).legs("1", "5/16", ".312").verdict(Criterion.SIZE))
+        assertThat(TestInspection.inches("3")
+                        .by(TEST_PIECE)
+                        .legs("1", "5/16", ".312")
+                        .verdict(Criterion.SIZE))
                 .isEqualTo(REJECT);
         assertThat(TestInspection.inches("24").legs("1", "5/16", ".312").verdict(Criterion.SIZE))
                 .as("on a production weld one low reading alone does not reject")
@@ -275,13 +284,13 @@ class StructuralBooksTest {
     @ParameterizedTest
     @CsvSource({"melt, 1/8, ACCEPT", "melt, .126, REJECT", "concave, 1/16, ACCEPT", "concave, .063, REJECT"})
     void theRootOfATestPiece(String what, String depth, Verdict wanted) {
-        TestInspection look = butt(TEST_PIECE, "3/8").joint(b -> b.oneSided(true));
-        Span at = look.s("3", "4");
-        look.seen(
+        TestInspection inspection = butt(TEST_PIECE, "3/8").joint(b -> b.oneSided(true));
+        Span at = inspection.s("3", "4");
+        inspection.seen(
                 what.equals("melt")
-                        ? new Indication.MeltThrough(at, look.l(depth), Optional.empty())
-                        : new Indication.RootConcavity(at, look.l(depth), Optional.empty()));
-        Finding f = look.finding(Criterion.ROOT);
+                        ? new Indication.MeltThrough(at, inspection.l(depth), Optional.empty())
+                        : new Indication.RootConcavity(at, inspection.l(depth), Optional.empty()));
+        Finding f = inspection.finding(Criterion.ROOT);
         assertThat(f.verdict()).isEqualTo(wanted);
         assertThat(f.confidence()).isEqualTo(Confidence.MEDIUM);
     }
@@ -292,8 +301,9 @@ class StructuralBooksTest {
                 .size(Length.inches(1, 4))
                 .closed(true)
                 .members(new Member("tube", Length.inches(1, 4)), new Member("plate", Length.inches(1, 2)));
-        TestInspection look = TestInspection.of(Unit.INCH, b).by(new TubularBook()).undercut(Toe.A, "3", "4", ".01");
-        Finding f = look.finding(Criterion.UNDERCUT);
+        TestInspection inspection =
+                TestInspection.of(Unit.INCH, b).by(new TubularBook()).undercut(Toe.A, "3", "4", ".01");
+        Finding f = inspection.finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(ACCEPT);
         assertThat(f.confidence()).isEqualTo(Confidence.MEDIUM);
         assertThat(f.citation().clauseConfidence()).isEqualTo(Confidence.LOW);
@@ -304,11 +314,11 @@ class StructuralBooksTest {
 
     @Test
     void aTighterExceptionChangesNothingWhereTheBookHasNone() {
-        TestInspection look = fillet(Unit.INCH)
+        TestInspection inspection = fillet(Unit.INCH)
                 .by(TEST_PIECE)
                 .addendum(mensor.inspection.AddendumKind.UNDERCUT_EXCEPTION_OFF, null)
                 .undercut(Toe.A, "3", "4", "1/32");
-        assertThat(look.judge().verdict()).isNotEqualTo(REJECT);
+        assertThat(inspection.judge().verdict()).isNotEqualTo(REJECT);
         assertThat(new StaticBook().id()).isEqualTo("d1.1-static");
     }
 }

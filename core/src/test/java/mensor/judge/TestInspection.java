@@ -58,9 +58,9 @@ final class TestInspection {
     }
 
     static TestInspection fillet(Unit unit, String length, String size, String thicknessA, String thicknessB) {
-        TestInspection look = bare(unit, length, thicknessA, thicknessB);
-        look.joint.size(look.l(size));
-        return look;
+        TestInspection inspection = bare(unit, length, thicknessA, thicknessB);
+        inspection.joint.size(inspection.l(size));
+        return inspection;
     }
 
     static TestInspection bare(Unit unit, String length, String thicknessA, String thicknessB) {
@@ -76,9 +76,9 @@ final class TestInspection {
     }
 
     static TestInspection of(Unit unit, Joint joint) {
-        TestInspection look = new TestInspection(unit, null);
-        look.built = joint;
-        return look;
+        TestInspection inspection = new TestInspection(unit, null);
+        inspection.built = joint;
+        return inspection;
     }
 
     Length l(String text) {
@@ -99,7 +99,7 @@ final class TestInspection {
         return this;
     }
 
-    TestInspection nothingLookedAt() {
+    TestInspection nothingInspected() {
         allElse = false;
         conditions = Conditions.UNANSWERED;
         return this;

@@ -36,7 +36,7 @@ class EntryLineTest {
 
     /** {@code depth=1/32 from=12 …}, sorted, several apart by a bar. */
     private static String said(EntryLine.Parse u) {
-        return u.puts().stream()
+        return u.entries().stream()
                 .map(p -> new TreeMap<>(p.fields())
                         .entrySet().stream()
                                 .map(e -> e.getKey() + "=" + e.getValue())
@@ -120,7 +120,7 @@ class EntryLineTest {
     })
     void whatIsWrongAndWhere(String line, String at, String part) {
         EntryLine.Parse u = read(line);
-        assertThat(u.puts()).isEmpty();
+        assertThat(u.entries()).isEmpty();
         assertThat(u.problem().orElseThrow()).contains(part);
         assertThat(line.substring(u.from(), u.to())).isEqualTo(at);
     }
@@ -213,7 +213,7 @@ class EntryLineTest {
                 assertThat(p).isNotBlank();
                 assertThat(u.from()).isLessThan(u.to());
                 assertThat(u.to()).isLessThanOrEqualTo(line.length());
-                assertThat(u.puts()).isEmpty();
+                assertThat(u.entries()).isEmpty();
             });
             counts.merge(u.problem().isPresent(), 1, Integer::sum);
         }

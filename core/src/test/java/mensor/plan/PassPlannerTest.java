@@ -297,7 +297,7 @@ class PassPlannerTest {
                 Set.of(planned));
     }
 
-    private static List<PlanComparison.Difference> compared(LoggedPass... passes) {
+    private static List<PlanComparison.ComparisonRow> compared(LoggedPass... passes) {
         PassPlan plan = PassPlanner.plan(
                 fillet("5/16", "24").build(),
                 List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
@@ -313,9 +313,9 @@ class PassPlannerTest {
                         laid(PassKind.FILL, "5/32", 160, "8"),
                         laid(PassKind.FILL, "1/8", 120, "8")))
                 .contains(
-                        new PlanComparison.Difference("passes", "3", "3", false),
-                        new PlanComparison.Difference("root heat input", "33.1 kJ/in", "33.1 kJ/in", false),
-                        new PlanComparison.Difference("fill rod", "1/8 in E7018", "5/32 in E7018", true))
+                        new PlanComparison.ComparisonRow("passes", "3", "3", false),
+                        new PlanComparison.ComparisonRow("root heat input", "33.1 kJ/in", "33.1 kJ/in", false),
+                        new PlanComparison.ComparisonRow("fill rod", "1/8 in E7018", "5/32 in E7018", true))
                 .anySatisfy(c -> {
                     assertThat(c.what()).isEqualTo("metal across the weld");
                     assertThat(c.planned()).isEqualTo("0.049 in²");
@@ -325,7 +325,7 @@ class PassPlannerTest {
     @Test
     void aPlannedValueIsNotHeldAgainstThePlan() {
         assertThat(compared(laid(PassKind.ROOT, "5/32", 160, "8", "diameter", "amps")))
-                .extracting(PlanComparison.Difference::what)
+                .extracting(PlanComparison.ComparisonRow::what)
                 .containsExactly("passes");
     }
 

@@ -38,7 +38,7 @@ class DefectPlaceTest {
         return new Span(in(from), in(to));
     }
 
-    private static Inspection look(List<Reading> readings, Indication... seen) {
+    private static Inspection inspection(List<Reading> readings, Indication... seen) {
         Joint joint = new Joint.Builder("R1", WeldType.FILLET, Connection.TEE, in("24"))
                 .size(in("5/16"))
                 .grade("A36")
@@ -68,47 +68,48 @@ class DefectPlaceTest {
 
     @Test
     void lowStationsThatFollowEachOtherAreOnePlace() {
-        Inspection look = look(legs("1", "1/8", "2", "1/8", "8", "5/16", "14", "1/8", "23", "5/16"));
-        assertThat(DefectPlace.of(look, Judge.evaluate(look, BOOK)))
+        Inspection inspection = inspection(legs("1", "1/8", "2", "1/8", "8", "5/16", "14", "1/8", "23", "5/16"));
+        assertThat(DefectPlace.of(inspection, Judge.evaluate(inspection, BOOK)))
                 .extracting(p -> p.span().map(Span::shown).orElse(""))
                 .containsExactly("1–2", "14");
     }
 
     @Test
     void eachIndicationThatDecidesIsAPlaceOfItsOwn() {
-        Inspection look = look(
+        Inspection inspection = inspection(
                 legs("1", "5/16"),
                 new Indication.Slag(span("3", "4"), true),
                 new Indication.Slag(span("9", "10"), true),
                 new Indication.ShortWeld(in("1")),
                 new Indication.Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
-        assertThat(DefectPlace.of(look, Judge.evaluate(look, BOOK)))
+        assertThat(DefectPlace.of(inspection, Judge.evaluate(inspection, BOOK)))
                 .extracting(DefectPlace::criterion)
                 .containsExactly(Criterion.LENGTH, Criterion.UNDERCUT, Criterion.SLAG, Criterion.SLAG);
     }
 
     @Test
     void theContractorsChoiceChangesThePlan() {
-        Inspection look =
-                look(legs("1", "5/16"), new Indication.Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
-        List<RepairPlan> usual = plans(look, Map.of());
+        Inspection inspection = inspection(
+                legs("1", "5/16"), new Indication.Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
+        List<RepairPlan> usual = plans(inspection, Map.of());
         assertThat(usual.get(0).disposition()).isEqualTo(Disposition.ADD_METAL);
-        RepairPlan blend = plans(look, Map.of(0, Disposition.BLEND)).get(0);
+        RepairPlan blend = plans(inspection, Map.of(0, Disposition.BLEND)).get(0);
         assertThat(blend.numbers()).isEmpty();
         assertThat(blend.steps()).anyMatch(s -> s.contains("measure what is left"));
-        RepairPlan whole = plans(look, Map.of(0, Disposition.REPLACE)).get(0);
+        RepairPlan whole = plans(inspection, Map.of(0, Disposition.REPLACE)).get(0);
         assertThat(whole.extent()).contains(span("0", "24"));
-        RepairPlan asked = plans(look, Map.of(0, Disposition.ACCEPT_AS_IS)).get(0);
+        RepairPlan asked =
+                plans(inspection, Map.of(0, Disposition.ACCEPT_AS_IS)).get(0);
         assertThat(asked.steps()).hasSize(1);
     }
 
     /** The ends as they were found stand in the place of those that were seen: 2 in beyond 9 and 12. */
     @Test
     void theEndsThatWereFoundMoveTheExtent() {
-        Inspection look = look(legs("1", "5/16"), new Indication.Crack(span("10", "11"), Optional.empty()));
+        Inspection inspection = inspection(legs("1", "5/16"), new Indication.Crack(span("10", "11"), Optional.empty()));
         List<RepairPlan> plans = RepairPlanner.plan(
-                look,
-                Judge.evaluate(look, BOOK),
+                inspection,
+                Judge.evaluate(inspection, BOOK),
                 Terms.NONE,
                 RepairConstants.USUAL,
                 new RepairPlanner.Known(Map.of(), Map.of(0, span("9", "12")), Map.of(), Optional.empty()));
@@ -116,10 +117,10 @@ class DefectPlaceTest {
         assertThat(plans.get(0).steps().get(0)).contains("were found");
     }
 
-    private static List<RepairPlan> plans(Inspection look, Map<Integer, Disposition> chosen) {
+    private static List<RepairPlan> plans(Inspection inspection, Map<Integer, Disposition> chosen) {
         return RepairPlanner.plan(
-                look,
-                Judge.evaluate(look, BOOK),
+                inspection,
+                Judge.evaluate(inspection, BOOK),
                 Terms.NONE,
                 RepairConstants.USUAL,
                 new RepairPlanner.Known(Map.of(), Map.of(), chosen, Optional.empty()));

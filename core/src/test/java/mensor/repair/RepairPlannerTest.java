@@ -44,7 +44,7 @@ class RepairPlannerTest {
         return new Span(in(from), in(to));
     }
 
-    private static Inspection look(String grade, Indication... seen) {
+    private static Inspection inspection(String grade, Indication... seen) {
         Joint.Builder joint = new Joint.Builder("R1", WeldType.FILLET, Connection.TEE, in("24"))
                 .size(in("5/16"))
                 .members(new Member("web", in("3/8")), new Member("flange", in("3/4")));
@@ -68,13 +68,13 @@ class RepairPlannerTest {
                 WeldingRecord.NONE);
     }
 
-    private static List<RepairPlan> plans(Inspection look, Map<Integer, Length> depths) {
-        Evaluation e = Judge.evaluate(look, BOOK);
-        return RepairPlanner.plan(look, e, Terms.NONE, RepairConstants.USUAL, RepairPlanner.Known.depths(depths));
+    private static List<RepairPlan> plans(Inspection inspection, Map<Integer, Length> depths) {
+        Evaluation e = Judge.evaluate(inspection, BOOK);
+        return RepairPlanner.plan(inspection, e, Terms.NONE, RepairConstants.USUAL, RepairPlanner.Known.depths(depths));
     }
 
     private static RepairPlan plan(String grade, Indication... seen) {
-        return plans(look(grade, seen), Map.of()).get(0);
+        return plans(inspection(grade, seen), Map.of()).get(0);
     }
 
     private static Indication undercut(String from, String to, String depth) {
@@ -101,7 +101,7 @@ class RepairPlannerTest {
 
     @Test
     void withItsDepthTheCavityTheMetalAndTheRodsFollow() {
-        RepairPlan p = plans(look("A36", crack(CrackPlace.WELD, "10", "11 1/2")), Map.of(0, in("1/4")))
+        RepairPlan p = plans(inspection("A36", crack(CrackPlace.WELD, "10", "11 1/2")), Map.of(0, in("1/4")))
                 .get(0);
         RepairPlan.Numbers n = p.numbers().orElseThrow();
         // 60°, root 1/4 in, 1/4 in deep: r(1 − sin 30°) = 1/8 in, the walls begin there
@@ -118,7 +118,7 @@ class RepairPlannerTest {
     @ParameterizedTest
     @CsvSource({"1/8, grind with a wheel", "1, carbon-arc gouge"})
     void muchMetalIsGouged(String depth, String way) {
-        RepairPlan p = plans(look("A36", crack(CrackPlace.WELD, "10", "11")), Map.of(0, in(depth)))
+        RepairPlan p = plans(inspection("A36", crack(CrackPlace.WELD, "10", "11")), Map.of(0, in(depth)))
                 .get(0);
         assertThat(p.steps()).anyMatch(s -> s.startsWith(way));
     }
@@ -178,27 +178,29 @@ class RepairPlannerTest {
     /** 2 1/4 in over 1/32 in one 12 in window, 2 allowed: a quarter inch less suffices. */
     @Test
     void theLeastRepairIsTheExcessAndNotMore() {
-        Inspection look = look(
+        Inspection inspection = inspection(
                 "A36",
                 undercut("3", "4 1/2", "1/32"),
                 undercut("11", "12 1/4", "3/64"),
                 undercut("13 1/4", "14 1/4", "3/64"));
-        Evaluation e = Judge.evaluate(look, BOOK);
-        LeastRepair least =
-                LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0)).orElseThrow();
+        Evaluation e = Judge.evaluate(inspection, BOOK);
+        LeastRepair least = LeastRepair.of(
+                        inspection, BOOK, Terms.NONE, e.rejected().get(0))
+                .orElseThrow();
         assertThat(least.total()).isEqualTo(in("1/4"));
         assertThat(least.stretches()).containsExactly(span("13 1/4", "13 1/2"));
-        assertThat(plans(look, Map.of()).get(0).least())
+        assertThat(plans(inspection, Map.of()).get(0).least())
                 .hasValueSatisfying(
                         l -> assertThat(l).isEqualTo("correcting 1/4 in at 13 1/4–13 1/2 suffices for undercut"));
     }
 
     @Test
     void ofTwoThatAreAlikeTheOneNearerTheDatumIsCorrected() {
-        Inspection look = look("A36", undercut("9", "10 1/4", "3/64"), undercut("3", "4 1/4", "3/64"));
-        Evaluation e = Judge.evaluate(look, BOOK);
-        LeastRepair least =
-                LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0)).orElseThrow();
+        Inspection inspection = inspection("A36", undercut("9", "10 1/4", "3/64"), undercut("3", "4 1/4", "3/64"));
+        Evaluation e = Judge.evaluate(inspection, BOOK);
+        LeastRepair least = LeastRepair.of(
+                        inspection, BOOK, Terms.NONE, e.rejected().get(0))
+                .orElseThrow();
         assertThat(least.total()).isEqualTo(in("1/2"));
         assertThat(least.stretches()).containsExactly(span("3", "3 1/2"));
     }
@@ -206,20 +208,21 @@ class RepairPlannerTest {
     @Test
     void whatIsCorrectedClearsTheFindingAndALittleLessDoesNot() {
         Indication[] seen = {undercut("0", "2", "3/64"), undercut("5", "8", "3/64"), undercut("20", "23", "3/64")};
-        Inspection look = look("A36", seen);
-        Evaluation e = Judge.evaluate(look, BOOK);
-        LeastRepair least =
-                LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0)).orElseThrow();
+        Inspection inspection = inspection("A36", seen);
+        Evaluation e = Judge.evaluate(inspection, BOOK);
+        LeastRepair least = LeastRepair.of(
+                        inspection, BOOK, Terms.NONE, e.rejected().get(0))
+                .orElseThrow();
         assertThat(least.stretches()).hasSizeGreaterThan(1);
         assertThat(least.total()).isLessThan(in("8"));
-        assertThat(verdict(look, least.stretches(), in("0"))).isNotEqualTo(Verdict.REJECT);
-        assertThat(verdict(look, least.stretches(), in("1/16"))).isEqualTo(Verdict.REJECT);
+        assertThat(verdict(inspection, least.stretches(), in("0"))).isNotEqualTo(Verdict.REJECT);
+        assertThat(verdict(inspection, least.stretches(), in("1/16"))).isEqualTo(Verdict.REJECT);
     }
 
     /** The undercut's verdict with these stretches corrected, the last of them by so much less. */
-    private static Verdict verdict(Inspection look, List<Span> corrected, Length less) {
+    private static Verdict verdict(Inspection inspection, List<Span> corrected, Length less) {
         List<Indication> left = new java.util.ArrayList<>();
-        for (Indication i : look.indications()) {
+        for (Indication i : inspection.indications()) {
             Span s = i.span();
             Span cut = corrected.stream()
                     .filter(c -> s.contains(c.from()) && s.contains(c.to()))
@@ -236,7 +239,7 @@ class RepairPlannerTest {
                 left.add(i.along(new Span(from, to)));
             }
         }
-        return Judge.evaluate(look.with(List.of(), left), BOOK).findings().stream()
+        return Judge.evaluate(inspection.with(List.of(), left), BOOK).findings().stream()
                 .filter(f -> f.id().equals("undercut"))
                 .findFirst()
                 .orElseThrow()
@@ -245,9 +248,10 @@ class RepairPlannerTest {
 
     @Test
     void aDepthBeyondAllAllowanceHasNoLesserRepair() {
-        Inspection look = look("A36", undercut("4", "5", "1/8"));
-        Evaluation e = Judge.evaluate(look, BOOK);
-        assertThat(LeastRepair.of(look, BOOK, Terms.NONE, e.rejected().get(0))).isEmpty();
+        Inspection inspection = inspection("A36", undercut("4", "5", "1/8"));
+        Evaluation e = Judge.evaluate(inspection, BOOK);
+        assertThat(LeastRepair.of(inspection, BOOK, Terms.NONE, e.rejected().get(0)))
+                .isEmpty();
     }
 
     @Test

@@ -104,7 +104,7 @@ class RepairStateTest {
 
     @ParameterizedTest
     @EnumSource(Disposition.class)
-    void aRouteIsWalkedStepByStepAndEndsWhereALookOrADocumentDecides(Disposition d) {
+    void aRouteIsWalkedStepByStepAndEndsWhereAInspectionOrADocumentDecides(Disposition d) {
         List<RepairState> walked = new ArrayList<>(List.of(OPEN));
         Optional<RepairState> next = OPEN.next(d);
         while (next.isPresent()) {

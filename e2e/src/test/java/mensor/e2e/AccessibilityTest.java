@@ -18,11 +18,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Every screen in light and dark, held against the rules of axe-core (WCAG 2, contrast among them). */
 class AccessibilityTest extends InTheBrowser {
     private static final List<String> ROOMS =
-            List.of("/repairs", "/jobs", "/procedures", "/gauges", "/rates", "/books", "/people", "/joints/new");
+            List.of("/repairs", "/jobs", "/procedures", "/gauges", "/reject-rates", "/criteria", "/people", "/joints/new");
 
     private final Map<String, String> found = new LinkedHashMap<>();
 
-    private void look(Page page, String screen) {
+    private void inspection(Page page, String screen) {
         page.waitForTimeout(300); // what opens slides in: half shown, it has half the contrast
         for (Rule r : new AxeBuilder(page).analyze().getViolations()) {
             if (r.getImpact().equals("serious") || r.getImpact().equals("critical")) {
@@ -44,49 +44,49 @@ class AccessibilityTest extends InTheBrowser {
         page.addInitScript("localStorage.setItem('mensor.theme', '" + theme + "')");
         page.navigate(mensor.address());
         assertThat(page.getByLabel("Login")).isVisible();
-        look(page, "sign in");
+        inspection(page, "sign in");
         signIn(page, "ines");
         assertThat(page.locator(".rows tbody tr").first()).isVisible();
-        look(page, "worklist");
+        inspection(page, "worklist");
         // both themes use the same parts and colours; the bench shows them all
         for (String room : theme.equals("light") ? ROOMS : List.<String>of()) {
             page.navigate(mensor.address() + room);
             assertThat(page.locator("main").first()).isVisible();
-            look(page, room);
+            inspection(page, room);
         }
         openFromWorklist(page, "ST2-17");
-        look(page, "bench");
+        inspection(page, "bench");
         page.locator(".finding > button").first().click();
-        look(page, "bench, a finding open");
+        inspection(page, "bench, a finding open");
         page.keyboard().press("u");
-        look(page, "bench, undercut");
+        inspection(page, "bench, undercut");
         page.keyboard().press("Escape");
         page.evaluate("() => document.activeElement?.blur()");
         page.keyboard().press("l");
         page.getByText("Run", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Practice gauge").click();
-        look(page, "bench, a run of stations");
+        inspection(page, "bench, a run of stations");
         openFromWorklist(page, "CL-07");
         tab(page, "Repair").click();
         assertThat(page.locator(".defect").first()).isVisible();
-        look(page, "bench, repair");
+        inspection(page, "bench, repair");
         page.locator(".defect .nc a").first().click();
         assertThat(page.locator(".ticket .place")).isVisible();
-        look(page, "repair ticket");
+        inspection(page, "repair ticket");
         openFromWorklist(page, "ST1-46");
         tab(page, "Causes").click();
         page.getByText("Check for a sign").click();
-        look(page, "bench, causes");
+        inspection(page, "bench, causes");
         if (theme.equals("light")) {
             Object joint = page.evaluate(
                     "async () => (await (await fetch('/api/joints?find=ST2-17&group=all')).json()).rows[0].jointId");
             page.getByText("note for the welder").click();
             assertThat(page.locator("article")).isVisible();
-            look(page, "note for the welder");
+            inspection(page, "note for the welder");
             for (String page2 : List.of("making", "plan", "history")) {
                 page.navigate(mensor.address() + "/joints/" + joint + "/" + page2);
                 assertThat(page.locator("main").first()).isVisible();
-                look(page, page2);
+                inspection(page, page2);
             }
         }
         assertThat(found).as("axe, %s", theme).isEmpty();

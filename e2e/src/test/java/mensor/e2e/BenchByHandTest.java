@@ -219,8 +219,8 @@ class BenchByHandTest extends InTheBrowser {
         double seen = ((Number) tomas.evaluate("""
                 () => new Promise((done) => {
                   const started = performance.now();
-                  const look = () => document.querySelector('[data-mark=undercut]') ? done(performance.now() - started) : setTimeout(look, 20);
-                  look();
+                  const inspection = () => document.querySelector('[data-mark=undercut]') ? done(performance.now() - started) : setTimeout(inspection, 20);
+                  inspection();
                 })""")).doubleValue();
         System.out.printf("the other's entry is seen after %.0f ms at most%n", seen);
         assertThat(seen).isLessThan(10_000);

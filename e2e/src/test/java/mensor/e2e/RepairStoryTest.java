@@ -69,7 +69,7 @@ class RepairStoryTest extends InTheBrowser {
     }
 
     /** Everything that the look after the repair asks, in the stretch that it asks it for. */
-    private static void lookAgain(Page page) {
+    private static void reinspect(Page page) {
         tab(page, "Repair").click();
         button(page, "Begin the re-inspection").click();
         assertThat(page.getByText(Pattern.compile("^Look repair \\d"))).isVisible();
@@ -104,9 +104,9 @@ class RepairStoryTest extends InTheBrowser {
         type(ines, "crack 10-11");
         assertThat(verdict(ines)).hasText("Reject");
         signReject(ines);
-        String look = ines.url();
+        String inspection = ines.url();
 
-        Page rufus = as("rufus", 390, 844, look);
+        Page rufus = as("rufus", 390, 844, inspection);
         Locator crack = rufus.getByLabel(Pattern.compile("^NC-\\d+: Crack at 10–11"));
         tab(rufus, "Repair").click();
         crack.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Decide"))
@@ -166,7 +166,7 @@ class RepairStoryTest extends InTheBrowser {
         welded(rufus);
 
         ines.reload();
-        lookAgain(ines);
+        reinspect(ines);
         type(ines, "slag 9-10 trapped");
         assertThat(verdict(ines)).hasText("Reject");
         signReject(ines);
@@ -196,7 +196,7 @@ class RepairStoryTest extends InTheBrowser {
         welded(rufus);
 
         ines.reload();
-        lookAgain(ines);
+        reinspect(ines);
         noneSeen(ines);
         assertThat(verdict(ines)).hasText("Accept");
         button(ines, "Sign accept …").click();

@@ -38,12 +38,14 @@ public final class PlanCommand extends FileCommand {
     }
 
     private static String answer(String text, PlanConstants constants) {
-        Inspection look = InspectionDocument.readUnjudged(text);
+        Inspection inspection = InspectionDocument.readUnjudged(text);
         try {
-            List<PlanRod> rods = PlanRod.ofPasses(look.welding().passes());
+            List<PlanRod> rods = PlanRod.ofPasses(inspection.welding().passes());
             return JsonMapper.shared()
                     .writeValueAsString(PlanDocument.of(
-                            look.joint().mark(), PassPlanner.plan(look.joint(), rods, constants), look.units()));
+                            inspection.joint().mark(),
+                            PassPlanner.plan(inspection.joint(), rods, constants),
+                            inspection.units()));
         } catch (InvalidField e) {
             throw new UnreadableInput(e.field(), e.problem());
         }

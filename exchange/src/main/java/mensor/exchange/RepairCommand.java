@@ -46,30 +46,30 @@ public final class RepairCommand extends FileCommand {
 
     private static String answer(String text, RepairConstants constants, Map<String, String> depths) {
         InspectionDocument document = InspectionDocument.read(text);
-        Inspection look = document.inspection();
+        Inspection inspection = document.inspection();
         return JsonMapper.shared()
                 .writeValueAsString(RepairDocument.of(
-                        look.joint().mark(),
+                        inspection.joint().mark(),
                         RepairPlanner.plan(
-                                look,
-                                Judge.evaluate(look, document.book()),
+                                inspection,
+                                Judge.evaluate(inspection, document.book()),
                                 Terms.NONE,
                                 constants,
-                                RepairPlanner.Known.depths(depths(depths, look))),
+                                RepairPlanner.Known.depths(depths(depths, inspection))),
                         constants));
     }
 
     /** How deep an indication goes, by its index in the file. */
-    private static Map<Integer, Length> depths(Map<String, String> said, Inspection look) {
+    private static Map<Integer, Length> depths(Map<String, String> said, Inspection inspection) {
         Map<Integer, Length> depths = new LinkedHashMap<>();
         said.forEach((index, depth) -> {
             boolean known = index.matches("\\d{1,9}")
-                    && Integer.parseInt(index) < look.indications().size();
+                    && Integer.parseInt(index) < inspection.indications().size();
             if (!known) {
                 throw new UnreadableInput("--depth", "there is no indication " + index + " in this file");
             }
             try {
-                Length read = Length.parse(depth, look.units());
+                Length read = Length.parse(depth, inspection.units());
                 if (!read.isPositive()) {
                     throw new UnreadableInput("--depth", "a depth over zero is required, got \"" + depth + "\"");
                 }

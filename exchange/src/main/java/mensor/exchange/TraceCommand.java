@@ -28,11 +28,12 @@ public final class TraceCommand extends FileCommand {
         boolean all = files.size() < arguments.size();
         return InputFiles.answerEach("trace", files, in, out, err, text -> {
             InspectionDocument document = InspectionDocument.read(text);
-            Inspection look = document.inspection();
-            List<CauseTrace> traced =
-                    all ? Tracer.traceAll(look) : Tracer.trace(look, Judge.evaluate(look, document.book()));
+            Inspection inspection = document.inspection();
+            List<CauseTrace> traced = all
+                    ? Tracer.traceAll(inspection)
+                    : Tracer.trace(inspection, Judge.evaluate(inspection, document.book()));
             return JsonMapper.shared()
-                    .writeValueAsString(CausesDocument.of(look.joint().mark(), traced));
+                    .writeValueAsString(CausesDocument.of(inspection.joint().mark(), traced));
         });
     }
 }

@@ -168,11 +168,11 @@ class InspectionFormatTest {
                 "groove"
             })
     void randomMutationsNeverEscapeAsAnythingElse(String of) {
-        String[] bookAndUnits = of.split(" ");
+        String[] codeAndUnits = of.split(" ");
         String good = of.equals("groove")
                 ? GROOVE
-                : GOOD.replace("d1.1-static", bookAndUnits[0])
-                        .replace("\"units\":\"in\"", "\"units\":\"" + bookAndUnits[1] + "\"");
+                : GOOD.replace("d1.1-static", codeAndUnits[0])
+                        .replace("\"units\":\"in\"", "\"units\":\"" + codeAndUnits[1] + "\"");
         assertThat(judged(good)).as("the file itself").isNull();
         Random random = new Random(1906);
         int refused = 0;

@@ -66,7 +66,7 @@ final class RandomDocument {
             readings.add(w.blade());
         }
         if (w.fillet && r.nextInt(3) == 0) {
-            readings.addAll(w.walk());
+            readings.addAll(w.guide());
         }
         for (int n = r.nextInt(6); n > 0; n--) {
             readings.add(w.station());
@@ -200,7 +200,7 @@ final class RandomDocument {
         }
 
         /** Stations from end to end, most of them of the drawn size, here and there one a little low. */
-        private List<Object> walk() {
+        private List<Object> guide() {
             List<Object> stations = new ArrayList<>();
             int step = Math.max(1, length / (3 + r.nextInt(20)));
             for (int at = r.nextInt(step); at <= length; at += step) {

@@ -54,8 +54,8 @@ class BenchTest {
     @Test
     void aRepeatedSendAddsNothingTwice() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B1");
-        String path = look + "/entries/" + UUID.randomUUID();
+        String inspection = ines.inspection("B1");
+        String path = inspection + "/entries/" + UUID.randomUUID();
         ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT)).expect(200);
         JsonNode again = ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT))
                 .expect(200)
@@ -68,20 +68,20 @@ class BenchTest {
     @Test
     void anEntryAsLongAsABookIsRefusedAndTheNextIsTaken() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B1L");
+        String inspection = ines.inspection("B1L");
         String novel = "w".repeat(100_001);
-        assertThat(ines.add(look, "COVER", "'criterion':'size','by':'" + novel + "'")
+        assertThat(ines.add(inspection, "COVER", "'criterion':'size','by':'" + novel + "'")
                         .expect(422)
                         .detail())
                 .contains("up to 100,000 letters");
-        ines.add(look, "COVER", "'criterion':'size','by':'UT, report 7'").expect(200);
+        ines.add(inspection, "COVER", "'criterion':'size','by':'UT, report 7'").expect(200);
     }
 
     @Test
     void twentySendsOfOneEntryAtOnceAddOne() throws Exception {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B2");
-        String path = look + "/entries/" + UUID.randomUUID();
+        String inspection = ines.inspection("B2");
+        String path = inspection + "/entries/" + UUID.randomUUID();
         ExecutorService threads = Executors.newFixedThreadPool(8);
         List<Callable<Integer>> sends = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
@@ -92,35 +92,35 @@ class BenchTest {
             assertThat(f.get()).isEqualTo(200);
         }
         threads.shutdown();
-        assertThat(ines.get(look).json().get("entries")).hasSize(1);
+        assertThat(ines.get(inspection).json().get("entries")).hasSize(1);
     }
 
     @Test
     void twoPeopleAtOnceLoseNoEntry() throws Exception {
         TestBrowser ines = RunningMensor.as("ines");
         TestBrowser tomas = RunningMensor.as("tomas");
-        String look = ines.look("B3");
+        String inspection = ines.inspection("B3");
         ExecutorService threads = Executors.newFixedThreadPool(4);
         List<Callable<Integer>> sends = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
             TestBrowser who = i % 2 == 0 ? ines : tomas;
             int at = i;
-            sends.add(() -> who.add(look, "READING", "'at':'" + at + "','legA':'5/16','legB':'5/16'")
+            sends.add(() -> who.add(inspection, "READING", "'at':'" + at + "','legA':'5/16','legB':'5/16'")
                     .status());
         }
         for (Future<Integer> f : threads.invokeAll(sends)) {
             assertThat(f.get()).isEqualTo(200);
         }
         threads.shutdown();
-        assertThat(tomas.get(look).json().get("entries")).hasSize(20);
+        assertThat(tomas.get(inspection).json().get("entries")).hasSize(20);
     }
 
     @Test
     void editingAStaleEntryShowsWhatTheOtherPersonChanged() {
         TestBrowser ines = RunningMensor.as("ines");
         TestBrowser tomas = RunningMensor.as("tomas");
-        String look = ines.look("B4");
-        String path = look + "/entries/" + UUID.randomUUID();
+        String inspection = ines.inspection("B4");
+        String path = inspection + "/entries/" + UUID.randomUUID();
         JsonNode entry = ines.put(path, TestBrowser.entry("INDICATION", UNDERCUT))
                 .expect(200)
                 .json()
@@ -135,7 +135,7 @@ class BenchTest {
         assertThat(clash.detail()).contains("tomas");
         assertThat(clash.json().get("current").get("content").get("depth").asString())
                 .isEqualTo("1/16");
-        assertThat(ines.get(look)
+        assertThat(ines.get(inspection)
                         .json()
                         .get("entries")
                         .get(0)
@@ -148,40 +148,46 @@ class BenchTest {
     @Test
     void anErrorNamesTheFieldInTheTradesWords() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B5");
-        TestBrowser.Answer bad = ines.add(look, "INDICATION", UNDERCUT.replace("'to':'4'", "'to':'40'"))
+        String inspection = ines.inspection("B5");
+        TestBrowser.Answer bad = ines.add(inspection, "INDICATION", UNDERCUT.replace("'to':'4'", "'to':'40'"))
                 .expect(422);
         assertThat(bad.json().get("errors").get(0).get("field").asString()).isEqualTo("to");
         assertThat(bad.detail()).contains("past the weld's end");
-        assertThat(ines.get(look).json().get("entries")).as("nothing is stored").isEmpty();
-        ines.add(look, "INDICATION", "'kind':'crack'").expect(422);
-        ines.add(look, "CLEAR", "'criterion':'size'").expect(422);
+        assertThat(ines.get(inspection).json().get("entries"))
+                .as("nothing is stored")
+                .isEmpty();
+        ines.add(inspection, "INDICATION", "'kind':'crack'").expect(422);
+        ines.add(inspection, "CLEAR", "'criterion':'size'").expect(422);
     }
 
     @Test
     void aNewIndicationTakesBackItsOwnNone() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B6");
-        ines.add(look, "CLEAR", "'criterion':'undercut'").expect(200);
-        JsonNode after = ines.add(look, "INDICATION", UNDERCUT).expect(200).json();
+        String inspection = ines.inspection("B6");
+        ines.add(inspection, "CLEAR", "'criterion':'undercut'").expect(200);
+        JsonNode after =
+                ines.add(inspection, "INDICATION", UNDERCUT).expect(200).json();
         JsonNode clear = after.get("entries").get(0);
         assertThat(clear.get("withdrawn").asBoolean()).isTrue();
         assertThat(clear.get("withdrawnWhy").asString()).contains("undercut was seen");
-        assertThat(ines.add(look, "CLEAR", "'criterion':'undercut'").expect(422).detail())
+        assertThat(ines.add(inspection, "CLEAR", "'criterion':'undercut'")
+                        .expect(422)
+                        .detail())
                 .contains("take it off");
     }
 
     @Test
     void deletingIsAMarkThatUndoTakesOff() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B7");
+        String inspection = ines.inspection("B7");
         UUID id = UUID.randomUUID();
-        ines.put(look + "/entries/" + id, TestBrowser.entry("INDICATION", UNDERCUT))
+        ines.put(inspection + "/entries/" + id, TestBrowser.entry("INDICATION", UNDERCUT))
                 .expect(200);
-        JsonNode gone =
-                ines.delete(look + "/entries/" + id + "?version=0").expect(200).json();
+        JsonNode gone = ines.delete(inspection + "/entries/" + id + "?version=0")
+                .expect(200)
+                .json();
         assertThat(gone.get("evaluation").get("verdict").asString()).isEqualTo("incomplete");
-        JsonNode back = ines.post(look + "/entries/" + id + "/restore", null)
+        JsonNode back = ines.post(inspection + "/entries/" + id + "/restore", null)
                 .expect(200)
                 .json();
         assertThat(back.get("evaluation").get("verdict").asString()).isEqualTo("reject");
@@ -190,10 +196,10 @@ class BenchTest {
     @Test
     void causesOfAnUndercutSpeakOfItsToe() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B8");
-        ines.add(look, "READING", "'at':'3','legA':'1/4','legB':'3/8'").expect(200);
-        ines.add(look, "INDICATION", UNDERCUT).expect(200);
-        JsonNode causes = ines.get(look + "/causes").expect(200).json();
+        String inspection = ines.inspection("B8");
+        ines.add(inspection, "READING", "'at':'3','legA':'1/4','legB':'3/8'").expect(200);
+        ines.add(inspection, "INDICATION", UNDERCUT).expect(200);
+        JsonNode causes = ines.get(inspection + "/causes").expect(200).json();
         JsonNode first = causes.get("defects")
                 .valueStream()
                 .filter(d -> d.get("kind").asString().equals("undercut"))
@@ -208,19 +214,21 @@ class BenchTest {
     @Test
     void answersGivenQuicklyAfterEachOtherAllStand() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("B9");
-        ines.put(look + "/conditions", "{'cleaned':true}").expect(200);
-        ines.put(look + "/conditions", "{'ambient':true}").expect(200);
-        JsonNode after =
-                ines.put(look + "/conditions", "{'coated':false}").expect(200).json();
+        String inspection = ines.inspection("B9");
+        ines.put(inspection + "/conditions", "{'cleaned':true}").expect(200);
+        ines.put(inspection + "/conditions", "{'ambient':true}").expect(200);
+        JsonNode after = ines.put(inspection + "/conditions", "{'coated':false}")
+                .expect(200)
+                .json();
         assertThat(after.get("conditions").toString())
                 .isEqualTo("{\"cleaned\":true,\"ambient\":true,\"coated\":false}");
-        JsonNode ready = ines.put(look + "/conditions", "{'light':true,'near':true,'inCalibration':true}")
+        JsonNode ready = ines.put(inspection + "/conditions", "{'light':true,'near':true,'inCalibration':true}")
                 .expect(200)
                 .json();
         assertThat(finding(ready, "readiness").get("verdict").asString()).isEqualTo("accept");
-        JsonNode changed =
-                ines.put(look + "/conditions", "{'cleaned':false}").expect(200).json();
+        JsonNode changed = ines.put(inspection + "/conditions", "{'cleaned':false}")
+                .expect(200)
+                .json();
         assertThat(finding(changed, "readiness").get("verdict").asString()).isEqualTo("incomplete");
     }
 }

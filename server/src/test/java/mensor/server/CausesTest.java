@@ -28,14 +28,14 @@ class CausesTest {
     }
 
     private String slag(String mark) {
-        String look = ines.look(mark);
-        ines.add(look, "INDICATION", "'kind':'slag','from':'10','to':'12','trapped':true")
+        String inspection = ines.inspection(mark);
+        ines.add(inspection, "INDICATION", "'kind':'slag','from':'10','to':'12','trapped':true")
                 .expect(200);
-        return look;
+        return inspection;
     }
 
-    private String coldPass(String look) {
-        String joint = ines.get(look).json().get("joint").get("id").asString();
+    private String coldPass(String inspection) {
+        String joint = ines.get(inspection).json().get("joint").get("id").asString();
         ines.put(
                         "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
                         "{'kind':'PASS','content':{'kind':'root','electrode':'E7018','diameter':'1/8','amps':80,'starts':['0'],'stops':['24']}}")
@@ -45,16 +45,16 @@ class CausesTest {
 
     @Test
     void aColdRecordLeadsToTheCurrentAndTheBoxSaysHowMuch() {
-        String look = slag("CS-1");
-        String joint = coldPass(look);
-        JsonNode defect = ines.get(look + "/causes").json().get("defects").get(0);
+        String inspection = slag("CS-1");
+        String joint = coldPass(inspection);
+        JsonNode defect = ines.get(inspection + "/causes").json().get("defects").get(0);
         assertThat(defect.get("causes").get(0).get("id").asString()).isEqualTo("current-low");
         assertThat(defect.get("causes").get(0).get("change").asString()).contains("the procedure or the box label");
         ines.put(
                         "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
                         "{'kind':'RODS','content':{'electrode':'E7018','diameter':'1/8','labelAmps':[90,140],'outings':[]}}")
                 .expect(200);
-        JsonNode labelled = ines.get(look + "/causes")
+        JsonNode labelled = ines.get(inspection + "/causes")
                 .json()
                 .get("defects")
                 .get(0)
@@ -73,19 +73,20 @@ class CausesTest {
 
     @Test
     void aTroubleThatNoCriterionKnowsIsTracedToo() {
-        String look = slag("CS-2");
-        JsonNode causes = ines.get(look + "/causes?also=wavy").json();
+        String inspection = slag("CS-2");
+        JsonNode causes = ines.get(inspection + "/causes?also=wavy").json();
         assertThat(causes.get("defects")).hasSize(2);
         assertThat(with(causes.get("defects"), "situation", "wavy").has("entry"))
                 .isFalse();
-        assertThat(ines.get(look + "/causes?also=ugly").expect(422).detail()).contains("wavy, tie-in");
+        assertThat(ines.get(inspection + "/causes?also=ugly").expect(422).detail())
+                .contains("wavy, tie-in");
     }
 
     @Test
     void aChangeThatDidNotHelpIsSeenAtTheWeldersNextWeld() {
-        String look = slag("CS-3");
-        coldPass(look);
-        String trial = look + "/trials/" + UUID.randomUUID();
+        String inspection = slag("CS-3");
+        coldPass(inspection);
+        String trial = inspection + "/trials/" + UUID.randomUUID();
         ines.put(trial, "{'cause':'current-low','trouble':'slag','words':'amps from 80 to 130'}")
                 .expect(200);
         assertThat(ines.put(trial + "/outcome", "{'nextMark':'CS-4'}")
@@ -101,7 +102,9 @@ class CausesTest {
                         .expect(409)
                         .detail())
                 .contains("noted already");
-        assertThat(ines.put(look + "/trials/" + UUID.randomUUID(), "{'cause':'gremlins','trouble':'slag','words':'x'}")
+        assertThat(ines.put(
+                                inspection + "/trials/" + UUID.randomUUID(),
+                                "{'cause':'gremlins','trouble':'slag','words':'x'}")
                         .expect(422)
                         .detail())
                 .contains("cause");
@@ -109,8 +112,8 @@ class CausesTest {
 
     @Test
     void aSpecimenIsJudgedAndCanBeTakenOff() {
-        String look = ines.look("CS-5");
-        String test = look + "/tests/" + UUID.randomUUID();
+        String inspection = ines.inspection("CS-5");
+        String test = inspection + "/tests/" + UUID.randomUUID();
         JsonNode bent = ines.put(
                         test, "{'kind':'bend','specimen':'root bend 1','openings':['1/8','3/32'],'corners':[]}")
                 .expect(200)
@@ -128,18 +131,20 @@ class CausesTest {
                 .isTrue();
         ines.post(test + "/restore", "").expect(200);
         JsonNode broken = ines.put(
-                        look + "/tests/" + UUID.randomUUID(),
+                        inspection + "/tests/" + UUID.randomUUID(),
                         "{'kind':'fillet-break','specimen':'break 1','fullFusion':false,'largest':'0','sum':'0'}")
                 .expect(200)
                 .json()
                 .get("tests")
                 .get(1);
         assertThat(broken.get("verdict").asString()).isEqualTo("reject");
-        assertThat(ines.put(look + "/tests/" + UUID.randomUUID(), "{'kind':'macro','specimen':'m','undercut':'a bit'}")
+        assertThat(ines.put(
+                                inspection + "/tests/" + UUID.randomUUID(),
+                                "{'kind':'macro','specimen':'m','undercut':'a bit'}")
                         .expect(422)
                         .detail())
                 .startsWith("undercut: ");
-        assertThat(ines.put(look + "/tests/" + UUID.randomUUID(), "{'kind':'bend','openings':[]}")
+        assertThat(ines.put(inspection + "/tests/" + UUID.randomUUID(), "{'kind':'bend','openings':[]}")
                         .expect(422)
                         .detail())
                 .contains("specimen");
@@ -147,58 +152,61 @@ class CausesTest {
 
     @Test
     void thePageForTheWelderSaysOneThingToChangeAndARatingStandsApart() {
-        String look = slag("CS-6");
-        coldPass(look);
-        JsonNode note = ines.get(look + "/note").json();
+        String inspection = slag("CS-6");
+        coldPass(inspection);
+        JsonNode note = ines.get(inspection + "/note").json();
         assertThat(note.get("seen").get(0).get("why").asString()).contains("Too cold");
         assertThat(note.get("change").get("cause").asString()).contains("Too cold");
         assertThat(note.has("rating")).isFalse();
         String points = "'points':{'profile':2,'toes':2,'uniformity':1,'tie-ins':1,'cleaning':1,'defects':0}";
-        assertThat(ines.put(look + "/rating", "{" + points + ",'firstReason':'even face'}")
+        assertThat(ines.put(inspection + "/rating", "{" + points + ",'firstReason':'even face'}")
                         .expect(422)
                         .detail())
                 .contains("secondReason");
         JsonNode rated = ines.put(
-                        look + "/rating",
+                        inspection + "/rating",
                         "{" + points + ",'firstReason':'even face','secondReason':'slag at the toes'}")
                 .expect(200)
                 .json();
         assertThat(rated.get("rating").get("sum").asInt()).isEqualTo(7);
         assertThat(rated.get("verdict").asString())
                 .isEqualTo(note.get("verdict").asString());
-        assertThat(ines.put(look + "/rating", "{'points':{'toes':3},'firstReason':'a','secondReason':'b'}")
+        assertThat(ines.put(inspection + "/rating", "{'points':{'toes':3},'firstReason':'a','secondReason':'b'}")
                         .expect(422)
                         .detail())
                 .contains("profile");
     }
 
     @Test
-    void aSignedLookCountsOnceWithItsLengthAndItsPlaces() {
-        JsonNode before = ines.get("/api/rates?by=welder").json();
-        String look = slag("CS-7");
-        ines.sign(look, "reject").expect(200);
-        JsonNode rates = ines.get("/api/rates?by=welder").json();
+    void aSignedInspectionCountsOnceWithItsLengthAndItsPlaces() {
+        JsonNode before = ines.get("/api/reject-rates?by=welder").json();
+        String inspection = slag("CS-7");
+        ines.sign(inspection, "reject").expect(200);
+        JsonNode rejectRates = ines.get("/api/reject-rates?by=welder").json();
         long wasPlaces = sum(before, "places");
-        assertThat(sum(rates, "places")).isEqualTo(wasPlaces + 1);
-        assertThat(sum(rates, "welds")).isEqualTo(sum(before, "welds") + 1);
-        ines.post(look + "/amend", "{'reason':'read again'}").expect(200);
-        assertThat(sum(ines.get("/api/rates?by=welder").json(), "welds")).isEqualTo(sum(rates, "welds"));
-        assertThat(ines.get("/api/rates?by=shoe-size").expect(422).detail()).contains("welder, procedure");
-        assertThat(ines.get("/api/rates/one?by=welder&key=nobody").expect(404).detail())
+        assertThat(sum(rejectRates, "places")).isEqualTo(wasPlaces + 1);
+        assertThat(sum(rejectRates, "welds")).isEqualTo(sum(before, "welds") + 1);
+        ines.post(inspection + "/amend", "{'reason':'read again'}").expect(200);
+        assertThat(sum(ines.get("/api/reject-rates?by=welder").json(), "welds")).isEqualTo(sum(rejectRates, "welds"));
+        assertThat(ines.get("/api/reject-rates?by=shoe-size").expect(422).detail())
+                .contains("welder, procedure");
+        assertThat(ines.get("/api/reject-rates/one?by=welder&key=nobody")
+                        .expect(404)
+                        .detail())
                 .contains("no signed inspection");
-        JsonNode row = rates.get("rows").get(0);
+        JsonNode row = rejectRates.get("rows").get(0);
         String key = row.has("key") ? "&key=" + row.get("key").asString() : "";
-        JsonNode one = ines.get("/api/rates/one?by=welder" + key).json();
+        JsonNode one = ines.get("/api/reject-rates/one?by=welder" + key).json();
         assertThat(one.get("trend")).isNotEmpty();
         assertThat(one.get("row").get("low").asDouble())
                 .isLessThanOrEqualTo(one.get("row").get("per100").asDouble());
-        assertThat(RunningMensor.as("vera").get("/api/rates").expect(403).detail())
+        assertThat(RunningMensor.as("vera").get("/api/reject-rates").expect(403).detail())
                 .contains("viewer");
     }
 
-    private static long sum(JsonNode rates, String field) {
+    private static long sum(JsonNode rejectRates, String field) {
         long sum = 0;
-        for (JsonNode r : rates.get("rows")) {
+        for (JsonNode r : rejectRates.get("rows")) {
             sum += r.get(field).asLong();
         }
         return sum;

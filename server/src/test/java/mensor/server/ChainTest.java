@@ -18,14 +18,14 @@ class ChainTest {
     private static final String JOB = "Chain bridge";
 
     private static String rejected(TestBrowser b, String mark) {
-        String look = "/api/inspections/"
+        String inspection = "/api/inspections/"
                 + b.post("/api/joints", TestBrowser.newJoint(mark).replace("Footbridge", JOB))
                         .expect(200)
                         .json()
                         .get("inspectionId")
                         .asString();
-        b.add(look, "INDICATION", "'kind':'crack','at':'5'").expect(200);
-        return look;
+        b.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+        return inspection;
     }
 
     private static String job(TestBrowser b) {
@@ -42,10 +42,10 @@ class ChainTest {
         TestBrowser ines = RunningMensor.as("ines");
         List<Callable<Integer>> signs = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
-            String look = rejected(ines, "CH-" + i);
+            String inspection = rejected(ines, "CH-" + i);
             TestBrowser own = RunningMensor.as("ines");
             signs.add(() -> {
-                own.sign(look, "reject").expect(200);
+                own.sign(inspection, "reject").expect(200);
                 return 1;
             });
         }

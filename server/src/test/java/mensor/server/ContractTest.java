@@ -35,7 +35,7 @@ class ContractTest {
                 .expect(200);
     }
 
-    private String look(String mark, String job) {
+    private String inspection(String mark, String job) {
         String body = TestBrowser.newJoint(mark)
                 .replace("'Footbridge'", "'" + job + "'")
                 .replace("'criteria':'d1.1-static','units':'in',", "");
@@ -47,8 +47,9 @@ class ContractTest {
                         .asString();
     }
 
-    private JsonNode finding(String look, String id) {
-        for (JsonNode f : ines.get(look).expect(200).json().get("evaluation").get("findings")) {
+    private JsonNode finding(String inspection, String id) {
+        for (JsonNode f :
+                ines.get(inspection).expect(200).json().get("evaluation").get("findings")) {
             if (f.get("id").asString().equals(id)) {
                 return f;
             }
@@ -65,12 +66,12 @@ class ContractTest {
     }
 
     @Test
-    void aContractLimitGovernsOpenLooksAndASignedOneKeepsIts() {
+    void aContractLimitGovernsOpenInspectionsAndASignedOneKeepsIts() {
         JsonNode job = job("Contract job 1", "d1.1-static", "in", "{}");
-        String signed = look("C-1", "Contract job 1");
+        String signed = inspection("C-1", "Contract job 1");
         ines.sound(signed);
         ines.sign(signed, "accept").expect(200);
-        String open = look("C-2", "Contract job 1");
+        String open = inspection("C-2", "Contract job 1");
         ines.add(open, "INDICATION", undercut("1/32")).expect(200);
         change(job, "{'limits':[{'id':'undercut.depth','max':'1/64','note':'CS-4, 4.2'}]}");
         JsonNode f = finding(open, "undercut.depth");
@@ -81,7 +82,7 @@ class ContractTest {
         assertThat(ines.get(signed).json().get("evaluation").get("findings").size())
                 .isEqualTo(16);
         // the worklist knows without anybody opening the look
-        JsonNode later = look("C-3", "Contract job 1").isEmpty()
+        JsonNode later = inspection("C-3", "Contract job 1").isEmpty()
                 ? null
                 : ines.get("/api/worklist?size=500").json();
         assertThat(later).isNotNull();
@@ -91,11 +92,11 @@ class ContractTest {
     @Test
     void termsThatChangeWhileEntriesComeInLoseNeither() throws Exception {
         JsonNode job = job("Contract job race", "d1.1-static", "in", "{}");
-        String look = look("C-race", "Contract job race");
+        String inspection = inspection("C-race", "Contract job race");
         int entries = 25;
         Thread hand = new Thread(() -> {
             for (int n = 0; n < entries; n++) {
-                JsonNode answer = ines.add(look, "INDICATION", undercut("1/" + (n % 2 == 0 ? 32 : 48)))
+                JsonNode answer = ines.add(inspection, "INDICATION", undercut("1/" + (n % 2 == 0 ? 32 : 48)))
                         .expect(200)
                         .json();
                 assertThat(answer.get("entries").size())
@@ -118,7 +119,7 @@ class ContractTest {
         }
         hand.join();
         assertThat(failed).isEmpty();
-        JsonNode end = ines.get(look).expect(200).json();
+        JsonNode end = ines.get(inspection).expect(200).json();
         assertThat(end.get("entries").size()).isEqualTo(entries);
         assertThat(end.at("/evaluation/findings")
                         .valueStream()
@@ -164,13 +165,13 @@ class ContractTest {
                 .replace(
                         "'weld':'fillet','connection':'tee','length':'24','size':'5/16'",
                         "'weld':'groove','connection':'butt','penetration':'cjp','length':'24'");
-        String look = "/api/inspections/"
+        String inspection = "/api/inspections/"
                 + ines.post("/api/joints", body)
                         .expect(200)
                         .json()
                         .get("inspectionId")
                         .asString();
-        JsonNode e = ines.get(look).json().get("evaluation");
+        JsonNode e = ines.get(inspection).json().get("evaluation");
         assertThat(e.get("findings").size()).isEqualTo(16);
         assertThat(e.get("notes").get(0).asString()).contains("does not tighten the code here");
     }
@@ -182,15 +183,15 @@ class ContractTest {
             "'kind':'undercut','toe':'B','from':'6','to':'7','depth':'3/64'"
         };
         job("Contract job 4", "d1.1-static", "in", "{'undercut':'per-toe','undercutNote':'plan IP-2'}");
-        String look = look("C-5", "Contract job 4");
-        String usual = ines.look("C-6");
+        String inspection = inspection("C-5", "Contract job 4");
+        String usual = ines.inspection("C-6");
         for (String e : entries) {
-            ines.add(look, "INDICATION", e).expect(200);
+            ines.add(inspection, "INDICATION", e).expect(200);
             ines.add(usual, "INDICATION", e).expect(200);
         }
-        assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("accept");
+        assertThat(finding(inspection, "undercut").get("verdict").asString()).isEqualTo("accept");
         assertThat(finding(usual, "undercut").get("verdict").asString()).isEqualTo("reject");
-        assertThat(ines.get(look + "/document").text()).contains("per-toe");
+        assertThat(ines.get(inspection + "/document").text()).contains("per-toe");
     }
 
     /** Along 6 in it may not be over 1/32 in. */
@@ -211,18 +212,19 @@ class ContractTest {
         gauge("Coarse C-1", "1/64", LocalDate.now().plusMonths(1));
         gauge("Fine C-2", ".001", LocalDate.now().plusMonths(1));
         job("Contract job 5", "d1.1-static", "in", "{'guarded':true,'guardNote':'CS-9'}");
-        String look = look("C-7", "Contract job 5");
-        String entry = look + "/entries/" + UUID.randomUUID();
+        String inspection = inspection("C-7", "Contract job 5");
+        String entry = inspection + "/entries/" + UUID.randomUUID();
         ines.put(entry, TestBrowser.entry("INDICATION", LONG)).expect(200);
-        assertThat(finding(look, "undercut").get("reason").asString()).contains("the gauge of a reading is not named");
+        assertThat(finding(inspection, "undercut").get("reason").asString())
+                .contains("the gauge of a reading is not named");
         ines.put(entry, "{'version':0,'kind':'INDICATION','content':{" + LONG + ",'gauge':'Coarse C-1'}}")
                 .expect(200);
-        JsonNode coarse = finding(look, "undercut");
+        JsonNode coarse = finding(inspection, "undercut");
         assertThat(coarse.get("verdict").asString()).isEqualTo("incomplete");
         assertThat(coarse.get("finer").asString()).isNotBlank();
         ines.put(entry, "{'version':1,'kind':'INDICATION','content':{" + LONG + ",'gauge':'Fine C-2'}}")
                 .expect(200);
-        JsonNode fine = finding(look, "undercut");
+        JsonNode fine = finding(inspection, "undercut");
         assertThat(fine.get("verdict").asString()).isEqualTo("accept");
         assertThat(fine.get("trace").toString()).contains("JCGM 106");
     }
@@ -231,17 +233,18 @@ class ContractTest {
     void whereReadingsAreGuardedNoLeastRepairIsOffered() {
         gauge("Fine C-9", ".001", LocalDate.now().plusMonths(1));
         job("Contract job 9", "d1.1-static", "in", "{'guarded':true,'guardNote':'CS-9'}");
-        String guarded = look("C-19", "Contract job 9");
-        String usual = ines.look("C-20");
-        for (String look : new String[] {guarded, usual}) {
+        String guarded = inspection("C-19", "Contract job 9");
+        String usual = ines.inspection("C-20");
+        for (String inspection : new String[] {guarded, usual}) {
             for (String stretch : new String[] {"'from':'11','to':'12 1/4'", "'from':'13 1/4','to':'14 1/4'"}) {
                 ines.add(
-                                look,
+                                inspection,
                                 "INDICATION",
                                 "'kind':'undercut','toe':'A'," + stretch + ",'depth':'.047','gauge':'Fine C-9'")
                         .expect(200);
             }
-            assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("reject");
+            assertThat(finding(inspection, "undercut").get("verdict").asString())
+                    .isEqualTo("reject");
         }
         assertThat(ines.get(usual + "/defects").json().get("least")).hasSize(1);
         assertThat(ines.get(guarded + "/defects").json().get("least")).isEmpty();
@@ -250,58 +253,59 @@ class ContractTest {
     @Test
     void aGaugePastItsDateStopsTheSignatureUntilWaived() {
         gauge("Late C-3", "1/64", LocalDate.now().minusDays(2));
-        String look = ines.look("C-8");
-        ines.sound(look);
-        ines.add(look, "READING", "'at':'12','legA':'5/16','legB':'5/16','gauge':'Late C-3'")
+        String inspection = ines.inspection("C-8");
+        ines.sound(inspection);
+        ines.add(inspection, "READING", "'at':'12','legA':'5/16','legB':'5/16','gauge':'Late C-3'")
                 .expect(200);
-        JsonNode fault = ines.get(look).json().get("gaugeFaults").get(0);
+        JsonNode fault = ines.get(inspection).json().get("gaugeFaults").get(0);
         assertThat(fault.get("fault").asString()).startsWith("Late C-3 was due for calibration");
         assertThat(fault.get("entries").size()).isEqualTo(1);
-        assertThat(ines.sign(look, "accept").expect(409).detail()).contains("have the quality manager waive it");
+        assertThat(ines.sign(inspection, "accept").expect(409).detail()).contains("have the quality manager waive it");
         String waiver = "{'gauge':'Late C-3','reason':'checked against a block on the day'}";
-        ines.post(look + "/waivers", waiver).expect(403);
-        assertThat(firstField(quinn.post(look + "/waivers", "{'gauge':'Late C-3','reason':' '}")
+        ines.post(inspection + "/waivers", waiver).expect(403);
+        assertThat(firstField(quinn.post(inspection + "/waivers", "{'gauge':'Late C-3','reason':' '}")
                         .expect(422)))
                 .isEqualTo("reason");
-        assertThat(firstField(quinn.post(look + "/waivers", "{'gauge':'Other','reason':'x'}")
+        assertThat(firstField(quinn.post(inspection + "/waivers", "{'gauge':'Other','reason':'x'}")
                         .expect(422)))
                 .isEqualTo("gauge");
-        quinn.post(look + "/waivers", waiver).expect(200);
-        ines.sign(look, "accept").expect(200);
-        assertThat(ines.get(look + "/record").text()).contains("checked against a block on the day");
+        quinn.post(inspection + "/waivers", waiver).expect(200);
+        ines.sign(inspection, "accept").expect(200);
+        assertThat(ines.get(inspection + "/record").text()).contains("checked against a block on the day");
     }
 
     @Test
     void whatTheEngineerAllowsIsADeviationOfOneWeld() {
-        String look = ines.look("C-9");
-        ines.sound(look);
-        ines.add(look, "INDICATION", undercut("3/32")).expect(200);
-        assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("reject");
+        String inspection = ines.inspection("C-9");
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", undercut("3/32")).expect(200);
+        assertThat(finding(inspection, "undercut").get("verdict").asString()).isEqualTo("reject");
         String form =
                 "{'criterion':'undercut','from':'2','to':'6','max':'3/32','document':'E-14','engineer':'P. Quill','date':'2026-06-01'}";
-        ines.post(look + "/deviations", form).expect(403);
-        assertThat(firstField(wanda.post(look + "/deviations", form.replace("'E-14'", "''"))
+        ines.post(inspection + "/deviations", form).expect(403);
+        assertThat(firstField(wanda.post(inspection + "/deviations", form.replace("'E-14'", "''"))
                         .expect(422)))
                 .isEqualTo("document");
-        assertThat(firstField(wanda.post(look + "/deviations", form.replace("'6'", "'60'"))
+        assertThat(firstField(wanda.post(inspection + "/deviations", form.replace("'6'", "'60'"))
                         .expect(422)))
                 .isEqualTo("to");
-        assertThat(firstField(wanda.post(look + "/deviations", form.replace("'undercut'", "'size'"))
+        assertThat(firstField(wanda.post(inspection + "/deviations", form.replace("'undercut'", "'size'"))
                         .expect(422)))
                 .isEqualTo("criterion");
-        JsonNode bench = wanda.post(look + "/deviations", form).expect(200).json();
+        JsonNode bench =
+                wanda.post(inspection + "/deviations", form).expect(200).json();
         assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("accept");
-        assertThat(finding(look, "undercut").get("reason").asString())
+        assertThat(finding(inspection, "undercut").get("reason").asString())
                 .startsWith("within the Engineer's document E-14 (P. Quill, 2026-06-01)");
-        ines.sign(look, "accept").expect(200);
-        assertThat(ines.get(look + "/record").text()).contains("E-14 (P. Quill, 2026-06-01): undercut");
+        ines.sign(inspection, "accept").expect(200);
+        assertThat(ines.get(inspection + "/record").text()).contains("E-14 (P. Quill, 2026-06-01): undercut");
         // taken back afterwards, it no longer holds for a new look; the signed one stands as it was signed
         String id = bench.get("deviations").get(0).get("id").asString();
-        wanda.post(look + "/deviations/" + id + "/withdraw", "{'why':'wrong weld'}")
+        wanda.post(inspection + "/deviations/" + id + "/withdraw", "{'why':'wrong weld'}")
                 .expect(200);
-        assertThat(finding(look, "undercut").get("verdict").asString()).isEqualTo("accept");
+        assertThat(finding(inspection, "undercut").get("verdict").asString()).isEqualTo("accept");
         String amended = "/api/inspections/"
-                + ines.post(look + "/amend", "{'reason':'document taken back'}")
+                + ines.post(inspection + "/amend", "{'reason':'document taken back'}")
                         .expect(200)
                         .json()
                         .get("id")
@@ -312,11 +316,12 @@ class ContractTest {
     @Test
     void aBookThatNobodyCheckedSignsNothing() {
         job("Contract job 6", "b31.3-normal", "in", "{}");
-        String look = look("C-10", "Contract job 6");
-        ines.sound(look);
-        assertThat(ines.get(look).json().get("signStop").asString()).contains("not yet checked against your own copy");
-        assertThat(ines.sign(look, "accept").expect(409).detail()).contains("not yet checked");
-        String path = "/api/books/b31.3-normal/check";
+        String inspection = inspection("C-10", "Contract job 6");
+        ines.sound(inspection);
+        assertThat(ines.get(inspection).json().get("signStop").asString())
+                .contains("not yet checked against your own copy");
+        assertThat(ines.sign(inspection, "accept").expect(409).detail()).contains("not yet checked");
+        String path = "/api/criteria/b31.3-normal/check";
         String check =
                 "{'copyEdition':'2022','checkedOn':'2026-02-01','checkedBy':'Q. Sato','differed':[{'criterion':'porosity','here':'no limit','copy':'see owner'}]}";
         ines.post(path, check).expect(403);
@@ -326,45 +331,45 @@ class ContractTest {
                         .expect(422)))
                 .isEqualTo("checkedOn");
         quinn.post(path, check).expect(200);
-        assertThat(ines.get(look).json().get("evaluation").get("notes").toString())
+        assertThat(ines.get(inspection).json().get("evaluation").get("notes").toString())
                 .contains("Your copy (2022) has another number for porosity: see owner");
-        ines.sign(look, "accept").expect(200);
+        ines.sign(inspection, "accept").expect(200);
     }
 
     @Test
-    void severalBooksJudgeTheSameLookAndNothingOfItIsKept() {
-        String look = ines.look("C-11");
-        ines.sound(look);
-        ines.add(look, "INDICATION", undercut("3/64")).expect(200);
-        long version = ines.get(look).json().get("version").asLong();
-        JsonNode columns = ines.get(look + "/side-by-side?books=d1.1-static,d1.1-cyclic,iso5817-b,d1.1-tubular")
+    void severalBooksJudgeTheSameInspectionAndNothingOfItIsKept() {
+        String inspection = ines.inspection("C-11");
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", undercut("3/64")).expect(200);
+        long version = ines.get(inspection).json().get("version").asLong();
+        JsonNode columns = ines.get(inspection + "/comparison?codes=d1.1-static,d1.1-cyclic,iso5817-b,d1.1-tubular")
                 .expect(200)
                 .json();
         assertThat(columns.get(0).get("verdict").asString()).isEqualTo("accept");
         assertThat(columns.get(1).get("verdict").asString()).isEqualTo("reject");
         assertThat(columns.get(2).get("verdict").asString()).isEqualTo("reject");
         assertThat(columns.size()).isEqualTo(4);
-        assertThat(ines.get(look).json().get("version").asLong()).isEqualTo(version);
-        assertThat(ines.get(look + "/document").text()).doesNotContain("iso5817");
-        ines.get(look + "/side-by-side?books=none").expect(404);
+        assertThat(ines.get(inspection).json().get("version").asLong()).isEqualTo(version);
+        assertThat(ines.get(inspection + "/document").text()).doesNotContain("iso5817");
+        ines.get(inspection + "/comparison?codes=none").expect(404);
     }
 
     @Test
     void aBookIsReadForAKindOfJoint() {
-        JsonNode page = ines.get("/api/books/d1.1-static?joint=butt&thickness=1%201/2")
+        JsonNode page = ines.get("/api/criteria/d1.1-static?joint=butt&thickness=1%201/2")
                 .expect(200)
                 .json();
         assertThat(page.get("criteria").size()).isEqualTo(16);
         assertThat(page.get("criteria").toString()).contains("0 to 3/16 in");
         assertThat(page.get("byThickness").toString()).contains("0 to 1/4 in");
         assertThat(page.get("choices").size()).isGreaterThan(10);
-        assertThat(ines.get("/api/books/d1.1-static?joint=pipe-butt")
+        assertThat(ines.get("/api/criteria/d1.1-static?joint=pipe-butt")
                         .json()
                         .get("refused")
                         .asString())
                 .contains("d1.1-tubular");
-        assertThat(ines.get("/api/books").expect(200).json().size()).isEqualTo(8);
-        ines.get("/api/books/iso5817-b?units=in").expect(422);
-        ines.get("/api/books/none").expect(404);
+        assertThat(ines.get("/api/criteria").expect(200).json().size()).isEqualTo(8);
+        ines.get("/api/criteria/iso5817-b?units=in").expect(422);
+        ines.get("/api/criteria/none").expect(404);
     }
 }

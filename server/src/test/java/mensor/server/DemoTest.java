@@ -57,7 +57,7 @@ class DemoTest {
     void hasJointsInEveryState() {
         assertThat(rows).hasSizeGreaterThanOrEqualTo(16);
         assertThat(rows.stream().map(r -> r.get("group").asString()).collect(Collectors.toSet()))
-                .containsExactlyInAnyOrder("look", "walk", "sign", "dispose", "hold", "repair", "done");
+                .containsExactlyInAnyOrder("inspect", "in-progress", "sign", "disposition", "hold", "repair", "done");
         assertThat(rows.stream().map(r -> r.get("verdict").asString()).collect(Collectors.toSet()))
                 .containsExactlyInAnyOrder("accept", "reject", "incomplete");
     }
@@ -196,7 +196,7 @@ class DemoTest {
 
     /** What was seen before the last look: each kind of it stands somewhere in the demo. */
     @Test
-    void hasWhatWasSeenBeforeTheLastLook() {
+    void hasWhatWasSeenBeforeTheLastInspection() {
         assertThat(named("FB-05")
                         .get("making")
                         .get("fitUp")

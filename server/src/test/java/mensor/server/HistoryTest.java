@@ -14,22 +14,23 @@ class HistoryTest {
 
     @Test
     void anEntryThatWasChangedShowsBothValuesAndBothPeople() {
-        String look = ines.look("H1");
-        JsonNode entry = ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/32'")
+        String inspection = ines.inspection("H1");
+        JsonNode entry = ines.add(
+                        inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/32'")
                 .expect(200)
                 .json()
                 .get("entries")
                 .get(0);
-        String path = look + "/entries/" + entry.get("id").asString();
+        String path = inspection + "/entries/" + entry.get("id").asString();
         tomas.put(
                         path,
                         "{'kind':'INDICATION','content':{'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/16'},'version':"
                                 + entry.get("version").asLong() + "}")
                 .expect(200);
         long version =
-                ines.get(look).json().get("entries").get(0).get("version").asLong();
+                ines.get(inspection).json().get("entries").get(0).get("version").asLong();
         ines.delete(path + "?version=" + version).expect(200);
-        JsonNode history = ines.get("/api/joints/" + ines.jointOf(look) + "/history")
+        JsonNode history = ines.get("/api/joints/" + ines.jointOf(inspection) + "/history")
                 .expect(200)
                 .json();
         JsonNode off = of(history, "Recorded", 0);
@@ -50,12 +51,12 @@ class HistoryTest {
 
     @Test
     void aRepairIsReadableOnItsWeld() {
-        String look = ines.look("H2");
-        ines.add(look, "INDICATION", "'kind':'overlap','toe':'B','from':'3','to':'4'")
+        String inspection = ines.inspection("H2");
+        ines.add(inspection, "INDICATION", "'kind':'overlap','toe':'B','from':'3','to':'4'")
                 .expect(200);
-        ines.sign(look, "reject").expect(200);
+        ines.sign(inspection, "reject").expect(200);
         String defect = "/api/defects/"
-                + ines.get(look + "/defects")
+                + ines.get(inspection + "/defects")
                         .json()
                         .get("defects")
                         .get(0)
@@ -65,7 +66,7 @@ class HistoryTest {
                 .put(defect + "/disposition", "{'decision':'blend'}")
                 .expect(200);
         JsonNode history =
-                ines.get("/api/joints/" + ines.jointOf(look) + "/history").json();
+                ines.get("/api/joints/" + ines.jointOf(inspection) + "/history").json();
         JsonNode decided = of(history, "Defect", 0);
         assertThat(decided.get("by").asString()).isEqualTo("rufus");
         assertThat(decided.get("fields").toString()).contains("\"disposition\"").contains("blend");

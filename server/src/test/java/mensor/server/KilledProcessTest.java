@@ -54,15 +54,15 @@ class KilledProcessTest {
                     .expect(200);
             TestBrowser ines = new TestBrowser(address);
             ines.signIn("ines", "a-long-password").expect(200);
-            String look = ines.look("K1");
+            String inspection = ines.inspection("K1");
             UUID id = UUID.randomUUID();
-            ines.put(look + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'"))
+            ines.put(inspection + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'"))
                     .expect(200);
             process.destroyForcibly().waitFor();
             start();
             TestBrowser again = new TestBrowser(address);
             again.signIn("ines", "a-long-password").expect(200);
-            assertThat(again.get(look)
+            assertThat(again.get(inspection)
                             .expect(200)
                             .json()
                             .get("entries")

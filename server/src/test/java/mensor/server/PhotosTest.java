@@ -69,8 +69,8 @@ class PhotosTest {
         return out.array();
     }
 
-    private Answer put(String look, String where, byte[] bytes) {
-        return ines.putBytes(look + "/photos/" + UUID.randomUUID() + "?" + where, bytes);
+    private Answer put(String inspection, String where, byte[] bytes) {
+        return ines.putBytes(inspection + "/photos/" + UUID.randomUUID() + "?" + where, bytes);
     }
 
     private static JsonNode only(Answer a) {
@@ -83,10 +83,10 @@ class PhotosTest {
     void aCamerasPictureIsKeptUprightWithoutItsPlace() throws IOException {
         byte[] sent = fromACamera();
         assertThat(new String(sent, StandardCharsets.ISO_8859_1)).contains(WHERE);
-        String look = ines.look("PH-1");
-        JsonNode photo = only(put(look, "at=7%201/2", sent));
+        String inspection = ines.inspection("PH-1");
+        JsonNode photo = only(put(inspection, "at=7%201/2", sent));
         assertThat(photo.get("at").asDouble()).isEqualTo(190.5);
-        byte[] kept = ines.bytes(look + "/photos/" + photo.get("id").asString());
+        byte[] kept = ines.bytes(inspection + "/photos/" + photo.get("id").asString());
         assertThat(new String(kept, StandardCharsets.ISO_8859_1))
                 .doesNotContain("GPS")
                 .doesNotContain("Exif");
@@ -101,9 +101,11 @@ class PhotosTest {
     @ParameterizedTest
     @ValueSource(strings = {"png", "jpeg"})
     void aPictureIsToldByItsContentAndShownSmall(String format) throws IOException {
-        String look = ines.look("PH-2" + format);
-        String photo = look + "/photos/"
-                + only(put(look, "at=3", picture(format, 900, 600))).get("id").asString();
+        String inspection = ines.inspection("PH-2" + format);
+        String photo = inspection + "/photos/"
+                + only(put(inspection, "at=3", picture(format, 900, 600)))
+                        .get("id")
+                        .asString();
         BufferedImage small = ImageIO.read(new ByteArrayInputStream(ines.bytes(photo + "/thumbnail")));
         assertThat(small.getWidth()).isEqualTo(160);
         assertThat(ImageIO.read(new ByteArrayInputStream(ines.bytes(photo))).getWidth())
@@ -114,50 +116,51 @@ class PhotosTest {
 
     @Test
     void whatIsNoPictureIsRefusedPlainly() {
-        String look = ines.look("PH-3");
+        String inspection = ines.inspection("PH-3");
         byte[] whole = picture("jpeg", 400, 400);
-        assertThat(put(look, "at=3", "GIF89a and more".getBytes(StandardCharsets.US_ASCII))
+        assertThat(put(inspection, "at=3", "GIF89a and more".getBytes(StandardCharsets.US_ASCII))
                         .expect(422)
                         .detail())
                 .contains("a PNG or a JPEG");
-        assertThat(put(look, "at=3", "<svg onload='x'/>".getBytes(StandardCharsets.US_ASCII))
+        assertThat(put(inspection, "at=3", "<svg onload='x'/>".getBytes(StandardCharsets.US_ASCII))
                         .expect(422)
                         .detail())
                 .contains("no picture");
-        assertThat(put(look, "at=3", Arrays.copyOf(whole, whole.length / 2))
+        assertThat(put(inspection, "at=3", Arrays.copyOf(whole, whole.length / 2))
                         .expect(422)
                         .detail())
                 .contains("damaged");
         byte[] png = picture("png", 400, 400);
-        assertThat(put(look, "at=3", Arrays.copyOf(png, png.length / 2))
+        assertThat(put(inspection, "at=3", Arrays.copyOf(png, png.length / 2))
                         .expect(422)
                         .detail())
                 .contains("damaged");
-        assertThat(put(look, "at=3", new byte[0]).expect(422).detail()).contains("empty");
+        assertThat(put(inspection, "at=3", new byte[0]).expect(422).detail()).contains("empty");
         byte[] big = Arrays.copyOf(whole, 10 * 1024 * 1024 + 1);
-        assertThat(put(look, "at=3", big).expect(422).detail()).contains("at most 10 MB");
+        assertThat(put(inspection, "at=3", big).expect(422).detail()).contains("at most 10 MB");
         byte[] phone = "\0\0\0\u0018ftypheic\0\0\0\0mif1".getBytes(StandardCharsets.ISO_8859_1);
-        assertThat(put(look, "at=3", phone).expect(422).detail()).contains("set the camera to JPEG");
-        assertThat(ines.get(look).json().get("photos").isEmpty()).isTrue();
+        assertThat(put(inspection, "at=3", phone).expect(422).detail()).contains("set the camera to JPEG");
+        assertThat(ines.get(inspection).json().get("photos").isEmpty()).isTrue();
     }
 
     @Test
     void aPlaceMustLieOnTheWeld() {
-        String look = ines.look("PH-4");
+        String inspection = ines.inspection("PH-4");
         byte[] p = picture("png", 20, 20);
-        assertThat(put(look, "at=25", p).expect(422).detail()).startsWith("at: ");
-        assertThat(put(look, "at=three", p).expect(422).detail()).contains("not a length");
-        assertThat(put(look, "", p).expect(422).detail()).contains("a place of the weld, or one entry");
-        put(look, "entry=" + UUID.randomUUID(), p).expect(404);
+        assertThat(put(inspection, "at=25", p).expect(422).detail()).startsWith("at: ");
+        assertThat(put(inspection, "at=three", p).expect(422).detail()).contains("not a length");
+        assertThat(put(inspection, "", p).expect(422).detail()).contains("a place of the weld, or one entry");
+        put(inspection, "entry=" + UUID.randomUUID(), p).expect(404);
     }
 
     @Test
     void sentTwiceItStandsOnceAndUndoTakesItOff() {
-        String look = ines.look("PH-5");
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'12','to':'14','depth':'1/32'")
+        String inspection = ines.inspection("PH-5");
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'12','to':'14','depth':'1/32'")
                 .expect(200);
-        String entry = ines.get(look).json().get("entries").get(0).get("id").asString();
-        String path = look + "/photos/" + UUID.randomUUID();
+        String entry =
+                ines.get(inspection).json().get("entries").get(0).get("id").asString();
+        String path = inspection + "/photos/" + UUID.randomUUID();
         byte[] p = picture("png", 20, 20);
         ines.putBytes(path + "?entry=" + entry, p).expect(200);
         JsonNode photo = only(ines.putBytes(path + "?entry=" + entry, p));
@@ -169,14 +172,14 @@ class PhotosTest {
 
     @Test
     void aSignedRecordNamesItsPicturesAndARevisionCarriesThem() {
-        String look = ines.look("PH-6");
-        ines.sound(look);
-        put(look, "at=3", picture("png", 20, 20)).expect(200);
-        ines.sign(look, "accept").expect(200);
-        assertThat(ines.get(look + "/record").text()).containsPattern("\"photos\":\"[0-9a-f]{64}\"");
-        put(look, "at=4", picture("png", 20, 20)).expect(409);
-        Answer next =
-                ines.post(look + "/amend", "{'reason':'a second picture'}").expect(200);
+        String inspection = ines.inspection("PH-6");
+        ines.sound(inspection);
+        put(inspection, "at=3", picture("png", 20, 20)).expect(200);
+        ines.sign(inspection, "accept").expect(200);
+        assertThat(ines.get(inspection + "/record").text()).containsPattern("\"photos\":\"[0-9a-f]{64}\"");
+        put(inspection, "at=4", picture("png", 20, 20)).expect(409);
+        Answer next = ines.post(inspection + "/amend", "{'reason':'a second picture'}")
+                .expect(200);
         assertThat(next.json().get("photos").size()).isEqualTo(1);
         String revision = "/api/inspections/" + next.json().get("id").asString();
         ines.bytes(revision + "/photos/"
@@ -184,24 +187,28 @@ class PhotosTest {
     }
 
     @Test
-    void everyChangeGivesALookAnotherVersion() {
-        String look = ines.look("PH-7");
-        long before =
-                ines.get(look + "/version").expect(200).json().get("version").asLong();
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'12','to':'14','depth':'1/64'")
+    void everyChangeGivesAInspectionAnotherVersion() {
+        String inspection = ines.inspection("PH-7");
+        long before = ines.get(inspection + "/version")
+                .expect(200)
+                .json()
+                .get("version")
+                .asLong();
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'12','to':'14','depth':'1/64'")
                 .expect(200);
-        JsonNode entry = ines.get(look).json().get("entries").get(0);
-        long first = ines.get(look + "/version").json().get("version").asLong();
+        JsonNode entry = ines.get(inspection).json().get("entries").get(0);
+        long first = ines.get(inspection + "/version").json().get("version").asLong();
         assertThat(first).isGreaterThan(before);
         ines.put(
-                        look + "/entries/" + entry.get("id").asString(),
+                        inspection + "/entries/" + entry.get("id").asString(),
                         "{'kind':'INDICATION','version':" + entry.get("version").asLong()
                                 + ",'content':{'kind':'undercut','toe':'A','from':'12','to':'15','depth':'1/64'}}")
                 .expect(200);
-        assertThat(ines.get(look + "/version").json().get("version").asLong())
+        assertThat(ines.get(inspection + "/version").json().get("version").asLong())
                 .as("one entry changed, the verdict stayed")
                 .isGreaterThan(first);
-        assertThat(ines.get(look).json().get("version").asLong())
-                .isEqualTo(ines.get(look + "/version").json().get("version").asLong());
+        assertThat(ines.get(inspection).json().get("version").asLong())
+                .isEqualTo(
+                        ines.get(inspection + "/version").json().get("version").asLong());
     }
 }

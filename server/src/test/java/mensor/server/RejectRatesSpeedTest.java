@@ -14,8 +14,8 @@ class RejectRatesSpeedTest {
     @Test
     void aHundredThousandIndications() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("RS-1");
-        String joint = ines.jointOf(look);
+        String inspection = ines.inspection("RS-1");
+        String joint = ines.jointOf(inspection);
         JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
         db.update(
                 "insert into inspection (id, joint_id, stage, capacity, revision, state, started_at, conditions, verdict, rejects,"
@@ -35,13 +35,16 @@ class RejectRatesSpeedTest {
             double one = 0;
             for (String by : new String[] {"welder", "procedure", "position", "electrode"}) {
                 list = Math.max(
-                        list, milliseconds(() -> ines.get("/api/rates?by=" + by).expect(200)));
+                        list,
+                        milliseconds(
+                                () -> ines.get("/api/reject-rates?by=" + by).expect(200)));
             }
             for (String row :
                     new String[] {"welder&key=S7", "position&key=1F", "electrode&key=E7018", "procedure&key=W-3"}) {
                 one = Math.max(
                         one,
-                        milliseconds(() -> ines.get("/api/rates/one?by=" + row).expect(200)));
+                        milliseconds(() ->
+                                ines.get("/api/reject-rates/one?by=" + row).expect(200)));
             }
             System.out.printf(
                     "rates over 100,000 places, the slowest of four: a list %.0f ms, one opened %.0f ms%n", list, one);

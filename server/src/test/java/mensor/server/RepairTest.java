@@ -23,18 +23,18 @@ class RepairTest {
     private final TestBrowser rufus = RunningMensor.as("rufus");
     private final TestBrowser wanda = RunningMensor.as("wanda");
 
-    private JsonNode defects(String look) {
-        return ines.get(look + "/defects").expect(200).json().get("defects");
+    private JsonNode defects(String inspection) {
+        return ines.get(inspection + "/defects").expect(200).json().get("defects");
     }
 
     private String rejected(String mark, String... indications) {
-        String look = ines.look(mark);
-        ines.sound(look);
+        String inspection = ines.inspection(mark);
+        ines.sound(inspection);
         for (String i : indications) {
-            ines.add(look, "INDICATION", i).expect(200);
+            ines.add(inspection, "INDICATION", i).expect(200);
         }
-        ines.sign(look, "reject").expect(200);
-        return look;
+        ines.sign(inspection, "reject").expect(200);
+        return inspection;
     }
 
     private static String path(JsonNode defect) {
@@ -68,36 +68,36 @@ class RepairTest {
                         "{'welder':'K7','rod':'E7018','diameter':'1/8','rods':3,'preheat':80,'weldedAt':'"
                                 + Instant.now() + "'}")
                 .expect(200);
-        rufus.put(defect + "/steps/ready-to-look", "{'cleaned':true,'cooled':true}")
+        rufus.put(defect + "/steps/ready-to-inspect", "{'cleaned':true,'cooled':true}")
                 .expect(200);
     }
 
-    private String again(String look) {
+    private String again(String inspection) {
         return "/api/inspections/"
-                + ines.post(look + "/look-again", "{}")
+                + ines.post(inspection + "/re-inspection", "{}")
                         .expect(200)
                         .json()
                         .get("inspectionId")
                         .asString();
     }
 
-    private void lookedAgain(String look, String from, String to) {
+    private void reinspected(String inspection, String from, String to) {
         ines.put(
-                        look + "/conditions",
+                        inspection + "/conditions",
                         "{'cleaned':true,'ambient':true,'coated':false,'light':true,'near':true,"
                                 + "'inCalibration':true,'reverseFace':true,'groundPlaces':true}")
                 .expect(200);
-        ines.add(look, "READING", "'from':'" + from + "','to':'" + to + "','atLeast':'5/16'")
+        ines.add(inspection, "READING", "'from':'" + from + "','to':'" + to + "','atLeast':'5/16'")
                 .expect(200);
         for (String c : TestBrowser.CLEARABLE) {
-            ines.add(look, "CLEAR", "'criterion':'" + c + "'");
+            ines.add(inspection, "CLEAR", "'criterion':'" + c + "'");
         }
     }
 
     @Test
-    void aRejectIsRepairedLookedAtFailsAndIsRepairedAgainUntilItIsAccepted() {
-        String look = rejected("RP-1", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
-        JsonNode both = defects(look);
+    void aRejectIsRepairedInspectedFailsAndIsRepairedAgainUntilItIsAccepted() {
+        String inspection = rejected("RP-1", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
+        JsonNode both = defects(inspection);
         assertThat(both).hasSize(2);
         String undercut = path(both.get(0));
         String slag = path(both.get(1));
@@ -105,8 +105,9 @@ class RepairTest {
         assertThat(both.get(1).get("proposed").asString()).isEqualTo("remove-and-reweld");
         int number = Integer.parseInt(both.get(0).get("number").asString().substring(3));
         assertThat(both.get(1).get("number").asString()).isEqualTo("NC-" + (number + 1));
-        ines.put(slag + "/told", "{'told':'shop foreman, by phone'}").expect(200);
-        assertThat(defects(look).get(1).get("told").asString()).contains("foreman");
+        ines.put(slag + "/notification", "{'notified':'shop foreman, by phone'}")
+                .expect(200);
+        assertThat(defects(inspection).get(1).get("notified").asString()).contains("foreman");
 
         assertThat(rufus.put(slag + "/steps/extent-known", "{'from':'9 1/2','to':'11 1/2'}")
                         .expect(409)
@@ -114,7 +115,7 @@ class RepairTest {
                 .contains("nobody decided");
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         rufus.put(undercut + "/disposition", "{'decision':'add-metal'}").expect(200);
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
+        assertThat(ines.get(inspection).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
         knownSteel(slag);
         knownSteel(undercut);
         assertThat(rufus.put(slag + "/steps/excavated", "{}").expect(409).detail())
@@ -124,26 +125,27 @@ class RepairTest {
                         .detail())
                 .contains("the defect stands at 10–11");
         ines.put(slag + "/steps/extent-known", "{'from':'9 1/2','to':'11 1/2'}").expect(403);
-        assertThat(ines.post(look + "/look-again", "{}").expect(409).detail()).contains("is open");
+        assertThat(ines.post(inspection + "/re-inspection", "{}").expect(409).detail())
+                .contains("is open");
         repaired(slag, "9 1/2", "11 1/2");
         repaired(undercut, "1 1/2", "3 1/2");
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Re-inspect");
-        rufus.post(look + "/look-again", "{}").expect(403);
+        assertThat(ines.get(inspection).json().get("next").asString()).isEqualTo("Re-inspect");
+        rufus.post(inspection + "/re-inspection", "{}").expect(403);
 
-        String second = again(look);
+        String second = again(inspection);
         JsonNode begun = ines.get(second).expect(200).json();
         assertThat(begun.get("stage").asString()).isEqualTo("repair 1");
-        assertThat(begun.get("again").get("lookAt").asString()).isEqualTo("0–5 1/2 and 7 1/2–13 1/2");
+        assertThat(begun.get("again").get("inspectAlong").asString()).isEqualTo("0–5 1/2 and 7 1/2–13 1/2");
         assertThat(rufus.post(slag + "/back", "{'why':'wrong rod'}").expect(409).detail())
                 .contains("re-inspected");
-        lookedAgain(second, "0", "13 1/2");
+        reinspected(second, "0", "13 1/2");
         assertThat(ines.get(second).json().get("evaluation").get("verdict").asString())
                 .isEqualTo("accept");
         ines.add(second, "INDICATION", "'kind':'porosity','at':'10','diameter':'1/2'")
                 .expect(200);
         ines.sign(second, "reject").expect(200);
         assertThat(state(ines, slag)).isEqualTo("open");
-        assertThat(state(ines, undercut)).isEqualTo("ready-to-look");
+        assertThat(state(ines, undercut)).isEqualTo("ready-to-inspect");
         JsonNode reopened = ines.get(slag).json().get("defect");
         assertThat(reopened.get("cycle").asInt()).isEqualTo(2);
         assertThat(reopened.get("words").asString()).startsWith("Porosity at 10");
@@ -153,7 +155,7 @@ class RepairTest {
         knownSteel(slag);
         repaired(slag, "9", "12");
         String third = again(second);
-        lookedAgain(third, "7", "14");
+        reinspected(third, "7", "14");
         JsonNode signed = ines.sign(third, "accept").expect(200).json();
         assertThat(signed.get("stage").asString()).isEqualTo("repair 2");
         assertThat(state(ines, slag)).isEqualTo("closed");
@@ -176,21 +178,21 @@ class RepairTest {
 
     @Test
     void oldEntriesOutsideTheRepairStillReject() {
-        String look = rejected(
+        String inspection = rejected(
                 "RP-2",
                 "'kind':'undercut','toe':'A','from':'4','to':'5 1/2','depth':'1/16'",
                 "'kind':'undercut','toe':'A','from':'8','to':'9 1/2','depth':'1/16'");
-        assertThat(ines.get(look + "/defects").json().get("least").get(0).asString())
+        assertThat(ines.get(inspection + "/defects").json().get("least").get(0).asString())
                 .isEqualTo("correcting 1 in at 4–5 suffices for undercut");
         List<String> both = new ArrayList<>();
-        defects(look).forEach(d -> both.add(path(d)));
+        defects(inspection).forEach(d -> both.add(path(d)));
         for (String d : both) {
             rufus.put(d + "/disposition", "{'decision':'blend'}").expect(200);
         }
         ground(both.get(0), "4", "4 1/2");
         ground(both.get(1), "8", "8 1/4");
-        String second = again(look);
-        lookedAgain(second, "0", "12");
+        String second = again(inspection);
+        reinspected(second, "0", "12");
         JsonNode bench = ines.get(second).json();
         assertThat(bench.get("evaluation").get("verdict").asString())
                 .as("2 1/4 in of undercut are left in 12 in")
@@ -205,14 +207,14 @@ class RepairTest {
                 .expect(200);
         rufus.put(defect + "/steps/cavity-accepted", "{'clean':true,'seenBy':'rufus','left':'3/8'}")
                 .expect(200);
-        rufus.put(defect + "/steps/ready-to-look", "{'cleaned':true,'cooled':true}")
+        rufus.put(defect + "/steps/ready-to-inspect", "{'cleaned':true,'cooled':true}")
                 .expect(200);
     }
 
     @Test
     void aCrackWaitsForTheEngineerAndAsksForProof() {
-        String look = rejected("RP-3", "'kind':'crack','from':'10','to':'11','where':'base'");
-        String crack = path(defects(look).get(0));
+        String inspection = rejected("RP-3", "'kind':'crack','from':'10','to':'11','where':'base'");
+        String crack = path(defects(inspection).get(0));
         rufus.put(crack + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         assertThat(rufus.put(crack + "/steps/extent-known", "{'from':'10','to':'11'}")
                         .expect(422)
@@ -276,9 +278,9 @@ class RepairTest {
     }
 
     @Test
-    void theEngineersDocumentAcceptsAsItIsAndTheRestIsLookedAtAgain() {
-        String look = rejected("RP-4", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
-        JsonNode both = defects(look);
+    void theEngineersDocumentAcceptsAsItIsAndTheRestIsInspectedAgain() {
+        String inspection = rejected("RP-4", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
+        JsonNode both = defects(inspection);
         String undercut = path(both.get(0));
         String slag = path(both.get(1));
         rufus.put(undercut + "/disposition", "{'decision':'accept-as-is','note':'low stress'}")
@@ -290,8 +292,8 @@ class RepairTest {
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         knownSteel(slag);
         repaired(slag, "9 1/2", "11 1/2");
-        String second = again(look);
-        lookedAgain(second, "7", "14");
+        String second = again(inspection);
+        reinspected(second, "7", "14");
         JsonNode bench = ines.get(second).json();
         assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("accept");
         assertThat(bench.get("evaluation").get("notes").toString()).contains("accepted as it is by the Engineer");
@@ -300,8 +302,8 @@ class RepairTest {
     /** HPS 100W is one of the steels that the code names: 48 h after the last welding, repairs included. */
     @Test
     void aDelayedSteelWaitsFromTheRepairAnew() {
-        String look = ines.look("RP-5");
-        String joint = "/api/joints/" + ines.jointOf(look);
+        String inspection = ines.inspection("RP-5");
+        String joint = "/api/joints/" + ines.jointOf(inspection);
         JsonNode stored = ines.get(joint).json();
         ines.put(
                         joint,
@@ -314,17 +316,17 @@ class RepairTest {
                 .expect(200);
         ines.put(joint + "/making/welded", "{'at':'" + Instant.now().minus(72, ChronoUnit.HOURS) + "'}")
                 .expect(200);
-        ines.sound(look);
-        ines.add(look, "INDICATION", SLAG).expect(200);
-        ines.sign(look, "reject").expect(200);
-        String slag = path(defects(look).get(0));
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", SLAG).expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        String slag = path(defects(inspection).get(0));
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         if (ines.get(slag).json().get("defect").get("holds").size() > 0) {
             knownSteel(slag);
         }
         repaired(slag, "9 1/2", "11 1/2");
-        String second = again(look);
-        lookedAgain(second, "7", "14");
+        String second = again(inspection);
+        reinspected(second, "7", "14");
         JsonNode bench = ines.get(second).json();
         assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("incomplete");
         assertThat(bench.get("evaluation").get("todo").toString()).contains("48 h after the last welding");
@@ -333,15 +335,15 @@ class RepairTest {
 
     @Test
     void theThirdRepairOfAPlaceWaitsForTheEngineer() {
-        String look = rejected("RP-6", SLAG);
-        String slag = path(defects(look).get(0));
+        String inspection = rejected("RP-6", SLAG);
+        String slag = path(defects(inspection).get(0));
         for (int cycle = 1; cycle <= 2; cycle++) {
             rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
             knownSteel(slag);
             repaired(slag, "9 1/2", "11 1/2");
-            look = again(look);
-            ines.add(look, "INDICATION", SLAG).expect(200);
-            ines.sign(look, "reject").expect(200);
+            inspection = again(inspection);
+            ines.add(inspection, "INDICATION", SLAG).expect(200);
+            ines.sign(inspection, "reject").expect(200);
         }
         JsonNode third = ines.get(slag).json().get("defect");
         assertThat(third.get("cycle").asInt()).isEqualTo(3);
@@ -351,9 +353,9 @@ class RepairTest {
 
     @Test
     void aRevisionKeepsTheNumbersOfWhatItStillRejects() {
-        String look = rejected("RP-7", SLAG, "'kind':'crack','from':'3','to':'4'");
-        JsonNode before = defects(look);
-        JsonNode next = ines.post(look + "/amend", "{'reason':'the crack was a scratch'}")
+        String inspection = rejected("RP-7", SLAG, "'kind':'crack','from':'3','to':'4'");
+        JsonNode before = defects(inspection);
+        JsonNode next = ines.post(inspection + "/amend", "{'reason':'the crack was a scratch'}")
                 .expect(200)
                 .json();
         String revised = "/api/inspections/" + next.get("id").asString();
@@ -399,14 +401,14 @@ class RepairTest {
                         .json()
                         .get("errors"))
                 .hasSize(4);
-        String look = inJob(
+        String inspection = inJob(
                 "'repairCycles':1,'repairHolds':['replace'],'repairNote':'CS-4, 9.2','repairConstants':{'runIn':25.4}",
                 "RP-8");
-        ines.sound(look);
-        ines.add(look, "INDICATION", SLAG).expect(200);
-        ines.sign(look, "reject").expect(200);
-        String slag = path(defects(look).get(0));
-        assertThat(defects(look).get(0).get("plan").get("extent").asString())
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", SLAG).expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        String slag = path(defects(inspection).get(0));
+        assertThat(defects(inspection).get(0).get("plan").get("extent").asString())
                 .as("a run-in of 1 in instead of 1/2 in")
                 .isEqualTo("9–12");
         rufus.put(slag + "/disposition", "{'decision':'replace'}").expect(200);
@@ -416,7 +418,7 @@ class RepairTest {
         assertThat(kinds(slag)).as("this contract adds no hold for that").containsExactly("steel");
         knownSteel(slag);
         repaired(slag, "9", "12");
-        String second = again(look);
+        String second = again(inspection);
         ines.add(second, "INDICATION", SLAG).expect(200);
         ines.sign(second, "reject").expect(200);
         assertThat(kinds(slag)).contains("repair-limit");
@@ -434,24 +436,27 @@ class RepairTest {
 
     @Test
     void aViewerReadsWhatBecameOfASignedRejectAndNothingElse() {
-        String look = rejected("RP-9", SLAG);
+        String inspection = rejected("RP-9", SLAG);
         TestBrowser vera = RunningMensor.as("vera");
-        JsonNode slag =
-                vera.get(look + "/defects").expect(200).json().get("defects").get(0);
+        JsonNode slag = vera.get(inspection + "/defects")
+                .expect(200)
+                .json()
+                .get("defects")
+                .get(0);
         vera.get(path(slag)).expect(403);
         vera.get("/api/repairs").expect(403);
         vera.put(path(slag) + "/disposition", "{'decision':'replace'}").expect(403);
     }
 
     @Test
-    void aRevisionOfTheLookAfterTakesBackWhatItRejected() {
-        String look = rejected("RP-10", SLAG);
-        String slag = path(defects(look).get(0));
+    void aRevisionOfTheInspectionAfterTakesBackWhatItRejected() {
+        String inspection = rejected("RP-10", SLAG);
+        String slag = path(defects(inspection).get(0));
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         knownSteel(slag);
         repaired(slag, "9 1/2", "11 1/2");
-        String second = again(look);
-        lookedAgain(second, "7", "14");
+        String second = again(inspection);
+        reinspected(second, "7", "14");
         JsonNode with = ines.add(second, "INDICATION", SLAG).expect(200).json();
         ines.sign(second, "reject").expect(200);
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
@@ -481,8 +486,8 @@ class RepairTest {
 
     @Test
     void picturesOfTheRepairStayWithIt() {
-        String look = rejected("RP-11", SLAG);
-        String slag = path(defects(look).get(0));
+        String inspection = rejected("RP-11", SLAG);
+        String slag = path(defects(inspection).get(0));
         String picture = slag + "/photos/" + UUID.randomUUID();
         byte[] sent = PhotosTest.picture("png", 40, 30);
         RunningMensor.as("quinn").putBytes(picture, sent).expect(403);
@@ -496,19 +501,20 @@ class RepairTest {
                 .singleElement()
                 .satisfies(p -> assertThat(p.get("by").asString()).isEqualTo("rufus"));
         assertThat(ines.bytes(picture)).startsWith(0x89, 'P', 'N', 'G');
-        assertThat(ines.get("/api/joints/" + ines.jointOf(look) + "/history").text())
+        assertThat(ines.get("/api/joints/" + ines.jointOf(inspection) + "/history")
+                        .text())
                 .contains("Picture of the repair");
     }
 
     @Test
     void aReferredPlaceIsDecidedAnewOnceTheEngineerAnswered() {
-        String look = rejected("RP-12", SLAG);
-        String slag = path(defects(look).get(0));
+        String inspection = rejected("RP-12", SLAG);
+        String slag = path(defects(inspection).get(0));
         rufus.put(slag + "/disposition", "{'decision':'refer'}").expect(200);
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
+        assertThat(ines.get(inspection).json().get("next").asString()).isEqualTo("On hold: waits for the Engineer");
         wanda.putBytes(slag + "/holds/referred/document?number=ENG-9&engineer=P.%20Quill&date=2026-01-05", PDF)
                 .expect(200);
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Disposition needed: 1 defect");
+        assertThat(ines.get(inspection).json().get("next").asString()).isEqualTo("Disposition needed: 1 defect");
         rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
         assertThat(state(ines, slag)).isEqualTo("open");
     }

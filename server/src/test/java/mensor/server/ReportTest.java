@@ -29,19 +29,19 @@ class ReportTest {
     }
 
     private String rejected(String mark) {
-        String look = ines.look(mark);
-        ines.sound(look);
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'6','depth':'1/16'")
+        String inspection = ines.inspection(mark);
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'6','depth':'1/16'")
                 .expect(200);
-        ines.sign(look, "reject").expect(200);
-        return look;
+        ines.sign(inspection, "reject").expect(200);
+        return inspection;
     }
 
     @Test
     void thePdfOfAWeldHoldsItsNumbersItsSumsAndDrawingsAsVectors() throws IOException {
-        String look = rejected("=R1");
-        JsonNode bench = ines.get(look).json();
-        byte[] pdf = ines.bytes("/api/joints/" + ines.jointOf(look) + "/report");
+        String inspection = rejected("=R1");
+        JsonNode bench = ines.get(inspection).json();
+        byte[] pdf = ines.bytes("/api/joints/" + ines.jointOf(inspection) + "/report");
         String text = text(pdf);
         JsonNode undercut = bench.get("evaluation")
                 .get("findings")
@@ -81,18 +81,18 @@ class ReportTest {
 
     @Test
     void whatIsNotSignedIsNotReported() throws IOException {
-        String look = ines.look("R2");
-        ines.add(look, "INDICATION", "'kind':'crack','at':'5'").expect(200);
-        String text = text(ines.bytes("/api/joints/" + ines.jointOf(look) + "/report"));
+        String inspection = ines.inspection("R2");
+        ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+        String text = text(ines.bytes("/api/joints/" + ines.jointOf(inspection) + "/report"));
         assertThat(text).contains("Nothing is signed").doesNotContainIgnoringCase("crack");
     }
 
     /** A cell that begins with =, +, − or @ would be run by a spreadsheet (common knowledge of CSV injection). */
     @Test
     void theCsvHasTheSameNumbersAndNoCellThatASpreadsheetWouldRun() throws IOException {
-        String look = rejected("=cmd|A1");
-        String csv =
-                ines.get("/api/joints/" + ines.jointOf(look) + "/report?as=csv").text();
+        String inspection = rejected("=cmd|A1");
+        String csv = ines.get("/api/joints/" + ines.jointOf(inspection) + "/report?as=csv")
+                .text();
         List<CSVRecord> rows = CSVParser.parse(
                         new StringReader(csv),
                         CSVFormat.RFC4180
@@ -112,7 +112,11 @@ class ReportTest {
                 .orElseThrow();
         assertThat(undercut.get("verdict")).isEqualTo("reject");
         assertThat(undercut.get("sha256"))
-                .isEqualTo(ines.get(look).json().get("signature").get("sha256").asString());
+                .isEqualTo(ines.get(inspection)
+                        .json()
+                        .get("signature")
+                        .get("sha256")
+                        .asString());
         assertThat(rows.stream().filter(r -> r.get("row").equals("defect")))
                 .singleElement()
                 .satisfies(d -> assertThat(d.get("non-conformance")).startsWith("NC-"));
@@ -120,15 +124,15 @@ class ReportTest {
 
     @Test
     void theJsonIsOfItsOwnFormat() {
-        String look = rejected("R4");
-        JsonNode report = ines.get("/api/joints/" + ines.jointOf(look) + "/report?as=json")
+        String inspection = rejected("R4");
+        JsonNode report = ines.get("/api/joints/" + ines.jointOf(inspection) + "/report?as=json")
                 .json();
         assertThat(report.get("format").asString()).isEqualTo("mensor-report/1");
         JsonNode weld = report.get("welds").get(0);
-        assertThat(weld.get("looks").get(0).get("findings").size()).isGreaterThan(10);
-        assertThat(weld.get("looks").get(0).get("chainPlace").asInt()).isPositive();
+        assertThat(weld.get("inspections").get(0).get("findings").size()).isGreaterThan(10);
+        assertThat(weld.get("inspections").get(0).get("chainPlace").asInt()).isPositive();
         assertThat(weld.get("defects").get(0).get("words").asString()).contains("3–6");
-        assertThat(ines.get("/api/joints/" + ines.jointOf(look) + "/report?as=doc")
+        assertThat(ines.get("/api/joints/" + ines.jointOf(inspection) + "/report?as=doc")
                         .expect(422)
                         .detail())
                 .contains("pdf, csv or json");
@@ -136,7 +140,7 @@ class ReportTest {
 
     @Test
     void aLotIsReportedInTheBackgroundWithProgressAndCanBeStopped() throws Exception {
-        String look = rejected("R5");
+        String inspection = rejected("R5");
         String job = ines.get("/api/joints?find=R5")
                 .json()
                 .get("rows")
@@ -167,7 +171,11 @@ class ReportTest {
         assertThat(text)
                 .contains(view.get("welds").asInt() + " welds:")
                 .contains("R5")
-                .contains(ines.get(look).json().get("signature").get("sha256").asString());
+                .contains(ines.get(inspection)
+                        .json()
+                        .get("signature")
+                        .get("sha256")
+                        .asString());
         RunningMensor.as("tomas").get(path).expect(404);
         ines.get(stopped + "/file").expect(409);
         assertThat(ines.get(stopped).json().get("state").asString()).isEqualTo("stopped");
@@ -177,9 +185,9 @@ class ReportTest {
 
     @Test
     void theTicketIsPrintedOnA5WithThePlaceFromTheDatumAndWhatIsToBeRecorded() throws IOException {
-        String look = rejected("R6");
+        String inspection = rejected("R6");
         String defect = "/api/defects/"
-                + ines.get(look + "/defects")
+                + ines.get(inspection + "/defects")
                         .json()
                         .get("defects")
                         .get(0)

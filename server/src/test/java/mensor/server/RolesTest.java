@@ -33,8 +33,8 @@ class RolesTest {
 
     /** Every operation with a real open look, its joint and its job in the path, and a body that says nothing. */
     private static Map<String, String> operations(TestBrowser ines) {
-        String look = ines.look("ROLE-" + UUID.randomUUID());
-        JsonNode bench = ines.get(look).json();
+        String inspection = ines.inspection("ROLE-" + UUID.randomUUID());
+        JsonNode bench = ines.get(inspection).json();
         String joint = bench.get("joint").get("id").asString();
         String job = ines.get("/api/joints?find=ROLE-&group=")
                 .json()
@@ -48,11 +48,11 @@ class RolesTest {
             if (OPEN.contains(path)) {
                 continue;
             }
-            String real = path.replace("/inspections/{id}", look.substring("/api".length()))
+            String real = path.replace("/inspections/{id}", inspection.substring("/api".length()))
                     .replace("/joints/{id}", "/joints/" + joint)
                     .replace("/jobs/{id}", "/jobs/" + job)
                     .replace("/jobs/{job}", "/jobs/" + job)
-                    .replace("/books/{id}", "/books/d1.1-tubular")
+                    .replace("/criteria/{id}", "/criteria/d1.1-tubular")
                     .replace("/steps/{state}", "/steps/extent-known")
                     .replaceAll("\\{[^}]*}", UUID.randomUUID().toString());
             for (String method : paths.get(path).propertyNames()) {
@@ -70,7 +70,7 @@ class RolesTest {
             Map.entry("PUT /api/inspections/{id}/welding", "{'version':99,'welding':{}}"),
             Map.entry("PUT /api/jobs/{id}", "{'version':99,'form':{}}"),
             Map.entry("PUT /api/joints/{id}", "{'version':99,'form':{}}"),
-            Map.entry("PUT /api/joints/{id}/making/whole", "{'version':99,'whole':{}}"),
+            Map.entry("PUT /api/joints/{id}/welding-record/whole", "{'version':99,'whole':{}}"),
             Map.entry("PUT /api/procedures/{id}", "{'version':99,'form':{}}"));
 
     private static int status(TestBrowser b, String operation, String path) {
@@ -124,9 +124,9 @@ class RolesTest {
         return """
                 # Who may do what
 
-                Every endpoint with every role, at a look that is not signed yet: `x` may, an empty field is refused (403). A test holds the running
-                application against this table. Of an open look a viewer sees nothing; a signed one may be read by all. Some endpoints ask more than the
-                role: a look in hand is signed by an inspector with papers, and an inspector records of a repair its accepted cavity only.
+                Every endpoint with every role, at a inspection that is not signed yet: `x` may, an empty field is refused (403). A test holds the running
+                application against this table. Of an open inspection a viewer sees nothing; a signed one may be read by all. Some endpoints ask more than the
+                role: a inspection in hand is signed by an inspector with papers, and an inspector records of a repair its accepted cavity only.
 
                 | method | path | inspector | welding engineer | repair lead | quality manager | viewer |
                 | --- | --- | --- | --- | --- | --- | --- |

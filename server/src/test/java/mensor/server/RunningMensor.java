@@ -43,7 +43,7 @@ public class RunningMensor implements BeforeAllCallback {
             }
             for (String book : new String[] {"d1.1-static", "d1.1-cyclic", "d1.1-welder-test"}) {
                 first.post(
-                                "/api/books/" + book + "/check",
+                                "/api/criteria/" + book + "/check",
                                 "{'copyEdition':'2020','checkedOn':'2026-01-15','checkedBy':'Quinn'}")
                         .expect(200);
             }

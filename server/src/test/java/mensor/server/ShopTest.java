@@ -38,13 +38,13 @@ class ShopTest {
                 .replace("'length':'24','size':'5/16'", "'length':'300','size':'8'")
                 .replace("'3/8'", "'10'")
                 .replace("'3/4'", "'20'");
-        String look = "/api/inspections/"
+        String inspection = "/api/inspections/"
                 + ines.post("/api/joints", body)
                         .expect(200)
                         .json()
                         .get("inspectionId")
                         .asString();
-        JsonNode bench = ines.get(look).json();
+        JsonNode bench = ines.get(inspection).json();
         assertThat(bench.get("joint").get("units").asString()).isEqualTo("mm");
         assertThat(bench.get("due").toString()).isEqualTo("[\"MT 10%\"]");
         String path = "/api/jobs/" + job.get("id").asString();
@@ -156,22 +156,22 @@ class ShopTest {
     }
 
     @Test
-    void aGaugeFoundOutListsWhatItTouchedAndMakesALookNotReady() {
+    void aGaugeFoundOutListsWhatItTouchedAndMakesAInspectionNotReady() {
         UUID id = UUID.randomUUID();
         String gauge = "{'form':{'name':'SG 1','kind':'undercut gauge','division':'1/64','serial':'1','due':'"
                 + LocalDate.now().plusDays(1) + "'%s}%s}";
         quinn.put("/api/gauges/" + id, gauge.formatted("", "")).expect(200);
         ines.put("/api/kit", "['" + id + "']").expect(200);
-        String look = ines.look("SG-1");
-        ines.sound(look);
-        JsonNode used = ines.put(look + "/conditions", "{'gauges':['" + id + "']}")
+        String inspection = ines.inspection("SG-1");
+        ines.sound(inspection);
+        JsonNode used = ines.put(inspection + "/conditions", "{'gauges':['" + id + "']}")
                 .expect(200)
                 .json();
         assertThat(used.get("evaluation").get("verdict").asString()).isEqualTo("accept");
-        String other = ines.look("SG-2");
+        String other = ines.inspection("SG-2");
         ines.add(other, "INDICATION", "'kind':'crack','at':'3'").expect(200);
         ines.add(other, "READING", "'at':'3','legA':'1/4','gauge':'SG 1'").expect(200);
-        String signed = ines.look("SG-3");
+        String signed = ines.inspection("SG-3");
         ines.sound(signed);
         ines.put(signed + "/conditions", "{'gauges':['" + id + "']}").expect(200);
         ines.sign(signed, "accept").expect(200);
@@ -183,7 +183,7 @@ class ShopTest {
                         .valueStream()
                         .map(r -> r.get("mark").asString()))
                 .containsExactly("SG-1", "SG-2", "SG-3");
-        assertThat(ines.get(look).json().get("evaluation").get("verdict").asString())
+        assertThat(ines.get(inspection).json().get("evaluation").get("verdict").asString())
                 .isEqualTo("incomplete");
         assertThat(ines.get(signed).json().get("evaluation").get("verdict").asString())
                 .as("a signature stands")
@@ -199,8 +199,8 @@ class ShopTest {
                 .expect(200);
         TestBrowser sid = RunningMensor.browser();
         sid.signIn("sp.one", "lock-bridge-12").expect(200);
-        String look = sid.look("SP-1");
-        sid.sound(look);
+        String inspection = sid.inspection("SP-1");
+        sid.sound(inspection);
         String papers = "/api/people/"
                 + quinn.get("/api/people/papers")
                         .json()
@@ -217,19 +217,19 @@ class ShopTest {
                         "{'certificate':'QC-1','certificateUntil':'"
                                 + LocalDate.now().minusDays(1) + "','version':" + version(papers) + "}")
                 .expect(200);
-        assertThat(sid.sign(look, "accept").expect(403).detail()).contains("ran out");
+        assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("ran out");
         quinn.put(
                         papers,
                         "{'certificate':'QC-1','certificateUntil':'" + LocalDate.now() + "','eyeTestUntil':'"
                                 + LocalDate.now().minusDays(1) + "','version':" + version(papers) + "}")
                 .expect(200);
-        assertThat(sid.sign(look, "accept").expect(403).detail()).contains("eye test");
+        assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("eye test");
         quinn.put(papers, "{'certificate':'QC-1','capacity':'verification','version':" + version(papers) + "}")
                 .expect(200);
-        assertThat(sid.sign(look, "accept").expect(403).detail()).contains("looks for the owner");
+        assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("looks for the owner");
         quinn.put(papers, "{'certificate':'QC-1','version':" + version(papers) + "}")
                 .expect(200);
-        sid.sign(look, "accept").expect(200);
+        sid.sign(inspection, "accept").expect(200);
     }
 
     private long version(String papers) {
@@ -245,10 +245,10 @@ class ShopTest {
     }
 
     @Test
-    void theOwnersLookIsARecordOfItsOwn() {
-        String look = ines.look("SV-1");
-        ines.sound(look);
-        String joint = ines.jointOf(look);
+    void theOwnersInspectionIsARecordOfItsOwn() {
+        String inspection = ines.inspection("SV-1");
+        ines.sound(inspection);
+        String joint = ines.jointOf(inspection);
         String second = "/api/inspections/"
                 + ines.post("/api/joints/" + joint + "/verification", null)
                         .expect(200)
@@ -262,8 +262,8 @@ class ShopTest {
         long version = ines.get(second).json().get("version").asLong();
         ines.post(second + "/sign", "{'version':" + version + ",'verdict':'accept','capacity':'verification'}")
                 .expect(200);
-        ines.sign(look, "accept").expect(200);
-        assertThat(ines.post(look + "/sign", "{'version':9,'verdict':'accept','capacity':'QC'}")
+        ines.sign(inspection, "accept").expect(200);
+        assertThat(ines.post(inspection + "/sign", "{'version':9,'verdict':'accept','capacity':'QC'}")
                         .status())
                 .as("nothing is signed twice")
                 .isEqualTo(409);
@@ -271,8 +271,8 @@ class ShopTest {
 
     @Test
     void aHandoverSaysWhoLookedWhere() {
-        String look = ines.look("SH-1");
-        ines.add(look, "READING", "'at':'3','legA':'5/16','legB':'5/16'").expect(200);
+        String inspection = ines.inspection("SH-1");
+        ines.add(inspection, "READING", "'at':'3','legA':'5/16','legB':'5/16'").expect(200);
         String tomas = ines.get("/api/people")
                 .json()
                 .valueStream()
@@ -281,14 +281,16 @@ class ShopTest {
                 .orElseThrow()
                 .get("id")
                 .asString();
-        ines.post(look + "/handover", "{'to':'" + tomas + "','lookedFrom':'0','lookedTo':'30'}")
+        ines.post(inspection + "/handover", "{'to':'" + tomas + "','lookedFrom':'0','lookedTo':'30'}")
                 .expect(422);
-        ines.post(look + "/handover", "{'to':'" + tomas + "','note':'shift ends','lookedFrom':'0','lookedTo':'12'}")
+        ines.post(
+                        inspection + "/handover",
+                        "{'to':'" + tomas + "','note':'shift ends','lookedFrom':'0','lookedTo':'12'}")
                 .expect(200);
         RunningMensor.as("tomas")
-                .add(look, "INDICATION", "'kind':'porosity','at':'20','diameter':'1/32'")
+                .add(inspection, "INDICATION", "'kind':'porosity','at':'20','diameter':'1/32'")
                 .expect(200);
-        JsonNode bench = ines.get(look).json();
+        JsonNode bench = ines.get(inspection).json();
         assertThat(bench.get("handovers").get(0).get("looked").asString()).isEqualTo("0–12");
         assertThat(bench.get("seenBy").valueStream().map(s -> s.get("stretch").asString()))
                 .containsExactly("3", "20");

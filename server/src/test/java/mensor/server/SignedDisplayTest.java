@@ -64,17 +64,17 @@ class SignedDisplayTest {
     }
 
     /** All that shows a signed weld, without what tells when it was printed. */
-    private String shown(String look, String joint) {
+    private String shown(String inspection, String joint) {
         StringBuilder all = new StringBuilder();
-        JsonNode bench = ines.get(look).expect(200).json();
+        JsonNode bench = ines.get(inspection).expect(200).json();
         for (String part :
                 List.of("evaluation", "strip", "sections", "signature", "joint", "conditions", "next", "repairs")) {
             all.append(part).append(' ').append(bench.path(part)).append('\n');
         }
-        all.append(ines.get(look + "/record").expect(200).text()).append('\n');
-        all.append(ines.get(look + "/defects").expect(200).json().get("defects"))
+        all.append(ines.get(inspection + "/record").expect(200).text()).append('\n');
+        all.append(ines.get(inspection + "/defects").expect(200).json().get("defects"))
                 .append('\n');
-        all.append(ines.get(look + "/causes").expect(200).text()).append('\n');
+        all.append(ines.get(inspection + "/causes").expect(200).text()).append('\n');
         for (String as : List.of("csv", "json")) {
             all.append(ines.get("/api/joints/" + joint + "/report?as=" + as)
                             .expect(200)
@@ -92,27 +92,27 @@ class SignedDisplayTest {
 
     @Test
     void aLimitThatChangesLaterChangesNothingThatIsSigned() throws ReflectiveOperationException {
-        String look = ines.look("AS1");
-        ines.sound(look);
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'6','depth':'1/16'")
+        String inspection = ines.inspection("AS1");
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'6','depth':'1/16'")
                 .expect(200);
-        ines.add(look, "READING", "'at':'9','legA':'9/32','legB':'5/16','convexity':'1/64'")
+        ines.add(inspection, "READING", "'at':'9','legA':'9/32','legB':'5/16','convexity':'1/64'")
                 .expect(200);
-        ines.sign(look, "reject").expect(200);
-        String open = ines.look("AS2");
+        ines.sign(inspection, "reject").expect(200);
+        String open = ines.inspection("AS2");
         ines.sound(open);
         ines.add(open, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'6','depth':'1/16'")
                 .expect(200);
-        String joint = ines.jointOf(look);
-        String before = shown(look, joint);
+        String joint = ines.jointOf(inspection);
+        String before = shown(inspection, joint);
         assertThat(before).contains("1/16 in").contains("\"id\":\"undercut\"");
         withOtherLimits(() -> {
-            assertThat(shown(look, joint)).isEqualTo(before);
+            assertThat(shown(inspection, joint)).isEqualTo(before);
             JsonNode openNow = ines.get(open).expect(200).json();
             assertThat(openNow.at("/evaluation/verdict").asString())
                     .as("an open one is judged by what stands now")
                     .isEqualTo("accept");
-            JsonNode today = ines.get(look + "/side-by-side?books=d1.1-static")
+            JsonNode today = ines.get(inspection + "/comparison?codes=d1.1-static")
                     .expect(200)
                     .json()
                     .get(0);
@@ -128,6 +128,6 @@ class SignedDisplayTest {
                     .isEqualTo("accept");
             assertThat(today.get("asOfToday").asBoolean()).isTrue();
         });
-        assertThat(shown(look, joint)).isEqualTo(before);
+        assertThat(shown(inspection, joint)).isEqualTo(before);
     }
 }

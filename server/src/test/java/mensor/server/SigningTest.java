@@ -13,10 +13,10 @@ class SigningTest {
     private static final String CRACK = "'kind':'crack','at':'3'";
 
     @Test
-    void anIncompleteLookCanOnlyBeHandedOver() {
+    void anIncompleteInspectionCanOnlyBeHandedOver() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("G1");
-        assertThat(ines.sign(look, "accept").expect(409).detail())
+        String inspection = ines.inspection("G1");
+        assertThat(ines.sign(inspection, "accept").expect(409).detail())
                 .contains("incomplete")
                 .contains("hand it over");
         String tomas = ines.get("/api/people")
@@ -27,7 +27,7 @@ class SigningTest {
                 .orElseThrow()
                 .get("id")
                 .asString();
-        JsonNode after = ines.post(look + "/handover", "{'to':'" + tomas + "','note':'half done'}")
+        JsonNode after = ines.post(inspection + "/handover", "{'to':'" + tomas + "','note':'half done'}")
                 .expect(200)
                 .json();
         assertThat(after.get("holder").asString()).isEqualTo("tomas");
@@ -37,32 +37,33 @@ class SigningTest {
     @Test
     void anAcceptIsSignedAndFrozenWithItsSum() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("G2");
-        ines.sound(look);
-        ines.sign(look, "reject").expect(409);
-        JsonNode signed = ines.sign(look, "accept").expect(200).json();
+        String inspection = ines.inspection("G2");
+        ines.sound(inspection);
+        ines.sign(inspection, "reject").expect(409);
+        JsonNode signed = ines.sign(inspection, "accept").expect(200).json();
         assertThat(signed.get("state").asString()).isEqualTo("SIGNED");
-        String record = ines.get(look + "/record").expect(200).text();
+        String record = ines.get(inspection + "/record").expect(200).text();
         assertThat(Signatures.sha256(record))
                 .isEqualTo(signed.get("signature").get("sha256").asString());
         assertThat(record)
                 .contains("\"verdict\":\"accept\"")
                 .contains("mensor-inspection/1")
                 .contains("mensor-evaluation/1");
-        assertThat(ines.add(look, "INDICATION", CRACK).expect(409).detail()).contains("new revision");
+        assertThat(ines.add(inspection, "INDICATION", CRACK).expect(409).detail())
+                .contains("new revision");
     }
 
     @Test
     void aRejectIsSignedAtOnceAndThenDisposedByTheContractor() {
         TestBrowser ines = RunningMensor.as("ines");
         TestBrowser rufus = RunningMensor.as("rufus");
-        String look = ines.look("G3");
-        ines.add(look, "INDICATION", CRACK).expect(200);
-        ines.add(look, "INDICATION", "'kind':'undercut','toe':'B','from':'1','to':'9','depth':'1/16'")
+        String inspection = ines.inspection("G3");
+        ines.add(inspection, "INDICATION", CRACK).expect(200);
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'B','from':'1','to':'9','depth':'1/16'")
                 .expect(200);
-        JsonNode signed = ines.sign(look, "reject").expect(200).json();
+        JsonNode signed = ines.sign(inspection, "reject").expect(200).json();
         assertThat(signed.get("next").asString()).isEqualTo("Disposition needed: 2 defects");
-        JsonNode defects = ines.get(look + "/defects").json().get("defects");
+        JsonNode defects = ines.get(inspection + "/defects").json().get("defects");
         assertThat(defects).hasSize(2);
         String crack = "/api/defects/" + defects.get(0).get("id").asString() + "/disposition";
         ines.put(crack, "{'decision':'refer'}").expect(403);
@@ -76,18 +77,18 @@ class SigningTest {
                         .expect(409)
                         .detail())
                 .contains("meanwhile");
-        assertThat(ines.get(look).json().get("next").asString()).isEqualTo("Disposition needed: 1 defect");
+        assertThat(ines.get(inspection).json().get("next").asString()).isEqualTo("Disposition needed: 1 defect");
     }
 
     @Test
     void aSignatureOnSomethingThatChangedMeanwhileIsRefused() {
         TestBrowser ines = RunningMensor.as("ines");
         TestBrowser tomas = RunningMensor.as("tomas");
-        String look = ines.look("G4");
-        ines.sound(look);
-        long version = ines.get(look).json().get("version").asLong();
-        tomas.add(look, "READING", "'at':'3','legA':'5/16','legB':'5/16'").expect(200);
-        assertThat(ines.post(look + "/sign", "{'version':" + version + ",'verdict':'accept','capacity':'QC'}")
+        String inspection = ines.inspection("G4");
+        ines.sound(inspection);
+        long version = ines.get(inspection).json().get("version").asLong();
+        tomas.add(inspection, "READING", "'at':'3','legA':'5/16','legB':'5/16'").expect(200);
+        assertThat(ines.post(inspection + "/sign", "{'version':" + version + ",'verdict':'accept','capacity':'QC'}")
                         .expect(409)
                         .detail())
                 .contains("somebody changed");
@@ -96,20 +97,20 @@ class SigningTest {
     @Test
     void anAmendmentIsANewRevisionThatNamesTheOld() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("G5");
-        ines.add(look, "INDICATION", CRACK).expect(200);
-        JsonNode old = ines.sign(look, "reject").expect(200).json();
-        ines.post(look + "/amend", "{'reason':' '}").expect(422);
-        JsonNode next = ines.post(look + "/amend", "{'reason':'it was a scratch'}")
+        String inspection = ines.inspection("G5");
+        ines.add(inspection, "INDICATION", CRACK).expect(200);
+        JsonNode old = ines.sign(inspection, "reject").expect(200).json();
+        ines.post(inspection + "/amend", "{'reason':' '}").expect(422);
+        JsonNode next = ines.post(inspection + "/amend", "{'reason':'it was a scratch'}")
                 .expect(200)
                 .json();
         assertThat(next.get("revision").asInt()).isEqualTo(2);
         assertThat(next.get("amends").asString()).isEqualTo(old.get("id").asString());
         assertThat(next.get("entries")).hasSize(1);
-        assertThat(ines.get(look).json().get("state").asString())
+        assertThat(ines.get(inspection).json().get("state").asString())
                 .as("the old record stays")
                 .isEqualTo("SIGNED");
-        ines.post(look + "/amend", "{'reason':'again'}").expect(409);
+        ines.post(inspection + "/amend", "{'reason':'again'}").expect(409);
         JsonNode second = ines.sign("/api/inspections/" + next.get("id").asString(), "reject")
                 .expect(200)
                 .json();
@@ -121,13 +122,13 @@ class SigningTest {
     @Test
     void eachRoleDoesItsOwnPart() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("G6");
+        String inspection = ines.inspection("G6");
         for (String who : new String[] {"rufus", "wanda", "quinn", "vera"}) {
             TestBrowser b = RunningMensor.as(who);
-            b.add(look, "INDICATION", CRACK).expect(403);
-            b.put(look + "/conditions", "{'cleaned':true}").expect(403);
-            b.post(look + "/amend", "{'reason':'x'}").expect(403);
-            b.post(look + "/sign", "{'version':0,'verdict':'reject','capacity':'QC'}")
+            b.add(inspection, "INDICATION", CRACK).expect(403);
+            b.put(inspection + "/conditions", "{'cleaned':true}").expect(403);
+            b.post(inspection + "/amend", "{'reason':'x'}").expect(403);
+            b.post(inspection + "/sign", "{'version':0,'verdict':'reject','capacity':'QC'}")
                     .expect(403);
         }
         for (String who : new String[] {"ines", "rufus", "wanda", "vera"}) {
@@ -140,10 +141,10 @@ class SigningTest {
                 .expect(403);
         RunningMensor.as("vera").post("/api/joints", TestBrowser.newJoint("G7")).expect(403);
         TestBrowser vera = RunningMensor.as("vera");
-        vera.get(look).expect(403);
-        ines.add(look, "INDICATION", CRACK).expect(200);
-        ines.sign(look, "reject").expect(200);
-        vera.get(look).expect(200);
+        vera.get(inspection).expect(403);
+        ines.add(inspection, "INDICATION", CRACK).expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        vera.get(inspection).expect(200);
         assertThat(vera.get("/api/joints").json().get("rows").valueStream())
                 .allMatch(r -> r.get("signed").asBoolean());
     }
@@ -151,21 +152,21 @@ class SigningTest {
     @Test
     void aSignedJointCanNoLongerBeChanged() {
         TestBrowser ines = RunningMensor.as("ines");
-        String look = ines.look("G8");
-        String joint =
-                "/api/joints/" + ines.get(look).json().get("joint").get("id").asString();
+        String inspection = ines.inspection("G8");
+        String joint = "/api/joints/"
+                + ines.get(inspection).json().get("joint").get("id").asString();
         String form = TestBrowser.newJoint("G8").replace("'length':'24'", "'length':'30'");
         ines.put(joint, "{'version':0,'form':" + form + "}").expect(200);
         ines.put(joint, "{'version':0,'form':" + form + "}").expect(409);
-        ines.add(look, "INDICATION", "'kind':'crack','at':'29'").expect(200);
+        ines.add(inspection, "INDICATION", "'kind':'crack','at':'29'").expect(200);
         String shorter = TestBrowser.newJoint("G8");
         assertThat(ines.put(joint, "{'version':1,'form':" + shorter + "}")
                         .expect(422)
                         .detail())
                 .contains("past the weld's end");
-        ines.sign(look, "reject").expect(200);
+        ines.sign(inspection, "reject").expect(200);
         ines.put(joint, "{'version':1,'form':" + form.replace("'30'", "'31'") + "}")
                 .expect(409);
-        ines.delete(look + "/entries/" + UUID.randomUUID() + "?version=0").expect(409);
+        ines.delete(inspection + "/entries/" + UUID.randomUUID() + "?version=0").expect(409);
     }
 }

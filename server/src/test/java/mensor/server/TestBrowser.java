@@ -156,8 +156,8 @@ final class TestBrowser {
     }
 
     /** The joint of a look. */
-    String jointOf(String look) {
-        return get(look).expect(200).json().get("joint").get("id").asString();
+    String jointOf(String inspection) {
+        return get(inspection).expect(200).json().get("joint").get("id").asString();
     }
 
     static String newJoint(String mark) {
@@ -167,7 +167,7 @@ final class TestBrowser {
     }
 
     /** Sets up a joint and gives the path of its look. */
-    String look(String mark) {
+    String inspection(String mark) {
         return "/api/inspections/"
                 + post("/api/joints", newJoint(mark))
                         .expect(200)
@@ -180,8 +180,8 @@ final class TestBrowser {
         return "{'kind':'" + kind + "','content':{" + content + "}}";
     }
 
-    Answer add(String look, String kind, String content) {
-        return put(look + "/entries/" + UUID.randomUUID(), entry(kind, content));
+    Answer add(String inspection, String kind, String content) {
+        return put(inspection + "/entries/" + UUID.randomUUID(), entry(kind, content));
     }
 
     /** What is looked for along a fillet and not seen. */
@@ -200,16 +200,16 @@ final class TestBrowser {
             "spatter");
 
     /** Everything that a sound weld needs: ready, the blade along it, and nothing else seen. */
-    void sound(String look) {
-        put(look + "/conditions", READY).expect(200);
-        add(look, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
+    void sound(String inspection) {
+        put(inspection + "/conditions", READY).expect(200);
+        add(inspection, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
         for (String c : CLEARABLE) {
-            add(look, "CLEAR", "'criterion':'" + c + "'").expect(200);
+            add(inspection, "CLEAR", "'criterion':'" + c + "'").expect(200);
         }
     }
 
-    Answer sign(String look, String verdict) {
-        long version = get(look).expect(200).json().get("version").asLong();
-        return post(look + "/sign", "{'version':" + version + ",'verdict':'" + verdict + "','capacity':'QC'}");
+    Answer sign(String inspection, String verdict) {
+        long version = get(inspection).expect(200).json().get("version").asLong();
+        return post(inspection + "/sign", "{'version':" + version + ",'verdict':'" + verdict + "','capacity':'QC'}");
     }
 }

@@ -134,7 +134,7 @@ class WeldListTest {
     }
 
     @Test
-    void likeWeldsAreLookedAtOnOneSheet() {
+    void likeWeldsAreInspectedOnOneSheet() {
         String job = job("List job 6");
         JsonNode view = check(
                 job,
@@ -144,8 +144,9 @@ class WeldListTest {
         settled(view.get("id").asString());
         JsonNode rows = ines.get("/api/joints?job=" + job).json().get("rows");
         assertThat(rows.get(0).get("alike").asInt()).isEqualTo(3);
-        String look = "/api/inspections/" + rows.get(0).get("inspectionId").asString();
-        JsonNode sheet = ines.get(look + "/sheet").expect(200).json();
+        String inspection =
+                "/api/inspections/" + rows.get(0).get("inspectionId").asString();
+        JsonNode sheet = ines.get(inspection + "/sheet").expect(200).json();
         assertThat(sheet.get("lines")).hasSize(3);
         StringBuilder entries =
                 new StringBuilder("{'kind':'READING','content':{'from':'0','to':'24','atLeast':'5/16'}}");
@@ -156,29 +157,30 @@ class WeldListTest {
         String ids = "'" + id(sheet, 0) + "','" + id(sheet, 1) + "'";
         String common =
                 "{'inspections':[" + ids + "],'conditions':" + TestBrowser.READY + ",'entries':[" + entries + "]}";
-        JsonNode put = ines.post(look + "/sheet", common).expect(200).json();
+        JsonNode put = ines.post(inspection + "/sheet", common).expect(200).json();
         assertThat(put.get("lines").valueStream().map(l -> l.get("verdict").asString()))
                 .containsExactly("accept", "accept", "incomplete");
-        ines.post(look + "/sheet", common).expect(200);
+        ines.post(inspection + "/sheet", common).expect(200);
         assertThat(ines.get("/api/inspections/" + id(sheet, 0)).json().get("entries"))
                 .as("the same sheet twice records nothing twice")
                 .hasSize(13);
         // an exception is opened by itself, and then is left off the sheet
         String third = "/api/inspections/" + id(sheet, 2);
         ines.add(third, "INDICATION", "'kind':'crack','at':'4'").expect(200);
-        assertThat(ines.post(look + "/sheet", common.replace(ids, ids + ",'" + id(sheet, 2) + "'"))
+        assertThat(ines.post(inspection + "/sheet", common.replace(ids, ids + ",'" + id(sheet, 2) + "'"))
                         .expect(409)
                         .detail())
                 .contains("L6-3");
-        JsonNode now = ines.get(look + "/sheet").json();
-        String signs = "{'capacity':'QC','looks':[{'inspectionId':'" + id(now, 0) + "','version':" + version(now, 0)
-                + "},{'inspectionId':'" + id(now, 1) + "','version':" + version(now, 1) + "}]}";
-        JsonNode signed = ines.post(look + "/sheet/sign", signs).expect(200).json();
+        JsonNode now = ines.get(inspection + "/sheet").json();
+        String signs = "{'capacity':'QC','inspections':[{'inspectionId':'" + id(now, 0) + "','version':"
+                + version(now, 0) + "},{'inspectionId':'" + id(now, 1) + "','version':" + version(now, 1) + "}]}";
+        JsonNode signed =
+                ines.post(inspection + "/sheet/sign", signs).expect(200).json();
         assertThat(signed.get("lines").valueStream().filter(l -> l.get("signed").asBoolean()))
                 .hasSize(2);
         assertThat(ines.post(
-                                look + "/sheet/sign",
-                                "{'capacity':'QC','looks':[{'inspectionId':'" + id(now, 2) + "','version':"
+                                inspection + "/sheet/sign",
+                                "{'capacity':'QC','inspections':[{'inspectionId':'" + id(now, 2) + "','version':"
                                         + version(now, 2) + "}]}")
                         .status())
                 .isEqualTo(409);

@@ -75,7 +75,7 @@ public class CoachingNotes {
                 o.joint().position(),
                 evaluation.verdict().id(),
                 o.inspection().isSigned(),
-                o.judged().look().joint().datum().orElse(""),
+                o.judged().inspection().joint().datum().orElse(""),
                 evaluation.rejected().stream().map(f -> seen(f, o, causes)).toList(),
                 change(causes).orElse(null),
                 evaluation.findings().stream()

@@ -45,19 +45,19 @@ public class DefectCauses {
     }
 
     CausesView view(Bench.State o, List<String> also) {
-        Inspection look = o.judged().look();
+        Inspection inspection = o.judged().inspection();
         List<Trials.TrialView> tried = trials.around(o.joint());
-        Surroundings around = around(o.joint(), o.judged().making(), tried);
-        List<CauseTrace> traced = Tracer.trace(look, o.judged().evaluation(), around, situations(also));
+        Surroundings around = around(o.joint(), o.judged().welding(), tried);
+        List<CauseTrace> traced = Tracer.trace(inspection, o.judged().evaluation(), around, situations(also));
         return new CausesView(
-                look.joint().mark(),
+                inspection.joint().mark(),
                 traced.stream().map(t -> defect(t, o.judged())).toList(),
                 Tracer.common(traced).stream()
                         .map(c -> new CausesView.CommonView(
                                 c.cause().id(), c.cause().title(), c.explains(), c.leaves()))
                         .toList(),
                 doubts(o.judged(), around),
-                Arrays.stream(Sign.values()).map(s -> sign(s, look)).toList(),
+                Arrays.stream(Sign.values()).map(s -> sign(s, inspection)).toList(),
                 ALSO.stream()
                         .map(s -> new CausesView.AlsoView(s.id(), s.trouble()))
                         .toList(),
@@ -68,9 +68,9 @@ public class DefectCauses {
     /** Without what was said beside the record: as the rates count it. */
     public List<CauseTrace> traced(Bench.State o) {
         return Tracer.trace(
-                o.judged().look(),
+                o.judged().inspection(),
                 o.judged().evaluation(),
-                around(o.joint(), o.judged().making(), trials.around(o.joint())),
+                around(o.joint(), o.judged().welding(), trials.around(o.joint())),
                 List.of());
     }
 
@@ -123,18 +123,18 @@ public class DefectCauses {
     }
 
     private static List<CausesView.DoubtView> doubts(InspectionResult judged, Surroundings around) {
-        List<InProcessInspection.Answer> answers = judged.making().answers().stream()
+        List<InProcessInspection.Answer> answers = judged.welding().answers().stream()
                 .map(WeldingRecords.Read::what)
                 .toList();
         boolean oldWeld = answers.stream().anyMatch(a -> a.question() == ProcessQuestion.OLD_WELD && !a.asWanted());
-        return FusionDoubt.of(judged.look(), judged.evaluation(), around, oldWeld).stream()
+        return FusionDoubt.of(judged.inspection(), judged.evaluation(), around, oldWeld).stream()
                 .map(d -> new CausesView.DoubtView(d.why(), d.test()))
                 .toList();
     }
 
-    private static CausesView.SignView sign(Sign s, Inspection look) {
-        boolean seen = look.welding().signs().contains(s);
-        boolean absent = look.welding().signsAbsent().contains(s);
+    private static CausesView.SignView sign(Sign s, Inspection inspection) {
+        boolean seen = inspection.welding().signs().contains(s);
+        boolean absent = inspection.welding().signsAbsent().contains(s);
         return new CausesView.SignView(s.id(), Tracer.words(s), seen ? Boolean.TRUE : absent ? Boolean.FALSE : null);
     }
 

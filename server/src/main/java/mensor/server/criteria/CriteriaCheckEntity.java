@@ -12,7 +12,7 @@ import org.hibernate.envers.Audited;
 /** Who held a criteria book against the shop's own copy, and what differed. */
 @Entity
 @Audited
-@Table(name = "book_check")
+@Table(name = "criteria_check")
 class CriteriaCheckEntity {
     @Id
     private UUID id;

@@ -32,7 +32,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The criteria books to read, and the record that one was held against the shop's copy. */
 @RestController
-@RequestMapping("/api/books")
+@RequestMapping("/api/criteria")
 class CriteriaController {
     private final CriteriaChecks books;
 

@@ -55,7 +55,7 @@ class DemoBench {
     private final Waivers waivers;
     private final DemoShop shop;
     private final EntityManager entities;
-    private final WeldingRecords making;
+    private final WeldingRecords records;
     private final JsonMapper json;
     private final Clock clock;
     private Map<String, Actor> actors;
@@ -70,7 +70,7 @@ class DemoBench {
             Waivers waivers,
             DemoShop shop,
             EntityManager entities,
-            WeldingRecords making,
+            WeldingRecords records,
             JsonMapper json,
             Clock clock) {
         this.setUp = setUp;
@@ -82,12 +82,12 @@ class DemoBench {
         this.waivers = waivers;
         this.shop = shop;
         this.entities = entities;
-        this.making = making;
+        this.records = records;
         this.json = json;
         this.clock = clock;
     }
 
-    UUID lookOf(UUID joint) {
+    UUID inspectionOf(UUID joint) {
         return bench.ofJoint(joint).get(0).id();
     }
 
@@ -220,7 +220,7 @@ class DemoBench {
         /** Something recorded before the last look, by whoever walked the passes. */
         Work made(WeldingEntry.Kind kind, String fields) {
             WeldingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingContent.class);
-            making.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
+            records.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
             bench.rejudgeOpen(joint);
             return this;
         }
@@ -238,7 +238,7 @@ class DemoBench {
         }
 
         Work welded(Duration ago) {
-            making.welded(inspector, joint, clock.instant().minus(ago));
+            records.welded(inspector, joint, clock.instant().minus(ago));
             bench.rejudgeOpen(joint);
             return this;
         }
@@ -261,8 +261,8 @@ class DemoBench {
             return this;
         }
 
-        Work told(String who, String finding, String whom) {
-            repairs.of(inspection, finding).forEach(d -> repairs.told(by(who), d, whom, null));
+        Work notified(String who, String finding, String whom) {
+            repairs.of(inspection, finding).forEach(d -> repairs.notified(by(who), d, whom, null));
             return this;
         }
 
@@ -285,7 +285,7 @@ class DemoBench {
 
         /** The look after the repair. */
         Work again(String who) {
-            UUID next = repairs.lookAgain(by(who), inspection).id();
+            UUID next = repairs.reinspect(by(who), inspection).id();
             return new Work(joint, next, by(who));
         }
 

@@ -111,7 +111,7 @@ class DemoCauses {
                     bend("root bend 1", first ? List.of("1/16", "3/32") : List.of("5/32")));
             coaching.rate(
                     actors.get("ines"),
-                    bench.lookOf(j.id()),
+                    bench.inspectionOf(j.id()),
                     new CoachingNotes.RatingForm(
                             Map.of(
                                     "profile",

@@ -88,7 +88,7 @@ class DemoData implements ApplicationRunner {
         bench.open(actors);
         stairTowers();
         bridgeDeck();
-        beforeTheLastLook();
+        beforeTheFinalInspection();
         splices();
         clipAngles();
         books.load();
@@ -230,7 +230,7 @@ class DemoData implements ApplicationRunner {
     }
 
     /** Joints at which what was seen before the last look tells where to look. */
-    private void beforeTheLastLook() {
+    private void beforeTheFinalInspection() {
         String lot = "Bridge deck";
         String pass =
                 "'kind':'%s','electrode':'E7018','diameter':'1/8','amps':%s,'volts':22,'polarity':'DCEP','technique':'stringer','speed':'5 in/min','temperatureF':%s,'runLength':'8',"

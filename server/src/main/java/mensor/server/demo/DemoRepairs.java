@@ -26,7 +26,7 @@ class DemoRepairs {
     }
 
     void load() {
-        rejected("CL-01", SLAG, "slag").told("ines", "slag", "R. Lorne, on the floor");
+        rejected("CL-01", SLAG, "slag").notified("ines", "slag", "R. Lorne, on the floor");
         begun("CL-02").did("rufus", "slag", "extent-known", OUT);
         excavated(begun("CL-03"));
         accepted(begun("CL-04"));
@@ -54,7 +54,7 @@ class DemoRepairs {
 
     private DemoBench.Work begun(String mark) {
         return rejected(mark, SLAG, "slag")
-                .told("ines", "slag", "R. Lorne, by phone")
+                .notified("ines", "slag", "R. Lorne, by phone")
                 .dispose("rufus", "slag", "remove-and-reweld", "burr at the root, do not touch the web");
     }
 
@@ -78,12 +78,12 @@ class DemoRepairs {
     }
 
     private DemoBench.Work ready(DemoBench.Work w) {
-        return welded(w).did("rufus", "slag", "ready-to-look", "'cleaned':true,'cooled':true");
+        return welded(w).did("rufus", "slag", "ready-to-inspect", "'cleaned':true,'cooled':true");
     }
 
     private void onHold() {
         rejected("CL-07", "'kind':'crack','from':'14','to':'15 1/4','where':'base'", "crack")
-                .told("ines", "crack", "W. Tarn and R. Lorne")
+                .notified("ines", "crack", "W. Tarn and R. Lorne")
                 .dispose("wanda", "crack", "remove-and-reweld", "the crack runs into the web")
                 .did("rufus", "crack", "extent-known", "'from':'13 1/2','to':'15 1/2','foundBy':'MT'");
         rejected("CL-08", "'kind':'undercut','toe':'A','from':'3','to':'9','depth':'1/16'", "undercut")
@@ -103,7 +103,7 @@ class DemoRepairs {
     /** Rejected, repaired, rejected again, repaired again with the Engineer told, accepted. */
     private void wholeStory() {
         DemoBench.Work first = rejected("CL-10", "'kind':'crack','from':'10','to':'11','where':'crater'", "crack")
-                .told("ines", "crack", "R. Lorne, by phone")
+                .notified("ines", "crack", "R. Lorne, by phone")
                 .dispose("rufus", "crack", "remove-and-reweld", "a crater crack; find its ends first")
                 .did("rufus", "crack", "extent-known", "'from':'9 3/4','to':'11 1/4','foundBy':'PT'")
                 .engineer("crack", "major-crack", "ENG-0051", MAY);
@@ -136,6 +136,6 @@ class DemoRepairs {
                         "welded",
                         "'welder':'K7','rod':'E7018','diameter':'1/8','rods':5,'preheat':75,'scale':'F','weldedAt':'"
                                 + clock.instant().truncatedTo(ChronoUnit.MINUTES) + "'")
-                .did("rufus", criterion, "ready-to-look", "'cleaned':true,'cooled':true");
+                .did("rufus", criterion, "ready-to-inspect", "'cleaned':true,'cooled':true");
     }
 }

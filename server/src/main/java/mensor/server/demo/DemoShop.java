@@ -173,13 +173,13 @@ class DemoShop {
                 "mm",
                 "Seal frame",
                 new Drawing("LG-44", "0"),
-                ContractTerms.ofLooks(null, true, "CS-9, 3.1: guard band of 2 u"));
+                ContractTerms.ofInspections(null, true, "CS-9, 3.1: guard band of 2 u"));
         job(quinn, RAILINGS, "iso5817-c", "mm", "Handrails", new Drawing("FB-310", "B"), null);
         job(quinn, FENCING, "iso5817-d", "mm", "Site fencing", new Drawing("FB-330", "0"), null);
     }
 
     private static ContractTerms limits(ContractTerms.Limit limit) {
-        return ContractTerms.ofLooks(List.of(limit), null, null);
+        return ContractTerms.ofInspections(List.of(limit), null, null);
     }
 
     private void job(

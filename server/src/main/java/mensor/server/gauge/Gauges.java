@@ -158,7 +158,7 @@ public class Gauges {
     /** Refuses a gauge that may not be used today. */
     @Transactional
     public List<UUID> takeKit(Actor actor, List<UUID> ids) {
-        if (!actor.role().looks()) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector carries a kit");
         }
         for (UUID id : ids) {

@@ -63,7 +63,7 @@ public final class SimulatedGauge {
     }
 
     /** @param at the place, mm from the datum */
-    public GaugeReading squeeze(String measure, double at, long number) {
+    public GaugeReading read(String measure, double at, long number) {
         double truth = truth(measure, at);
         Random random =
                 new Random((weld + measure + Math.round(at * 8) + "/" + number).hashCode() * 0x9E3779B97F4A7C15L);

@@ -29,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Service
 public class History {
-    private static final String OF_LOOKS = "inspection_id in (select id from inspection where joint_id = :joint)";
+    private static final String OF_INSPECTIONS = "inspection_id in (select id from inspection where joint_id = :joint)";
     private static final String OF_DEFECTS = "defect_id in (select id from defect where joint_id = :joint)";
 
     /** A table of revisions, what its rows are, and which of them belong to a weld. */
@@ -37,13 +37,13 @@ public class History {
 
     private static final List<Kept> KEPT = List.of(
             new Kept("joint", "Weld", "id = :joint"),
-            new Kept("inspection", "Look", "joint_id = :joint"),
-            new Kept("entry", "Recorded", OF_LOOKS),
-            new Kept("handover", "Hand-over", OF_LOOKS),
-            new Kept("photo", "Picture", OF_LOOKS),
-            new Kept("gauge_waiver", "Gauge waived", OF_LOOKS),
-            new Kept("rating", "Rating", OF_LOOKS),
-            new Kept("making_entry", "Making", "joint_id = :joint"),
+            new Kept("inspection", "Inspection", "joint_id = :joint"),
+            new Kept("entry", "Recorded", OF_INSPECTIONS),
+            new Kept("handover", "Hand-over", OF_INSPECTIONS),
+            new Kept("photo", "Picture", OF_INSPECTIONS),
+            new Kept("gauge_waiver", "Gauge waived", OF_INSPECTIONS),
+            new Kept("rating", "Rating", OF_INSPECTIONS),
+            new Kept("welding_entry", "Welding record", "joint_id = :joint"),
             new Kept("deviation", "Deviation", "joint_id = :joint"),
             new Kept("trial", "Change tried", "joint_id = :joint"),
             new Kept("test_piece", "Specimen", "joint_id = :joint"),
@@ -162,7 +162,7 @@ public class History {
     private static String nameOf(Kept kept, Map<String, Object> row) {
         Object name = switch (kept.table()) {
             case "inspection" -> row.get("STAGE") + " (" + row.get("CAPACITY") + "), revision " + row.get("REVISION");
-            case "entry", "making_entry" ->
+            case "entry", "welding_entry" ->
                 String.valueOf(row.get("KIND")).toLowerCase(Locale.ROOT).replace('_', ' ');
             case "defect" -> "NC-" + row.get("NUMBER");
             case "repair_step" -> row.get("STATE");

@@ -77,7 +77,7 @@ public class Batches {
                         .filter(i -> i.capacity().equals(o.inspection().capacity()))
                         .collect(Collectors.toMap(
                                 InspectionEntity::jointId, Function.identity(), (a, b) -> a.isAfter(b) ? a : b));
-        var joint = o.judged().look().joint();
+        var joint = o.judged().inspection().joint();
         List<SheetLine> lines = alike.stream()
                 .filter(j -> latest.containsKey(j.id()) && latest.get(j.id()).cycle() == 0)
                 .map(j -> line(j, latest.get(j.id())))
@@ -125,7 +125,7 @@ public class Batches {
     /** Puts the same down on each of the looks: on all of them or on none. */
     @Transactional
     public void put(Actor actor, Common common) {
-        checkLooks(actor);
+        checkInspector(actor);
         if (common.inspections() == null || common.entries() == null) {
             throw Refusal.invalid("inspections", "the welds and what is recorded on them are required");
         }
@@ -151,8 +151,8 @@ public class Batches {
         }
     }
 
-    private static void checkLooks(Actor actor) {
-        if (!actor.role().looks()) {
+    private static void checkInspector(Actor actor) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector records an inspection and signs it");
         }
     }
@@ -171,18 +171,20 @@ public class Batches {
     /** A look to be signed, with the version that was shown. */
     public record ToSign(UUID inspectionId, long version) {}
 
-    public record SignAll(List<ToSign> looks, String capacity) {}
+    public record SignAll(List<ToSign> inspections, String capacity) {}
 
     /** Signs each as accepted; refused as a whole where one of them is not. */
     @Transactional
     public void sign(Actor actor, SignAll form) {
-        checkLooks(actor);
-        if (form.looks() == null) {
-            throw Refusal.invalid("looks", "the inspections to be signed are required");
+        checkInspector(actor);
+        if (form.inspections() == null) {
+            throw Refusal.invalid("inspections", "the inspections to be signed are required");
         }
-        for (ToSign look : form.looks()) {
+        for (ToSign inspection : form.inspections()) {
             signing.sign(
-                    actor, look.inspectionId(), new SignOff.SignForm(look.version(), "accept", form.capacity(), null));
+                    actor,
+                    inspection.inspectionId(),
+                    new SignOff.SignForm(inspection.version(), "accept", form.capacity(), null));
         }
     }
 }

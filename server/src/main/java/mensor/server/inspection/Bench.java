@@ -119,7 +119,7 @@ public class Bench {
     /** The owner's own look at a weld, beside the fabricator's: a record of its own. */
     @Transactional
     public InspectionEntity beginVerification(Actor actor, UUID jointId) {
-        if (!actor.role().looks()) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector inspects");
         }
         JointEntity joint = joints.findById(jointId).orElseThrow(Bench::unknown);
@@ -140,7 +140,7 @@ public class Bench {
      */
     @Transactional
     public InspectionEntity beginAgain(Actor actor, UUID rejected, RepairSummary repaired) {
-        if (!actor.role().looks()) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector re-inspects");
         }
         InspectionEntity before = inspections.findForChangeById(rejected).orElseThrow(Bench::unknown);
@@ -210,7 +210,7 @@ public class Bench {
 
     /** The inspection, locked for this change; refused where it is signed or the person does not look. */
     InspectionEntity forChange(Actor actor, UUID id) {
-        if (!actor.role().looks()) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector records an inspection");
         }
         InspectionEntity inspection = inspections.findForChangeById(id).orElseThrow(Bench::unknown);
@@ -352,21 +352,21 @@ public class Bench {
     }
 
     @Transactional
-    public State handOver(Actor actor, UUID inspectionId, UUID to, String note, InspectedStretch looked) {
+    public State handOver(Actor actor, UUID inspectionId, UUID to, String note, InspectedStretch inspected) {
         InspectionEntity inspection = forChange(actor, inspectionId);
-        checkLooked(inspection, looked);
+        checkInspected(inspection, inspected);
         if (to == null) {
             throw Refusal.invalid("to", "to whom?");
         }
         Actor next = people.get(to);
-        if (!next.role().looks()) {
+        if (!next.role().inspections()) {
             throw Refusal.invalid("to", next.name() + " is no inspector");
         }
         if (next.id().equals(inspection.holder())) {
             throw Refusal.invalid("to", next.name() + " has it in hand already");
         }
         handovers.save(new HandoverEntity(
-                inspection.id(), actor.id(), next.id(), note, looked.from(), looked.to(), clock.instant()));
+                inspection.id(), actor.id(), next.id(), note, inspected.from(), inspected.to(), clock.instant()));
         inspection.setHolder(next.id());
         return judged(inspection);
     }
@@ -377,14 +377,14 @@ public class Bench {
         static final InspectedStretch NOT_SAID = new InspectedStretch(null, null);
     }
 
-    private void checkLooked(InspectionEntity inspection, InspectedStretch looked) {
-        if (looked.from() == null && looked.to() == null) {
+    private void checkInspected(InspectionEntity inspection, InspectedStretch inspected) {
+        if (inspected.from() == null && inspected.to() == null) {
             return;
         }
-        if (looked.from() == null || looked.to() == null) {
-            throw Refusal.invalid(looked.from() == null ? "from" : "to", "say from where to where you inspected");
+        if (inspected.from() == null || inspected.to() == null) {
+            throw Refusal.invalid(inspected.from() == null ? "from" : "to", "say from where to where you inspected");
         }
-        checkOnWeld(inspection, "from", looked.from(), looked.to());
+        checkOnWeld(inspection, "from", inspected.from(), inspected.to());
     }
 
     private void checkOnWeld(InspectionEntity inspection, String field, String from, String to) {
@@ -403,7 +403,7 @@ public class Bench {
     /** A new revision of a signed look, with its entries, to be changed and signed anew; the old one stays as it is. */
     @Transactional
     public State amend(Actor actor, UUID inspectionId, String reason) {
-        if (!actor.role().looks()) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector amends an inspection");
         }
         if (reason == null || reason.isBlank() || reason.length() > 500) {
@@ -477,11 +477,11 @@ public class Bench {
 
     /** What a weld's making shows of the looks at it. */
     @Transactional(readOnly = true)
-    public WeldingViews.InspectionState looksAt(UUID jointId) {
-        List<InspectionEntity> looks = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
+    public WeldingViews.InspectionState inspectionsAt(UUID jointId) {
+        List<InspectionEntity> all = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
         return new WeldingViews.InspectionState(
-                looks.stream().anyMatch(InspectionEntity::isSigned),
-                looks.isEmpty() ? null : looks.get(0).id());
+                all.stream().anyMatch(InspectionEntity::isSigned),
+                all.isEmpty() ? null : all.get(0).id());
     }
 
     /**
@@ -537,10 +537,10 @@ public class Bench {
     /** The joint changed: its open look is judged anew; entries that no longer lie on the weld refuse the change. */
     @Transactional
     public void rejudge(UUID jointId) {
-        List<InspectionEntity> looks = new ArrayList<>(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
-        if (looks.stream().anyMatch(i -> i.state() == InspectionEntity.State.SIGNED)) {
+        List<InspectionEntity> all = new ArrayList<>(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
+        if (all.stream().anyMatch(i -> i.state() == InspectionEntity.State.SIGNED)) {
             throw Refusal.conflict("something was signed on this joint; it can no longer be changed");
         }
-        looks.forEach(this::judged);
+        all.forEach(this::judged);
     }
 }

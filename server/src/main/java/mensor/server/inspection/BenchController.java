@@ -45,7 +45,7 @@ class BenchController {
     record EntryForm(Entry.Sort kind, EntryDocument content, Long version) {}
 
     @AllOptional
-    record HandOver(UUID to, String note, String lookedFrom, String lookedTo) {}
+    record HandOver(UUID to, String note, String inspectedFrom, String inspectedTo) {}
 
     record Amendment(String reason) {}
 
@@ -124,7 +124,11 @@ class BenchController {
     @Transactional
     BenchView handOver(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody HandOver form) {
         return views.of(bench.handOver(
-                actor, id, form.to(), form.note(), new Bench.InspectedStretch(form.lookedFrom(), form.lookedTo())));
+                actor,
+                id,
+                form.to(),
+                form.note(),
+                new Bench.InspectedStretch(form.inspectedFrom(), form.inspectedTo())));
     }
 
     @PostMapping("/amend")
@@ -135,7 +139,7 @@ class BenchController {
 
     /** A squeeze of the simulated gauge on a made-up weld like this one; nothing is stored. */
     @GetMapping("/simulated-gauge")
-    SimulatedGauge.GaugeReading squeeze(
+    SimulatedGauge.GaugeReading read(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @RequestParam String measure,
@@ -144,9 +148,9 @@ class BenchController {
         if (!SimulatedGauge.reads(measure)) {
             throw Refusal.invalid("measure", "the gauge cannot read this");
         }
-        Joint joint = bench.open(actor, id).judged().look().joint();
+        Joint joint = bench.open(actor, id).judged().inspection().joint();
         double leg = joint.size().or(joint::throat).map(StripDrawing::mm).orElse(8.0);
-        return new SimulatedGauge(joint.mark(), leg, joint.length().unit() == Unit.INCH).squeeze(measure, at, number);
+        return new SimulatedGauge(joint.mark(), leg, joint.length().unit() == Unit.INCH).read(measure, at, number);
     }
 
     /** The look as an open file, to be kept or judged elsewhere. */

@@ -6,7 +6,7 @@ import java.util.UUID;
 import mensor.drawing.QuietMarks;
 import mensor.drawing.SectionDrawing;
 import mensor.drawing.StripDrawing;
-import mensor.judge.WalkGuide;
+import mensor.judge.InspectionGuide;
 import mensor.server.contract.Deviations;
 import mensor.server.joint.JointForm;
 import mensor.server.record.SignatureView;
@@ -42,7 +42,7 @@ public record BenchView(
         @Nullable SignatureView signature,
         RepairStanding.Standing repairs,
         @Nullable AgainView again,
-        WeldingView making,
+        WeldingView welding,
         List<QuietMarks.QuietMark> quiet,
         List<SeenByView> seenBy,
         List<String> gaugeNames,
@@ -51,7 +51,7 @@ public record BenchView(
         List<Deviations.DeviationView> deviations,
         List<GaugeFaults.GaugeFaultView> gaugeFaults,
         List<PhotoView> photos,
-        List<StepView> walk,
+        List<StepView> guide,
         @Nullable String signStop,
         String next) {
 
@@ -95,9 +95,9 @@ public record BenchView(
             UUID follows,
             int cycle,
             String repaired,
-            String lookAt,
+            String inspectAlong,
             List<SpanView> spans,
-            List<SpanView> lookedAt,
+            List<SpanView> inspectedAt,
             List<String> defects,
             List<UUID> indications,
             List<EntryView> before) {}
@@ -117,7 +117,7 @@ public record BenchView(
      * @param entry what is to be read again
      */
     public record StepView(
-            WalkGuide.Kind kind,
+            InspectionGuide.Kind kind,
             @Nullable Double from,
             @Nullable Double to,
             @Nullable String place,
@@ -172,7 +172,7 @@ public record BenchView(
             String from,
             String to,
             @Nullable String note,
-            @Nullable String looked,
+            @Nullable String inspected,
             Instant at) {}
 
     public record RevisionView(

@@ -27,8 +27,8 @@ import mensor.inspection.Verdict;
 import mensor.judge.Ask;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
+import mensor.judge.InspectionGuide;
 import mensor.judge.Reinspection;
-import mensor.judge.WalkGuide;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
@@ -60,7 +60,7 @@ public class BenchViews {
     private final Signatures signatures;
     private final RepairStanding repairs;
     private final Bench bench;
-    private final WeldingViews makingViews;
+    private final WeldingViews weldingViews;
     private final Gauges gauges;
     private final Jobs jobs;
     private final Deviations deviations;
@@ -75,7 +75,7 @@ public class BenchViews {
             Signatures signatures,
             RepairStanding repairs,
             Bench bench,
-            WeldingViews makingViews,
+            WeldingViews weldingViews,
             Gauges gauges,
             Jobs jobs,
             Deviations deviations,
@@ -92,7 +92,7 @@ public class BenchViews {
         this.signatures = signatures;
         this.repairs = repairs;
         this.bench = bench;
-        this.makingViews = makingViews;
+        this.weldingViews = weldingViews;
         this.gauges = gauges;
         this.jobs = jobs;
         this.clock = clock;
@@ -102,8 +102,8 @@ public class BenchViews {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         InspectionEntity i = o.inspection();
-        Inspection look = o.judged().look();
-        WeldingRecords.State made = o.judged().making();
+        Inspection inspection = o.judged().inspection();
+        WeldingRecords.State made = o.judged().welding();
         Evaluation evaluation = o.judged().evaluation();
         List<GaugeFaults.GaugeFaultView> notInCalibration = faults.of(o);
         RepairStanding.Standing standing = i.isSigned() ? repairs.of(i.id()) : RepairStanding.Standing.NONE;
@@ -118,21 +118,21 @@ public class BenchViews {
                 i.reason(),
                 i.state(),
                 i.holder() == null ? null : names.get(i.holder()),
-                joint(o.joint(), look.joint(), o.judged()),
+                joint(o.joint(), inspection.joint(), o.judged()),
                 o.judged().conditions(),
                 o.entries().stream()
                         .map(e -> EntryView.of(e, names.getOrDefault(e.enteredBy(), "")))
                         .toList(),
                 evaluation(o.judged()),
-                StripDrawing.of(look, evaluation),
+                StripDrawing.of(inspection, evaluation),
                 o.judged().sections(),
-                SectionDrawing.asDrawn(look.joint()),
+                SectionDrawing.asDrawn(inspection.joint()),
                 o.handovers().stream()
                         .map(h -> new BenchView.HandoverView(
                                 names.getOrDefault(h.from(), ""),
                                 names.getOrDefault(h.to(), ""),
                                 h.note(),
-                                looked(h),
+                                inspected(h),
                                 h.at()))
                         .toList(),
                 bench.ofJoint(o.joint().id()).stream()
@@ -142,11 +142,11 @@ public class BenchViews {
                 signatures.of(i.id()).orElse(null),
                 standing,
                 again(o, names),
-                makingViews.of(made, bench.looksAt(o.joint().id())),
+                weldingViews.of(made, bench.inspectionsAt(o.joint().id())),
                 QuietMarks.of(
-                        look.joint().ruler(),
+                        inspection.joint().ruler(),
                         made.loggedPasses(),
-                        Stagger.stacked(made.loggedPasses(), look.joint().ruler(), made.apart()),
+                        Stagger.stacked(made.loggedPasses(), inspection.joint().ruler(), made.apart()),
                         made.answers().stream().map(WeldingRecords.Read::what).toList()),
                 seenBy(o, names),
                 gauges.names(o.judged().conditions().gaugeIds()),
@@ -155,7 +155,7 @@ public class BenchViews {
                 deviations.standing(o.joint().id()),
                 notInCalibration,
                 photos(o, names),
-                i.isSigned() ? List.of() : walk(o.judged()),
+                i.isSigned() ? List.of() : guide(o.judged()),
                 i.isSigned() ? null : books.stop(evaluation.book()).orElse(null),
                 next(o, standing, evaluation, notInCalibration));
     }
@@ -184,15 +184,15 @@ public class BenchViews {
         }
         RepairSummary since = json.readValue(i.repaired(), RepairSummary.class);
         List<Span> repaired = since.spans(o.joint().unit());
-        Joint joint = o.judged().look().joint();
-        List<Span> lookAt = Reinspection.stretches(joint, repaired);
+        Joint joint = o.judged().inspection().joint();
+        List<Span> inspectAlong = Reinspection.stretches(joint, repaired);
         return new BenchView.AgainView(
                 i.follows(),
                 i.cycle(),
                 shown(repaired),
-                shown(lookAt),
+                shown(inspectAlong),
                 spans(joint.ruler().straight(repaired).spans()),
-                spans(lookAt),
+                spans(inspectAlong),
                 since.defects(),
                 o.judged().indications().stream()
                         .filter(e -> !e.inspectionId().equals(i.id()))
@@ -227,14 +227,14 @@ public class BenchViews {
         return new BenchView.ContractView(lines, terms.isGuarded(), terms.isPerToe());
     }
 
-    private static String looked(HandoverEntity h) {
+    private static String inspected(HandoverEntity h) {
         return h.fromPlace() == null ? null : h.fromPlace() + "–" + h.toPlace();
     }
 
-    private static List<BenchView.StepView> walk(InspectionResult judged) {
-        Joint joint = judged.look().joint();
+    private static List<BenchView.StepView> guide(InspectionResult judged) {
+        Joint joint = judged.inspection().joint();
         String reading = !joint.isFillet() ? "crown " : joint.throat().isPresent() ? "throat " : "leg ";
-        return WalkGuide.steps(judged.look(), judged.evaluation()).stream()
+        return InspectionGuide.steps(judged.inspection(), judged.evaluation()).stream()
                 .map(s -> new BenchView.StepView(
                         s.kind(),
                         s.place().map(p -> StripDrawing.mm(p.from())).orElse(null),
@@ -242,7 +242,7 @@ public class BenchViews {
                         s.place().map(Span::shown).orElse(null),
                         s.criterion().id(),
                         s.words(),
-                        s.kind() == WalkGuide.Kind.STATION
+                        s.kind() == InspectionGuide.Kind.STATION
                                 ? reading + s.place().orElseThrow().shown().replace(' ', '-') + " "
                                 : null,
                         s.indication()
@@ -269,9 +269,9 @@ public class BenchViews {
             return Optional.of(StripDrawing.mm(Length.parse(p.place(), o.joint().unit())));
         }
         InspectionResult judged = o.judged();
-        Optional<Span> span = at(judged.indications(), judged.look().indications(), p.entryId())
+        Optional<Span> span = at(judged.indications(), judged.inspection().indications(), p.entryId())
                 .map(Indication::span)
-                .or(() -> at(judged.readings(), judged.look().readings(), p.entryId())
+                .or(() -> at(judged.readings(), judged.inspection().readings(), p.entryId())
                         .map(Reading::span));
         return span.map(s -> StripDrawing.mm(s.from()));
     }
@@ -293,8 +293,12 @@ public class BenchViews {
         List<BenchView.SeenByView> seen = new ArrayList<>();
         byPerson.forEach((person, entries) -> {
             List<Span> spans = Stream.concat(
-                            spans(o.judged().readings(), o.judged().look().readings(), entries, Reading::span),
-                            spans(o.judged().indications(), o.judged().look().indications(), entries, Indication::span))
+                            spans(o.judged().readings(), o.judged().inspection().readings(), entries, Reading::span),
+                            spans(
+                                    o.judged().indications(),
+                                    o.judged().inspection().indications(),
+                                    entries,
+                                    Indication::span))
                     .filter(s -> !s.wraps())
                     .toList();
             Optional<Length> from = spans.stream().map(Span::from).min(Comparator.naturalOrder());
@@ -411,9 +415,10 @@ public class BenchViews {
         }
         Optional<Length> used = Stream.concat(
                         f.indications().stream()
-                                .map(n -> judged.look().indications().get(n).division()),
+                                .map(n ->
+                                        judged.inspection().indications().get(n).division()),
                         f.readings().stream()
-                                .map(n -> judged.look().readings().get(n).division()))
+                                .map(n -> judged.inspection().readings().get(n).division()))
                 .flatMap(Optional::stream)
                 .min(Comparator.naturalOrder());
         return gauges.finerThan(used).orElse(null);

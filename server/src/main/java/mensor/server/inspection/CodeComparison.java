@@ -42,7 +42,7 @@ class CodeComparison {
 
     List<CodeColumn> of(Bench.State o, List<String> bookIds) {
         if (bookIds.isEmpty() || bookIds.size() > MOST) {
-            throw Refusal.invalid("books", "name one to " + MOST + " codes");
+            throw Refusal.invalid("codes", "name one to " + MOST + " codes");
         }
         List<CodeColumn> columns = new ArrayList<>();
         for (String id : bookIds.stream().distinct().toList()) {
@@ -52,14 +52,14 @@ class CodeComparison {
     }
 
     private CodeColumn column(Bench.State o, CriteriaBook book) {
-        Inspection look = o.judged().look();
+        Inspection inspection = o.judged().inspection();
         if (book.id().equals(o.joint().criteria())) {
             InspectionResult today = o.inspection().isSigned() ? bench.judgedToday(o) : o.judged();
             return views.column(book, today, today.evaluation(), o.inspection().isSigned());
         }
-        Unit unit = book.hasColumn(look.units()) ? look.units() : other(look.units());
+        Unit unit = book.hasColumn(inspection.units()) ? inspection.units() : other(inspection.units());
         try {
-            return views.column(book, o.judged(), Judge.evaluate(look.by(unit), book), false);
+            return views.column(book, o.judged(), Judge.evaluate(inspection.by(unit), book), false);
         } catch (InvalidField e) {
             return new CodeColumn(
                     book.id(), book.title(), book.edition(), false, e.problem(), "not-applicable", List.of());

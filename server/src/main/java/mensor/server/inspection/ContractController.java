@@ -25,15 +25,15 @@ class ContractController {
     private final BenchViews views;
     private final Deviations deviations;
     private final Waivers waivers;
-    private final CodeComparison sideBySide;
+    private final CodeComparison comparison;
 
     ContractController(
-            Bench bench, BenchViews views, Deviations deviations, Waivers waivers, CodeComparison sideBySide) {
+            Bench bench, BenchViews views, Deviations deviations, Waivers waivers, CodeComparison comparison) {
         this.bench = bench;
         this.views = views;
         this.deviations = deviations;
         this.waivers = waivers;
-        this.sideBySide = sideBySide;
+        this.comparison = comparison;
     }
 
     @AllOptional
@@ -84,9 +84,9 @@ class ContractController {
     }
 
     /** The look by other books, criterion by criterion; nothing of it is kept. */
-    @GetMapping("/side-by-side")
+    @GetMapping("/comparison")
     List<CodeComparison.CodeColumn> compare(
-            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestParam List<String> books) {
-        return sideBySide.of(bench.open(actor, id), books);
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestParam List<String> codes) {
+        return comparison.of(bench.open(actor, id), codes);
     }
 }

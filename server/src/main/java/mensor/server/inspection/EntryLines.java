@@ -77,7 +77,7 @@ class EntryLines {
     private static LineView view(Joint weld, Unit unit, EntryLine.Parse u) {
         List<LineEntry> entries = new ArrayList<>();
         List<StripDrawing.Mark> marks = new ArrayList<>();
-        for (EntryLine.TypedEntry p : u.puts()) {
+        for (EntryLine.TypedEntry p : u.entries()) {
             EntryDocument content = EntryDocument.of(typed(p.fields()));
             Entry.Sort kind = p.sort();
             entries.add(new LineEntry(kind, content));

@@ -46,7 +46,7 @@ import tools.jackson.databind.json.JsonMapper;
 class InspectionJudge {
     private final InspectionRepository inspections;
     private final EntryRepository entries;
-    private final WeldingRecords making;
+    private final WeldingRecords welding;
     private final Gauges gauges;
     private final Jobs jobs;
     private final Deviations deviations;
@@ -59,7 +59,7 @@ class InspectionJudge {
     InspectionJudge(
             InspectionRepository inspections,
             EntryRepository entries,
-            WeldingRecords making,
+            WeldingRecords welding,
             Gauges gauges,
             Jobs jobs,
             Deviations deviations,
@@ -70,7 +70,7 @@ class InspectionJudge {
             Clock clock) {
         this.inspections = inspections;
         this.entries = entries;
-        this.making = making;
+        this.welding = welding;
         this.gauges = gauges;
         this.jobs = jobs;
         this.deviations = deviations;
@@ -149,12 +149,12 @@ class InspectionJudge {
     /** A look read, not judged yet; after a repair both looks as one. */
     private record Inputs(
             InspectionDocument document,
-            Inspection look,
+            Inspection inspection,
             Terms terms,
             List<EntryEntity> readings,
             List<EntryEntity> indications,
             List<EntryEntity> before,
-            WeldingRecords.State making,
+            WeldingRecords.State welding,
             ConditionsForm conditions,
             Contract contract,
             List<String> notes,
@@ -185,19 +185,19 @@ class InspectionJudge {
                         g.conditions().beside(),
                         g.document().book(),
                         g.terms()))
-                .orElseGet(() -> Judge.evaluate(g.look(), g.document().book(), g.terms()));
+                .orElseGet(() -> Judge.evaluate(g.inspection(), g.document().book(), g.terms()));
     }
 
     private static InspectionResult judged(Inputs g, Evaluation evaluation, Optional<SignedDisplay.AsSigned> signed) {
         return new InspectionResult(
                 g.document(),
-                g.look(),
+                g.inspection(),
                 g.terms(),
                 evaluation,
                 g.readings(),
                 g.indications(),
                 g.before(),
-                g.making(),
+                g.welding(),
                 g.conditions(),
                 g.contract(),
                 signed.map(SignedDisplay.AsSigned::notes).orElse(g.notes()),
@@ -213,12 +213,12 @@ class InspectionJudge {
         Inputs before = gather(joint, rejected, this.entries.findByInspectionIdOrderBySequence(rejected.id()));
         Reinspection.Repair repair = json.readValue(inspection.repaired(), RepairSummary.class)
                 .of(joint.unit(), before.readings(), before.indications());
-        Reinspection.Combination joined = Reinspection.join(before.look(), repair, own.look());
+        Reinspection.Combination joined = Reinspection.join(before.inspection(), repair, own.inspection());
         List<EntryEntity> readings = entries(joined.readings(), before.readings(), own.readings());
         List<EntryEntity> indications = entries(joined.indications(), before.indications(), own.indications());
         return new Inputs(
-                InspectionDocument.of(joined.look(), own.document().book()),
-                joined.look(),
+                InspectionDocument.of(joined.inspection(), own.document().book()),
+                joined.inspection(),
                 joined.terms(before.terms(), own.terms()),
                 readings,
                 indications,
@@ -226,11 +226,11 @@ class InspectionJudge {
                         .filter(e -> !e.inspectionId().equals(inspection.id()))
                         .distinct()
                         .toList(),
-                own.making(),
+                own.welding(),
                 own.conditions(),
                 own.contract(),
                 own.notes(),
-                Optional.of(new Precedent(joined, before.look(), own.look())));
+                Optional.of(new Precedent(joined, before.inspection(), own.inspection())));
     }
 
     private static List<EntryEntity> entries(
@@ -241,14 +241,14 @@ class InspectionJudge {
     }
 
     private Inputs own(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
-        WeldingRecords.State made = making.open(joint);
+        WeldingRecords.State made = welding.open(joint);
         FactCollection gathered = new FactCollection(entries, joint.unit());
         Contract contract = contract(joint, inspection, gathered.gauges);
         ConditionsForm conditions = conditions(joint, inspection, contract);
         List<String> notes = new ArrayList<>();
         Joint weld = made.asFitted();
         CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
-        Inspection look = new Inspection(
+        Inspection seen = new Inspection(
                 weld,
                 joint.unit(),
                 conditions.conditions(),
@@ -259,19 +259,19 @@ class InspectionJudge {
                 gathered.indications(contract),
                 addenda(weld, joint.unit(), book, contract.terms(), notes),
                 contract.terms().isPerToe(),
-                making.weldingRecord(made));
-        Judge.check(look, book);
-        InspectionDocument document = InspectionDocument.of(look, book);
+                welding.weldingRecord(made));
+        Judge.check(seen, book);
+        InspectionDocument document = InspectionDocument.of(seen, book);
         // a look signed before light and access were asked keeps the verdict it was signed with
         if (!inspection.isSigned() || conditions.saysOfViewing()) {
-            look = look.seenUnder(conditions.viewing());
+            seen = seen.seenUnder(conditions.viewing());
         }
         Terms terms = new Terms(
                 guard(contract, gathered),
                 contract.deviations().stream().map(d -> d.read(joint.unit())).toList());
         return new Inputs(
                 document,
-                look,
+                seen,
                 terms,
                 gathered.readings,
                 gathered.indications,

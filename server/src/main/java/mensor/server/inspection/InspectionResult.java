@@ -27,13 +27,13 @@ import mensor.weld.InvalidField;
  */
 public record InspectionResult(
         InspectionDocument document,
-        Inspection look,
+        Inspection inspection,
         Terms terms,
         Evaluation evaluation,
         List<EntryEntity> readings,
         List<EntryEntity> indications,
         List<EntryEntity> before,
-        WeldingRecords.State making,
+        WeldingRecords.State welding,
         ConditionsForm conditions,
         Contract contract,
         List<String> contractNotes,
@@ -42,7 +42,7 @@ public record InspectionResult(
     /** The sections at the stations: as they were signed, else as the book draws them now. */
     public List<SectionDrawing> sections() {
         return asSigned.isEmpty()
-                ? SectionDrawing.atStations(look, evaluation)
+                ? SectionDrawing.atStations(inspection, evaluation)
                 : asSigned.get().sections().orElse(List.of());
     }
 

@@ -54,12 +54,12 @@ final class NextStep {
     /** Which group of the list a signed reject belongs to. */
     static String group(RepairStanding.Standing r) {
         if (r.undecided() > 0) {
-            return "dispose";
+            return "disposition";
         }
         if (r.waiting() > 0) {
             return "hold";
         }
-        return r.working() > 0 ? "repair" : r.ready() > 0 ? "look" : "done";
+        return r.working() > 0 ? "repair" : r.ready() > 0 ? "inspect" : "done";
     }
 
     /** What is left of the wait; nothing where it is over or none is asked. */

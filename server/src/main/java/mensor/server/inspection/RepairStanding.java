@@ -25,5 +25,5 @@ public interface RepairStanding {
     /** By the look that raised them. */
     Map<UUID, Standing> all();
 
-    Standing of(UUID look);
+    Standing of(UUID inspection);
 }

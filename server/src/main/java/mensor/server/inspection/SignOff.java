@@ -121,7 +121,7 @@ public class SignOff {
         int place = before.map(b -> b.place() + 1).orElse(1);
         List<String> notes = new ArrayList<>(opened.judged().contractNotes());
         notes.addAll(books.differing(evaluation.book()));
-        String asSigned = shown.write(opened.judged().look(), evaluation, notes);
+        String asSigned = shown.write(opened.judged().inspection(), evaluation, notes);
         Map<String, String> signature = signature(opened, actor, form, certificate, now, place, before);
         signature.put("shownSha256", Signatures.sha256(asSigned));
         String canonical =

@@ -49,13 +49,13 @@ class SignedDisplay {
             List<SectionDrawing> sections) {}
 
     /** @param notes of the contract and of the shop's copy of the code, beside those of the evaluation */
-    String write(Inspection look, Evaluation evaluation, List<String> notes) {
+    String write(Inspection inspection, Evaluation evaluation, List<String> notes) {
         return json.writeValueAsString(new Shown(
                 evaluation.book().title(),
                 evaluation.book().edition(),
                 SignedRecord.details(evaluation),
                 notes,
-                SectionDrawing.atStations(look, evaluation)));
+                SectionDrawing.atStations(inspection, evaluation)));
     }
 
     /** Empty for an inspection that is not signed. */

@@ -34,7 +34,8 @@ class SignedDisplayCatchUp {
                 Bench.State signed = bench.openAsItStands(id);
                 InspectionResult today = bench.judgedToday(signed);
                 if (said(today.evaluation()).equals(said(signed.judged().evaluation()))) {
-                    signatures.keepShown(id, shown.write(today.look(), today.evaluation(), today.contractNotes()));
+                    signatures.keepShown(
+                            id, shown.write(today.inspection(), today.evaluation(), today.contractNotes()));
                 }
             });
         }

@@ -25,15 +25,15 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What is recorded of a weld before the last look. A change has the open looks at the joint judged anew. */
 @RestController
-@RequestMapping("/api/joints/{id}/making")
+@RequestMapping("/api/joints/{id}/welding-record")
 class WeldingController {
-    private final WeldingRecords making;
+    private final WeldingRecords records;
     private final WeldingViews views;
     private final Welding welding;
     private final Bench bench;
 
-    WeldingController(WeldingRecords making, WeldingViews views, Welding welding, Bench bench) {
-        this.making = making;
+    WeldingController(WeldingRecords records, WeldingViews views, Welding welding, Bench bench) {
+        this.records = records;
         this.views = views;
         this.welding = welding;
         this.bench = bench;
@@ -49,7 +49,7 @@ class WeldingController {
 
     @GetMapping
     WeldingView open(@PathVariable UUID id) {
-        return views.of(making.open(id), bench.looksAt(id));
+        return views.of(records.open(id), bench.inspectionsAt(id));
     }
 
     @PutMapping("/entries/{entryId}")
@@ -60,7 +60,7 @@ class WeldingController {
             @PathVariable UUID entryId,
             @RequestBody WeldingEntryForm form) {
         return changed(
-                id, making.put(actor, id, entryId, form.kind(), form.content(), form.version(), bench.isSigned(id)));
+                id, records.put(actor, id, entryId, form.kind(), form.content(), form.version(), bench.isSigned(id)));
     }
 
     @DeleteMapping("/entries/{entryId}")
@@ -70,13 +70,13 @@ class WeldingController {
             @PathVariable UUID id,
             @PathVariable UUID entryId,
             @RequestParam long version) {
-        return changed(id, making.withdraw(actor, id, entryId, version, bench.isSigned(id)));
+        return changed(id, records.withdraw(actor, id, entryId, version, bench.isSigned(id)));
     }
 
     @PostMapping("/entries/{entryId}/restore")
     @Transactional
     WeldingView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID entryId) {
-        return changed(id, making.restore(actor, id, entryId, bench.isSigned(id)));
+        return changed(id, records.restore(actor, id, entryId, bench.isSigned(id)));
     }
 
     /** What holds for the weld as a whole. */
@@ -84,18 +84,18 @@ class WeldingController {
     @Transactional
     WeldingView whole(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WholeChange change) {
         welding.record(actor, id, change.version(), change.whole());
-        return changed(id, making.open(id));
+        return changed(id, records.open(id));
     }
 
     /** When it was last welded: the wait of delayed steels runs from it. */
     @PutMapping("/welded")
     @Transactional
     WeldingView welded(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody WeldingEnd welded) {
-        return changed(id, making.welded(actor, id, welded.at()));
+        return changed(id, records.welded(actor, id, welded.at()));
     }
 
     private WeldingView changed(UUID id, WeldingRecords.State o) {
         bench.rejudgeOpen(id);
-        return views.of(o, bench.looksAt(id));
+        return views.of(o, bench.inspectionsAt(id));
     }
 }

@@ -215,8 +215,8 @@ public class Worklist {
             return result(l) == Verdict.REJECT ? NextStep.group(repairs(l, standing)) : "done";
         }
         if (l.entryCount() == 0) {
-            return "look";
+            return "inspect";
         }
-        return result(l) == Verdict.INCOMPLETE ? "walk" : "sign";
+        return result(l) == Verdict.INCOMPLETE ? "in-progress" : "sign";
     }
 }

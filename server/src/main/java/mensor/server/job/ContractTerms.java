@@ -43,7 +43,7 @@ public record ContractTerms(
             new ContractTerms(null, null, null, null, null, null, null, null, null, null);
 
     /** Of the look alone, without anything about repairs. */
-    public static ContractTerms ofLooks(List<Limit> limits, Boolean guarded, String guardNote) {
+    public static ContractTerms ofInspections(List<Limit> limits, Boolean guarded, String guardNote) {
         return new ContractTerms(limits, null, null, guarded, null, guardNote, null, null, null, null);
     }
 

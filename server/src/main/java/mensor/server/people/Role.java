@@ -9,7 +9,7 @@ public enum Role {
     VIEWER;
 
     /** Looks at welds and signs. */
-    public boolean looks() {
+    public boolean inspections() {
         return this == INSPECTOR;
     }
 
@@ -19,7 +19,7 @@ public enum Role {
     }
 
     /** Chooses what happens to a rejected place: the contractor's choice, not the inspector's. */
-    public boolean disposes() {
+    public boolean decidesDisposition() {
         return this == REPAIR_LEAD || this == WELDING_ENGINEER;
     }
 

@@ -13,7 +13,7 @@ import java.util.UUID;
 
 /** What one signed look adds to the rates, as its weld stood at the signature. */
 @Entity
-@Table(name = "look_tally")
+@Table(name = "inspection_tally")
 class InspectionTally {
     @Id
     private UUID inspectionId;

@@ -10,18 +10,18 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Rates of rejected places, by welder, procedure, position or electrode. */
 @RestController
-@RequestMapping("/api/rates")
+@RequestMapping("/api/reject-rates")
 class RejectRateController {
-    private final RejectRates rates;
+    private final RejectRates rejectRates;
 
-    RejectRateController(RejectRates rates) {
-        this.rates = rates;
+    RejectRateController(RejectRates rejectRates) {
+        this.rejectRates = rejectRates;
     }
 
     @GetMapping
     RejectRatesView by(@AuthenticationPrincipal Actor actor, @RequestParam(defaultValue = "welder") String by) {
         checkMay(actor);
-        return rates.by(by);
+        return rejectRates.by(by);
     }
 
     /** @param key left out for what was not recorded */
@@ -29,7 +29,7 @@ class RejectRateController {
     RejectRatesView.RejectRate one(
             @AuthenticationPrincipal Actor actor, @RequestParam String by, @RequestParam(required = false) String key) {
         checkMay(actor);
-        return rates.one(by, key);
+        return rejectRates.one(by, key);
     }
 
     private static void checkMay(Actor actor) {

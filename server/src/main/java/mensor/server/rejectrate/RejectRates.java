@@ -54,7 +54,8 @@ class RejectRates {
         Map<String, String> names = names(by);
         List<RejectRateRow> rows = new ArrayList<>();
         List<Object[]> found = entities.createQuery(
-                        "select " + column(by) + ", count(t), sum(t.lengthMm), sum(t.places) from LookTally t group by "
+                        "select " + column(by)
+                                + ", count(t), sum(t.lengthMm), sum(t.places) from InspectionTally t group by "
                                 + column(by),
                         Object[].class)
                 .getResultList();
@@ -101,14 +102,15 @@ class RejectRates {
     @Transactional(readOnly = true)
     RejectRate one(String by, String key) {
         String where = key == null || key.isEmpty() ? column(by) + " is null" : column(by) + " = :key";
-        Object[] all = query("select count(t), sum(t.lengthMm), sum(t.places) from LookTally t where " + where, key)
+        Object[] all = query(
+                        "select count(t), sum(t.lengthMm), sum(t.places) from InspectionTally t where " + where, key)
                 .get(0);
         if (((Number) all[0]).longValue() == 0) {
             throw Refusal.notFound("no signed inspection is counted for this " + by);
         }
         Sums sums = sums(all, 0);
         List<Object[]> found = query(
-                "select p.trouble, p.cause, sum(p.places) from LookTally t join t.troubles p where " + where
+                "select p.trouble, p.cause, sum(p.places) from InspectionTally t join t.troubles p where " + where
                         + " group by p.trouble, p.cause",
                 key);
         Map<String, Long> kinds = new HashMap<>();
@@ -151,7 +153,7 @@ class RejectRates {
     private List<QuarterRow> trend(String where, String key) {
         List<Object[]> found = query(
                 "select extract(year from t.signedAt), extract(quarter from t.signedAt), count(t), sum(t.lengthMm), sum(t.places)"
-                        + " from LookTally t where " + where
+                        + " from InspectionTally t where " + where
                         + " group by extract(year from t.signedAt), extract(quarter from t.signedAt)",
                 key);
         Map<LocalDate, QuarterRow> trend = new TreeMap<>();

@@ -45,15 +45,15 @@ class Tallies {
 
     @EventListener
     @Transactional
-    public void signed(InspectionSigned look) {
-        count(bench.openAsItStands(look.inspectionId()));
+    public void signed(InspectionSigned inspection) {
+        count(bench.openAsItStands(inspection.inspectionId()));
     }
 
     /** Looks that were signed before they were counted. */
     @EventListener(ApplicationReadyEvent.class)
     public void catchUp() {
-        for (UUID look : tallies.notCounted(InspectionEntity.QC)) {
-            transactions.executeWithoutResult(t -> count(bench.openAsItStands(look)));
+        for (UUID inspection : tallies.notCounted(InspectionEntity.QC)) {
+            transactions.executeWithoutResult(t -> count(bench.openAsItStands(inspection)));
         }
     }
 
@@ -67,13 +67,13 @@ class Tallies {
         InspectionTally tally = new InspectionTally(
                 o.inspection().id(),
                 o.joint().id(),
-                StripDrawing.mm(o.judged().look().joint().weldedLength()),
+                StripDrawing.mm(o.judged().inspection().joint().weldedLength()),
                 signatures.of(o.inspection().id()).orElseThrow().at());
         tally.made(
                 o.joint().welder(),
                 o.joint().wps(),
                 o.joint().position(),
-                electrode(o.judged().making()));
+                electrode(o.judged().welding()));
         record Occurrence(String trouble, String cause) {}
         Map<Occurrence, Integer> found = new LinkedHashMap<>();
         for (CauseTrace t : tracing.traced(o)) {

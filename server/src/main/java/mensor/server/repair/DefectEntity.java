@@ -33,8 +33,8 @@ class DefectEntity {
     private UUID jointId;
     private String capacity;
     private int number;
-    private UUID lookId;
-    private UUID firstLookId;
+    private UUID inspectionId;
+    private UUID firstInspectionId;
     private int placeIndex;
     private String finding;
     private String criterion;
@@ -48,9 +48,9 @@ class DefectEntity {
     private String words;
     private Instant raisedAt;
     private UUID raisedBy;
-    private String told;
-    private Instant toldAt;
-    private UUID toldBy;
+    private String notified;
+    private Instant notifiedAt;
+    private UUID notifiedBy;
     private int cycle;
     private String state;
     private String disposition;
@@ -71,7 +71,7 @@ class DefectEntity {
 
     /** What one look says of a rejected place. */
     record Raised(
-            UUID look,
+            UUID inspection,
             int index,
             String finding,
             String criterion,
@@ -87,7 +87,7 @@ class DefectEntity {
         this.jointId = jointId;
         this.capacity = capacity;
         this.number = number;
-        this.firstLookId = raised.look();
+        this.firstInspectionId = raised.inspection();
         this.raisedAt = at;
         this.raisedBy = by;
         this.cycle = 1;
@@ -97,7 +97,7 @@ class DefectEntity {
 
     /** The same place as another look put it down. */
     final void seenIn(Raised raised) {
-        lookId = raised.look();
+        inspectionId = raised.inspection();
         placeIndex = raised.index();
         finding = raised.finding();
         criterion = raised.criterion();
@@ -137,10 +137,10 @@ class DefectEntity {
         changes++;
     }
 
-    void told(String whom, UUID by, Instant at) {
-        told = whom;
-        toldBy = by;
-        toldAt = at;
+    void notified(String whom, UUID by, Instant at) {
+        notified = whom;
+        notifiedBy = by;
+        notifiedAt = at;
         changes++;
     }
 
@@ -186,12 +186,12 @@ class DefectEntity {
     }
 
     /** The look that rejected it last. */
-    UUID lookId() {
-        return lookId;
+    UUID inspectionId() {
+        return inspectionId;
     }
 
-    UUID firstLookId() {
-        return firstLookId;
+    UUID firstInspectionId() {
+        return firstInspectionId;
     }
 
     /** Its place among the places of the look that rejected it last. */
@@ -240,16 +240,16 @@ class DefectEntity {
         return raisedBy;
     }
 
-    String told() {
-        return told;
+    String notified() {
+        return notified;
     }
 
-    Instant toldAt() {
-        return toldAt;
+    Instant notifiedAt() {
+        return notifiedAt;
     }
 
-    UUID toldBy() {
-        return toldBy;
+    UUID notifiedBy() {
+        return notifiedBy;
     }
 
     /** The repair that is planned: 1 is the first. */

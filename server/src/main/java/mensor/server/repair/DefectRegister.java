@@ -73,18 +73,18 @@ class DefectRegister {
 
     @EventListener
     @Transactional
-    public void signed(InspectionSigned look) {
-        raise(bench.openAsItStands(look.inspectionId()));
+    public void signed(InspectionSigned inspection) {
+        raise(bench.openAsItStands(inspection.inspectionId()));
     }
 
     private void raise(Bench.State o) {
-        InspectionEntity look = o.inspection();
+        InspectionEntity inspection = o.inspection();
         List<DefectEntity> before =
-                defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), look.capacity());
+                defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), inspection.capacity());
         if (o.judged().evaluation().verdict() != Verdict.REJECT) {
-            String why = look.cycle() > 0
-                    ? "accepted and signed at " + look.stage()
-                    : "revision " + look.revision() + " no longer rejects it";
+            String why = inspection.cycle() > 0
+                    ? "accepted and signed at " + inspection.stage()
+                    : "revision " + inspection.revision() + " no longer rejects it";
             before.stream().filter(d -> !d.isClosed()).forEach(d -> {
                 d.close(why, clock.instant());
                 holds.sync(d, o.judged());
@@ -99,12 +99,12 @@ class DefectRegister {
                     .findFirst();
             if (same.isPresent()) {
                 left.remove(same.get());
-                seenAgain(same.get(), r, look);
+                seenAgain(same.get(), r, inspection);
                 holds.sync(same.get(), o.judged());
             } else {
                 DefectEntity fresh = fresh(o, r);
                 before.stream()
-                        .filter(d -> look.cycle() > 0 && d.cycle() > 1 && isSame(d, r, o))
+                        .filter(d -> inspection.cycle() > 0 && d.cycle() > 1 && isSame(d, r, o))
                         .findFirst()
                         .ifPresent(d -> fresh.inCycle(d.cycle()));
                 defects.saveAndFlush(fresh);
@@ -113,9 +113,10 @@ class DefectRegister {
         }
         // after a repair the rest waits for an accept, but for what a revision of this very look takes back
         left.stream()
-                .filter(d -> !d.isClosed() && (look.cycle() == 0 || d.lookId().equals(look.amends())))
+                .filter(d -> !d.isClosed()
+                        && (inspection.cycle() == 0 || d.inspectionId().equals(inspection.amends())))
                 .forEach(d -> {
-                    d.close("revision " + look.revision() + " no longer rejects it", clock.instant());
+                    d.close("revision " + inspection.revision() + " no longer rejects it", clock.instant());
                     holds.sync(d, o.judged());
                 });
         defects.flush();
@@ -134,9 +135,10 @@ class DefectRegister {
     }
 
     /** A revision of the same look says the same again; a later look rejects what was repaired. */
-    private static void seenAgain(DefectEntity d, DefectEntity.Raised r, InspectionEntity look) {
-        boolean sameLook = look.amends() != null && look.amends().equals(d.lookId());
-        if (look.cycle() == 0 || sameLook && !d.isClosed()) {
+    private static void seenAgain(DefectEntity d, DefectEntity.Raised r, InspectionEntity inspection) {
+        boolean sameInspection =
+                inspection.amends() != null && inspection.amends().equals(d.inspectionId());
+        if (inspection.cycle() == 0 || sameInspection && !d.isClosed()) {
             d.seenIn(r);
         } else {
             d.rejectedAgain(r);
@@ -146,7 +148,7 @@ class DefectRegister {
     private static List<DefectEntity.Raised> raised(Bench.State o) {
         InspectionResult judged = o.judged();
         List<DefectEntity.Raised> raised = new ArrayList<>();
-        List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
+        List<DefectPlace> places = DefectPlace.of(judged.inspection(), judged.evaluation());
         for (int i = 0; i < places.size(); i++) {
             DefectPlace p = places.get(i);
             Finding f = judged.evaluation().finding(p.finding()).orElseThrow();
@@ -165,7 +167,7 @@ class DefectRegister {
                     entries,
                     p.span().map(s -> s.from().toString()).orElse(null),
                     p.span().map(s -> s.to().toString()).orElse(null),
-                    p.words(judged.look(), f)));
+                    p.words(judged.inspection(), f)));
         }
         return raised;
     }
@@ -175,7 +177,7 @@ class DefectRegister {
      * the cycles are counted per place.
      */
     private boolean isSame(DefectEntity d, DefectEntity.Raised r, Bench.State o) {
-        Joint joint = o.judged().look().joint();
+        Joint joint = o.judged().inspection().joint();
         Optional<Span> now = r.from() == null
                 ? Optional.empty()
                 : Optional.of(new Span(
@@ -204,12 +206,12 @@ class DefectRegister {
     /** Rejects that were signed before defects had numbers get them, with what was decided on their findings. */
     @EventListener(ApplicationReadyEvent.class)
     public void catchUp() {
-        for (UUID look : inspections.rejectedWithoutDefects()) {
+        for (UUID inspection : inspections.rejectedWithoutDefects()) {
             transactions.executeWithoutResult(t -> {
-                Bench.State o = bench.openAsItStands(look);
+                Bench.State o = bench.openAsItStands(inspection);
                 raise(o);
-                for (DefectEntity d : defects.findByLookIdOrderByPlaceIndex(look)) {
-                    decidedBefore(look, d);
+                for (DefectEntity d : defects.findByInspectionIdOrderByPlaceIndex(inspection)) {
+                    decidedBefore(inspection, d);
                     holds.sync(d, o.judged());
                 }
             });
@@ -217,9 +219,9 @@ class DefectRegister {
     }
 
     /** As it was kept when a finding was decided as a whole, with the Engineer's document where it was accepted as it is. */
-    private void decidedBefore(UUID look, DefectEntity d) {
+    private void decidedBefore(UUID inspection, DefectEntity d) {
         jdbc.sql("select * from disposition where inspection_id = ? and finding = ?")
-                .params(look, d.finding())
+                .params(inspection, d.finding())
                 .query((row, n) -> {
                     Instant at =
                             row.getObject("decided_at", OffsetDateTime.class).toInstant();

@@ -12,7 +12,7 @@ import org.springframework.data.repository.query.Param;
 interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
     List<DefectEntity> findByJointIdAndCapacityOrderByNumber(UUID jointId, String capacity);
 
-    List<DefectEntity> findByLookIdOrderByPlaceIndex(UUID lookId);
+    List<DefectEntity> findByInspectionIdOrderByPlaceIndex(UUID inspectionId);
 
     /** All that is not closed, of any job. */
     List<DefectEntity> findByStateNot(String closed);
@@ -26,9 +26,9 @@ interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
 
     /** For the lists: which look raised it, what was decided, where it stands, and whether something waits. */
     @Query(
-            "select d.lookId, d.disposition, d.state, (select count(h) from RepairHoldEntity h where h.defectId = d.id"
-                    + " and h.releasedAt is null and h.dropped = false) from DefectEntity d where :look is null or d.lookId = :look")
-    List<Object[]> standings(@Param("look") UUID look);
+            "select d.inspectionId, d.disposition, d.state, (select count(h) from RepairHoldEntity h where h.defectId = d.id"
+                    + " and h.releasedAt is null and h.dropped = false) from DefectEntity d where :inspection is null or d.inspectionId = :inspection")
+    List<Object[]> standings(@Param("inspection") UUID inspection);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     Optional<DefectEntity> findForChangeById(UUID id);

@@ -86,18 +86,19 @@ public class DefectViews {
     /** All defects of the weld as this look's side raised them, the open ones first. */
     @Transactional(readOnly = true)
     public DefectsView of(Bench.State o, Map<UUID, Length> depths) {
-        InspectionEntity look = o.inspection();
+        InspectionEntity inspection = o.inspection();
         List<DefectEntity> all =
-                defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), look.capacity());
+                defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), inspection.capacity());
         Plans plans = new Plans(o, depths);
         List<RejectedPlace> views = all.stream()
                 .sorted(Comparator.comparing(DefectEntity::isClosed).thenComparing(DefectEntity::count))
                 .map(d -> view(d, o.joint().unit(), plans.of(d)))
                 .toList();
-        List<DefectEntity> here =
-                all.stream().filter(d -> d.lookId().equals(look.id())).toList();
-        boolean began =
-                bench.ofJoint(look.jointId()).stream().anyMatch(i -> look.id().equals(i.follows()));
+        List<DefectEntity> here = all.stream()
+                .filter(d -> d.inspectionId().equals(inspection.id()))
+                .toList();
+        boolean began = bench.ofJoint(inspection.jointId()).stream()
+                .anyMatch(i -> inspection.id().equals(i.follows()));
         boolean repaired = here.stream().anyMatch(d -> d.state() == RepairState.READY);
         List<String> open = here.stream()
                 .filter(d -> !d.isClosed() && d.state() != RepairState.READY)
@@ -122,13 +123,13 @@ public class DefectViews {
         Plans(Bench.State o, Map<UUID, Length> depths) {
             this.o = o;
             InspectionResult judged = o.judged();
-            List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
+            List<DefectPlace> places = DefectPlace.of(judged.inspection(), judged.evaluation());
             Unit unit = o.joint().unit();
             Map<Integer, Length> found = new HashMap<>();
             Map<Integer, Span> ends = new HashMap<>();
             Map<Integer, Disposition> chosen = new HashMap<>();
             for (DefectEntity d :
-                    defects.findByLookIdOrderByPlaceIndex(o.inspection().id())) {
+                    defects.findByInspectionIdOrderByPlaceIndex(o.inspection().id())) {
                 d.disposition().ifPresent(x -> chosen.put(d.placeIndex(), x));
                 if (d.placeIndex() >= places.size()
                         || places.get(d.placeIndex()).indication().isEmpty()) {
@@ -146,7 +147,7 @@ public class DefectViews {
                 }
             }
             this.plans = RepairPlanner.plan(
-                    judged.look(),
+                    judged.inspection(),
                     judged.evaluation(),
                     judged.terms(),
                     terms(o.joint()).constants(),
@@ -158,7 +159,7 @@ public class DefectViews {
         }
 
         Optional<RepairPlan> of(DefectEntity d) {
-            return d.lookId().equals(o.inspection().id()) && d.placeIndex() < plans.size()
+            return d.inspectionId().equals(o.inspection().id()) && d.placeIndex() < plans.size()
                     ? Optional.of(plans.get(d.placeIndex()))
                     : Optional.empty();
         }
@@ -172,7 +173,8 @@ public class DefectViews {
     private Map<String, String> leastOf(Bench.State o) {
         InspectionResult judged = o.judged();
         return least.get(
-                o.inspection().id(), key -> RepairPlanner.least(judged.look(), judged.evaluation(), judged.terms()));
+                o.inspection().id(),
+                key -> RepairPlanner.least(judged.inspection(), judged.evaluation(), judged.terms()));
     }
 
     private ContractTerms terms(JointEntity joint) {
@@ -187,7 +189,7 @@ public class DefectViews {
         return new RejectedPlace(
                 d.id(),
                 d.number(),
-                d.lookId(),
+                d.inspectionId(),
                 plan.isPresent(),
                 d.finding(),
                 criterion.title(),
@@ -195,9 +197,9 @@ public class DefectViews {
                 d.place(unit).map(Span::shown).orElse(null),
                 d.raisedAt(),
                 people.nameOf(d.raisedBy()),
-                d.told(),
-                nameOf(d.toldBy()),
-                d.toldAt(),
+                d.notified(),
+                nameOf(d.notifiedBy()),
+                d.notifiedAt(),
                 d.cycle(),
                 jobs.terms(jobs.get(d.jobId())).cycles(),
                 d.state().id(),
@@ -397,7 +399,7 @@ public class DefectViews {
     @Transactional(readOnly = true)
     public DefectsView.TicketView ticket(Actor actor, UUID id) {
         DefectEntity d = defects.findById(id).orElseThrow(() -> Refusal.notFound("there is no such defect"));
-        Bench.State o = bench.open(actor, d.lookId());
+        Bench.State o = bench.open(actor, d.inspectionId());
         JointEntity joint = o.joint();
         Unit unit = joint.unit();
         InspectionResult judged = o.judged();
@@ -405,7 +407,7 @@ public class DefectViews {
         JointForm form = json.readValue(joint.document(), JointForm.class);
         return new DefectsView.TicketView(
                 joint.id(),
-                d.lookId(),
+                d.inspectionId(),
                 jobs.get(joint.jobId()).name(),
                 joint.lot(),
                 joint.mark(),
@@ -416,8 +418,8 @@ public class DefectViews {
                 joint.wps(),
                 form.datum() == null ? "datum end" : form.datum(),
                 joint.units(),
-                judged.look().joint().length().in(unit).shownWithUnit(),
-                StripDrawing.of(judged.look(), judged.evaluation()),
+                judged.inspection().joint().length().in(unit).shownWithUnit(),
+                StripDrawing.of(judged.inspection(), judged.evaluation()),
                 section(judged, place),
                 place.map(s -> StripDrawing.mm(s.from())).orElse(null),
                 place.map(s -> StripDrawing.mm(s.to())).orElse(null),
@@ -427,12 +429,12 @@ public class DefectViews {
 
     /** The section at the station nearest to the place, else the joint as drawn. */
     private static SectionDrawing section(InspectionResult judged, Optional<Span> place) {
-        SectionDrawing drawn = SectionDrawing.asDrawn(judged.look().joint());
+        SectionDrawing drawn = SectionDrawing.asDrawn(judged.inspection().joint());
         if (place.isEmpty()) {
             return drawn;
         }
         double at = StripDrawing.mm(place.get().from());
-        Unit unit = judged.look().units();
+        Unit unit = judged.inspection().units();
         return judged.sections().stream()
                 .min(Comparator.comparingDouble(s -> Math.abs(StripDrawing.mm(Length.parse(s.at(), unit)) - at)))
                 .orElse(drawn);
@@ -463,7 +465,7 @@ public class DefectViews {
                                 .thenComparing(DefectEntity::count))
                         .map(d -> new DefectsView.DefectRow(
                                 d.id(),
-                                d.lookId(),
+                                d.inspectionId(),
                                 d.number(),
                                 names.get(d.jobId()),
                                 d.jobId(),
@@ -484,7 +486,7 @@ public class DefectViews {
                             DefectEntity d = byId.get(h.defectId());
                             return new DefectsView.WaitingView(
                                     d.id(),
-                                    d.lookId(),
+                                    d.inspectionId(),
                                     d.number(),
                                     names.get(d.jobId()),
                                     joint.apply(d).mark(),

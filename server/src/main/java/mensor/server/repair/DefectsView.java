@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 public record DefectsView(
         List<RejectedPlace> defects,
         List<String> least,
-        boolean canLookAgain,
+        boolean canReinspect,
         @Nullable String again,
         List<String> cautions) {
 
@@ -33,7 +33,7 @@ public record DefectsView(
     public record RejectedPlace(
             UUID id,
             String number,
-            UUID look,
+            UUID inspection,
             boolean current,
             String finding,
             String title,
@@ -41,9 +41,9 @@ public record DefectsView(
             @Nullable String place,
             Instant raisedAt,
             String raisedBy,
-            @Nullable String told,
-            @Nullable String toldBy,
-            @Nullable Instant toldAt,
+            @Nullable String notified,
+            @Nullable String notifiedBy,
+            @Nullable Instant notifiedAt,
             int cycle,
             int cycles,
             String state,
@@ -143,7 +143,7 @@ public record DefectsView(
     /** What the repair lead holds in his hand. */
     public record TicketView(
             UUID joint,
-            UUID look,
+            UUID inspection,
             String job,
             String lot,
             String mark,
@@ -165,7 +165,7 @@ public record DefectsView(
     /** One thing that waits for the Engineer. */
     public record WaitingView(
             UUID defect,
-            UUID look,
+            UUID inspection,
             String number,
             String job,
             String mark,
@@ -178,7 +178,7 @@ public record DefectsView(
     /** One defect on the list of a shop's repairs. */
     public record DefectRow(
             UUID id,
-            UUID look,
+            UUID inspection,
             String number,
             String job,
             UUID jobId,

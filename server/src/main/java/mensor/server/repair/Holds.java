@@ -63,8 +63,8 @@ class Holds {
         ContractTerms terms = jobs.terms(jobs.get(d.jobId()));
         return new HoldKind.Facts(
                 indication(d, judged),
-                judged.look().welding().signs().contains(Sign.APPEARED_LATER),
-                judged.look().joint().grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN) != Steel.UNKNOWN,
+                judged.inspection().welding().signs().contains(Sign.APPEARED_LATER),
+                judged.inspection().joint().grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN) != Steel.UNKNOWN,
                 d.disposition(),
                 d.cutsApart(),
                 d.cycle(),
@@ -73,13 +73,14 @@ class Holds {
     }
 
     static Optional<Indication> indication(DefectEntity d, InspectionResult judged) {
-        List<DefectPlace> places = DefectPlace.of(judged.look(), judged.evaluation());
+        List<DefectPlace> places = DefectPlace.of(judged.inspection(), judged.evaluation());
         if (d.placeIndex() >= places.size()) {
             return Optional.empty();
         }
         DefectPlace place = places.get(d.placeIndex());
         return place.indication().isPresent()
-                ? Optional.of(judged.look().indications().get(place.indication().getAsInt()))
+                ? Optional.of(
+                        judged.inspection().indications().get(place.indication().getAsInt()))
                 : Optional.empty();
     }
 

@@ -53,7 +53,7 @@ class RepairController {
     }
 
     @AllOptional
-    record Notification(String told, Long version) {}
+    record Notification(String notified, Long version) {}
 
     @AllOptional
     record Why(String why, Long version) {}
@@ -62,7 +62,7 @@ class RepairController {
 
     /** @param depth how deep a defect's excavation goes, as {@code DEFECT:LENGTH}; any number of them, nothing is stored */
     @GetMapping("/inspections/{id}/defects")
-    DefectsView ofLook(
+    DefectsView ofInspection(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @RequestParam(required = false, defaultValue = "") List<String> depth) {
@@ -93,9 +93,9 @@ class RepairController {
     }
 
     /** The look after the repair of all that this one rejected. */
-    @PostMapping("/inspections/{id}/look-again")
-    InspectionStart lookAgain(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        return new InspectionStart(repairs.lookAgain(actor, id).id());
+    @PostMapping("/inspections/{id}/re-inspection")
+    InspectionStart reinspect(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return new InspectionStart(repairs.reinspect(actor, id).id());
     }
 
     @GetMapping("/repairs")
@@ -115,10 +115,10 @@ class RepairController {
         return ticket(actor, id);
     }
 
-    @PutMapping("/defects/{id}/told")
-    DefectsView.TicketView told(
-            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Notification told) {
-        repairs.told(actor, id, told.told(), told.version());
+    @PutMapping("/defects/{id}/notification")
+    DefectsView.TicketView notified(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Notification notified) {
+        repairs.notified(actor, id, notified.notified(), notified.version());
         return ticket(actor, id);
     }
 

@@ -88,8 +88,8 @@ public class Repairs {
 
     /** The defects of one finding of a look. */
     @Transactional(readOnly = true)
-    public List<UUID> of(UUID look, String finding) {
-        return defects.findByLookIdOrderByPlaceIndex(look).stream()
+    public List<UUID> of(UUID inspection, String finding) {
+        return defects.findByInspectionIdOrderByPlaceIndex(inspection).stream()
                 .filter(d -> d.finding().equals(finding))
                 .map(DefectEntity::id)
                 .toList();
@@ -113,7 +113,7 @@ public class Repairs {
 
     @Transactional
     public void decide(Actor actor, UUID id, Decision given) {
-        if (!actor.role().disposes()) {
+        if (!actor.role().decidesDisposition()) {
             throw Refusal.forbidden(
                     "the disposition is for the repair lead or the welding engineer, not the " + words(actor));
         }
@@ -149,19 +149,19 @@ public class Repairs {
                 Boolean.TRUE.equals(given.cutsApart()),
                 actor.id(),
                 clock.instant());
-        holds.sync(d, bench.openAsItStands(d.lookId()).judged());
+        holds.sync(d, bench.openAsItStands(d.inspectionId()).judged());
         closeIfReleased(d);
         defects.saveAndFlush(d);
     }
 
     /** Who on the contractor's side was told of it. */
     @Transactional
-    public void told(Actor actor, UUID id, String whom, Long version) {
+    public void notified(Actor actor, UUID id, String whom, Long version) {
         DefectEntity d = forChange(id, version);
         if (whom == null || whom.isBlank() || whom.length() > 200) {
-            throw Refusal.invalid("told", "who was told, up to 200 letters");
+            throw Refusal.invalid("notified", "who was told, up to 200 letters");
         }
-        d.told(whom.strip(), actor.id(), clock.instant());
+        d.notified(whom.strip(), actor.id(), clock.instant());
         defects.saveAndFlush(d);
     }
 
@@ -169,8 +169,8 @@ public class Repairs {
     @Transactional
     public void step(Actor actor, UUID id, String to, StepForm form) {
         boolean cavity =
-                to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().looks();
-        if (!actor.role().disposes() && !cavity) {
+                to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().inspections();
+        if (!actor.role().decidesDisposition() && !cavity) {
             throw Refusal.forbidden(
                     "the repair lead or the welding engineer records the repair; a cavity may be accepted by an inspector too");
         }
@@ -194,7 +194,7 @@ public class Repairs {
             throw Refusal.conflict(
                     "on hold: " + stopping.stream().map(h -> h.kind().words()).collect(Collectors.joining("; ")));
         }
-        checkNoLookBegan(d);
+        checkNoInspectionBegan(d);
         JointEntity joint = joints.findById(d.jointId()).orElseThrow();
         RepairWork.Step step = Steps.read(form, joint.unit());
         RepairWork.Place place = place(d, joint);
@@ -235,19 +235,19 @@ public class Repairs {
     }
 
     private RepairWork.Place place(DefectEntity d, JointEntity joint) {
-        var judged = bench.openAsItStands(d.lookId()).judged();
+        var judged = bench.openAsItStands(d.inspectionId()).judged();
         Optional<Indication> indication = Holds.indication(d, judged);
         return new RepairWork.Place(
-                judged.look().joint(),
+                judged.inspection().joint(),
                 indication,
                 d.place(joint.unit()),
                 d.disposition().orElseThrow(),
                 steps.at(d, d.cycle(), RepairState.EXTENT_KNOWN).flatMap(f -> Steps.span(f, joint.unit())));
     }
 
-    private void checkNoLookBegan(DefectEntity d) {
-        boolean began =
-                bench.ofJoint(d.jointId()).stream().anyMatch(i -> d.lookId().equals(i.follows()));
+    private void checkNoInspectionBegan(DefectEntity d) {
+        boolean began = bench.ofJoint(d.jointId()).stream()
+                .anyMatch(i -> d.inspectionId().equals(i.follows()));
         if (began) {
             throw Refusal.conflict("the weld is being re-inspected; what was done to it stands");
         }
@@ -256,7 +256,7 @@ public class Repairs {
     /** Takes the last step back, with the reason; it stays readable. */
     @Transactional
     public void back(Actor actor, UUID id, String why, Long version) {
-        if (!actor.role().disposes()) {
+        if (!actor.role().decidesDisposition()) {
             throw Refusal.forbidden("the repair lead or the welding engineer records the repair");
         }
         if (why == null || why.isBlank() || why.length() > 300) {
@@ -267,7 +267,7 @@ public class Repairs {
         if (standing.isEmpty() || d.isClosed()) {
             throw Refusal.conflict("nothing is recorded that could be taken back");
         }
-        checkNoLookBegan(d);
+        checkNoInspectionBegan(d);
         standing.get(standing.size() - 1).withdraw(actor.name() + ": " + why.strip());
         d.reach(
                 standing.size() == 1
@@ -279,7 +279,7 @@ public class Repairs {
     /** A picture of the repair, under the browser's id. */
     @Transactional
     public void photo(Actor actor, UUID id, UUID photoId, byte[] sent) {
-        if (!actor.role().disposes() && !actor.role().looks()) {
+        if (!actor.role().decidesDisposition() && !actor.role().inspections()) {
             throw Refusal.forbidden(
                     "pictures of a repair are added by the repair lead, the welding engineer or an inspector");
         }
@@ -403,12 +403,12 @@ public class Repairs {
 
     /** Begins the look after the repair, once every rejected place is repaired or accepted as it is. */
     @Transactional
-    public InspectionEntity lookAgain(Actor actor, UUID lookId) {
-        if (!actor.role().looks()) {
+    public InspectionEntity reinspect(Actor actor, UUID inspectionId) {
+        if (!actor.role().inspections()) {
             throw Refusal.forbidden("only an inspector re-inspects");
         }
-        Bench.State o = bench.open(actor, lookId);
-        List<DefectEntity> of = defects.findByLookIdOrderByPlaceIndex(lookId);
+        Bench.State o = bench.open(actor, inspectionId);
+        List<DefectEntity> of = defects.findByInspectionIdOrderByPlaceIndex(inspectionId);
         if (!o.inspection().isSigned() || of.isEmpty()) {
             throw Refusal.conflict("no signed reject is repaired here");
         }
@@ -422,7 +422,7 @@ public class Repairs {
         if (of.stream().allMatch(DefectEntity::isClosed)) {
             throw Refusal.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
         }
-        return bench.beginAgain(actor, lookId, since(of, o.joint().unit()));
+        return bench.beginAgain(actor, inspectionId, since(of, o.joint().unit()));
     }
 
     private RepairSummary since(List<DefectEntity> of, Unit unit) {
@@ -454,6 +454,7 @@ public class Repairs {
     public void termsChanged(TermsChange changed) {
         defects.findByJobIdOrderByNumber(changed.jobId()).stream()
                 .filter(d -> !d.isClosed())
-                .forEach(d -> holds.sync(d, bench.openAsItStands(d.lookId()).judged()));
+                .forEach(d ->
+                        holds.sync(d, bench.openAsItStands(d.inspectionId()).judged()));
     }
 }

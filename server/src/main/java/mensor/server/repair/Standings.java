@@ -27,8 +27,8 @@ class Standings implements RepairStanding {
 
     @Override
     @Transactional(readOnly = true)
-    public Standing of(UUID look) {
-        return count(defects.standings(look)).getOrDefault(look, Standing.NONE);
+    public Standing of(UUID inspection) {
+        return count(defects.standings(inspection)).getOrDefault(inspection, Standing.NONE);
     }
 
     private static Map<UUID, Standing> count(List<Object[]> rows) {

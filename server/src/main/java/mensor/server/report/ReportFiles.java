@@ -49,7 +49,7 @@ final class ReportFiles {
         "disposition",
         "cycle",
         "state",
-        "told",
+        "notified",
         "done",
         "documents"
     };
@@ -67,7 +67,7 @@ final class ReportFiles {
         try (CSVPrinter csv = new CSVPrinter(
                 out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
             for (WeldReport w : welds) {
-                for (WeldReport.SignedInspection l : w.looks()) {
+                for (WeldReport.SignedInspection l : w.inspections()) {
                     for (FindingView f : l.bench().evaluation().findings()) {
                         row(csv, finding(w, l, f));
                     }
@@ -159,7 +159,7 @@ final class ReportFiles {
             d.dispositionTitle(),
             d.cycle(),
             d.stateTitle(),
-            d.told(),
+            d.notified(),
             String.join(" | ", d.steps().stream().map(WeldPage::step).toList()),
             String.join(" | ", d.holds().stream().map(WeldPage::hold).toList())
         };
@@ -185,7 +185,7 @@ final class ReportFiles {
             String datum,
             String units,
             String stands,
-            List<InspectionRow> looks,
+            List<InspectionRow> inspections,
             List<RejectedPlace> defects) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -229,11 +229,11 @@ final class ReportFiles {
                 w.datum(),
                 w.units(),
                 w.next(),
-                w.looks().stream().map(ReportFiles::look).toList(),
+                w.inspections().stream().map(ReportFiles::inspection).toList(),
                 w.defects());
     }
 
-    private static InspectionRow look(WeldReport.SignedInspection l) {
+    private static InspectionRow inspection(WeldReport.SignedInspection l) {
         BenchView b = l.bench();
         return new InspectionRow(
                 b.stage(),

@@ -66,12 +66,12 @@ final class WeldPage {
                         w.lot(),
                         after("drawing ", joined(" rev ", w.drawing(), w.drawingRev())),
                         "places from the " + w.datum() + ", " + w.units()));
-        if (w.looks().isEmpty()) {
+        if (w.inspections().isEmpty()) {
             h.add("p", "Nothing is signed of this weld; what is open is not reported.");
             return h.toString();
         }
         h.open("p").text("Stands: ").add("b", w.next()).close("p");
-        w.looks().forEach(l -> look(h, l));
+        w.inspections().forEach(l -> inspection(h, l));
         if (!w.defects().isEmpty()) {
             h.add("h2", "What was rejected, and what became of it");
             w.defects().forEach(d -> defect(h, d));
@@ -85,7 +85,7 @@ final class WeldPage {
         return h.toString();
     }
 
-    private static void look(Html h, WeldReport.SignedInspection l) {
+    private static void inspection(Html h, WeldReport.SignedInspection l) {
         BenchView b = l.bench();
         String stage = b.stage().equals("final") ? "Final inspection" : "Re-inspection after " + b.stage();
         h.add("h2", stage + ", " + b.capacity() + ", revision " + b.revision());
@@ -98,7 +98,7 @@ final class WeldPage {
             h.add(
                     "p",
                     "Repaired " + b.again().repaired() + "; inspected "
-                            + b.again().lookAt() + "; answers "
+                            + b.again().inspectAlong() + "; answers "
                             + String.join(", ", b.again().defects())
                             + ". Outside the repair the earlier inspection stands.");
         }
@@ -196,7 +196,9 @@ final class WeldPage {
                 joined(
                         ". ",
                         "Rejected " + time(d.raisedAt()) + " by " + d.raisedBy(),
-                        d.told() == null ? "nobody noted who was told" : "told " + d.told() + ", " + time(d.toldAt()),
+                        d.notified() == null
+                                ? "nobody noted who was told"
+                                : "told " + d.notified() + ", " + time(d.notifiedAt()),
                         d.disposition() == null
                                 ? "not decided yet"
                                 : "decided by " + d.decidedBy() + ": " + joined(", ", d.dispositionTitle(), d.note()),

@@ -26,7 +26,7 @@ record WeldReport(
         String datum,
         String units,
         String next,
-        List<SignedInspection> looks,
+        List<SignedInspection> inspections,
         List<RejectedPlace> defects) {
 
     /** The weld by its mark, number and side. */
@@ -36,7 +36,9 @@ record WeldReport(
 
     /** The verdict that stands: of the last signed look of each side, the fabricator's first. */
     String verdict() {
-        return looks.isEmpty() ? "not signed" : looks.get(looks.size() - 1).verdict();
+        return inspections.isEmpty()
+                ? "not signed"
+                : inspections.get(inspections.size() - 1).verdict();
     }
 
     /**

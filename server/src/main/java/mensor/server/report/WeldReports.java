@@ -65,13 +65,13 @@ class WeldReports {
         if (signed.isEmpty() && actor.role().seesSignedOnly()) {
             throw Refusal.forbidden("a viewer sees signed records only; nothing of this weld is signed yet");
         }
-        List<WeldReport.SignedInspection> looks = new ArrayList<>();
+        List<WeldReport.SignedInspection> inspections = new ArrayList<>();
         List<RejectedPlace> rejected = new ArrayList<>();
         String next = "Nothing is signed yet";
         for (InspectionEntity i : signed) {
             Bench.State o = bench.open(actor, i.id());
             BenchView view = views.of(o);
-            looks.add(look(view));
+            inspections.add(inspection(view));
             boolean last = signed.stream().noneMatch(x -> x.capacity().equals(i.capacity()) && x.isAfter(i));
             if (last) {
                 next = view.next();
@@ -94,11 +94,11 @@ class WeldReports {
                 form.datum() == null ? "datum end" : form.datum(),
                 joint.units(),
                 next,
-                looks,
+                inspections,
                 rejected);
     }
 
-    private WeldReport.SignedInspection look(BenchView view) {
+    private WeldReport.SignedInspection inspection(BenchView view) {
         SignatureView s = signatures.of(view.id()).orElseThrow();
         Optional<Signatures.ChainPlace> placed = signatures.placed(view.id());
         JsonNode signature = json.readTree(

@@ -29,7 +29,7 @@ class Security {
         "/api/jobs",
         "/api/jobs/*",
         "/api/jobs/*/chain/**",
-        "/api/books/**",
+        "/api/criteria/**",
         "/api/entry-line",
         "/api/kinds"
     };

@@ -26,10 +26,10 @@ import org.springframework.web.bind.annotation.RestController;
 /** The pass plan of a joint as fitted up, held against the passes that were recorded. */
 @RestController
 class PlanController {
-    private final WeldingRecords making;
+    private final WeldingRecords welding;
 
-    PlanController(WeldingRecords making) {
-        this.making = making;
+    PlanController(WeldingRecords welding) {
+        this.welding = welding;
     }
 
     /** Constants that are set otherwise, by name, as typed: lengths in the drawing's units where none is said. */
@@ -46,11 +46,11 @@ class PlanController {
             String rodsFrom,
             PlanDocument plan,
             List<PlanConstant> constants,
-            List<PlanComparison.Difference> comparison) {}
+            List<PlanComparison.ComparisonRow> comparison) {}
 
     @PostMapping("/api/joints/{id}/plan")
     PlanView plan(@PathVariable UUID id, @RequestBody PlanSettings settings) {
-        WeldingRecords.State o = making.open(id);
+        WeldingRecords.State o = welding.open(id);
         List<LoggedPass> passes = o.loggedPasses();
         boolean byProcedure = o.procedure().isPresent();
         List<PlanRod> rods = byProcedure

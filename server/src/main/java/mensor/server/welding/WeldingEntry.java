@@ -12,7 +12,7 @@ import org.hibernate.envers.Audited;
 /** One thing recorded before the last look: at fit-up, of a pass, while the passes went in, or of the rods. */
 @Entity
 @Audited
-@Table(name = "making_entry")
+@Table(name = "welding_entry")
 public class WeldingEntry extends StoredEntry {
     /** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods. */
     public enum Kind {

@@ -43,13 +43,13 @@ public class WeldingViews {
      */
     public record InspectionState(boolean signed, @Nullable UUID latest) {}
 
-    public WeldingView of(WeldingRecords.State o, InspectionState looks) {
+    public WeldingView of(WeldingRecords.State o, InspectionState inspections) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         JointEntity j = o.joint();
         return new WeldingView(
                 j.id(),
-                looks.latest(),
+                inspections.latest(),
                 j.version(),
                 j.mark(),
                 j.weldNo(),
@@ -93,7 +93,7 @@ public class WeldingViews {
                         o.loggedPasses(),
                         Stagger.stacked(o.loggedPasses(), o.asFitted().ruler(), o.apart()),
                         o.answers().stream().map(WeldingRecords.Read::what).toList()),
-                looks.signed());
+                inspections.signed());
     }
 
     private WeldingView.MadeEntry entry(WeldingEntry e, Map<UUID, String> names) {

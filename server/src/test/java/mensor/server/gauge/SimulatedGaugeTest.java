@@ -12,9 +12,9 @@ import org.junit.jupiter.api.Test;
 class SimulatedGaugeTest {
     private final SimulatedGauge gauge = new SimulatedGauge("FB-9", 7.9375, true);
 
-    private List<GaugeReading> squeezes(int many) {
+    private List<GaugeReading> readings(int many) {
         return LongStream.range(0, many)
-                .mapToObj(n -> gauge.squeeze("legA", 152.4, n))
+                .mapToObj(n -> gauge.read("legA", 152.4, n))
                 .toList();
     }
 
@@ -24,20 +24,20 @@ class SimulatedGaugeTest {
 
     @Test
     void theSameWeldIsMeasuredEachTime() {
-        assertThat(gauge.squeeze("legA", 152.4, 7))
-                .isEqualTo(new SimulatedGauge("FB-9", 7.9375, true).squeeze("legA", 152.4, 7));
-        assertThat(squeezes(50))
+        assertThat(gauge.read("legA", 152.4, 7))
+                .isEqualTo(new SimulatedGauge("FB-9", 7.9375, true).read("legA", 152.4, 7));
+        assertThat(readings(50))
                 .extracting(GaugeReading::truth)
-                .containsOnly(squeezes(1).get(0).truth());
-        assertThat(gauge.squeeze("legA", 300, 7).truth())
-                .isNotEqualTo(gauge.squeeze("legA", 152.4, 7).truth());
+                .containsOnly(readings(1).get(0).truth());
+        assertThat(gauge.read("legA", 300, 7).truth())
+                .isNotEqualTo(gauge.read("legA", 152.4, 7).truth());
     }
 
     /** The spread of 3,000 squeezes is within a tenth of the stated one: its own standard error is 1.3 %. */
     @Test
     void wellSeatedItScattersAsSaid() {
         List<GaugeReading> good =
-                squeezes(3000).stream().filter(s -> !s.misSeated()).toList();
+                readings(3000).stream().filter(s -> !s.misSeated()).toList();
         double sum = 0;
         for (GaugeReading s : good) {
             sum += Math.pow((value(s.text()) - value(s.truth())) * 25.4, 2);
@@ -48,15 +48,15 @@ class SimulatedGaugeTest {
     @Test
     void oneInTwelveIsBadlySeatedAndReadsHigh() {
         List<GaugeReading> bad =
-                squeezes(3000).stream().filter(GaugeReading::misSeated).toList();
+                readings(3000).stream().filter(GaugeReading::misSeated).toList();
         assertThat(bad).hasSizeBetween(200, 300);
         assertThat(bad).allMatch(s -> value(s.text()) - value(s.truth()) > 0.012);
     }
 
     @Test
     void itShowsTheUnitsFinestDigits() {
-        assertThat(gauge.squeeze("legA", 10, 1).text()).matches("0\\.\\d{3}");
-        assertThat(new SimulatedGauge("FB-9", 8, false).squeeze("legA", 10, 1).text())
+        assertThat(gauge.read("legA", 10, 1).text()).matches("0\\.\\d{3}");
+        assertThat(new SimulatedGauge("FB-9", 8, false).read("legA", 10, 1).text())
                 .matches("\\d\\.\\d{2}");
         assertThat(SimulatedGauge.reads("toeAngleA")).isFalse();
     }

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
-class MakingTest {
+class WeldingRecordTest {
     private final TestBrowser ines = RunningMensor.as("ines");
 
     private static String verdict(JsonNode bench, String criterion) {
@@ -32,27 +32,30 @@ class MakingTest {
     }
 
     @Test
-    void aGapRaisesTheLegAndTheFinalLookAsksForIt() {
-        String look = ines.look("M1");
-        String joint = ines.jointOf(look);
+    void aGapRaisesTheLegAndTheFinalInspectionAsksForIt() {
+        String inspection = ines.inspection("M1");
+        String joint = ines.jointOf(inspection);
         ines.made(joint, "FIT_UP", "'from':'10','to':'14','opening':'1/8'").expect(200);
         fittedWell(joint);
-        JsonNode fitUp =
-                ines.get("/api/joints/" + joint + "/making").expect(200).json().get("fitUp");
+        JsonNode fitUp = ines.get("/api/joints/" + joint + "/welding-record")
+                .expect(200)
+                .json()
+                .get("fitUp");
         assertThat(fitUp.get("verdict").asString()).isEqualTo("accept");
         assertThat(fitUp.get("raised").get(0).asString()).isEqualTo("5/16 + gap 1/8 = leg 7/16 in along 10–14");
-        ines.sound(look);
-        assertThat(verdict(ines.get(look).json(), "size"))
+        ines.sound(inspection);
+        assertThat(verdict(ines.get(inspection).json(), "size"))
                 .as("a 5/16 blade along the gap is not enough")
                 .isNotEqualTo("accept");
-        ines.add(look, "READING", "'from':'10','to':'14','atLeast':'7/16'").expect(200);
-        assertThat(verdict(ines.get(look).json(), "size")).isEqualTo("accept");
-        assertThat(ines.get(look).json().get("strip").get("gaps")).hasSize(1);
+        ines.add(inspection, "READING", "'from':'10','to':'14','atLeast':'7/16'")
+                .expect(200);
+        assertThat(verdict(ines.get(inspection).json(), "size")).isEqualTo("accept");
+        assertThat(ines.get(inspection).json().get("strip").get("gaps")).hasSize(1);
     }
 
     @Test
     void aGapBeyondTheLimitStopsTheJointUntilItIsTakenOff() {
-        String joint = ines.jointOf(ines.look("M2"));
+        String joint = ines.jointOf(ines.inspection("M2"));
         UUID id = UUID.randomUUID();
         String path = "/api/joints/" + joint + "/making/entries/" + id;
         JsonNode made = ines.put(path, "{'kind':'FIT_UP','content':{'at':'12','opening':'1/4'}}")
@@ -73,24 +76,24 @@ class MakingTest {
     }
 
     @Test
-    void aSignedLookKeepsItsFitUpButItsPassesMayGrow() {
-        String look = ines.look("M3");
-        ines.sound(look);
-        ines.sign(look, "accept").expect(200);
-        String joint = ines.jointOf(look);
+    void aSignedInspectionKeepsItsFitUpButItsPassesMayGrow() {
+        String inspection = ines.inspection("M3");
+        ines.sound(inspection);
+        ines.sign(inspection, "accept").expect(200);
+        String joint = ines.jointOf(inspection);
         assertThat(ines.made(joint, "FIT_UP", "'at':'12','opening':'1/8'")
                         .expect(409)
                         .detail())
                 .contains("signed");
         ines.made(joint, "PASS", "'kind':'root','electrode':'E7018','amps':120").expect(200);
-        assertThat(ines.get(look).json().get("evaluation").get("verdict").asString())
+        assertThat(ines.get(inspection).json().get("evaluation").get("verdict").asString())
                 .isEqualTo("accept");
     }
 
     @Test
     void stackedStartsAndRemarksAreQuietMarksAtTheBench() {
-        String look = ines.look("M4");
-        String joint = ines.jointOf(look);
+        String inspection = ines.inspection("M4");
+        String joint = ines.jointOf(inspection);
         ines.made(joint, "PASS", "'kind':'root','starts':['0','8'],'stops':['8','24']")
                 .expect(200);
         ines.made(joint, "PASS", "'kind':'cap','starts':['0','8 1/2'],'stops':['8 1/2','24']")
@@ -103,7 +106,7 @@ class MakingTest {
                         .filter(i -> i.get("verdict").asString().equals("reject"))
                         .map(i -> i.get("id").asString()))
                 .containsExactly("slag-lines", "stagger");
-        assertThat(ines.get(look)
+        assertThat(ines.get(inspection)
                         .json()
                         .get("quiet")
                         .valueStream()
@@ -113,7 +116,7 @@ class MakingTest {
 
     @Test
     void anAnswerGivenAnewTakesThePlaceOfTheOldOne() {
-        String joint = ines.jointOf(ines.look("M5"));
+        String joint = ines.jointOf(ines.inspection("M5"));
         ines.made(joint, "FIT_UP_ANSWER", "'question':'tacks','asWanted':false").expect(200);
         JsonNode made = ines.made(joint, "FIT_UP_ANSWER", "'question':'tacks','asWanted':true")
                 .expect(200)
@@ -127,7 +130,7 @@ class MakingTest {
 
     @Test
     void whatCannotBeIsRefusedAtItsFieldAndNothingIsStored() {
-        String joint = ines.jointOf(ines.look("M6"));
+        String joint = ines.jointOf(ines.inspection("M6"));
         assertThat(ines.made(joint, "FIT_UP", "'at':'30','opening':'1/8'")
                         .expect(422)
                         .json()
@@ -139,7 +142,7 @@ class MakingTest {
         ines.made(joint, "FIT_UP_ANSWER", "'question':'colour','asWanted':true").expect(422);
         ines.made(joint, "RODS", "'electrode':'E7018','outings':[{'out':'yesterday'}]")
                 .expect(422);
-        assertThat(ines.get("/api/joints/" + joint + "/making").json().get("entries"))
+        assertThat(ines.get("/api/joints/" + joint + "/welding-record").json().get("entries"))
                 .isEmpty();
         RunningMensor.as("vera")
                 .put("/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(), "{'kind':'PASS','content':{}}")
@@ -148,7 +151,7 @@ class MakingTest {
 
     @Test
     void twoPeopleAtOnePassAreToldApart() {
-        String joint = ines.jointOf(ines.look("M7"));
+        String joint = ines.jointOf(ines.inspection("M7"));
         String path = "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID();
         ines.put(path, "{'kind':'PASS','content':{'amps':120}}").expect(200);
         ines.put(path, "{'kind':'PASS','content':{'amps':120}}").expect(200);
@@ -165,20 +168,20 @@ class MakingTest {
         String body =
                 TestBrowser.newJoint("M8").replace("'weld':'fillet'", "'weld':'fillet','grade':'A514','delayed':true");
         JsonNode created = ines.post("/api/joints", body).expect(200).json();
-        String look = "/api/inspections/" + created.get("inspectionId").asString();
+        String inspection = "/api/inspections/" + created.get("inspectionId").asString();
         String welded = "/api/joints/" + created.get("jointId").asString() + "/making/welded";
-        ines.put(look + "/conditions", TestBrowser.READY).expect(200);
-        assertThat(verdict(ines.get(look).json(), "readiness")).isEqualTo("incomplete");
+        ines.put(inspection + "/conditions", TestBrowser.READY).expect(200);
+        assertThat(verdict(ines.get(inspection).json(), "readiness")).isEqualTo("incomplete");
         Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
         ines.put(welded, "{'at':'" + now.minus(47, ChronoUnit.HOURS) + "'}").expect(200);
-        assertThat(verdict(ines.get(look).json(), "readiness")).isEqualTo("incomplete");
-        assertThat(ines.get(look)
+        assertThat(verdict(ines.get(inspection).json(), "readiness")).isEqualTo("incomplete");
+        assertThat(ines.get(inspection)
                         .json()
                         .get("conditions")
                         .get("hoursSinceWelding")
                         .asDouble())
                 .isEqualTo(47);
-        assertThat(ines.get(look).json().get("next").asString()).matches("Wait (60|61) min more after welding");
+        assertThat(ines.get(inspection).json().get("next").asString()).matches("Wait (60|61) min more after welding");
         assertThat(ines.get("/api/joints?find=M8&group=all")
                         .json()
                         .get("rows")
@@ -187,7 +190,7 @@ class MakingTest {
                         .asString())
                 .startsWith("Wait 6");
         ines.put(welded, "{'at':'" + now.minus(49, ChronoUnit.HOURS) + "'}").expect(200);
-        assertThat(verdict(ines.get(look).json(), "readiness")).isEqualTo("accept");
+        assertThat(verdict(ines.get(inspection).json(), "readiness")).isEqualTo("accept");
         ines.put(welded, "{'at':'" + now.plus(2, ChronoUnit.HOURS) + "'}").expect(422);
     }
 
@@ -197,14 +200,14 @@ class MakingTest {
         String body =
                 TestBrowser.newJoint("M8W").replace("'weld':'fillet'", "'weld':'fillet','grade':'A514','delayed':true");
         JsonNode created = ines.post("/api/joints", body).expect(200).json();
-        String look = "/api/inspections/" + created.get("inspectionId").asString();
+        String inspection = "/api/inspections/" + created.get("inspectionId").asString();
         Instant nearly = Instant.now()
                 .truncatedTo(ChronoUnit.SECONDS)
                 .minus(48, ChronoUnit.HOURS)
                 .plusSeconds(8);
         ines.put("/api/joints/" + created.get("jointId").asString() + "/making/welded", "{'at':'" + nearly + "'}")
                 .expect(200);
-        ines.sound(look);
+        ines.sound(inspection);
         assertThat(next("M8W")).startsWith("Wait");
         for (int i = 0; i < 60 && !next("M8W").startsWith("Sign"); i++) {
             Thread.sleep(1_000);
@@ -223,9 +226,9 @@ class MakingTest {
 
     @Test
     void rodsOutTooLongSpeakForTheConsumable() {
-        String look = ines.look("M9");
-        String joint = ines.jointOf(look);
-        ines.add(look, "INDICATION", "'kind':'porosity','from':'8','to':'8 3/4','diameter':'3/32','count':5")
+        String inspection = ines.inspection("M9");
+        String joint = ines.jointOf(inspection);
+        ines.add(inspection, "INDICATION", "'kind':'porosity','from':'8','to':'8 3/4','diameter':'3/32','count':5")
                 .expect(200);
         ines.made(joint, "PASS", "'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'polarity':'DCEP'")
                 .expect(200);
@@ -240,12 +243,12 @@ class MakingTest {
         assertThat(made.get("rods").get(0).get("shown").asString())
                 .startsWith("7 h")
                 .endsWith("of 4 h");
-        assertThat(ines.get(look + "/causes").json().toString()).contains("the rods were out 7 h");
+        assertThat(ines.get(inspection + "/causes").json().toString()).contains("the rods were out 7 h");
     }
 
     @Test
     void aPlanOfTheJointAsFittedUp() {
-        String joint = ines.jointOf(ines.look("M10"));
+        String joint = ines.jointOf(ines.inspection("M10"));
         ines.made(joint, "FIT_UP", "'from':'10','to':'14','opening':'1/8'").expect(200);
         JsonNode plan =
                 ines.post("/api/joints/" + joint + "/plan", "{}").expect(200).json();

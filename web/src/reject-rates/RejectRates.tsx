@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
-import { api, saidBy, type OneRate, type RateRow } from "../lib/api";
+import { api, saidBy, type RejectRate, type RejectRateRow } from "../lib/api";
 import { TopBar } from "../lib/TopBar";
 
 const kinds = [["welder", "Welders"], ["procedure", "Procedures"], ["position", "Positions"], ["electrode", "Rods"]] as const;
@@ -13,7 +13,7 @@ const nameOf = (by: string, r: { key?: string; name?: string }) => (r.key === un
 export default function Rates() {
   const [search, setSearch] = useSearchParams();
   const by = search.get("by") ?? "welder";
-  const rates = useQuery({ queryKey: ["rates", by], queryFn: () => api.rates(by), placeholderData: keepPreviousData });
+  const rates = useQuery({ queryKey: ["rates", by], queryFn: () => api.rejectRates(by), placeholderData: keepPreviousData });
   const rows = rates.data?.by === by ? rates.data.rows : [];
   const key = search.has("key") ? (search.get("key") ?? "") : (rows[0]?.key ?? (rows.length > 0 ? "" : undefined));
   const most = Math.max(0.1, ...rows.map((r) => Math.min(r.high, 3 * Math.max(r.per100, 0.5))));
@@ -22,7 +22,7 @@ export default function Rates() {
     <div className="app">
       <TopBar rooms />
       <main className="rates">
-        <section className="card panel" aria-label="Rates">
+        <section className="card panel" aria-label="RejectRates">
           <header>
             <h2>Rejected places per 100 in</h2>
             <span className="row">
@@ -62,7 +62,7 @@ function Spread({ row, most }: { row: { per100: number; low: number; high: numbe
 }
 
 function One({ by, at }: { by: string; at: string }) {
-  const one = useQuery({ queryKey: ["rate", by, at], queryFn: () => api.rate(by, at), placeholderData: keepPreviousData });
+  const one = useQuery({ queryKey: ["rate", by, at], queryFn: () => api.rejectRate(by, at), placeholderData: keepPreviousData });
   const o = one.data;
   return (
     <section className="card panel" aria-label="One of them">
@@ -75,8 +75,8 @@ function One({ by, at }: { by: string; at: string }) {
   );
 }
 
-function Opened({ o }: { o: OneRate }) {
-  const row: RateRow = o.row;
+function Opened({ o }: { o: RejectRate }) {
+  const row: RejectRateRow = o.row;
   return (
     <>
       <p className="bigline"><b>{rate(row.per100)}</b> rejected places per 100 in: {row.places} in {inches(row.lengthMm)} in of {row.welds} {row.welds === 1 ? "weld" : "welds"}. With so many, the true rate may lie anywhere from {rate(row.low)} to {rate(row.high)}.</p>
@@ -106,7 +106,7 @@ function Opened({ o }: { o: OneRate }) {
   );
 }
 
-function Shares({ rows, none }: { rows: OneRate["kinds"]; none: string }) {
+function Shares({ rows, none }: { rows: RejectRate["kinds"]; none: string }) {
   if (rows.length === 0) return <p className="quiet small">{none}</p>;
   return (
     <>

@@ -20,7 +20,7 @@ import mensor.weld.Toe;
  * What to look at next, in the order a person walks: from the datum to the end along toe A with the gauge in the hand,
  * then along toe B, then what is looked for along the whole weld. It proposes; nothing is judged by it.
  */
-public final class WalkGuide {
+public final class InspectionGuide {
     private static final Set<Criterion> ALONG_THE_TOES = Set.of(Criterion.UNDERCUT, Criterion.OVERLAP);
 
     private static final List<Criterion> ORDER = List.of(
@@ -44,7 +44,7 @@ public final class WalkGuide {
         STATION,
         REPEAT,
         MEASURE,
-        LOOK
+        INSPECT
     }
 
     /**
@@ -63,19 +63,19 @@ public final class WalkGuide {
             Optional<Integer> indication,
             Optional<Integer> reading) {}
 
-    private final Inspection look;
+    private final Inspection inspection;
     private final Evaluation evaluation;
     private final Joint joint;
 
-    private WalkGuide(Inspection look, Evaluation evaluation) {
-        this.look = look;
+    private InspectionGuide(Inspection inspection, Evaluation evaluation) {
+        this.inspection = inspection;
         this.evaluation = evaluation;
-        this.joint = look.joint();
+        this.joint = inspection.joint();
     }
 
     /** The steps that are left, the next first; empty where all was looked at. */
-    public static List<Step> steps(Inspection look, Evaluation evaluation) {
-        return new WalkGuide(look, evaluation).steps();
+    public static List<Step> steps(Inspection inspection, Evaluation evaluation) {
+        return new InspectionGuide(inspection, evaluation).steps();
     }
 
     private List<Step> steps() {
@@ -95,7 +95,7 @@ public final class WalkGuide {
         second.sort(fromTheDatum);
         List<Step> steps = new ArrayList<>(first);
         steps.addAll(second);
-        steps.addAll(looks());
+        steps.addAll(inspections());
         steps.addAll(measures(first.stream().anyMatch(s -> s.kind() == Kind.STATION)));
         return steps;
     }
@@ -110,19 +110,19 @@ public final class WalkGuide {
         }
         List<Length> read = new ArrayList<>();
         List<Span> tried = new ArrayList<>();
-        for (Reading r : look.readings()) {
+        for (Reading r : inspection.readings()) {
             if (r instanceof Reading.Blade b) {
                 tried.addAll(joint.ruler().straight(b.span()));
             } else if (r instanceof Reading.Station s && serves(s)) {
                 read.add(s.at());
             }
         }
-        for (Indication i : look.indications()) {
+        for (Indication i : inspection.indications()) {
             if (i instanceof Indication.Undersize u) {
                 tried.addAll(joint.ruler().straight(u.span()));
             }
         }
-        Rule.SizeEvidence rule = look.units().pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
+        Rule.SizeEvidence rule = inspection.units().pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
         String what = joint.isFillet() ? (joint.throat().isPresent() ? "the throat" : "the legs") : "the crown";
         return new StationPlan(rule, joint.ruler(), SpanSet.of(tried), read)
                 .wanted(joint.segments()).stream()
@@ -146,32 +146,32 @@ public final class WalkGuide {
     }
 
     private boolean isOnB(int indication) {
-        Indication i = look.indications().get(indication);
+        Indication i = inspection.indications().get(indication);
         return i instanceof Indication.Undercut u && u.toe() == Toe.B
                 || i instanceof Indication.Overlap o && o.toe() == Toe.B;
     }
 
     private Step again(Finding f, int reading) {
-        Span place = look.readings().get(reading).span();
+        Span place = inspection.readings().get(reading).span();
         String words = "Read " + f.criterion().title().toLowerCase(java.util.Locale.ROOT) + " at " + place.shown()
                 + " again with a finer gauge";
         return new Step(Kind.REPEAT, Optional.of(place), f.criterion(), words, Optional.empty(), Optional.of(reading));
     }
 
     private Step seenAgain(Finding f, int indication) {
-        Indication i = look.indications().get(indication);
+        Indication i = inspection.indications().get(indication);
         String toe = i instanceof Indication.Undercut u ? " on " + joint.toeName(u.toe()) : "";
         String words = "Read the " + i.kind().words() + " at " + i.span().shown() + toe + " again with a finer gauge";
         return new Step(
                 Kind.REPEAT, Optional.of(i.span()), f.criterion(), words, Optional.of(indication), Optional.empty());
     }
 
-    private List<Step> looks() {
+    private List<Step> inspections() {
         return evaluation.todo().stream()
                 .filter(Todo::clearable)
                 .sorted(Comparator.comparingInt(t -> ORDER.indexOf(t.criterion())))
                 .map(t -> new Step(
-                        Kind.LOOK, Optional.empty(), t.criterion(), words(t), Optional.empty(), Optional.empty()))
+                        Kind.INSPECT, Optional.empty(), t.criterion(), words(t), Optional.empty(), Optional.empty()))
                 .toList();
     }
 

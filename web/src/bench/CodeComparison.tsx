@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, saidBy, type Bench, type BookColumn, type Finding } from "../lib/api";
+import { api, saidBy, type Bench, type CodeColumn, type Finding } from "../lib/api";
 import { VerdictMark, VerdictShape } from "../lib/VerdictMark";
 
 /** The same look held against other books, criterion by criterion; what differs is marked. Nothing of it is kept. */
@@ -12,7 +12,7 @@ export function Beside({ bench }: { bench: Bench }) {
   const asked = [...(!signed || today ? [bench.joint.criteria] : []), ...chosen];
   const columns = useQuery({
     queryKey: ["beside", bench.id, bench.version, asked.join()],
-    queryFn: () => api.beside(bench.id, asked),
+    queryFn: () => api.compare(bench.id, asked),
     enabled: chosen.length > 0 || today,
     placeholderData: (before) => before,
   });
@@ -35,18 +35,18 @@ export function Beside({ bench }: { bench: Bench }) {
 }
 
 /** What was signed, as a column of its own: it is never judged again. */
-function asSigned(bench: Bench): BookColumn {
+function asSigned(bench: Bench): CodeColumn {
   const { criteria, criteriaTitle, edition } = bench.joint;
   return { id: `${criteria} as signed`, title: criteriaTitle, edition, asOfToday: false, verdict: bench.evaluation.verdict, findings: bench.evaluation.findings };
 }
 
-function under(column: BookColumn, isFirst: boolean): string {
+function under(column: CodeColumn, isFirst: boolean): string {
   if (column.asOfToday) return "as it stands today; nothing of it is signed";
   if (!isFirst) return "for comparison";
   return column.id.endsWith("as signed") ? "as signed" : "the contract’s code";
 }
 
-function Table({ columns }: { columns: BookColumn[] }) {
+function Table({ columns }: { columns: CodeColumn[] }) {
   const judging = columns.filter((c) => !c.refused);
   const own = judging[0];
   if (!own) return null;

@@ -3,22 +3,22 @@ import { saidBy } from "../lib/api";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { FitUpPanel } from "./FitUpPanel";
-import { MakingStrip } from "./MakingStrip";
+import { WeldingStrip } from "./WeldingStrip";
 import { PassesPanel } from "./PassesPanel";
 import { ProcessPanel } from "./ProcessPanel";
-import { useMaking } from "./useMaking";
+import { useWeldingRecord } from "./useWeldingRecord";
 
 /** Before the last look: the fit-up, the passes and what was seen as they went in. */
-export default function MakingPage() {
+export default function WeldingRecordPage() {
   const { id = "" } = useParams();
   const actor = useActor();
-  const making = useMaking(id);
-  const m = making.data;
+  const welding = useWeldingRecord(id);
+  const m = welding.data;
   if (!m)
     return (
       <div className="app">
         <TopBar />
-        <p style={{ padding: 24 }}>{making.isError ? saidBy(making.error) : "Opening …"}</p>
+        <p style={{ padding: 24 }}>{welding.isError ? saidBy(welding.error) : "Opening …"}</p>
       </div>
     );
   const mayRecord = actor.role !== "VIEWER";
@@ -34,21 +34,21 @@ export default function MakingPage() {
         <Link className="small way" to={`/joints/${id}/plan`}>pass plan</Link>
         {m.inspectionId && <Link className="small way" to={`/inspections/${m.inspectionId}`}>to the bench</Link>}
       </TopBar>
-      <main className="making">
+      <main className="welding">
         <section className="card strip" aria-label="Fit-up and passes along the weld">
-          <MakingStrip drawing={m.drawing} units={m.units} />
+          <WeldingStrip drawing={m.drawing} units={m.units} />
         </section>
-        <FitUpPanel making={m} mayRecord={mayRecord} />
+        <FitUpPanel welding={m} mayRecord={mayRecord} />
         <section className="card panel" aria-label="Passes">
           <header>
             <h2>Passes ({passes})</h2>
             {m.procedure && <Link className="link linked" to={`/procedures/${m.procedure.id}`}>{m.procedure.name}</Link>}
           </header>
           <div className="body">
-            <PassesPanel making={m} mayRecord={mayRecord} />
+            <PassesPanel welding={m} mayRecord={mayRecord} />
           </div>
         </section>
-        <ProcessPanel making={m} mayRecord={mayRecord} />
+        <ProcessPanel welding={m} mayRecord={mayRecord} />
       </main>
     </div>
   );

@@ -1,9 +1,9 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { made, making } from "../test/bench";
+import { made, welding } from "../test/bench";
 import { renderWith } from "../test/render";
 import { FitUpPanel } from "./FitUpPanel";
-import { MakingStrip } from "./MakingStrip";
+import { WeldingStrip } from "./WeldingStrip";
 import { placeOf, placeText } from "./place";
 import { localTime, ProcessPanel } from "./ProcessPanel";
 
@@ -21,8 +21,8 @@ describe("a place as it is typed", () => {
 
 describe("the fit-up", () => {
   it("records a gap at its stretch and shows the leg that it asks for", async () => {
-    const raised = making({ fitUp: { begun: true, verdict: "incomplete", stops: false, items: [], raised: ["10–14: leg 3/8 for a gap of 1/8"] } });
-    const { sent } = renderWith(<FitUpPanel making={raised} mayRecord />, { PUT: () => ({ json: raised }) });
+    const raised = welding({ fitUp: { begun: true, verdict: "incomplete", stops: false, items: [], raised: ["10–14: leg 3/8 for a gap of 1/8"] } });
+    const { sent } = renderWith(<FitUpPanel welding={raised} mayRecord />, { PUT: () => ({ json: raised }) });
     choose("At, or from–to", "10-14");
     choose("Gap", "1/8");
     fireEvent.click(screen.getByText("record"));
@@ -33,18 +33,18 @@ describe("the fit-up", () => {
   });
 
   it("asks a groove for its root face, angle and offset", () => {
-    renderWith(<FitUpPanel making={making({ fillet: false })} mayRecord />, {});
+    renderWith(<FitUpPanel welding={welding({ fillet: false })} mayRecord />, {});
     for (const label of ["Root opening", "Root face", "Included angle, °", "Offset", "Gap to backing"]) expect(screen.getByLabelText(label)).toBeTruthy();
   });
 
   it("says that a gap beyond the limit stops the joint", () => {
-    renderWith(<FitUpPanel making={making({ fitUp: { begun: true, verdict: "reject", stops: true, items: [item], raised: [] } })} mayRecord />, {});
+    renderWith(<FitUpPanel welding={welding({ fitUp: { begun: true, verdict: "reject", stops: true, items: [item], raised: [] } })} mayRecord />, {});
     expect(screen.getByRole("alert").textContent).toMatch(/Do not weld: refer it/);
     expect(screen.getByText(/open 1\/4 at 6/)).toBeTruthy();
   });
 
   it("stands once an inspection is signed", () => {
-    renderWith(<FitUpPanel making={making({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })} mayRecord />, {});
+    renderWith(<FitUpPanel welding={welding({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })} mayRecord />, {});
     expect(screen.queryByText("record")).toBeNull();
     expect(screen.queryByText("take off")).toBeNull();
     expect(screen.getByText(/the fit-up stands/)).toBeTruthy();
@@ -53,7 +53,7 @@ describe("the fit-up", () => {
 
 describe("as the passes go in", () => {
   it("takes an answer for the whole, and a place where it is not so", async () => {
-    const { sent } = renderWith(<ProcessPanel making={making()} mayRecord />, { PUT: () => ({ json: making() }) });
+    const { sent } = renderWith(<ProcessPanel welding={welding()} mayRecord />, { PUT: () => ({ json: welding() }) });
     fireEvent.click(screen.getByText("yes"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: true } });
@@ -66,11 +66,11 @@ describe("as the passes go in", () => {
   });
 
   it("brings rods that are out back to the oven, keeping when they went out", async () => {
-    const m = making({
+    const m = welding({
       entries: [made("r", "RODS", { electrode: "E7018", outings: [{ out: "2026-05-04T06:00:00Z" }] }, { version: 3 })],
       rods: [{ entry: "r", electrode: "E7018", shown: "out 5 h 10 min of 4 h", out: true, over: true, limit: "4 h" }],
     });
-    const { sent } = renderWith(<ProcessPanel making={m} mayRecord />, { PUT: () => ({ json: m }) });
+    const { sent } = renderWith(<ProcessPanel welding={m} mayRecord />, { PUT: () => ({ json: m }) });
     expect(screen.getByText(/over: dry them again/)).toBeTruthy();
     fireEvent.click(screen.getByText("back now"));
     await waitFor(() => expect(sent).toHaveLength(1));
@@ -87,7 +87,7 @@ describe("as the passes go in", () => {
 
 it("draws the passes with their runs, and says what lies stacked", () => {
   renderWith(
-    <MakingStrip units="in" drawing={{ length: 600, ticks: [], gaps: [{ from: 100, to: 200, label: "gap 1/8" }], openings: [], passes: [{ label: "1 root", runs: [{ from: 0, to: 200 }, { from: 200, to: 600 }] }, { label: "2 fill", runs: [] }], marks: [{ from: 200, to: 203, kind: "stacked", label: "passes 1 and 2 stacked at 8" }] }} />,
+    <WeldingStrip units="in" drawing={{ length: 600, ticks: [], gaps: [{ from: 100, to: 200, label: "gap 1/8" }], openings: [], passes: [{ label: "1 root", runs: [{ from: 0, to: 200 }, { from: 200, to: 600 }] }, { label: "2 fill", runs: [] }], marks: [{ from: 200, to: 203, kind: "stacked", label: "passes 1 and 2 stacked at 8" }] }} />,
     {},
   );
   expect(screen.getByRole("img").getAttribute("aria-label")).toContain("gap 1/8; passes 1 and 2 stacked at 8");
@@ -97,8 +97,8 @@ it("draws the passes with their runs, and says what lies stacked", () => {
 });
 
 it("notes what the box of the rods says", async () => {
-  const m = making({ entries: [made("b", "RODS", { electrode: "E6010", diameter: "1/8", labelAmps: [75, 120] })] });
-  const { sent } = renderWith(<ProcessPanel making={m} mayRecord />, { PUT: () => ({ json: m }) });
+  const m = welding({ entries: [made("b", "RODS", { electrode: "E6010", diameter: "1/8", labelAmps: [75, 120] })] });
+  const { sent } = renderWith(<ProcessPanel welding={m} mayRecord />, { PUT: () => ({ json: m }) });
   expect(screen.getByText(/the box says 75–120 A/)).toBeTruthy();
   fireEvent.click(screen.getByText("note a box label"));
   expect((screen.getByText("Note it") as HTMLButtonElement).disabled).toBe(true);

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { Link, useParams } from "react-router";
-import { api, problemsByField, saidBy, type BookCheckForm, type BookLine, type BookPage } from "../lib/api";
+import { api, problemsByField, saidBy, type CriteriaCheckForm, type CriteriaLine, type CriteriaPage } from "../lib/api";
 import { ChoiceField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
@@ -24,20 +24,20 @@ export default function Books() {
           <div className="body picks">
             {books.isError && <p className="fault">{saidBy(books.error)}</p>}
             {books.data?.map((b) => (
-              <Link key={b.id} to={`/books/${b.id}`} className="picked" aria-current={b.id === chosen?.id ? "page" : undefined}>
+              <Link key={b.id} to={`/criteria/${b.id}`} className="picked" aria-current={b.id === chosen?.id ? "page" : undefined}>
                 <b>{b.title}</b>
                 <span className="quiet small">{b.check?.stands ? `✓ checked ${b.check.checkedOn}` : "from memory, not checked yet"} · {b.units.join(", ")}</span>
               </Link>
             ))}
           </div>
         </nav>
-        {chosen && <BookCard key={chosen.id} book={chosen} />}
+        {chosen && <CriteriaCard key={chosen.id} book={chosen} />}
       </main>
     </div>
   );
 }
 
-function BookCard({ book }: { book: BookLine }) {
+function CriteriaCard({ book }: { book: CriteriaLine }) {
   const [joint, setJoint] = useState(book.id.startsWith("b31") ? "pipe-butt" : "fillet");
   const [units, setUnits] = useState(book.units[0] ?? "in");
   const [thickness, setThickness] = useState(units === "mm" ? "10" : "3/8");
@@ -75,7 +75,7 @@ function BookCard({ book }: { book: BookLine }) {
   );
 }
 
-function Limits({ page }: { page: BookPage }) {
+function Limits({ page }: { page: CriteriaPage }) {
   return (
     <table className="limits">
       <thead><tr><th colSpan={2}>Criterion</th><th>Allowed</th><th>Where it stands</th></tr></thead>
@@ -107,7 +107,7 @@ function Sure({ confidence }: { confidence: string }) {
   return <span className="hint small"> · {confidence} confidence: check against your copy</span>;
 }
 
-function ByThickness({ page }: { page: BookPage }) {
+function ByThickness({ page }: { page: CriteriaPage }) {
   return (
     <section>
       <h3>By thickness, {page.units}</h3>
@@ -135,7 +135,7 @@ function same(list: string[], from: number): number {
   return n;
 }
 
-function Choices({ page }: { page: BookPage }) {
+function Choices({ page }: { page: CriteriaPage }) {
   return (
     <section>
       <h3>Where the codes are silent, Mensor chose</h3>
@@ -152,7 +152,7 @@ function Choices({ page }: { page: BookPage }) {
 }
 
 /** Whether somebody held the book against the shop's own copy; until then nothing is signed by it. */
-function Checked({ book, page }: { book: BookLine; page?: BookPage }) {
+function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
   const actor = useActor();
   const [open, setOpen] = useState(false);
   const c = book.check;
@@ -177,10 +177,10 @@ function Checked({ book, page }: { book: BookLine; page?: BookPage }) {
   );
 }
 
-function CheckForm({ book, page, onDone }: { book: BookLine; page?: BookPage; onDone: () => void }) {
+function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: CriteriaPage; onDone: () => void }) {
   const actor = useActor();
   const queries = useQueryClient();
-  const [form, setForm] = useState<BookCheckForm>({ checkedBy: actor.name, differed: [] });
+  const [form, setForm] = useState<CriteriaCheckForm>({ checkedBy: actor.name, differed: [] });
   const [fault, setFault] = useState<unknown>();
   const problems = problemsByField(fault);
   const differed = form.differed ?? [];
@@ -188,7 +188,7 @@ function CheckForm({ book, page, onDone }: { book: BookLine; page?: BookPage; on
   const store = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await api.checkBook(book.id, form);
+      await api.checkCriteria(book.id, form);
       await queries.invalidateQueries({ predicate: (q) => ["books", "book", "bench"].includes(String(q.queryKey[0])) });
       onDone();
     } catch (x) {

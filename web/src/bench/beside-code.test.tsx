@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { bench, finding } from "../test/bench";
 import { renderWith } from "../test/render";
-import { Beside } from "./Beside";
+import { Beside } from "./CodeComparison";
 import { ContractPanel } from "./ContractPanel";
 import { GaugeFaults } from "./GaugeFaults";
 
@@ -14,7 +14,7 @@ describe("other codes", () => {
       { id: "d1.1-static", title: "AWS static", edition: "2020", verdict: "accept", findings: [finding("crack", "accept"), finding("undercut", "accept")] },
       { id: "iso5817-b", title: "ISO level B", edition: "2014", verdict: "reject", findings: [finding("crack", "accept"), finding("undercut", "reject")] },
     ];
-    const { sent } = renderWith(<Beside bench={bench()} />, { "GET /api/books": () => ({ json: books }), "GET /api/inspections/look-1/side-by-side?books=d1.1-static,iso5817-b": () => ({ json: columns }) });
+    const { sent } = renderWith(<Beside bench={bench()} />, { "GET /api/criteria": () => ({ json: books }), "GET /api/inspections/inspection-1/comparison?codes=d1.1-static,iso5817-b": () => ({ json: columns }) });
     await screen.findByText("iso5817-b");
     expect(screen.queryByRole("table")).toBeNull();
     expect(screen.queryByText("d1.1-static")).toBeNull();
@@ -38,7 +38,7 @@ describe("beside the code", () => {
 
   it("shows what is wrong with a document at its field and keeps what was typed", async () => {
     const refused = { status: 422, json: { detail: "document: the number", errors: [{ field: "document", problem: "the number of the Engineer's document" }] } };
-    renderWith(<ContractPanel bench={bench()} />, { "POST /api/inspections/look-1/deviations": () => refused }, "WELDING_ENGINEER");
+    renderWith(<ContractPanel bench={bench()} />, { "POST /api/inspections/inspection-1/deviations": () => refused }, "WELDING_ENGINEER");
     fireEvent.click(screen.getByText(/record what the Engineer allows/));
     fireEvent.change(screen.getByLabelText("The Engineer"), { target: { value: "P. Quill" } });
     fireEvent.click(screen.getByText("Record the document"));
@@ -51,7 +51,7 @@ describe("gauges past their date", () => {
   const fault = { gauge: "Dial D-9", fault: "Dial D-9 was due for calibration on 2026-01-02", entries: ["e1"] };
 
   it("warn, stop the signature, and are waived by the quality manager with a reason", async () => {
-    const { sent } = renderWith(<GaugeFaults bench={bench({ gaugeFaults: [fault] })} />, { "POST /api/inspections/look-1/waivers": () => ({ json: bench() }) }, "QUALITY_MANAGER");
+    const { sent } = renderWith(<GaugeFaults bench={bench({ gaugeFaults: [fault] })} />, { "POST /api/inspections/inspection-1/waivers": () => ({ json: bench() }) }, "QUALITY_MANAGER");
     expect(screen.getByText(/1 entry read with it/)).toBeTruthy();
     expect(screen.getByText(/Stops the signature/)).toBeTruthy();
     fireEvent.click(screen.getByText("waive it …"));

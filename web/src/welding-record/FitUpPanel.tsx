@@ -1,9 +1,9 @@
 import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type Making, type MakingContent, type MakingEntry } from "../lib/api";
+import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";
 import { numberOf, said, TextField, YesNo } from "../lib/fields";
-import { LookItemLine } from "./LookItems";
+import { InspectionItemLine } from "./InspectionItems";
 import { placeOf, placeText } from "./place";
-import { useMakingChange } from "./useMaking";
+import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
 
 type Typed = Record<"place" | "opening" | "rootFace" | "angle" | "offset" | "backingGap", string>;
@@ -16,52 +16,52 @@ const questions: [string, string][] = [
 ];
 
 /** What is measured and seen before welding, and what it asks of the weld. */
-export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: boolean }) {
-  const { act, fault, pending } = useMakingChange(making.jointId);
+export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; mayRecord: boolean }) {
+  const { act, fault, pending } = useWeldingChange(welding.jointId);
   const [typed, setTyped] = useState<Typed>(empty);
-  const standing = making.entries.filter((e) => !e.withdrawn);
-  const readings = making.entries.filter((e) => e.kind === "FIT_UP");
+  const standing = welding.entries.filter((e) => !e.withdrawn);
+  const readings = welding.entries.filter((e) => e.kind === "FIT_UP");
   const answerTo = (question: string) => standing.find((e) => e.kind === "FIT_UP_ANSWER" && e.content.question === question);
   const local = questions.concat(standing.some((e) => e.kind === "FIT_UP" && e.content.from) ? [["tight-elsewhere", "Tight everywhere else"]] : []);
-  const may = mayRecord && !making.signed;
+  const may = mayRecord && !welding.signed;
   const read = async (e: FormEvent) => {
     e.preventDefault();
     const { place, angle, ...lengths } = typed;
-    const content: MakingContent = said({ ...placeOf(place), ...lengths, angle: numberOf(angle) });
-    if (await act(() => api.made(making.jointId, newId(), "FIT_UP", content))) setTyped(empty);
+    const content: WeldingContent = said({ ...placeOf(place), ...lengths, angle: numberOf(angle) });
+    if (await act(() => api.made(welding.jointId, newId(), "FIT_UP", content))) setTyped(empty);
   };
-  const answer = (question: string, more: MakingContent) => void act(() => api.made(making.jointId, newId(), "FIT_UP_ANSWER", { question, ...more }));
+  const answer = (question: string, more: WeldingContent) => void act(() => api.made(welding.jointId, newId(), "FIT_UP_ANSWER", { question, ...more }));
   const problems = problemsByField(fault);
   const field = (name: keyof Typed, label: string, span: number, hint?: string) => (
     <TextField id={`fit-${name}`} label={label} span={span} value={typed[name]} placeholder={hint} problem={name === "place" ? (problems.at ?? problems.from ?? problems.to) : problems[name]} onChange={(v) => setTyped({ ...typed, [name]: v })} />
   );
-  const inch = making.units === "in";
+  const inch = welding.units === "in";
   return (
     <section className="card panel" aria-label="Fit-up">
       <header>
         <h2>Fit-up</h2>
-        {making.fitUp.begun && <FitUpWord making={making} />}
+        {welding.fitUp.begun && <FitUpWord welding={welding} />}
       </header>
       <div className="body">
         {may && (
           <form className="grid" onSubmit={(e) => void read(e)} aria-label="Read the fit-up">
             {field("place", "At, or from–to", 4, inch ? "6 or 10-14" : "150, 0-90")}
-            {field("opening", making.fillet ? "Gap" : "Root opening", 4, inch ? "1/16" : "1.5")}
-            {!making.fillet && field("rootFace", "Root face", 4)}
-            {!making.fillet && field("angle", "Included angle, °", 4)}
-            {!making.fillet && field("offset", "Offset", 4)}
-            {(making.backing || !making.fillet) && field("backingGap", "Gap to backing", 4)}
+            {field("opening", welding.fillet ? "Gap" : "Root opening", 4, inch ? "1/16" : "1.5")}
+            {!welding.fillet && field("rootFace", "Root face", 4)}
+            {!welding.fillet && field("angle", "Included angle, °", 4)}
+            {!welding.fillet && field("offset", "Offset", 4)}
+            {(welding.backing || !welding.fillet) && field("backingGap", "Gap to backing", 4)}
             <button type="submit" className="btn main" style={{ gridColumn: "span 4", alignSelf: "end" }} disabled={pending}>Record</button>
           </form>
         )}
         {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-        {making.signed && <p className="hint small">An inspection is signed: the fit-up stands as it is.</p>}
-        {making.fitUp.stops && (
+        {welding.signed && <p className="hint small">An inspection is signed: the fit-up stands as it is.</p>}
+        {welding.fitUp.stops && (
           <p role="alert" className="stopline">Do not weld: refer it, or build up under an approved procedure, then read the fit-up again.</p>
         )}
-        {!making.fitUp.stops && making.fitUp.raised.map((r) => <p key={r} className="raised">{r}</p>)}
+        {!welding.fitUp.stops && welding.fitUp.raised.map((r) => <p key={r} className="raised">{r}</p>)}
         {readings.map((e) => (
-          <Made key={e.id} entry={e} may={may} act={act} jointId={making.jointId} words={readingInWords(e)} />
+          <Made key={e.id} entry={e} may={may} act={act} jointId={welding.jointId} words={readingInWords(e)} />
         ))}
         <div className="questions">
           {local.map(([id, word]) => {
@@ -73,37 +73,37 @@ export function FitUpPanel({ making, mayRecord }: { making: Making; mayRecord: b
               </div>
             );
           })}
-          <Bright making={making} value={answerTo("bright-metal")?.content.depth} may={may} onAnswer={(depth) => answer("bright-metal", { depth })} />
+          <Bright welding={welding} value={answerTo("bright-metal")?.content.depth} may={may} onAnswer={(depth) => answer("bright-metal", { depth })} />
         </div>
         <h3>What it comes to</h3>
-        {!making.fitUp.begun && <p className="quiet small">Nothing is read yet. No reading is not a pass.</p>}
-        {making.fitUp.begun && making.fitUp.items.filter((i) => i.verdict !== "not-applicable").map((i) => <LookItemLine key={i.id} item={i} />)}
+        {!welding.fitUp.begun && <p className="quiet small">Nothing is read yet. No reading is not a pass.</p>}
+        {welding.fitUp.begun && welding.fitUp.items.filter((i) => i.verdict !== "not-applicable").map((i) => <InspectionItemLine key={i.id} item={i} />)}
         <p className="cautions">Tolerances from memory of AWS D1.1; the joint’s own detail, the procedure and the Engineer decide.</p>
       </div>
     </section>
   );
 }
 
-export function FitUpWord({ making }: { making: Making }) {
-  const f = making.fitUp;
+export function FitUpWord({ welding }: { welding: WeldingRecord }) {
+  const f = welding.fitUp;
   if (f.stops) return <b className="v-reject">✕ stops</b>;
   if (f.verdict === "reject") return <b className="v-reject">✕ does not hold</b>;
   if (f.verdict === "incomplete") return <b className="v-incomplete">not all inspected</b>;
   return <b className="v-accept">✓ holds</b>;
 }
 
-function Bright({ making, value, may, onAnswer }: { making: Making; value?: string; may: boolean; onAnswer: (v: string) => void }) {
+function Bright({ welding, value, may, onAnswer }: { welding: WeldingRecord; value?: string; may: boolean; onAnswer: (v: string) => void }) {
   const [typed, setTyped] = useState(value ?? "");
   return (
     <div className="item">
-      <label htmlFor="bright">Bright metal back, {making.units}</label>
-      <input id="bright" className="text" style={{ width: 97 }} disabled={!may} autoComplete="off" placeholder={making.units === "in" ? "1/2 to 1" : "13 to 25"} value={typed} onChange={(e) => setTyped(e.target.value)} onBlur={() => typed.trim() !== "" && typed !== value && onAnswer(typed.trim())} />
+      <label htmlFor="bright">Bright metal back, {welding.units}</label>
+      <input id="bright" className="text" style={{ width: 97 }} disabled={!may} autoComplete="off" placeholder={welding.units === "in" ? "1/2 to 1" : "13 to 25"} value={typed} onChange={(e) => setTyped(e.target.value)} onBlur={() => typed.trim() !== "" && typed !== value && onAnswer(typed.trim())} />
     </div>
   );
 }
 
 /** One thing put down, who did, and the way to take it off and back. */
-export function Made({ entry: e, words, may, act, jointId, onEdit, children }: { entry: MakingEntry; words: React.ReactNode; may: boolean; act: (f: () => Promise<Making>) => Promise<boolean>; jointId: string; onEdit?: () => void; children?: React.ReactNode }) {
+export function Made({ entry: e, words, may, act, jointId, onEdit, children }: { entry: WeldingEntry; words: React.ReactNode; may: boolean; act: (f: () => Promise<WeldingRecord>) => Promise<boolean>; jointId: string; onEdit?: () => void; children?: React.ReactNode }) {
   return (
     <div className={`entered${e.withdrawn ? " off" : ""}`}>
       <span>
@@ -121,7 +121,7 @@ export function Made({ entry: e, words, may, act, jointId, onEdit, children }: {
   );
 }
 
-function readingInWords(e: MakingEntry) {
+function readingInWords(e: WeldingEntry) {
   const c = e.content;
   const parts = [
     c.opening && `open ${c.opening}`,

@@ -1,8 +1,8 @@
 import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type Making, type MakingContent, type MakingEntry, type WeldingForm } from "../lib/api";
+import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry, type WeldingForm } from "../lib/api";
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { Made } from "./FitUpPanel";
-import { useMakingChange } from "./useMaking";
+import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
 
 const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
@@ -16,13 +16,13 @@ const numbers = ["amps", "volts", "arcForce", "temperatureF"] as const;
 const copied = ["electrode", "diameter", "amps", "volts", "polarity", "progression", "technique", "speed", "temperatureF"] as const;
 
 /** What was actually used, pass by pass, and where it departs; it is what the causes are traced from. */
-export function PassesPanel({ making, mayRecord, brief = false }: { making: Making; mayRecord: boolean; brief?: boolean }) {
-  const { act, fault } = useMakingChange(making.jointId);
-  const [editing, setEditing] = useState<MakingEntry>();
-  const passes = making.entries.filter((e) => e.kind === "PASS");
+export function PassesPanel({ welding, mayRecord, brief = false }: { welding: WeldingRecord; mayRecord: boolean; brief?: boolean }) {
+  const { act, fault } = useWeldingChange(welding.jointId);
+  const [editing, setEditing] = useState<WeldingEntry>();
+  const passes = welding.entries.filter((e) => e.kind === "PASS");
   const standing = passes.filter((e) => !e.withdrawn);
-  const put = async (content: MakingContent) => {
-    const done = await act(() => api.made(making.jointId, editing?.id ?? newId(), "PASS", content, editing?.version));
+  const put = async (content: WeldingContent) => {
+    const done = await act(() => api.made(welding.jointId, editing?.id ?? newId(), "PASS", content, editing?.version));
     if (done) setEditing(undefined);
     return done;
   };
@@ -30,15 +30,15 @@ export function PassesPanel({ making, mayRecord, brief = false }: { making: Maki
     <>
       {passes.length === 0 && <p className="quiet" style={{ margin: "10px 0" }}>No pass is recorded. Without amps and speed no single cause can be named as the one.</p>}
       {passes.map((e) => (
-        <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={making.jointId} onEdit={() => setEditing(e)} words={
+        <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={welding.jointId} onEdit={() => setEditing(e)} words={
           <><b>{e.withdrawn ? "" : `${standing.indexOf(e) + 1}. `}</b><PassInWords content={e.content} /></>
         }>
-          {making.departures.filter((d) => d.entry === e.id && (d.fault || !e.content.plannedFields?.length)).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
+          {welding.departures.filter((d) => d.entry === e.id && (d.fault || !e.content.plannedFields?.length)).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
         </Made>
       ))}
-      {making.departures.filter((d) => !d.entry).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
-      {mayRecord && <PassForm key={`${editing?.id} ${editing?.version} ${standing.length}`} making={making} last={standing.at(-1)?.content} editing={editing?.content} fault={fault} brief={brief} onPut={put} onLeave={() => setEditing(undefined)} />}
-      {mayRecord && <Whole making={making} onStore={(w) => act(() => api.whole(making.jointId, making.version, w))} />}
+      {welding.departures.filter((d) => !d.entry).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
+      {mayRecord && <PassForm key={`${editing?.id} ${editing?.version} ${standing.length}`} welding={welding} last={standing.at(-1)?.content} editing={editing?.content} fault={fault} brief={brief} onPut={put} onLeave={() => setEditing(undefined)} />}
+      {mayRecord && <Whole welding={welding} onStore={(w) => act(() => api.whole(welding.jointId, welding.version, w))} />}
       {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
       <p className="cautions">Rod ranges from memory of the filler-metal specification’s annex and handbooks: the procedure and the maker’s box label go first.</p>
     </>
@@ -49,12 +49,12 @@ function Departure({ line, fault }: { line: string; fault: boolean }) {
   return <div className={`small ${fault ? "fault" : "hint"}`}>{fault ? "✕" : "!"} {line}</div>;
 }
 
-const shown: [keyof MakingContent, string][] = [
+const shown: [keyof WeldingContent, string][] = [
   ["diameter", ""], ["electrode", ""], ["amps", " A"], ["volts", " V"], ["polarity", ""], ["speed", ""], ["runLength", " a rod"], ["technique", ""], ["progression", ""], ["temperatureF", " °F"], ["arcForce", " arc force"],
 ];
 
 /** A pass in a line; what nobody measured yet is set apart. */
-function PassInWords({ content: c }: { content: MakingContent }) {
+function PassInWords({ content: c }: { content: WeldingContent }) {
   const planned = c.plannedFields ?? [];
   const word = ([f, unit]: (typeof shown)[number]) => `${String(c[f])}${unit}`;
   const there = shown.filter(([f]) => c[f] !== undefined);
@@ -75,8 +75,8 @@ function PassInWords({ content: c }: { content: MakingContent }) {
   );
 }
 
-function PassForm({ making, last, editing, fault, brief, onPut, onLeave }: { making: Making; last?: MakingContent; editing?: MakingContent; fault: unknown; brief: boolean; onPut: (c: MakingContent) => Promise<boolean>; onLeave: () => void }) {
-  const [typed, setTyped] = useState<Typed>(() => (editing ? typedOf(editing) : { ...empty, kind: last ? "fill" : "root", electrode: last?.electrode ?? empty.electrode, diameter: last?.diameter ?? "", polarity: last?.polarity ?? "", welder: making.welder ?? "" }));
+function PassForm({ welding, last, editing, fault, brief, onPut, onLeave }: { welding: WeldingRecord; last?: WeldingContent; editing?: WeldingContent; fault: unknown; brief: boolean; onPut: (c: WeldingContent) => Promise<boolean>; onLeave: () => void }) {
+  const [typed, setTyped] = useState<Typed>(() => (editing ? typedOf(editing) : { ...empty, kind: last ? "fill" : "root", electrode: last?.electrode ?? empty.electrode, diameter: last?.diameter ?? "", polarity: last?.polarity ?? "", welder: welding.welder ?? "" }));
   const [planned, setPlanned] = useState<string[]>(editing?.plannedFields ?? []);
   const [noNumber, setNoNumber] = useState<string>();
   const set = (field: keyof Typed, value: string) => {
@@ -84,7 +84,7 @@ function PassForm({ making, last, editing, fault, brief, onPut, onLeave }: { mak
     setPlanned(planned.filter((f) => f !== field)); // what a hand changed was measured
   };
   const copy = (i: number) => {
-    const from = making.procedure?.passes[i];
+    const from = welding.procedure?.passes[i];
     if (!from) return;
     const values = Object.fromEntries(copied.filter((f) => from[f] !== undefined).map((f) => [f, String(from[f])]));
     setTyped({ ...typed, ...values, kind: from.kind });
@@ -93,7 +93,7 @@ function PassForm({ making, last, editing, fault, brief, onPut, onLeave }: { mak
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     const { starts, stops, cleaned, ...rest } = typed;
-    const content: MakingContent = said(rest as unknown as MakingContent);
+    const content: WeldingContent = said(rest as unknown as WeldingContent);
     for (const f of numbers) {
       const n = numberOf(typed[f].replace(/ *(A|V|°?F)$/i, ""));
       if (n !== undefined && !isFinite(n)) return setNoNumber(f);
@@ -116,10 +116,10 @@ function PassForm({ making, last, editing, fault, brief, onPut, onLeave }: { mak
   );
   return (
     <form onSubmit={(e) => void submit(e)} aria-label="Record a pass" className="passes">
-      {(making.procedure?.passes.length ?? 0) > 0 && (
+      {(welding.procedure?.passes.length ?? 0) > 0 && (
         <div className="kinds">
-          <span className="small quiet" style={{ alignSelf: "center" }}>Copy from {making.procedure?.name}:</span>
-          {making.procedure?.passes.map((p, i) => (
+          <span className="small quiet" style={{ alignSelf: "center" }}>Copy from {welding.procedure?.name}:</span>
+          {welding.procedure?.passes.map((p, i) => (
             <button key={i} type="button" className="pick" title={p.ranges} onClick={() => copy(i)}>{p.kind}</button>
           ))}
         </div>
@@ -127,17 +127,17 @@ function PassForm({ making, last, editing, fault, brief, onPut, onLeave }: { mak
       <div className="grid">
         {choice("kind", "Pass", 3, ["root", "hot", "fill", "cap"])}
         {choice("electrode", "Rod", 3, rods)}
-        {choice("diameter", "Diameter", 3, ["", ...(diameters[making.units] ?? [])])}
+        {choice("diameter", "Diameter", 3, ["", ...(diameters[welding.units] ?? [])])}
         {text("amps", "Amps", 3)}
         {choice("polarity", "Polarity", 3, ["", "DCEP", "DCEN", "AC"])}
         {choice("technique", "Beads", 3, ["", "stringer", "weave"])}
         {choice("progression", "Vertical", 3, ["", "up", "down"])}
         {!brief && text("volts", "Volts", 3)}
-        {!brief && text("speed", "Travel", 3, making.units === "in" ? "6 in/min" : "150 mm/min")}
+        {!brief && text("speed", "Travel", 3, welding.units === "in" ? "6 in/min" : "150 mm/min")}
         {!brief && text("runLength", "Run a rod", 3)}
         {!brief && text("temperatureF", "Steel at, °F", 3)}
         {!brief && text("arcForce", "Arc force", 3)}
-        {!brief && text("starts", "Starts at", 4, making.units === "in" ? "0, 8, 16" : "0, 200")}
+        {!brief && text("starts", "Starts at", 4, welding.units === "in" ? "0, 8, 16" : "0, 200")}
         {!brief && text("stops", "Stops at", 4)}
         {!brief && text("beadWidth", "Bead width", 4)}
         {!brief && <ChoiceField id="pass-cleaned" label="Cleaned" span={3} value={typed.cleaned} options={[["", "–"], ["true", "yes"], ["false", "no"]]} onChange={(v) => set("cleaned", v)} />}
@@ -156,20 +156,20 @@ function placesOf(text: string): string[] {
   return text.split(/[,;]/).map((s) => s.trim()).filter((s) => s !== "");
 }
 
-function typedOf(c: MakingContent): Typed {
+function typedOf(c: WeldingContent): Typed {
   const text = (v: unknown) => (v === undefined ? "" : String(v));
   return Object.fromEntries(Object.keys(empty).map((f) => {
-    const v = c[f as keyof MakingContent];
+    const v = c[f as keyof WeldingContent];
     return [f, Array.isArray(v) ? v.join(", ") : text(v)];
   })) as Typed;
 }
 
 /** What holds for the weld as a whole. */
-function Whole({ making, onStore }: { making: Making; onStore: (f: WeldingForm) => Promise<boolean> }) {
-  const form = making.whole;
+function Whole({ welding, onStore }: { welding: WeldingRecord; onStore: (f: WeldingForm) => Promise<boolean> }) {
+  const form = welding.whole;
   const [hours, setHours] = useState(form.electrodeExposureHours === undefined ? "" : String(form.electrodeExposureHours));
   const n = numberOf(hours);
-  const clock = making.rods.length > 0;
+  const clock = welding.rods.length > 0;
   return (
     <div className="grid whole">
       <ChoiceField id="arc" label="Arc was held" span={4} value={form.arcLength} options={choices(["", "short", "normal", "long"])} onChange={(v) => void onStore({ ...form, arcLength: v === "" ? undefined : v })} />

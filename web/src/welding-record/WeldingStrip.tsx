@@ -1,16 +1,16 @@
-import type { Making } from "../lib/api";
+import type { WeldingRecord } from "../lib/api";
 import { Ruler } from "../lib/Ruler";
 import { useSize } from "../lib/useSize";
 import { ink } from "../theme";
 
-type Drawing = Making["drawing"];
+type Drawing = WeldingRecord["drawing"];
 
 const gutter = 104;
 const right = 18;
 const lane = 26;
 
 /** The weld from the datum: where it is open at fit-up, and each pass with its runs, the later over the earlier. */
-export function MakingStrip({ drawing, units }: { drawing: Drawing; units: string }) {
+export function WeldingStrip({ drawing, units }: { drawing: Drawing; units: string }) {
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 1200, height: 160 });
   const scale = Math.max(10, width - gutter - right) / drawing.length;
   const x = (mm: number) => gutter + mm * scale;

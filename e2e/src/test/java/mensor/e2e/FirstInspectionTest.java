@@ -23,7 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** One inspector takes a made-up fillet joint from set-up to a signed verdict; the repair lead disposes of it. */
-class FirstWalkTest extends InTheBrowser {
+class FirstInspectionTest extends InTheBrowser {
     private static Page open(int width, int height) {
         Page page = chromium.page(width, height);
         page.navigate(mensor.address());
@@ -75,11 +75,11 @@ class FirstWalkTest extends InTheBrowser {
         button(page, "Sign reject …").click();
         button(page, "Sign as reject, Ines Marl").click();
         assertThat(page.getByText("Signed reject by Ines Marl (QC)")).isVisible();
-        String look = page.url();
+        String inspection = page.url();
         button(page, "Sign out").click();
 
         signIn(page, "rufus");
-        page.navigate(look);
+        page.navigate(inspection);
         Locator dispose = page.getByLabel(Pattern.compile("^NC-\\d+: Undercut on the web toe at 11–13 1/4"));
         dispose.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add weld metal"))
                 .click();
@@ -219,7 +219,7 @@ class FirstWalkTest extends InTheBrowser {
         page.keyboard().press("u");
         assertThat(page.locator("#dock-depth")).isVisible();
         assertFits(page);
-        for (String room : List.of("/jobs", "/procedures", "/gauges", "/rates", "/people")) {
+        for (String room : List.of("/jobs", "/procedures", "/gauges", "/reject-rates", "/people")) {
             page.navigate(mensor.address() + room);
             assertThat(page.getByLabel("Lists")).isVisible();
             assertFits(page);

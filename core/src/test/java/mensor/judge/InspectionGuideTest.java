@@ -10,8 +10,7 @@ import java.util.TreeSet;
 import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
-import mensor.inspection.Inspection;
-import mensor.judge.WalkGuide.Step;
+import mensor.judge.InspectionGuide.Step;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -28,17 +27,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What to look at next. That stations are wanted near both ends and none too far apart is common practice, no source. */
-class WalkGuideTest {
-    private static List<String> guided(TestInspection look) {
-        Inspection inspection = look.inspection();
-        return WalkGuide.steps(inspection, look.judge()).stream()
+class InspectionGuideTest {
+    private static List<String> guided(TestInspection tested) {
+        return InspectionGuide.steps(tested.inspection(), tested.judge()).stream()
                 .map(Step::words)
                 .toList();
     }
 
     @Test
     void anUntouchedWeldIsReadFromTheDatumToItsEndThenLookedAlong() {
-        List<String> steps = guided(TestInspection.inches("24").nothingLookedAt());
+        List<String> steps = guided(TestInspection.inches("24").nothingInspected());
         assertThat(steps)
                 .startsWith("Read the legs at 1", "Read the legs at 12", "Read the legs at 23")
                 .contains("Undercut: walk web toe to the end, then flange toe", "Crack: inspect the whole weld");
@@ -48,15 +46,15 @@ class WalkGuideTest {
     @Test
     void whatWasReadIsNotAskedAgain() {
         assertThat(guided(TestInspection.inches("24")
-                        .nothingLookedAt()
+                        .nothingInspected()
                         .legs("1 1/2", "5/16", "5/16")
                         .legs("23", "5/16", "5/16")))
                 .startsWith("Read the legs at 12 1/4")
                 .filteredOn(s -> s.startsWith("Read the legs"))
                 .hasSize(1);
-        assertThat(guided(TestInspection.inches("24").nothingLookedAt().blade("0", "24", "5/16")))
+        assertThat(guided(TestInspection.inches("24").nothingInspected().blade("0", "24", "5/16")))
                 .noneMatch(s -> s.startsWith("Read the legs"));
-        assertThat(guided(TestInspection.inches("24").nothingLookedAt().blade("0", "20", "5/16")))
+        assertThat(guided(TestInspection.inches("24").nothingInspected().blade("0", "20", "5/16")))
                 .as("only the rest that the blade left")
                 .filteredOn(s -> s.startsWith("Read the legs"))
                 .allMatch(s -> s.matches("Read the legs at 2[0-4].*"));
@@ -65,13 +63,13 @@ class WalkGuideTest {
 
     @Test
     void aReadingNearItsLimitIsRepeatedWhereTheWalkComesToIt() {
-        TestInspection a = TestInspection.inches("24").nothingLookedAt();
+        TestInspection a = TestInspection.inches("24").nothingInspected();
         assertThat(guided(a.seen(nearly(a, Toe.A, "10", "11"))))
                 .startsWith(
                         "Read the legs at 1",
                         "Read the undercut at 10–11 on web toe again with a finer gauge",
                         "Read the legs at 12");
-        TestInspection b = TestInspection.inches("24").nothingLookedAt();
+        TestInspection b = TestInspection.inches("24").nothingInspected();
         assertThat(guided(b.seen(nearly(b, Toe.B, "10", "11"))).subList(2, 4))
                 .as("the other toe is walked after the first")
                 .containsExactly(
@@ -79,14 +77,17 @@ class WalkGuideTest {
     }
 
     /** Half a division of 1/64 under the limit of 1/32. */
-    private static Indication nearly(TestInspection look, Toe toe, String from, String to) {
+    private static Indication nearly(TestInspection inspection, Toe toe, String from, String to) {
         return new Indication.Undercut(
-                toe, new Span(look.l(from), look.l(to)), look.l("0.028"), Optional.of(look.l("1/64")));
+                toe,
+                new Span(inspection.l(from), inspection.l(to)),
+                inspection.l("0.028"),
+                Optional.of(inspection.l("1/64")));
     }
 
     @Test
     void aGrooveIsReadAtItsCrown() {
-        TestInspection groove = TestInspection.of(Unit.INCH, butt()).nothingLookedAt();
+        TestInspection groove = TestInspection.of(Unit.INCH, butt()).nothingInspected();
         assertThat(guided(groove)).startsWith("Read the crown at 1", "Read the crown at 12", "Read the crown at 23");
     }
 
@@ -130,12 +131,14 @@ class WalkGuideTest {
 
     @Test
     void everyPieceOfAnIntermittentWeldIsRead() {
-        TestInspection look = TestInspection.inches("24")
+        TestInspection inspection = TestInspection.inches("24")
                 .joint(j -> j.segments(List.of(
                         new Span(Length.inches(0), Length.inches(2)), new Span(Length.inches(12), Length.inches(14)))))
-                .nothingLookedAt();
-        assertThat(guided(look)).startsWith("Read the legs at 1", "Read the legs at 13");
-        assertThat(WalkGuide.steps(look.inspection(), look.judge()).get(0).criterion())
+                .nothingInspected();
+        assertThat(guided(inspection)).startsWith("Read the legs at 1", "Read the legs at 13");
+        assertThat(InspectionGuide.steps(inspection.inspection(), inspection.judge())
+                        .get(0)
+                        .criterion())
                 .isEqualTo(Criterion.SIZE);
     }
 }

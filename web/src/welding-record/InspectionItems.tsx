@@ -1,10 +1,10 @@
-import type { LookItem } from "../lib/api";
+import type { InspectionItem } from "../lib/api";
 import { VerdictShape } from "../lib/VerdictMark";
 
 const words: Record<string, string> = { accept: "holds", reject: "does not hold", incomplete: "not inspected", "not-applicable": "not asked" };
 
 /** What one look comes to: a shape and a word, both numbers, and why. */
-export function LookItemLine({ item, children }: { item: LookItem; children?: React.ReactNode }) {
+export function InspectionItemLine({ item, children }: { item: InspectionItem; children?: React.ReactNode }) {
   return (
     <div className="lookitem" data-item={item.id} data-verdict={item.verdict}>
       <VerdictShape verdict={item.verdict} size={24} />

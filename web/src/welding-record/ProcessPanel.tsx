@@ -1,32 +1,32 @@
 import { useState, type FormEvent } from "react";
 import { Link } from "react-router";
-import { api, problemsByField, saidBy, type Making, type MakingContent, type MakingEntry } from "../lib/api";
+import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";
 import { said, TextField, YesNo } from "../lib/fields";
 import { Made } from "./FitUpPanel";
-import { LookItemLine } from "./LookItems";
+import { InspectionItemLine } from "./InspectionItems";
 import { placeOf, placeText } from "./place";
-import { useMakingChange } from "./useMaking";
+import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
 
 /** The looks while the passes go in, and the low-hydrogen rods' clock. */
-export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord: boolean }) {
-  const { act, fault } = useMakingChange(making.jointId);
+export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; mayRecord: boolean }) {
+  const { act, fault } = useWeldingChange(welding.jointId);
   const [exception, setException] = useState<string>();
-  const standing = making.entries.filter((e) => e.kind === "PROCESS" && !e.withdrawn);
+  const standing = welding.entries.filter((e) => e.kind === "PROCESS" && !e.withdrawn);
   const whole = (q: string) => standing.find((e) => e.content.question === q && !e.content.at && !e.content.from);
-  const put = (content: MakingContent) => act(() => api.made(making.jointId, newId(), "PROCESS", content));
-  const asked = new Set(making.questions.map((q) => q.id));
-  const computed = making.process.filter((i) => !asked.has(i.id) && i.verdict !== "not-applicable");
-  const notes = making.entries.filter((e) => e.kind === "PROCESS" && (e.content.at || e.content.from || e.content.note));
-  const title = (q?: string) => making.questions.find((x) => x.id === q)?.title ?? q;
+  const put = (content: WeldingContent) => act(() => api.made(welding.jointId, newId(), "PROCESS", content));
+  const asked = new Set(welding.questions.map((q) => q.id));
+  const computed = welding.process.filter((i) => !asked.has(i.id) && i.verdict !== "not-applicable");
+  const notes = welding.entries.filter((e) => e.kind === "PROCESS" && (e.content.at || e.content.from || e.content.note));
+  const title = (q?: string) => welding.questions.find((x) => x.id === q)?.title ?? q;
   return (
     <section className="card panel" aria-label="As the passes go in">
       <header>
         <h2>As the passes go in</h2>
       </header>
       <div className="body">
-        {making.questions.map((q) => {
-          const item = making.process.find((i) => i.id === q.id);
+        {welding.questions.map((q) => {
+          const item = welding.process.find((i) => i.id === q.id);
           return (
             <div key={q.id} className="asked">
               <div className="item">
@@ -43,21 +43,21 @@ export function ProcessPanel({ making, mayRecord }: { making: Making; mayRecord:
           );
         })}
         {notes.map((e) => (
-          <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={making.jointId} words={
+          <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={welding.jointId} words={
             <><b>{placeText(e.content) || "along it"}</b> {e.content.asWanted ? "" : "not so: "}{title(e.content.question)}{e.content.note && `, ${e.content.note}`}{e.content.pass && `, pass ${e.content.pass}`}</>
           } />
         ))}
         {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-        {computed.map((i) => <LookItemLine key={i.id} item={i} />)}
-        <p className="cautions">Starts and stops {making.apart} {making.units} apart is a rule of thumb, set in the <Link to="/jobs">job</Link>. The questions are common practice.</p>
-        <Rods making={making} mayRecord={mayRecord} act={act} />
-        <WeldedAt key={making.weldedAt ?? ""} making={making} mayRecord={mayRecord} act={act} />
+        {computed.map((i) => <InspectionItemLine key={i.id} item={i} />)}
+        <p className="cautions">Starts and stops {welding.apart} {welding.units} apart is a rule of thumb, set in the <Link to="/jobs">job</Link>. The questions are common practice.</p>
+        <Rods welding={welding} mayRecord={mayRecord} act={act} />
+        <WeldedAt key={welding.weldedAt ?? ""} welding={welding} mayRecord={mayRecord} act={act} />
       </div>
     </section>
   );
 }
 
-function Exception({ question, problems, onPut, onLeave }: { question: string; problems: Record<string, string>; onPut: (c: MakingContent) => Promise<void>; onLeave: () => void }) {
+function Exception({ question, problems, onPut, onLeave }: { question: string; problems: Record<string, string>; onPut: (c: WeldingContent) => Promise<void>; onLeave: () => void }) {
   const [place, setPlace] = useState("");
   const [note, setNote] = useState("");
   const submit = (e: FormEvent) => {
@@ -76,19 +76,19 @@ function Exception({ question, problems, onPut, onLeave }: { question: string; p
   );
 }
 
-type Act = (f: () => Promise<Making>) => Promise<boolean>;
+type Act = (f: () => Promise<WeldingRecord>) => Promise<boolean>;
 
 /** How long each package of low-hydrogen rods has been out of the oven; it runs until the weld was finished. */
-function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; act: Act }) {
+function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: boolean; act: Act }) {
   const [electrode, setElectrode] = useState("E7018");
   const [at, setAt] = useState("");
-  const outing = (e: MakingEntry, outings: NonNullable<MakingContent["outings"]>) => act(() => api.made(making.jointId, e.id, "RODS", { ...e.content, outings }, e.version));
-  const entryOf = (id: string) => making.entries.find((e) => e.id === id);
+  const outing = (e: WeldingEntry, outings: NonNullable<WeldingContent["outings"]>) => act(() => api.made(welding.jointId, e.id, "RODS", { ...e.content, outings }, e.version));
+  const entryOf = (id: string) => welding.entries.find((e) => e.id === id);
   const moment = () => (at === "" ? moments(new Date()) : moments(new Date(at)));
   return (
     <section aria-label="Rods out of the oven">
       <h3>Rods out of the oven</h3>
-      {making.rods.map((r) => {
+      {welding.rods.map((r) => {
         const e = entryOf(r.entry);
         if (!e) return null;
         const outings = e.content.outings ?? [];
@@ -97,25 +97,25 @@ function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; 
             <span>
               <b>{r.electrode}</b> <b className={r.over ? "fault" : ""}>{r.shown}</b>
               {r.over && <span className="fault"> ✕ over: dry them again as the maker says, or scrap them</span>}
-              <div className="small quiet">{r.out ? "out now" : "in the oven"}{making.weldedAt && r.out ? ", clock stopped when the weld was finished" : ""}</div>
+              <div className="small quiet">{r.out ? "out now" : "in the oven"}{welding.weldedAt && r.out ? ", clock stopped when the weld was finished" : ""}</div>
             </span>
             {mayRecord && (
               <span style={{ whiteSpace: "nowrap" }}>
                 {r.out
                   ? <button type="button" className="pick" onClick={() => void outing(e, outings.map((o, i) => (i === outings.length - 1 ? { ...o, back: moment() } : o)))}>back now</button>
                   : <button type="button" className="pick" onClick={() => void outing(e, [...outings, { out: moment() }])}>out again</button>}
-                <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(making.jointId, e))}>take off</button>
+                <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>take off</button>
               </span>
             )}
           </div>
         );
       })}
-      <Labels making={making} mayRecord={mayRecord} act={act} />
+      <Labels welding={welding} mayRecord={mayRecord} act={act} />
       {mayRecord && (
         <div className="row">
           <input aria-label="Rod" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
           <input aria-label="Taken out at, empty for now" type="datetime-local" className="text" style={{ width: 178 }} value={at} onChange={(e) => setAt(e.target.value)} />
-          <button type="button" className="btn" onClick={() => void act(() => api.made(making.jointId, newId(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
+          <button type="button" className="btn" onClick={() => void act(() => api.made(welding.jointId, newId(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
         </div>
       )}
     </section>
@@ -123,15 +123,15 @@ function Rods({ making, mayRecord, act }: { making: Making; mayRecord: boolean; 
 }
 
 /** What the maker prints on the boxes: those amps go before the general table. */
-function Labels({ making, mayRecord, act }: { making: Making; mayRecord: boolean; act: Act }) {
+function Labels({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: boolean; act: Act }) {
   const [open, setOpen] = useState(false);
   const [electrode, setElectrode] = useState("E7018");
-  const [diameter, setDiameter] = useState(making.units === "mm" ? "3.2" : "1/8");
+  const [diameter, setDiameter] = useState(welding.units === "mm" ? "3.2" : "1/8");
   const [amps, setAmps] = useState("");
-  const noted = making.entries.filter((e) => e.kind === "RODS" && !e.withdrawn && (e.content.labelAmps ?? []).length > 0);
+  const noted = welding.entries.filter((e) => e.kind === "RODS" && !e.withdrawn && (e.content.labelAmps ?? []).length > 0);
   const range = amps.split(/[–-]/).map((a) => Number(a.trim()));
   const put = async () => {
-    if (await act(() => api.made(making.jointId, newId(), "RODS", { electrode, diameter, labelAmps: range }))) {
+    if (await act(() => api.made(welding.jointId, newId(), "RODS", { electrode, diameter, labelAmps: range }))) {
       setOpen(false);
       setAmps("");
     }
@@ -141,7 +141,7 @@ function Labels({ making, mayRecord, act }: { making: Making; mayRecord: boolean
       {noted.map((e) => (
         <div key={e.id} className="item">
           <span><b>{e.content.diameter} {e.content.electrode}</b>: the box says {e.content.labelAmps?.join("–")} A</span>
-          {mayRecord && <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(making.jointId, e))}>take off</button>}
+          {mayRecord && <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>take off</button>}
         </div>
       ))}
       {mayRecord && !open && <button type="button" className="link" onClick={() => setOpen(true)}>note a box label</button>}
@@ -158,18 +158,18 @@ function Labels({ making, mayRecord, act }: { making: Making; mayRecord: boolean
   );
 }
 
-function WeldedAt({ making, mayRecord, act }: { making: Making; mayRecord: boolean; act: Act }) {
-  const shown = making.weldedAt ? localTime(new Date(making.weldedAt)) : "";
+function WeldedAt({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: boolean; act: Act }) {
+  const shown = welding.weldedAt ? localTime(new Date(welding.weldedAt)) : "";
   const [at, setAt] = useState(shown);
   return (
     <section aria-label="Welding finished">
       <h3>Welding finished</h3>
       <div className="row">
         <input aria-label="Welding finished at" type="datetime-local" className="text" style={{ width: 200 }} disabled={!mayRecord} value={at} onChange={(e) => setAt(e.target.value)} />
-        {mayRecord && (at !== "" || shown !== "") && <button type="button" className="btn" disabled={at === "" || at === shown} onClick={() => void act(() => api.welded(making.jointId, new Date(at).toISOString().replace(".000Z", "Z")))}>Store</button>}
+        {mayRecord && (at !== "" || shown !== "") && <button type="button" className="btn" disabled={at === "" || at === shown} onClick={() => void act(() => api.welded(welding.jointId, new Date(at).toISOString().replace(".000Z", "Z")))}>Store</button>}
         {mayRecord && shown === "" && at === "" && <button type="button" className="btn" onClick={() => setAt(localTime(new Date()))}>Now</button>}
       </div>
-      <p className="cautions">{making.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}</p>
+      <p className="cautions">{welding.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}</p>
     </section>
   );
 }

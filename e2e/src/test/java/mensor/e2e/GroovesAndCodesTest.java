@@ -15,7 +15,7 @@ import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
 /** A groove butt and a pipe butt from set-up to their verdicts, other books beside the contract's, and a book to read. */
-class GroovesAndBooksTest extends InTheBrowser {
+class GroovesAndCodesTest extends InTheBrowser {
     private static Page as(String login) {
         Page page = chromium.page(1280, 800);
         page.navigate(mensor.address());

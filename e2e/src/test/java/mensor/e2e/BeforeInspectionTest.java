@@ -19,7 +19,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** From the weld list to the bench: what was seen before the last look is there when the weld is judged. */
-class BeforeTheLookTest extends InTheBrowser {
+class BeforeInspectionTest extends InTheBrowser {
     private static final String LIST = """
             mark;weld no;size;length;thickness a;thickness b;position;welder;wps
             GR-01;1;1/4;12;3/8;1/2;2F;K7;W-12 rev B
@@ -90,7 +90,7 @@ class BeforeTheLookTest extends InTheBrowser {
     }
 
     @Test
-    void likeWeldsAreLookedAtOnOneSheetAndTheExceptionByItself() {
+    void likeWeldsAreInspectedOnOneSheetAndTheExceptionByItself() {
         Page page = chromium.page(1280, 800);
         page.navigate(mensor.address());
         signIn(page, "tomas");
