@@ -220,7 +220,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
   const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, along.from, along.to).slice(0, 1);
   const photoOf = editing && !editing.waiting ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` } : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
   return (
-    <section className="card dock" aria-label="record">
+    <section className="card dock" aria-label="Record">
       {drawn && !editing ? (
         <DrawPanel key={drawn.lane} bench={bench} doing={doing} drawn={drawn} onDrawn={onDrawn} onSaid={setSaid} onForm={pick} />
       ) : (
@@ -266,7 +266,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
           ))}
           {(editing ?? run) && readWith}
           <button type="submit" className="btn main" disabled={busy}>
-            {editing?.version !== undefined ? "Store the change" : "record"}
+            {editing?.version !== undefined ? "Store the change" : "Record"}
           </button>
           {editing && <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />}
           {editing && <button type="button" className="btn" onClick={onDone}>Leave as it was</button>}

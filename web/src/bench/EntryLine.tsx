@@ -152,7 +152,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>record{entries.length > 1 ? ` ${entries.length}` : ""}</button>
+        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>Record{entries.length > 1 ? ` ${entries.length}` : ""}</button>
         {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
         <button type="button" className="btn" aria-label="What the line understands" title="What the line understands (?)" onClick={() => setCard(true)}>?</button>
         {side}

@@ -82,7 +82,7 @@ describe("the repairs of an inspection", () => {
       "GET /api/inspections/inspection-1/defects": () => ({ json: all({ ...decided, state: "ready-to-inspect" }, { canReinspect: true }) }),
       "POST /api/inspections/inspection-1/re-inspection": () => ({ json: { inspectionId: "inspection-2" } }),
     });
-    fireEvent.click(await screen.findByText(/Look again/));
+    fireEvent.click(await screen.findByText(/Begin the re-inspection/));
     await waitFor(() => expect(sent.some((x) => x.method === "POST")).toBe(true));
   });
 });

@@ -35,5 +35,5 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
   });
   fireEvent.click(await screen.findByText("Sign 1 as accept"));
   await waitFor(() => expect(sent.filter((s) => s.method === "POST")).toHaveLength(2));
-  expect(sent.filter((s) => s.method === "POST")[1]?.body).toEqual({ looks: [{ inspectionId: "i1", version: 7 }], capacity: "verification" });
+  expect(sent.filter((s) => s.method === "POST")[1]?.body).toEqual({ inspections: [{ inspectionId: "i1", version: 7 }], capacity: "verification" });
 });

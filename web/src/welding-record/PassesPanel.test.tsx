@@ -15,7 +15,7 @@ describe("the passes", () => {
     choose("Starts at", "0, 8 1/2");
     fireEvent.click(screen.getByText("Record the pass"));
     await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]?.path).toMatch(/^\/api\/joints\/joint-1\/welding\/entries\/[0-9a-f-]{36}$/);
+    expect(sent[0]?.path).toMatch(/^\/api\/joints\/joint-1\/welding-record\/entries\/[0-9a-f-]{36}$/);
     expect(sent[0]?.body).toEqual({ kind: "PASS", content: { kind: "root", electrode: "E7018", diameter: "1/8", amps: 95, polarity: "DCEP", starts: ["0", "8 1/2"] } });
   });
 

@@ -25,7 +25,7 @@ describe("the fit-up", () => {
     const { sent } = renderWith(<FitUpPanel welding={raised} mayRecord />, { PUT: () => ({ json: raised }) });
     choose("At, or from–to", "10-14");
     choose("Gap", "1/8");
-    fireEvent.click(screen.getByText("record"));
+    fireEvent.click(screen.getByText("Record"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({ kind: "FIT_UP", content: { from: "10", to: "14", opening: "1/8" } });
     expect(screen.getByText("10–14: leg 3/8 for a gap of 1/8")).toBeTruthy();
@@ -45,7 +45,7 @@ describe("the fit-up", () => {
 
   it("stands once an inspection is signed", () => {
     renderWith(<FitUpPanel welding={welding({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })} mayRecord />, {});
-    expect(screen.queryByText("record")).toBeNull();
+    expect(screen.queryByText("Record")).toBeNull();
     expect(screen.queryByText("take off")).toBeNull();
     expect(screen.getByText(/the fit-up stands/)).toBeTruthy();
   });
@@ -60,7 +60,7 @@ describe("as the passes go in", () => {
     fireEvent.click(screen.getByText("at …"));
     choose("At, or from–to", "4");
     choose("What was seen", "pinhole");
-    fireEvent.click(screen.getByText("record"));
+    fireEvent.click(screen.getByText("Record"));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: false, at: "4", note: "pinhole" } });
   });

@@ -110,7 +110,7 @@ class RulingsTest {
                 .undercut(Toe.A, "2", "9")
                 .undercut(Toe.B, "2", "9")
                 .traced();
-        assertThat(cause(up, CURRENT_HIGH).speaksAgainst()).anyMatch(l -> l.contains("want the lower half"));
+        assertThat(cause(up, CURRENT_HIGH).speaksAgainst()).anyMatch(l -> l.contains("need the lower half"));
         assertThat(cause(flat, CURRENT_HIGH).speaksAgainst()).noneMatch(l -> l.contains("lower half"));
         assertThat(cause(up, CURRENT_HIGH).standing())
                 .isLessThanOrEqualTo(cause(flat, CURRENT_HIGH).standing());

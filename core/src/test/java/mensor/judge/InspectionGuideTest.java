@@ -39,7 +39,7 @@ class InspectionGuideTest {
         List<String> steps = guided(TestInspection.inches("24").nothingInspected());
         assertThat(steps)
                 .startsWith("Read the legs at 1", "Read the legs at 12", "Read the legs at 23")
-                .contains("Undercut: walk web toe to the end, then flange toe", "Crack: inspect the whole weld");
+                .contains("Undercut: inspect web toe to the end, then flange toe", "Crack: inspect the whole weld");
         assertThat(steps.get(3)).as("the toes before the face").startsWith("Undercut");
     }
 

@@ -1,19 +1,35 @@
 package mensor.server;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
-import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import jakarta.persistence.Entity;
+import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.Repository;
+import org.springframework.modulith.core.ApplicationModules;
 
 /** Packages by feature without cycles; the command line and the core know nothing of the server. */
 @AnalyzeClasses(packages = "mensor", importOptions = ImportOption.DoNotIncludeTests.class)
 class ServerArchitectureTest {
+    /** Each package is a room: none reaches into another's inside, and no two need one another. */
+    @Test
+    void roomsKeepTheirBoundaries() {
+        ApplicationModules.of(MensorApplication.class).verify();
+    }
+
+    /** What a room stores is its own: others see it through the room's services and the interfaces of what is stored. */
     @ArchTest
-    static final ArchRule noCycles =
-            slices().matching("mensor.server.(*)..").should().beFreeOfCycles();
+    static final ArchRule entitiesAndRepositoriesStayInTheirRoom = classes()
+            .that()
+            .areAnnotatedWith(Entity.class)
+            .or()
+            .areAssignableTo(Repository.class)
+            .should()
+            .bePackagePrivate();
 
     @ArchTest
     static final ArchRule oneDirection = noClasses()

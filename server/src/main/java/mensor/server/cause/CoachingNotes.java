@@ -91,10 +91,8 @@ public class CoachingNotes {
 
     private static NoteView.SeenView seen(Finding f, Bench.State o, CausesView causes) {
         List<UUID> entries = java.util.stream.Stream.concat(
-                        f.indications().stream()
-                                .map(n -> o.judged().indications().get(n).id()),
-                        f.readings().stream()
-                                .map(n -> o.judged().readings().get(n).id()))
+                        f.indications().stream().map(n -> o.judged().entryOfIndication(n)),
+                        f.readings().stream().map(n -> o.judged().entryOfReading(n)))
                 .toList();
         Optional<CausesView.CauseView> leading = causes.defects().stream()
                 .filter(d -> d.entry() != null && entries.contains(d.entry()))

@@ -12,16 +12,14 @@ import mensor.cause.FusionDoubt;
 import mensor.cause.Situation;
 import mensor.cause.Surroundings;
 import mensor.cause.Tracer;
-import mensor.exchange.WeldingParts;
 import mensor.inspection.InProcessInspection;
 import mensor.inspection.Inspection;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Length;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.InspectionResult;
-import mensor.server.joint.JointEntity;
+import mensor.server.joint.StoredJoint;
 import mensor.server.web.Refusal;
-import mensor.server.welding.WeldingEntry;
 import mensor.server.welding.WeldingRecords;
 import mensor.weld.Named;
 import mensor.weld.Procedure;
@@ -89,15 +87,11 @@ public class DefectCauses {
                 .toList();
     }
 
-    private static Surroundings around(JointEntity joint, WeldingRecords.State made, List<Trials.TrialView> tried) {
+    private static Surroundings around(StoredJoint joint, WeldingRecords.State made, List<Trials.TrialView> tried) {
         List<Length> startsAndStops = made.loggedPasses().stream()
                 .flatMap(p -> Stream.concat(p.starts().stream(), p.stops().stream()))
                 .toList();
-        List<Surroundings.BoxLabel> labels = made.entries().stream()
-                .filter(e -> e.kind() == WeldingEntry.Kind.RODS && !e.isWithdrawn())
-                .map(e -> WeldingParts.boxLabel(e.content(), joint.unit()))
-                .flatMap(Optional::stream)
-                .toList();
+        List<Surroundings.BoxLabel> labels = made.boxLabels();
         List<Surroundings.Remark> remarks = new ArrayList<>(Surroundings.remarks(
                 made.answers().stream().map(WeldingRecords.Read::what).toList()));
         remarks.addAll(Surroundings.fitUp(made.fitUp().items()));
@@ -168,10 +162,8 @@ public class DefectCauses {
 
     private static UUID entry(CauseTrace t, InspectionResult judged) {
         if (t.indication().isPresent()) {
-            return judged.indications().get(t.indication().getAsInt()).id();
+            return judged.entryOfIndication(t.indication().getAsInt());
         }
-        return t.reading().isPresent()
-                ? judged.readings().get(t.reading().getAsInt()).id()
-                : null;
+        return t.reading().isPresent() ? judged.entryOfReading(t.reading().getAsInt()) : null;
     }
 }

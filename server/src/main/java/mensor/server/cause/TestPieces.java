@@ -5,8 +5,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import mensor.length.Unit;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
@@ -19,12 +19,12 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class TestPieces {
     private final TestPieceRepository pieces;
-    private final JointRepository joints;
+    private final Joints joints;
     private final People people;
     private final JsonMapper json;
     private final Clock clock;
 
-    TestPieces(TestPieceRepository pieces, JointRepository joints, People people, JsonMapper json, Clock clock) {
+    TestPieces(TestPieceRepository pieces, Joints joints, People people, JsonMapper json, Clock clock) {
         this.pieces = pieces;
         this.joints = joints;
         this.people = people;
@@ -47,7 +47,7 @@ public class TestPieces {
             String citation) {}
 
     @Transactional(readOnly = true)
-    List<TestPieceView> of(JointEntity joint) {
+    List<TestPieceView> of(StoredJoint joint) {
         return pieces.findByJointIdOrderByRecordedAt(joint.id()).stream()
                 .map(p -> view(p, joint.unit()))
                 .toList();
@@ -72,7 +72,7 @@ public class TestPieces {
 
     @Transactional
     public void record(Actor actor, UUID jointId, UUID id, TestPieceForm form) {
-        JointEntity joint = forChange(actor, jointId);
+        StoredJoint joint = forChange(actor, jointId);
         Trials.checkLine("specimen", form.specimen(), 60, "which specimen, as \"root bend 1\"");
         form.read(joint.unit());
         String content = json.writeValueAsString(form);
@@ -95,10 +95,10 @@ public class TestPieces {
                 .setWithdrawn(off);
     }
 
-    private JointEntity forChange(Actor actor, UUID jointId) {
+    private StoredJoint forChange(Actor actor, UUID jointId) {
         if (actor.role().seesSignedOnly()) {
             throw Refusal.forbidden("a viewer records nothing");
         }
-        return joints.findById(jointId).orElseThrow(() -> Refusal.notFound("there is no such joint"));
+        return joints.get(jointId);
     }
 }

@@ -14,14 +14,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "trial")
-public class TrialEntity {
-    /** What the next weld showed of the trouble. */
-    public enum Outcome {
-        BETTER,
-        SAME,
-        WORSE
-    }
-
+class TrialEntity {
     @Id
     private UUID id;
 

@@ -6,9 +6,8 @@ import java.util.List;
 import java.util.UUID;
 import mensor.cause.CauseClass;
 import mensor.cause.Surroundings;
-import mensor.server.cause.TrialEntity.Outcome;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.AllOptional;
@@ -22,11 +21,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Trials {
     private final TrialRepository trials;
-    private final JointRepository joints;
+    private final Joints joints;
     private final People people;
     private final Clock clock;
 
-    Trials(TrialRepository trials, JointRepository joints, People people, Clock clock) {
+    Trials(TrialRepository trials, Joints joints, People people, Clock clock) {
         this.trials = trials;
         this.joints = joints;
         this.people = people;
@@ -55,7 +54,7 @@ public class Trials {
 
     /** What was tried on this weld, and what its welder tried on others. */
     @Transactional(readOnly = true)
-    List<TrialView> around(JointEntity joint) {
+    List<TrialView> around(StoredJoint joint) {
         List<TrialEntity> found = joint.welder() == null
                 ? trials.findByJointIdOrderByChangedAt(joint.id())
                 : trials.findByWelderOrderByChangedAt(joint.welder());
@@ -68,7 +67,7 @@ public class Trials {
                 t.cause(),
                 t.trouble(),
                 t.words(),
-                joints.findById(t.jointId()).map(JointEntity::mark).orElse(""),
+                joints.find(t.jointId()).map(StoredJoint::mark).orElse(""),
                 people.nameOf(t.changedBy()),
                 t.changedAt(),
                 t.nextMark(),
@@ -94,7 +93,7 @@ public class Trials {
     }
 
     @Transactional
-    public void changed(Actor actor, UUID inspectionId, JointEntity joint, UUID id, TrialForm form) {
+    public void changed(Actor actor, UUID inspectionId, StoredJoint joint, UUID id, TrialForm form) {
         checkMay(actor);
         if (Named.find(CauseClass.class, String.valueOf(form.cause())).isEmpty()) {
             throw Refusal.invalid("cause", "one of " + Named.list(CauseClass.class) + " is required");

@@ -12,7 +12,7 @@ import mensor.inspection.Criterion;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
-import mensor.server.joint.JointEntity;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
@@ -55,7 +55,7 @@ public class Deviations {
     }
 
     @Transactional
-    public void record(Actor actor, JointEntity joint, DeviationForm form) {
+    public void record(Actor actor, StoredJoint joint, DeviationForm form) {
         requireRole(actor);
         check(joint, form);
         deviations.save(new DeviationEntity(joint.id(), json.writeValueAsString(form), actor.id(), clock.instant()));
@@ -81,7 +81,7 @@ public class Deviations {
         }
     }
 
-    private void check(JointEntity joint, DeviationForm form) {
+    private void check(StoredJoint joint, DeviationForm form) {
         List<FieldProblem> problems = new ArrayList<>();
         Criterion criterion = form.criterion() == null
                 ? null
@@ -114,7 +114,7 @@ public class Deviations {
         }
     }
 
-    private static void where(List<FieldProblem> problems, JointEntity joint, DeviationForm form) {
+    private static void where(List<FieldProblem> problems, StoredJoint joint, DeviationForm form) {
         if (form.from() == null && form.to() == null) {
             return;
         }

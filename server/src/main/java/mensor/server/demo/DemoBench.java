@@ -17,19 +17,19 @@ import mensor.server.contract.Deviations;
 import mensor.server.contract.Waivers;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
-import mensor.server.inspection.InspectionEntity;
 import mensor.server.inspection.SignOff;
-import mensor.server.joint.JointEntity;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.joint.JointForm;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
+import mensor.server.joint.StoredJoint;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
 import mensor.server.repair.Repairs;
 import mensor.server.repair.StepForm;
 import mensor.server.welding.WeldingContent;
-import mensor.server.welding.WeldingEntry;
+import mensor.server.welding.WeldingEntryKind;
 import mensor.server.welding.WeldingRecords;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -110,7 +110,7 @@ class DemoBench {
         private final UUID inspection;
         private final Actor inspector;
 
-        Work(JointEntity joint, Actor inspector) {
+        Work(StoredJoint joint, Actor inspector) {
             this(joint.id(), bench.begin(joint).id(), inspector);
         }
 
@@ -204,21 +204,21 @@ class DemoBench {
         }
 
         Work sign() {
-            InspectionEntity i = bench.open(inspector, inspection).inspection();
+            StoredInspection i = bench.open(inspector, inspection).inspection();
             signing.sign(acting(inspector), inspection, new SignOff.SignForm(i.version(), i.verdict(), "QC", null));
             return this;
         }
 
         /** What was used to make the weld, as the welding engineer recorded it. */
         Work welding(String fields) {
-            JointEntity stored = bench.open(inspector, inspection).joint();
+            StoredJoint stored = bench.open(inspector, inspection).joint();
             WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
             welding.record(by("wanda"), joint, stored.version(), form);
             return this;
         }
 
         /** Something recorded before the last look, by whoever walked the passes. */
-        Work made(WeldingEntry.Kind kind, String fields) {
+        Work made(WeldingEntryKind kind, String fields) {
             WeldingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingContent.class);
             records.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
             bench.rejudgeOpen(joint);
@@ -226,13 +226,13 @@ class DemoBench {
         }
 
         Work pass(String fields) {
-            return made(WeldingEntry.Kind.PASS, fields);
+            return made(WeldingEntryKind.PASS, fields);
         }
 
         /** Scale off, tacks sound, square, and tight where no gap is marked. */
         Work fittedWell() {
             for (String q : List.of("scale-off", "tacks", "square", "tight-elsewhere")) {
-                made(WeldingEntry.Kind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
+                made(WeldingEntryKind.FIT_UP_ANSWER, "'question':'" + q + "','asWanted':true");
             }
             return this;
         }
@@ -328,7 +328,7 @@ class DemoBench {
                 JointForm.class);
         boolean metric = fields.contains(" mm'");
         DemoShop.Place place = DemoShop.place(lot, metric);
-        JointEntity joint = setUp.create(
+        StoredJoint joint = setUp.create(
                 actors.get(inspector),
                 new NewJoint(
                         place.job(),

@@ -6,14 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mensor.server.cause.CoachingNotes;
+import mensor.server.cause.Outcome;
 import mensor.server.cause.TestPieceForm;
 import mensor.server.cause.TestPieces;
-import mensor.server.cause.TrialEntity.Outcome;
 import mensor.server.cause.Trials;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
-import mensor.server.welding.WeldingEntry;
+import mensor.server.welding.WeldingEntryKind;
 import org.springframework.stereotype.Component;
 
 /** A finished lot that the rates are made of, and welds with causes: a cold pass, a change that did not help, coupons bent. */
@@ -23,12 +23,12 @@ class DemoCauses {
     private static final int WELDS = 44;
 
     private final DemoBench bench;
-    private final JointRepository joints;
+    private final Joints joints;
     private final Trials trials;
     private final TestPieces tests;
     private final CoachingNotes coaching;
 
-    DemoCauses(DemoBench bench, JointRepository joints, Trials trials, TestPieces tests, CoachingNotes coaching) {
+    DemoCauses(DemoBench bench, Joints joints, Trials trials, TestPieces tests, CoachingNotes coaching) {
         this.bench = bench;
         this.joints = joints;
         this.trials = trials;
@@ -71,7 +71,7 @@ class DemoCauses {
     private void coldThenHot(Map<String, Actor> actors) {
         DemoBench.Work first = cold("ST1-45");
         DemoBench.Work second = cold("ST1-46");
-        JointEntity joint = joints.findById(first.jointId()).orElseThrow();
+        StoredJoint joint = joints.get(first.jointId());
         UUID trial = UUID.randomUUID();
         trials.changed(
                 actors.get("wanda"),
@@ -84,7 +84,7 @@ class DemoCauses {
         trials.changed(
                 actors.get("wanda"),
                 second.inspectionId(),
-                joints.findById(second.jointId()).orElseThrow(),
+                joints.get(second.jointId()),
                 UUID.randomUUID(),
                 new Trials.TrialForm("current-low", "slag", "root pass: amps from 95 to 135"));
     }
@@ -92,7 +92,7 @@ class DemoCauses {
     private DemoBench.Work cold(String mark) {
         DemoBench.Work w = sound(mark, "B2", "2F");
         w.made(
-                WeldingEntry.Kind.PASS,
+                WeldingEntryKind.PASS,
                 "'kind':'root','electrode':'E7018','diameter':'1/8','amps':95,'polarity':'DCEP','technique':'stringer','starts':['0','9'],'stops':['9','24'],'cleaned':true");
         return w.seen("'kind':'slag','from':'14','to':'15 1/2','trapped':true")
                 .undercut("A", "4", "5", "3/32")
@@ -101,7 +101,7 @@ class DemoCauses {
 
     /** The welders' test pieces, bent and rated. */
     private void coupons(Map<String, Actor> actors) {
-        joints.findAll().stream().filter(j -> j.mark().startsWith("CP-")).forEach(j -> {
+        joints.everywhere().stream().filter(j -> j.mark().startsWith("CP-")).forEach(j -> {
             boolean first = j.mark().equals("CP-1");
             tests.record(actors.get("wanda"), j.id(), UUID.randomUUID(), bend("face bend 1", List.of()));
             tests.record(

@@ -14,7 +14,7 @@ import mensor.inspection.Entry;
 import mensor.server.people.Actor;
 import mensor.server.people.DemoSignIns;
 import mensor.server.people.People;
-import mensor.server.welding.WeldingEntry;
+import mensor.server.welding.WeldingEntryKind;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
@@ -169,7 +169,7 @@ class DemoData implements ApplicationRunner {
                 .welding("'arcLength':'normal'")
                 .pass(
                         "'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'polarity':'DCEP','cleaned':true,'welder':'K7'")
-                .made(WeldingEntry.Kind.RODS, rodsOut(30, 23))
+                .made(WeldingEntryKind.RODS, rodsOut(30, 23))
                 .clearBut("porosity")
                 .sign()
                 .dispose("wanda", "porosity", "remove-and-reweld", "damp rods; use a fresh can");
@@ -184,7 +184,7 @@ class DemoData implements ApplicationRunner {
                         "'kind':'cap','electrode':'E7018','diameter':'1/8','amps':127.5,'volts':22,'polarity':'DCEP','technique':'stringer','plannedFields':['amps','volts','polarity','technique'],"
                                 + "'starts':['0','12','24'],'stops':['12','24','36'],'welder':'B2'")
                 .made(
-                        WeldingEntry.Kind.PROCESS,
+                        WeldingEntryKind.PROCESS,
                         "'question':'slag-lines','asWanted':false,'from':'19','to':'22','note':'web side'")
                 .clearBut("slag");
         joint(lot, "FB-04", "2", "B2", "tomas", tee("36", "1/4", "3/8", "1/2", "2F"))
@@ -197,8 +197,8 @@ class DemoData implements ApplicationRunner {
                 .dispose("wanda", "arc-strike", "accept-as-is", "on a part that is cut off")
                 .engineer("arc-strike", "accept-as-is", "ENG-0042", LocalDate.of(2026, 5, 12));
         joint(lot, "FB-05", "1", "B2", "ines", tee("40", "5/16", "1/2", "1", "1F"))
-                .made(WeldingEntry.Kind.FIT_UP, "'from':'10','to':'14','opening':'1/8'")
-                .made(WeldingEntry.Kind.FIT_UP, "'at':'20','opening':'1/32'")
+                .made(WeldingEntryKind.FIT_UP, "'from':'10','to':'14','opening':'1/8'")
+                .made(WeldingEntryKind.FIT_UP, "'at':'20','opening':'1/32'")
                 .fittedWell()
                 .ready()
                 .legs("1 3/8 3/8", "9 5/16 3/8", "12 7/16 7/16", "20 5/16 3/8", "30 5/16 5/16", "39 3/8 3/8")
@@ -236,22 +236,22 @@ class DemoData implements ApplicationRunner {
                 "'kind':'%s','electrode':'E7018','diameter':'1/8','amps':%s,'volts':22,'polarity':'DCEP','technique':'stringer','speed':'5 in/min','temperatureF':%s,'runLength':'8',"
                         + "'starts':[%s],'stops':[%s],'cleaned':true,'welder':'K7'";
         joint(lot, "FB-10", "1", "K7", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
-                .made(WeldingEntry.Kind.FIT_UP, "'at':'2','opening':'0'")
-                .made(WeldingEntry.Kind.FIT_UP, "'at':'22','opening':'1/32'")
+                .made(WeldingEntryKind.FIT_UP, "'at':'2','opening':'0'")
+                .made(WeldingEntryKind.FIT_UP, "'at':'22','opening':'1/32'")
                 .fittedWell()
                 .pass(pass.formatted("root", "128", "85", "'0','8','16'", "'8','16','24'"))
                 .pass(pass.formatted("fill", "130", "210", "'0','8 1/2','15 1/2'", "'8 1/2','15 1/2','24'"))
                 .pass(pass.formatted("cap", "126", "240", "'0','6','14'", "'6','14','24'"))
-                .made(WeldingEntry.Kind.PROCESS, "'question':'root','asWanted':true")
-                .made(WeldingEntry.Kind.PROCESS, "'question':'layers-clean','asWanted':true")
+                .made(WeldingEntryKind.PROCESS, "'question':'root','asWanted':true")
+                .made(WeldingEntryKind.PROCESS, "'question':'layers-clean','asWanted':true")
                 .made(
-                        WeldingEntry.Kind.PROCESS,
+                        WeldingEntryKind.PROCESS,
                         "'question':'high-spots','asWanted':false,'at':'8','note':'hump at the tie-in'")
                 .ready()
                 .blade("0", "24", "5/16");
         joint(lot, "FB-11", "1", "M3", "tomas", tee("18", "1/4", "3/8", "1/2", "2F"))
-                .made(WeldingEntry.Kind.FIT_UP, "'at':'9','opening':'1/4'")
-                .made(WeldingEntry.Kind.FIT_UP_ANSWER, "'question':'scale-off','asWanted':true");
+                .made(WeldingEntryKind.FIT_UP, "'at':'9','opening':'1/4'")
+                .made(WeldingEntryKind.FIT_UP_ANSWER, "'question':'scale-off','asWanted':true");
         joint(
                         lot,
                         "FB-12",
@@ -260,7 +260,7 @@ class DemoData implements ApplicationRunner {
                         "ines",
                         tee("20", "5/16", "1/2", "1", "2F").replace("'A572-50'", "'A514','delayed':true"))
                 .pass(pass.formatted("root", "125", "160", "'0','8'", "'8','20'"))
-                .made(WeldingEntry.Kind.RODS, rodsOut(26, 23))
+                .made(WeldingEntryKind.RODS, rodsOut(26, 23))
                 .welded(Duration.ofHours(22))
                 .ready();
     }
@@ -277,10 +277,10 @@ class DemoData implements ApplicationRunner {
                 "'kind':'%s','electrode':'E7018','diameter':'5/32','amps':%s,'volts':23,'polarity':'DCEP','technique':'stringer','speed':'6 in/min','runLength':'9','starts':[%s],'stops':[%s],'cleaned':true,'welder':'D5'";
         joint(lot, "FB-20", "1", "D5", "ines", backed)
                 .made(
-                        WeldingEntry.Kind.FIT_UP,
+                        WeldingEntryKind.FIT_UP,
                         "'at':'2','opening':'1/4','rootFace':'0','angle':45,'offset':'0','backingGap':'1/32'")
                 .made(
-                        WeldingEntry.Kind.FIT_UP,
+                        WeldingEntryKind.FIT_UP,
                         "'at':'16','opening':'5/16','rootFace':'0','angle':47,'offset':'1/32','backingGap':'0'")
                 .fittedWell()
                 .pass(pass.formatted("root", "165", "'0','9'", "'9','18'"))

@@ -14,7 +14,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "gauge")
-public class GaugeEntity {
+class GaugeEntity implements StoredGauge {
     @Id
     private UUID id;
 
@@ -50,18 +50,22 @@ public class GaugeEntity {
         uncertainty = form.uncertainty();
     }
 
+    @Override
     public UUID id() {
         return id;
     }
 
+    @Override
     public String name() {
         return name;
     }
 
+    @Override
     public Long version() {
         return version;
     }
 
+    @Override
     public GaugeForm form() {
         return new GaugeForm(name, kind, division, range, serial, due, foundOut, uncertainty);
     }

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-public interface GaugeRepository extends JpaRepository<GaugeEntity, UUID> {
+interface GaugeRepository extends JpaRepository<GaugeEntity, UUID> {
     List<GaugeEntity> findAllByOrderByName();
 
     Optional<GaugeEntity> findByName(String name);

@@ -51,7 +51,7 @@ public class Gauges {
     }
 
     @Transactional(readOnly = true)
-    public GaugeEntity get(UUID id) {
+    public StoredGauge get(UUID id) {
         return gauges.findById(id).orElseThrow(() -> Refusal.notFound("there is no such gauge"));
     }
 
@@ -158,11 +158,11 @@ public class Gauges {
     /** Refuses a gauge that may not be used today. */
     @Transactional
     public List<UUID> takeKit(Actor actor, List<UUID> ids) {
-        if (!actor.role().inspections()) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector carries a kit");
         }
         for (UUID id : ids) {
-            get(id).gauge().fault(today()).ifPresent(f -> {
+            get(id).form().gauge().fault(today()).ifPresent(f -> {
                 throw Refusal.invalid("gauges", f + "; it cannot be carried today");
             });
         }

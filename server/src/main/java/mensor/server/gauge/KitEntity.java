@@ -13,7 +13,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "kit")
-public class KitEntity {
+class KitEntity {
     @Id
     private UUID id;
 

@@ -5,6 +5,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-public interface KitRepository extends JpaRepository<KitEntity, UUID> {
+interface KitRepository extends JpaRepository<KitEntity, UUID> {
     Optional<KitEntity> findByPersonIdAndKitDay(UUID person, LocalDate day);
 }

@@ -9,8 +9,8 @@ import java.util.stream.Collectors;
 import mensor.exchange.EntryDocument;
 import mensor.inspection.Entry;
 import mensor.server.inspection.Bench.NewEntry;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.web.Refusal;
 import org.jspecify.annotations.Nullable;
@@ -25,9 +25,9 @@ public class Batches {
     private final Bench bench;
     private final SignOff signing;
     private final InspectionRepository inspections;
-    private final JointRepository joints;
+    private final Joints joints;
 
-    Batches(Bench bench, SignOff signing, InspectionRepository inspections, JointRepository joints) {
+    Batches(Bench bench, SignOff signing, InspectionRepository inspections, Joints joints) {
         this.bench = bench;
         this.signing = signing;
         this.inspections = inspections;
@@ -69,11 +69,10 @@ public class Batches {
     @Transactional(readOnly = true)
     public Sheet sheet(Actor actor, UUID inspectionId) {
         Bench.State o = bench.open(actor, inspectionId);
-        JointEntity like = o.joint();
-        List<JointEntity> alike =
-                joints.findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(like.jobId(), like.design());
+        StoredJoint like = o.joint();
+        List<StoredJoint> alike = joints.alike(like.jobId(), like.design());
         Map<UUID, InspectionEntity> latest =
-                inspections.findByJointIdIn(alike.stream().map(JointEntity::id).toList()).stream()
+                inspections.findByJointIdIn(alike.stream().map(StoredJoint::id).toList()).stream()
                         .filter(i -> i.capacity().equals(o.inspection().capacity()))
                         .collect(Collectors.toMap(
                                 InspectionEntity::jointId, Function.identity(), (a, b) -> a.isAfter(b) ? a : b));
@@ -102,7 +101,7 @@ public class Batches {
                 lines);
     }
 
-    private static SheetLine line(JointEntity j, InspectionEntity i) {
+    private static SheetLine line(StoredJoint j, InspectionEntity i) {
         return new SheetLine(
                 i.id(),
                 j.id(),
@@ -152,7 +151,7 @@ public class Batches {
     }
 
     private static void checkInspector(Actor actor) {
-        if (!actor.role().inspections()) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector records an inspection and signs it");
         }
     }

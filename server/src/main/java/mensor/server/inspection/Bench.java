@@ -18,8 +18,8 @@ import mensor.length.LengthFormatException;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.server.job.TermsChange;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.photo.Photos;
@@ -38,7 +38,7 @@ public class Bench {
     private final InspectionRepository inspections;
     private final EntryRepository entries;
     private final HandoverRepository handovers;
-    private final JointRepository joints;
+    private final Joints joints;
     private final People people;
     private final InspectionJudge judging;
     private final Photos photos;
@@ -52,7 +52,7 @@ public class Bench {
             InspectionRepository inspections,
             EntryRepository entries,
             HandoverRepository handovers,
-            JointRepository joints,
+            Joints joints,
             People people,
             InspectionJudge judging,
             Photos photos,
@@ -77,8 +77,8 @@ public class Bench {
 
     /** A look with all that belongs to it. */
     public record State(
-            JointEntity joint,
-            InspectionEntity inspection,
+            StoredJoint joint,
+            StoredInspection inspection,
             List<EntryEntity> entries,
             InspectionResult judged,
             List<HandoverEntity> handovers) {}
@@ -88,8 +88,8 @@ public class Bench {
 
     /** The fabricator's first look at a joint. */
     @Transactional
-    public InspectionEntity begin(JointEntity joint) {
-        InspectionEntity inspection = InspectionEntity.first(joint.id(), InspectionEntity.QC, clock.instant());
+    public StoredInspection begin(StoredJoint joint) {
+        InspectionEntity inspection = InspectionEntity.first(joint.id(), StoredInspection.QC, clock.instant());
         inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
         return inspections.save(inspection);
     }
@@ -99,8 +99,8 @@ public class Bench {
         private final Map<String, InspectionEntity> byDesign = new HashMap<>();
 
         /** The first look, not stored yet. */
-        public InspectionEntity of(JointEntity joint) {
-            InspectionEntity inspection = InspectionEntity.first(joint.id(), InspectionEntity.QC, clock.instant());
+        public StoredInspection of(StoredJoint joint) {
+            InspectionEntity inspection = InspectionEntity.first(joint.id(), StoredInspection.QC, clock.instant());
             InspectionEntity like = byDesign.get(joint.design());
             if (like == null) {
                 inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
@@ -118,17 +118,17 @@ public class Bench {
 
     /** The owner's own look at a weld, beside the fabricator's: a record of its own. */
     @Transactional
-    public InspectionEntity beginVerification(Actor actor, UUID jointId) {
-        if (!actor.role().inspections()) {
+    public StoredInspection beginVerification(Actor actor, UUID jointId) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector inspects");
         }
-        JointEntity joint = joints.findById(jointId).orElseThrow(Bench::unknown);
+        StoredJoint joint = joints.get(jointId);
         boolean there = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
-                .anyMatch(i -> i.capacity().equals(InspectionEntity.VERIFICATION));
+                .anyMatch(i -> i.capacity().equals(StoredInspection.VERIFICATION));
         if (there) {
             throw Refusal.conflict("a verification of this weld is begun already; it is on the worklist");
         }
-        InspectionEntity inspection = InspectionEntity.first(jointId, InspectionEntity.VERIFICATION, clock.instant());
+        InspectionEntity inspection = InspectionEntity.first(jointId, StoredInspection.VERIFICATION, clock.instant());
         inspection.judged(judging.of(joint, inspection, List.of()).evaluation());
         return inspections.save(inspection);
     }
@@ -139,8 +139,8 @@ public class Bench {
      * @param repaired since the look that rejected
      */
     @Transactional
-    public InspectionEntity beginAgain(Actor actor, UUID rejected, RepairSummary repaired) {
-        if (!actor.role().inspections()) {
+    public StoredInspection beginAgain(Actor actor, UUID rejected, RepairSummary repaired) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector re-inspects");
         }
         InspectionEntity before = inspections.findForChangeById(rejected).orElseThrow(Bench::unknown);
@@ -163,8 +163,8 @@ public class Bench {
 
     /** The joint of an inspection, as fitted up. */
     @Transactional(readOnly = true)
-    public JointEntity joint(Actor actor, UUID id) {
-        return joints.findById(checkSees(actor, id).jointId()).orElseThrow(Bench::unknown);
+    public StoredJoint joint(Actor actor, UUID id) {
+        return joints.find(checkSees(actor, id).jointId()).orElseThrow(Bench::unknown);
     }
 
     /** A look as it stands, for what the application does by itself. */
@@ -187,14 +187,14 @@ public class Bench {
     /** The look, where the person may see it. */
     InspectionEntity checkSees(Actor actor, UUID id) {
         InspectionEntity inspection = inspections.findById(id).orElseThrow(Bench::unknown);
-        if (actor.role().seesSignedOnly() && inspection.state() != InspectionEntity.State.SIGNED) {
+        if (actor.role().seesSignedOnly() && inspection.state() != StoredInspection.State.SIGNED) {
             throw Refusal.forbidden("a viewer sees signed records only; this inspection is not signed yet");
         }
         return inspection;
     }
 
     private State opened(InspectionEntity inspection) {
-        JointEntity joint = joints.findById(inspection.jointId()).orElseThrow(Bench::unknown);
+        StoredJoint joint = joints.get(inspection.jointId());
         List<EntryEntity> all = entries.findByInspectionIdOrderBySequence(inspection.id());
         return new State(
                 joint,
@@ -210,11 +210,11 @@ public class Bench {
 
     /** The inspection, locked for this change; refused where it is signed or the person does not look. */
     InspectionEntity forChange(Actor actor, UUID id) {
-        if (!actor.role().inspections()) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector records an inspection");
         }
         InspectionEntity inspection = inspections.findForChangeById(id).orElseThrow(Bench::unknown);
-        if (inspection.state() == InspectionEntity.State.SIGNED) {
+        if (inspection.state() == StoredInspection.State.SIGNED) {
             throw Refusal.conflict("this inspection is signed; a change is a new revision (amend it)");
         }
         return inspection;
@@ -269,7 +269,7 @@ public class Bench {
         if (entry.id() == null || entry.kind() == null || entry.content() == null) {
             throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
         }
-        Unit unit = joints.findById(inspection.jointId()).orElseThrow().unit();
+        Unit unit = joints.get(inspection.jointId()).unit();
         try {
             Entry said = entry.content().entry(entry.kind(), unit);
             said.gauge().filter(g -> g.length() > 60).ifPresent(g -> {
@@ -307,7 +307,7 @@ public class Bench {
         EntryEntity entry = entry(inspection, entryId);
         if (entry.isWithdrawn()) {
             entry.restore();
-            JointEntity joint = joints.findById(inspection.jointId()).orElseThrow();
+            StoredJoint joint = joints.get(inspection.jointId());
             noneSeen.agree(inspection, typed.of(entry, joint.unit()));
         }
         return judged(inspection);
@@ -359,7 +359,7 @@ public class Bench {
             throw Refusal.invalid("to", "to whom?");
         }
         Actor next = people.get(to);
-        if (!next.role().inspections()) {
+        if (!next.role().inspects()) {
             throw Refusal.invalid("to", next.name() + " is no inspector");
         }
         if (next.id().equals(inspection.holder())) {
@@ -388,7 +388,7 @@ public class Bench {
     }
 
     private void checkOnWeld(InspectionEntity inspection, String field, String from, String to) {
-        JointEntity joint = joints.findById(inspection.jointId()).orElseThrow();
+        StoredJoint joint = joints.get(inspection.jointId());
         try {
             InspectionParts.readJoint(joint.document(), joint.unit())
                     .checkWithin("", new Span(Length.parse(from, joint.unit()), Length.parse(to, joint.unit())));
@@ -403,14 +403,14 @@ public class Bench {
     /** A new revision of a signed look, with its entries, to be changed and signed anew; the old one stays as it is. */
     @Transactional
     public State amend(Actor actor, UUID inspectionId, String reason) {
-        if (!actor.role().inspections()) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector amends an inspection");
         }
         if (reason == null || reason.isBlank() || reason.length() > 500) {
             throw Refusal.invalid("reason", "say in a line why the record is amended");
         }
         InspectionEntity old = inspections.findForChangeById(inspectionId).orElseThrow(Bench::unknown);
-        if (old.state() != InspectionEntity.State.SIGNED) {
+        if (old.state() != StoredInspection.State.SIGNED) {
             throw Refusal.conflict("this inspection is not signed; change it as it is");
         }
         InspectionEntity latest = inspections.findByJointIdOrderByCycleDescRevisionDesc(old.jointId()).stream()
@@ -464,8 +464,8 @@ public class Bench {
 
     /** All looks at a joint, the newest first. */
     @Transactional(readOnly = true)
-    public List<InspectionEntity> ofJoint(UUID jointId) {
-        return inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
+    public List<StoredInspection> ofJoint(UUID jointId) {
+        return List.copyOf(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
     }
 
     /** Whether somebody signed a look at this joint. */
@@ -475,7 +475,13 @@ public class Bench {
                 .anyMatch(InspectionEntity::isSigned);
     }
 
-    /** What a weld's making shows of the looks at it. */
+    /** Signed rejects, the newest revision of each inspection, of which no defect is kept. */
+    @Transactional(readOnly = true)
+    public List<UUID> rejectedWithoutDefects() {
+        return inspections.rejectedWithoutDefects();
+    }
+
+    /** What a weld's welding record shows of its inspections. */
     @Transactional(readOnly = true)
     public WeldingViews.InspectionState inspectionsAt(UUID jointId) {
         List<InspectionEntity> all = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId);
@@ -538,7 +544,7 @@ public class Bench {
     @Transactional
     public void rejudge(UUID jointId) {
         List<InspectionEntity> all = new ArrayList<>(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
-        if (all.stream().anyMatch(i -> i.state() == InspectionEntity.State.SIGNED)) {
+        if (all.stream().anyMatch(i -> i.state() == StoredInspection.State.SIGNED)) {
             throw Refusal.conflict("something was signed on this joint; it can no longer be changed");
         }
         all.forEach(this::judged);

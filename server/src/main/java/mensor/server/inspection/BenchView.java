@@ -28,7 +28,7 @@ public record BenchView(
         int revision,
         @Nullable UUID amends,
         @Nullable String reason,
-        InspectionEntity.State state,
+        StoredInspection.State state,
         @Nullable String holder,
         JointView joint,
         ConditionsForm conditions,
@@ -176,5 +176,5 @@ public record BenchView(
             Instant at) {}
 
     public record RevisionView(
-            UUID id, String stage, String capacity, int revision, InspectionEntity.State state, String verdict) {}
+            UUID id, String stage, String capacity, int revision, StoredInspection.State state, String verdict) {}
 }

@@ -38,11 +38,11 @@ import mensor.server.criteria.CriteriaChecks;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.People;
-import mensor.server.photo.PhotoEntity;
 import mensor.server.photo.Photos;
+import mensor.server.photo.StoredPhoto;
 import mensor.server.record.Signatures;
 import mensor.server.welding.WeldingRecords;
 import mensor.server.welding.WeldingViews;
@@ -101,7 +101,7 @@ public class BenchViews {
     public BenchView of(Bench.State o) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
-        InspectionEntity i = o.inspection();
+        StoredInspection i = o.inspection();
         Inspection inspection = o.judged().inspection();
         WeldingRecords.State made = o.judged().welding();
         Evaluation evaluation = o.judged().evaluation();
@@ -166,7 +166,7 @@ public class BenchViews {
             RepairStanding.Standing standing,
             Evaluation evaluation,
             List<GaugeFaults.GaugeFaultView> notInCalibration) {
-        InspectionEntity i = o.inspection();
+        StoredInspection i = o.inspection();
         boolean ready = !i.isSigned() && evaluation.verdict() != Verdict.INCOMPLETE;
         if (ready && notInCalibration.stream().anyMatch(f -> f.waived() == null)) {
             return "Replace the gauge, or have it waived";
@@ -178,7 +178,7 @@ public class BenchViews {
     }
 
     private BenchView.AgainView again(Bench.State o, Map<UUID, String> names) {
-        InspectionEntity i = o.inspection();
+        StoredInspection i = o.inspection();
         if (i.follows() == null) {
             return null;
         }
@@ -256,7 +256,7 @@ public class BenchViews {
     /** The pictures at their places; one of a withdrawn entry is not shown. */
     private List<BenchView.PhotoView> photos(Bench.State o, Map<UUID, String> names) {
         List<BenchView.PhotoView> views = new ArrayList<>();
-        for (PhotoEntity p : photos.of(o.inspection().id())) {
+        for (StoredPhoto p : photos.of(o.inspection().id())) {
             place(p, o)
                     .ifPresent(at -> views.add(new BenchView.PhotoView(
                             p.id(), at, p.place(), p.entryId(), names.getOrDefault(p.takenBy(), ""), p.isWithdrawn())));
@@ -264,7 +264,7 @@ public class BenchViews {
         return views;
     }
 
-    private static Optional<Double> place(PhotoEntity p, Bench.State o) {
+    private static Optional<Double> place(StoredPhoto p, Bench.State o) {
         if (p.place() != null) {
             return Optional.of(StripDrawing.mm(Length.parse(p.place(), o.joint().unit())));
         }
@@ -319,7 +319,7 @@ public class BenchViews {
                 .mapToObj(i -> span.apply(what.get(i)));
     }
 
-    private BenchView.JointView joint(JointEntity j, Joint joint, InspectionResult judged) {
+    private BenchView.JointView joint(StoredJoint j, Joint joint, InspectionResult judged) {
         String size =
                 joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
         return new BenchView.JointView(

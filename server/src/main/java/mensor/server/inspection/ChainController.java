@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.UUID;
 import mensor.exchange.ChainFile;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.record.Signatures;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -26,9 +26,9 @@ class ChainController {
     private final Jobs jobs;
     private final Signatures signatures;
     private final InspectionRepository inspections;
-    private final JointRepository joints;
+    private final Joints joints;
 
-    ChainController(Jobs jobs, Signatures signatures, InspectionRepository inspections, JointRepository joints) {
+    ChainController(Jobs jobs, Signatures signatures, InspectionRepository inspections, Joints joints) {
         this.jobs = jobs;
         this.signatures = signatures;
         this.inspections = inspections;
@@ -69,7 +69,7 @@ class ChainController {
                         placed.stream().map(Signatures.ChainPlace::inspectionId).toList())
                 .forEach(i -> jointOf.put(i.id(), i.jointId()));
         Map<UUID, String> marks = new HashMap<>();
-        joints.findAllById(jointOf.values()).forEach((JointEntity j) -> marks.put(j.id(), j.mark()));
+        joints.all(jointOf.values()).forEach((StoredJoint j) -> marks.put(j.id(), j.mark()));
         return new ChainFile(
                 jobs.get(job).name(),
                 placed.stream()

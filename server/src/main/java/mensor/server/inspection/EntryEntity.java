@@ -15,7 +15,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "entry")
-public class EntryEntity extends StoredEntry {
+class EntryEntity extends StoredEntry {
     private UUID inspectionId;
 
     @Enumerated(EnumType.STRING)

@@ -17,7 +17,7 @@ import mensor.inspection.IndicationKind;
 import mensor.inspection.Inspection;
 import mensor.length.Unit;
 import mensor.line.EntryLine;
-import mensor.server.joint.JointEntity;
+import mensor.server.joint.StoredJoint;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import mensor.weld.InvalidField;
@@ -58,7 +58,7 @@ class EntryLines {
             List<StripDrawing.Mark> marks) {}
 
     /** Reads lines by the joint alone: nothing is judged for a preview. */
-    List<LineView> read(JointEntity entity, LinesForm form) {
+    List<LineView> read(StoredJoint entity, LinesForm form) {
         if (form.lines() == null || form.lines().isEmpty() || form.lines().size() > MOST) {
             throw Refusal.invalid("lines", "one to " + MOST + " lines at once");
         }

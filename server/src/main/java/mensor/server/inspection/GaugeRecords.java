@@ -2,8 +2,8 @@ package mensor.server.inspection;
 
 import java.util.List;
 import java.util.UUID;
-import mensor.server.gauge.GaugeEntity;
 import mensor.server.gauge.Gauges;
+import mensor.server.gauge.StoredGauge;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -31,7 +31,7 @@ class GaugeRecords {
 
     @GetMapping("/api/gauges/{id}/records")
     List<GaugeUse> records(@PathVariable UUID id) {
-        GaugeEntity gauge = gauges.get(id);
+        StoredGauge gauge = gauges.get(id);
         return inspections
                 .touchedBy(
                         "%\"" + id + "\"%",

@@ -13,7 +13,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "handover")
-public class HandoverEntity {
+class HandoverEntity {
     @Id
     private UUID id;
 

@@ -20,18 +20,7 @@ import org.hibernate.envers.NotAudited;
 @Entity
 @Audited
 @Table(name = "inspection")
-public class InspectionEntity {
-    /** Open for entries, or signed and frozen. */
-    public enum State {
-        OPEN,
-        SIGNED
-    }
-
-    /** For the fabricator. */
-    public static final String QC = "QC";
-    /** For the owner. */
-    public static final String VERIFICATION = "verification";
-
+class InspectionEntity implements StoredInspection {
     @Id
     private UUID id;
 
@@ -162,96 +151,112 @@ public class InspectionEntity {
         state = State.SIGNED;
     }
 
+    @Override
     public UUID id() {
         return id;
     }
 
+    @Override
     public UUID jointId() {
         return jointId;
     }
 
+    @Override
     public String stage() {
         return stage;
     }
 
+    @Override
     public String capacity() {
         return capacity;
     }
 
+    @Override
     public int revision() {
         return revision;
     }
 
+    @Override
     public UUID amends() {
         return amends;
     }
 
+    @Override
     public String reason() {
         return reason;
     }
 
-    /** How often the weld was repaired before this look: 0 for the first. */
+    @Override
     public int cycle() {
         return cycle;
     }
 
-    /** The look that this one follows after a repair; absent for the first. */
+    @Override
     public UUID follows() {
         return follows;
     }
 
-    /** What was repaired since the look before, as {@link RepairSummary}; absent for the first. */
-    String repaired() {
+    @Override
+    public String repaired() {
         return repaired;
     }
 
-    /** Whether it comes after another one of the same side: repairs count before revisions. */
-    public boolean isAfter(InspectionEntity other) {
-        return cycle != other.cycle ? cycle > other.cycle : revision > other.revision;
+    @Override
+    public boolean isAfter(StoredInspection other) {
+        return cycle != other.cycle() ? cycle > other.cycle() : revision > other.revision();
     }
 
+    @Override
     public State state() {
         return state;
     }
 
+    @Override
     public boolean isSigned() {
         return state == State.SIGNED;
     }
 
+    @Override
     public UUID holder() {
         return holder;
     }
 
+    @Override
     public String conditions() {
         return conditions;
     }
 
-    /** What stood beside the book when it was signed; absent before. */
+    @Override
     public String contract() {
         return contract;
     }
 
+    @Override
     public String verdict() {
         return verdict;
     }
 
-    /** The verdict's word, as a verdict. */
+    @Override
     public Verdict result() {
         return Named.find(Verdict.class, verdict).orElseThrow();
     }
 
+    @Override
     public int rejects() {
         return rejects;
     }
 
+    @Override
     public int todos() {
         return todos;
     }
 
+    @Override
     public int entryCount() {
         return entryCount;
     }
 
+    @Override
     public long version() {
         return version;
     }

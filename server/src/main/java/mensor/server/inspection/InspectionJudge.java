@@ -35,7 +35,7 @@ import mensor.server.contract.Waivers;
 import mensor.server.gauge.Gauges;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
+import mensor.server.joint.StoredJoint;
 import mensor.server.welding.WeldingRecords;
 import mensor.weld.Joint;
 import org.springframework.stereotype.Component;
@@ -164,14 +164,14 @@ class InspectionJudge {
     private record Precedent(Reinspection.Combination joined, Inspection before, Inspection fresh) {}
 
     /** As it stands: of a signed inspection what was signed, of an open one what the book says now. */
-    InspectionResult of(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+    InspectionResult of(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         Optional<SignedDisplay.AsSigned> signed = shown.of(inspection, joint.criteria(), joint.unit());
         Inputs g = gather(joint, inspection, entries);
         return judged(g, signed.map(SignedDisplay.AsSigned::evaluation).orElseGet(() -> evaluate(g)), signed);
     }
 
     /** By the present tables, also where something else was signed. */
-    InspectionResult today(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+    InspectionResult today(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         Inputs g = gather(joint, inspection, entries);
         return judged(g, evaluate(g), Optional.empty());
     }
@@ -204,7 +204,7 @@ class InspectionJudge {
                 signed);
     }
 
-    private Inputs gather(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+    private Inputs gather(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         Inputs own = own(joint, inspection, entries);
         if (inspection.follows() == null) {
             return own;
@@ -240,7 +240,7 @@ class InspectionJudge {
                 .toList();
     }
 
-    private Inputs own(JointEntity joint, InspectionEntity inspection, List<EntryEntity> entries) {
+    private Inputs own(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         WeldingRecords.State made = welding.open(joint);
         FactCollection gathered = new FactCollection(entries, joint.unit());
         Contract contract = contract(joint, inspection, gathered.gauges);
@@ -292,7 +292,7 @@ class InspectionJudge {
     }
 
     /** What stands beside the book: of a signed look what stood then, else what stands now. */
-    private Contract contract(JointEntity joint, InspectionEntity inspection, Set<String> namedGauges) {
+    private Contract contract(StoredJoint joint, StoredInspection inspection, Set<String> namedGauges) {
         if (inspection.isSigned()) {
             return inspection.contract() == null
                     ? Contract.NONE
@@ -332,7 +332,7 @@ class InspectionJudge {
     }
 
     /** The answers as they stand now: the clock of the welding runs by itself, and the register says which gauges hold. */
-    private ConditionsForm conditions(JointEntity joint, InspectionEntity inspection, Contract contract) {
+    private ConditionsForm conditions(StoredJoint joint, StoredInspection inspection, Contract contract) {
         ConditionsForm answered = json.readValue(inspection.conditions(), ConditionsForm.class);
         if (inspection.isSigned()) {
             return answered;

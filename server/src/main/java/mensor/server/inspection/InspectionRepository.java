@@ -11,7 +11,7 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.query.Param;
 
-public interface InspectionRepository extends JpaRepository<InspectionEntity, UUID> {
+interface InspectionRepository extends JpaRepository<InspectionEntity, UUID> {
     String LINE =
             "select new mensor.server.inspection.Worklist$Line(j.id, i.id, j.jobId, j.lot, j.mark, j.weldNo, j.side,"
                     + " j.inWords, j.weldingPosition, j.welder, j.design, j.weldedAt, j.delayHours, i.stage, i.capacity, i.cycle, i.revision, i.state,"
@@ -29,17 +29,17 @@ public interface InspectionRepository extends JpaRepository<InspectionEntity, UU
     List<Worklist.Line> touchedBy(@Param("kit") String kit, @Param("named") String named);
 
     /** Signed rejects, the newest revision of each look, of which no defect is kept. */
-    @Query("select i.id from InspectionEntity i where i.state = mensor.server.inspection.InspectionEntity.State.SIGNED"
+    @Query("select i.id from InspectionEntity i where i.state = mensor.server.inspection.StoredInspection.State.SIGNED"
             + " and i.verdict = 'reject' and not exists (select 1 from DefectEntity d where d.jointId = i.jointId"
             + " and d.capacity = i.capacity) and not exists (select 1 from InspectionEntity k where k.amends = i.id"
-            + " and k.state = mensor.server.inspection.InspectionEntity.State.SIGNED)")
+            + " and k.state = mensor.server.inspection.StoredInspection.State.SIGNED)")
     List<UUID> rejectedWithoutDefects();
 
     /** Open inspections of a job: for a change of what holds beside the code. */
     @Query(
             "select new mensor.server.inspection.OpenInspection(i.id, i.jointId, j.design, i.entryCount = 0 and i.follows is null"
                     + " and i.conditions = '{}' and j.weldedAt is null) from InspectionEntity i, JointEntity j"
-                    + " where i.jointId = j.id and j.jobId = :job and i.state <> mensor.server.inspection.InspectionEntity.State.SIGNED"
+                    + " where i.jointId = j.id and j.jobId = :job and i.state <> mensor.server.inspection.StoredInspection.State.SIGNED"
                     + " order by j.mark, i.id")
     List<OpenInspection> openOf(@Param("job") UUID job);
 

@@ -2,6 +2,7 @@ package mensor.server.inspection;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import mensor.drawing.SectionDrawing;
 import mensor.exchange.InspectionDocument;
 import mensor.exchange.UnreadableInput;
@@ -38,6 +39,16 @@ public record InspectionResult(
         Contract contract,
         List<String> contractNotes,
         Optional<SignedDisplay.AsSigned> asSigned) {
+
+    /** The entry behind a reading of the document. */
+    public UUID entryOfReading(int index) {
+        return readings.get(index).id();
+    }
+
+    /** The entry behind an indication of the document. */
+    public UUID entryOfIndication(int index) {
+        return indications.get(index).id();
+    }
 
     /** The sections at the stations: as they were signed, else as the book draws them now. */
     public List<SectionDrawing> sections() {

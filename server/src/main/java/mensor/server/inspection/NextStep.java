@@ -9,7 +9,7 @@ import mensor.inspection.Verdict;
 final class NextStep {
     private NextStep() {}
 
-    static String of(InspectionEntity i, RepairStanding.Standing repairs, Duration wait) {
+    static String of(StoredInspection i, RepairStanding.Standing repairs, Duration wait) {
         return words(i.isSigned(), i.result(), i.entryCount(), i.todos(), repairs, wait);
     }
 

@@ -3,7 +3,7 @@ package mensor.server.inspection;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
 import mensor.inspection.Indication;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
 import mensor.server.web.Refusal;
 import org.springframework.stereotype.Component;
 
@@ -11,10 +11,10 @@ import org.springframework.stereotype.Component;
 @Component
 class NoneSeen {
     private final EntryRepository entries;
-    private final JointRepository joints;
+    private final Joints joints;
     private final TypedEntries typed;
 
-    NoneSeen(EntryRepository entries, JointRepository joints, TypedEntries typed) {
+    NoneSeen(EntryRepository entries, Joints joints, TypedEntries typed) {
         this.entries = entries;
         this.joints = joints;
         this.typed = typed;
@@ -74,6 +74,6 @@ class NoneSeen {
     }
 
     private Entry said(InspectionEntity inspection, EntryEntity e) {
-        return typed.of(e, joints.findById(inspection.jointId()).orElseThrow().unit());
+        return typed.of(e, joints.get(inspection.jointId()).unit());
     }
 }

@@ -18,8 +18,8 @@ import mensor.server.gauge.Gauges;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
-import mensor.server.photo.PhotoEntity;
 import mensor.server.photo.Photos;
+import mensor.server.photo.StoredPhoto;
 import mensor.server.record.Signatures;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
@@ -149,7 +149,7 @@ public class SignOff {
     }
 
     private static String capacityWords(String capacity) {
-        return capacity.equals(InspectionEntity.QC) ? "QC (for the fabricator)" : "verification (for the owner)";
+        return capacity.equals(StoredInspection.QC) ? "QC (for the fabricator)" : "verification (for the owner)";
     }
 
     private static void put(Map<String, String> fields, String field, String value) {
@@ -231,7 +231,7 @@ public class SignOff {
                 "photos",
                 photos.of(o.inspection().id()).stream()
                         .filter(f -> !f.isWithdrawn())
-                        .map(PhotoEntity::sha256)
+                        .map(StoredPhoto::sha256)
                         .sorted()
                         .collect(Collectors.joining(", ")));
         books.check(o.judged().evaluation().book())

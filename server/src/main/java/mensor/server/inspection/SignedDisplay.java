@@ -59,7 +59,7 @@ class SignedDisplay {
     }
 
     /** Empty for an inspection that is not signed. */
-    Optional<AsSigned> of(InspectionEntity inspection, String bookId, Unit unit) {
+    Optional<AsSigned> of(StoredInspection inspection, String bookId, Unit unit) {
         return inspection.isSigned()
                 ? signatures.kept(inspection.id()).map(kept -> read(kept, bookId, unit))
                 : Optional.empty();

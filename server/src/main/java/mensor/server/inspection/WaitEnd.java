@@ -1,7 +1,7 @@
 package mensor.server.inspection;
 
 import java.time.Clock;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
 import mensor.server.joint.WaitOver;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -17,11 +17,11 @@ import org.springframework.stereotype.Component;
 class WaitEnd {
     private static final Logger LOG = LoggerFactory.getLogger(WaitEnd.class);
 
-    private final JointRepository joints;
+    private final Joints joints;
     private final Bench bench;
     private final Clock clock;
 
-    WaitEnd(JointRepository joints, Bench bench, Clock clock) {
+    WaitEnd(Joints joints, Bench bench, Clock clock) {
         this.joints = joints;
         this.bench = bench;
         this.clock = clock;

@@ -61,7 +61,7 @@ public class Worklist {
             String capacity,
             int cycle,
             int revision,
-            InspectionEntity.State state,
+            StoredInspection.State state,
             String verdict,
             int rejects,
             int todos,
@@ -78,7 +78,7 @@ public class Worklist {
         }
 
         boolean isSigned() {
-            return state == InspectionEntity.State.SIGNED;
+            return state == StoredInspection.State.SIGNED;
         }
     }
 

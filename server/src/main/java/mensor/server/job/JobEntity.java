@@ -14,7 +14,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "job")
-public class JobEntity {
+class JobEntity implements StoredJob {
     @Id
     private UUID id;
 
@@ -46,30 +46,37 @@ public class JobEntity {
         document = newDocument;
     }
 
+    @Override
     public UUID id() {
         return id;
     }
 
+    @Override
     public String name() {
         return name;
     }
 
+    @Override
     public String criteria() {
         return criteria;
     }
 
+    @Override
     public String units() {
         return units;
     }
 
+    @Override
     public Unit unit() {
         return units.equals(Unit.INCH.symbol()) ? Unit.INCH : Unit.MILLIMETRE;
     }
 
+    @Override
     public String document() {
         return document;
     }
 
+    @Override
     public long version() {
         return version;
     }

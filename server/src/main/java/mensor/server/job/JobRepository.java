@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 
-public interface JobRepository extends JpaRepository<JobEntity, UUID> {
+interface JobRepository extends JpaRepository<JobEntity, UUID> {
     List<JobEntity> findAllByOrderByName();
 
     Optional<JobEntity> findByName(String name);

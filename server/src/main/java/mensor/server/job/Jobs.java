@@ -39,24 +39,28 @@ public class Jobs {
     }
 
     @Transactional(readOnly = true)
-    public List<JobEntity> all() {
-        return jobs.findAllByOrderByName();
+    public List<StoredJob> all() {
+        return List.copyOf(jobs.findAllByOrderByName());
     }
 
     @Transactional(readOnly = true)
-    public JobEntity get(UUID id) {
+    public StoredJob get(UUID id) {
+        return entity(id);
+    }
+
+    private JobEntity entity(UUID id) {
         return jobs.findById(id).orElseThrow(() -> Refusal.notFound("there is no such job"));
     }
 
     /** The job, held until the signature stands: its records are chained in one order. */
     @Transactional
-    public JobEntity forSigning(UUID id) {
+    public StoredJob forSigning(UUID id) {
         return jobs.findForSigningById(id).orElseThrow(() -> Refusal.notFound("there is no such job"));
     }
 
     @Transactional(readOnly = true)
-    public Optional<JobEntity> named(String name) {
-        return jobs.findByName(name.strip());
+    public Optional<StoredJob> named(String name) {
+        return jobs.findByName(name.strip()).map(StoredJob.class::cast);
     }
 
     @Transactional(readOnly = true)
@@ -64,7 +68,7 @@ public class Jobs {
         return jobs.findAll().stream().collect(Collectors.toMap(JobEntity::id, JobEntity::name));
     }
 
-    public JobForm form(JobEntity job) {
+    public JobForm form(StoredJob job) {
         JobForm rest = json.readValue(job.document(), JobForm.class);
         return new JobForm(
                 job.name(),
@@ -80,19 +84,19 @@ public class Jobs {
     }
 
     /** What the job's contract says beside the book. */
-    public ContractTerms terms(JobEntity job) {
+    public ContractTerms terms(StoredJob job) {
         ContractTerms terms = json.readValue(job.document(), JobForm.class).terms();
         return terms == null ? ContractTerms.NONE : terms;
     }
 
     /** How far apart starts and stops of neighbouring passes are wanted in this job. */
-    public Length apart(JobEntity job) {
+    public Length apart(StoredJob job) {
         String apart = json.readValue(job.document(), JobForm.class).apart();
         return apart == null ? Stagger.USUAL : Length.parse(apart, job.unit());
     }
 
     /** The further tests of the job that are still due, in words. */
-    public List<String> due(JobEntity job) {
+    public List<String> due(StoredJob job) {
         List<JobForm.FurtherTest> tests =
                 json.readValue(job.document(), JobForm.class).tests();
         return tests == null
@@ -104,7 +108,7 @@ public class Jobs {
     }
 
     @Transactional
-    public JobEntity create(Actor actor, JobForm form) {
+    public StoredJob create(Actor actor, JobForm form) {
         requireRole(actor);
         check(form, null);
         JobEntity job = new JobEntity(UUID.randomUUID(), clock.instant(), actor.id());
@@ -114,9 +118,9 @@ public class Jobs {
 
     /** @param hasWelds book and units then stand, for welds were judged by them */
     @Transactional
-    public JobEntity change(Actor actor, UUID id, long version, JobForm form, boolean hasWelds) {
+    public StoredJob change(Actor actor, UUID id, long version, JobForm form, boolean hasWelds) {
         requireRole(actor);
-        JobEntity job = get(id);
+        JobEntity job = entity(id);
         if (job.version() != version) {
             throw Refusal.stale("somebody changed this job meanwhile; check it again", null);
         }

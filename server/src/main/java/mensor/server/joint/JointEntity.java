@@ -16,8 +16,8 @@ import mensor.criteria.Rule;
 import mensor.exchange.InspectionParts;
 import mensor.inspection.Criterion;
 import mensor.length.Unit;
-import mensor.server.job.JobEntity;
-import mensor.server.procedure.ProcedureEntity;
+import mensor.server.job.StoredJob;
+import mensor.server.procedure.StoredProcedure;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
 import mensor.weld.Named;
@@ -28,7 +28,7 @@ import org.hibernate.envers.NotAudited;
 @Entity
 @Audited
 @Table(name = "joint")
-public class JointEntity {
+class JointEntity implements StoredJoint {
     /** What each weld has for itself: two joints that differ in these alone are of one design. */
     private static final List<String> OWN = List.of("mark", "weldNo", "side", "datum", "gaps", "rootOpening");
 
@@ -84,14 +84,14 @@ public class JointEntity {
         this.welding = "{}";
     }
 
-    final void set(NewJoint form, JobEntity job, Optional<ProcedureEntity> procedure, Joint joint, String newDocument) {
+    final void set(NewJoint form, StoredJob job, Optional<StoredProcedure> procedure, Joint joint, String newDocument) {
         this.jobId = job.id();
         this.criteria = job.criteria();
         this.units = job.units();
         this.lot = form.lot() == null ? "" : form.lot().strip();
         this.welder = blankToNull(form.welder());
         this.wps = procedure.map(p -> p.number() + " rev " + p.revision()).orElse(blankToNull(form.wps()));
-        this.procedureId = procedure.map(ProcedureEntity::id).orElse(null);
+        this.procedureId = procedure.map(StoredProcedure::id).orElse(null);
         this.drawing = blankToNull(form.drawing());
         this.drawingRev = blankToNull(form.drawingRev());
         this.weldedAt = form.weldedAt() == null ? weldedAt : form.weldedAt();
@@ -122,66 +122,79 @@ public class JointEntity {
         return s == null || s.isBlank() ? null : s.strip();
     }
 
+    @Override
     public UUID id() {
         return id;
     }
 
+    @Override
     public UUID jobId() {
         return jobId;
     }
 
+    @Override
     public String lot() {
         return lot;
     }
 
+    @Override
     public String criteria() {
         return criteria;
     }
 
+    @Override
     public String units() {
         return units;
     }
 
+    @Override
     public Unit unit() {
         return units.equals(Unit.INCH.symbol()) ? Unit.INCH : Unit.MILLIMETRE;
     }
 
+    @Override
     public String mark() {
         return mark;
     }
 
+    @Override
     public String weldNo() {
         return weldNo;
     }
 
+    @Override
     public String side() {
         return side;
     }
 
+    @Override
     public String welder() {
         return welder;
     }
 
-    /** When the book's wait after welding is over; empty where it asks none, or the welding date is not known. */
+    @Override
     public Optional<Instant> readyAt() {
         return weldedAt == null || delayHours == null
                 ? Optional.empty()
                 : Optional.of(weldedAt.plus(Duration.ofHours(delayHours)));
     }
 
+    @Override
     public UUID procedureId() {
         return procedureId;
     }
 
+    @Override
     public String drawing() {
         return drawing;
     }
 
+    @Override
     public String drawingRev() {
         return drawingRev;
     }
 
-    /** When it was last welded; absent where nobody said. */
+    @Override
     public Instant weldedAt() {
         return weldedAt;
     }
@@ -191,7 +204,7 @@ public class JointEntity {
         waitEndsAt = readyAt().orElse(null);
     }
 
-    /** The same for all joints that differ in their mark and place alone. */
+    @Override
     public String design() {
         return design;
     }
@@ -201,27 +214,32 @@ public class JointEntity {
         fittedGaps = json;
     }
 
-    /** The joint's document with the openings as read at fit-up, where they were read. */
+    @Override
     public String asFitted() {
         return fittedGaps == null ? document : InspectionParts.withGaps(document, fittedGaps);
     }
 
+    @Override
     public String wps() {
         return wps;
     }
 
+    @Override
     public String inWords() {
         return inWords;
     }
 
+    @Override
     public String position() {
         return weldingPosition;
     }
 
+    @Override
     public String document() {
         return document;
     }
 
+    @Override
     public String welding() {
         return welding;
     }
@@ -230,6 +248,7 @@ public class JointEntity {
         welding = json;
     }
 
+    @Override
     public long version() {
         return version;
     }

@@ -11,7 +11,7 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.transaction.annotation.Transactional;
 
-public interface JointRepository extends JpaRepository<JointEntity, UUID> {
+interface JointRepository extends JpaRepository<JointEntity, UUID> {
     List<JointEntity> findByJobIdOrderByLotAscMarkAscWeldNoAscSideAsc(UUID job);
 
     List<JointEntity> findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(UUID job, String design);

@@ -13,12 +13,12 @@ import mensor.exchange.UnreadableInput;
 import mensor.inspection.Inspection;
 import mensor.judge.Judge;
 import mensor.length.Unit;
-import mensor.server.job.JobEntity;
 import mensor.server.job.JobForm;
 import mensor.server.job.Jobs;
+import mensor.server.job.StoredJob;
 import mensor.server.people.Actor;
-import mensor.server.procedure.ProcedureEntity;
 import mensor.server.procedure.Procedures;
+import mensor.server.procedure.StoredProcedure;
 import mensor.server.web.Refusal;
 import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.InvalidField;
@@ -63,8 +63,8 @@ public class SetUp {
     /** A form that was checked; the joint is absent where it cannot be. The job is absent where it is new. */
     public record Checked(
             NewJoint form,
-            Optional<JobEntity> job,
-            Optional<ProcedureEntity> procedure,
+            Optional<StoredJob> job,
+            Optional<StoredProcedure> procedure,
             @Nullable Joint joint,
             String document,
             List<FieldProblem> problems) {}
@@ -82,10 +82,10 @@ public class SetUp {
                     new Unusual.Remark("wps", "no procedure of this name is kept here: nothing is checked against it"));
         }
         Optional<CriteriaBook> book = checked.job()
-                .map(JobEntity::criteria)
+                .map(StoredJob::criteria)
                 .or(() -> Optional.ofNullable(checked.form().criteria()))
                 .flatMap(CriteriaBooks::find);
-        Optional<Procedure> procedure = checked.procedure().map(ProcedureEntity::read);
+        Optional<Procedure> procedure = checked.procedure().map(StoredProcedure::read);
         boolean cyclic = book.map(CriteriaBook::isCyclic).orElse(false);
         boolean structural = book.map(CriteriaBook::isStructural).orElse(false);
         return new Preview(
@@ -100,31 +100,40 @@ public class SetUp {
     }
 
     @Transactional
-    public JointEntity create(Actor actor, NewJoint form) {
+    public StoredJoint create(Actor actor, NewJoint form) {
         requireRole(actor);
         Checked checked = accepted(form);
-        return joints.save(entity(actor, checked, jobOf(actor, checked)));
+        return joints.save(newEntity(actor, checked, jobOf(actor, checked)));
     }
 
     /** A joint of what was checked, not stored yet. */
-    public JointEntity entity(Actor actor, Checked checked, JobEntity job) {
+    public StoredJoint entity(Actor actor, Checked checked, StoredJob job) {
+        return newEntity(actor, checked, job);
+    }
+
+    private JointEntity newEntity(Actor actor, Checked checked, StoredJob job) {
         JointEntity joint = new JointEntity(UUID.randomUUID(), clock.instant(), actor.id());
         joint.set(checked.form(), job, checked.procedure(), checked.joint(), checked.document());
         return joint;
     }
 
     /** The job named; one that is not there yet is made with the form's book and units. */
-    private JobEntity jobOf(Actor actor, Checked checked) {
+    private StoredJob jobOf(Actor actor, Checked checked) {
         NewJoint form = checked.form();
         return checked.job().orElseGet(() -> jobs.create(actor, JobForm.of(form.job(), form.criteria(), form.units())));
     }
 
     /** Changes a joint that nothing was signed on; whoever calls has checked that. */
     @Transactional
-    public JointEntity change(Actor actor, JointEntity joint, NewJoint form) {
+    StoredJoint change(Actor actor, UUID id, NewJoint form, long version) {
         requireRole(actor);
+        JointEntity joint = joints.findById(id).orElseThrow(() -> Refusal.notFound("there is no such joint"));
+        if (joint.version() != version) {
+            throw Refusal.stale("somebody changed this joint meanwhile; check it again", null);
+        }
         Checked checked = accepted(form);
         joint.set(form, jobOf(actor, checked), checked.procedure(), checked.joint(), checked.document());
+        joints.flush();
         return joint;
     }
 
@@ -143,14 +152,14 @@ public class SetUp {
     }
 
     public Checked check(NewJoint form) {
-        Optional<JobEntity> job = form.job() == null ? Optional.empty() : jobs.named(form.job());
-        Optional<ProcedureEntity> procedure =
+        Optional<StoredJob> job = form.job() == null ? Optional.empty() : jobs.named(form.job());
+        Optional<StoredProcedure> procedure =
                 form.wps() == null || form.wps().isBlank() ? Optional.empty() : procedures.named(form.wps());
         return check(form, job, procedure);
     }
 
     /** As above, where job and procedure were looked up already. */
-    public Checked check(NewJoint form, Optional<JobEntity> job, Optional<ProcedureEntity> procedure) {
+    public Checked check(NewJoint form, Optional<StoredJob> job, Optional<StoredProcedure> procedure) {
         List<FieldProblem> problems = new ArrayList<>();
         if (form.job() == null || form.job().isBlank()) {
             problems.add(new FieldProblem("job", "name the job that the joint belongs to"));
@@ -161,8 +170,8 @@ public class SetUp {
         tooLong(problems, "wps", form.wps(), 60);
         tooLong(problems, "drawing", form.drawing(), 60);
         tooLong(problems, "drawingRev", form.drawingRev(), 20);
-        String criteria = job.map(JobEntity::criteria).orElse(form.criteria());
-        String units = job.map(JobEntity::units).orElse(form.units());
+        String criteria = job.map(StoredJob::criteria).orElse(form.criteria());
+        String units = job.map(StoredJob::units).orElse(form.units());
         CriteriaBook book = CriteriaBooks.find(String.valueOf(criteria)).orElse(null);
         if (book == null) {
             problems.add(new FieldProblem("criteria", "choose the acceptance criteria that apply"));

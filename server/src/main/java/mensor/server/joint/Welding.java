@@ -22,7 +22,7 @@ public class Welding {
 
     /** @param version the joint's, as it was shown */
     @Transactional
-    public JointEntity record(Actor actor, UUID jointId, long version, WeldingForm form) {
+    public StoredJoint record(Actor actor, UUID jointId, long version, WeldingForm form) {
         if (actor.role().seesSignedOnly()) {
             throw Refusal.forbidden("a viewer records nothing");
         }

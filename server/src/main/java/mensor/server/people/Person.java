@@ -15,7 +15,7 @@ import org.hibernate.envers.NotAudited;
 /** Somebody who signs in. */
 @Entity
 @Audited
-public class Person {
+class Person {
     /** After so many wrong passwords each further one doubles the wait. */
     private static final int FREE_TRIES = 3;
 

@@ -9,7 +9,7 @@ public enum Role {
     VIEWER;
 
     /** Looks at welds and signs. */
-    public boolean inspections() {
+    public boolean inspects() {
         return this == INSPECTOR;
     }
 

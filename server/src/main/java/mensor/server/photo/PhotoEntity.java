@@ -11,7 +11,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "photo")
-public class PhotoEntity {
+class PhotoEntity implements StoredPhoto {
     @Id
     private UUID id;
 
@@ -44,36 +44,42 @@ public class PhotoEntity {
         withdrawn = off;
     }
 
+    @Override
     public UUID id() {
         return id;
     }
 
+    @Override
     public UUID inspectionId() {
         return inspectionId;
     }
 
-    /** The entry that it shows; absent where it shows a place. */
+    @Override
     public UUID entryId() {
         return entryId;
     }
 
-    /** The place along the weld as typed; absent where it shows an entry. */
+    @Override
     public String place() {
         return place;
     }
 
+    @Override
     public String sha256() {
         return sha256;
     }
 
+    @Override
     public UUID takenBy() {
         return takenBy;
     }
 
+    @Override
     public Instant addedAt() {
         return addedAt;
     }
 
+    @Override
     public boolean isWithdrawn() {
         return withdrawn;
     }

@@ -77,14 +77,14 @@ public class Photos {
 
     /** All of a look, those taken off too. */
     @Transactional(readOnly = true)
-    public List<PhotoEntity> of(UUID inspection) {
-        return photos.findByInspectionIdOrderByAddedAt(inspection);
+    public List<StoredPhoto> of(UUID inspection) {
+        return List.copyOf(photos.findByInspectionIdOrderByAddedAt(inspection));
     }
 
     /** A revision begins with the pictures of the look it amends. */
     @Transactional
     public void carryOver(UUID from, UUID to, Map<UUID, UUID> entries) {
-        of(from).stream()
+        photos.findByInspectionIdOrderByAddedAt(from).stream()
                 .filter(p -> !p.isWithdrawn() && (p.entryId() == null || entries.containsKey(p.entryId())))
                 .forEach(p -> photos.save(p.in(to, p.entryId() == null ? null : entries.get(p.entryId()))));
     }

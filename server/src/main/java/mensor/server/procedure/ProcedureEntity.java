@@ -15,7 +15,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "wps")
-public class ProcedureEntity {
+class ProcedureEntity implements StoredProcedure {
     @Id
     private UUID id;
 
@@ -45,31 +45,37 @@ public class ProcedureEntity {
         document = newDocument;
     }
 
+    @Override
     public UUID id() {
         return id;
     }
 
+    @Override
     public String number() {
         return number;
     }
 
+    @Override
     public String revision() {
         return revision;
     }
 
+    @Override
     public String document() {
         return document;
     }
 
+    @Override
     public Instant createdAt() {
         return createdAt;
     }
 
+    @Override
     public long version() {
         return version;
     }
 
-    /** What it says; it was read once before it was stored. */
+    @Override
     public Procedure read() {
         return ProcedureFile.read(document);
     }

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-public interface ProcedureRepository extends JpaRepository<ProcedureEntity, UUID> {
+interface ProcedureRepository extends JpaRepository<ProcedureEntity, UUID> {
     List<ProcedureEntity> findAllByOrderByNumberAscCreatedAtAsc();
 
     Optional<ProcedureEntity> findByNumberAndRevision(String number, String revision);

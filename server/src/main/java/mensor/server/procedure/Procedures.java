@@ -33,12 +33,16 @@ public class Procedures {
     }
 
     @Transactional(readOnly = true)
-    public List<ProcedureEntity> all() {
-        return procedures.findAllByOrderByNumberAscCreatedAtAsc();
+    public List<StoredProcedure> all() {
+        return List.copyOf(procedures.findAllByOrderByNumberAscCreatedAtAsc());
     }
 
     @Transactional(readOnly = true)
-    public ProcedureEntity get(UUID id) {
+    public StoredProcedure get(UUID id) {
+        return entity(id);
+    }
+
+    private ProcedureEntity entity(UUID id) {
         return procedures.findById(id).orElseThrow(() -> Refusal.notFound("there is no such procedure"));
     }
 
@@ -49,12 +53,14 @@ public class Procedures {
 
     /** By its words: {@code W-12 rev B}, or {@code W-12} for the newest revision. */
     @Transactional(readOnly = true)
-    public Optional<ProcedureEntity> named(String words) {
+    public Optional<StoredProcedure> named(String words) {
         Matcher m = NAME.matcher(words.strip());
         if (m.matches()) {
-            return procedures.findByNumberAndRevision(m.group(1).strip(), m.group(2));
+            return procedures
+                    .findByNumberAndRevision(m.group(1).strip(), m.group(2))
+                    .map(StoredProcedure.class::cast);
         }
-        return procedures.findFirstByNumberOrderByCreatedAtDesc(words.strip());
+        return procedures.findFirstByNumberOrderByCreatedAtDesc(words.strip()).map(StoredProcedure.class::cast);
     }
 
     /** Reads what was typed or sent in a file. */
@@ -71,7 +77,7 @@ public class Procedures {
     }
 
     @Transactional
-    public ProcedureEntity create(Actor actor, String document) {
+    public StoredProcedure create(Actor actor, String document) {
         requireRole(actor);
         Procedure procedure = check(document);
         if (procedures
@@ -85,9 +91,9 @@ public class Procedures {
 
     /** @param used how many joints were set up with it */
     @Transactional
-    public ProcedureEntity change(Actor actor, UUID id, long version, String document, long used) {
+    public StoredProcedure change(Actor actor, UUID id, long version, String document, long used) {
         requireRole(actor);
-        ProcedureEntity entity = get(id);
+        ProcedureEntity entity = entity(id);
         if (used > 0) {
             throw Refusal.conflict(entity.read().name() + " is frozen: " + used
                     + (used == 1 ? " joint was" : " joints were") + " set up with it. Make a new revision");

@@ -10,8 +10,8 @@ import mensor.cause.CauseTrace;
 import mensor.drawing.StripDrawing;
 import mensor.server.cause.DefectCauses;
 import mensor.server.inspection.Bench;
-import mensor.server.inspection.InspectionEntity;
 import mensor.server.inspection.InspectionSigned;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.record.Signatures;
 import mensor.server.welding.WeldingRecords;
 import mensor.weld.ProcedurePass;
@@ -52,13 +52,13 @@ class Tallies {
     /** Looks that were signed before they were counted. */
     @EventListener(ApplicationReadyEvent.class)
     public void catchUp() {
-        for (UUID inspection : tallies.notCounted(InspectionEntity.QC)) {
+        for (UUID inspection : tallies.notCounted(StoredInspection.QC)) {
             transactions.executeWithoutResult(t -> count(bench.openAsItStands(inspection)));
         }
     }
 
     private void count(Bench.State o) {
-        if (!o.inspection().capacity().equals(InspectionEntity.QC)
+        if (!o.inspection().capacity().equals(StoredInspection.QC)
                 || o.inspection().cycle() > 0) {
             return;
         }

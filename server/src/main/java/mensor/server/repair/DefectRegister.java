@@ -19,10 +19,9 @@ import mensor.length.SpanSet;
 import mensor.repair.DefectPlace;
 import mensor.repair.Disposition;
 import mensor.server.inspection.Bench;
-import mensor.server.inspection.InspectionEntity;
-import mensor.server.inspection.InspectionRepository;
 import mensor.server.inspection.InspectionResult;
 import mensor.server.inspection.InspectionSigned;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.job.Jobs;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
@@ -42,7 +41,6 @@ class DefectRegister {
     private final Steps steps;
     private final Bench bench;
     private final Jobs jobs;
-    private final InspectionRepository inspections;
     private final TransactionTemplate transactions;
     private final Signatures signatures;
     private final JdbcClient jdbc;
@@ -54,7 +52,6 @@ class DefectRegister {
             Steps steps,
             Bench bench,
             Jobs jobs,
-            InspectionRepository inspections,
             TransactionTemplate transactions,
             Signatures signatures,
             JdbcClient jdbc,
@@ -64,7 +61,6 @@ class DefectRegister {
         this.steps = steps;
         this.bench = bench;
         this.jobs = jobs;
-        this.inspections = inspections;
         this.transactions = transactions;
         this.signatures = signatures;
         this.jdbc = jdbc;
@@ -78,7 +74,7 @@ class DefectRegister {
     }
 
     private void raise(Bench.State o) {
-        InspectionEntity inspection = o.inspection();
+        StoredInspection inspection = o.inspection();
         List<DefectEntity> before =
                 defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), inspection.capacity());
         if (o.judged().evaluation().verdict() != Verdict.REJECT) {
@@ -135,7 +131,7 @@ class DefectRegister {
     }
 
     /** A revision of the same look says the same again; a later look rejects what was repaired. */
-    private static void seenAgain(DefectEntity d, DefectEntity.Raised r, InspectionEntity inspection) {
+    private static void seenAgain(DefectEntity d, DefectEntity.Raised r, StoredInspection inspection) {
         boolean sameInspection =
                 inspection.amends() != null && inspection.amends().equals(d.inspectionId());
         if (inspection.cycle() == 0 || sameInspection && !d.isClosed()) {
@@ -153,10 +149,8 @@ class DefectRegister {
             DefectPlace p = places.get(i);
             Finding f = judged.evaluation().finding(p.finding()).orElseThrow();
             List<UUID> entries = Stream.concat(
-                            p.indication().stream()
-                                    .mapToObj(n -> judged.indications().get(n).id()),
-                            p.readings().stream()
-                                    .map(n -> judged.readings().get(n).id()))
+                            p.indication().stream().mapToObj(n -> judged.entryOfIndication(n)),
+                            p.readings().stream().map(n -> judged.entryOfReading(n)))
                     .toList();
             raised.add(new DefectEntity.Raised(
                     o.inspection().id(),
@@ -206,7 +200,7 @@ class DefectRegister {
     /** Rejects that were signed before defects had numbers get them, with what was decided on their findings. */
     @EventListener(ApplicationReadyEvent.class)
     public void catchUp() {
-        for (UUID inspection : inspections.rejectedWithoutDefects()) {
+        for (UUID inspection : bench.rejectedWithoutDefects()) {
             transactions.executeWithoutResult(t -> {
                 Bench.State o = bench.openAsItStands(inspection);
                 raise(o);

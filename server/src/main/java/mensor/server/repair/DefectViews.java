@@ -26,13 +26,13 @@ import mensor.repair.RepairPlan;
 import mensor.repair.RepairPlanner;
 import mensor.repair.RepairState;
 import mensor.server.inspection.Bench;
-import mensor.server.inspection.InspectionEntity;
 import mensor.server.inspection.InspectionResult;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.repair.DefectsView.HoldView;
@@ -54,7 +54,7 @@ public class DefectViews {
     private final Steps steps;
     private final Bench bench;
     private final Jobs jobs;
-    private final JointRepository joints;
+    private final Joints joints;
     private final People people;
     private final JsonMapper json;
     private final Cache<UUID, Map<String, String>> least =
@@ -68,7 +68,7 @@ public class DefectViews {
             Steps steps,
             Bench bench,
             Jobs jobs,
-            JointRepository joints,
+            Joints joints,
             People people,
             JsonMapper json) {
         this.defects = defects;
@@ -86,7 +86,7 @@ public class DefectViews {
     /** All defects of the weld as this look's side raised them, the open ones first. */
     @Transactional(readOnly = true)
     public DefectsView of(Bench.State o, Map<UUID, Length> depths) {
-        InspectionEntity inspection = o.inspection();
+        StoredInspection inspection = o.inspection();
         List<DefectEntity> all =
                 defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), inspection.capacity());
         Plans plans = new Plans(o, depths);
@@ -177,7 +177,7 @@ public class DefectViews {
                 key -> RepairPlanner.least(judged.inspection(), judged.evaluation(), judged.terms()));
     }
 
-    private ContractTerms terms(JointEntity joint) {
+    private ContractTerms terms(StoredJoint joint) {
         return jobs.terms(jobs.get(joint.jobId()));
     }
 
@@ -286,7 +286,7 @@ public class DefectViews {
 
     /** Steels that the code names are not gouged with oxygen. */
     private boolean isQuenched(DefectEntity d) {
-        return joints.findById(d.jointId())
+        return joints.find(d.jointId())
                 .map(j -> json.readValue(j.document(), JointForm.class).delayed())
                 .filter(Boolean.TRUE::equals)
                 .isPresent();
@@ -400,7 +400,7 @@ public class DefectViews {
     public DefectsView.TicketView ticket(Actor actor, UUID id) {
         DefectEntity d = defects.findById(id).orElseThrow(() -> Refusal.notFound("there is no such defect"));
         Bench.State o = bench.open(actor, d.inspectionId());
-        JointEntity joint = o.joint();
+        StoredJoint joint = o.joint();
         Unit unit = joint.unit();
         InspectionResult judged = o.judged();
         Optional<Span> place = d.place(unit);
@@ -454,9 +454,8 @@ public class DefectViews {
                                 .toList())
                         .stream()
                         .collect(Collectors.toMap(DefectEntity::id, Function.identity()));
-        Map<UUID, JointEntity> weld = new HashMap<>();
-        Function<DefectEntity, JointEntity> joint =
-                d -> weld.computeIfAbsent(d.jointId(), id -> joints.findById(id).orElseThrow());
+        Map<UUID, StoredJoint> weld = new HashMap<>();
+        Function<DefectEntity, StoredJoint> joint = d -> weld.computeIfAbsent(d.jointId(), id -> joints.get(id));
         Map<UUID, String> names = jobs.names();
         List<UUID> waits = open.stream().map(RepairHoldEntity::defectId).toList();
         return new DefectsView.RepairsPage(

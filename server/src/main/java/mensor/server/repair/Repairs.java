@@ -17,11 +17,11 @@ import mensor.repair.HoldKind;
 import mensor.repair.RepairState;
 import mensor.repair.RepairWork;
 import mensor.server.inspection.Bench;
-import mensor.server.inspection.InspectionEntity;
 import mensor.server.inspection.RepairSummary;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.job.TermsChange;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.people.Role;
@@ -45,7 +45,7 @@ public class Repairs {
     private final Holds holds;
     private final Steps steps;
     private final Bench bench;
-    private final JointRepository joints;
+    private final Joints joints;
     private final People people;
     private final Photos photos;
     private final JsonMapper json;
@@ -59,7 +59,7 @@ public class Repairs {
             Holds holds,
             Steps steps,
             Bench bench,
-            JointRepository joints,
+            Joints joints,
             People people,
             Photos photos,
             JsonMapper json,
@@ -169,7 +169,7 @@ public class Repairs {
     @Transactional
     public void step(Actor actor, UUID id, String to, StepForm form) {
         boolean cavity =
-                to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().inspections();
+                to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().inspects();
         if (!actor.role().decidesDisposition() && !cavity) {
             throw Refusal.forbidden(
                     "the repair lead or the welding engineer records the repair; a cavity may be accepted by an inspector too");
@@ -195,7 +195,7 @@ public class Repairs {
                     "on hold: " + stopping.stream().map(h -> h.kind().words()).collect(Collectors.joining("; ")));
         }
         checkNoInspectionBegan(d);
-        JointEntity joint = joints.findById(d.jointId()).orElseThrow();
+        StoredJoint joint = joints.get(d.jointId());
         RepairWork.Step step = Steps.read(form, joint.unit());
         RepairWork.Place place = place(d, joint);
         List<FieldProblem> problems = new ArrayList<>();
@@ -218,8 +218,7 @@ public class Repairs {
         boolean last = joint.weldedAt() == null
                 || form.weldedAt() != null && form.weldedAt().isAfter(joint.weldedAt());
         if (wanted == RepairState.WELDED && last) {
-            joint.setWeldedAt(form.weldedAt()); // a delayed steel waits from its last welding
-            joints.saveAndFlush(joint);
+            joints.welded(joint.id(), form.weldedAt()); // a delayed steel waits from its last welding
             bench.rejudgeOpen(joint.id());
         }
     }
@@ -234,7 +233,7 @@ public class Repairs {
         }
     }
 
-    private RepairWork.Place place(DefectEntity d, JointEntity joint) {
+    private RepairWork.Place place(DefectEntity d, StoredJoint joint) {
         var judged = bench.openAsItStands(d.inspectionId()).judged();
         Optional<Indication> indication = Holds.indication(d, judged);
         return new RepairWork.Place(
@@ -279,7 +278,7 @@ public class Repairs {
     /** A picture of the repair, under the browser's id. */
     @Transactional
     public void photo(Actor actor, UUID id, UUID photoId, byte[] sent) {
-        if (!actor.role().decidesDisposition() && !actor.role().inspections()) {
+        if (!actor.role().decidesDisposition() && !actor.role().inspects()) {
             throw Refusal.forbidden(
                     "pictures of a repair are added by the repair lead, the welding engineer or an inspector");
         }
@@ -403,8 +402,8 @@ public class Repairs {
 
     /** Begins the look after the repair, once every rejected place is repaired or accepted as it is. */
     @Transactional
-    public InspectionEntity reinspect(Actor actor, UUID inspectionId) {
-        if (!actor.role().inspections()) {
+    public StoredInspection reinspect(Actor actor, UUID inspectionId) {
+        if (!actor.role().inspects()) {
             throw Refusal.forbidden("only an inspector re-inspects");
         }
         Bench.State o = bench.open(actor, inspectionId);

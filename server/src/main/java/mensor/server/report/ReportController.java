@@ -5,8 +5,8 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import mensor.server.job.JobEntity;
 import mensor.server.job.Jobs;
+import mensor.server.job.StoredJob;
 import mensor.server.people.Actor;
 import mensor.server.repair.DefectViews;
 import mensor.server.repair.DefectsView;
@@ -108,7 +108,7 @@ class ReportController {
         if (form.job() == null) {
             throw Refusal.invalid("job", "of which job?");
         }
-        JobEntity job = jobs.get(form.job());
+        StoredJob job = jobs.get(form.job());
         List<UUID> welds = reports.welds(job.id(), form.lot());
         if (welds.isEmpty()) {
             throw Refusal.invalid("lot", "no weld belongs to it");

@@ -9,11 +9,11 @@ import java.util.UUID;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.BenchView;
 import mensor.server.inspection.BenchViews;
-import mensor.server.inspection.InspectionEntity;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
 import mensor.server.joint.JointForm;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.record.SignatureView;
 import mensor.server.record.Signatures;
@@ -28,7 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Gathers what is signed of a weld: nothing that is still open goes into a report. */
 @Component
 class WeldReports {
-    private final JointRepository joints;
+    private final Joints joints;
     private final Bench bench;
     private final BenchViews views;
     private final DefectViews defects;
@@ -37,7 +37,7 @@ class WeldReports {
     private final JsonMapper json;
 
     WeldReports(
-            JointRepository joints,
+            Joints joints,
             Bench bench,
             BenchViews views,
             DefectViews defects,
@@ -55,12 +55,12 @@ class WeldReports {
 
     @Transactional(readOnly = true)
     WeldReport of(Actor actor, UUID jointId) {
-        JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refusal.notFound("there is no such weld"));
-        List<InspectionEntity> signed = bench.ofJoint(jointId).stream()
-                .filter(InspectionEntity::isSigned)
-                .sorted(Comparator.comparing(InspectionEntity::capacity)
-                        .thenComparing(InspectionEntity::cycle)
-                        .thenComparing(InspectionEntity::revision))
+        StoredJoint joint = joints.get(jointId);
+        List<StoredInspection> signed = bench.ofJoint(jointId).stream()
+                .filter(StoredInspection::isSigned)
+                .sorted(Comparator.comparing(StoredInspection::capacity)
+                        .thenComparing(StoredInspection::cycle)
+                        .thenComparing(StoredInspection::revision))
                 .toList();
         if (signed.isEmpty() && actor.role().seesSignedOnly()) {
             throw Refusal.forbidden("a viewer sees signed records only; nothing of this weld is signed yet");
@@ -68,7 +68,7 @@ class WeldReports {
         List<WeldReport.SignedInspection> inspections = new ArrayList<>();
         List<RejectedPlace> rejected = new ArrayList<>();
         String next = "Nothing is signed yet";
-        for (InspectionEntity i : signed) {
+        for (StoredInspection i : signed) {
             Bench.State o = bench.open(actor, i.id());
             BenchView view = views.of(o);
             inspections.add(inspection(view));
@@ -118,12 +118,12 @@ class WeldReports {
     /** The welds of a lot, or of a whole job, in the order of their marks. */
     @Transactional(readOnly = true)
     List<UUID> welds(UUID job, String lot) {
-        return joints.findByJobId(job).stream()
+        return joints.ofJob(job).stream()
                 .filter(j -> lot == null || lot.isBlank() || j.lot().equals(lot))
-                .sorted(Comparator.comparing(JointEntity::lot)
-                        .thenComparing(JointEntity::mark)
+                .sorted(Comparator.comparing(StoredJoint::lot)
+                        .thenComparing(StoredJoint::mark)
                         .thenComparing(j -> String.valueOf(j.weldNo())))
-                .map(JointEntity::id)
+                .map(StoredJoint::id)
                 .toList();
     }
 }

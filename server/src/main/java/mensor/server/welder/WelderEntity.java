@@ -11,7 +11,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "welder")
-public class WelderEntity {
+class WelderEntity {
     @Id
     private String stamp;
 

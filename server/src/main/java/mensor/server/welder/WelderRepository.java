@@ -3,6 +3,6 @@ package mensor.server.welder;
 import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-public interface WelderRepository extends JpaRepository<WelderEntity, String> {
+interface WelderRepository extends JpaRepository<WelderEntity, String> {
     List<WelderEntity> findAllByOrderByStamp();
 }

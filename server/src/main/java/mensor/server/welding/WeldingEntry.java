@@ -9,33 +9,19 @@ import java.util.UUID;
 import mensor.server.entry.StoredEntry;
 import org.hibernate.envers.Audited;
 
-/** One thing recorded before the last look: at fit-up, of a pass, while the passes went in, or of the rods. */
+/** One thing recorded before the final inspection: at fit-up, of a pass, while the passes went in, or of the rods. */
 @Entity
 @Audited
 @Table(name = "welding_entry")
-public class WeldingEntry extends StoredEntry {
-    /** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods. */
-    public enum Kind {
-        FIT_UP,
-        FIT_UP_ANSWER,
-        PASS,
-        PROCESS,
-        RODS;
-
-        /** Changes what the joint asks, so that it stands once something was signed. */
-        boolean isFitUp() {
-            return this == FIT_UP || this == FIT_UP_ANSWER;
-        }
-    }
-
+class WeldingEntry extends StoredEntry {
     private UUID jointId;
 
     @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private WeldingEntryKind kind;
 
     protected WeldingEntry() {}
 
-    WeldingEntry(UUID id, UUID jointId, int sequence, Kind kind, String content, UUID by, Instant at) {
+    WeldingEntry(UUID id, UUID jointId, int sequence, WeldingEntryKind kind, String content, UUID by, Instant at) {
         super(id, sequence, content, by, at);
         this.jointId = jointId;
         this.kind = kind;
@@ -45,7 +31,7 @@ public class WeldingEntry extends StoredEntry {
         return jointId;
     }
 
-    public Kind kind() {
+    public WeldingEntryKind kind() {
         return kind;
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-public interface WeldingEntryRepository extends JpaRepository<WeldingEntry, UUID> {
+interface WeldingEntryRepository extends JpaRepository<WeldingEntry, UUID> {
     List<WeldingEntry> findByJointIdOrderBySequence(UUID joint);
 
     long countByJointId(UUID joint);

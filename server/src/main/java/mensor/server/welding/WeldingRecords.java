@@ -21,13 +21,12 @@ import mensor.inspection.InspectionItem;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.procedure.Procedures;
 import mensor.server.web.Refusal;
-import mensor.server.welding.WeldingEntry.Kind;
 import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
 import mensor.weld.Named;
@@ -47,7 +46,7 @@ public class WeldingRecords {
     private static final String BRIGHT_METAL = "bright-metal";
 
     private final WeldingEntryRepository entries;
-    private final JointRepository joints;
+    private final Joints joints;
     private final Procedures procedures;
     private final Jobs jobs;
     private final People people;
@@ -56,7 +55,7 @@ public class WeldingRecords {
 
     WeldingRecords(
             WeldingEntryRepository entries,
-            JointRepository joints,
+            Joints joints,
             Procedures procedures,
             Jobs jobs,
             People people,
@@ -76,7 +75,7 @@ public class WeldingRecords {
 
     /** All that is known of a joint's making, and what it comes to. */
     public record State(
-            JointEntity joint,
+            StoredJoint joint,
             Joint asFitted,
             Optional<Procedure> procedure,
             List<WeldingEntry> entries,
@@ -93,6 +92,15 @@ public class WeldingRecords {
             return entries.stream().anyMatch(e -> e.kind().isFitUp() && !e.isWithdrawn());
         }
 
+        /** What the makers print on the boxes of the rods that were used. */
+        public List<Surroundings.BoxLabel> boxLabels() {
+            return entries.stream()
+                    .filter(e -> e.kind() == WeldingEntryKind.RODS && !e.isWithdrawn())
+                    .map(e -> WeldingParts.boxLabel(e.content(), joint.unit()))
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
         public List<LoggedPass> loggedPasses() {
             return passes.stream().map(Read::what).toList();
         }
@@ -100,14 +108,14 @@ public class WeldingRecords {
 
     @Transactional(readOnly = true)
     public State open(UUID jointId) {
-        return open(joints.findById(jointId).orElseThrow(WeldingRecords::unknown));
+        return open(joints.get(jointId));
     }
 
     private static Refusal unknown() {
         return Refusal.notFound("there is no such joint");
     }
 
-    public State open(JointEntity joint) {
+    public State open(StoredJoint joint) {
         Unit unit = joint.unit();
         Joint asFitted = InspectionParts.readJoint(joint.asFitted(), unit);
         List<WeldingEntry> all = entries.findByJointIdOrderBySequence(joint.id());
@@ -165,7 +173,7 @@ public class WeldingRecords {
                 until);
     }
 
-    private WeldingRecord whole(JointEntity joint) {
+    private WeldingRecord whole(StoredJoint joint) {
         return InspectionParts.readWelding(joint.welding(), joint.unit());
     }
 
@@ -173,7 +181,7 @@ public class WeldingRecords {
         Map<FitUpQuestion, Boolean> answers = new EnumMap<>(FitUpQuestion.class);
         Optional<Length> bright = Optional.empty();
         for (WeldingEntry e : all) {
-            if (e.kind() == Kind.FIT_UP_ANSWER && !e.isWithdrawn()) {
+            if (e.kind() == WeldingEntryKind.FIT_UP_ANSWER && !e.isWithdrawn()) {
                 WeldingContent c = json.readValue(e.content(), WeldingContent.class);
                 if (c.question().equals(BRIGHT_METAL)) {
                     bright = Optional.of(Length.parse(c.depth(), unit));
@@ -193,8 +201,14 @@ public class WeldingRecords {
      */
     @Transactional
     public State put(
-            Actor actor, UUID jointId, UUID entryId, Kind kind, WeldingContent said, Long version, boolean signed) {
-        JointEntity joint = forChange(actor, jointId);
+            Actor actor,
+            UUID jointId,
+            UUID entryId,
+            WeldingEntryKind kind,
+            WeldingContent said,
+            Long version,
+            boolean signed) {
+        StoredJoint joint = forChange(actor, jointId);
         if (entryId == null || kind == null || said == null) {
             throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
         }
@@ -217,14 +231,14 @@ public class WeldingRecords {
         return changed(joint, kind);
     }
 
-    private JointEntity forChange(Actor actor, UUID jointId) {
+    private StoredJoint forChange(Actor actor, UUID jointId) {
         if (actor.role().seesSignedOnly()) {
             throw Refusal.forbidden("a viewer records nothing");
         }
-        return joints.findForChangeById(jointId).orElseThrow(WeldingRecords::unknown);
+        return joints.forChange(jointId);
     }
 
-    private static void refuseSigned(Kind kind, boolean signed) {
+    private static void refuseSigned(WeldingEntryKind kind, boolean signed) {
         if (signed && kind.isFitUp()) {
             throw Refusal.conflict("an inspection at this joint is signed; its fit-up can no longer be changed");
         }
@@ -237,7 +251,7 @@ public class WeldingRecords {
     }
 
     /** The entry's content, refused where it cannot be. */
-    private String checked(JointEntity joint, Kind kind, String content) {
+    private String checked(StoredJoint joint, WeldingEntryKind kind, String content) {
         Unit unit = joint.unit();
         Joint weld = InspectionParts.readJoint(joint.document(), unit);
         try {
@@ -275,8 +289,9 @@ public class WeldingRecords {
     }
 
     /** The earlier answer to the same question, where the new one takes its place: those at a place of their own stand. */
-    private Optional<WeldingEntry> replaced(JointEntity joint, Kind kind, WeldingContent said) {
-        boolean whole = kind == Kind.FIT_UP_ANSWER || kind == Kind.PROCESS && said.at() == null && said.from() == null;
+    private Optional<WeldingEntry> replaced(StoredJoint joint, WeldingEntryKind kind, WeldingContent said) {
+        boolean whole = kind == WeldingEntryKind.FIT_UP_ANSWER
+                || kind == WeldingEntryKind.PROCESS && said.at() == null && said.from() == null;
         if (!whole) {
             return Optional.empty();
         }
@@ -291,7 +306,7 @@ public class WeldingRecords {
 
     @Transactional
     public State withdraw(Actor actor, UUID jointId, UUID entryId, long version, boolean signed) {
-        JointEntity joint = forChange(actor, jointId);
+        StoredJoint joint = forChange(actor, jointId);
         WeldingEntry entry = entry(jointId, entryId);
         refuseSigned(entry.kind(), signed);
         if (!entry.isWithdrawn()) {
@@ -303,7 +318,7 @@ public class WeldingRecords {
 
     @Transactional
     public State restore(Actor actor, UUID jointId, UUID entryId, boolean signed) {
-        JointEntity joint = forChange(actor, jointId);
+        StoredJoint joint = forChange(actor, jointId);
         WeldingEntry entry = entry(jointId, entryId);
         refuseSigned(entry.kind(), signed);
         if (entry.isWithdrawn()) {
@@ -320,16 +335,16 @@ public class WeldingRecords {
                 .orElseThrow(() -> Refusal.notFound("there is no such entry"));
     }
 
-    private State changed(JointEntity joint, Kind kind) {
+    private State changed(StoredJoint joint, WeldingEntryKind kind) {
         entries.flush();
         State opened = open(joint);
-        if (kind == Kind.FIT_UP || kind == Kind.FIT_UP_ANSWER) {
+        if (kind == WeldingEntryKind.FIT_UP || kind == WeldingEntryKind.FIT_UP_ANSWER) {
             // once a gap was read, the fit-up says where the joint is open, and no longer the set-up
-            joint.setFittedGaps(
+            joints.fittedUp(
+                    joint.id(),
                     opened.readings().isEmpty()
                             ? null
                             : InspectionParts.gaps(opened.fitUp().gaps()));
-            joints.saveAndFlush(joint);
             opened = open(joint);
         }
         return opened;
@@ -338,12 +353,11 @@ public class WeldingRecords {
     /** The day and hour of the last welding: from it the wait of delayed steels runs, and the rods' clock stops. */
     @Transactional
     public State welded(Actor actor, UUID jointId, Instant at) {
-        JointEntity joint = forChange(actor, jointId);
+        StoredJoint joint = forChange(actor, jointId);
         if (at != null && at.isAfter(clock.instant().plusSeconds(60))) {
             throw Refusal.invalid("weldedAt", "lies in the future");
         }
-        joint.setWeldedAt(at);
-        joints.saveAndFlush(joint);
+        joints.welded(joint.id(), at);
         return open(joint);
     }
 

@@ -53,7 +53,7 @@ public record WeldingView(
 
     public record MadeEntry(
             UUID id,
-            WeldingEntry.Kind kind,
+            WeldingEntryKind kind,
             WeldingContent content,
             String by,
             Instant at,

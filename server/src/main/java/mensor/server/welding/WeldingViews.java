@@ -9,7 +9,7 @@ import mensor.drawing.WeldingDrawing;
 import mensor.inspection.InspectionItem;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Unit;
-import mensor.server.joint.JointEntity;
+import mensor.server.joint.StoredJoint;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
 import mensor.weld.Named;
@@ -46,7 +46,7 @@ public class WeldingViews {
     public WeldingView of(WeldingRecords.State o, InspectionState inspections) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
-        JointEntity j = o.joint();
+        StoredJoint j = o.joint();
         return new WeldingView(
                 j.id(),
                 inspections.latest(),

@@ -18,16 +18,16 @@ import mensor.exchange.UnreadableInput;
 import mensor.exchange.WeldList;
 import mensor.exchange.WeldList.Column;
 import mensor.server.inspection.Bench;
-import mensor.server.job.JobEntity;
 import mensor.server.job.Jobs;
-import mensor.server.joint.JointEntity;
+import mensor.server.job.StoredJob;
 import mensor.server.joint.JointForm;
-import mensor.server.joint.JointRepository;
+import mensor.server.joint.Joints;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
-import mensor.server.procedure.ProcedureEntity;
 import mensor.server.procedure.Procedures;
+import mensor.server.procedure.StoredProcedure;
 import mensor.server.web.Refusal;
 import mensor.server.web.Refusal.FieldProblem;
 import org.jspecify.annotations.Nullable;
@@ -51,7 +51,7 @@ class WeldLists {
     private final Procedures procedures;
     private final SetUp setUp;
     private final Bench bench;
-    private final JointRepository joints;
+    private final Joints joints;
     private final EntityManager entities;
     private final TransactionTemplate transactions;
     private final JsonMapper json;
@@ -67,7 +67,7 @@ class WeldLists {
             Procedures procedures,
             SetUp setUp,
             Bench bench,
-            JointRepository joints,
+            Joints joints,
             EntityManager entities,
             TransactionTemplate transactions,
             JsonMapper json) {
@@ -141,7 +141,7 @@ class WeldLists {
 
     ImportView begin(Actor actor, UUID jobId, String text) {
         SetUp.requireRole(actor);
-        JobEntity job = jobs.get(jobId);
+        StoredJob job = jobs.get(jobId);
         WeldList.Sheet sheet;
         try {
             sheet = WeldList.read(text);
@@ -228,10 +228,10 @@ class WeldLists {
         }
     }
 
-    private void check(Import i, JobEntity job) {
+    private void check(Import i, StoredJob job) {
         Set<String> names = new HashSet<>();
-        joints.namesOfJob(i.job).forEach(n -> names.add(name((String) n[0], (String) n[1], (String) n[2])));
-        Map<String, Optional<ProcedureEntity>> known = new HashMap<>();
+        joints.namesOfJob(i.job).forEach(n -> names.add(name(n.mark(), n.weldNo(), n.side())));
+        Map<String, Optional<StoredProcedure>> known = new HashMap<>();
         for (WeldList.Row row : i.rows) {
             if (i.cancelled) {
                 return;
@@ -247,10 +247,10 @@ class WeldLists {
 
     private void check(
             Import i,
-            JobEntity job,
+            StoredJob job,
             WeldList.Row row,
             Set<String> names,
-            Map<String, Optional<ProcedureEntity>> known) {
+            Map<String, Optional<StoredProcedure>> known) {
         FieldProblem problem = null;
         SetUp.Checked checked = null;
         try {
@@ -266,7 +266,7 @@ class WeldLists {
                     row.cell(Column.REVISION),
                     null,
                     joint);
-            Optional<ProcedureEntity> procedure = known.computeIfAbsent(
+            Optional<StoredProcedure> procedure = known.computeIfAbsent(
                     row.cell(Column.WPS), w -> w.isBlank() ? Optional.empty() : procedures.named(w));
             checked = setUp.check(form, Optional.of(job), procedure);
             problem = checked.problems().isEmpty()
@@ -304,15 +304,15 @@ class WeldLists {
     }
 
     private void store(Import i) {
-        JobEntity job = jobs.get(i.job);
+        StoredJob job = jobs.get(i.job);
         Set<String> names = new HashSet<>();
-        joints.namesOfJob(i.job).forEach(n -> names.add(name((String) n[0], (String) n[1], (String) n[2])));
+        joints.namesOfJob(i.job).forEach(n -> names.add(name(n.mark(), n.weldNo(), n.side())));
         Bench.InspectionStarts beginning = bench.beginning();
         for (SetUp.Checked checked : i.good) {
             if (i.cancelled) {
                 return;
             }
-            JointEntity joint = setUp.entity(i.actor, checked, job);
+            StoredJoint joint = setUp.entity(i.actor, checked, job);
             if (!names.add(name(joint.mark(), joint.weldNo(), joint.side()))) {
                 throw Refusal.conflict(joint.mark() + " was set up by somebody meanwhile; check the list again");
             }
@@ -339,7 +339,7 @@ class WeldLists {
     String export(UUID jobId) {
         jobs.get(jobId);
         List<Map<Column, String>> rows = new ArrayList<>();
-        for (JointEntity j : joints.findByJobIdOrderByLotAscMarkAscWeldNoAscSideAsc(jobId)) {
+        for (StoredJoint j : joints.ofJob(jobId)) {
             Map<Column, String> cells = WeldList.cells(j.document());
             put(cells, Column.LOT, j.lot());
             put(cells, Column.WELDER, j.welder());

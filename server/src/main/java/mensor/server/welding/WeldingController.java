@@ -1,4 +1,4 @@
-package mensor.server.inspection;
+package mensor.server.welding;
 
 import java.time.Instant;
 import java.util.UUID;
@@ -6,11 +6,6 @@ import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
 import mensor.server.web.AllOptional;
-import mensor.server.welding.WeldingContent;
-import mensor.server.welding.WeldingEntry;
-import mensor.server.welding.WeldingRecords;
-import mensor.server.welding.WeldingView;
-import mensor.server.welding.WeldingViews;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -30,17 +25,17 @@ class WeldingController {
     private final WeldingRecords records;
     private final WeldingViews views;
     private final Welding welding;
-    private final Bench bench;
+    private final WeldInspections inspections;
 
-    WeldingController(WeldingRecords records, WeldingViews views, Welding welding, Bench bench) {
+    WeldingController(WeldingRecords records, WeldingViews views, Welding welding, WeldInspections inspections) {
         this.records = records;
         this.views = views;
         this.welding = welding;
-        this.bench = bench;
+        this.inspections = inspections;
     }
 
     @AllOptional
-    record WeldingEntryForm(WeldingEntry.Kind kind, WeldingContent content, Long version) {}
+    record WeldingEntryForm(WeldingEntryKind kind, WeldingContent content, Long version) {}
 
     record WholeChange(long version, WeldingForm whole) {}
 
@@ -49,7 +44,7 @@ class WeldingController {
 
     @GetMapping
     WeldingView open(@PathVariable UUID id) {
-        return views.of(records.open(id), bench.inspectionsAt(id));
+        return views.of(records.open(id), inspections.inspectionsAt(id));
     }
 
     @PutMapping("/entries/{entryId}")
@@ -60,7 +55,8 @@ class WeldingController {
             @PathVariable UUID entryId,
             @RequestBody WeldingEntryForm form) {
         return changed(
-                id, records.put(actor, id, entryId, form.kind(), form.content(), form.version(), bench.isSigned(id)));
+                id,
+                records.put(actor, id, entryId, form.kind(), form.content(), form.version(), inspections.isSigned(id)));
     }
 
     @DeleteMapping("/entries/{entryId}")
@@ -70,13 +66,13 @@ class WeldingController {
             @PathVariable UUID id,
             @PathVariable UUID entryId,
             @RequestParam long version) {
-        return changed(id, records.withdraw(actor, id, entryId, version, bench.isSigned(id)));
+        return changed(id, records.withdraw(actor, id, entryId, version, inspections.isSigned(id)));
     }
 
     @PostMapping("/entries/{entryId}/restore")
     @Transactional
     WeldingView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID entryId) {
-        return changed(id, records.restore(actor, id, entryId, bench.isSigned(id)));
+        return changed(id, records.restore(actor, id, entryId, inspections.isSigned(id)));
     }
 
     /** What holds for the weld as a whole. */
@@ -95,7 +91,7 @@ class WeldingController {
     }
 
     private WeldingView changed(UUID id, WeldingRecords.State o) {
-        bench.rejudgeOpen(id);
-        return views.of(o, bench.inspectionsAt(id));
+        inspections.rejudgeOpen(id);
+        return views.of(o, inspections.inspectionsAt(id));
     }
 }

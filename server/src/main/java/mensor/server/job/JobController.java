@@ -1,12 +1,8 @@
-package mensor.server.joint;
+package mensor.server.job;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import mensor.server.job.JobEntity;
-import mensor.server.job.JobForm;
-import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,11 +18,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/jobs")
 class JobController {
     private final Jobs jobs;
-    private final JointRepository joints;
+    private final WeldCounts welds;
 
-    JobController(Jobs jobs, JointRepository joints) {
+    JobController(Jobs jobs, WeldCounts welds) {
         this.jobs = jobs;
-        this.joints = joints;
+        this.welds = welds;
     }
 
     record JobView(UUID id, JobForm form, long welds, long version) {}
@@ -35,8 +31,7 @@ class JobController {
 
     @GetMapping
     List<JobView> all() {
-        Map<Object, Long> counts = new HashMap<>();
-        joints.countByJob().forEach(row -> counts.put(row[0], (Long) row[1]));
+        Map<UUID, Long> counts = welds.byJob();
         return jobs.all().stream()
                 .map(j -> new JobView(j.id(), jobs.form(j), counts.getOrDefault(j.id(), 0L), j.version()))
                 .toList();
@@ -54,10 +49,10 @@ class JobController {
 
     @PutMapping("/{id}")
     JobView change(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody JobChange change) {
-        return view(jobs.change(actor, id, change.version(), change.form(), joints.countByJobId(id) > 0));
+        return view(jobs.change(actor, id, change.version(), change.form(), welds.ofJob(id) > 0));
     }
 
-    private JobView view(JobEntity j) {
-        return new JobView(j.id(), jobs.form(j), joints.countByJobId(j.id()), j.version());
+    private JobView view(StoredJob j) {
+        return new JobView(j.id(), jobs.form(j), welds.ofJob(j.id()), j.version());
     }
 }

@@ -1,6 +1,5 @@
-package mensor.server.joint;
+package mensor.server.procedure;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -8,9 +7,6 @@ import mensor.exchange.ProcedureFile;
 import mensor.exchange.UnreadableInput;
 import mensor.length.Length;
 import mensor.server.people.Actor;
-import mensor.server.procedure.ProcedureEntity;
-import mensor.server.procedure.ProcedureForm;
-import mensor.server.procedure.Procedures;
 import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.ProcedureCheck;
 import mensor.weld.Range;
@@ -32,12 +28,12 @@ import tools.jackson.databind.json.JsonMapper;
 @RequestMapping("/api/procedures")
 class ProcedureController {
     private final Procedures procedures;
-    private final JointRepository joints;
+    private final ProcedureUse use;
     private final JsonMapper json;
 
-    ProcedureController(Procedures procedures, JointRepository joints, JsonMapper json) {
+    ProcedureController(Procedures procedures, ProcedureUse use, JsonMapper json) {
         this.procedures = procedures;
-        this.joints = joints;
+        this.use = use;
         this.json = json;
     }
 
@@ -59,8 +55,7 @@ class ProcedureController {
 
     @GetMapping
     List<ProcedureView> all() {
-        Map<Object, Long> used = new HashMap<>();
-        joints.countByProcedure().forEach(row -> used.put(row[0], (Long) row[1]));
+        Map<UUID, Long> used = use.byProcedure();
         return procedures.all().stream()
                 .map(p -> view(p, used.getOrDefault(p.id(), 0L)))
                 .toList();
@@ -96,8 +91,7 @@ class ProcedureController {
     @PutMapping("/{id}")
     ProcedureView change(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody ProcedureChange change) {
-        return view(procedures.change(
-                actor, id, change.version(), procedures.document(change.form()), joints.countByProcedureId(id)));
+        return view(procedures.change(actor, id, change.version(), procedures.document(change.form()), use.of(id)));
     }
 
     @GetMapping(value = "/{id}/document", produces = "application/json")
@@ -122,11 +116,11 @@ class ProcedureController {
                 RodTable.group(electrode).orElse(null));
     }
 
-    private ProcedureView view(ProcedureEntity p) {
-        return view(p, joints.countByProcedureId(p.id()));
+    private ProcedureView view(StoredProcedure p) {
+        return view(p, use.of(p.id()));
     }
 
-    private ProcedureView view(ProcedureEntity p, long used) {
+    private ProcedureView view(StoredProcedure p, long used) {
         return new ProcedureView(
                 p.id(),
                 json.readValue(p.document(), ProcedureForm.class),

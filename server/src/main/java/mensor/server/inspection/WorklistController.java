@@ -1,0 +1,38 @@
+package mensor.server.inspection;
+
+import java.util.List;
+import java.util.UUID;
+import mensor.line.EntryLine;
+import mensor.server.people.Actor;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The worklist, and what its entry line takes. */
+@RestController
+@RequestMapping("/api")
+class WorklistController {
+    private final Worklist worklist;
+
+    WorklistController(Worklist worklist) {
+        this.worklist = worklist;
+    }
+
+    /** The first of the joints that fit, and how many there are in each group. */
+    @GetMapping("/joints")
+    Worklist.WorklistPage rows(
+            @AuthenticationPrincipal Actor actor,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "all") String group,
+            @RequestParam(required = false) UUID job) {
+        return worklist.page(actor, find, group, job);
+    }
+
+    /** What the entry line understands, a line for each kind. */
+    @GetMapping("/entry-line")
+    List<EntryLine.Card> entryLine() {
+        return EntryLine.card();
+    }
+}

@@ -1,0 +1,15 @@
+package mensor.server.welding;
+
+/** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods. */
+public enum WeldingEntryKind {
+    FIT_UP,
+    FIT_UP_ANSWER,
+    PASS,
+    PROCESS,
+    RODS;
+
+    /** Changes what the joint asks, so that it stands once something was signed. */
+    boolean isFitUp() {
+        return this == FIT_UP || this == FIT_UP_ANSWER;
+    }
+}
