@@ -1,5 +1,8 @@
 package mensor.bench;
 
+import mensor.weld.JointBuilder;
+import mensor.inspection.Porosity;
+import mensor.inspection.Undercut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -72,11 +75,11 @@ public class JudgeBenchmark {
         private static Indication one(Random random, int i, long from) {
             Optional<Length> none = Optional.empty();
             if (i % 3 == 2) {
-                return new Indication.Porosity(Span.at(mm(from)), mm(100_000), 1, none);
+                return new Porosity(Span.at(mm(from)), mm(100_000), 1, none);
             }
             Toe toe = i % 2 == 0 ? Toe.A : Toe.B;
             Length depth = mm(random.nextInt(20) == 0 ? 1_500_000 : 300_000);
-            return new Indication.Undercut(
+            return new Undercut(
                     toe, new Span(mm(from), mm(from + 1_000_000 + random.nextInt(3_000_000))), depth, none);
         }
     }
@@ -111,7 +114,7 @@ public class JudgeBenchmark {
     }
 
     private static Inspection inspection(Length length, List<Reading> read, List<Indication> seen) {
-        Joint joint = new Joint.Builder("J", WeldType.FILLET, Connection.TEE, length)
+        Joint joint = new JointBuilder("J", WeldType.FILLET, Connection.TEE, length)
                 .members(new Member("web", mm(10_000_000)), new Member("flange", mm(12_000_000)))
                 .size(mm(8_000_000))
                 .primary(false)

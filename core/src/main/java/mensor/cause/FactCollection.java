@@ -11,6 +11,7 @@ import mensor.inspection.Face;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
 import mensor.judge.Evaluation;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -228,9 +229,8 @@ final class FactCollection {
 
     private boolean undercut(Toe toe) {
         return inspection.indications().stream()
-                .anyMatch(i -> i instanceof Indication.Undercut u
-                        && u.toe() == toe
-                        && u.deep().isPositive());
+                .anyMatch(i ->
+                        i instanceof Undercut u && u.toe() == toe && u.deep().isPositive());
     }
 
     boolean bothToesUndercut() {

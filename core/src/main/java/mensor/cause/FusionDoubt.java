@@ -3,8 +3,8 @@ package mensor.cause;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Slag;
 import mensor.judge.Evaluation;
 import mensor.weld.Joint;
 import mensor.weld.Pass;
@@ -57,7 +57,7 @@ public record FusionDoubt(String why, String test) {
     }
 
     private static boolean slagAtTheToes(Inspection inspection) {
-        return inspection.indications().stream().anyMatch(i -> i instanceof Indication.Slag s && s.trapped())
+        return inspection.indications().stream().anyMatch(i -> i instanceof Slag s && s.trapped())
                 || inspection.welding().signs().contains(Sign.SLAG_HARD_TO_FREE);
     }
 

@@ -1,7 +1,26 @@
 package mensor.cause;
 
+import mensor.inspection.ArcStrike;
+import mensor.inspection.BurnThrough;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
+import mensor.inspection.Crater;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Misalignment;
+import mensor.inspection.NotAsDrawn;
+import mensor.inspection.Overlap;
+import mensor.inspection.PoorRestart;
+import mensor.inspection.Porosity;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undercut;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.weld.Toe;
 
 /** The trouble that an indication is, in the shop's terms; of some kinds it depends on where they lie. */
@@ -18,7 +37,7 @@ final class SituationOf implements Indication.Cases<Situation> {
 
     /** A crack recorded at one place lies across the weld, one with a stretch along it. */
     @Override
-    public Situation crack(Indication.Crack c) {
+    public Situation crack(Crack c) {
         return switch (c.where().orElse(CrackPlace.WELD)) {
             case CRATER -> Situation.CRACK_CRATER;
             case TOE, BASE -> Situation.CRACK_TOE;
@@ -28,17 +47,17 @@ final class SituationOf implements Indication.Cases<Situation> {
     }
 
     @Override
-    public Situation incompleteFusion(Indication.IncompleteFusion i) {
+    public Situation incompleteFusion(IncompleteFusion i) {
         return Situation.FUSION;
     }
 
     @Override
-    public Situation overlap(Indication.Overlap i) {
+    public Situation overlap(Overlap i) {
         return Situation.OVERLAP;
     }
 
     @Override
-    public Situation undercut(Indication.Undercut u) {
+    public Situation undercut(Undercut u) {
         if (gathering.bothToesUndercut() || gathering.vertical()) {
             return Situation.UNDERCUT_BOTH;
         }
@@ -47,77 +66,77 @@ final class SituationOf implements Indication.Cases<Situation> {
     }
 
     @Override
-    public Situation undersize(Indication.Undersize i) {
+    public Situation undersize(Undersize i) {
         return Situation.UNDERSIZE;
     }
 
     @Override
-    public Situation porosity(Indication.Porosity i) {
+    public Situation porosity(Porosity i) {
         return isAtARestart(i) ? Situation.POROSITY_AT_START : Situation.POROSITY;
     }
 
     @Override
-    public Situation crater(Indication.Crater i) {
+    public Situation crater(Crater i) {
         return Situation.CRATER;
     }
 
     @Override
-    public Situation arcStrike(Indication.ArcStrike i) {
+    public Situation arcStrike(ArcStrike i) {
         return Situation.ARC_STRIKE;
     }
 
     @Override
-    public Situation slag(Indication.Slag i) {
+    public Situation slag(Slag i) {
         return Situation.SLAG;
     }
 
     @Override
-    public Situation spatter(Indication.Spatter i) {
+    public Situation spatter(Spatter i) {
         return Situation.SPATTER;
     }
 
     @Override
-    public Situation underfill(Indication.Underfill i) {
+    public Situation underfill(Underfill i) {
         return Situation.UNDERFILL;
     }
 
     @Override
-    public Situation incompletePenetration(Indication.IncompletePenetration i) {
+    public Situation incompletePenetration(IncompletePenetration i) {
         return Situation.PENETRATION;
     }
 
     @Override
-    public Situation meltThrough(Indication.MeltThrough i) {
+    public Situation meltThrough(MeltThrough i) {
         return Situation.BURN_THROUGH;
     }
 
     @Override
-    public Situation rootConcavity(Indication.RootConcavity i) {
+    public Situation rootConcavity(RootConcavity i) {
         return isAtARestart(i) ? Situation.RESTART_HOLE : Situation.UNDERFILL;
     }
 
     @Override
-    public Situation burnThrough(Indication.BurnThrough i) {
+    public Situation burnThrough(BurnThrough i) {
         return gathering.atAStartOrStop(i.span()) ? Situation.RESTART_HOLE : Situation.BURN_THROUGH;
     }
 
     @Override
-    public Situation misalignment(Indication.Misalignment i) {
+    public Situation misalignment(Misalignment i) {
         return Situation.MISALIGNED;
     }
 
     @Override
-    public Situation poorRestart(Indication.PoorRestart i) {
+    public Situation poorRestart(PoorRestart i) {
         return Situation.TIE_IN;
     }
 
     @Override
-    public Situation shortWeld(Indication.ShortWeld i) {
+    public Situation shortWeld(ShortWeld i) {
         return Situation.SHORT;
     }
 
     @Override
-    public Situation notAsDrawn(Indication.NotAsDrawn i) {
+    public Situation notAsDrawn(NotAsDrawn i) {
         return Situation.NOT_AS_DRAWN;
     }
 }

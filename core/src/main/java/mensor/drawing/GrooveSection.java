@@ -14,6 +14,7 @@ import mensor.drawing.SectionDrawing.Outline;
 import mensor.drawing.SectionDrawing.Point;
 import mensor.inspection.Indication;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.weld.Connection;
@@ -291,7 +292,7 @@ final class GrooveSection {
                     && indications.get(n).isPlaced()
                     && indications.get(n).span().contains(station.get().at());
             if (here
-                    && indications.get(n) instanceof Indication.Undercut u
+                    && indications.get(n) instanceof Undercut u
                     && u.toe() != Toe.ROOT
                     && u.deep().isPositive()) {
                 boolean onA = u.toe() == Toe.A;

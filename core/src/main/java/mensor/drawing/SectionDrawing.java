@@ -14,6 +14,7 @@ import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
 import mensor.judge.Evaluation;
 import mensor.judge.FaceLimit;
 import mensor.judge.SectionSize;
@@ -199,7 +200,7 @@ public record SectionDrawing(
         Builder undercut(Inspection inspection, Length at, Collection<Integer> rejecting) {
             for (int n = 0; n < inspection.indications().size(); n++) {
                 Indication i = inspection.indications().get(n);
-                if (i instanceof Indication.Undercut u
+                if (i instanceof Undercut u
                         && u.toe() != Toe.ROOT
                         && u.span().contains(at)
                         && u.deep().isPositive()) {

@@ -7,12 +7,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.IndicationKind;
 import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
@@ -172,7 +175,7 @@ public record StripDrawing(
 
     /** The kind's lane; what stands on a toe is on that toe's, a crack of the base metal beside the weld. */
     private static String lane(Indication i) {
-        boolean inBase = i instanceof Indication.Crack c
+        boolean inBase = i instanceof Crack c
                 && c.where().filter(CrackPlace.BASE::equals).isPresent();
         IndicationKind.Lane lane =
                 inBase ? IndicationKind.Lane.BESIDE : i.kind().lane();
@@ -210,10 +213,10 @@ public record StripDrawing(
     }
 
     private static String label(Indication i) {
-        if (i instanceof Indication.Undersize u) {
+        if (i instanceof Undersize u) {
             return "least " + u.least().in(u.least().unit()).shown();
         }
-        if (i instanceof Indication.Porosity p) {
+        if (i instanceof Porosity p) {
             return p.diameter().shown() + (p.count() > 1 ? " ×" + p.count() : "");
         }
         return i.depth().filter(Length::isPositive).map(Length::shown).orElse("");
@@ -260,7 +263,7 @@ public record StripDrawing(
         List<Band> bands = new ArrayList<>();
         List<Span> marked = new ArrayList<>();
         for (Indication i : inspection.indications()) {
-            if (i instanceof Indication.Undersize u) {
+            if (i instanceof Undersize u) {
                 for (Span s : joint.ruler().straight(u.span())) {
                     bands.add(new Band(
                             mm(s.from()),

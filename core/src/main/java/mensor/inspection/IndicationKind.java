@@ -15,25 +15,6 @@ import static mensor.inspection.IndicationField.yes;
 
 import java.util.List;
 import java.util.function.Function;
-import mensor.inspection.Indication.ArcStrike;
-import mensor.inspection.Indication.BurnThrough;
-import mensor.inspection.Indication.Crack;
-import mensor.inspection.Indication.Crater;
-import mensor.inspection.Indication.IncompleteFusion;
-import mensor.inspection.Indication.IncompletePenetration;
-import mensor.inspection.Indication.MeltThrough;
-import mensor.inspection.Indication.Misalignment;
-import mensor.inspection.Indication.NotAsDrawn;
-import mensor.inspection.Indication.Overlap;
-import mensor.inspection.Indication.PoorRestart;
-import mensor.inspection.Indication.Porosity;
-import mensor.inspection.Indication.RootConcavity;
-import mensor.inspection.Indication.ShortWeld;
-import mensor.inspection.Indication.Slag;
-import mensor.inspection.Indication.Spatter;
-import mensor.inspection.Indication.Undercut;
-import mensor.inspection.Indication.Underfill;
-import mensor.inspection.Indication.Undersize;
 import mensor.weld.Named;
 
 /**

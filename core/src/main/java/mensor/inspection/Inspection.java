@@ -72,9 +72,9 @@ public record Inspection(
     }
 
     private static void checkIndication(Joint joint, String path, Indication indication) {
-        boolean besideTheWeld = indication instanceof Indication.ArcStrike
-                || indication instanceof Indication.NotAsDrawn
-                || indication instanceof Indication.Crack crack
+        boolean besideTheWeld = indication instanceof ArcStrike
+                || indication instanceof NotAsDrawn
+                || indication instanceof Crack crack
                         && crack.where().filter(CrackPlace.BASE::equals).isPresent();
         if (besideTheWeld) {
             if (indication.span().from().isNegative()) {
@@ -85,7 +85,7 @@ public record Inspection(
             if (indication.span().wraps() && !joint.closed()) {
                 throw new InvalidField(path + ".to", "lies before from");
             }
-        } else if (!(indication instanceof Indication.ShortWeld)) {
+        } else if (!(indication instanceof ShortWeld)) {
             checkOnWeld(joint, path, indication.span());
         }
     }

@@ -6,10 +6,14 @@ import java.util.function.Function;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
 import mensor.inspection.Addendum;
+import mensor.inspection.ArcStrike;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undercut;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.weld.Toe;
@@ -32,15 +36,15 @@ final class AddendumCheck {
         switch (addendum.kind()) {
             case UNDERCUT_DEPTH -> depths(toes(), "undercut");
             case UNDERCUT_EXCEPTION_OFF -> exceptionOff();
-            case POROSITY_DIAMETER -> depths(seen(Indication.Porosity.class), "pore");
+            case POROSITY_DIAMETER -> depths(seen(Porosity.class), "pore");
             case POROSITY_NONE ->
                 none(
-                        seen(Indication.Porosity.class).stream()
+                        seen(Porosity.class).stream()
                                 .filter(m -> m.depth().isPositive())
                                 .toList(),
                         "pores");
-            case ARC_STRIKE_NONE -> none(places(Indication.ArcStrike.class), "arc strikes");
-            case SPATTER_NONE -> none(places(Indication.Spatter.class), "spatter");
+            case ARC_STRIKE_NONE -> none(places(ArcStrike.class), "arc strikes");
+            case SPATTER_NONE -> none(places(Spatter.class), "spatter");
             case REINFORCEMENT_MAX -> reinforcement();
             case CONVEXITY_MAX -> convexity();
             case BEAD_WIDTH_MAX -> depthsRead(Reading.Station::faceWidth, "bead width", "read the bead width");
@@ -65,7 +69,7 @@ final class AddendumCheck {
     }
 
     private List<DepthCheck.Measured> toes() {
-        return Occurrence.indications(inspection, Indication.Undercut.class).stream()
+        return Occurrence.indications(inspection, Undercut.class).stream()
                 .filter(f -> f.what().toe() != Toe.ROOT)
                 .map(DepthCheck.Measured::of)
                 .toList();
@@ -117,10 +121,9 @@ final class AddendumCheck {
         boolean excepts = book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units())
                         instanceof Rule.Undercut u
                 && u.depths().values().stream().anyMatch(d -> d.exception().isPresent());
-        List<Occurrence<Indication.Undercut>> found =
-                Occurrence.indications(inspection, Indication.Undercut.class).stream()
-                        .filter(f -> f.what().toe() != Toe.ROOT)
-                        .toList();
+        List<Occurrence<Undercut>> found = Occurrence.indications(inspection, Undercut.class).stream()
+                .filter(f -> f.what().toe() != Toe.ROOT)
+                .toList();
         if (!excepts) {
             if (!found.isEmpty()) {
                 finding.indications(Occurrence.indices(found)).accept(Why.NO_EXCEPTION_TO_TAKE_AWAY.of());
@@ -128,13 +131,13 @@ final class AddendumCheck {
             return;
         }
         Rule.Undercut rule = (Rule.Undercut) book.rule(Criterion.UNDERCUT, inspection.joint(), inspection.units());
-        List<Occurrence<Indication.Undercut>> over = found.stream()
+        List<Occurrence<Undercut>> over = found.stream()
                 .filter(f ->
                         f.what().deep().isOver(rule.depths().get(f.what().toe()).anyLength()))
                 .toList();
         finding.allowed("no accumulated exception");
         if (!over.isEmpty()) {
-            Indication.Undercut first = over.get(0).what();
+            Undercut first = over.get(0).what();
             Length limit = rule.depths().get(first.toe()).anyLength();
             finding.atMost(first.deep().in(inspection.units()), limit)
                     .span(first.span())

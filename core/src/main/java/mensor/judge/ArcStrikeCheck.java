@@ -2,8 +2,8 @@ package mensor.judge;
 
 import java.util.List;
 import mensor.criteria.Rule;
+import mensor.inspection.ArcStrike;
 import mensor.inspection.CheckMethod;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 
 /** Arc strikes ground smooth and, where the code wants it, checked. */
@@ -20,11 +20,11 @@ final class ArcStrikeCheck {
         boolean anyCheck = rule.checkedBy().size() == CheckMethod.values().length;
         String methods = String.join(
                 " or ", rule.checkedBy().stream().map(CheckMethod::id).sorted().toList());
-        List<Occurrence<Indication.ArcStrike>> found = Occurrence.indications(inspection, Indication.ArcStrike.class);
-        List<Occurrence<Indication.ArcStrike>> left =
+        List<Occurrence<ArcStrike>> found = Occurrence.indications(inspection, ArcStrike.class);
+        List<Occurrence<ArcStrike>> left =
                 found.stream().filter(f -> !isDressed(f.what(), rule)).toList();
         if (!left.isEmpty()) {
-            Indication.ArcStrike first = left.get(0).what();
+            ArcStrike first = left.get(0).what();
             String lacks = first.ground().orElse(false)
                     ? "ground, not checked" + (anyCheck ? "" : " by " + methods)
                     : "not ground";
@@ -45,7 +45,7 @@ final class ArcStrikeCheck {
         }
     }
 
-    private static boolean isDressed(Indication.ArcStrike a, Rule.ArcStrikeDressed rule) {
+    private static boolean isDressed(ArcStrike a, Rule.ArcStrikeDressed rule) {
         boolean checked = rule.checkedBy().isEmpty()
                 || a.checked().filter(rule.checkedBy()::contains).isPresent();
         return a.ground().orElse(false) && checked;

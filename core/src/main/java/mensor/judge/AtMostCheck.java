@@ -9,9 +9,18 @@ import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Rule;
 import mensor.criteria.Rule.Measure;
+import mensor.inspection.BurnThrough;
+import mensor.inspection.Crater;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.Undercut;
+import mensor.inspection.Underfill;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Span;
@@ -226,24 +235,22 @@ final class AtMostCheck {
 
     private List<Item> items() {
         return switch (rule.measure()) {
-            case PORE -> seen(Indication.Porosity.class);
-            case CRATER -> seen(Indication.Crater.class);
-            case OVERLAP -> seen(Indication.Overlap.class);
+            case PORE -> seen(Porosity.class);
+            case CRATER -> seen(Crater.class);
+            case OVERLAP -> seen(Overlap.class);
             case UNDERCUT, ROOT_UNDERCUT -> undercuts();
-            case INCOMPLETE_PENETRATION -> seen(Indication.IncompletePenetration.class);
-            case BURN_THROUGH -> seen(Indication.BurnThrough.class);
+            case INCOMPLETE_PENETRATION -> seen(IncompletePenetration.class);
+            case BURN_THROUGH -> seen(BurnThrough.class);
             case EXCESS_PENETRATION ->
-                both(
-                        seen(Indication.MeltThrough.class),
-                        read(s -> s.rootReinforcement().filter(h -> !h.isNegative())));
+                both(seen(MeltThrough.class), read(s -> s.rootReinforcement().filter(h -> !h.isNegative())));
             case ROOT_CONCAVITY ->
                 both(
-                        seen(Indication.RootConcavity.class),
+                        seen(RootConcavity.class),
                         read(s ->
                                 s.rootReinforcement().filter(Length::isNegative).map(Length::negate)));
             case UNDERFILL ->
                 both(
-                        seen(Indication.Underfill.class),
+                        seen(Underfill.class),
                         read(s -> s.reinforcement().filter(Length::isNegative).map(Length::negate)));
             case REINFORCEMENT -> read(s -> s.reinforcement().filter(h -> !h.isNegative()));
             case CONVEXITY -> read(Reading.Station::convexity);
@@ -278,7 +285,7 @@ final class AtMostCheck {
     }
 
     private List<Item> undercuts() {
-        return Occurrence.indications(inspection, Indication.Undercut.class).stream()
+        return Occurrence.indications(inspection, Undercut.class).stream()
                 .filter(f -> rule.bounds().containsKey(f.what().toe()))
                 .map(f -> indication(
                         f,
@@ -444,7 +451,7 @@ final class AtMostCheck {
         }
 
         private Toe toe(Item i) {
-            return inspection.indications().get(i.index()) instanceof Indication.Undercut u ? u.toe() : Toe.ROOT;
+            return inspection.indications().get(i.index()) instanceof Undercut u ? u.toe() : Toe.ROOT;
         }
 
         /** The height read at a station, below zero where it counts. */

@@ -1,8 +1,9 @@
 package mensor.judge;
 
 import java.util.List;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
 
 /** Slag and spatter: what is trapped is a defect, what only covers is cleaned off first. */
 final class CleaningCheck {
@@ -15,8 +16,8 @@ final class CleaningCheck {
     }
 
     void slag() {
-        List<Occurrence<Indication.Slag>> found = Occurrence.indications(inspection, Indication.Slag.class);
-        List<Occurrence<Indication.Slag>> trapped =
+        List<Occurrence<Slag>> found = Occurrence.indications(inspection, Slag.class);
+        List<Occurrence<Slag>> trapped =
                 found.stream().filter(f -> f.what().trapped()).toList();
         if (!trapped.isEmpty()) {
             finding.measured("trapped")
@@ -33,8 +34,8 @@ final class CleaningCheck {
     }
 
     void spatter() {
-        List<Occurrence<Indication.Spatter>> found = Occurrence.indications(inspection, Indication.Spatter.class);
-        List<Occurrence<Indication.Spatter>> loose =
+        List<Occurrence<Spatter>> found = Occurrence.indications(inspection, Spatter.class);
+        List<Occurrence<Spatter>> loose =
                 found.stream().filter(f -> f.what().loose()).toList();
         if (!loose.isEmpty()) {
             String at = loose.get(0).what().span().shown();

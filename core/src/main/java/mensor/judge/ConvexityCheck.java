@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Underfill;
 import mensor.length.Length;
 import mensor.length.RealLength;
 
@@ -39,8 +39,7 @@ final class ConvexityCheck {
 
     /** Judges what was read and seen; leaves the finding open where nothing was. */
     void judge(Finding.Builder finding) {
-        List<Occurrence<Indication.Underfill>> underfill =
-                Occurrence.indications(inspection, Indication.Underfill.class);
+        List<Occurrence<Underfill>> underfill = Occurrence.indications(inspection, Underfill.class);
         List<Judged> read = new ArrayList<>();
         for (Occurrence<Reading.Station> f : Occurrence.readings(inspection, Reading.Station.class)) {
             f.what().convexity().ifPresent(c -> read.add(judged(f, c)));
@@ -51,8 +50,7 @@ final class ConvexityCheck {
                 .map(Occurrence::index)
                 .toList();
         if (!filledTooLittle.isEmpty()) {
-            Indication.Underfill first =
-                    (Indication.Underfill) inspection.indications().get(filledTooLittle.get(0));
+            Underfill first = (Underfill) inspection.indications().get(filledTooLittle.get(0));
             finding.indications(filledTooLittle)
                     .span(first.span())
                     .measured(first.depth()

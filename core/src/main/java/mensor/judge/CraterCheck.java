@@ -1,7 +1,7 @@
 package mensor.judge;
 
 import java.util.List;
-import mensor.inspection.Indication;
+import mensor.inspection.Crater;
 import mensor.inspection.Inspection;
 import mensor.length.Length;
 import mensor.length.SpanSet;
@@ -18,15 +18,15 @@ final class CraterCheck {
     }
 
     void judge() {
-        List<Occurrence<Indication.Crater>> found = Occurrence.indications(inspection, Indication.Crater.class);
+        List<Occurrence<Crater>> found = Occurrence.indications(inspection, Crater.class);
         Joint joint = inspection.joint();
         SpanSet segments = joint.ruler().straight(joint.segments());
         boolean everyCrater = segments.isEmpty() || !joint.isFillet();
-        List<Occurrence<Indication.Crater>> counting = found.stream()
+        List<Occurrence<Crater>> counting = found.stream()
                 .filter(f ->
                         everyCrater || joint.ruler().isOn(segments, f.what().at()))
                 .toList();
-        List<Occurrence<Indication.Crater>> open = counting.stream()
+        List<Occurrence<Crater>> open = counting.stream()
                 .filter(f -> f.what().depth().map(Length::isPositive).orElse(true))
                 .toList();
         if (counting.size() < found.size()) {
@@ -34,7 +34,7 @@ final class CraterCheck {
                     + " crater(s) at ends of the intermittent fillet, outside its segments: not judged");
         }
         if (!open.isEmpty()) {
-            Indication.Crater first = open.get(0).what();
+            Crater first = open.get(0).what();
             String how = first.depth()
                     .map(d -> d.in(inspection.units()).shownWithUnit() + " below the section")
                     .orElse("not filled");

@@ -8,6 +8,8 @@ import mensor.criteria.RuleWords;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Misalignment;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
 import mensor.weld.Connection;
 
@@ -94,8 +96,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     @Override
     public Finding offset(Rule.Offset rule) {
         Connection c = inspection.joint().connection();
-        List<Occurrence<Indication.Misalignment>> found =
-                Occurrence.indications(inspection, Indication.Misalignment.class);
+        List<Occurrence<Misalignment>> found = Occurrence.indications(inspection, Misalignment.class);
         List<Occurrence<Reading.Station>> read = Occurrence.readings(inspection, Reading.Station.class).stream()
                 .filter(f -> f.what().offset().isPresent())
                 .toList();
@@ -155,7 +156,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     }
 
     private boolean hasPores() {
-        return !Occurrence.indications(inspection, Indication.Porosity.class).isEmpty();
+        return !Occurrence.indications(inspection, Porosity.class).isEmpty();
     }
 
     @Override

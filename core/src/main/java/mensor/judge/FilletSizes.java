@@ -5,9 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undersize;
 import mensor.length.GreatestAlong;
 import mensor.length.GreatestAlong.Piece;
 import mensor.length.Length;
@@ -67,7 +67,7 @@ final class FilletSizes {
     record Blade(int index, Span span, SpanSet where, RealLength atLeast) {}
 
     /** @param where what of it lies on the welded stretches */
-    record Marked(int index, Indication.Undersize what, SpanSet where, RealLength least, boolean nominal) {
+    record Marked(int index, Undersize what, SpanSet where, RealLength least, boolean nominal) {
         boolean isOffWeld() {
             return where.isEmpty();
         }
@@ -152,7 +152,7 @@ final class FilletSizes {
             blades.add(new Blade(
                     f.index(), f.what().span(), ruler.straight(List.of(f.what().span())), atLeast));
         }
-        for (Occurrence<Indication.Undersize> f : Occurrence.indications(inspection, Indication.Undersize.class)) {
+        for (Occurrence<Undersize> f : Occurrence.indications(inspection, Undersize.class)) {
             Length read = f.what().least();
             RealLength least = inDrawnMeaning(read);
             boolean nominal = read.unit() != unit

@@ -5,9 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import mensor.criteria.Rule;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -46,8 +47,8 @@ final class GrooveFaceCheck {
     /** How far the face lies below the surface: underfill that was seen, and heights that were read below zero. */
     private void below(Finding.Builder finding, Length most) {
         List<DepthCheck.Measured> known = new ArrayList<>();
-        List<Occurrence<Indication.Underfill>> unknown = new ArrayList<>();
-        for (Occurrence<Indication.Underfill> f : Occurrence.indications(inspection, Indication.Underfill.class)) {
+        List<Occurrence<Underfill>> unknown = new ArrayList<>();
+        for (Occurrence<Underfill> f : Occurrence.indications(inspection, Underfill.class)) {
             if (f.what().depth().isPresent()) {
                 known.add(DepthCheck.Measured.of(f));
             } else {
@@ -101,8 +102,7 @@ final class GrooveFaceCheck {
     /** An undersize stretch rejects; a partial penetration's throat, where it is read, is at least the drawing's. */
     void size(Finding.Builder finding, Rule.GrooveSize rule) {
         Joint joint = inspection.joint();
-        List<Occurrence<Indication.Undersize>> undersize =
-                Occurrence.indications(inspection, Indication.Undersize.class);
+        List<Occurrence<Undersize>> undersize = Occurrence.indications(inspection, Undersize.class);
         if (!undersize.isEmpty()) {
             finding.measured("undersize")
                     .allowed("none")

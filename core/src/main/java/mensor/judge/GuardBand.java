@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 
@@ -73,8 +74,7 @@ final class GuardBand {
     }
 
     private static boolean isMeasured(Indication i) {
-        return i instanceof Indication.Undersize
-                || i.depth().map(Length::isPositive).orElse(false);
+        return i instanceof Undersize || i.depth().map(Length::isPositive).orElse(false);
     }
 
     /** What the number that decides comes to by itself. */

@@ -9,7 +9,10 @@ import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Overlap;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
+import mensor.inspection.Undersize;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
@@ -118,7 +121,7 @@ public final class InspectionGuide {
             }
         }
         for (Indication i : inspection.indications()) {
-            if (i instanceof Indication.Undersize u) {
+            if (i instanceof Undersize u) {
                 tried.addAll(joint.ruler().straight(u.span()));
             }
         }
@@ -147,8 +150,7 @@ public final class InspectionGuide {
 
     private boolean isOnB(int indication) {
         Indication i = inspection.indications().get(indication);
-        return i instanceof Indication.Undercut u && u.toe() == Toe.B
-                || i instanceof Indication.Overlap o && o.toe() == Toe.B;
+        return i instanceof Undercut u && u.toe() == Toe.B || i instanceof Overlap o && o.toe() == Toe.B;
     }
 
     private Step again(Finding f, int reading) {
@@ -160,7 +162,7 @@ public final class InspectionGuide {
 
     private Step seenAgain(Finding f, int indication) {
         Indication i = inspection.indications().get(indication);
-        String toe = i instanceof Indication.Undercut u ? " on " + joint.toeName(u.toe()) : "";
+        String toe = i instanceof Undercut u ? " on " + joint.toeName(u.toe()) : "";
         String words = "Read the " + i.kind().words() + " at " + i.span().shown() + toe + " again with a finer gauge";
         return new Step(
                 Kind.REPEAT, Optional.of(i.span()), f.criterion(), words, Optional.of(indication), Optional.empty());

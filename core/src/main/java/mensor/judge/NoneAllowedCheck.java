@@ -4,6 +4,10 @@ import java.util.List;
 import mensor.criteria.Rule;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.NotAsDrawn;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
+import mensor.inspection.ShortWeld;
 import mensor.length.Length;
 
 /** Indications of a kind of which none is allowed. */
@@ -38,26 +42,24 @@ final class NoneAllowedCheck {
 
     /** A recorded depth of zero is nothing there; an absent one is. */
     private static boolean isSomething(Indication i) {
-        if (i instanceof Indication.Overlap o) {
+        if (i instanceof Overlap o) {
             return o.depth().map(Length::isPositive).orElse(true);
         }
-        if (i instanceof Indication.Porosity p) {
+        if (i instanceof Porosity p) {
             return p.diameter().isPositive();
         }
-        return !(i instanceof Indication.ShortWeld s) || s.missing().isPositive();
+        return !(i instanceof ShortWeld s) || s.missing().isPositive();
     }
 
     private String inWords(Indication i) {
-        if (i instanceof Indication.ShortWeld s) {
+        if (i instanceof ShortWeld s) {
             return s.missing().in(inspection.units()).shownWithUnit() + " missing";
         }
-        if (i instanceof Indication.NotAsDrawn n) {
+        if (i instanceof NotAsDrawn n) {
             return n.what().id().replace('-', ' ')
                     + n.at().map(a -> " at " + a.shown()).orElse("");
         }
-        String toe = i instanceof Indication.Overlap o
-                ? " on the " + inspection.joint().toeName(o.toe())
-                : "";
+        String toe = i instanceof Overlap o ? " on the " + inspection.joint().toeName(o.toe()) : "";
         return i.kind().words() + toe + " at " + i.span().shown();
     }
 }

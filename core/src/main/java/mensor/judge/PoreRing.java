@@ -3,7 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mensor.inspection.Indication;
+import mensor.inspection.Porosity;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -19,10 +19,10 @@ final class PoreRing {
     private final Length window;
     private final List<Span> pores = new ArrayList<>();
 
-    PoreRing(Ruler ruler, List<Occurrence<Indication.Porosity>> found, Length window) {
+    PoreRing(Ruler ruler, List<Occurrence<Porosity>> found, Length window) {
         this.ruler = ruler;
         this.window = window;
-        for (Occurrence<Indication.Porosity> f : found) {
+        for (Occurrence<Porosity> f : found) {
             Span s = f.what().span();
             Length from = ruler.place(s.from());
             Length extent = s.wraps() ? s.extent().plus(ruler.length()) : s.extent();

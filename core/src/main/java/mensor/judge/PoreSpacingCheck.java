@@ -8,8 +8,8 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import mensor.criteria.Rule;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -36,8 +36,8 @@ final class PoreSpacingCheck {
 
     /** There is at least one pore. */
     void judge(Finding.Builder finding) {
-        List<Occurrence<Indication.Porosity>> recorded = Occurrence.indications(inspection, Indication.Porosity.class);
-        List<Occurrence<Indication.Porosity>> found =
+        List<Occurrence<Porosity>> recorded = Occurrence.indications(inspection, Porosity.class);
+        List<Occurrence<Porosity>> found =
                 recorded.stream().filter(f -> f.what().diameter().isPositive()).toList();
         String allowed = "one in any " + rule.window().shownWithUnit() + ", none over "
                 + rule.most().shownWithUnit();
@@ -48,7 +48,7 @@ final class PoreSpacingCheck {
                     .accept(Why.NOTHING_THERE.of("of diameter 0"));
             return;
         }
-        Occurrence<Indication.Porosity> largest = found.stream()
+        Occurrence<Porosity> largest = found.stream()
                 .max(Comparator.comparing(f -> f.what().diameter()))
                 .orElseThrow();
         if (largest.what().diameter().isOver(rule.most())) {
@@ -82,10 +82,10 @@ final class PoreSpacingCheck {
     }
 
     /** Each pore once; on a closed weld those near the datum once more, a turn further on. */
-    private List<Somewhere> laidOut(List<Occurrence<Indication.Porosity>> found) {
+    private List<Somewhere> laidOut(List<Occurrence<Porosity>> found) {
         Ruler ruler = inspection.joint().ruler();
         List<Somewhere> pores = new ArrayList<>();
-        for (Occurrence<Indication.Porosity> f : found) {
+        for (Occurrence<Porosity> f : found) {
             Span s = f.what().span();
             Length from = ruler.place(s.from());
             Length to = from.plus(s.wraps() ? s.extent().plus(ruler.length()) : s.extent());

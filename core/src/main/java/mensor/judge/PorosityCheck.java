@@ -2,8 +2,8 @@ package mensor.judge;
 
 import java.util.List;
 import mensor.criteria.Rule;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
 import mensor.length.Length;
 import mensor.length.Span;
 
@@ -18,8 +18,8 @@ final class PorosityCheck {
     }
 
     void judge(Finding.Builder finding) {
-        List<Occurrence<Indication.Porosity>> found = Occurrence.indications(inspection, Indication.Porosity.class);
-        List<Occurrence<Indication.Porosity>> counted = found.stream()
+        List<Occurrence<Porosity>> found = Occurrence.indications(inspection, Porosity.class);
+        List<Occurrence<Porosity>> counted = found.stream()
                 .filter(f -> !f.what().diameter().isUnder(rule.countedFrom()))
                 .toList();
         finding.trace("every visible pore is taken as a piping pore; those of "
@@ -74,10 +74,7 @@ final class PorosityCheck {
     }
 
     private Finding.Builder decide(
-            Finding.Builder finding,
-            Rule.WindowSum limit,
-            PoreWindow.Sum sum,
-            List<Occurrence<Indication.Porosity>> counted) {
+            Finding.Builder finding, Rule.WindowSum limit, PoreWindow.Sum sum, List<Occurrence<Porosity>> counted) {
         Length total = sum.total().in(inspection.units());
         return finding.measured(total.shownWithUnit() + " in " + limit.window().shown())
                 .allowed(limit.sum().shownWithUnit() + " in any "

@@ -6,8 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
 import mensor.inspection.Conditions;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
 
 /** Whether the weld is ready to be judged: cleaned, cool, bare, in the light, and after its wait. */
 final class ReadinessCheck {
@@ -38,13 +39,13 @@ final class ReadinessCheck {
             wanting.add("coated");
             finding.ask(Ask.Kind.REMOVE_COATING.of());
         }
-        boolean covering = Occurrence.indications(inspection, Indication.Slag.class).stream()
+        boolean covering = Occurrence.indications(inspection, Slag.class).stream()
                 .anyMatch(f -> !f.what().trapped());
         if (covering) {
             wanting.add("slag still covers the weld");
             finding.ask(Ask.Kind.CLEAN_FIRST.of("slag"));
         }
-        boolean loose = Occurrence.indications(inspection, Indication.Spatter.class).stream()
+        boolean loose = Occurrence.indications(inspection, Spatter.class).stream()
                 .anyMatch(f -> f.what().loose());
         if (loose) {
             wanting.add("loose spatter");

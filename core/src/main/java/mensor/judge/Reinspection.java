@@ -12,10 +12,15 @@ import java.util.stream.Collectors;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
 import mensor.inspection.Cover;
+import mensor.inspection.Crack;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -218,7 +223,7 @@ public final class Reinspection {
         List<Span> tried = new ArrayList<>();
         Occurrence.readings(inspection, Reading.Blade.class)
                 .forEach(f -> tried.add(f.what().span()));
-        Occurrence.indications(inspection, Indication.Undersize.class)
+        Occurrence.indications(inspection, Undersize.class)
                 .forEach(f -> tried.add(f.what().span()));
         return new SizeEvidenceCheck(
                         evidence.get(), joint.ruler(), joint.ruler().straight(tried), stations)
@@ -349,16 +354,16 @@ public final class Reinspection {
             if (rest.isEmpty() || rest.size() == 1 && rest.get(0).equals(i.span())) {
                 return rest.isEmpty() ? List.of() : List.of(i);
             }
-            if (i instanceof Indication.Crack c) {
+            if (i instanceof Crack c) {
                 return rest.stream()
-                        .map(s -> (Indication) new Indication.Crack(s, c.where()))
+                        .map(s -> (Indication) new Crack(s, c.where()))
                         .toList();
             }
-            if (i instanceof Indication.Porosity p) {
+            if (i instanceof Porosity p) {
                 notes.add("Of the " + p.count() + " pores at " + p.span().shown()
                         + " nobody told how many went out with the repair: all are counted where they lay outside it.");
                 return rest.size() == 1
-                        ? List.of(new Indication.Porosity(rest.get(0), p.diameter(), p.count(), p.division()))
+                        ? List.of(new Porosity(rest.get(0), p.diameter(), p.count(), p.division()))
                         : List.of(p);
             }
             return rest.stream().map(i::along).toList();
@@ -377,7 +382,7 @@ public final class Reinspection {
         }
 
         private static Toe toe(Indication i) {
-            return i instanceof Indication.Undercut u ? u.toe() : i instanceof Indication.Overlap o ? o.toe() : null;
+            return i instanceof Undercut u ? u.toe() : i instanceof Overlap o ? o.toe() : null;
         }
 
         private static String capital(String s) {

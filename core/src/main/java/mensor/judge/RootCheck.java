@@ -6,10 +6,14 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mensor.criteria.Rule;
 import mensor.inspection.AddendumKind;
+import mensor.inspection.BurnThrough;
 import mensor.inspection.Criterion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.MeltThrough;
 import mensor.inspection.Reading;
+import mensor.inspection.RootConcavity;
 import mensor.length.Length;
 
 /**
@@ -36,11 +40,11 @@ final class RootCheck {
 
     /** Heights at the root, from indications and from readings. */
     static List<DepthCheck.Measured> meltThrough(Inspection inspection) {
-        return depths(inspection, Indication.MeltThrough.class, 1);
+        return depths(inspection, MeltThrough.class, 1);
     }
 
     static List<DepthCheck.Measured> concavity(Inspection inspection) {
-        return depths(inspection, Indication.RootConcavity.class, -1);
+        return depths(inspection, RootConcavity.class, -1);
     }
 
     /** Those indications, and the readings of a root flush or above (1), or flush or below (−1), as positive depths. */
@@ -105,8 +109,8 @@ final class RootCheck {
         Indication first = null;
         for (int i = 0; i < inspection.indications().size(); i++) {
             Indication x = inspection.indications().get(i);
-            boolean rejects = x instanceof Indication.BurnThrough
-                    || x instanceof Indication.IncompletePenetration p
+            boolean rejects = x instanceof BurnThrough
+                    || x instanceof IncompletePenetration p
                             && p.depth().map(Length::isPositive).orElse(true);
             if (rejects) {
                 rejecting.add(i);

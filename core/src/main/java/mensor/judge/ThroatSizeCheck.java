@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undersize;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Ruler;
@@ -65,7 +65,7 @@ final class ThroatSizeCheck {
         }
         bladeTried = !Occurrence.readings(inspection, Reading.Blade.class).isEmpty();
         goes = SpanSet.of(blades);
-        for (Occurrence<Indication.Undersize> f : Occurrence.indications(inspection, Indication.Undersize.class)) {
+        for (Occurrence<Undersize> f : Occurrence.indications(inspection, Undersize.class)) {
             Length read = f.what().least();
             boolean nominal = read.unit() != unit
                     && SectionSize.nominalPair(read)

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Rule;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Undercut;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
@@ -22,14 +22,14 @@ import mensor.weld.Toe;
 final class UndercutCheck {
     private final Inspection inspection;
     private final Rule.Undercut rule;
-    private final List<Occurrence<Indication.Undercut>> found;
+    private final List<Occurrence<Undercut>> found;
     private final Unit unit;
 
     UndercutCheck(Inspection inspection, Rule.Undercut rule) {
         this.inspection = inspection;
         this.rule = rule;
         this.unit = inspection.units();
-        this.found = Occurrence.indications(inspection, Indication.Undercut.class).stream()
+        this.found = Occurrence.indications(inspection, Undercut.class).stream()
                 .filter(f -> rule.depths().containsKey(f.what().toe()))
                 .toList();
     }
@@ -41,12 +41,12 @@ final class UndercutCheck {
     /** Judges what was recorded; there is at least one undercut. */
     void judge(Finding.Builder finding) {
         finding.traceEach(found, f -> line(f.what()));
-        List<Occurrence<Indication.Undercut>> tooDeep = new ArrayList<>();
-        List<Occurrence<Indication.Undercut>> counted = new ArrayList<>();
-        List<Occurrence<Indication.Undercut>> tooCoarse = new ArrayList<>();
+        List<Occurrence<Undercut>> tooDeep = new ArrayList<>();
+        List<Occurrence<Undercut>> counted = new ArrayList<>();
+        List<Occurrence<Undercut>> tooCoarse = new ArrayList<>();
         Length deepestLimit = null;
-        Occurrence<Indication.Undercut> deepest = null;
-        for (Occurrence<Indication.Undercut> f : found) {
+        Occurrence<Undercut> deepest = null;
+        for (Occurrence<Undercut> f : found) {
             Length depth = f.what().deep();
             boolean shallow = !depth.isOver(rule.depths().get(f.what().toe()).anyLength());
             Length limit = limit(f.what());
@@ -76,7 +76,7 @@ final class UndercutCheck {
         } else {
             accept(finding, windows, counted, deepest, deepestLimit);
             if (!tooCoarse.isEmpty()) {
-                Indication.Undercut first = tooCoarse.get(0).what();
+                Undercut first = tooCoarse.get(0).what();
                 Length division = first.division().orElseThrow();
                 Length limit = limit(first);
                 finding.atMost(first.deep().in(unit), limit)
@@ -89,7 +89,7 @@ final class UndercutCheck {
         }
     }
 
-    private String line(Indication.Undercut u) {
+    private String line(Undercut u) {
         return name(u.toe()) + " " + u.span().shown() + ": " + u.deep().shownWithUnit() + " deep; member "
                 + inspection.thicknessAt(u.toe()).shownWithUnit() + ", limit " + limits(u.toe());
     }
@@ -127,12 +127,12 @@ final class UndercutCheck {
         }
     }
 
-    private void rejectDepth(Finding.Builder finding, List<Occurrence<Indication.Undercut>> tooDeep) {
-        Occurrence<Indication.Undercut> worst = tooDeep.get(0);
-        for (Occurrence<Indication.Undercut> f : tooDeep) {
+    private void rejectDepth(Finding.Builder finding, List<Occurrence<Undercut>> tooDeep) {
+        Occurrence<Undercut> worst = tooDeep.get(0);
+        for (Occurrence<Undercut> f : tooDeep) {
             worst = excess(f.what()).isOver(excess(worst.what())) ? f : worst;
         }
-        Indication.Undercut u = worst.what();
+        Undercut u = worst.what();
         Length limit = most(u.toe());
         finding.atMost(u.deep().in(unit), limit)
                 .span(u.span())
@@ -141,7 +141,7 @@ final class UndercutCheck {
     }
 
     /** The depth that it is held against: that of any length, or the exception's where it is deeper. */
-    private Length limit(Indication.Undercut u) {
+    private Length limit(Undercut u) {
         Rule.ToeDepth d = rule.depths().get(u.toe());
         return u.deep().isOver(d.anyLength()) ? most(u.toe()) : d.anyLength();
     }
@@ -151,12 +151,11 @@ final class UndercutCheck {
         return d.exception().orElse(d.anyLength());
     }
 
-    private Length excess(Indication.Undercut u) {
+    private Length excess(Undercut u) {
         return u.deep().minus(most(u.toe()));
     }
 
-    private void rejectSum(
-            Finding.Builder finding, WindowsByToe windows, List<Occurrence<Indication.Undercut>> counted) {
+    private void rejectSum(Finding.Builder finding, WindowsByToe windows, List<Occurrence<Undercut>> counted) {
         WorstWindow w = windows.governing();
         SpanSet window = inspection.joint().ruler().straight(List.of(w.span()));
         List<Integer> inWindow = counted.stream()
@@ -192,8 +191,8 @@ final class UndercutCheck {
     private void accept(
             Finding.Builder finding,
             WindowsByToe windows,
-            List<Occurrence<Indication.Undercut>> counted,
-            Occurrence<Indication.Undercut> deepest,
+            List<Occurrence<Undercut>> counted,
+            Occurrence<Undercut> deepest,
             Length deepestLimit) {
         if (counted.isEmpty()) {
             finding.atMost(deepest.what().deep().in(unit), deepestLimit)
@@ -222,7 +221,7 @@ final class UndercutCheck {
         private final Map<Toe, WorstWindow> byToe = new EnumMap<>(Toe.class);
         private final WorstWindow together;
 
-        WindowsByToe(List<Occurrence<Indication.Undercut>> counted) {
+        WindowsByToe(List<Occurrence<Undercut>> counted) {
             for (Toe toe : rule.depths().keySet()) {
                 List<Span> spans = counted.stream()
                         .filter(f -> f.what().toe() == toe)

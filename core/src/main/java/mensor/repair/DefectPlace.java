@@ -10,7 +10,12 @@ import java.util.stream.IntStream;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.NotAsDrawn;
+import mensor.inspection.Overlap;
 import mensor.inspection.Reading;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Undercut;
+import mensor.inspection.Undersize;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.length.Span;
@@ -56,16 +61,14 @@ public record DefectPlace(
             return f.measured().isEmpty() ? f.reason().words() : f.criterion().title() + " " + f.measured() + at;
         }
         Indication i = inspection.indications().get(indication.getAsInt());
-        String toe = i instanceof Indication.Undercut u
+        String toe = i instanceof Undercut u
                 ? " on the " + inspection.joint().toeName(u.toe())
-                : i instanceof Indication.Overlap o
-                        ? " on the " + inspection.joint().toeName(o.toe())
-                        : "";
-        String measure = i instanceof Indication.Undersize u
+                : i instanceof Overlap o ? " on the " + inspection.joint().toeName(o.toe()) : "";
+        String measure = i instanceof Undersize u
                 ? ", " + u.least().shownWithUnit() + " least"
-                : i instanceof Indication.ShortWeld s
+                : i instanceof ShortWeld s
                         ? ", " + s.missing().shownWithUnit() + " missing"
-                        : i instanceof Indication.NotAsDrawn n
+                        : i instanceof NotAsDrawn n
                                 ? ", " + n.what().id().replace('-', ' ')
                                 : i.depth().map(d -> ", " + d.shownWithUnit()).orElse("");
         return capital(kind.replace('-', ' ')) + toe + at + measure;

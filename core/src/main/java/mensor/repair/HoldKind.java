@@ -3,8 +3,10 @@ package mensor.repair;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Indication;
+import mensor.inspection.NotAsDrawn;
 import mensor.weld.Named;
 
 /**
@@ -103,7 +105,7 @@ public enum HoldKind implements Named {
             holds.add(REFERRED);
             return holds;
         }
-        if (f.indication().orElse(null) instanceof Indication.Crack c) {
+        if (f.indication().orElse(null) instanceof Crack c) {
             holds.add(MAJOR_CRACK);
             if (c.where().filter(CrackPlace.BASE::equals).isPresent()) {
                 holds.add(BASE_METAL);
@@ -112,7 +114,7 @@ public enum HoldKind implements Named {
                 holds.add(DELAYED_CRACK);
             }
         }
-        if (f.indication().orElse(null) instanceof Indication.NotAsDrawn) {
+        if (f.indication().orElse(null) instanceof NotAsDrawn) {
             holds.add(CHANGED_DESIGN);
         }
         if (f.cycle() > f.limit()) {

@@ -7,10 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mensor.inspection.Crack;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.judge.Terms;
@@ -154,7 +158,7 @@ public final class RepairPlanner {
                     : Optional.empty();
         }
         Indication i = indication.get();
-        if (i instanceof Indication.Undersize u && disposition == Disposition.ADD_METAL) {
+        if (i instanceof Undersize u && disposition == Disposition.ADD_METAL) {
             return extent.flatMap(e -> addedToFillet(u.least(), u.span()));
         }
         return depth(place.indication().getAsInt(), i)
@@ -172,16 +176,16 @@ public final class RepairPlanner {
     }
 
     private static Disposition usual(Indication i, Criterion criterion) {
-        boolean missing = i instanceof Indication.Underfill || i instanceof Indication.RootConcavity;
+        boolean missing = i instanceof Underfill || i instanceof RootConcavity;
         return missing ? Disposition.ADD_METAL : Disposition.suiting(criterion).get(0);
     }
 
     /** Sound metal with each end of a crack, a run-in with anything else; it stops at the weld's ends. */
     private Span extent(Indication i, DefectPlace place) {
-        double beyond = i instanceof Indication.Crack ? constants.beyondCrack() : constants.runIn();
+        double beyond = i instanceof Crack ? constants.beyondCrack() : constants.runIn();
         Length more = Length.millimetres(java.math.BigDecimal.valueOf(beyond).toPlainString())
                 .in(inspection.units());
-        if (i instanceof Indication.Crack && beyond == RepairConstants.USUAL.beyondCrack()) {
+        if (i instanceof Crack && beyond == RepairConstants.USUAL.beyondCrack()) {
             more = inspection.units().pick(Length.inches(2), Length.millimetres("50"));
         }
         Span s = known.ends().getOrDefault(place.indication().getAsInt(), i.span());
@@ -202,7 +206,7 @@ public final class RepairPlanner {
     }
 
     private boolean isClipped(Indication i, Span extent) {
-        return i instanceof Indication.Crack
+        return i instanceof Crack
                 && !joint.closed()
                 && (extent.from().signum() == 0 || extent.to().compareTo(joint.length()) == 0);
     }
@@ -325,7 +329,7 @@ public final class RepairPlanner {
             Optional<RepairPlan.Numbers> numbers) {
         List<String> steps = new ArrayList<>();
         boolean taken = disposition != Disposition.REFER && disposition != Disposition.ACCEPT_AS_IS;
-        if (taken && i instanceof Indication.Crack) {
+        if (taken && i instanceof Crack) {
             steps.add(
                     known.ends().containsKey(place.indication().getAsInt())
                             ? "both ends were found; what is taken out begins and ends beyond them"
@@ -336,7 +340,7 @@ public final class RepairPlanner {
                                 ? "dress "
                                 : disposition == Disposition.ADD_METAL ? "prepare " : "take out ")
                         + e.shown() + " from the datum"
-                        + (i instanceof Indication.Crack
+                        + (i instanceof Crack
                                 ? ", 2 in [50 mm] of sound metal beyond each end"
                                         + (isClipped(i, e) ? ", less where the weld ends" : "")
                                 : "")));
@@ -349,7 +353,7 @@ public final class RepairPlanner {
         if (removes) {
             steps.add(wayOut(numbers));
             steps.add(
-                    i instanceof Indication.Crack
+                    i instanceof Crack
                             ? "prove by MT or PT that the crack is gone, and have it seen"
                             : "inspect the cavity: clean, sound, walls that a rod can reach");
         }

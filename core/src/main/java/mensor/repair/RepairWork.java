@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mensor.inspection.Crack;
 import mensor.inspection.Indication;
 import mensor.judge.Reinspection;
 import mensor.length.Length;
@@ -65,7 +66,7 @@ public final class RepairWork {
             Disposition disposition,
             Optional<Span> ends) {
         boolean isCrack() {
-            return indication.filter(Indication.Crack.class::isInstance).isPresent();
+            return indication.filter(Crack.class::isInstance).isPresent();
         }
     }
 

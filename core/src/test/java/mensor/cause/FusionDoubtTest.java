@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.criteria.d11.StaticBook;
-import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Slag;
 import mensor.judge.Judge;
 import mensor.weld.Member;
 import mensor.weld.Polarity;
@@ -56,7 +56,7 @@ class FusionDoubtTest {
         assertThat(doubts(cold))
                 .singleElement()
                 .satisfies(d -> assertThat(d.why()).contains("95 A").contains("proves no fusion"));
-        assertThat(doubts(cold.seen(new Indication.Slag(span("4", "5"), true))))
+        assertThat(doubts(cold.seen(new Slag(span("4", "5"), true))))
                 .singleElement()
                 .satisfies(d -> assertThat(d.why()).contains("slag at the toes"));
         assertThat(doubts(fillet(Position.HORIZONTAL_FILLET)

@@ -8,9 +8,22 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.BurnThrough;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
+import mensor.inspection.Crater;
 import mensor.inspection.Face;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.judge.Station;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -40,19 +53,19 @@ class NumberedCausesTest {
     }
 
     private static Indication pores(Span at) {
-        return new Indication.Porosity(at, Length.inches(1, 8), 9, NONE);
+        return new Porosity(at, Length.inches(1, 8), 9, NONE);
     }
 
     private static Indication slag() {
-        return new Indication.Slag(MIDDLE, true);
+        return new Slag(MIDDLE, true);
     }
 
     private static Indication fusion() {
-        return new Indication.IncompleteFusion(MIDDLE);
+        return new IncompleteFusion(MIDDLE);
     }
 
     private static Indication crack(CrackPlace where, Span span) {
-        return new Indication.Crack(span, Optional.of(where));
+        return new Crack(span, Optional.of(where));
     }
 
     private static Scene convex(Scene s, String legs) {
@@ -141,16 +154,12 @@ class NumberedCausesTest {
                         first(horizontal().signs(Sign.ONE_SIDED_SPATTER).undercut(Toe.B, "0", "1")),
                         ARC_BLOW,
                         false),
-                line(
-                        "4",
-                        first(horizontal().seen(new Indication.Overlap(Toe.B, span("4", "6"), NONE, NONE))),
-                        SPEED_SLOW,
-                        false),
+                line("4", first(horizontal().seen(new Overlap(Toe.B, span("4", "6"), NONE, NONE))), SPEED_SLOW, false),
                 line(
                         "4 cold lap",
                         first(horizontal()
                                 .pass(100, Technique.STRINGER)
-                                .seen(new Indication.Overlap(Toe.B, span("4", "6"), NONE, NONE))),
+                                .seen(new Overlap(Toe.B, span("4", "6"), NONE, NONE))),
                         CURRENT_LOW,
                         true),
                 line("5 ropy", rejected(convex(horizontal().signs(Sign.ROPY_BEAD), "1/4")), CURRENT_LOW, true),
@@ -181,30 +190,22 @@ class NumberedCausesTest {
                                         .read())),
                         PROCEDURE,
                         true),
-                line(
-                        "7",
-                        first(horizontal().seen(new Indication.Undersize(span("4", "9"), in("1/8")))),
-                        SPEED_FAST,
-                        true),
+                line("7", first(horizontal().seen(new Undersize(span("4", "9"), in("1/8")))), SPEED_FAST, true),
                 line(
                         "7 gap",
                         first(horizontal()
                                 .with(j -> j.gaps(List.of(new Gap(span("3", "9"), in("1/8")))))
-                                .seen(new Indication.Undersize(span("4", "9"), in("1/8")))),
+                                .seen(new Undersize(span("4", "9"), in("1/8")))),
                         FIT_UP,
                         true),
                 line(
                         "7 ends short",
-                        first(horizontal().seen(new Indication.Undersize(span("23", "24"), in("1/8")))),
+                        first(horizontal().seen(new Undersize(span("23", "24"), in("1/8")))),
                         MANIPULATION,
                         false),
                 line("8", rejected(horizontal().legs("1/8", "3/8")), WORK_ANGLE, true),
                 line("9", rejected(crown(butt(Position.FLAT_GROOVE))), PROCEDURE, true),
-                line(
-                        "10",
-                        first(butt(Position.FLAT_GROOVE).seen(new Indication.Underfill(MIDDLE, NONE, NONE))),
-                        SPEED_FAST,
-                        true),
+                line("10", first(butt(Position.FLAT_GROOVE).seen(new Underfill(MIDDLE, NONE, NONE))), SPEED_FAST, true),
                 line("11", first(horizontal().seen(pores(span("0", "1/2")))), ARC_LONG, false),
                 line(
                         "11 not brought back",
@@ -264,25 +265,18 @@ class NumberedCausesTest {
                         false),
                 line(
                         "15",
-                        first(butt(Position.FLAT_GROOVE)
-                                .seen(new Indication.IncompletePenetration(MIDDLE, NONE, NONE))),
+                        first(butt(Position.FLAT_GROOVE).seen(new IncompletePenetration(MIDDLE, NONE, NONE))),
                         FIT_UP,
                         true),
                 line(
                         "15 hole at a restart",
-                        withStart(butt(Position.FLAT_GROOVE).seen(new Indication.BurnThrough(in("9")))),
+                        withStart(butt(Position.FLAT_GROOVE).seen(new BurnThrough(in("9")))),
                         MANIPULATION,
                         true),
-                line(
-                        "16",
-                        first(butt(Position.FLAT_GROOVE).seen(new Indication.BurnThrough(in("9")))),
-                        CURRENT_HIGH,
-                        false),
+                line("16", first(butt(Position.FLAT_GROOVE).seen(new BurnThrough(in("9")))), CURRENT_HIGH, false),
                 line(
                         "17",
-                        first(horizontal()
-                                .signs(Sign.BROKE_OFF_QUICKLY)
-                                .seen(new Indication.Crater(in("23"), NONE, NONE))),
+                        first(horizontal().signs(Sign.BROKE_OFF_QUICKLY).seen(new Crater(in("23"), NONE, NONE))),
                         MANIPULATION,
                         true),
                 line(
@@ -307,21 +301,18 @@ class NumberedCausesTest {
                 line("20", first(horizontal().seen(crack(CrackPlace.TOE, MIDDLE))), METALLURGY, true),
                 line(
                         "21",
-                        first(horizontal()
-                                .seen(new Indication.ArcStrike(in("5"), Optional.of(false), Optional.empty()))),
+                        first(horizontal().seen(new ArcStrike(in("5"), Optional.of(false), Optional.empty()))),
                         MANIPULATION,
                         true),
-                line("22", first(horizontal().seen(new Indication.Spatter(MIDDLE, true))), ARC_LONG, true),
+                line("22", first(horizontal().seen(new Spatter(MIDDLE, true))), ARC_LONG, true),
                 line(
                         "22 one-sided",
-                        first(horizontal()
-                                .signs(Sign.ONE_SIDED_SPATTER)
-                                .seen(new Indication.Spatter(span("0", "1"), true))),
+                        first(horizontal().signs(Sign.ONE_SIDED_SPATTER).seen(new Spatter(span("0", "1"), true))),
                         ARC_BLOW,
                         true),
                 line("23", also(horizontal(), Situation.WAVY), MANIPULATION, true),
                 line("24", also(horizontal(), Situation.TIE_IN), MANIPULATION, true),
-                line("25", first(horizontal().seen(new Indication.ShortWeld(in("1")))), MANIPULATION, true));
+                line("25", first(horizontal().seen(new ShortWeld(in("1")))), MANIPULATION, true));
     }
 
     private static CauseTrace first(Scene s) {

@@ -11,11 +11,21 @@ import java.util.OptionalDouble;
 import mensor.cause.Surroundings.BoxLabel;
 import mensor.cause.Surroundings.Remark;
 import mensor.cause.Surroundings.Tried;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
+import mensor.inspection.Crater;
 import mensor.inspection.InProcessInspection;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
 import mensor.inspection.InspectionItem;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
 import mensor.inspection.ProcessQuestion;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.weld.Polarity;
@@ -37,7 +47,7 @@ class RulingsTest {
     }
 
     private static Scene slag() {
-        return horizontal().seen(new Indication.Slag(span("10", "12"), true));
+        return horizontal().seen(new Slag(span("10", "12"), true));
     }
 
     private static CauseTrace.Cause cause(CauseTrace t, CauseClass c) {
@@ -53,7 +63,7 @@ class RulingsTest {
         CauseTrace t = horizontal()
                 .pass("E6011", 100, Polarity.AC, Technique.STRINGER, Optional.empty(), OptionalDouble.empty())
                 .signs(Sign.ONE_SIDED_SPATTER)
-                .seen(new Indication.Spatter(span("0", "1"), true))
+                .seen(new Spatter(span("0", "1"), true))
                 .traced();
         assertThat(t.leading().orElseThrow().cause()).isNotEqualTo(ARC_BLOW);
         assertThat(cause(t, ARC_BLOW).speaksAgainst()).contains("AC is recorded");
@@ -69,7 +79,7 @@ class RulingsTest {
         assertThat(stringer.ruledOut()).extracting(CauseTrace.RuledOut::cause).contains(MANIPULATION);
         CauseTrace crater = horizontal()
                 .pass(120, Technique.STRINGER)
-                .seen(new Indication.Crater(in("23"), Optional.empty(), Optional.empty()))
+                .seen(new Crater(in("23"), Optional.empty(), Optional.empty()))
                 .traced();
         assertThat(crater.leading().orElseThrow().cause())
                 .as("breaking off needs no weave")
@@ -154,7 +164,7 @@ class RulingsTest {
     void aCrackIsNeverPutDownToTheHandAlone() {
         for (CrackPlace where : CrackPlace.values()) {
             CauseTrace t = horizontal()
-                    .seen(new Indication.Crack(span("10", "11"), Optional.of(where)))
+                    .seen(new Crack(span("10", "11"), Optional.of(where)))
                     .traced();
             assertThat(t.doubt()).anyMatch(d -> d.contains("never laid to the welder's hand"));
             assertThat(t.causes()).extracting(CauseTrace.Cause::cause).contains(METALLURGY);
@@ -185,7 +195,7 @@ class RulingsTest {
     void aTroubleThatNoSharedCauseExplainsIsSaid() {
         List<CauseTrace> three = slag().undercut(Toe.A, "2", "9")
                 .signs(Sign.ROPY_BEAD)
-                .seen(new Indication.ArcStrike(in("5"), Optional.of(false), Optional.empty()))
+                .seen(new ArcStrike(in("5"), Optional.of(false), Optional.empty()))
                 .trace();
         assertThat(Tracer.common(three))
                 .filteredOn(c -> c.cause() == CURRENT_LOW)
@@ -281,7 +291,7 @@ class RulingsTest {
         InspectionItem good =
                 new InspectionItem("offset", "Offset", Verdict.ACCEPT, "0", "1/8 in", "", Optional.empty(), "D1.1");
         Scene low = butt(Position.FLAT_GROOVE)
-                .seen(new Indication.IncompletePenetration(span("10", "12"), Optional.empty(), Optional.empty()));
+                .seen(new IncompletePenetration(span("10", "12"), Optional.empty(), Optional.empty()));
         List<Remark> remarks = Surroundings.fitUp(List.of(tight, good));
         CauseTrace t = low.around(around(remarks, List.of(), List.of())).trace().get(0);
         assertThat(t.leading().orElseThrow().cause()).isEqualTo(FIT_UP);
@@ -304,7 +314,7 @@ class RulingsTest {
     void threeLikePlacesAreAHabitAndOneShortOneIsNot() {
         Scene strikes = horizontal();
         for (String at : List.of("3", "9", "15")) {
-            strikes.seen(new Indication.ArcStrike(in(at), Optional.of(false), Optional.empty()));
+            strikes.seen(new ArcStrike(in(at), Optional.of(false), Optional.empty()));
         }
         assertThat(strikes.traced().leading().orElseThrow().speaksFor())
                 .contains("3 such places along the weld: a habit or a setting");
@@ -314,7 +324,7 @@ class RulingsTest {
 
     @Test
     void aWeldAllAroundHasNoEnd() {
-        Indication pores = new Indication.Porosity(span("0", "1/2"), Length.inches(1, 8), 9, Optional.empty());
+        Indication pores = new Porosity(span("0", "1/2"), Length.inches(1, 8), 9, Optional.empty());
         assertThat(horizontal().seen(pores).traced().situation()).isEqualTo(Situation.POROSITY_AT_START);
         assertThat(horizontal().with(j -> j.closed(true)).seen(pores).traced().situation())
                 .isEqualTo(Situation.POROSITY);
@@ -323,11 +333,11 @@ class RulingsTest {
     @Test
     void theCauseThatLeadsCanChangeByWhatTheDefectsHaveInCommon() {
         List<Indication> kinds = List.of(
-                new Indication.Slag(span("10", "12"), true),
-                new Indication.Overlap(Toe.B, span("4", "6"), Optional.empty(), Optional.empty()),
-                new Indication.IncompleteFusion(span("15", "17")),
-                new Indication.Undersize(span("18", "20"), in("1/8")),
-                new Indication.Crater(in("22"), Optional.empty(), Optional.empty()));
+                new Slag(span("10", "12"), true),
+                new Overlap(Toe.B, span("4", "6"), Optional.empty(), Optional.empty()),
+                new IncompleteFusion(span("15", "17")),
+                new Undersize(span("18", "20"), in("1/8")),
+                new Crater(in("22"), Optional.empty(), Optional.empty()));
         boolean changes = false;
         for (int i = 0; i < kinds.size(); i++) {
             CauseClass alone = horizontal()

@@ -14,13 +14,14 @@ import mensor.inspection.Conditions;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.ArcLength;
 import mensor.weld.Connection;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Pass;
 import mensor.weld.PassKind;
@@ -37,7 +38,7 @@ import mensor.weld.WeldingRecord;
 
 /** A weld with a trouble, put together in a few words, and what the tracer makes of it. */
 final class Scene {
-    private final Joint.Builder joint;
+    private final JointBuilder joint;
     private final List<Pass> passes = new ArrayList<>();
     private final List<Sign> signs = new ArrayList<>();
     private final List<Sign> absent = new ArrayList<>();
@@ -49,13 +50,13 @@ final class Scene {
     private Optional<ArcLength> arc = Optional.empty();
     private Surroundings around = Surroundings.NONE;
 
-    private Scene(Joint.Builder joint) {
+    private Scene(JointBuilder joint) {
         this.joint = joint;
     }
 
     /** A 1/4 in fillet of 24 in between a 3/8 web, upright, and a 3/4 flange. */
     static Scene fillet(Position position) {
-        return new Scene(new Joint.Builder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
+        return new Scene(new JointBuilder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(Length.inches(1, 4))
                 .position(position)
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4))));
@@ -63,14 +64,14 @@ final class Scene {
 
     /** A butt of 3/8 plate, welded from one side. */
     static Scene butt(Position position) {
-        return new Scene(new Joint.Builder("T1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+        return new Scene(new JointBuilder("T1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .oneSided(true)
                 .position(position)
                 .members(new Member("left", Length.inches(3, 8)), new Member("right", Length.inches(3, 8))));
     }
 
-    Scene with(Consumer<Joint.Builder> more) {
+    Scene with(Consumer<JointBuilder> more) {
         more.accept(joint);
         return this;
     }
@@ -154,7 +155,7 @@ final class Scene {
     }
 
     Scene undercut(Toe toe, String from, String to) {
-        return seen(new Indication.Undercut(toe, span(from, to), Length.inches(1, 8), Optional.empty()));
+        return seen(new Undercut(toe, span(from, to), Length.inches(1, 8), Optional.empty()));
     }
 
     static Length in(String inches) {

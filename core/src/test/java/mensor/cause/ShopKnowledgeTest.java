@@ -9,17 +9,29 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.BurnThrough;
 import mensor.inspection.Conditions;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
+import mensor.inspection.Crater;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Slag;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.ArcLength;
 import mensor.weld.Connection;
 import mensor.weld.Gap;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Position;
 import mensor.weld.Sign;
@@ -36,8 +48,8 @@ class ShopKnowledgeTest {
     private static final Span MIDDLE = new Span(Length.inches(10), Length.inches(12));
     private static final Span END = new Span(Length.inches(0), Length.inches(1, 2));
 
-    private static Joint.Builder joint() {
-        return new Joint.Builder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
+    private static JointBuilder joint() {
+        return new JointBuilder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(Length.inches(1, 4))
                 .position(Position.HORIZONTAL_FILLET)
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)));
@@ -55,7 +67,7 @@ class ShopKnowledgeTest {
                 Map.of());
     }
 
-    private static CauseTrace trace(Joint.Builder joint, WeldingRecord record, Indication seen) {
+    private static CauseTrace trace(JointBuilder joint, WeldingRecord record, Indication seen) {
         Inspection i = new Inspection(
                 joint.build(),
                 Unit.INCH,
@@ -78,20 +90,20 @@ class ShopKnowledgeTest {
     private static Indication indication(String kind, Span span) {
         Optional<Length> none = Optional.empty();
         return switch (kind) {
-            case "overlap" -> new Indication.Overlap(Toe.B, span, none, none);
-            case "undersize" -> new Indication.Undersize(span, Length.inches(1, 8));
-            case "underfill" -> new Indication.Underfill(span, none, none);
-            case "porosity" -> new Indication.Porosity(span, Length.inches(1, 8), 9, none);
-            case "slag" -> new Indication.Slag(span, true);
-            case "fusion" -> new Indication.IncompleteFusion(span);
-            case "crater" -> new Indication.Crater(span.from(), none, none);
-            case "crater-crack" -> new Indication.Crack(span, Optional.of(CrackPlace.CRATER));
-            case "toe-crack" -> new Indication.Crack(span, Optional.of(CrackPlace.TOE));
-            case "crack" -> new Indication.Crack(span, Optional.empty());
-            case "arc-strike" -> new Indication.ArcStrike(span.from(), none.map(x -> true), Optional.empty());
-            case "penetration" -> new Indication.IncompletePenetration(span, none, none);
-            case "burn-through" -> new Indication.BurnThrough(span.from());
-            case "short" -> new Indication.ShortWeld(Length.inches(1));
+            case "overlap" -> new Overlap(Toe.B, span, none, none);
+            case "undersize" -> new Undersize(span, Length.inches(1, 8));
+            case "underfill" -> new Underfill(span, none, none);
+            case "porosity" -> new Porosity(span, Length.inches(1, 8), 9, none);
+            case "slag" -> new Slag(span, true);
+            case "fusion" -> new IncompleteFusion(span);
+            case "crater" -> new Crater(span.from(), none, none);
+            case "crater-crack" -> new Crack(span, Optional.of(CrackPlace.CRATER));
+            case "toe-crack" -> new Crack(span, Optional.of(CrackPlace.TOE));
+            case "crack" -> new Crack(span, Optional.empty());
+            case "arc-strike" -> new ArcStrike(span.from(), none.map(x -> true), Optional.empty());
+            case "penetration" -> new IncompletePenetration(span, none, none);
+            case "burn-through" -> new BurnThrough(span.from());
+            case "short" -> new ShortWeld(Length.inches(1));
             default -> throw new IllegalArgumentException(kind);
         };
     }
@@ -141,7 +153,7 @@ class ShopKnowledgeTest {
 
     @Test
     void aGapUnderTheWeldSpeaksForFitUp() {
-        Joint.Builder gapped = joint().gaps(List.of(new Gap(MIDDLE, Length.inches(1, 8))));
+        JointBuilder gapped = joint().gaps(List.of(new Gap(MIDDLE, Length.inches(1, 8))));
         CauseTrace t = trace(gapped, WeldingRecord.NONE, indication("undersize", MIDDLE));
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.FIT_UP);
         assertThat(t.causes().get(0).speaksFor()).anyMatch(l -> l.contains("1/8 in"));

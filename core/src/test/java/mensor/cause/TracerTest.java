@@ -10,15 +10,19 @@ import java.util.OptionalInt;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.Conditions;
+import mensor.inspection.Crack;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Slag;
+import mensor.inspection.Undercut;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Pass;
 import mensor.weld.PassKind;
@@ -39,12 +43,12 @@ class TracerTest {
     private static final Length QUARTER = Length.inches(1, 4);
 
     private static Indication undercut(Toe toe, int from, int to) {
-        return new Indication.Undercut(
+        return new Undercut(
                 toe, new Span(Length.inches(from), Length.inches(to)), Length.inches(1, 8), Optional.empty());
     }
 
     private static Indication slag() {
-        return new Indication.Slag(new Span(Length.inches(10), Length.inches(12)), true);
+        return new Slag(new Span(Length.inches(10), Length.inches(12)), true);
     }
 
     private static Pass pass(double amps, boolean planned, Polarity polarity) {
@@ -77,7 +81,7 @@ class TracerTest {
     }
 
     private static List<CauseTrace> trace(WeldingRecord record, List<Reading> readings, Indication... seen) {
-        Joint joint = new Joint.Builder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
+        Joint joint = new JointBuilder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(QUARTER)
                 .position(Position.HORIZONTAL_FILLET)
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)))
@@ -164,10 +168,7 @@ class TracerTest {
 
     @Test
     void aCrackIsNeverPutDownToTheHandAlone() {
-        CauseTrace t = trace(
-                        WeldingRecord.NONE,
-                        List.of(),
-                        new Indication.Crack(Span.at(Length.inches(5)), Optional.empty()))
+        CauseTrace t = trace(WeldingRecord.NONE, List.of(), new Crack(Span.at(Length.inches(5)), Optional.empty()))
                 .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.METALLURGY);
         assertThat(t.doubt()).anyMatch(d -> d.contains("never laid to the welder's hand"));

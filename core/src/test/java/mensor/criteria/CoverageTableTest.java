@@ -16,6 +16,7 @@ import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;
@@ -53,11 +54,11 @@ class CoverageTableTest {
         return Length.millimetres(value);
     }
 
-    private static Joint.Builder builder(WeldType weld, Connection c) {
-        return new Joint.Builder("J", weld, c, mm("300")).members(new Member("a", mm("12")), new Member("b", mm("12")));
+    private static JointBuilder builder(WeldType weld, Connection c) {
+        return new JointBuilder("J", weld, c, mm("300")).members(new Member("a", mm("12")), new Member("b", mm("12")));
     }
 
-    private static Joint.Builder groove(Connection c) {
+    private static JointBuilder groove(Connection c) {
         return builder(WeldType.GROOVE, c).penetration(Penetration.COMPLETE).oneSided(true);
     }
 

@@ -10,6 +10,7 @@ import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;
@@ -24,14 +25,14 @@ class CriteriaPageTest {
     }
 
     private static Joint fillet(Length t) {
-        return new Joint.Builder("A", WeldType.FILLET, Connection.TEE, Length.inches(24))
+        return new JointBuilder("A", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .members(new Member("web", t), new Member("flange", t))
                 .size(Length.inches(5, 16))
                 .build();
     }
 
     private static Joint butt(Length t) {
-        return new Joint.Builder("A", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+        return new JointBuilder("A", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .members(new Member("left", t), new Member("right", t))
                 .penetration(Penetration.COMPLETE)
                 .oneSided(true)

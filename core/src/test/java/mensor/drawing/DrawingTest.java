@@ -10,10 +10,13 @@ import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.Conditions;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
+import mensor.inspection.Undersize;
 import mensor.judge.Judge;
 import mensor.judge.Station;
 import mensor.length.Length;
@@ -23,7 +26,7 @@ import mensor.weld.Connection;
 import mensor.weld.Dihedral;
 import mensor.weld.Gap;
 import mensor.weld.Groove;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.LegMeaning;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
@@ -39,7 +42,7 @@ class DrawingTest {
     private static final StaticBook BOOK = new StaticBook();
     private final List<Indication> indications = new ArrayList<>();
     private final List<Reading> readings = new ArrayList<>();
-    private Joint.Builder joint = new Joint.Builder("T", WeldType.FILLET, Connection.TEE, Length.inches(24))
+    private JointBuilder joint = new JointBuilder("T", WeldType.FILLET, Connection.TEE, Length.inches(24))
             .size(Length.inches(5, 16))
             .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)));
 
@@ -67,15 +70,15 @@ class DrawingTest {
     }
 
     private DrawingTest undercut(Toe toe, Span span, String depth) {
-        indications.add(new Indication.Undercut(toe, span, Length.parse(depth, Unit.INCH), Optional.empty()));
+        indications.add(new Undercut(toe, span, Length.parse(depth, Unit.INCH), Optional.empty()));
         return this;
     }
 
     @Test
     void marksLieWhereTheyWereSeen() {
         undercut(Toe.A, span(3, 5), "1/16");
-        indications.add(new Indication.Crack(Span.at(Length.inches(30)), Optional.of(CrackPlace.BASE)));
-        indications.add(new Indication.Undersize(span(7, 9), Length.inches(9, 32)));
+        indications.add(new Crack(Span.at(Length.inches(30)), Optional.of(CrackPlace.BASE)));
+        indications.add(new Undersize(span(7, 9), Length.inches(9, 32)));
         StripDrawing s = strip();
         assertThat(s.length()).isCloseTo(609.6, within(1e-9));
         StripDrawing.Mark m = s.marks().get(0);
@@ -123,7 +126,7 @@ class DrawingTest {
                 span(0, 10), Length.inches(5, 16), Optional.empty(), Optional.empty(), Optional.empty()));
         readings.add(new Reading.Blade(
                 span(10, 14), Length.inches(1, 4), Optional.empty(), Optional.empty(), Optional.empty()));
-        indications.add(new Indication.Undersize(span(4, 5), Length.inches(9, 32)));
+        indications.add(new Undersize(span(4, 5), Length.inches(9, 32)));
         readings.add(Reading.Station.legs(Length.inches(20), Length.inches(5, 16), Length.inches(5, 16)));
         StripDrawing s = strip();
         assertThat(s.bands())
@@ -226,7 +229,7 @@ class DrawingTest {
     @ParameterizedTest
     @CsvSource({"TEE", "LAP"})
     void membersAreDrawnForEachConnection(Connection c) {
-        joint = new Joint.Builder("T", WeldType.FILLET, c, Length.inches(24))
+        joint = new JointBuilder("T", WeldType.FILLET, c, Length.inches(24))
                 .size(Length.inches(1, 4))
                 .members(new Member("top", Length.inches(3, 8)), new Member("bottom", Length.inches(1, 2)));
         SectionDrawing d = SectionDrawing.asDrawn(joint.build());
@@ -238,8 +241,8 @@ class DrawingTest {
         assertThat(thickness).isCloseTo(9.525, within(1e-6));
     }
 
-    private static Joint.Builder butt(String prep, double angle) {
-        return new Joint.Builder("G", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+    private static JointBuilder butt(String prep, double angle) {
+        return new JointBuilder("G", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .groove(new Groove(
                         Optional.of(prep),
@@ -328,7 +331,7 @@ class DrawingTest {
     @Test
     void aTeeGrooveStandsOnItsSecondMember() {
         SectionDrawing d =
-                SectionDrawing.asDrawn(new Joint.Builder("G", WeldType.GROOVE, Connection.TEE, Length.inches(24))
+                SectionDrawing.asDrawn(new JointBuilder("G", WeldType.GROOVE, Connection.TEE, Length.inches(24))
                         .penetration(Penetration.COMPLETE)
                         .members(new Member("stem", Length.inches(1, 2)), new Member("plate", Length.inches(3, 4)))
                         .build());
@@ -351,7 +354,7 @@ class DrawingTest {
     /** Two bevels of 45° on a stem of 1/2 in that meet in its middle, each with a cap of a quarter of it at the foot. */
     @Test
     void aTeePreparedFromBothSidesIsWeldedFromBoth() {
-        SectionDrawing d = SectionDrawing.asDrawn(new Joint.Builder(
+        SectionDrawing d = SectionDrawing.asDrawn(new JointBuilder(
                         "G", WeldType.GROOVE, Connection.TEE, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .groove(new Groove(Optional.of("double-bevel"), Optional.of(45.0), Optional.empty(), Optional.empty()))
@@ -366,7 +369,7 @@ class DrawingTest {
     @Test
     void aLappedEdgeLiesOnItsSecondMember() {
         SectionDrawing d =
-                SectionDrawing.asDrawn(new Joint.Builder("G", WeldType.GROOVE, Connection.LAP, Length.inches(24))
+                SectionDrawing.asDrawn(new JointBuilder("G", WeldType.GROOVE, Connection.LAP, Length.inches(24))
                         .penetration(Penetration.PARTIAL)
                         .throat(Length.inches(1, 4))
                         .members(new Member("top", Length.inches(1, 2)), new Member("bottom", Length.inches(3, 4)))

@@ -14,6 +14,7 @@ import mensor.weld.Connection;
 import mensor.weld.Gap;
 import mensor.weld.Groove;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;
@@ -32,7 +33,7 @@ class FitUpCheckTest {
 
     private static Joint fillet(String size, String thickness, boolean closed) {
         Unit unit = l(size).unit();
-        return new Joint.Builder("FB-1", WeldType.FILLET, Connection.TEE, unit.pick(l("24"), l("600mm")))
+        return new JointBuilder("FB-1", WeldType.FILLET, Connection.TEE, unit.pick(l("24"), l("600mm")))
                 .members(new Member("web", l(thickness)), new Member("flange", l(thickness)))
                 .size(l(size))
                 .closed(closed)
@@ -164,7 +165,7 @@ class FitUpCheckTest {
     }
 
     private static Joint butt(boolean backing, String thickness) {
-        return new Joint.Builder("FB-2", WeldType.GROOVE, Connection.BUTT, Length.inches(12))
+        return new JointBuilder("FB-2", WeldType.GROOVE, Connection.BUTT, Length.inches(12))
                 .members(new Member("left", l(thickness)), new Member("right", l(thickness)))
                 .penetration(Penetration.COMPLETE)
                 .groove(new Groove(

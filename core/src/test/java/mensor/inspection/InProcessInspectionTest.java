@@ -9,6 +9,7 @@ import mensor.length.Length;
 import mensor.length.Span;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.RodClock;
@@ -22,7 +23,7 @@ class InProcessInspectionTest {
     private static final Instant NOW = Instant.parse("2026-05-12T12:30:00Z");
 
     private static Joint joint(WeldType weld) {
-        Joint.Builder b = new Joint.Builder(
+        JointBuilder b = new JointBuilder(
                         "FB-1", weld, weld == WeldType.FILLET ? Connection.TEE : Connection.BUTT, Length.inches(12))
                 .members(new Member("web", Length.inches(1, 2)), new Member("flange", Length.inches(1, 2)));
         return (weld == WeldType.FILLET ? b.size(Length.inches(5, 16)) : b.penetration(Penetration.COMPLETE)).build();

@@ -9,9 +9,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
 import mensor.inspection.AddendumKind;
+import mensor.inspection.ArcStrike;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
+import mensor.inspection.MeltThrough;
 import mensor.inspection.Reading;
+import mensor.inspection.Spatter;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -120,7 +122,7 @@ class AddendumTest {
     void meltThrough(String height, Verdict wanted) {
         AddendumKind kind = AddendumKind.MELT_THROUGH_MAX;
         TestInspection seen = inspection(kind, "1/16")
-                .seen(new Indication.MeltThrough(
+                .seen(new MeltThrough(
                         new Span(Length.inches(1), Length.inches(2)), l(height).get(), Optional.empty()));
         assertThat(seen.finding(kind).verdict()).isEqualTo(wanted);
         TestInspection read = inspection(kind, "1/16").read(read("rootReinforcement", height));
@@ -159,11 +161,11 @@ class AddendumTest {
     void noneMeansNone() {
         Span place = Span.at(Length.inches(3));
         TestInspection strike = inspection(AddendumKind.ARC_STRIKE_NONE, null)
-                .seen(new Indication.ArcStrike(
+                .seen(new ArcStrike(
                         Length.inches(3), Optional.of(true), Optional.of(mensor.inspection.CheckMethod.VT)));
         assertThat(strike.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
         assertThat(strike.finding(AddendumKind.ARC_STRIKE_NONE).verdict()).isEqualTo(REJECT);
-        TestInspection spatter = inspection(AddendumKind.SPATTER_NONE, null).seen(new Indication.Spatter(place, false));
+        TestInspection spatter = inspection(AddendumKind.SPATTER_NONE, null).seen(new Spatter(place, false));
         assertThat(spatter.finding(AddendumKind.SPATTER_NONE).verdict()).isEqualTo(REJECT);
         TestInspection pore = inspection(AddendumKind.POROSITY_NONE, null).pore("3", "0");
         assertThat(pore.finding(AddendumKind.POROSITY_NONE).verdict())

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import mensor.inspection.Indication;
+import mensor.inspection.Porosity;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -67,14 +67,13 @@ class ApartPlacementTest {
         for (int round = 0; round < 1_500; round++) {
             int length = 14 + random.nextInt(10);
             List<int[]> stretches = new ArrayList<>();
-            List<Occurrence<Indication.Porosity>> pores = new ArrayList<>();
+            List<Occurrence<Porosity>> pores = new ArrayList<>();
             for (int n = 2 + random.nextInt(3); n > 0; n--) {
                 int from = random.nextInt(length);
                 int extent = random.nextInt(7);
                 stretches.add(new int[] {from, extent});
                 Span span = new Span(in(from), in((from + extent) % length));
-                pores.add(
-                        new Occurrence<>(0, new Indication.Porosity(span, Length.inches(1, 16), 1, Optional.empty())));
+                pores.add(new Occurrence<>(0, new Porosity(span, Length.inches(1, 16), 1, Optional.empty())));
             }
             boolean called1 = new PoreRing(new Ruler(in(length), true), pores, in(APART))
                     .crowded()

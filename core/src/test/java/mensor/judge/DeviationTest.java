@@ -10,9 +10,9 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.AddendumKind;
+import mensor.inspection.Crack;
 import mensor.inspection.Criterion;
 import mensor.inspection.Deviation;
-import mensor.inspection.Indication;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -81,7 +81,7 @@ class DeviationTest {
     @Test
     void anotherCriterionIsNotTouched() {
         TestInspection inspection = TestInspection.inches("24")
-                .seen(new Indication.Crack(new Span(Length.inches(3), Length.inches(4)), Optional.empty()));
+                .seen(new Crack(new Span(Length.inches(3), Length.inches(4)), Optional.empty()));
         assertThat(judged(inspection, Criterion.CRACK, null, null, null).verdict())
                 .isEqualTo(ACCEPT);
         Deviation forUndercut = new Deviation(

@@ -10,17 +10,26 @@ import java.util.Random;
 import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.ArcStrike;
 import mensor.inspection.CheckMethod;
+import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Overlap;
 import mensor.inspection.Reading;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undercut;
+import mensor.inspection.Underfill;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -46,7 +55,7 @@ class EveryBookTest {
     }
 
     /** A look in whole millimetres; places are kept apart from what lies there, to be moved. */
-    private record Case(Joint.Builder joint, boolean closed, List<Placed> seen, List<At> read) {}
+    private record Case(JointBuilder joint, boolean closed, List<Placed> seen, List<At> read) {}
 
     private interface Placed {
         Indication at(int from, int to);
@@ -71,7 +80,7 @@ class EveryBookTest {
         Length a = mm(10 * (2 + r.nextInt(30)));
         Length b = mm(10 * (2 + r.nextInt(30)));
         Connection connection = fillet ? Connection.TEE : r.nextBoolean() ? Connection.BUTT : Connection.TEE;
-        Joint.Builder joint = new Joint.Builder(
+        JointBuilder joint = new JointBuilder(
                         "J", fillet ? WeldType.FILLET : WeldType.GROOVE, connection, mm(10 * LENGTH))
                 .members(new Member("a", a), new Member("b", b))
                 .closed(closed);
@@ -98,13 +107,13 @@ class EveryBookTest {
         Toe toe = r.nextBoolean() ? Toe.A : Toe.B;
         Optional<Length> none = Optional.empty();
         return switch (r.nextInt(8)) {
-            case 0, 1 -> s -> new Indication.Undercut(toe, s, depth, none);
-            case 2 -> s -> new Indication.Undercut(Toe.ROOT, s, depth, none);
-            case 3 -> s -> new Indication.Underfill(s, Optional.of(depth), none);
-            case 4 -> s -> new Indication.IncompletePenetration(s, Optional.of(depth), none);
-            case 5 -> s -> new Indication.RootConcavity(s, depth, none);
-            case 6 -> s -> new Indication.Overlap(toe, s, Optional.of(depth), none);
-            default -> s -> new Indication.MeltThrough(s, depth, none);
+            case 0, 1 -> s -> new Undercut(toe, s, depth, none);
+            case 2 -> s -> new Undercut(Toe.ROOT, s, depth, none);
+            case 3 -> s -> new Underfill(s, Optional.of(depth), none);
+            case 4 -> s -> new IncompletePenetration(s, Optional.of(depth), none);
+            case 5 -> s -> new RootConcavity(s, depth, none);
+            case 6 -> s -> new Overlap(toe, s, Optional.of(depth), none);
+            default -> s -> new MeltThrough(s, depth, none);
         };
     }
 
@@ -226,12 +235,12 @@ class EveryBookTest {
         Optional<Length> zero = Optional.of(mm(0));
         Span where = new Span(mm(500), mm(900));
         List<Indication> nothing = List.of(
-                new Indication.Undercut(Toe.A, where, mm(0), Optional.empty()),
-                new Indication.Overlap(Toe.B, where, zero, Optional.empty()),
-                new Indication.Underfill(where, zero, Optional.empty()),
-                new Indication.Crater(mm(500), zero, Optional.empty()),
-                new Indication.ArcStrike(mm(500), Optional.of(true), Optional.of(CheckMethod.MT)),
-                new Indication.Spatter(where, false));
+                new Undercut(Toe.A, where, mm(0), Optional.empty()),
+                new Overlap(Toe.B, where, zero, Optional.empty()),
+                new Underfill(where, zero, Optional.empty()),
+                new Crater(mm(500), zero, Optional.empty()),
+                new ArcStrike(mm(500), Optional.of(true), Optional.of(CheckMethod.MT)),
+                new Spatter(where, false));
         for (int n = 0; n < ROUNDS; n++) {
             Case c = random(new Random(400 + n));
             Inspection before = inspection(c, STILL, null);

@@ -131,7 +131,7 @@ class GuardTest {
         TestInspection inspection = TestInspection.inches("24")
                 .by(new CyclicBook())
                 .joint(b -> b.primary(true).transverseTension(true));
-        inspection.seen(new mensor.inspection.Indication.Undercut(
+        inspection.seen(new mensor.inspection.Undercut(
                 Toe.A, inspection.s("3", "4"), inspection.l(".005"), Optional.of(Length.parse(division, Unit.INCH))));
         Finding f = inspection.finding(Criterion.UNDERCUT);
         assertThat(f.verdict()).isEqualTo(wanted);

@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
+import mensor.inspection.Undercut;
 import mensor.judge.InspectionGuide.Step;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -17,7 +18,7 @@ import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
 import mensor.weld.Connection;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -78,7 +79,7 @@ class InspectionGuideTest {
 
     /** Half a division of 1/64 under the limit of 1/32. */
     private static Indication nearly(TestInspection inspection, Toe toe, String from, String to) {
-        return new Indication.Undercut(
+        return new Undercut(
                 toe,
                 new Span(inspection.l(from), inspection.l(to)),
                 inspection.l("0.028"),
@@ -91,8 +92,8 @@ class InspectionGuideTest {
         assertThat(guided(groove)).startsWith("Read the crown at 1", "Read the crown at 12", "Read the crown at 23");
     }
 
-    private static Joint.Builder butt() {
-        return new Joint.Builder("B1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+    private static JointBuilder butt() {
+        return new JointBuilder("B1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .members(new Member("top", Length.inches(1, 2)), new Member("bottom", Length.inches(1, 2)));
     }

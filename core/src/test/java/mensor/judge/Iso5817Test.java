@@ -11,10 +11,20 @@ import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.inspection.AddendumKind;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.BurnThrough;
 import mensor.inspection.CheckMethod;
+import mensor.inspection.Crack;
+import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
 import mensor.inspection.Face;
-import mensor.inspection.Indication;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Misalignment;
+import mensor.inspection.Overlap;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.Underfill;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -22,6 +32,7 @@ import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -55,7 +66,7 @@ class Iso5817Test {
     }
 
     private static TestInspection butt(String level, String t, boolean oneSided) {
-        Joint.Builder b = new Joint.Builder("B1", WeldType.GROOVE, Connection.BUTT, mm("600"))
+        JointBuilder b = new JointBuilder("B1", WeldType.GROOVE, Connection.BUTT, mm("600"))
                 .members(new Member("plate", mm(t)), new Member("plate", mm(t)))
                 .penetration(Penetration.COMPLETE)
                 .oneSided(oneSided);
@@ -124,8 +135,7 @@ class Iso5817Test {
         "B, 8, , REJECT",
     })
     void craterPipe(String level, String t, String depth, Verdict wanted) {
-        TestInspection inspection =
-                fillet(level, t).seen(new Indication.Crater(mm("590"), maybe(depth), Optional.empty()));
+        TestInspection inspection = fillet(level, t).seen(new Crater(mm("590"), maybe(depth), Optional.empty()));
         assertThat(inspection.verdict(Criterion.CRATER)).isEqualTo(wanted);
     }
 
@@ -269,7 +279,7 @@ class Iso5817Test {
     @Test
     void meltThroughTakesTheSmallestRootWidthRead() {
         TestInspection inspection = butt("B", "10", true)
-                .seen(new Indication.MeltThrough(mm("100", "110"), mm("2"), Optional.empty()))
+                .seen(new MeltThrough(mm("100", "110"), mm("2"), Optional.empty()))
                 .read(Station.mm("50").with("rootWidth", "6").read());
         assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(ACCEPT);
         inspection.read(Station.mm("300").with("rootWidth", "4.9").read());
@@ -283,15 +293,15 @@ class Iso5817Test {
         "D, 8, , 25, INCOMPLETE", "D, 8, , 26, REJECT", "C, 8, , 1, REJECT",
     })
     void incompletePenetrationOfAOneSidedButt(String level, String t, String depth, String extent, Verdict wanted) {
-        TestInspection inspection = butt(level, t, true)
-                .seen(new Indication.IncompletePenetration(mm("0", extent), maybe(depth), Optional.empty()));
+        TestInspection inspection =
+                butt(level, t, true).seen(new IncompletePenetration(mm("0", extent), maybe(depth), Optional.empty()));
         assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     @Test
     void incompletePenetrationElsewhereIsNotAllowed() {
         TestInspection inspection = fillet("D", "10")
-                .seen(new Indication.IncompletePenetration(mm("0", "1"), Optional.of(mm("0.1")), Optional.empty()));
+                .seen(new IncompletePenetration(mm("0", "1"), Optional.of(mm("0.1")), Optional.empty()));
         assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(REJECT);
         assertThat(fillet("D", "10").verdict(Criterion.ROOT)).isEqualTo(NOT_APPLICABLE);
     }
@@ -320,7 +330,7 @@ class Iso5817Test {
     void rootUndercutAndConcavity(String level, String t, String depth, Verdict wanted) {
         TestInspection undercut = butt(level, t, true).undercut(Toe.ROOT, "100", "120", depth);
         TestInspection concavity =
-                butt(level, t, true).seen(new Indication.RootConcavity(mm("100", "120"), mm(depth), Optional.empty()));
+                butt(level, t, true).seen(new RootConcavity(mm("100", "120"), mm(depth), Optional.empty()));
         assertThat(undercut.verdict(Criterion.ROOT)).isEqualTo(wanted);
         assertThat(concavity.verdict(Criterion.ROOT)).isEqualTo(wanted);
         Confidence sure = t.equals("3") ? Confidence.MEDIUM : Confidence.HIGH;
@@ -369,7 +379,7 @@ class Iso5817Test {
     })
     void overlap(String level, String width, String depth, Verdict wanted) {
         TestInspection inspection =
-                fillet(level, "10").seen(new Indication.Overlap(Toe.A, mm("10", "20"), maybe(depth), Optional.empty()));
+                fillet(level, "10").seen(new Overlap(Toe.A, mm("10", "20"), maybe(depth), Optional.empty()));
         if (width != null) {
             inspection.read(Station.mm("50").with("faceWidth", width).read());
         }
@@ -396,7 +406,7 @@ class Iso5817Test {
     })
     void underfill(String level, String t, String depth, String extent, Verdict wanted) {
         TestInspection inspection =
-                butt(level, t, false).seen(new Indication.Underfill(mm("0", extent), maybe(depth), Optional.empty()));
+                butt(level, t, false).seen(new Underfill(mm("0", extent), maybe(depth), Optional.empty()));
         assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 
@@ -567,7 +577,7 @@ class Iso5817Test {
     })
     void strayArc(String level, Boolean ground, CheckMethod checked, Verdict wanted) {
         TestInspection inspection = fillet(level, "10")
-                .seen(new Indication.ArcStrike(mm("30"), Optional.ofNullable(ground), Optional.ofNullable(checked)));
+                .seen(new ArcStrike(mm("30"), Optional.ofNullable(ground), Optional.ofNullable(checked)));
         assertThat(inspection.verdict(Criterion.ARC_STRIKE)).isEqualTo(wanted);
     }
 
@@ -581,7 +591,7 @@ class Iso5817Test {
     })
     void misalignmentOfPlates(String level, String t, String offset, Verdict wanted) {
         TestInspection inspection =
-                butt(level, t, false).seen(new Indication.Misalignment(mm("0", "600"), mm(offset), Optional.empty()));
+                butt(level, t, false).seen(new Misalignment(mm("0", "600"), mm(offset), Optional.empty()));
         assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
     }
 
@@ -597,13 +607,13 @@ class Iso5817Test {
         "B, 20, 2.1, REJECT"
     })
     void misalignmentAroundAPipe(String level, String t, String offset, Verdict wanted) {
-        Joint.Builder b = new Joint.Builder("P1", WeldType.GROOVE, Connection.PIPE_BUTT, mm("360"))
+        JointBuilder b = new JointBuilder("P1", WeldType.GROOVE, Connection.PIPE_BUTT, mm("360"))
                 .closed(true)
                 .members(new Member("pipe", mm(t)), new Member("pipe", mm(t)))
                 .penetration(Penetration.COMPLETE);
         TestInspection inspection = TestInspection.of(Unit.MILLIMETRE, b)
                 .by(level(level))
-                .seen(new Indication.Misalignment(mm("0", "60"), mm(offset), Optional.empty()));
+                .seen(new Misalignment(mm("0", "60"), mm(offset), Optional.empty()));
         assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(wanted);
     }
 
@@ -611,9 +621,9 @@ class Iso5817Test {
     void crackFusionAndBurnThroughAreNeverPermitted() {
         for (String level : new String[] {"D", "C", "B"}) {
             TestInspection inspection = butt(level, "10", true)
-                    .seen(new Indication.Crack(mm("10", "11"), Optional.empty()))
-                    .seen(new Indication.IncompleteFusion(mm("20", "21")))
-                    .seen(new Indication.BurnThrough(mm("40")));
+                    .seen(new Crack(mm("10", "11"), Optional.empty()))
+                    .seen(new IncompleteFusion(mm("20", "21")))
+                    .seen(new BurnThrough(mm("40")));
             assertThat(inspection.verdict(Criterion.CRACK)).isEqualTo(REJECT);
             assertThat(inspection.verdict(Criterion.FUSION)).isEqualTo(REJECT);
             assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(REJECT);

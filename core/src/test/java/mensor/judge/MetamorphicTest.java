@@ -7,9 +7,13 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import mensor.inspection.Crack;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undercut;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -49,7 +53,7 @@ class MetamorphicTest {
     }
 
     private static Indication undercut(int[] u, int from, int to) {
-        return new Indication.Undercut(
+        return new Undercut(
                 u[3] == 0 ? Toe.A : Toe.B,
                 new Span(quarter(from), quarter(to)),
                 Length.parse(DEPTHS.get(u[2]), Unit.INCH),
@@ -61,8 +65,8 @@ class MetamorphicTest {
         List<Runnable> entries = new ArrayList<>();
         c.undercuts().forEach(u -> entries.add(() -> inspection.seen(undercut(u, u[0], u[1]))));
         c.pores()
-                .forEach(p -> entries.add(() -> inspection.seen(new Indication.Porosity(
-                        Span.at(quarter(p[0])), Length.inches(p[1], 32), 1, Optional.empty()))));
+                .forEach(p -> entries.add(() -> inspection.seen(
+                        new Porosity(Span.at(quarter(p[0])), Length.inches(p[1], 32), 1, Optional.empty()))));
         c.legs()
                 .forEach(l ->
                         entries.add(() -> inspection.legs(quarter(l[0]).shown(), LEGS.get(l[1]), LEGS.get(l[1]))));
@@ -112,10 +116,9 @@ class MetamorphicTest {
         Case c = Case.random(new Random(3000 + round.getCurrentRepetition()));
         List<Verdict> before = verdicts(inspection(c, null));
         TestInspection more = inspection(c, null)
-                .seen(new Indication.Undercut(
-                        Toe.A, new Span(quarter(2), quarter(9)), Length.inches(1, 128), Optional.empty()))
-                .seen(new Indication.Porosity(Span.at(quarter(5)), Length.inches(1, 64), 4, Optional.empty()))
-                .seen(new Indication.Spatter(new Span(quarter(0), quarter(96)), false));
+                .seen(new Undercut(Toe.A, new Span(quarter(2), quarter(9)), Length.inches(1, 128), Optional.empty()))
+                .seen(new Porosity(Span.at(quarter(5)), Length.inches(1, 64), 4, Optional.empty()))
+                .seen(new Spatter(new Span(quarter(0), quarter(96)), false));
         assertThat(verdicts(more)).isEqualTo(before);
     }
 
@@ -131,7 +134,7 @@ class MetamorphicTest {
         TestInspection inspection = TestInspection.inches("24").joint(j -> j.closed(true));
         c.undercuts().forEach(u -> inspection.seen(undercut(u, (u[0] + shift) % 96, (u[1] + shift) % 96)));
         c.pores()
-                .forEach(p -> inspection.seen(new Indication.Porosity(
+                .forEach(p -> inspection.seen(new Porosity(
                         Span.at(quarter((p[0] + shift) % 96)), Length.inches(p[1], 32), 1, Optional.empty())));
         c.legs().forEach(l -> inspection.legs(quarter((l[0] + shift) % 96).shown(), LEGS.get(l[1]), LEGS.get(l[1])));
         return inspection;
@@ -170,7 +173,7 @@ class MetamorphicTest {
                 .undercut(Toe.A, "1", "9", "1/16")
                 .pore("3", "1/2")
                 .legs("5", "1/8", "1/8")
-                .seen(new Indication.Crack(Span.at(Length.inches(2)), Optional.empty()));
+                .seen(new Crack(Span.at(Length.inches(2)), Optional.empty()));
         for (Finding f : inspection.judge().findings()) {
             assertThat(f.reason().words()).as(f.id()).isNotBlank();
             assertThat(f.citation().shown()).contains("AWS D1.1");

@@ -10,16 +10,22 @@ import java.util.Optional;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.ArcStrike;
 import mensor.inspection.CheckMethod;
+import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
+import mensor.inspection.IncompletePenetration;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Misalignment;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.Underfill;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Gap;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -38,7 +44,7 @@ class NormalServiceTest {
     /** A butt around a pipe of this wall, welded from one side. */
     private static TestInspection pipe(Unit unit, String wall) {
         Length length = Length.parse(unit.pick("20", "500"), unit);
-        Joint.Builder b = new Joint.Builder("P1", WeldType.GROOVE, Connection.PIPE_BUTT, length)
+        JointBuilder b = new JointBuilder("P1", WeldType.GROOVE, Connection.PIPE_BUTT, length)
                 .closed(true)
                 .members(new Member("pipe", Length.parse(wall, unit)), new Member("pipe", Length.parse(wall, unit)))
                 .penetration(Penetration.COMPLETE)
@@ -82,7 +88,7 @@ class NormalServiceTest {
                 .read(at(unit, place).with("rootReinforcement", height).read());
         assertThat(root.verdict(Criterion.ROOT)).isEqualTo(wanted);
         TestInspection melted = pipe(unit, wall)
-                .seen(new Indication.MeltThrough(
+                .seen(new MeltThrough(
                         Span.at(Length.parse(place, unit)), Length.parse(height, unit), Optional.empty()));
         assertThat(melted.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
@@ -93,8 +99,7 @@ class NormalServiceTest {
                 .read(Station.in("3").with("reinforcement", "-1/64").read());
         assertThat(low.verdict(Criterion.PROFILE)).isEqualTo(REJECT);
         TestInspection under = pipe(Unit.INCH, "1/4")
-                .seen(new Indication.Underfill(
-                        new Span(Length.inches(1), Length.inches(2)), Optional.empty(), Optional.empty()));
+                .seen(new Underfill(new Span(Length.inches(1), Length.inches(2)), Optional.empty(), Optional.empty()));
         assertThat(under.verdict(Criterion.PROFILE)).isEqualTo(REJECT);
     }
 
@@ -129,7 +134,7 @@ class NormalServiceTest {
     void incompletePenetration(Unit unit, String wall, String depth, String extent, Verdict wanted) {
         Length zero = Length.zero(unit);
         TestInspection inspection = pipe(unit, wall)
-                .seen(new Indication.IncompletePenetration(
+                .seen(new IncompletePenetration(
                         new Span(zero, Length.parse(extent, unit)),
                         Optional.ofNullable(depth).map(d -> Length.parse(d, unit)),
                         Optional.empty()));
@@ -141,7 +146,7 @@ class NormalServiceTest {
     void penetrationAddsUpAcrossTheDatum() {
         TestInspection inspection = pipe(Unit.INCH, "1/4");
         for (String[] s : new String[][] {{"0", "1"}, {"19", "20"}}) {
-            inspection.seen(new Indication.IncompletePenetration(
+            inspection.seen(new IncompletePenetration(
                     new Span(inspection.l(s[0]), inspection.l(s[1])),
                     Optional.of(inspection.l("1/64")),
                     Optional.empty()));
@@ -153,7 +158,7 @@ class NormalServiceTest {
     @CsvSource({", INCOMPLETE", "1/16, ACCEPT", "1/32, REJECT", "-1/32, REJECT"})
     void theRootIsHollowNoDeeperThanTheCrownIsHigh(String crown, Verdict wanted) {
         TestInspection inspection = pipe(Unit.INCH, "1/2")
-                .seen(new Indication.RootConcavity(
+                .seen(new RootConcavity(
                         new Span(Length.inches(1), Length.inches(2)), Length.inches(3, 64), Optional.empty()));
         if (crown != null) {
             inspection.read(Station.in("3").with("reinforcement", crown).read());
@@ -206,7 +211,7 @@ class NormalServiceTest {
     void misalignmentIsTheProcedures() {
         assertThat(pipe(Unit.INCH, "1/4").verdict(Criterion.MISALIGNMENT)).isEqualTo(NOT_APPLICABLE);
         TestInspection inspection = pipe(Unit.INCH, "1/4")
-                .seen(new Indication.Misalignment(
+                .seen(new Misalignment(
                         new Span(Length.inches(0), Length.inches(2)), Length.inches(1, 16), Optional.empty()));
         assertThat(inspection.verdict(Criterion.MISALIGNMENT))
                 .as("an offset was measured, and nobody said how much may be")
@@ -220,8 +225,8 @@ class NormalServiceTest {
     @Test
     void whatTheTableDoesNotNameIsJudgedAsStaticallyLoaded() {
         TestInspection inspection = pipe(Unit.INCH, "1/4")
-                .seen(new Indication.ArcStrike(Length.inches(3), Optional.of(true), Optional.of(CheckMethod.VT)))
-                .seen(new Indication.Crater(Length.inches(4), Optional.empty(), Optional.empty()));
+                .seen(new ArcStrike(Length.inches(3), Optional.of(true), Optional.of(CheckMethod.VT)))
+                .seen(new Crater(Length.inches(4), Optional.empty(), Optional.empty()));
         assertThat(inspection.verdict(Criterion.ARC_STRIKE)).isEqualTo(ACCEPT);
         Finding crater = inspection.finding(Criterion.CRATER);
         assertThat(crater.verdict()).isEqualTo(REJECT);

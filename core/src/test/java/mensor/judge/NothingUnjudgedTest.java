@@ -12,12 +12,31 @@ import java.util.stream.Stream;
 import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.BurnThrough;
+import mensor.inspection.Crack;
+import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
 import mensor.inspection.DrawingFault;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
 import mensor.inspection.IndicationKind;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Misalignment;
+import mensor.inspection.NotAsDrawn;
+import mensor.inspection.Overlap;
+import mensor.inspection.PoorRestart;
+import mensor.inspection.Porosity;
 import mensor.inspection.ReadValue;
 import mensor.inspection.Reading;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undercut;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -25,6 +44,7 @@ import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -64,7 +84,7 @@ class NothingUnjudgedTest {
                 }
                 for (Penetration p : Penetration.values()) {
                     for (boolean flush : new boolean[] {false, true}) {
-                        Joint.Builder b = builder(WeldType.GROOVE, c, corner)
+                        JointBuilder b = builder(WeldType.GROOVE, c, corner)
                                 .penetration(p)
                                 .flush(flush)
                                 .oneSided(true);
@@ -79,8 +99,8 @@ class NothingUnjudgedTest {
         return sorts;
     }
 
-    private static Joint.Builder builder(WeldType weld, Connection c, Corner corner) {
-        return new Joint.Builder("J", weld, c, mm(300))
+    private static JointBuilder builder(WeldType weld, Connection c, Corner corner) {
+        return new JointBuilder("J", weld, c, mm(300))
                 .corner(corner)
                 .members(new Member("a", mm(12)), new Member("b", mm(12)))
                 .primary(false)
@@ -125,35 +145,31 @@ class NothingUnjudgedTest {
         Optional<Length> far = Optional.of(FAR);
         Optional<Length> none = Optional.empty();
         return switch (kind) {
-            case CRACK -> List.of(new Indication.Crack(s, Optional.empty()));
-            case INCOMPLETE_FUSION -> List.of(new Indication.IncompleteFusion(s));
-            case OVERLAP ->
-                List.of(new Indication.Overlap(Toe.A, s, far, none), new Indication.Overlap(Toe.B, s, none, none));
+            case CRACK -> List.of(new Crack(s, Optional.empty()));
+            case INCOMPLETE_FUSION -> List.of(new IncompleteFusion(s));
+            case OVERLAP -> List.of(new Overlap(Toe.A, s, far, none), new Overlap(Toe.B, s, none, none));
             case UNDERCUT ->
                 Stream.of(Toe.values())
-                        .<Indication>map(t -> new Indication.Undercut(t, s, FAR, none))
+                        .<Indication>map(t -> new Undercut(t, s, FAR, none))
                         .toList();
-            case UNDERSIZE -> List.of(new Indication.Undersize(s, Length.millimetres("0.1")));
-            case POROSITY -> List.of(new Indication.Porosity(s, FAR, 90, none));
-            case CRATER ->
-                List.of(new Indication.Crater(mm(PLACE), far, none), new Indication.Crater(mm(PLACE), none, none));
-            case ARC_STRIKE -> List.of(new Indication.ArcStrike(mm(PLACE), Optional.empty(), Optional.empty()));
-            case SLAG -> List.of(new Indication.Slag(s, true), new Indication.Slag(s, false));
-            case SPATTER -> List.of(new Indication.Spatter(s, true));
-            case UNDERFILL -> List.of(new Indication.Underfill(s, far, none), new Indication.Underfill(s, none, none));
+            case UNDERSIZE -> List.of(new Undersize(s, Length.millimetres("0.1")));
+            case POROSITY -> List.of(new Porosity(s, FAR, 90, none));
+            case CRATER -> List.of(new Crater(mm(PLACE), far, none), new Crater(mm(PLACE), none, none));
+            case ARC_STRIKE -> List.of(new ArcStrike(mm(PLACE), Optional.empty(), Optional.empty()));
+            case SLAG -> List.of(new Slag(s, true), new Slag(s, false));
+            case SPATTER -> List.of(new Spatter(s, true));
+            case UNDERFILL -> List.of(new Underfill(s, far, none), new Underfill(s, none, none));
             case INCOMPLETE_PENETRATION ->
-                List.of(
-                        new Indication.IncompletePenetration(s, far, none),
-                        new Indication.IncompletePenetration(s, none, none));
-            case MELT_THROUGH -> List.of(new Indication.MeltThrough(s, FAR, none));
-            case ROOT_CONCAVITY -> List.of(new Indication.RootConcavity(s, FAR, none));
-            case BURN_THROUGH -> List.of(new Indication.BurnThrough(mm(PLACE)));
-            case MISALIGNMENT -> List.of(new Indication.Misalignment(s, FAR, none));
-            case POOR_RESTART -> List.of(new Indication.PoorRestart(s, far, far, none));
-            case SHORT_WELD -> List.of(new Indication.ShortWeld(FAR));
+                List.of(new IncompletePenetration(s, far, none), new IncompletePenetration(s, none, none));
+            case MELT_THROUGH -> List.of(new MeltThrough(s, FAR, none));
+            case ROOT_CONCAVITY -> List.of(new RootConcavity(s, FAR, none));
+            case BURN_THROUGH -> List.of(new BurnThrough(mm(PLACE)));
+            case MISALIGNMENT -> List.of(new Misalignment(s, FAR, none));
+            case POOR_RESTART -> List.of(new PoorRestart(s, far, far, none));
+            case SHORT_WELD -> List.of(new ShortWeld(FAR));
             case NOT_AS_DRAWN ->
                 Stream.of(DrawingFault.values())
-                        .<Indication>map(f -> new Indication.NotAsDrawn(f, Optional.of(mm(PLACE))))
+                        .<Indication>map(f -> new NotAsDrawn(f, Optional.of(mm(PLACE))))
                         .toList();
         };
     }
@@ -224,7 +240,7 @@ class NothingUnjudgedTest {
         assertThat(finding.verdict()).isEqualTo(Verdict.INCOMPLETE);
         assertThat(finding.reason().words()).contains("reinforcement at 100").contains("not judged by");
         assertThat(inspection(forgetful, pipe)
-                        .seen(new Indication.Underfill(new Span(mm(1), mm(2)), Optional.of(FAR), Optional.empty()))
+                        .seen(new Underfill(new Span(mm(1), mm(2)), Optional.of(FAR), Optional.empty()))
                         .verdict(Criterion.PROFILE))
                 .isEqualTo(Verdict.INCOMPLETE);
     }

@@ -7,7 +7,8 @@ import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
+import mensor.inspection.PoorRestart;
+import mensor.inspection.Underfill;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -25,7 +26,7 @@ class PoorRestartTest {
         return TestInspection.millimetres("600")
                 .by(book)
                 .blade("0", "600", "8")
-                .seen(new Indication.PoorRestart(
+                .seen(new PoorRestart(
                         Span.at(Length.millimetres("100")), Optional.of(most), Optional.empty(), Optional.empty()));
     }
 
@@ -39,7 +40,7 @@ class PoorRestartTest {
         assertThat(e.notes()).anyMatch(n -> n.contains("poor restart has no limit here"));
         Length deep = Length.millimetres("9");
         TestInspection made = inspection(book)
-                .seen(new Indication.Underfill(
+                .seen(new Underfill(
                         new Span(Length.millimetres("100"), Length.millimetres("104")),
                         Optional.of(deep),
                         Optional.empty()));

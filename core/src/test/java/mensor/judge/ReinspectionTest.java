@@ -9,8 +9,11 @@ import java.util.Random;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.Criterion;
+import mensor.inspection.IncompleteFusion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
+import mensor.inspection.Undercut;
 import mensor.inspection.Verdict;
 import mensor.judge.Reinspection.Beside;
 import mensor.judge.Reinspection.Combination;
@@ -38,7 +41,7 @@ class ReinspectionTest {
     }
 
     private static Indication undercut(String from, String to, String depth) {
-        return new Indication.Undercut(Toe.A, span(from, to), in(depth), Optional.empty());
+        return new Undercut(Toe.A, span(from, to), in(depth), Optional.empty());
     }
 
     private static Repair repaired(Span... stretches) {
@@ -79,9 +82,8 @@ class ReinspectionTest {
 
     @Test
     void whatWasNotInspectedForAgainStaysOpenAndIsAskedForWhereItLies() {
-        TestInspection before = TestInspection.inches("24")
-                .blade("0", "24", "5/16")
-                .seen(new Indication.IncompleteFusion(span("3", "4")));
+        TestInspection before =
+                TestInspection.inches("24").blade("0", "24", "5/16").seen(new IncompleteFusion(span("3", "4")));
         TestInspection begun = TestInspection.inches("24").notCleared().blade("2-1/2", "4-1/2", "5/16");
         Evaluation open = again(before, repaired(span("2-1/2", "4-1/2")), begun);
         assertThat(open.verdict()).isEqualTo(Verdict.INCOMPLETE);
@@ -100,7 +102,7 @@ class ReinspectionTest {
                 .legs("1", "5/16", "5/16")
                 .legs("12", "5/16", "5/16")
                 .legs("23", "5/16", "5/16")
-                .seen(new Indication.IncompleteFusion(span("3", "4")));
+                .seen(new IncompleteFusion(span("3", "4")));
         Repair repair = repaired(span("2-1/2", "4-1/2"));
         Evaluation unread = again(before, repair, TestInspection.inches("24"));
         assertThat(finding(unread, "size").verdict()).isEqualTo(Verdict.INCOMPLETE);
@@ -115,9 +117,8 @@ class ReinspectionTest {
 
     @Test
     void theReverseFaceAndTheGroundPlacesBelongToTheInspection() {
-        TestInspection before = TestInspection.inches("24")
-                .blade("0", "24", "5/16")
-                .seen(new Indication.IncompleteFusion(span("3", "4")));
+        TestInspection before =
+                TestInspection.inches("24").blade("0", "24", "5/16").seen(new IncompleteFusion(span("3", "4")));
         TestInspection fresh = TestInspection.inches("24").blade("2-1/2", "4-1/2", "5/16");
         Repair repair = repaired(span("2-1/2", "4-1/2"));
         Evaluation notYet = again(before, repair, fresh, new Beside(Optional.of(true), Optional.empty()));
@@ -130,7 +131,7 @@ class ReinspectionTest {
     void whatTheEngineerAcceptsAsItIsNoLongerCountsAndIsSaid() {
         TestInspection before = TestInspection.inches("24")
                 .blade("0", "24", "5/16")
-                .seen(undercut("3", "6", "1/16"), new Indication.IncompleteFusion(span("20", "21")));
+                .seen(undercut("3", "6", "1/16"), new IncompleteFusion(span("20", "21")));
         Repair repair = new Repair(List.of(span("19-1/2", "21-1/2")), Set.of(), Set.of(0), Set.of());
         Evaluation e = again(before, repair, TestInspection.inches("24").blade("19-1/2", "21-1/2", "5/16"));
         assertThat(e.verdict()).isEqualTo(Verdict.ACCEPT);
@@ -141,13 +142,13 @@ class ReinspectionTest {
     void poresThatLayPartlyOutsideAreAllCountedThere() {
         TestInspection before = TestInspection.inches("24")
                 .blade("0", "24", "5/16")
-                .seen(new Indication.Porosity(span("3", "4"), in("1/8"), 4, Optional.empty()));
+                .seen(new Porosity(span("3", "4"), in("1/8"), 4, Optional.empty()));
         Combination joined = Reinspection.join(
                 before.inspection(),
                 repaired(span("3-1/2", "5")),
                 TestInspection.inches("24").inspection());
         assertThat(joined.inspection().indications())
-                .containsExactly(new Indication.Porosity(span("3", "3-1/2"), in("1/8"), 4, Optional.empty()));
+                .containsExactly(new Porosity(span("3", "3-1/2"), in("1/8"), 4, Optional.empty()));
         assertThat(joined.notes()).singleElement().asString().contains("4 pores");
     }
 
@@ -167,7 +168,7 @@ class ReinspectionTest {
     void aClosedWeldIsInspectedAcrossTheDatum() {
         Inspection before = TestInspection.inches("24")
                 .joint(j -> j.closed(true))
-                .seen(new Indication.IncompleteFusion(new Span(in("23"), in("1"))))
+                .seen(new IncompleteFusion(new Span(in("23"), in("1"))))
                 .inspection();
         assertThat(Reinspection.stretches(before.joint(), List.of(new Span(in("23"), in("1")))))
                 .containsExactly(span("0", "3"), span("21", "24"));
@@ -240,7 +241,7 @@ class ReinspectionTest {
         List<Indication> some = new ArrayList<>();
         for (int i = 0; i <= random.nextInt(3); i++) {
             int from = random.nextInt(22 * 16);
-            some.add(new Indication.Undercut(
+            some.add(new Undercut(
                     Toe.A,
                     new Span(Length.inches(from, 16), Length.inches(from + 1 + random.nextInt(24), 16)),
                     in("1/16"),

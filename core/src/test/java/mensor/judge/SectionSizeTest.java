@@ -13,6 +13,7 @@ import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Dihedral;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.LegMeaning;
 import mensor.weld.Member;
 import mensor.weld.WeldType;
@@ -23,7 +24,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The section's geometry against the same geometry worked out with plain vectors, and against hand-worked figures. */
 class SectionSizeTest {
     private static Joint joint(double degrees, LegMeaning legs) {
-        return new Joint.Builder("T", WeldType.FILLET, Connection.TEE, Length.inches(10))
+        return new JointBuilder("T", WeldType.FILLET, Connection.TEE, Length.inches(10))
                 .size(Length.inches(5, 16))
                 .sizeMeans(LegMeaning.CONTACT)
                 .dihedral(new Dihedral(BigDecimal.valueOf(degrees)))

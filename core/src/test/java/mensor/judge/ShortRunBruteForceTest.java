@@ -8,13 +8,14 @@ import java.util.Optional;
 import java.util.Random;
 import mensor.criteria.CriteriaBooks;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
+import mensor.inspection.IncompletePenetration;
+import mensor.inspection.Undercut;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -74,7 +75,7 @@ class ShortRunBruteForceTest {
                     .by(CriteriaBooks.find("iso5817-d").orElseThrow());
             for (Toe toe : List.of(Toe.A, Toe.B)) {
                 for (int[] s : stretches(random, lanes[toe.ordinal()])) {
-                    inspection.seen(new Indication.Undercut(toe, span(s), Length.millimetres("0.3"), Optional.empty()));
+                    inspection.seen(new Undercut(toe, span(s), Length.millimetres("0.3"), Optional.empty()));
                 }
             }
             Verdict wanted = worst(lanes, 100, closed) > 25 ? Verdict.REJECT : Verdict.ACCEPT;
@@ -94,7 +95,7 @@ class ShortRunBruteForceTest {
         for (int round = 0; round < 250; round++) {
             boolean[][] lanes = new boolean[1][LENGTH];
             Member pipe = new Member("pipe", Length.millimetres("6"));
-            Joint.Builder b = new Joint.Builder(
+            JointBuilder b = new JointBuilder(
                             "P", WeldType.GROOVE, Connection.PIPE_BUTT, Length.millimetres(LENGTH + ""))
                     .closed(closed)
                     .members(pipe, pipe)
@@ -104,7 +105,7 @@ class ShortRunBruteForceTest {
                     .by(CriteriaBooks.find("b31.3-normal").orElseThrow());
             for (int n = 0; n < 2; n++) {
                 for (int[] s : stretches(random, lanes[0])) {
-                    inspection.seen(new Indication.IncompletePenetration(
+                    inspection.seen(new IncompletePenetration(
                             span(s), Optional.of(Length.millimetres("0.5")), Optional.empty()));
                 }
             }

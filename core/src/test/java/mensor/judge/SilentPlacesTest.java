@@ -10,10 +10,12 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import mensor.inspection.AddendumKind;
+import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
 import mensor.inspection.Face;
-import mensor.inspection.Indication;
 import mensor.inspection.Reading;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Undercut;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -220,11 +222,11 @@ class SilentPlacesTest {
         assertThat(inspection.verdict(Criterion.SIZE)).as("10% of 6 in welded").isEqualTo(REJECT);
         TestInspection crater = TestInspection.inches("24")
                 .joint(j -> j.segments(List.of(new Span(Length.inches(0), Length.inches(3)))));
-        crater.seen(new Indication.Crater(Length.parse("3.1", Unit.INCH), Optional.empty(), Optional.empty()));
+        crater.seen(new Crater(Length.parse("3.1", Unit.INCH), Optional.empty(), Optional.empty()));
         assertThat(crater.verdict(Criterion.CRATER))
                 .as("an end outside the segments")
                 .isEqualTo(ACCEPT);
-        crater.seen(new Indication.Crater(Length.inches(3), Optional.empty(), Optional.empty()));
+        crater.seen(new Crater(Length.inches(3), Optional.empty(), Optional.empty()));
         assertThat(crater.verdict(Criterion.CRATER)).isEqualTo(REJECT);
     }
 
@@ -370,7 +372,7 @@ class SilentPlacesTest {
     @Test
     void whatHasNoPlaceIsGivenNone() {
         Finding missing = TestInspection.inches("24")
-                .seen(new Indication.ShortWeld(Length.inches(1)))
+                .seen(new ShortWeld(Length.inches(1)))
                 .finding(Criterion.LENGTH);
         assertThat(missing.verdict()).isEqualTo(REJECT);
         assertThat(missing.span()).isEmpty();
@@ -464,7 +466,7 @@ class SilentPlacesTest {
     void nearLimitIsAQuietMark() {
         Length division = Length.inches(1, 32);
         TestInspection near = TestInspection.inches("24")
-                .seen(new Indication.Undercut(
+                .seen(new Undercut(
                         Toe.A,
                         new Span(Length.inches(1), Length.inches(2)),
                         Length.parse(".025", Unit.INCH),
@@ -472,7 +474,7 @@ class SilentPlacesTest {
         assertThat(near.finding(Criterion.UNDERCUT).nearLimit()).isTrue();
         assertThat(near.verdict(Criterion.UNDERCUT)).isEqualTo(ACCEPT);
         TestInspection at = TestInspection.inches("24")
-                .seen(new Indication.Undercut(
+                .seen(new Undercut(
                         Toe.A,
                         new Span(Length.inches(1), Length.inches(2)),
                         Length.inches(1, 32),
@@ -481,7 +483,7 @@ class SilentPlacesTest {
                 .as("exactly at the limit")
                 .isFalse();
         TestInspection coarse = TestInspection.inches("24")
-                .seen(new Indication.Undercut(
+                .seen(new Undercut(
                         Toe.A,
                         new Span(Length.inches(1), Length.inches(2)),
                         Length.inches(0),

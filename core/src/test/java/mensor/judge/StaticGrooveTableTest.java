@@ -12,14 +12,14 @@ import java.util.OptionalDouble;
 import mensor.criteria.Confidence;
 import mensor.inspection.AddendumKind;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
 import mensor.inspection.Reading;
+import mensor.inspection.Underfill;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;
@@ -35,8 +35,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class StaticGrooveTableTest {
     private static TestInspection groove(
             Unit unit, Connection connection, Penetration penetration, String thicknessA, String thicknessB) {
-        Joint.Builder b =
-                new Joint.Builder("G1", WeldType.GROOVE, connection, Length.parse(unit.pick("24", "600"), unit));
+        JointBuilder b =
+                new JointBuilder("G1", WeldType.GROOVE, connection, Length.parse(unit.pick("24", "600"), unit));
         b.penetration(penetration)
                 .members(
                         new Member("a", Length.parse(thicknessA, unit)),
@@ -166,12 +166,11 @@ class StaticGrooveTableTest {
     @Test
     void underfillRejectsButOfDepthZeroIsNothing() {
         assertThat(butt(Unit.INCH, "3/8", "3/8")
-                        .seen(new Indication.Underfill(
-                                butt(Unit.INCH, "1", "1").s("3", "4"), Optional.empty(), Optional.empty()))
+                        .seen(new Underfill(butt(Unit.INCH, "1", "1").s("3", "4"), Optional.empty(), Optional.empty()))
                         .verdict(Criterion.PROFILE))
                 .isEqualTo(REJECT);
         assertThat(butt(Unit.INCH, "3/8", "3/8")
-                        .seen(new Indication.Underfill(
+                        .seen(new Underfill(
                                 butt(Unit.INCH, "1", "1").s("3", "4"),
                                 Optional.of(Length.zero(Unit.INCH)),
                                 Optional.empty()))

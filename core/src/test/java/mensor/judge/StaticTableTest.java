@@ -8,13 +8,31 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.BurnThrough;
 import mensor.inspection.CheckMethod;
 import mensor.inspection.Conditions;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
+import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
 import mensor.inspection.DrawingFault;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.Misalignment;
+import mensor.inspection.NotAsDrawn;
+import mensor.inspection.Overlap;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.RootConcavity;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Slag;
+import mensor.inspection.Spatter;
+import mensor.inspection.Undercut;
+import mensor.inspection.Underfill;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -22,7 +40,7 @@ import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.GirderEnds;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Toe;
 import mensor.weld.Use;
@@ -103,7 +121,7 @@ class StaticTableTest {
         TestInspection inspection = (unit == Unit.INCH
                         ? TestInspection.inches("24")
                         : TestInspection.millimetres("600"))
-                .seen(new Indication.Porosity(
+                .seen(new Porosity(
                         Span.at(Length.parse("10", unit)), Length.parse(diameter, unit), n, Optional.empty()));
         assertThat(inspection.verdict(Criterion.POROSITY)).isEqualTo(wanted);
     }
@@ -181,7 +199,7 @@ class StaticTableTest {
                         .flangeWidth(Length.parse(unit.pick("4", "100"), unit))
                         .girderEnds(GirderEnds.START))
                 .blade("0", length, unit.pick("5/16", "8"));
-        inspection.seen(new Indication.Undersize(
+        inspection.seen(new Undersize(
                 new Span(start, start.plus(Length.parse("1", unit))), Length.parse(unit.pick("19/64", "7.5"), unit)));
         assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
         if (wanted == ACCEPT) {
@@ -281,7 +299,7 @@ class StaticTableTest {
     }
 
     private static TestInspection cornered(String convexity) {
-        Joint.Builder b = new Joint.Builder("T2", mensor.weld.WeldType.FILLET, Connection.CORNER, Length.inches(24));
+        JointBuilder b = new JointBuilder("T2", mensor.weld.WeldType.FILLET, Connection.CORNER, Length.inches(24));
         b.size(Length.inches(5, 16))
                 .corner(Corner.OUTSIDE)
                 .members(new Member("a", Length.inches(1, 2)), new Member("b", Length.inches(3, 4)));
@@ -294,24 +312,24 @@ class StaticTableTest {
         Span place = new Span(Length.inches(3), Length.inches(4));
         Optional<Length> none = Optional.empty();
         return Stream.of(
-                new Indication.Crack(Span.at(Length.inches(3)), Optional.empty()),
-                new Indication.Crack(place, Optional.of(CrackPlace.CRATER)),
-                new Indication.Crack(new Span(Length.inches(30), Length.inches(31)), Optional.of(CrackPlace.BASE)),
-                new Indication.IncompleteFusion(place),
-                new Indication.Overlap(Toe.B, place, none, none),
-                new Indication.Overlap(Toe.A, place, Optional.of(Length.inches(1, 64)), none),
-                new Indication.Crater(Length.inches(24), none, none),
-                new Indication.Crater(Length.inches(24), Optional.of(Length.inches(1, 64)), none),
-                new Indication.Underfill(place, none, none),
-                new Indication.ShortWeld(Length.inches(1, 64)),
-                new Indication.ArcStrike(Length.inches(40), Optional.empty(), Optional.empty()),
-                new Indication.ArcStrike(Length.inches(4), Optional.of(true), Optional.empty()),
-                new Indication.ArcStrike(Length.inches(4), Optional.of(false), Optional.of(CheckMethod.MT)),
-                new Indication.Slag(place, true),
-                new Indication.IncompletePenetration(place, none, none),
-                new Indication.BurnThrough(Length.inches(3)),
-                new Indication.Undercut(Toe.ROOT, place, Length.inches(1, 8), none),
-                new Indication.Misalignment(place, Length.parse(".0376", Unit.INCH), none));
+                new Crack(Span.at(Length.inches(3)), Optional.empty()),
+                new Crack(place, Optional.of(CrackPlace.CRATER)),
+                new Crack(new Span(Length.inches(30), Length.inches(31)), Optional.of(CrackPlace.BASE)),
+                new IncompleteFusion(place),
+                new Overlap(Toe.B, place, none, none),
+                new Overlap(Toe.A, place, Optional.of(Length.inches(1, 64)), none),
+                new Crater(Length.inches(24), none, none),
+                new Crater(Length.inches(24), Optional.of(Length.inches(1, 64)), none),
+                new Underfill(place, none, none),
+                new ShortWeld(Length.inches(1, 64)),
+                new ArcStrike(Length.inches(40), Optional.empty(), Optional.empty()),
+                new ArcStrike(Length.inches(4), Optional.of(true), Optional.empty()),
+                new ArcStrike(Length.inches(4), Optional.of(false), Optional.of(CheckMethod.MT)),
+                new Slag(place, true),
+                new IncompletePenetration(place, none, none),
+                new BurnThrough(Length.inches(3)),
+                new Undercut(Toe.ROOT, place, Length.inches(1, 8), none),
+                new Misalignment(place, Length.parse(".0376", Unit.INCH), none));
     }
 
     @ParameterizedTest
@@ -328,7 +346,7 @@ class StaticTableTest {
     @EnumSource(DrawingFault.class)
     void rejectsEveryDepartureFromTheDrawing(DrawingFault fault) {
         TestInspection inspection =
-                TestInspection.inches("24").seen(new Indication.NotAsDrawn(fault, Optional.of(Length.inches(24))));
+                TestInspection.inches("24").seen(new NotAsDrawn(fault, Optional.of(Length.inches(24))));
         assertThat(inspection.verdict(Criterion.AS_DRAWN)).isEqualTo(REJECT);
     }
 
@@ -337,16 +355,16 @@ class StaticTableTest {
         Optional<Length> zero = Optional.of(Length.inches(0));
         Optional<Length> none = Optional.empty();
         return Stream.of(
-                new Indication.Overlap(Toe.B, place, zero, none),
-                new Indication.Crater(Length.inches(24), zero, none),
-                new Indication.Underfill(place, zero, none),
-                new Indication.IncompletePenetration(place, zero, none),
-                new Indication.MeltThrough(place, Length.inches(0), none),
-                new Indication.RootConcavity(place, Length.inches(0), none),
-                new Indication.ArcStrike(Length.inches(4), Optional.of(true), Optional.of(CheckMethod.VT)),
-                new Indication.Spatter(place, false),
-                new Indication.Misalignment(place, Length.parse(".0375", Unit.INCH), none),
-                new Indication.ShortWeld(Length.inches(0)));
+                new Overlap(Toe.B, place, zero, none),
+                new Crater(Length.inches(24), zero, none),
+                new Underfill(place, zero, none),
+                new IncompletePenetration(place, zero, none),
+                new MeltThrough(place, Length.inches(0), none),
+                new RootConcavity(place, Length.inches(0), none),
+                new ArcStrike(Length.inches(4), Optional.of(true), Optional.of(CheckMethod.VT)),
+                new Spatter(place, false),
+                new Misalignment(place, Length.parse(".0375", Unit.INCH), none),
+                new ShortWeld(Length.inches(0)));
     }
 
     @ParameterizedTest
@@ -360,12 +378,12 @@ class StaticTableTest {
     @Test
     void misalignmentOfThickPartsIsCappedAtAnEighth() {
         TestInspection inspection = TestInspection.fillet(Unit.INCH, "24", "5/16", "2", "2");
-        inspection.seen(new Indication.Misalignment(inspection.s("1", "2"), inspection.l("1/8"), Optional.empty()));
+        inspection.seen(new Misalignment(inspection.s("1", "2"), inspection.l("1/8"), Optional.empty()));
         assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(ACCEPT);
-        inspection.seen(new Indication.Misalignment(inspection.s("1", "2"), inspection.l(".1251"), Optional.empty()));
+        inspection.seen(new Misalignment(inspection.s("1", "2"), inspection.l(".1251"), Optional.empty()));
         assertThat(inspection.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
         TestInspection metric = TestInspection.fillet(Unit.MILLIMETRE, "600", "8", "50", "50");
-        metric.seen(new Indication.Misalignment(metric.s("1", "2"), metric.l("3.01"), Optional.empty()));
+        metric.seen(new Misalignment(metric.s("1", "2"), metric.l("3.01"), Optional.empty()));
         assertThat(metric.verdict(Criterion.MISALIGNMENT)).isEqualTo(REJECT);
     }
 
@@ -373,11 +391,11 @@ class StaticTableTest {
     void slagAndSpatterThatOnlyCoverAreCleanedFirst() {
         TestInspection slag = TestInspection.inches("24")
                 .blade("0", "24", "5/16")
-                .seen(new Indication.Slag(new Span(Length.inches(1), Length.inches(2)), false));
+                .seen(new Slag(new Span(Length.inches(1), Length.inches(2)), false));
         assertThat(slag.verdict(Criterion.SLAG)).isEqualTo(INCOMPLETE);
         assertThat(slag.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
-        TestInspection spatter = TestInspection.inches("24")
-                .seen(new Indication.Spatter(new Span(Length.inches(1), Length.inches(2)), true));
+        TestInspection spatter =
+                TestInspection.inches("24").seen(new Spatter(new Span(Length.inches(1), Length.inches(2)), true));
         assertThat(spatter.verdict(Criterion.SPATTER)).isEqualTo(INCOMPLETE);
         assertThat(spatter.verdict(Criterion.READINESS)).isEqualTo(INCOMPLETE);
     }
@@ -385,8 +403,8 @@ class StaticTableTest {
     @Test
     void meltThroughAndRootConcavityWaitForTheEngineersLimit() {
         Span place = new Span(Length.inches(3), Length.inches(4));
-        TestInspection inspection = TestInspection.inches("24")
-                .seen(new Indication.MeltThrough(place, Length.inches(1, 16), Optional.empty()));
+        TestInspection inspection =
+                TestInspection.inches("24").seen(new MeltThrough(place, Length.inches(1, 16), Optional.empty()));
         assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(INCOMPLETE);
         assertThat(inspection.finding(Criterion.ROOT).reason().words()).contains("the Engineer sets the limit");
         inspection.addendum(mensor.inspection.AddendumKind.MELT_THROUGH_MAX, "1/16");
@@ -425,7 +443,7 @@ class StaticTableTest {
         TestInspection inspection =
                 TestInspection.inches("24").joint(j -> j.delayed(true)).conditions(c);
         assertThat(inspection.verdict(Criterion.READINESS)).isEqualTo(wanted);
-        inspection.seen(new Indication.Crack(Span.at(Length.inches(3)), Optional.empty()));
+        inspection.seen(new Crack(Span.at(Length.inches(3)), Optional.empty()));
         assertThat(inspection.judge().verdict())
                 .as("a crack seen early still rejects")
                 .isEqualTo(REJECT);

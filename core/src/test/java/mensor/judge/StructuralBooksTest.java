@@ -14,14 +14,15 @@ import mensor.criteria.d11.StaticBook;
 import mensor.criteria.d11.TubularBook;
 import mensor.criteria.d11.WelderTestBook;
 import mensor.inspection.Criterion;
-import mensor.inspection.Indication;
+import mensor.inspection.MeltThrough;
+import mensor.inspection.RootConcavity;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.FilletTestPiece;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Toe;
@@ -212,7 +213,7 @@ class StructuralBooksTest {
     }
 
     private static TestInspection butt(CriteriaBook book, String thickness) {
-        Joint.Builder b = new Joint.Builder("G1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+        JointBuilder b = new JointBuilder("G1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .members(
                         new Member("a", Length.parse(thickness, Unit.INCH)),
@@ -288,8 +289,8 @@ class StructuralBooksTest {
         Span at = inspection.s("3", "4");
         inspection.seen(
                 what.equals("melt")
-                        ? new Indication.MeltThrough(at, inspection.l(depth), Optional.empty())
-                        : new Indication.RootConcavity(at, inspection.l(depth), Optional.empty()));
+                        ? new MeltThrough(at, inspection.l(depth), Optional.empty())
+                        : new RootConcavity(at, inspection.l(depth), Optional.empty()));
         Finding f = inspection.finding(Criterion.ROOT);
         assertThat(f.verdict()).isEqualTo(wanted);
         assertThat(f.confidence()).isEqualTo(Confidence.MEDIUM);
@@ -297,7 +298,7 @@ class StructuralBooksTest {
 
     @Test
     void theTubularBookTakesTubesAndSaysHowSureItIs() {
-        Joint.Builder b = new Joint.Builder("P1", WeldType.FILLET, Connection.TUBE_TO_PLATE, Length.inches(12))
+        JointBuilder b = new JointBuilder("P1", WeldType.FILLET, Connection.TUBE_TO_PLATE, Length.inches(12))
                 .size(Length.inches(1, 4))
                 .closed(true)
                 .members(new Member("tube", Length.inches(1, 4)), new Member("plate", Length.inches(1, 2)));

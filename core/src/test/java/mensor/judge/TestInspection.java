@@ -15,13 +15,17 @@ import mensor.inspection.Cover;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Toe;
 import mensor.weld.WeldType;
@@ -31,7 +35,7 @@ import mensor.weld.WeldingRecord;
 final class TestInspection {
     private CriteriaBook book = new StaticBook();
     private final Unit unit;
-    private final Joint.Builder joint;
+    private final JointBuilder joint;
     private Joint built;
     private final List<Reading> readings = new ArrayList<>();
     private final List<Indication> indications = new ArrayList<>();
@@ -42,7 +46,7 @@ final class TestInspection {
     private boolean allElse = true;
     private boolean perToe;
 
-    private TestInspection(Unit unit, Joint.Builder joint) {
+    private TestInspection(Unit unit, JointBuilder joint) {
         this.unit = unit;
         this.joint = joint;
     }
@@ -64,14 +68,14 @@ final class TestInspection {
     }
 
     static TestInspection bare(Unit unit, String length, String thicknessA, String thicknessB) {
-        Joint.Builder b = new Joint.Builder("T1", WeldType.FILLET, Connection.TEE, Length.parse(length, unit));
+        JointBuilder b = new JointBuilder("T1", WeldType.FILLET, Connection.TEE, Length.parse(length, unit));
         b.members(
                 new Member("web", Length.parse(thicknessA, unit)),
                 new Member("flange", Length.parse(thicknessB, unit)));
         return new TestInspection(unit, b);
     }
 
-    static TestInspection of(Unit unit, Joint.Builder joint) {
+    static TestInspection of(Unit unit, JointBuilder joint) {
         return new TestInspection(unit, joint);
     }
 
@@ -89,7 +93,7 @@ final class TestInspection {
         return new Span(l(from), l(to));
     }
 
-    TestInspection joint(UnaryOperator<Joint.Builder> change) {
+    TestInspection joint(UnaryOperator<JointBuilder> change) {
         change.apply(joint);
         return this;
     }
@@ -147,19 +151,19 @@ final class TestInspection {
     }
 
     TestInspection undercut(Toe toe, String from, String to, String depth) {
-        return seen(new Indication.Undercut(toe, s(from, to), l(depth), Optional.empty()));
+        return seen(new Undercut(toe, s(from, to), l(depth), Optional.empty()));
     }
 
     TestInspection pore(String at, String diameter) {
-        return seen(new Indication.Porosity(Span.at(l(at)), l(diameter), 1, Optional.empty()));
+        return seen(new Porosity(Span.at(l(at)), l(diameter), 1, Optional.empty()));
     }
 
     TestInspection pores(String from, String to, String diameter, long count) {
-        return seen(new Indication.Porosity(s(from, to), l(diameter), count, Optional.empty()));
+        return seen(new Porosity(s(from, to), l(diameter), count, Optional.empty()));
     }
 
     TestInspection undersize(String from, String to, String least) {
-        return seen(new Indication.Undersize(s(from, to), l(least)));
+        return seen(new Undersize(s(from, to), l(least)));
     }
 
     TestInspection legs(String at, String a, String b) {

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import mensor.length.Length;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.WeldType;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,7 @@ class EntryLineTest {
     private static final Joint JOINT = joint(false);
 
     private static Joint joint(boolean closed) {
-        return new Joint.Builder("J", WeldType.FILLET, Connection.TEE, Length.inches(24))
+        return new JointBuilder("J", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(Length.inches(5, 16))
                 .closed(closed)
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)))

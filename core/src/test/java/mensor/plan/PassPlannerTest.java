@@ -22,6 +22,7 @@ import mensor.weld.Gap;
 import mensor.weld.Groove;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.LoggedPass;
 import mensor.weld.Member;
 import mensor.weld.Pass;
@@ -35,8 +36,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PassPlannerTest {
     private static final double INCH = 25.4;
 
-    private static Joint.Builder fillet(String size, String length) {
-        return new Joint.Builder("FB-1", WeldType.FILLET, Connection.TEE, Length.parse(length, Unit.INCH))
+    private static JointBuilder fillet(String size, String length) {
+        return new JointBuilder("FB-1", WeldType.FILLET, Connection.TEE, Length.parse(length, Unit.INCH))
                 .members(new Member("web", Length.inches(1, 2)), new Member("flange", Length.inches(1)))
                 .size(Length.parse(size, Unit.INCH));
     }
@@ -132,7 +133,7 @@ class PassPlannerTest {
         for (int i = 0; i < 60; i++) {
             int leg = 2 + random.nextInt(14);
             int angle = 60 + random.nextInt(61);
-            Joint joint = new Joint.Builder("X", WeldType.FILLET, Connection.TEE, Length.inches(12))
+            Joint joint = new JointBuilder("X", WeldType.FILLET, Connection.TEE, Length.inches(12))
                     .members(new Member("web", Length.inches(1)), new Member("flange", Length.inches(1)))
                     .size(Length.inches(leg, 16))
                     .dihedral(new Dihedral(java.math.BigDecimal.valueOf(angle)))
@@ -164,7 +165,7 @@ class PassPlannerTest {
     }
 
     private static Joint butt(String prep, String thickness, String face, String opening) {
-        return new Joint.Builder("FB-2", WeldType.GROOVE, Connection.BUTT, Length.inches(10))
+        return new JointBuilder("FB-2", WeldType.GROOVE, Connection.BUTT, Length.inches(10))
                 .members(
                         new Member("left", Length.parse(thickness, Unit.INCH)),
                         new Member("right", Length.parse(thickness, Unit.INCH)))
@@ -332,7 +333,7 @@ class PassPlannerTest {
     /** 6 mm: 18 mm²; the root lays 20.5·1.3/(0.00785·203.2) = 16.7 mm². The rest is a tenth of a bead: nobody lays that alone. */
     @Test
     void aSmallRestIsLaidWithTheOthers() {
-        Joint six = new Joint.Builder("PS-1", WeldType.FILLET, Connection.TEE, Length.millimetres("300"))
+        Joint six = new JointBuilder("PS-1", WeldType.FILLET, Connection.TEE, Length.millimetres("300"))
                 .members(new Member("web", Length.millimetres("10")), new Member("flange", Length.millimetres("10")))
                 .size(Length.millimetres("6"))
                 .build();

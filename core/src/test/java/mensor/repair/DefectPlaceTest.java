@@ -9,10 +9,14 @@ import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.Conditions;
+import mensor.inspection.Crack;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ShortWeld;
+import mensor.inspection.Slag;
+import mensor.inspection.Undercut;
 import mensor.judge.Judge;
 import mensor.judge.Terms;
 import mensor.length.Length;
@@ -20,6 +24,7 @@ import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Toe;
 import mensor.weld.WeldType;
@@ -39,7 +44,7 @@ class DefectPlaceTest {
     }
 
     private static Inspection inspection(List<Reading> readings, Indication... seen) {
-        Joint joint = new Joint.Builder("R1", WeldType.FILLET, Connection.TEE, in("24"))
+        Joint joint = new JointBuilder("R1", WeldType.FILLET, Connection.TEE, in("24"))
                 .size(in("5/16"))
                 .grade("A36")
                 .members(new Member("web", in("3/8")), new Member("flange", in("3/4")))
@@ -78,10 +83,10 @@ class DefectPlaceTest {
     void eachIndicationThatDecidesIsAPlaceOfItsOwn() {
         Inspection inspection = inspection(
                 legs("1", "5/16"),
-                new Indication.Slag(span("3", "4"), true),
-                new Indication.Slag(span("9", "10"), true),
-                new Indication.ShortWeld(in("1")),
-                new Indication.Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
+                new Slag(span("3", "4"), true),
+                new Slag(span("9", "10"), true),
+                new ShortWeld(in("1")),
+                new Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
         assertThat(DefectPlace.of(inspection, Judge.evaluate(inspection, BOOK)))
                 .extracting(DefectPlace::criterion)
                 .containsExactly(Criterion.LENGTH, Criterion.UNDERCUT, Criterion.SLAG, Criterion.SLAG);
@@ -89,8 +94,8 @@ class DefectPlaceTest {
 
     @Test
     void theContractorsChoiceChangesThePlan() {
-        Inspection inspection = inspection(
-                legs("1", "5/16"), new Indication.Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
+        Inspection inspection =
+                inspection(legs("1", "5/16"), new Undercut(Toe.A, span("5", "6"), in("1/8"), Optional.empty()));
         List<RepairPlan> usual = plans(inspection, Map.of());
         assertThat(usual.get(0).disposition()).isEqualTo(Disposition.ADD_METAL);
         RepairPlan blend = plans(inspection, Map.of(0, Disposition.BLEND)).get(0);
@@ -106,7 +111,7 @@ class DefectPlaceTest {
     /** The ends as they were found stand in the place of those that were seen: 2 in beyond 9 and 12. */
     @Test
     void theEndsThatWereFoundMoveTheExtent() {
-        Inspection inspection = inspection(legs("1", "5/16"), new Indication.Crack(span("10", "11"), Optional.empty()));
+        Inspection inspection = inspection(legs("1", "5/16"), new Crack(span("10", "11"), Optional.empty()));
         List<RepairPlan> plans = RepairPlanner.plan(
                 inspection,
                 Judge.evaluate(inspection, BOOK),

@@ -10,9 +10,14 @@ import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.Conditions;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Overlap;
+import mensor.inspection.Slag;
+import mensor.inspection.Undercut;
+import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
@@ -22,7 +27,7 @@ import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.InvalidField;
-import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Toe;
 import mensor.weld.WeldType;
@@ -45,7 +50,7 @@ class RepairPlannerTest {
     }
 
     private static Inspection inspection(String grade, Indication... seen) {
-        Joint.Builder joint = new Joint.Builder("R1", WeldType.FILLET, Connection.TEE, in("24"))
+        JointBuilder joint = new JointBuilder("R1", WeldType.FILLET, Connection.TEE, in("24"))
                 .size(in("5/16"))
                 .members(new Member("web", in("3/8")), new Member("flange", in("3/4")));
         if (grade != null && grade.endsWith(", thick")) {
@@ -78,11 +83,11 @@ class RepairPlannerTest {
     }
 
     private static Indication undercut(String from, String to, String depth) {
-        return new Indication.Undercut(Toe.A, span(from, to), in(depth), NONE);
+        return new Undercut(Toe.A, span(from, to), in(depth), NONE);
     }
 
     private static Indication crack(CrackPlace where, String from, String to) {
-        return new Indication.Crack(span(from, to), Optional.of(where));
+        return new Crack(span(from, to), Optional.of(where));
     }
 
     @Test
@@ -139,8 +144,7 @@ class RepairPlannerTest {
     void baseMetalAndCracksWaitForTheEngineer() {
         assertThat(plan("A36", crack(CrackPlace.BASE, "10", "11")).holds()).anyMatch(h -> h.contains("base metal"));
         assertThat(plan("A36", crack(CrackPlace.WELD, "10", "11")).holds()).anyMatch(h -> h.contains("major"));
-        assertThat(plan("A36", new Indication.Slag(span("4", "5"), true)).holds())
-                .isEmpty();
+        assertThat(plan("A36", new Slag(span("4", "5"), true)).holds()).isEmpty();
     }
 
     @Test
@@ -158,7 +162,7 @@ class RepairPlannerTest {
 
     @Test
     void undersizeIsBroughtUpByTheDifferenceOfTheTriangles() {
-        RepairPlan p = plan("A36", new Indication.Undersize(span("4", "14"), in("1/8")));
+        RepairPlan p = plan("A36", new Undersize(span("4", "14"), in("1/8")));
         RepairPlan.Numbers n = p.numbers().orElseThrow();
         double wanted = 25.4 * 5 / 16;
         double is = 25.4 / 8;
@@ -169,7 +173,7 @@ class RepairPlannerTest {
 
     @Test
     void excessIsDressedWithoutMetal() {
-        RepairPlan p = plan("A36", new Indication.Overlap(Toe.B, span("4", "6"), NONE, NONE));
+        RepairPlan p = plan("A36", new Overlap(Toe.B, span("4", "6"), NONE, NONE));
         assertThat(p.disposition()).isEqualTo(Disposition.BLEND);
         assertThat(p.numbers()).isEmpty();
         assertThat(p.steps()).anyMatch(s -> s.contains("measure what is left"));

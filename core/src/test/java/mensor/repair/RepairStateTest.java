@@ -14,15 +14,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mensor.inspection.ArcStrike;
+import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.DrawingFault;
 import mensor.inspection.Indication;
+import mensor.inspection.NotAsDrawn;
+import mensor.inspection.Slag;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.WeldType;
 import org.junit.jupiter.api.Test;
@@ -40,15 +45,15 @@ class RepairStateTest {
         return new Span(in(from), in(to));
     }
 
-    private static Joint.Builder tee() {
-        return new Joint.Builder("R1", WeldType.FILLET, Connection.TEE, in("24"))
+    private static JointBuilder tee() {
+        return new JointBuilder("R1", WeldType.FILLET, Connection.TEE, in("24"))
                 .size(in("5/16"))
                 .grade("A572-50")
                 .members(new Member("web", in("1")), new Member("flange", in("1")));
     }
 
     private static Optional<Indication> crack(CrackPlace where) {
-        return Optional.of(new Indication.Crack(span("10", "11"), Optional.of(where)));
+        return Optional.of(new Crack(span("10", "11"), Optional.of(where)));
     }
 
     private static RepairWork.Place crackIn(Joint joint) {
@@ -155,7 +160,7 @@ class RepairStateTest {
     void atTheWeldsEndTheTwoInchesStopWithIt() {
         RepairWork.Place place = new RepairWork.Place(
                 tee().build(),
-                Optional.of(new Indication.Crack(span("0", "1"), Optional.empty())),
+                Optional.of(new Crack(span("0", "1"), Optional.empty())),
                 Optional.of(span("0", "1")),
                 Disposition.REMOVE_AND_REWELD,
                 Optional.of(span("0", "1")));
@@ -210,7 +215,7 @@ class RepairStateTest {
     void whatWasGroundIntoThePlateIsSaid(String left, int warnings) {
         RepairWork.Place blend = new RepairWork.Place(
                 tee().build(),
-                Optional.of(new Indication.ArcStrike(in("10"), Optional.empty(), Optional.empty())),
+                Optional.of(new ArcStrike(in("10"), Optional.empty(), Optional.empty())),
                 Optional.of(span("10", "10")),
                 Disposition.BLEND,
                 Optional.empty());
@@ -229,8 +234,8 @@ class RepairStateTest {
 
     @Test
     void whatWaitsForTheEngineer() {
-        Optional<Indication> slag = Optional.of(new Indication.Slag(span("1", "2"), true));
-        Optional<Indication> moved = Optional.of(new Indication.NotAsDrawn(DrawingFault.values()[0], Optional.empty()));
+        Optional<Indication> slag = Optional.of(new Slag(span("1", "2"), true));
+        Optional<Indication> moved = Optional.of(new NotAsDrawn(DrawingFault.values()[0], Optional.empty()));
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, true, 1)).isEmpty();
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, false, 1)).containsExactly(HoldKind.STEEL);
         assertThat(holds(slag, null, false, 1)).isEmpty();

@@ -19,14 +19,14 @@ class JointTest {
     private static final Member WEB = new Member("web", Length.inches(3, 8));
     private static final Member FLANGE = new Member("flange", Length.inches(3, 4));
 
-    private static Joint.Builder fillet() {
-        return new Joint.Builder("ST2-17", WeldType.FILLET, Connection.TEE, Length.inches(24))
+    private static JointBuilder fillet() {
+        return new JointBuilder("ST2-17", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(Length.inches(5, 16))
                 .members(WEB, FLANGE);
     }
 
-    private static Joint.Builder groove() {
-        return new Joint.Builder("FB-1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
+    private static JointBuilder groove() {
+        return new JointBuilder("FB-1", WeldType.GROOVE, Connection.BUTT, Length.inches(24))
                 .penetration(Penetration.COMPLETE)
                 .members(WEB, WEB);
     }
@@ -63,7 +63,7 @@ class JointTest {
 
     @ParameterizedTest
     @MethodSource("cannotBe")
-    void refusesWhatCannotBe(String field, Joint.Builder builder) {
+    void refusesWhatCannotBe(String field, JointBuilder builder) {
         assertThatThrownBy(builder::build)
                 .isInstanceOfSatisfying(
                         InvalidField.class, e -> assertThat(e.field()).isEqualTo(field));
@@ -71,9 +71,9 @@ class JointTest {
 
     @Test
     void zeroLengthAndBlankMarkAreRefused() {
-        assertThatThrownBy(() -> new Joint.Builder("X", WeldType.FILLET, Connection.TEE, Length.inches(0)).build())
+        assertThatThrownBy(() -> new JointBuilder("X", WeldType.FILLET, Connection.TEE, Length.inches(0)).build())
                 .hasMessageContaining("length");
-        assertThatThrownBy(() -> new Joint.Builder(" ", WeldType.FILLET, Connection.TEE, Length.inches(1)).build())
+        assertThatThrownBy(() -> new JointBuilder(" ", WeldType.FILLET, Connection.TEE, Length.inches(1)).build())
                 .hasMessageContaining("mark");
         assertThatThrownBy(() -> new Member("web", Length.inches(0))).hasMessageContaining("thickness");
     }
@@ -115,7 +115,7 @@ class JointTest {
         assertThat(Unusual.of(fillet().size(Length.inches(1, 2)).build()))
                 .extracting(Unusual.Remark::line)
                 .anyMatch(l -> l.contains("over the thinner member"));
-        Joint shortWeld = new Joint.Builder("X", WeldType.FILLET, Connection.LAP, Length.inches(1))
+        Joint shortWeld = new JointBuilder("X", WeldType.FILLET, Connection.LAP, Length.inches(1))
                 .size(Length.inches(5, 16))
                 .members(WEB)
                 .build();

@@ -205,7 +205,7 @@ class ProcedureTest {
                 Position.HORIZONTAL_FILLET,
                 null,
                 pass(PassKind.ROOT, "E7018", "1/8", "1/4", Unit.INCH));
-        Joint joint = new Joint.Builder("FB-1", WeldType.FILLET, Connection.TEE, Length.inches(12))
+        Joint joint = new JointBuilder("FB-1", WeldType.FILLET, Connection.TEE, Length.inches(12))
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)))
                 .size(Length.inches(5, 16))
                 .position(Position.OVERHEAD_FILLET)
@@ -215,7 +215,7 @@ class ProcedureTest {
                         "3/4 in thick is over the 1/2 in that W-1 rev 0 ends at",
                         "position 4F is not among those of W-1 rev 0: 2F",
                         "W-1 rev 0 lays a single pass of at most 1/4 in; the size is 5/16 in");
-        Joint corner = new Joint.Builder("FB-2", WeldType.FILLET, Connection.CORNER, Length.inches(12))
+        Joint corner = new JointBuilder("FB-2", WeldType.FILLET, Connection.CORNER, Length.inches(12))
                 .corner(Corner.INSIDE)
                 .members(new Member("web", Length.inches(3, 8)))
                 .size(Length.inches(1, 4))

@@ -14,8 +14,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The numbers that bear on a size at set-up. Source: AWS D1.1 7.7, 7.21 and the annex on skewed joints, recalled from memory. */
 class SizeNumbersTest {
-    private static Joint.Builder fillet(Connection connection, String size, String a, String b, Unit unit) {
-        return new Joint.Builder("J", WeldType.FILLET, connection, Length.parse(unit.pick("24", "600"), unit))
+    private static JointBuilder fillet(Connection connection, String size, String a, String b, Unit unit) {
+        return new JointBuilder("J", WeldType.FILLET, connection, Length.parse(unit.pick("24", "600"), unit))
                 .size(Length.parse(size, unit))
                 .members(new Member("a", Length.parse(a, unit)), new Member("b", Length.parse(b, unit)));
     }
@@ -103,7 +103,7 @@ class SizeNumbersTest {
 
     @Test
     void aWeldShorterThanFourTimesItsSizeCountsLess() {
-        Joint joint = new Joint.Builder("J", WeldType.FILLET, Connection.TEE, Length.inches(1))
+        Joint joint = new JointBuilder("J", WeldType.FILLET, Connection.TEE, Length.inches(1))
                 .size(Length.inches(3, 8))
                 .members(new Member("a", Length.inches(1, 2)))
                 .build();

@@ -1,5 +1,6 @@
 package mensor.exchange;
 
+import mensor.weld.JointBuilder;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.format.DateTimeFormatter;
@@ -134,7 +135,7 @@ final class InspectionReader {
     }
 
     static Joint joint(Fields f) {
-        Joint.Builder b = new Joint.Builder(
+        JointBuilder b = new JointBuilder(
                 f.requiredText("mark"),
                 f.requiredWord("weld", mensor.weld.WeldType.class),
                 f.requiredWord("connection", mensor.weld.Connection.class),

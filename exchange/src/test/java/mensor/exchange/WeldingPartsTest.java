@@ -3,6 +3,7 @@ package mensor.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import mensor.weld.JointBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import mensor.length.Length;
@@ -23,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class WeldingPartsTest {
-    private static final Joint JOINT = new Joint.Builder("FB-1", WeldType.FILLET, Connection.TEE, Length.inches(24))
+    private static final Joint JOINT = new JointBuilder("FB-1", WeldType.FILLET, Connection.TEE, Length.inches(24))
             .members(new Member("web", Length.inches(1, 2)))
             .size(Length.inches(5, 16))
             .build();

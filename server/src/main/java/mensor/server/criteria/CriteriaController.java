@@ -1,5 +1,6 @@
 package mensor.server.criteria;
 
+import mensor.weld.JointBuilder;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -210,9 +211,9 @@ class CriteriaController {
     /** A joint of that kind and thickness, of which nothing more is known. */
     private static Joint probe(String kind, Length t, Unit unit) {
         Length length = unit.pick(Length.inches(24), Length.millimetres("600"));
-        Joint.Builder b = switch (kind) {
+        JointBuilder b = switch (kind) {
             case "fillet" ->
-                new Joint.Builder("book", WeldType.FILLET, Connection.TEE, length)
+                new JointBuilder("book", WeldType.FILLET, Connection.TEE, length)
                         .size(unit.pick(Length.inches(5, 16), Length.millimetres("8")));
             case "butt" -> groove(Connection.BUTT, length);
             case "tee-groove" -> groove(Connection.TEE, length);
@@ -222,8 +223,8 @@ class CriteriaController {
         return b.members(new Member("", t), new Member("", t)).build();
     }
 
-    private static Joint.Builder groove(Connection connection, Length length) {
-        return new Joint.Builder("book", WeldType.GROOVE, connection, length)
+    private static JointBuilder groove(Connection connection, Length length) {
+        return new JointBuilder("book", WeldType.GROOVE, connection, length)
                 .penetration(Penetration.COMPLETE)
                 .oneSided(true);
     }

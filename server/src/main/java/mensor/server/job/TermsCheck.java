@@ -1,5 +1,6 @@
 package mensor.server.job;
 
+import mensor.weld.JointBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -120,7 +121,7 @@ final class TermsCheck {
         return Stream.of("1/8", "1/2", "1", "3", "10")
                 .map(t -> Length.parse(t, Unit.INCH).in(unit))
                 .flatMap(t -> Stream.of(
-                        new Joint.Builder("probe", WeldType.FILLET, Connection.TEE, length)
+                        new JointBuilder("probe", WeldType.FILLET, Connection.TEE, length)
                                 .members(new Member("", t))
                                 .size(unit.pick(Length.inches(1, 2), Length.millimetres("12")))
                                 .build(),
@@ -130,7 +131,7 @@ final class TermsCheck {
     }
 
     private static Joint groove(Connection connection, Length length, Length t) {
-        return new Joint.Builder("probe", WeldType.GROOVE, connection, length)
+        return new JointBuilder("probe", WeldType.GROOVE, connection, length)
                 .members(new Member("", t))
                 .penetration(Penetration.COMPLETE)
                 .oneSided(true)

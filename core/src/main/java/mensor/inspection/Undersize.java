@@ -1,0 +1,37 @@
+package mensor.inspection;
+
+import mensor.length.Length;
+import mensor.length.Span;
+
+/** A stretch marked as under the wanted size; {@code least} is the least size there in the drawing's meaning. */
+public record Undersize(Span span, Length least) implements Indication {
+    @Override
+    public IndicationValues values() {
+        return new IndicationValues().at(span).with("least", least);
+    }
+
+    @Override
+    public <T> T answer(Cases<T> cases) {
+        return cases.undersize(this);
+    }
+
+    @Override
+    public Indication along(Span stretch) {
+        return new Undersize(stretch, least);
+    }
+
+    @Override
+    public Indication worseBy(Length more) {
+        return least.isOver(more) ? new Undersize(span, least.minus(more)) : this;
+    }
+
+    @Override
+    public IndicationKind kind() {
+        return IndicationKind.UNDERSIZE;
+    }
+
+    @Override
+    public Criterion criterion() {
+        return Criterion.SIZE;
+    }
+}
