@@ -199,7 +199,7 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
 function Before({ bench, cursor, draws }: { bench: Bench; cursor: number; draws: boolean }) {
   const gaps = bench.strip.gaps.map((g) => ({ ...g, label: `${g.label} at fit-up` }));
   const marks = [...gaps, ...bench.quiet];
-  if (marks.length === 0) return <div className="small before quiet">{draws && "Draw a stretch on a lane. "}Arrows move the cursor, + and − look closer.</div>;
+  if (marks.length === 0) return <div className="small before quiet">{draws && "Draw a stretch on a lane. "}Arrows move the cursor, + and − zoom.</div>;
   const around = 25.4;
   const near = marks.filter((m) => cursor >= m.from - around && cursor <= m.to + around).map((m) => m.label);
   return (

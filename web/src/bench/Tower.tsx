@@ -17,7 +17,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const { waiting } = useWaiting(bench.id);
   const [dialog, setDialog] = useState<"full-length" | "sign" | "hand" | "amend">();
   const [fault, setFault] = useState<unknown>();
-  const looks = actor.role === "INSPECTOR";
+  const inspects = actor.role === "INSPECTOR";
   const open = bench.state === "OPEN";
   const e = bench.evaluation;
   const clearable = e.todo.filter((t) => t.clearable);
@@ -72,18 +72,18 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
             {!bench.welding.fitUp.stops && bench.welding.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
             {bench.again && (
               <p className="small again">
-                <b>Look {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the inspection before stands.
+                <b>Re-inspection, {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the inspection before stands.
               </p>
             )}
-            <Ready bench={bench} doing={doing} disabled={!looks} />
-            {clearable.length > 0 && <h3>Still to look at</h3>}
+            <Ready bench={bench} doing={doing} disabled={!inspects} />
+            {clearable.length > 0 && <h3>Still to inspect</h3>}
             {clearable.map((t) => (
               <div className="item" key={t.id}>
                 <span>
                   <b>{t.title}</b>
                   <div className="ask quiet">{t.ask}</div>
                 </span>
-                <button type="button" className="none" data-none={t.id} disabled={!looks || busy || waits.includes(t.id)} aria-label={`${t.title}: inspected, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
+                <button type="button" className="none" data-none={t.id} disabled={!inspects || busy || waits.includes(t.id)} aria-label={`${t.title}: inspected, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
                   {waits.includes(t.id) ? "waits" : <>none<br />seen</>}
                 </button>
               </div>
@@ -113,25 +113,25 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
       </div>
       <div className="acts">
-        {open && looks && clearable.length > 1 && (
+        {open && inspects && clearable.length > 1 && (
           <button type="button" className="btn" onClick={() => setDialog("full-length")}>
-            Walked it: none seen …
+            Full length inspected: none seen …
           </button>
         )}
-        {open && looks && (e.verdict === "incomplete" ? (
+        {open && inspects && (e.verdict === "incomplete" ? (
           <button type="button" className="btn" onClick={() => setDialog("hand")}>Hand over …</button>
         ) : (
           <button type="button" className={`btn ${e.verdict}`} onClick={() => setDialog("sign")}>
             Sign {e.verdict} …
           </button>
         ))}
-        {!open && looks && bench.revisions[0]?.id === bench.id && (
+        {!open && inspects && bench.revisions[0]?.id === bench.id && (
           <button type="button" className="btn" onClick={() => setDialog("amend")}>Amend …</button>
         )}
-        {looks && !open && bench.capacity === "QC" && !bench.revisions.some((r) => r.capacity === "verification") && (
-          <button type="button" className="btn" onClick={() => void verify()}>Look for the owner …</button>
+        {inspects && !open && bench.capacity === "QC" && !bench.revisions.some((r) => r.capacity === "verification") && (
+          <button type="button" className="btn" onClick={() => void verify()}>Verification inspection …</button>
         )}
-        {!looks && open && <p className="cautions">An inspector looks and signs; you see the inspection as it stands.</p>}
+        {!inspects && open && <p className="cautions">An inspector looks and signs; you see the inspection as it stands.</p>}
         {!open && (
           <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/inspections/${bench.id}/record`} download={`${bench.joint.mark}-record.json`}>
             Signed record (file)
@@ -158,7 +158,7 @@ function Signed({ bench }: { bench: Bench }) {
           <h3>Inspections and revisions</h3>
           {bench.revisions.map((r) => (
             <button key={r.id} type="button" className="link" style={{ textAlign: "left" }} disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
-              {r.capacity === "verification" ? "Verification, " : ""}{r.stage === "final" ? "" : `look after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
+              {r.capacity === "verification" ? "Verification, " : ""}{r.stage === "final" ? "" : `re-inspection after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
             </button>
           ))}
         </>

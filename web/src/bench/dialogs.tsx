@@ -86,7 +86,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
         </div>
       ))}
       <p className="small">
-        {bench.joint.criteriaTitle}, {bench.joint.edition}. A visual look: surface flaws only. The record is frozen; a later change is a new revision.
+        {bench.joint.criteriaTitle}, {bench.joint.edition}. Visual inspection: surface flaws only. The record is frozen; a later change is a new revision.
       </p>
       <div className="grid">
         <div className="field" style={{ gridColumn: "span 12" }}>

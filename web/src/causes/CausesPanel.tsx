@@ -56,7 +56,7 @@ export function CausesPanel({ bench }: { bench: Bench }) {
         </section>
       ))}
       {c.common.length > 0 && <Common common={c.common} />}
-      {c.defects.length === 0 && <p className="quiet">Nothing rejects, so there is no cause to look for. Pick what else is seen on the bead, above.</p>}
+      {c.defects.length === 0 && <p className="quiet">Nothing rejects, so there is no cause to trace. Pick what else is seen on the bead, above.</p>}
       {groupByRanking(c.defects).map((g) => (
         <Defect key={g.key} defects={g.defects} bench={bench} act={mayRecord ? (cause, d) => <WeChange bench={bench} cause={cause.id} trouble={d.trouble} words={cause.change} /> : undefined} />
       ))}

@@ -11,7 +11,7 @@ import { Measured } from "./Measured";
 const joints = [["fillet", "fillet, tee"], ["butt", "groove, butt"], ["tee-groove", "groove, tee"], ["pipe-butt", "groove, pipe butt"]] as const;
 
 /** The criteria books to read: what each asks of a joint, where it stands, how sure it is, and what Mensor chose. */
-export default function Books() {
+export default function CriteriaPages() {
   const { id } = useParams();
   const books = useQuery({ queryKey: ["books"], queryFn: api.books });
   const chosen = books.data?.find((b) => b.id === id) ?? books.data?.[0];

@@ -39,8 +39,8 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
           <NavLink to="/jobs">Jobs</NavLink>
           <NavLink to="/procedures">Procedures</NavLink>
           <NavLink to="/gauges">Gauges</NavLink>
-          <NavLink to="/criteria">Books</NavLink>
-          <NavLink to="/reject-rates">Rates</NavLink>
+          <NavLink to="/criteria">Criteria</NavLink>
+          <NavLink to="/reject-rates">Reject rates</NavLink>
           <NavLink to="/people">People</NavLink>
         </nav>
       )}

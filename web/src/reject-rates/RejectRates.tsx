@@ -10,7 +10,7 @@ const percent = (n: number) => `${Math.round(n * 100)}%`;
 const nameOf = (by: string, r: { key?: string; name?: string }) => (r.key === undefined ? "not recorded" : r.name ? `${r.key}, ${r.name}` : by === "position" ? `position ${r.key}` : r.key);
 
 /** What the signed looks tell: rejected places per 100 in, with how sure that is. */
-export default function Rates() {
+export default function RejectRates() {
   const [search, setSearch] = useSearchParams();
   const by = search.get("by") ?? "welder";
   const rates = useQuery({ queryKey: ["rates", by], queryFn: () => api.rejectRates(by), placeholderData: keepPreviousData });
@@ -31,7 +31,7 @@ export default function Rates() {
           </header>
           <div className="body">
             {rates.isError && <p role="alert" className="fault">{saidBy(rates.error)}</p>}
-            {rates.data && rows.length === 0 && <p>No look is signed yet. A signed inspection counts with its weld’s length and its rejected places.</p>}
+            {rates.data && rows.length === 0 && <p>No inspection is signed yet. A signed inspection counts with its weld’s length and its rejected places.</p>}
             {rows.map((r, i) => (
               <div key={r.key ?? "none"}>
                 {i === few && <p className="small quiet" style={{ margin: "14px 0 4px" }}>Fewer than {rates.data?.ranked} welds: too few to be set beside others. By name, in no order of merit.</p>}
@@ -42,7 +42,7 @@ export default function Rates() {
                 </button>
               </div>
             ))}
-            <p className="cautions" style={{ marginTop: 12 }}>Signed looks for the fabricator, the last one of each weld. The bar is the 95% interval of a Poisson count: where bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate is where to look, not a judgement of a person.</p>
+            <p className="cautions" style={{ marginTop: 12 }}>Signed QC inspections, the last one of each weld. The bar is the 95% interval of a Poisson count: where bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate is where to look, not a judgement of a person.</p>
           </div>
         </section>
         {key !== undefined && rows.length > 0 && <One by={by} at={key} />}

@@ -63,7 +63,7 @@ export default function Worklist() {
           {joints.isSuccess && rows.length === 0 && (
             <p style={{ padding: 24 }}>{all ? "No joint is set up yet." : "No joint fits. Clear the mark, or show all."}</p>
           )}
-          {rows.length > 0 && <Table rows={rows} looks={actor.role === "INSPECTOR"} />}
+          {rows.length > 0 && <Table rows={rows} inspects={actor.role === "INSPECTOR"} />}
           {hidden > 0 && <p style={{ padding: 16 }}>{hidden} more: narrow the list by mark, job or state.</p>}
         </div>
       </main>
@@ -71,7 +71,7 @@ export default function Worklist() {
   );
 }
 
-function Table({ rows, looks }: { rows: Row[]; looks: boolean }) {
+function Table({ rows, inspects }: { rows: Row[]; inspects: boolean }) {
   const place = (r: Row | undefined) => r && `${r.job} · ${r.lot}`;
   const body = rows.map((r, i) => (
     <Fragment key={r.inspectionId}>
@@ -80,7 +80,7 @@ function Table({ rows, looks }: { rows: Row[]; looks: boolean }) {
           <td colSpan={7}>{place(r)}</td>
         </tr>
       )}
-      <Line row={r} looks={looks} />
+      <Line row={r} inspects={inspects} />
     </Fragment>
   ));
   return (
@@ -101,7 +101,7 @@ function Table({ rows, looks }: { rows: Row[]; looks: boolean }) {
   );
 }
 
-function Line({ row, looks }: { row: Row; looks: boolean }) {
+function Line({ row, inspects }: { row: Row; inspects: boolean }) {
   const navigate = useNavigate();
   const path = `/inspections/${row.inspectionId}`;
   const name = [row.mark, row.weldNo && `weld ${row.weldNo}`].filter(Boolean);
@@ -124,7 +124,7 @@ function Line({ row, looks }: { row: Row; looks: boolean }) {
       <td>{row.begun || row.signed ? <VerdictMark verdict={row.verdict} /> : <span className="quiet">not begun</span>}</td>
       <td>
         <span className="next">{row.next}</span>
-        {looks && row.alike > 1 && !row.begun && (
+        {inspects && row.alike > 1 && !row.begun && (
           <Link className="small" style={{ display: "block" }} to={`${path}/sheet`} onClick={(e) => e.stopPropagation()}>{row.alike} alike: one sheet</Link>
         )}
         {row.holder && !row.signed && <div className="quiet small">{row.holder} has it</div>}

@@ -85,7 +85,7 @@ final class Loosest implements Rule.Cases<Optional<Length>> {
     public Optional<Length> poreSums(Rule.PoreSums rule) {
         return only(
                 AddendumKind.POROSITY_DIAMETER,
-                rule.sums().stream().map(Rule.WindowSum::sum).min(Length::compareTo));
+                rule.sums().stream().map(WindowSum::sum).min(Length::compareTo));
     }
 
     @Override
@@ -133,7 +133,7 @@ final class Loosest implements Rule.Cases<Optional<Length>> {
             case ROOT_CONCAVITY -> kind == AddendumKind.ROOT_CONCAVITY_MAX;
             default -> false;
         };
-        Stream<Optional<RealLength>> greatest = rule.bounds().values().stream().map(Rule.Bound::greatest);
+        Stream<Optional<RealLength>> greatest = rule.bounds().values().stream().map(Bound::greatest);
         return asked ? greatest.reduce(Loosest::greater).flatMap(g -> g.map(RealLength::rounded)) : Optional.empty();
     }
 

@@ -1,6 +1,5 @@
 package mensor.criteria;
 
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,7 +8,6 @@ import java.util.stream.Stream;
 import mensor.inspection.CheckMethod;
 import mensor.length.Length;
 import mensor.length.RealLength;
-import mensor.length.Unit;
 import mensor.weld.Toe;
 
 /**
@@ -103,9 +101,6 @@ public sealed interface Rule {
         }
     }
 
-    /** A convexity limit for faces up to a width; the last step has no width. {@code under} faces just short of it. */
-    record WidthStep(Optional<Length> width, boolean widthIncluded, Length convexity, Confidence confidence) {}
-
     /** Convexity by the width of the face or bead; {@code orElse} is another limit that holds where it is greater. No underfill. */
     record ConvexityByWidth(List<WidthStep> steps, Optional<Length> orElse, Confidence orElseConfidence)
             implements Rule {
@@ -193,37 +188,6 @@ public sealed interface Rule {
         }
     }
 
-    /**
-     * What a fit-up opening does.
-     *
-     * @param free an opening up to this asks no more leg
-     * @param most a greater opening rejects, but for thick parts
-     * @param thickParts parts at least this thick may have
-     * @param thick an opening up to this, by referral
-     */
-    record Openings(Length free, Length most, Length thickParts, Length thick) {}
-
-    /** The underrun allowed where the drawn size is under {@code sizeUnder}; the last step has no bound. */
-    record Underrun(Optional<Length> sizeUnder, Length underrun) {}
-
-    /** How many readings accept a size: stations near both ends and none too far apart, or one on a short weld. */
-    record SizeEvidence(int stations, Length fromEnd, Length apart, Length shortWeld) {
-        public static SizeEvidence in(Unit column) {
-            return column.pick(inches(), millimetres());
-        }
-
-        public static SizeEvidence inches() {
-            return new SizeEvidence(3, Length.inches(2), Length.inches(12), Length.inches(3));
-        }
-
-        public static SizeEvidence millimetres() {
-            return new SizeEvidence(3, Length.millimetres("50"), Length.millimetres("300"), Length.millimetres("75"));
-        }
-    }
-
-    /** A toe's depth at any length, and the greater depth that may add up along a short length. */
-    record ToeDepth(Length anyLength, Optional<Length> exception) {}
-
     /** Undercut by toe; the exceptions of all toes named here add up to {@code accumulated} in any {@code window}. */
     record Undercut(Map<Toe, ToeDepth> depths, Length accumulated, Length window) implements Rule {
         @Override
@@ -231,9 +195,6 @@ public sealed interface Rule {
             return cases.undercut(this);
         }
     }
-
-    /** The sum of diameters allowed in any window. */
-    record WindowSum(Length sum, Length window) {}
 
     /** Pores from a diameter up, by their summed diameters in every window. */
     record PoreSums(Length countedFrom, List<WindowSum> sums) implements Rule {
@@ -316,73 +277,6 @@ public sealed interface Rule {
             return cases.allOf(this);
         }
     }
-
-    /** What a depth, a height or a difference is measured of. */
-    enum Measure {
-        PORE("pore"),
-        CRATER("open crater"),
-        OVERLAP("overlap"),
-        UNDERCUT("undercut"),
-        ROOT_UNDERCUT("root undercut"),
-        INCOMPLETE_PENETRATION("incomplete penetration"),
-        BURN_THROUGH("burn-through"),
-        EXCESS_PENETRATION("excess penetration"),
-        ROOT_CONCAVITY("root concavity"),
-        UNDERFILL("underfill"),
-        REINFORCEMENT("reinforcement"),
-        CONVEXITY("convexity"),
-        LEG_DIFFERENCE("difference of the legs"),
-        THROAT_OVER("throat over the nominal one"),
-        GAP("root gap");
-
-        private final String title;
-
-        Measure(String title) {
-            this.title = title;
-        }
-
-        public String title() {
-            return title;
-        }
-    }
-
-    /**
-     * The most that is allowed: {@code base} and a share of the width of the face (of the root, for excess penetration), at
-     * most {@code cap}.
-     *
-     * @param ofWidth zero where the width has no say
-     * @param onlyShort allowed as a short imperfection alone
-     * @param reckoned how it was found, in words: "0.2 t, at most 2 mm"
-     */
-    record Bound(RealLength base, BigDecimal ofWidth, Optional<Length> cap, boolean onlyShort, String reckoned) {
-        public static Bound fixed(Length most, String reckoned) {
-            return new Bound(RealLength.of(most), BigDecimal.ZERO, Optional.empty(), false, reckoned);
-        }
-
-        public boolean isNone() {
-            return base.signum() == 0 && ofWidth.signum() == 0;
-        }
-
-        /** The bound at a width. */
-        public RealLength at(RealLength width) {
-            RealLength grown = base.plus(width.times(ofWidth));
-            return cap.map(c -> grown.min(RealLength.of(c))).orElse(grown);
-        }
-
-        /** The greatest that any width could allow; empty where there is no greatest. */
-        public Optional<RealLength> greatest() {
-            if (ofWidth.signum() == 0) {
-                return Optional.of(base);
-            }
-            return cap.map(RealLength::of);
-        }
-    }
-
-    /**
-     * How much of a short imperfection: so much in any window; a weld that is shorter than the window may have its length
-     * divided by {@code shorterDivisor}, or the whole allowance where that is zero.
-     */
-    record ShortRun(Length total, Length window, int shorterDivisor) {}
 
     /** At most so deep, high or different, by the toe where toes differ; what lies at no toe stands under the root. */
     record AtMost(Measure measure, Map<Toe, Bound> bounds, Optional<ShortRun> shortRun, Confidence confidence)

@@ -83,7 +83,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
     public List<Limit> convexityByWidth(Rule.ConvexityByWidth rule) {
         List<Limit> lines = new ArrayList<>();
         Optional<Length> from = Optional.empty();
-        for (Rule.WidthStep s : rule.steps()) {
+        for (WidthStep s : rule.steps()) {
             String width = s.width()
                     .map(w -> "face up to " + (s.widthIncluded() ? "" : "just under ") + w.shownWithUnit() + " wide")
                     .orElse(from.map(f -> "wider").orElse("any width"));
@@ -126,7 +126,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         List<Limit> lines = new ArrayList<>();
         boolean noUnderrun =
                 rule.underruns().stream().allMatch(u -> u.underrun().isZero());
-        for (Rule.Underrun u : rule.underruns()) {
+        for (Underrun u : rule.underruns()) {
             lines.addAll(one(
                     "under the drawn size",
                     noUnderrun ? "none" : u.underrun().shownWithUnit(),
@@ -161,7 +161,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         List<Limit> lines = new ArrayList<>();
         boolean alike = rule.depths().values().stream().distinct().count() == 1;
         for (Toe toe : rule.depths().keySet()) {
-            Rule.ToeDepth d = rule.depths().get(toe);
+            ToeDepth d = rule.depths().get(toe);
             String by = d.exception()
                     .map(e -> "up to " + e.shownWithUnit() + " for "
                             + rule.accumulated().shownWithUnit() + " in any "
@@ -239,7 +239,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
                         .count()
                 == 1;
         for (Toe toe : Toe.values()) {
-            Rule.Bound b = rule.bounds().get(toe);
+            Bound b = rule.bounds().get(toe);
             if (b != null && (lines.isEmpty() || !alike)) {
                 String name = rule.measure().title() + (alike || toe == Toe.ROOT ? "" : ", toe " + toe.id());
                 lines.add(new Limit("", name, bound(b), by(b, rule.shortRun()), rule.confidence()));
@@ -248,7 +248,7 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         return lines;
     }
 
-    private String bound(Rule.Bound b) {
+    private String bound(Bound b) {
         if (b.isNone()) {
             return "none";
         }
@@ -256,13 +256,13 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         return b.ofWidth().signum() == 0 ? base : b.reckoned();
     }
 
-    private static String by(Rule.Bound b, Optional<Rule.ShortRun> run) {
+    private static String by(Bound b, Optional<ShortRun> run) {
         String how = b.ofWidth().signum() == 0 && !b.isNone() ? b.reckoned() : "";
         String shortOnly = b.onlyShort() ? run.map(RuleWords::run).orElse("") : "";
         return how + (how.isEmpty() || shortOnly.isEmpty() ? "" : "; ") + shortOnly;
     }
 
-    private static String run(Rule.ShortRun r) {
+    private static String run(ShortRun r) {
         return "along at most " + r.total().shownWithUnit() + " in any "
                 + r.window().shownWithUnit()
                 + (r.shorterDivisor() > 0 ? " (a shorter weld: 1/" + r.shorterDivisor() + " of its length)" : "");

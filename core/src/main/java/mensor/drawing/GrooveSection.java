@@ -6,12 +6,13 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import mensor.criteria.Measure;
 import mensor.criteria.Rule;
 import mensor.drawing.SectionDrawing.Dimension;
-import mensor.drawing.SectionDrawing.Measure;
 import mensor.drawing.SectionDrawing.Notch;
 import mensor.drawing.SectionDrawing.Outline;
 import mensor.drawing.SectionDrawing.Point;
+import mensor.drawing.SectionDrawing.SectionMeasure;
 import mensor.inspection.Indication;
 import mensor.inspection.Reading;
 import mensor.inspection.Undercut;
@@ -232,12 +233,13 @@ final class GrooveSection {
                 .orElse(null);
         List<Dimension> dimensions = new ArrayList<>();
         station.flatMap(Reading.Station::reinforcement)
-                .ifPresent(r -> dimensions.add(new Dimension(Measure.REINFORCEMENT, face, crown, r.shown(), fails(r))));
+                .ifPresent(r ->
+                        dimensions.add(new Dimension(SectionMeasure.REINFORCEMENT, face, crown, r.shown(), fails(r))));
         station.filter(s -> s.reinforcement().isEmpty())
                 .flatMap(Reading.Station::convexity)
-                .ifPresent(c -> dimensions.add(new Dimension(Measure.CONVEXITY, face, crown, c.shown(), false)));
+                .ifPresent(c -> dimensions.add(new Dimension(SectionMeasure.CONVEXITY, face, crown, c.shown(), false)));
         station.flatMap(Reading.Station::offset)
-                .ifPresent(o -> dimensions.add(new Dimension(Measure.OFFSET, b, b, o.shown(), false)));
+                .ifPresent(o -> dimensions.add(new Dimension(SectionMeasure.OFFSET, b, b, o.shown(), false)));
         return new SectionDrawing(
                 station.map(s -> s.at().shown()).orElse(""),
                 station.isPresent(),
@@ -266,7 +268,7 @@ final class GrooveSection {
             return Optional.of(reinforcement.isOver(h.most())
                     || reinforcement.isNegative() && reinforcement.negate().isOver(h.below()));
         }
-        if (rule instanceof Rule.AtMost m && m.measure() == Rule.Measure.REINFORCEMENT) {
+        if (rule instanceof Rule.AtMost m && m.measure() == Measure.REINFORCEMENT) {
             return m.bound().greatest().map(g -> RealLength.of(reinforcement).isOver(g));
         }
         return Optional.empty();

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.CriteriaBook;
+import mensor.criteria.Openings;
 import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
@@ -68,7 +69,7 @@ public record SectionDrawing(
     public record Notch(Point at, double depth, double direction, String label, boolean rejects) {}
 
     /** What is measured in a section. */
-    public enum Measure implements Named {
+    public enum SectionMeasure implements Named {
         LEG_A("legA"),
         LEG_B("legB"),
         THROAT("throat"),
@@ -78,7 +79,7 @@ public record SectionDrawing(
 
         private final String id;
 
-        Measure(String id) {
+        SectionMeasure(String id) {
             this.id = id;
         }
 
@@ -90,12 +91,12 @@ public record SectionDrawing(
 
     /** A measure between two points, lettered as a gauge reads; {@code name} is the measure's word in signed drawings. */
     public record Dimension(String name, Point from, Point to, String label, boolean low) {
-        Dimension(Measure measure, Point from, Point to, String label, boolean low) {
+        Dimension(SectionMeasure measure, Point from, Point to, String label, boolean low) {
             this(measure.id(), from, to, label, low);
         }
 
-        public Measure measure() {
-            return Named.find(Measure.class, name).orElseThrow();
+        public SectionMeasure measure() {
+            return Named.find(SectionMeasure.class, name).orElseThrow();
         }
     }
 
@@ -121,7 +122,7 @@ public record SectionDrawing(
         static Requirements of(Inspection inspection, CriteriaBook book) {
             Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());
             Optional<Length> free =
-                    size instanceof Rule.FilletSize f ? f.openings().map(Rule.Openings::free) : Optional.empty();
+                    size instanceof Rule.FilletSize f ? f.openings().map(Openings::free) : Optional.empty();
             return new Requirements(free, book.rule(Criterion.PROFILE, inspection.joint(), inspection.units()));
         }
     }
@@ -309,8 +310,9 @@ public record SectionDrawing(
             List<Dimension> dimensions = new ArrayList<>();
             if (station.isEmpty()) {
                 String drawn = size.shown();
-                dimensions.add(new Dimension(Measure.LEG_A, new Point(0, 0), onA(wanted), drawn, false));
-                dimensions.add(new Dimension(Measure.LEG_B, new Point(0, 0), new Point(wanted, 0), drawn, false));
+                dimensions.add(new Dimension(SectionMeasure.LEG_A, new Point(0, 0), onA(wanted), drawn, false));
+                dimensions.add(
+                        new Dimension(SectionMeasure.LEG_B, new Point(0, 0), new Point(wanted, 0), drawn, false));
                 return dimensions;
             }
             Reading.Station s = station.get();
@@ -319,14 +321,14 @@ public record SectionDrawing(
                     .map(g -> size.plus(RealLength.of(g.opening())))
                     .orElse(size);
             s.legA()
-                    .ifPresent(l -> dimensions.add(
-                            new Dimension(Measure.LEG_A, new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
+                    .ifPresent(l -> dimensions.add(new Dimension(
+                            SectionMeasure.LEG_A, new Point(0, 0), onA(legA), l.shown(), isLow(l, need))));
             s.legB()
                     .ifPresent(l -> dimensions.add(new Dimension(
-                            Measure.LEG_B, new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
+                            SectionMeasure.LEG_B, new Point(0, 0), new Point(legB, 0), l.shown(), isLow(l, need))));
             s.throat()
                     .ifPresent(t -> dimensions.add(new Dimension(
-                            Measure.THROAT,
+                            SectionMeasure.THROAT,
                             new Point(0, 0),
                             curve(onA(legA), new Point(legB, 0)),
                             t.shown(),
@@ -338,7 +340,7 @@ public record SectionDrawing(
                                             .orElse(false))));
             s.convexity()
                     .ifPresent(c -> dimensions.add(new Dimension(
-                            Measure.CONVEXITY,
+                            SectionMeasure.CONVEXITY,
                             new Point(0, 0),
                             curve(onA(legA), new Point(legB, 0)),
                             c.shown(),

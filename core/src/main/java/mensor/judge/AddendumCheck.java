@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.Function;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.inspection.Addendum;
 import mensor.inspection.ArcStrike;
 import mensor.inspection.Criterion;
@@ -209,6 +210,6 @@ final class AddendumCheck {
                 .findFirst()
                 .orElseGet(() -> Rule.FilletSize.legsAlone(
                         Length.zero(inspection.units()),
-                        inspection.units().pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres())));
+                        inspection.units().pick(SizeEvidence.inches(), SizeEvidence.millimetres())));
     }
 }

@@ -1,32 +1,21 @@
 package mensor.judge;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
+import mensor.criteria.Measure;
 import mensor.criteria.Rule;
-import mensor.criteria.Rule.Measure;
-import mensor.inspection.BurnThrough;
-import mensor.inspection.Crater;
-import mensor.inspection.IncompletePenetration;
-import mensor.inspection.Indication;
+import mensor.criteria.ShortRun;
 import mensor.inspection.Inspection;
-import mensor.inspection.MeltThrough;
-import mensor.inspection.Overlap;
-import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
-import mensor.inspection.RootConcavity;
 import mensor.inspection.Undercut;
-import mensor.inspection.Underfill;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.length.Unit;
-import mensor.weld.Gap;
 import mensor.weld.Toe;
 
 /**
@@ -37,63 +26,22 @@ final class AtMostCheck {
     private final Inspection inspection;
     private final Rule.AtMost rule;
     private final Unit unit;
-    private final boolean byWidth;
-    private Optional<RealLength> smallestWidth;
-
-    /** One of them. Without a depth it is there, of no known depth. */
-    private record Item(
-            boolean reading,
-            int index,
-            Span span,
-            Optional<RealLength> depth,
-            Optional<RealLength> width,
-            Optional<Length> division,
-            Rule.Bound bound) {
-        boolean isSomething() {
-            return depth.map(d -> d.signum() > 0).orElse(true);
-        }
-
-        /** The least that its bound could be. */
-        RealLength surely() {
-            return width.map(bound::at).orElse(bound.base());
-        }
-
-        /** The most that its bound could be; empty where nothing holds it. */
-        Optional<RealLength> perhaps() {
-            return width.isPresent() ? width.map(bound::at) : bound.greatest();
-        }
-
-        boolean rejects() {
-            if (bound.isNone()) {
-                return isSomething();
-            }
-            return depth.isPresent()
-                    && perhaps().map(p -> depth.get().isOver(p)).orElse(false);
-        }
-
-        boolean accepts() {
-            return depth.isPresent() && !depth.get().isOver(surely());
-        }
-
-        String place() {
-            return span.shown();
-        }
-    }
+    private final LimitedItems recorded;
 
     AtMostCheck(Inspection inspection, Rule.AtMost rule) {
         this.inspection = inspection;
         this.rule = rule;
         this.unit = inspection.units();
-        this.byWidth = rule.bound().ofWidth().signum() != 0;
+        this.recorded = new LimitedItems(inspection, rule);
     }
 
     /** Judges what was recorded; leaves the finding open where nothing was that could decide. */
     void judge(Finding.Builder finding) {
-        List<Item> items = items();
+        List<LimitedItem> items = recorded.all();
         if (!items.isEmpty()) {
             finding.confidence(rule.confidence());
             finding.traceEach(items, this::line);
-            List<Item> over = items.stream().filter(Item::rejects).toList();
+            List<LimitedItem> over = items.stream().filter(LimitedItem::rejects).toList();
             Optional<ShortSum> sum =
                     rule.shortRun().filter(r -> anyShort(items)).map(r -> new ShortSum(r, items));
             sum.ifPresent(s -> s.trace(finding));
@@ -110,17 +58,17 @@ final class AtMostCheck {
         }
     }
 
-    private static boolean anyShort(List<Item> items) {
+    private static boolean anyShort(List<LimitedItem> items) {
         return items.stream().anyMatch(i -> i.bound().onlyShort() && i.isSomething());
     }
 
-    private String line(Item i) {
+    private String line(LimitedItem i) {
         String what = rule.measure().title() + " " + i.depth().map(this::shown).orElse("of no known depth") + " at "
                 + i.place();
         return what + "; allowed " + allowed(i);
     }
 
-    private String allowed(Item i) {
+    private String allowed(LimitedItem i) {
         if (i.bound().isNone()) {
             return "none";
         }
@@ -135,7 +83,7 @@ final class AtMostCheck {
         return l.shownWithUnit(unit);
     }
 
-    private Finding.Builder number(Finding.Builder finding, Item i, RealLength limit) {
+    private Finding.Builder number(Finding.Builder finding, LimitedItem i, RealLength limit) {
         if (i.depth().isPresent()) {
             Length depth = i.depth().get().rounded().in(unit);
             Length most = limit.rounded().in(unit);
@@ -149,17 +97,20 @@ final class AtMostCheck {
         return decide(finding, List.of(i)).span(i.span());
     }
 
-    private static Finding.Builder decide(Finding.Builder finding, List<Item> items) {
+    private static Finding.Builder decide(Finding.Builder finding, List<LimitedItem> items) {
         return finding.indications(items.stream()
                         .filter(i -> !i.reading())
-                        .map(Item::index)
+                        .map(LimitedItem::index)
                         .toList())
-                .readings(items.stream().filter(Item::reading).map(Item::index).toList());
+                .readings(items.stream()
+                        .filter(LimitedItem::reading)
+                        .map(LimitedItem::index)
+                        .toList());
     }
 
-    private void reject(Finding.Builder finding, List<Item> over) {
-        Item worst = over.get(0);
-        for (Item i : over) {
+    private void reject(Finding.Builder finding, List<LimitedItem> over) {
+        LimitedItem worst = over.get(0);
+        for (LimitedItem i : over) {
             worst = excess(i).isOver(excess(worst)) ? i : worst;
         }
         RealLength limit = worst.perhaps().orElse(worst.bound().base());
@@ -169,17 +120,17 @@ final class AtMostCheck {
     }
 
     /** The measure with its value, where it is known. */
-    private String named(Item i) {
+    private String named(LimitedItem i) {
         return rule.measure().title() + i.depth().map(d -> " " + shown(d)).orElse("");
     }
 
-    private static RealLength excess(Item i) {
+    private static RealLength excess(LimitedItem i) {
         RealLength limit = i.perhaps().orElse(i.bound().base());
         return i.depth().map(d -> d.minus(limit)).orElse(limit.minus(limit));
     }
 
-    private void settle(Finding.Builder finding, List<Item> items, Optional<ShortSum> sum) {
-        for (Item i : items) {
+    private void settle(Finding.Builder finding, List<LimitedItem> items, Optional<ShortSum> sum) {
+        for (LimitedItem i : items) {
             if (i.depth().isEmpty()) {
                 number(finding, i, i.surely())
                         .incomplete(
@@ -203,8 +154,8 @@ final class AtMostCheck {
         if (onlyRejects()) {
             return;
         }
-        Item tightest = items.get(0);
-        for (Item i : items) {
+        LimitedItem tightest = items.get(0);
+        for (LimitedItem i : items) {
             RealLength left = i.surely().minus(i.depth().orElseThrow());
             finding.nearLimit(GaugeLimit.isNear(left.rounded(), i.division()));
             if (GaugeLimit.isTooCoarse(i.surely().rounded(), i.division())) {
@@ -233,146 +184,13 @@ final class AtMostCheck {
         };
     }
 
-    private List<Item> items() {
-        return switch (rule.measure()) {
-            case PORE -> seen(Porosity.class);
-            case CRATER -> seen(Crater.class);
-            case OVERLAP -> seen(Overlap.class);
-            case UNDERCUT, ROOT_UNDERCUT -> undercuts();
-            case INCOMPLETE_PENETRATION -> seen(IncompletePenetration.class);
-            case BURN_THROUGH -> seen(BurnThrough.class);
-            case EXCESS_PENETRATION ->
-                both(seen(MeltThrough.class), read(s -> s.rootReinforcement().filter(h -> !h.isNegative())));
-            case ROOT_CONCAVITY ->
-                both(
-                        seen(RootConcavity.class),
-                        read(s ->
-                                s.rootReinforcement().filter(Length::isNegative).map(Length::negate)));
-            case UNDERFILL ->
-                both(
-                        seen(Underfill.class),
-                        read(s -> s.reinforcement().filter(Length::isNegative).map(Length::negate)));
-            case REINFORCEMENT -> read(s -> s.reinforcement().filter(h -> !h.isNegative()));
-            case CONVEXITY -> read(Reading.Station::convexity);
-            case LEG_DIFFERENCE ->
-                read(s -> s.legA().flatMap(a -> s.legB().map(b -> a.max(b).minus(a.min(b)))));
-            case THROAT_OVER -> throats();
-            case GAP -> gaps();
-        };
-    }
-
-    private static List<Item> both(List<Item> a, List<Item> b) {
-        List<Item> all = new ArrayList<>(a);
-        all.addAll(b);
-        return all;
-    }
-
-    private List<Item> seen(Class<? extends Indication> kind) {
-        return Occurrence.indications(inspection, kind).stream()
-                .map(f -> indication(f, f.what().depth(), rule.bound()))
-                .toList();
-    }
-
-    private Item indication(Occurrence<? extends Indication> f, Optional<Length> depth, Rule.Bound bound) {
-        return new Item(
-                false,
-                f.index(),
-                f.what().span(),
-                depth.map(RealLength::of),
-                smallestWidth(),
-                f.what().division(),
-                bound);
-    }
-
-    private List<Item> undercuts() {
-        return Occurrence.indications(inspection, Undercut.class).stream()
-                .filter(f -> rule.bounds().containsKey(f.what().toe()))
-                .map(f -> indication(
-                        f,
-                        Optional.of(f.what().deep()),
-                        rule.bounds().get(f.what().toe())))
-                .toList();
-    }
-
-    private List<Item> read(Function<Reading.Station, Optional<Length>> measure) {
-        return stations().stream()
-                .flatMap(f -> measure.apply(f.what()).map(d -> reading(f, RealLength.of(d))).stream())
-                .toList();
-    }
-
-    private Item reading(Occurrence<Reading.Station> f, RealLength depth) {
-        return new Item(
-                true,
-                f.index(),
-                f.what().span(),
-                Optional.of(depth),
-                byWidth ? width(f.what()) : Optional.empty(),
-                f.what().division(),
-                rule.bound());
-    }
-
-    private List<Occurrence<Reading.Station>> stations() {
-        return Occurrence.readings(inspection, Reading.Station.class);
-    }
-
-    private List<Item> throats() {
-        RealLength nominal = inspection.joint().nominalThroat().orElseThrow();
-        SectionThroat.Reader sections = new SectionThroat.Reader(inspection.joint());
-        return stations().stream()
-                .flatMap(f ->
-                        sections
-                                .of(f.what())
-                                .filter(SectionThroat::isWhole)
-                                .map(t -> reading(f, t.throat().minus(nominal)))
-                                .stream())
-                .toList();
-    }
-
-    private List<Item> gaps() {
-        List<Item> gaps = new ArrayList<>();
-        for (Gap g : inspection.joint().gaps()) {
-            gaps.add(new Item(
-                    true,
-                    -1,
-                    g.span(),
-                    Optional.of(RealLength.of(g.opening())),
-                    Optional.empty(),
-                    Optional.empty(),
-                    rule.bound()));
-        }
-        return gaps;
-    }
-
-    /** The width that the reading gives: of the root, or of the face, of a fillet else from toe to toe. */
-    private Optional<RealLength> width(Reading.Station s) {
-        if (rule.measure() == Measure.EXCESS_PENETRATION) {
-            return s.rootWidth().map(RealLength::of);
-        }
-        boolean legs = inspection.joint().isFillet()
-                && s.legA().isPresent()
-                && s.legB().isPresent();
-        return s.faceWidth()
-                .map(RealLength::of)
-                .or(() -> legs ? Optional.of(SectionSize.chord(inspection.joint(), s)) : Optional.empty());
-    }
-
-    /** An indication has no width of its own: the smallest one read stands for it. */
-    private Optional<RealLength> smallestWidth() {
-        if (smallestWidth == null) {
-            smallestWidth = byWidth
-                    ? stations().stream().flatMap(f -> width(f.what()).stream()).min(Comparator.naturalOrder())
-                    : Optional.empty();
-        }
-        return smallestWidth;
-    }
-
     /** Convexity that was not read: throat and legs at 90° prompt a reading, or accept where nothing else was read. */
     private void computedConvexity(Finding.Builder finding) {
         if (!inspection.joint().dihedral().isSquare()
                 || !finding.isOpen() && finding.build().verdict() != mensor.inspection.Verdict.ACCEPT) {
             return;
         }
-        for (Occurrence<Reading.Station> f : stations()) {
+        for (Occurrence<Reading.Station> f : recorded.stations()) {
             Reading.Station s = f.what();
             if (s.convexity().isPresent()
                     || s.legA().isEmpty()
@@ -380,7 +198,7 @@ final class AtMostCheck {
                     || s.throat().isEmpty()) {
                 continue;
             }
-            Item computed = reading(f, ConvexityCheck.computedConvexity(s));
+            LimitedItem computed = recorded.reading(f, ConvexityCheck.computedConvexity(s));
             finding.trace("computed from throat and legs: " + line(computed)).confidence(rule.confidence());
             if (!computed.accepts()) {
                 number(finding, computed, computed.surely())
@@ -397,20 +215,20 @@ final class AtMostCheck {
 
     /** The length of what is allowed only as a short imperfection, in the worst window. */
     private final class ShortSum {
-        private final Rule.ShortRun run;
+        private final ShortRun run;
         private final Length allowed;
-        private final List<Item> items;
+        private final List<LimitedItem> items;
         private WorstWindow surely;
         private WorstWindow perhaps;
 
-        ShortSum(Rule.ShortRun run, List<Item> all) {
+        ShortSum(ShortRun run, List<LimitedItem> all) {
             this.run = run;
             this.allowed = ShortSums.allowed(run, inspection.joint());
             this.items = all.stream()
                     .filter(i -> i.bound().onlyShort() && i.isSomething())
                     .toList();
             Map<Toe, List<Span>> byToe = new EnumMap<>(Toe.class);
-            for (Item i : items) {
+            for (LimitedItem i : items) {
                 if (!i.reading()) {
                     byToe.computeIfAbsent(toe(i), t -> new ArrayList<>()).add(i.span());
                 }
@@ -450,7 +268,7 @@ final class AtMostCheck {
             return List.of(all);
         }
 
-        private Toe toe(Item i) {
+        private Toe toe(LimitedItem i) {
             return inspection.indications().get(i.index()) instanceof Undercut u ? u.toe() : Toe.ROOT;
         }
 
@@ -468,7 +286,7 @@ final class AtMostCheck {
             for (SpanSet lane : lanes) {
                 known = known.union(lane);
             }
-            List<UndersizePortion.Station> stations = stations().stream()
+            List<UndersizePortion.Station> stations = recorded.stations().stream()
                     .flatMap(f -> height(f.what())
                             .map(h -> new UndersizePortion.Station(
                                     inspection.joint().ruler().place(f.what().at()), h.isNegative()))

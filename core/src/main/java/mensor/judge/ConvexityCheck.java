@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.criteria.WidthStep;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.inspection.Underfill;
@@ -171,8 +172,8 @@ final class ConvexityCheck {
                 .toList();
     }
 
-    private Rule.WidthStep stepFor(RealLength width) {
-        for (Rule.WidthStep s : rule.steps()) {
+    private WidthStep stepFor(RealLength width) {
+        for (WidthStep s : rule.steps()) {
             if (s.width().isEmpty()) {
                 return s;
             }
@@ -184,7 +185,7 @@ final class ConvexityCheck {
         throw new IllegalStateException("the last step of a convexity table has no width");
     }
 
-    private Allowed withAlternative(Rule.WidthStep step) {
+    private Allowed withAlternative(WidthStep step) {
         if (rule.orElse().isEmpty() || !rule.orElse().get().isOver(step.convexity())) {
             Confidence used =
                     rule.orElse().isPresent() ? step.confidence().lower(rule.orElseConfidence()) : step.confidence();

@@ -3,6 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mensor.criteria.Measure;
 import mensor.criteria.Rule;
 import mensor.criteria.RuleWords;
 import mensor.inspection.Criterion;
@@ -228,7 +229,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding atMost(Rule.AtMost rule) {
-        boolean demonstrated = rule.measure() == Rule.Measure.GAP
+        boolean demonstrated = rule.measure() == Measure.GAP
                 && inspection.cover(Criterion.SIZE).isPresent();
         if (!demonstrated) {
             new AtMostCheck(inspection, rule).judge(finding);

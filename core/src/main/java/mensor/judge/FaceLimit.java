@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mensor.criteria.Measure;
 import mensor.criteria.Rule;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
@@ -48,10 +49,9 @@ public final class FaceLimit {
     }
 
     private static boolean isOfTheFace(Rule.AtMost rule, Reading.Station station) {
-        return rule.measure() == Rule.Measure.REINFORCEMENT
+        return rule.measure() == Measure.REINFORCEMENT
                         && station.reinforcement().isPresent()
-                || rule.measure() == Rule.Measure.CONVEXITY
-                        && station.convexity().isPresent();
+                || rule.measure() == Measure.CONVEXITY && station.convexity().isPresent();
     }
 
     private static Optional<RealLength> width(Inspection inspection, Reading.Station s) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import mensor.criteria.Openings;
 import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
 import mensor.inspection.Inspection;
@@ -240,7 +241,7 @@ final class FilletSizeCheck {
 
     /** Thick parts that cannot be closed may have a greater opening, by referral. */
     private boolean mayBeReferred(List<Gap> openings) {
-        Rule.Openings o = rule.openings().orElseThrow();
+        Openings o = rule.openings().orElseThrow();
         boolean thick = joint.members().stream().noneMatch(m -> m.thickness().isUnder(o.thickParts()));
         return thick && !openings.get(0).opening().isOver(o.thick());
     }

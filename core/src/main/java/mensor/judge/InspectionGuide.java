@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
@@ -125,7 +125,7 @@ public final class InspectionGuide {
                 tried.addAll(joint.ruler().straight(u.span()));
             }
         }
-        Rule.SizeEvidence rule = inspection.units().pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
+        SizeEvidence rule = inspection.units().pick(SizeEvidence.inches(), SizeEvidence.millimetres());
         String what = joint.isFillet() ? (joint.throat().isPresent() ? "the throat" : "the legs") : "the crown";
         return new StationPlan(rule, joint.ruler(), SpanSet.of(tried), read)
                 .wanted(joint.segments()).stream()

@@ -2,6 +2,7 @@ package mensor.judge;
 
 import java.util.List;
 import mensor.criteria.Rule;
+import mensor.criteria.WindowSum;
 import mensor.inspection.Inspection;
 import mensor.inspection.Porosity;
 import mensor.length.Length;
@@ -32,9 +33,9 @@ final class PorosityCheck {
                         f.what().diameter().in(inspection.units()),
                         f.what().count()))
                 .toList();
-        Rule.WindowSum tightest = null;
+        WindowSum tightest = null;
         PoreWindow.Sum tightestSum = null;
-        for (Rule.WindowSum limit : rule.sums()) {
+        for (WindowSum limit : rule.sums()) {
             PoreWindow window = new PoreWindow(inspection.joint().ruler(), pores, limit.window());
             PoreWindow.Sum least = window.atLeast();
             PoreWindow.Sum most = window.atMost();
@@ -68,13 +69,13 @@ final class PorosityCheck {
         }
     }
 
-    private static String sumIn(PoreWindow.Sum sum, Rule.WindowSum limit) {
+    private static String sumIn(PoreWindow.Sum sum, WindowSum limit) {
         return "pores add up to " + sum.total().shownWithUnit() + " in "
                 + limit.window().shownWithUnit() + " at " + sum.span().shown();
     }
 
     private Finding.Builder decide(
-            Finding.Builder finding, Rule.WindowSum limit, PoreWindow.Sum sum, List<Occurrence<Porosity>> counted) {
+            Finding.Builder finding, WindowSum limit, PoreWindow.Sum sum, List<Occurrence<Porosity>> counted) {
         Length total = sum.total().in(inspection.units());
         return finding.measured(total.shownWithUnit() + " in " + limit.window().shown())
                 .allowed(limit.sum().shownWithUnit() + " in any "

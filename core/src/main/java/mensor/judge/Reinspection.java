@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.inspection.Cover;
 import mensor.inspection.Crack;
 import mensor.inspection.Criterion;
@@ -194,7 +195,7 @@ public final class Reinspection {
     private static List<Ask> sizeUnread(Combination joined, CriteriaBook book) {
         Inspection inspection = joined.inspection();
         Joint joint = inspection.joint();
-        Optional<Rule.SizeEvidence> evidence = book.rule(Criterion.SIZE, joint, inspection.units())
+        Optional<SizeEvidence> evidence = book.rule(Criterion.SIZE, joint, inspection.units())
                 .leaves()
                 .flatMap(r -> r instanceof Rule.FilletSize f
                         ? java.util.stream.Stream.of(f.evidence())

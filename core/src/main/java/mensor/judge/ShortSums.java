@@ -1,7 +1,7 @@
 package mensor.judge;
 
 import java.util.List;
-import mensor.criteria.Rule;
+import mensor.criteria.ShortRun;
 import mensor.length.Length;
 import mensor.length.SpanSet;
 import mensor.weld.Joint;
@@ -11,7 +11,7 @@ final class ShortSums {
     private ShortSums() {}
 
     /** The allowance: of a weld shorter than the window a share of its welded length, where the rule has one. */
-    static Length allowed(Rule.ShortRun run, Joint joint) {
+    static Length allowed(ShortRun run, Joint joint) {
         boolean shorter = joint.length().isUnder(run.window());
         return shorter && run.shorterDivisor() > 0 ? joint.weldedLength().dividedBy(run.shorterDivisor()) : run.total();
     }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -18,13 +18,13 @@ import mensor.length.SpanSet;
  * on a short weld; or, mixed, each rest that no stretch covers satisfies the rule for stations as if it were a weld.
  */
 final class SizeEvidenceCheck {
-    private final Rule.SizeEvidence rule;
+    private final SizeEvidence rule;
     private final Ruler ruler;
     private final SpanSet covered;
     private final List<Length> stations;
     private final List<Length> alongSegments;
 
-    SizeEvidenceCheck(Rule.SizeEvidence rule, Ruler ruler, SpanSet covered, List<Length> stations) {
+    SizeEvidenceCheck(SizeEvidence rule, Ruler ruler, SpanSet covered, List<Length> stations) {
         this.rule = rule;
         this.ruler = ruler;
         this.covered = covered;

@@ -3,7 +3,7 @@ package mensor.judge;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -15,12 +15,12 @@ import mensor.length.Unit;
  * SizeEvidenceCheck} misses, turned into places to go to.
  */
 final class StationPlan {
-    private final Rule.SizeEvidence rule;
+    private final SizeEvidence rule;
     private final Ruler ruler;
     private final SpanSet covered;
     private final List<Length> read;
 
-    StationPlan(Rule.SizeEvidence rule, Ruler ruler, SpanSet covered, List<Length> read) {
+    StationPlan(SizeEvidence rule, Ruler ruler, SpanSet covered, List<Length> read) {
         this.rule = rule;
         this.ruler = ruler;
         this.covered = covered;

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Rule;
+import mensor.criteria.ToeDepth;
 import mensor.inspection.Inspection;
 import mensor.inspection.Undercut;
 import mensor.length.Length;
@@ -95,7 +96,7 @@ final class UndercutCheck {
     }
 
     private String limits(Toe toe) {
-        Rule.ToeDepth d = rule.depths().get(toe);
+        ToeDepth d = rule.depths().get(toe);
         return d.anyLength().shownWithUnit()
                 + d.exception()
                         .map(e -> ", up to " + e.shown() + " for "
@@ -142,12 +143,12 @@ final class UndercutCheck {
 
     /** The depth that it is held against: that of any length, or the exception's where it is deeper. */
     private Length limit(Undercut u) {
-        Rule.ToeDepth d = rule.depths().get(u.toe());
+        ToeDepth d = rule.depths().get(u.toe());
         return u.deep().isOver(d.anyLength()) ? most(u.toe()) : d.anyLength();
     }
 
     private Length most(Toe toe) {
-        Rule.ToeDepth d = rule.depths().get(toe);
+        ToeDepth d = rule.depths().get(toe);
         return d.exception().orElse(d.anyLength());
     }
 

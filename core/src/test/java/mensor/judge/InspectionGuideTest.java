@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeSet;
-import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Undercut;
@@ -104,7 +104,7 @@ class InspectionGuideTest {
     void theProposedStationsAreEnough(long seed) {
         Random random = new Random(seed);
         Unit unit = random.nextBoolean() ? Unit.INCH : Unit.MILLIMETRE;
-        Rule.SizeEvidence rule = unit.pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
+        SizeEvidence rule = unit.pick(SizeEvidence.inches(), SizeEvidence.millimetres());
         for (int n = 0; n < 300; n++) {
             Length mark = unit.pick(Length.inches(1, 16), Length.millimetres("1.5"));
             int marks = 8 + random.nextInt(1500);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
-import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class SizeEvidenceCheckTest {
     private static List<String> missing(String length, boolean closed, SpanSet covered, Length... stations) {
         Ruler ruler = new Ruler(Length.parse(length, Unit.INCH), closed);
-        return new SizeEvidenceCheck(Rule.SizeEvidence.inches(), ruler, covered, List.of(stations))
+        return new SizeEvidenceCheck(SizeEvidence.inches(), ruler, covered, List.of(stations))
                 .missing(List.of()).stream().map(Ask::words).toList();
     }
 

@@ -83,7 +83,7 @@ class AccessibilityTest extends InTheBrowser {
             page.getByText("note for the welder").click();
             assertThat(page.locator("article")).isVisible();
             inspection(page, "note for the welder");
-            for (String page2 : List.of("making", "plan", "history")) {
+            for (String page2 : List.of("welding-record", "plan", "history")) {
                 page.navigate(mensor.address() + "/joints/" + joint + "/" + page2);
                 assertThat(page.locator("main").first()).isVisible();
                 inspection(page, page2);

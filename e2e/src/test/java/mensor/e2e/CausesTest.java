@@ -115,7 +115,7 @@ class CausesTest extends InTheBrowser {
     @Test
     void theRatesSetFewWeldsApart() {
         Page page = as("quinn", 1280, 800);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Rates"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Reject rates"))
                 .click();
         assertThat(page.getByText("Fewer than 20 welds")).isVisible();
         assertThat(page.locator(".raterow", new Page.LocatorOptions().setHasText("B2")))

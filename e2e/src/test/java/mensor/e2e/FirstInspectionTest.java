@@ -153,7 +153,7 @@ class FirstInspectionTest extends InTheBrowser {
         assertThat(page.getByText("✓ in calibration")).isVisible();
         button(page, "5/16 goes, full length").click();
         assertThat(finding(page, "size")).hasAttribute("data-verdict", "accept");
-        button(page, "Walked it: none seen …").click();
+        button(page, "Full length inspected: none seen …").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog.getByRole(AriaRole.CHECKBOX).first()).not().isChecked();
         dialog.getByText("None seen of all 12").click();
@@ -191,7 +191,7 @@ class FirstInspectionTest extends InTheBrowser {
         page.getByLabel("Amps").press("Enter");
         assertThat(page.getByText("1/8 in E7018 at 95 A: the rod's range is 115–165 A"))
                 .isVisible();
-        tab(page, "The book").click();
+        tab(page, "Acceptance criteria").click();
         finding(page, "slag").locator("button").first().click();
         Locator causes = page.getByLabel("Likely causes");
         assertThat(causes.locator("[data-cause]").first()).hasAttribute("data-cause", "current-low");

@@ -74,7 +74,7 @@ class GroovesAndCodesTest extends InTheBrowser {
         assertThat(profile).containsText("incomplete 3.175 mm of 1 mm"); // the width of the face was not read
         assertThat(page.locator(".beside thead")).containsText("the contract’s code");
         assertFits(page);
-        tab(page, "The book").click();
+        tab(page, "Acceptance criteria").click();
         assertThat(finding(page, "profile")).hasAttribute("data-verdict", "reject");
     }
 
@@ -117,7 +117,7 @@ class GroovesAndCodesTest extends InTheBrowser {
     @Test
     void aBookIsReadAndCheckedAgainstTheCopy() {
         Page page = as("quinn");
-        page.getByLabel("Lists").getByText("Books").click();
+        page.getByLabel("Lists").getByText("Criteria").click();
         page.getByLabel("Acceptance criteria", new Page.GetByLabelOptions().setExact(true))
                 .getByText("ISO 5817 quality level C")
                 .click();

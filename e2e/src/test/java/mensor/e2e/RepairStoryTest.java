@@ -72,7 +72,7 @@ class RepairStoryTest extends InTheBrowser {
     private static void reinspect(Page page) {
         tab(page, "Repair").click();
         button(page, "Begin the re-inspection").click();
-        assertThat(page.getByText(Pattern.compile("^Look repair \\d"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^Re-inspection, repair \\d"))).isVisible();
         for (String q : new String[] {
             "Cleaned",
             "At ambient",
@@ -91,7 +91,7 @@ class RepairStoryTest extends InTheBrowser {
     }
 
     private static void noneSeen(Page page) {
-        button(page, "Walked it: none seen …").click();
+        button(page, "Full length inspected: none seen …").click();
         page.getByText(Pattern.compile("^None seen of all")).click();
         page.getByText(Pattern.compile("^Inspected, none seen of")).click();
     }

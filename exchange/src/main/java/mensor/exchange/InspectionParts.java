@@ -16,7 +16,7 @@ public final class InspectionParts {
     /** Reads a joint alone; fields in errors are relative to it. */
     public static Joint readJoint(String json, Unit units) {
         try {
-            return InspectionReader.joint(Fields.of("joint", Json.read(json), units));
+            return JointReader.joint(Fields.of("joint", Json.read(json), units));
         } catch (UnreadableInput e) {
             String field = e.field().startsWith("joint.") ? e.field().substring("joint.".length()) : e.field();
             throw new UnreadableInput(field, e.problem());

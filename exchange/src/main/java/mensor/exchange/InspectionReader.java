@@ -1,6 +1,5 @@
 package mensor.exchange;
 
-import mensor.weld.JointBuilder;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.format.DateTimeFormatter;
@@ -95,7 +94,7 @@ final class InspectionReader {
         f.find("criteria");
         f.find("units");
         try {
-            Joint joint = joint(f.requiredObject("joint"));
+            Joint joint = JointReader.joint(f.requiredObject("joint"));
             Inspection inspection = inspection(f, joint, units);
             Json.Object record =
                     f.object("record").map(InspectionReader::record).orElse(null);
@@ -132,92 +131,6 @@ final class InspectionReader {
             throw f.error("units", id + " has no column in " + units(f).symbol());
         }
         return book;
-    }
-
-    static Joint joint(Fields f) {
-        JointBuilder b = new JointBuilder(
-                f.requiredText("mark"),
-                f.requiredWord("weld", mensor.weld.WeldType.class),
-                f.requiredWord("connection", mensor.weld.Connection.class),
-                f.requiredPositive("length"));
-        f.text("weldNo").ifPresent(b::weldNo);
-        f.word("side", mensor.weld.Side.class).ifPresent(b::side);
-        f.text("datum").ifPresent(b::datum);
-        f.word("corner", mensor.weld.Corner.class).ifPresent(b::corner);
-        f.bool("closed").ifPresent(b::closed);
-        if (f.has("segments")) {
-            List<Span> segments = f.objects("segments", (at, s) -> {
-                Span span = s.stretch();
-                s.end();
-                return span;
-            });
-            if (segments.isEmpty()) {
-                throw f.error("segments", "is empty; leave it out for a continuous weld");
-            }
-            b.segments(segments);
-        }
-        b.members(f.requiredObjects("members", (at, m) -> {
-                    var member = new mensor.weld.Member(m.text("name").orElse(""), m.requiredPositive("thickness"));
-                    m.end();
-                    return member;
-                })
-                .toArray(mensor.weld.Member[]::new));
-        f.length("size").ifPresent(b::size);
-        f.length("throat").ifPresent(b::throat);
-        f.word("sizeMeans", mensor.weld.LegMeaning.class).ifPresent(b::sizeMeans);
-        f.number("dihedral").ifPresent(d -> b.dihedral(dihedral(f, d)));
-        f.word("legs", mensor.weld.LegMeaning.class).ifPresent(b::legs);
-        f.word("penetration", mensor.weld.Penetration.class).ifPresent(b::penetration);
-        f.object("groove").ifPresent(g -> b.groove(groove(g)));
-        f.bool("backing").ifPresent(b::backing);
-        f.length("rootOpening").ifPresent(b::rootOpening);
-        if (f.has("gaps")) {
-            b.gaps(f.objects("gaps", (at, g) -> {
-                var gap = new mensor.weld.Gap(g.stretch(), g.requiredLength("opening"));
-                g.end();
-                return gap;
-            }));
-        }
-        f.bool("primary").ifPresent(b::primary);
-        f.bool("transverseTension").ifPresent(b::transverseTension);
-        f.word("use", mensor.weld.Use.class).ifPresent(b::use);
-        f.length("flangeWidth").ifPresent(b::flangeWidth);
-        f.word("girderEnds", mensor.weld.GirderEnds.class).ifPresent(b::girderEnds);
-        f.text("grade").ifPresent(b::grade);
-        f.bool("delayed").ifPresent(b::delayed);
-        f.bool("flush").ifPresent(b::flush);
-        f.bool("faying").ifPresent(b::faying);
-        f.bool("oneSided").ifPresent(b::oneSided);
-        f.length("offsetMax").ifPresent(b::offsetMax);
-        f.word("position", mensor.weld.Position.class).ifPresent(b::position);
-        f.word("testPiece", mensor.weld.FilletTestPiece.class).ifPresent(b::testPiece);
-        f.end();
-        try {
-            return b.build();
-        } catch (InvalidField e) {
-            throw f.error(e.field(), e.problem());
-        }
-    }
-
-    private static mensor.weld.Dihedral dihedral(Fields f, BigDecimal degrees) {
-        try {
-            return new mensor.weld.Dihedral(degrees);
-        } catch (InvalidField e) {
-            throw f.error(e.field(), e.problem());
-        }
-    }
-
-    private static mensor.weld.Groove groove(Fields g) {
-        var groove = new mensor.weld.Groove(
-                g.text("prep"),
-                g.number("includedAngle").map(BigDecimal::doubleValue),
-                g.depth("rootFace"),
-                g.depth("rootOpening"));
-        groove.includedAngle().filter(a -> a < 0 || a >= 180).ifPresent(a -> {
-            throw g.error("includedAngle", "0 to under 180 degrees are required, got " + a);
-        });
-        g.end();
-        return groove;
     }
 
     private Inspection inspection(Fields f, Joint joint, Unit units) {

@@ -3,13 +3,13 @@ package mensor.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import mensor.weld.JointBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.LoggedPass;
 import mensor.weld.Member;
 import mensor.weld.Pass;

@@ -37,7 +37,7 @@ class CausesTest {
     private String coldPass(String inspection) {
         String joint = ines.get(inspection).json().get("joint").get("id").asString();
         ines.put(
-                        "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
+                        "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID(),
                         "{'kind':'PASS','content':{'kind':'root','electrode':'E7018','diameter':'1/8','amps':80,'starts':['0'],'stops':['24']}}")
                 .expect(200);
         return joint;
@@ -51,7 +51,7 @@ class CausesTest {
         assertThat(defect.get("causes").get(0).get("id").asString()).isEqualTo("current-low");
         assertThat(defect.get("causes").get(0).get("change").asString()).contains("the procedure or the box label");
         ines.put(
-                        "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
+                        "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID(),
                         "{'kind':'RODS','content':{'electrode':'E7018','diameter':'1/8','labelAmps':[90,140],'outings':[]}}")
                 .expect(200);
         JsonNode labelled = ines.get(inspection + "/causes")
@@ -64,7 +64,7 @@ class CausesTest {
                 .isEqualTo("root pass: amps from 80 to 130 (the box label says 90–140 A)");
         assertThat(labelled.get("prevent").asString()).isNotBlank();
         assertThat(ines.put(
-                                "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
+                                "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID(),
                                 "{'kind':'RODS','content':{'electrode':'E7018','labelAmps':[140,90],'outings':[]}}")
                         .expect(422)
                         .detail())

@@ -198,18 +198,18 @@ class DemoTest {
     @Test
     void hasWhatWasSeenBeforeTheLastInspection() {
         assertThat(named("FB-05")
-                        .get("making")
+                        .get("welding")
                         .get("fitUp")
                         .get("raised")
                         .get(0)
                         .asString())
                 .as("a gap that raised its leg")
                 .startsWith("5/16 + gap 1/8 = leg 7/16");
-        assertThat(named("FB-04").get("making").get("departures").toString())
+        assertThat(named("FB-04").get("welding").get("departures").toString())
                 .as("a cold pass, and one still planned")
                 .contains("at 95 A: the procedure says 115–140 A", "planned, not measured: amps");
         assertThat(named("FB-10").get("quiet").toString()).as("stacked starts").contains("\"stacked\"");
-        assertThat(named("FB-12").get("making").get("rods").get(0).get("shown").asString())
+        assertThat(named("FB-12").get("welding").get("rods").get(0).get("shown").asString())
                 .isEqualTo("3 h of 4 h");
         assertThat(named("FB-12")
                         .get("evaluation")
@@ -219,7 +219,7 @@ class DemoTest {
                         .asString())
                 .as("one that is not ready")
                 .contains("22 h since welding");
-        assertThat(named("FB-11").get("making").get("fitUp").get("stops").asBoolean())
+        assertThat(named("FB-11").get("welding").get("fitUp").get("stops").asBoolean())
                 .isTrue();
         assertThat(rows.stream().filter(r -> r.get("mark").asString().startsWith("CA-")))
                 .hasSize(40);
@@ -249,13 +249,13 @@ class DemoTest {
         assertThat(named("CP-1").get("evaluation").get("verdict").asString())
                 .as("a test piece has no underrun")
                 .isEqualTo("reject");
-        assertThat(named("PS-11").get("making").get("apart").asString())
+        assertThat(named("PS-11").get("welding").get("apart").asString())
                 .as("a rule of thumb in the job's own units")
                 .isEqualTo("25.4");
         boolean rodsOver = rows.stream()
                 .filter(r -> r.get("mark").asString().equals("FB-03"))
                 .map(DemoTest::bench)
-                .anyMatch(b -> b.get("making")
+                .anyMatch(b -> b.get("welding")
                         .get("rods")
                         .valueStream()
                         .anyMatch(r -> r.get("over").asBoolean()));

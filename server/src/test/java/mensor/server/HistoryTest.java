@@ -46,7 +46,7 @@ class HistoryTest {
         });
         assertThat(put.get("did").asString()).isEqualTo("begun");
         assertThat(of(history, "Weld", 0).get("fields").toString()).contains("document: length");
-        assertThat(of(history, "Look", 0).get("by").asString()).isEqualTo("ines");
+        assertThat(of(history, "Inspection", 0).get("by").asString()).isEqualTo("ines");
     }
 
     @Test
@@ -70,7 +70,7 @@ class HistoryTest {
         JsonNode decided = of(history, "Defect", 0);
         assertThat(decided.get("by").asString()).isEqualTo("rufus");
         assertThat(decided.get("fields").toString()).contains("\"disposition\"").contains("blend");
-        assertThat(of(history, "Look", 0).get("fields").toString()).contains("SIGNED");
+        assertThat(of(history, "Inspection", 0).get("fields").toString()).contains("SIGNED");
     }
 
     private static JsonNode of(JsonNode history, String what, int n) {

@@ -99,7 +99,7 @@ class MigrationTest {
                             "J2 | Bridge | in",
                             "J3 | Bridge (mm, d1.1-static) | mm",
                             "J4 | Gate | mm");
-            assertThat(rows(db, "select sequence, kind, content from making_entry order by sequence"))
+            assertThat(rows(db, "select sequence, kind, content from welding_entry order by sequence"))
                     .containsExactly("1 | PASS | {\"kind\":\"root\",\"amps\":95}", "2 | PASS | {\"kind\":\"cap\"}");
             assertThat(rows(db, "select welding from joint where mark = 'J1'"))
                     .containsExactly("{\"arcLength\":\"long\"}");

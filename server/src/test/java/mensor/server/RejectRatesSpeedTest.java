@@ -23,7 +23,7 @@ class RejectRatesSpeedTest {
                         + "', 'final', 'QC', 2, 'SIGNED', now(), '{}', 'reject', 4, 0, 4, 0, 0 from system_range(1, "
                         + WELDS + ")");
         try {
-            db.update("insert into look_tally select cast(lpad(x, 32, '0') as uuid), '" + joint
+            db.update("insert into inspection_tally select cast(lpad(x, 32, '0') as uuid), '" + joint
                     + "', 'S' || mod(x, 40), 'W-' || mod(x, 7), mod(x, 4) || 'F', 'E7018', 609.6, 4,"
                     + " dateadd('day', -mod(x, 700), now()) from system_range(1, " + WELDS + ")");
             db.update("insert into place_tally select random_uuid(), cast(lpad(x, 32, '0') as uuid),"
@@ -51,7 +51,7 @@ class RejectRatesSpeedTest {
             assertThat(list).isLessThan(2_000);
             assertThat(one).isLessThan(3_000);
         } finally {
-            db.update("delete from look_tally where joint_id = '" + joint + "'");
+            db.update("delete from inspection_tally where joint_id = '" + joint + "'");
             db.update("delete from inspection where joint_id = '" + joint + "' and revision = 2");
         }
     }

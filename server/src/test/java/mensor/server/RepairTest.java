@@ -314,7 +314,7 @@ class RepairTest {
                                         + "}")
                                 .replace("'", ""))
                 .expect(200);
-        ines.put(joint + "/making/welded", "{'at':'" + Instant.now().minus(72, ChronoUnit.HOURS) + "'}")
+        ines.put(joint + "/welding-record/welded", "{'at':'" + Instant.now().minus(72, ChronoUnit.HOURS) + "'}")
                 .expect(200);
         ines.sound(inspection);
         ines.add(inspection, "INDICATION", SLAG).expect(200);
@@ -371,7 +371,7 @@ class RepairTest {
         JsonNode slag = ines.get(path(before.get(1))).json().get("defect");
         assertThat(slag.get("state").asString()).isEqualTo("open");
         assertThat(slag.get("cycle").asInt()).isEqualTo(1);
-        assertThat(slag.get("look").asString()).isEqualTo(next.get("id").asString());
+        assertThat(slag.get("inspection").asString()).isEqualTo(next.get("id").asString());
     }
 
     private String inJob(String terms, String mark) {

@@ -226,7 +226,7 @@ class ShopTest {
         assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("eye test");
         quinn.put(papers, "{'certificate':'QC-1','capacity':'verification','version':" + version(papers) + "}")
                 .expect(200);
-        assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("looks for the owner");
+        assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("inspects for the owner");
         quinn.put(papers, "{'certificate':'QC-1','version':" + version(papers) + "}")
                 .expect(200);
         sid.sign(inspection, "accept").expect(200);
@@ -281,17 +281,17 @@ class ShopTest {
                 .orElseThrow()
                 .get("id")
                 .asString();
-        ines.post(inspection + "/handover", "{'to':'" + tomas + "','lookedFrom':'0','lookedTo':'30'}")
+        ines.post(inspection + "/handover", "{'to':'" + tomas + "','inspectedFrom':'0','inspectedTo':'30'}")
                 .expect(422);
         ines.post(
                         inspection + "/handover",
-                        "{'to':'" + tomas + "','note':'shift ends','lookedFrom':'0','lookedTo':'12'}")
+                        "{'to':'" + tomas + "','note':'shift ends','inspectedFrom':'0','inspectedTo':'12'}")
                 .expect(200);
         RunningMensor.as("tomas")
                 .add(inspection, "INDICATION", "'kind':'porosity','at':'20','diameter':'1/32'")
                 .expect(200);
         JsonNode bench = ines.get(inspection).json();
-        assertThat(bench.get("handovers").get(0).get("looked").asString()).isEqualTo("0–12");
+        assertThat(bench.get("handovers").get(0).get("inspected").asString()).isEqualTo("0–12");
         assertThat(bench.get("seenBy").valueStream().map(s -> s.get("stretch").asString()))
                 .containsExactly("3", "20");
     }

@@ -12,6 +12,8 @@ import java.util.Optional;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
+import mensor.criteria.ToeDepth;
 import mensor.inspection.Criterion;
 import mensor.length.Length;
 import mensor.weld.Toe;
@@ -29,9 +31,9 @@ class SignedDisplayTest {
 
     /** The book as it stands, but for undercut and profile, which allow another number. */
     private static CriteriaBook otherwise(CriteriaBook book) {
-        Map<Toe, Rule.ToeDepth> depths = new EnumMap<>(Toe.class);
+        Map<Toe, ToeDepth> depths = new EnumMap<>(Toe.class);
         for (Toe toe : List.of(Toe.A, Toe.B)) {
-            depths.put(toe, new Rule.ToeDepth(Length.inches(1, 2), Optional.empty()));
+            depths.put(toe, new ToeDepth(Length.inches(1, 2), Optional.empty()));
         }
         return (CriteriaBook) Proxy.newProxyInstance(
                 CriteriaBook.class.getClassLoader(), new Class<?>[] {CriteriaBook.class}, (proxy, method, args) -> {
@@ -39,7 +41,7 @@ class SignedDisplayTest {
                         return new Rule.Undercut(depths, Length.inches(2), Length.inches(12));
                     }
                     if (method.getName().equals("rule") && args[0] == Criterion.SIZE) {
-                        return Rule.FilletSize.legsAlone(Length.inches(0), Rule.SizeEvidence.inches());
+                        return Rule.FilletSize.legsAlone(Length.inches(0), SizeEvidence.inches());
                     }
                     return switch (method.getName()) {
                         case "title" -> "A later edition";

@@ -151,7 +151,7 @@ final class TestBrowser {
     /** Puts something down of a joint's making. */
     Answer made(String joint, String kind, String content) {
         return put(
-                "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(),
+                "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID(),
                 "{'kind':'" + kind + "','content':{" + content + "}}");
     }
 

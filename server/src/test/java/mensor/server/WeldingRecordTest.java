@@ -57,7 +57,7 @@ class WeldingRecordTest {
     void aGapBeyondTheLimitStopsTheJointUntilItIsTakenOff() {
         String joint = ines.jointOf(ines.inspection("M2"));
         UUID id = UUID.randomUUID();
-        String path = "/api/joints/" + joint + "/making/entries/" + id;
+        String path = "/api/joints/" + joint + "/welding-record/entries/" + id;
         JsonNode made = ines.put(path, "{'kind':'FIT_UP','content':{'at':'12','opening':'1/4'}}")
                 .expect(200)
                 .json();
@@ -145,14 +145,16 @@ class WeldingRecordTest {
         assertThat(ines.get("/api/joints/" + joint + "/welding-record").json().get("entries"))
                 .isEmpty();
         RunningMensor.as("vera")
-                .put("/api/joints/" + joint + "/making/entries/" + UUID.randomUUID(), "{'kind':'PASS','content':{}}")
+                .put(
+                        "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID(),
+                        "{'kind':'PASS','content':{}}")
                 .expect(403);
     }
 
     @Test
     void twoPeopleAtOnePassAreToldApart() {
         String joint = ines.jointOf(ines.inspection("M7"));
-        String path = "/api/joints/" + joint + "/making/entries/" + UUID.randomUUID();
+        String path = "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID();
         ines.put(path, "{'kind':'PASS','content':{'amps':120}}").expect(200);
         ines.put(path, "{'kind':'PASS','content':{'amps':120}}").expect(200);
         ines.put(path, "{'kind':'PASS','content':{'amps':125},'version':0}").expect(200);
@@ -169,7 +171,7 @@ class WeldingRecordTest {
                 TestBrowser.newJoint("M8").replace("'weld':'fillet'", "'weld':'fillet','grade':'A514','delayed':true");
         JsonNode created = ines.post("/api/joints", body).expect(200).json();
         String inspection = "/api/inspections/" + created.get("inspectionId").asString();
-        String welded = "/api/joints/" + created.get("jointId").asString() + "/making/welded";
+        String welded = "/api/joints/" + created.get("jointId").asString() + "/welding-record/welded";
         ines.put(inspection + "/conditions", TestBrowser.READY).expect(200);
         assertThat(verdict(ines.get(inspection).json(), "readiness")).isEqualTo("incomplete");
         Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
@@ -205,7 +207,9 @@ class WeldingRecordTest {
                 .truncatedTo(ChronoUnit.SECONDS)
                 .minus(48, ChronoUnit.HOURS)
                 .plusSeconds(8);
-        ines.put("/api/joints/" + created.get("jointId").asString() + "/making/welded", "{'at':'" + nearly + "'}")
+        ines.put(
+                        "/api/joints/" + created.get("jointId").asString() + "/welding-record/welded",
+                        "{'at':'" + nearly + "'}")
                 .expect(200);
         ines.sound(inspection);
         assertThat(next("M8W")).startsWith("Wait");

@@ -14,7 +14,7 @@ class WeldingTest {
         long version = who.get(inspection)
                 .expect(200)
                 .json()
-                .get("making")
+                .get("welding")
                 .get("version")
                 .asLong();
         return who.put(inspection + "/welding", "{'version':" + version + ",'welding':" + welding + "}");
@@ -38,7 +38,7 @@ class WeldingTest {
                 .expect(200);
         ines.made(ines.jointOf(inspection), "PASS", COLD).expect(200);
         JsonNode bench = ines.get(inspection).expect(200).json();
-        assertThat(bench.get("making").get("departures").get(0).get("line").asString())
+        assertThat(bench.get("welding").get("departures").get(0).get("line").asString())
                 .isEqualTo("1/8 in E7018 at 90 A: the rod's range is 115–165 A");
         assertThat(leading(ines, inspection).get("id").asString()).isEqualTo("current-low");
         assertThat(leading(ines, inspection).get("speaksFor").toString()).contains("115–165 A");

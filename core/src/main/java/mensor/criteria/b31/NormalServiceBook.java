@@ -5,13 +5,16 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mensor.criteria.Bound;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
+import mensor.criteria.Measure;
 import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
-import mensor.criteria.Rule.Measure;
+import mensor.criteria.ShortRun;
+import mensor.criteria.SizeEvidence;
 import mensor.inspection.CheckMethod;
 import mensor.inspection.Criterion;
 import mensor.inspection.IndicationKind;
@@ -67,7 +70,7 @@ public final class NormalServiceBook implements CriteriaBook {
             case SIZE ->
                 joint.isFillet()
                         ? Rule.FilletSize.legsAlone(Length.zero(column), evidence(column))
-                        : new Rule.GrooveSize(Rule.SizeEvidence.in(column));
+                        : new Rule.GrooveSize(SizeEvidence.in(column));
             case MISALIGNMENT -> misalignment(joint, column);
             case CRATER -> unnamed(new Rule.CraterFilled());
             case OVERLAP -> unnamed(new Rule.NoneAllowed("overlap"));
@@ -84,11 +87,11 @@ public final class NormalServiceBook implements CriteriaBook {
         return new Rule.Noted(rule, UNNAMED);
     }
 
-    private static Rule.SizeEvidence evidence(Unit column) {
-        return column.pick(Rule.SizeEvidence.inches(), Rule.SizeEvidence.millimetres());
+    private static SizeEvidence evidence(Unit column) {
+        return column.pick(SizeEvidence.inches(), SizeEvidence.millimetres());
     }
 
-    private static Map<Toe, Rule.Bound> bothToes(Rule.Bound b) {
+    private static Map<Toe, Bound> bothToes(Bound b) {
         return Map.of(Toe.A, b, Toe.B, b);
     }
 
@@ -112,27 +115,27 @@ public final class NormalServiceBook implements CriteriaBook {
     }
 
     /** The lesser of 1/32 in [1 mm] and a quarter of the wall. */
-    static Rule.Bound undercut(Length wall, Unit u) {
+    static Bound undercut(Length wall, Unit u) {
         return lesser(u.pick(in(1, 32), mm("1")), wall.dividedBy(4), u, "Tw/4");
     }
 
     /** The lesser of 1/32 in [1 mm] and 0.2 of the wall. */
-    static Rule.Bound incompletePenetration(Length wall, Unit u) {
-        Rule.Bound b = lesser(u.pick(in(1, 32), mm("1")), wall.dividedBy(5), u, "0.2 Tw");
-        return new Rule.Bound(b.base(), b.ofWidth(), b.cap(), true, b.reckoned());
+    static Bound incompletePenetration(Length wall, Unit u) {
+        Bound b = lesser(u.pick(in(1, 32), mm("1")), wall.dividedBy(5), u, "0.2 Tw");
+        return new Bound(b.base(), b.ofWidth(), b.cap(), true, b.reckoned());
     }
 
-    private static Rule.Bound lesser(Length most, Length ofWall, Unit u, String share) {
-        return Rule.Bound.fixed(most.min(ofWall).in(u), "the lesser of " + most.shownWithUnit() + " and " + share);
+    private static Bound lesser(Length most, Length ofWall, Unit u, String share) {
+        return Bound.fixed(most.min(ofWall).in(u), "the lesser of " + most.shownWithUnit() + " and " + share);
     }
 
     /** Incomplete penetration adds up to at most 1-1/2 in [38 mm] in any 6 in [150 mm]. */
-    static Rule.ShortRun penetrationRun(Unit u) {
-        return u.pick(new Rule.ShortRun(in(3, 2), in(6, 1), 0), new Rule.ShortRun(mm("38"), mm("150"), 0));
+    static ShortRun penetrationRun(Unit u) {
+        return u.pick(new ShortRun(in(3, 2), in(6, 1), 0), new ShortRun(mm("38"), mm("150"), 0));
     }
 
     private static Rule root(Length wall, Unit column) {
-        Rule.Bound protrusion = Rule.Bound.fixed(reinforcement(wall, column), "as the reinforcement, by Tw");
+        Bound protrusion = Bound.fixed(reinforcement(wall, column), "as the reinforcement, by Tw");
         return new Rule.AllOf(List.of(
                 new Rule.Part(
                         "Table 341.3.2, incomplete penetration",
@@ -150,8 +153,7 @@ public final class NormalServiceBook implements CriteriaBook {
                 new Rule.Part("Table 341.3.2, concave root", new Rule.ConcavityWithinCrown()),
                 new Rule.Part(
                         "Table 341.3.2, burn-through",
-                        Rule.AtMost.of(
-                                Measure.BURN_THROUGH, Rule.Bound.fixed(Length.zero(column), ""), Confidence.HIGH))));
+                        Rule.AtMost.of(Measure.BURN_THROUGH, Bound.fixed(Length.zero(column), ""), Confidence.HIGH))));
     }
 
     /** None visible on thin walls; the table is silent on thick ones. */
@@ -177,12 +179,11 @@ public final class NormalServiceBook implements CriteriaBook {
                         "Table 341.3.2, reinforcement",
                         Rule.AtMost.of(
                                 Measure.CONVEXITY,
-                                Rule.Bound.fixed(most, "by Tw, over the theoretical throat"),
+                                Bound.fixed(most, "by Tw, over the theoretical throat"),
                                 Confidence.HIGH)),
                 new Rule.Part(
                         "Table 341.3.2, underfill",
-                        Rule.AtMost.of(
-                                Measure.UNDERFILL, Rule.Bound.fixed(Length.zero(column), ""), Confidence.HIGH))));
+                        Rule.AtMost.of(Measure.UNDERFILL, Bound.fixed(Length.zero(column), ""), Confidence.HIGH))));
     }
 
     private static Rule misalignment(Joint joint, Unit column) {

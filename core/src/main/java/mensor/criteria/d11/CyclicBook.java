@@ -6,6 +6,7 @@ import java.util.Optional;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.criteria.ToeDepth;
 import mensor.inspection.Criterion;
 import mensor.length.Length;
 import mensor.length.Unit;
@@ -53,9 +54,9 @@ public class CyclicBook extends StaticBook {
     }
 
     private static Rule.Undercut depth(Length most, Unit column, Toe... toes) {
-        Map<Toe, Rule.ToeDepth> depths = new EnumMap<>(Toe.class);
+        Map<Toe, ToeDepth> depths = new EnumMap<>(Toe.class);
         for (Toe toe : toes) {
-            depths.put(toe, new Rule.ToeDepth(most, Optional.empty()));
+            depths.put(toe, new ToeDepth(most, Optional.empty()));
         }
         return new Rule.Undercut(depths, StaticTables.undercutAccumulated(column), StaticTables.undercutWindow(column));
     }

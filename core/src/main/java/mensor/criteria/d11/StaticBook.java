@@ -11,6 +11,8 @@ import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
 import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
+import mensor.criteria.ToeDepth;
 import mensor.inspection.CheckMethod;
 import mensor.inspection.Criterion;
 import mensor.inspection.IndicationKind;
@@ -74,7 +76,7 @@ public class StaticBook implements CriteriaBook {
             case CRATER -> new Rule.CraterFilled();
             case OVERLAP -> new Rule.NoneAllowed("overlap");
             case PROFILE -> joint.isFillet() ? convexity(joint, column) : grooveProfile(joint, column);
-            case SIZE -> joint.isFillet() ? filletSize(column) : new Rule.GrooveSize(Rule.SizeEvidence.in(column));
+            case SIZE -> joint.isFillet() ? filletSize(column) : new Rule.GrooveSize(SizeEvidence.in(column));
             case LENGTH -> new Rule.NoneAllowed("missing length");
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint, column);
@@ -199,7 +201,7 @@ public class StaticBook implements CriteriaBook {
     }
 
     static Rule.Undercut undercut(Joint joint, Unit column, Toe... toes) {
-        Map<Toe, Rule.ToeDepth> depths = new EnumMap<>(Toe.class);
+        Map<Toe, ToeDepth> depths = new EnumMap<>(Toe.class);
         for (Toe toe : toes) {
             boolean thick = !joint.member(toe).thickness().isUnder(StaticTables.undercutThick(column));
             depths.put(toe, thick ? StaticTables.undercutThickDepth(column) : StaticTables.undercutThin(column));

@@ -4,7 +4,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mensor.criteria.Confidence;
+import mensor.criteria.Openings;
 import mensor.criteria.Rule;
+import mensor.criteria.SizeEvidence;
+import mensor.criteria.ToeDepth;
+import mensor.criteria.Underrun;
+import mensor.criteria.WidthStep;
+import mensor.criteria.WindowSum;
 import mensor.length.Length;
 import mensor.length.Unit;
 
@@ -28,12 +34,12 @@ final class StaticTables {
         return u.pick(in(1, 1), mm("25"));
     }
 
-    static Rule.ToeDepth undercutThin(Unit u) {
-        return new Rule.ToeDepth(u.pick(in(1, 32), mm("1")), Optional.of(u.pick(in(1, 16), mm("2"))));
+    static ToeDepth undercutThin(Unit u) {
+        return new ToeDepth(u.pick(in(1, 32), mm("1")), Optional.of(u.pick(in(1, 16), mm("2"))));
     }
 
-    static Rule.ToeDepth undercutThickDepth(Unit u) {
-        return new Rule.ToeDepth(u.pick(in(1, 16), mm("2")), Optional.empty());
+    static ToeDepth undercutThickDepth(Unit u) {
+        return new ToeDepth(u.pick(in(1, 16), mm("2")), Optional.empty());
     }
 
     /** Visual table, cyclic: a primary member across tension; all else. */
@@ -67,28 +73,26 @@ final class StaticTables {
     static Rule.PoreSums pores(Unit u) {
         return u.pick(
                 new Rule.PoreSums(
-                        in(1, 32),
-                        List.of(new Rule.WindowSum(in(3, 8), in(1, 1)), new Rule.WindowSum(in(3, 4), in(12, 1)))),
+                        in(1, 32), List.of(new WindowSum(in(3, 8), in(1, 1)), new WindowSum(in(3, 4), in(12, 1)))),
                 new Rule.PoreSums(
-                        mm("1"),
-                        List.of(new Rule.WindowSum(mm("10"), mm("25")), new Rule.WindowSum(mm("20"), mm("300")))));
+                        mm("1"), List.of(new WindowSum(mm("10"), mm("25")), new WindowSum(mm("20"), mm("300")))));
     }
 
     /** Profile table, fillets: convexity by the width of face or bead. */
-    static List<Rule.WidthStep> convexity(Unit u) {
+    static List<WidthStep> convexity(Unit u) {
         return u.pick(
                 List.of(
                         step(in(5, 16), true, in(1, 16)),
                         step(in(1, 1), false, in(1, 8)),
-                        new Rule.WidthStep(Optional.empty(), true, in(3, 16), Confidence.HIGH)),
+                        new WidthStep(Optional.empty(), true, in(3, 16), Confidence.HIGH)),
                 List.of(
                         step(mm("8"), true, mm("2")),
                         step(mm("25"), false, mm("3")),
-                        new Rule.WidthStep(Optional.empty(), true, mm("5"), Confidence.HIGH)));
+                        new WidthStep(Optional.empty(), true, mm("5"), Confidence.HIGH)));
     }
 
-    private static Rule.WidthStep step(Length width, boolean included, Length convexity) {
-        return new Rule.WidthStep(Optional.of(width), included, convexity, Confidence.HIGH);
+    private static WidthStep step(Length width, boolean included, Length convexity) {
+        return new WidthStep(Optional.of(width), included, convexity, Confidence.HIGH);
     }
 
     /** Profile table, butts and outside corners: reinforcement by thickness. */
@@ -114,22 +118,22 @@ final class StaticTables {
         return u.pick(
                 new Rule.FilletSize(
                         List.of(
-                                new Rule.Underrun(Optional.of(in(1, 4)), in(1, 16)),
-                                new Rule.Underrun(Optional.of(in(5, 16)), in(3, 32)),
-                                new Rule.Underrun(Optional.empty(), in(1, 8))),
+                                new Underrun(Optional.of(in(1, 4)), in(1, 16)),
+                                new Underrun(Optional.of(in(5, 16)), in(3, 32)),
+                                new Underrun(Optional.empty(), in(1, 8))),
                         10,
                         2,
-                        Optional.of(new Rule.Openings(in(1, 16), in(3, 16), in(3, 1), in(5, 16))),
-                        Rule.SizeEvidence.inches()),
+                        Optional.of(new Openings(in(1, 16), in(3, 16), in(3, 1), in(5, 16))),
+                        SizeEvidence.inches()),
                 new Rule.FilletSize(
                         List.of(
-                                new Rule.Underrun(Optional.of(mm("6")), mm("2")),
-                                new Rule.Underrun(Optional.of(mm("8")), mm("2.5")),
-                                new Rule.Underrun(Optional.empty(), mm("3"))),
+                                new Underrun(Optional.of(mm("6")), mm("2")),
+                                new Underrun(Optional.of(mm("8")), mm("2.5")),
+                                new Underrun(Optional.empty(), mm("3"))),
                         10,
                         2,
-                        Optional.of(new Rule.Openings(mm("2"), mm("5"), mm("75"), mm("8"))),
-                        Rule.SizeEvidence.millimetres()));
+                        Optional.of(new Openings(mm("2"), mm("5"), mm("75"), mm("8"))),
+                        SizeEvidence.millimetres()));
     }
 
     /** Fit-up, butts: the lesser of 10% of the thinner part and this. */

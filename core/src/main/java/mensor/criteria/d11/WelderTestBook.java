@@ -7,6 +7,7 @@ import java.util.Optional;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.criteria.ToeDepth;
 import mensor.inspection.Criterion;
 import mensor.length.Length;
 import mensor.length.Unit;
@@ -44,8 +45,8 @@ public final class WelderTestBook extends StaticBook {
     }
 
     private static Rule.Undercut depth(Unit column, Toe... toes) {
-        Rule.ToeDepth most = new Rule.ToeDepth(StaticTables.undercutThin(column).anyLength(), Optional.empty());
-        Map<Toe, Rule.ToeDepth> depths = new java.util.EnumMap<>(Toe.class);
+        ToeDepth most = new ToeDepth(StaticTables.undercutThin(column).anyLength(), Optional.empty());
+        Map<Toe, ToeDepth> depths = new java.util.EnumMap<>(Toe.class);
         for (Toe toe : toes) {
             depths.put(toe, most);
         }

@@ -7,13 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mensor.criteria.Bound;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.LateCracking;
+import mensor.criteria.Measure;
 import mensor.criteria.NoLimit;
 import mensor.criteria.Rule;
-import mensor.criteria.Rule.Measure;
+import mensor.criteria.SizeEvidence;
 import mensor.criteria.iso.Iso5817Tables.Level;
 import mensor.inspection.CheckMethod;
 import mensor.inspection.Criterion;
@@ -77,7 +79,7 @@ public final class Iso5817Book implements CriteriaBook {
             case CRATER -> Rule.AtMost.of(Measure.CRATER, Iso5817Tables.craterPipe(level, t), SURE);
             case OVERLAP -> Rule.AtMost.of(Measure.OVERLAP, Iso5817Tables.overlap(level), SURE);
             case PROFILE -> profile(joint, t);
-            case SIZE -> joint.isFillet() ? filletSize(joint, t) : new Rule.GrooveSize(Rule.SizeEvidence.in(column));
+            case SIZE -> joint.isFillet() ? filletSize(joint, t) : new Rule.GrooveSize(SizeEvidence.in(column));
             case LENGTH -> new Rule.NoneAllowed("missing length");
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint);
@@ -97,7 +99,7 @@ public final class Iso5817Book implements CriteriaBook {
             parts.add(part("1.10", Rule.AtMost.of(Measure.CONVEXITY, Iso5817Tables.convexity(level), SURE)));
             parts.add(part("1.16", Rule.AtMost.of(Measure.LEG_DIFFERENCE, Iso5817Tables.unequalLegs(level, a), SURE)));
         } else {
-            Rule.Bound most = Iso5817Tables.excessWeldMetal(level);
+            Bound most = Iso5817Tables.excessWeldMetal(level);
             parts.add(part("1.9", Rule.AtMost.of(Measure.REINFORCEMENT, most, SURE)));
             if (!isButt(joint)) {
                 parts.add(part("1.9", Rule.AtMost.of(Measure.CONVEXITY, most, SURE)));
@@ -116,10 +118,7 @@ public final class Iso5817Book implements CriteriaBook {
         parts.add(part(
                 "1.20",
                 new Rule.ThroatSize(
-                        a,
-                        Iso5817Tables.throatUnder(level, t, a),
-                        Iso5817Tables.SHORT,
-                        Rule.SizeEvidence.millimetres())));
+                        a, Iso5817Tables.throatUnder(level, t, a), Iso5817Tables.SHORT, SizeEvidence.millimetres())));
         Iso5817Tables.throatOver(level, a)
                 .ifPresent(b -> parts.add(part("1.21", Rule.AtMost.of(Measure.THROAT_OVER, b, SURE))));
         parts.add(part("3.2", Rule.AtMost.of(Measure.GAP, Iso5817Tables.rootGap(level, t, a), SURE)));
@@ -128,7 +127,7 @@ public final class Iso5817Book implements CriteriaBook {
 
     /** Each toe by the member that it lies on. */
     private Rule undercut(Joint joint) {
-        Map<Toe, Rule.Bound> bounds = new EnumMap<>(Toe.class);
+        Map<Toe, Bound> bounds = new EnumMap<>(Toe.class);
         for (Toe toe : List.of(Toe.A, Toe.B)) {
             bounds.put(toe, Iso5817Tables.undercut(level, joint.member(toe).thickness()));
         }
@@ -159,9 +158,9 @@ public final class Iso5817Book implements CriteriaBook {
 
     /** The table's allowance for a root that is not through is of butts welded from one side; elsewhere none is allowed. */
     private Rule root(Joint joint, Length t) {
-        Rule.Bound through =
+        Bound through =
                 isButt(joint) && joint.oneSided() ? Iso5817Tables.incompletePenetration(level, t) : Iso5817Tables.NP;
-        Rule.Bound hollow = Iso5817Tables.rootUndercut(level, t);
+        Bound hollow = Iso5817Tables.rootUndercut(level, t);
         Confidence sure = Iso5817Tables.rootUndercutConfidence(t);
         return new Rule.AllOf(List.of(
                 part("1.6", Rule.AtMost.of(Measure.INCOMPLETE_PENETRATION, through, Iso5817Tables.SHORT, SURE)),
@@ -174,7 +173,7 @@ public final class Iso5817Book implements CriteriaBook {
     }
 
     private Rule misalignment(Joint joint, Length t) {
-        Rule.Bound b = Iso5817Tables.misalignment(level, t, joint.connection() == Connection.PIPE_BUTT);
+        Bound b = Iso5817Tables.misalignment(level, t, joint.connection() == Connection.PIPE_BUTT);
         return new Rule.Offset(b.base().rounded(), b.reckoned());
     }
 

@@ -2,8 +2,10 @@ package mensor.criteria.iso;
 
 import java.math.BigDecimal;
 import java.util.Optional;
+import mensor.criteria.Bound;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.criteria.ShortRun;
 import mensor.length.Length;
 import mensor.length.RealLength;
 
@@ -31,7 +33,7 @@ final class Iso5817Tables {
     }
 
     static final String SHORT_TOTAL = "25";
-    static final Rule.ShortRun SHORT = new Rule.ShortRun(mm(SHORT_TOTAL), mm("100"), 4);
+    static final ShortRun SHORT = new ShortRun(mm(SHORT_TOTAL), mm("100"), 4);
 
     static Length mm(String value) {
         return Length.millimetres(value);
@@ -40,20 +42,20 @@ final class Iso5817Tables {
     private static final RealLength NOTHING = RealLength.of(mm("0"));
 
     /** Not permitted. */
-    static final Rule.Bound NP = new Rule.Bound(NOTHING, BigDecimal.ZERO, Optional.empty(), false, "");
+    static final Bound NP = new Bound(NOTHING, BigDecimal.ZERO, Optional.empty(), false, "");
 
     static boolean isThick(Length t) {
         return t.isOver(mm("3"));
     }
 
     /** plus + share·of, at most cap (empty: no cap). */
-    private static Rule.Bound bound(String plus, String share, String name, RealLength of, String cap) {
+    private static Bound bound(String plus, String share, String name, RealLength of, String cap) {
         RealLength grown = RealLength.of(mm(plus)).plus(of.times(new BigDecimal(share)));
         String formula = (plus.equals("0") ? "" : plus + " + ") + share + " " + name;
         if (cap.isEmpty()) {
-            return new Rule.Bound(grown, BigDecimal.ZERO, Optional.empty(), false, formula + " mm");
+            return new Bound(grown, BigDecimal.ZERO, Optional.empty(), false, formula + " mm");
         }
-        return new Rule.Bound(
+        return new Bound(
                 grown.min(RealLength.of(mm(cap))),
                 BigDecimal.ZERO,
                 Optional.empty(),
@@ -61,14 +63,14 @@ final class Iso5817Tables {
                 formula + " mm, at most " + cap + " mm");
     }
 
-    private static Rule.Bound ofThickness(String plus, String share, Length t, String cap) {
+    private static Bound ofThickness(String plus, String share, Length t, String cap) {
         return bound(plus, share, "t", RealLength.of(t), cap);
     }
 
     /** plus + share·b by the width that was read. */
-    private static Rule.Bound ofWidth(String plus, String share, String cap) {
+    private static Bound ofWidth(String plus, String share, String cap) {
         String formula = (plus.equals("0") ? "" : plus + " + ") + share + " b mm";
-        return new Rule.Bound(
+        return new Bound(
                 RealLength.of(mm(plus)),
                 new BigDecimal(share),
                 cap.isEmpty() ? Optional.empty() : Optional.of(mm(cap)),
@@ -76,31 +78,31 @@ final class Iso5817Tables {
                 formula + (cap.isEmpty() ? "" : ", at most " + cap + " mm"));
     }
 
-    private static Rule.Bound onlyShort(Rule.Bound b) {
-        return b.isNone() ? b : new Rule.Bound(b.base(), b.ofWidth(), b.cap(), true, b.reckoned());
+    private static Bound onlyShort(Bound b) {
+        return b.isNone() ? b : new Bound(b.base(), b.ofWidth(), b.cap(), true, b.reckoned());
     }
 
     /** 1.3: by the thickness s of a butt or the throat a of a fillet. */
-    static Rule.Bound pore(Level l, Length t, String name, RealLength of) {
+    static Bound pore(Level l, Length t, String name, RealLength of) {
         return isThick(t)
                 ? l.pick(bound("0", "0.3", name, of, "3"), bound("0", "0.2", name, of, "2"), NP)
                 : l.pick(bound("0", "0.3", name, of, ""), NP, NP);
     }
 
     /** 1.4 */
-    static Rule.Bound craterPipe(Level l, Length t) {
+    static Bound craterPipe(Level l, Length t) {
         return isThick(t)
                 ? l.pick(ofThickness("0", "0.2", t, "2"), ofThickness("0", "0.1", t, "1"), NP)
                 : l.pick(ofThickness("0", "0.2", t, ""), NP, NP);
     }
 
     /** 1.6, of a butt welded from one side. */
-    static Rule.Bound incompletePenetration(Level l, Length t) {
+    static Bound incompletePenetration(Level l, Length t) {
         return onlyShort(l.pick(ofThickness("0", "0.2", t, "2"), NP, NP));
     }
 
     /** 1.7 */
-    static Rule.Bound undercut(Level l, Length t) {
+    static Bound undercut(Level l, Length t) {
         return isThick(t)
                 ? l.pick(
                         ofThickness("0", "0.2", t, "1"),
@@ -110,7 +112,7 @@ final class Iso5817Tables {
     }
 
     /** 1.8 and 1.17 */
-    static Rule.Bound rootUndercut(Level l, Length t) {
+    static Bound rootUndercut(Level l, Length t) {
         return onlyShort(
                 isThick(t)
                         ? l.pick(
@@ -125,17 +127,17 @@ final class Iso5817Tables {
     }
 
     /** 1.9 */
-    static Rule.Bound excessWeldMetal(Level l) {
+    static Bound excessWeldMetal(Level l) {
         return l.pick(ofWidth("1", "0.25", "10"), ofWidth("1", "0.15", "7"), ofWidth("1", "0.1", "5"));
     }
 
     /** 1.10 */
-    static Rule.Bound convexity(Level l) {
+    static Bound convexity(Level l) {
         return l.pick(ofWidth("1", "0.25", "5"), ofWidth("1", "0.15", "4"), ofWidth("1", "0.1", "3"));
     }
 
     /** 1.11, b the width of the root */
-    static Rule.Bound excessPenetration(Level l, Length t) {
+    static Bound excessPenetration(Level l, Length t) {
         return isThick(t)
                 ? l.pick(ofWidth("1", "1.0", "5"), ofWidth("1", "0.6", "4"), ofWidth("1", "0.2", "3"))
                 : l.pick(ofWidth("1", "0.6", ""), ofWidth("1", "0.3", ""), ofWidth("1", "0.1", ""));
@@ -149,12 +151,12 @@ final class Iso5817Tables {
     }
 
     /** 1.13 */
-    static Rule.Bound overlap(Level l) {
+    static Bound overlap(Level l) {
         return l.pick(ofWidth("0", "0.2", ""), NP, NP);
     }
 
     /** 1.14 */
-    static Rule.Bound underfill(Level l, Length t) {
+    static Bound underfill(Level l, Length t) {
         return onlyShort(
                 isThick(t)
                         ? l.pick(
@@ -165,20 +167,20 @@ final class Iso5817Tables {
     }
 
     /** 1.16 */
-    static Rule.Bound unequalLegs(Level l, RealLength a) {
+    static Bound unequalLegs(Level l, RealLength a) {
         return l.pick(bound("2", "0.2", "a", a, ""), bound("2", "0.15", "a", a, ""), bound("1.5", "0.15", "a", a, ""));
     }
 
     /** 1.20 */
-    static Rule.Bound throatUnder(Level l, Length t, RealLength a) {
+    static Bound throatUnder(Level l, Length t, RealLength a) {
         return onlyShort(
                 isThick(t)
                         ? l.pick(bound("0.3", "0.1", "a", a, "2"), bound("0.3", "0.1", "a", a, "1"), NP)
-                        : l.pick(bound("0.2", "0.1", "a", a, ""), Rule.Bound.fixed(mm("0.2"), "0.2 mm"), NP));
+                        : l.pick(bound("0.2", "0.1", "a", a, ""), Bound.fixed(mm("0.2"), "0.2 mm"), NP));
     }
 
     /** 1.21; D permits any */
-    static Optional<Rule.Bound> throatOver(Level l, RealLength a) {
+    static Optional<Bound> throatOver(Level l, RealLength a) {
         return l.pick(
                 Optional.empty(),
                 Optional.of(bound("1", "0.2", "a", a, "4")),
@@ -186,7 +188,7 @@ final class Iso5817Tables {
     }
 
     /** 3.1 of plates, and of a butt around a pipe */
-    static Rule.Bound misalignment(Level l, Length t, boolean pipe) {
+    static Bound misalignment(Level l, Length t, boolean pipe) {
         if (pipe) {
             return ofThickness("0", "0.5", t, l.pick("4", "3", "2"));
         }
@@ -199,7 +201,7 @@ final class Iso5817Tables {
     }
 
     /** 3.2 */
-    static Rule.Bound rootGap(Level l, Length t, RealLength a) {
+    static Bound rootGap(Level l, Length t, RealLength a) {
         return isThick(t)
                 ? l.pick(
                         bound("1", "0.3", "a", a, "4"),

@@ -1,6 +1,5 @@
 package mensor.server.criteria;
 
-import mensor.weld.JointBuilder;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -18,6 +17,7 @@ import mensor.server.people.Actor;
 import mensor.server.web.Refusal;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.WeldType;

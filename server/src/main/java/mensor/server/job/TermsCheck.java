@@ -1,6 +1,5 @@
 package mensor.server.job;
 
-import mensor.weld.JointBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +15,7 @@ import mensor.server.web.Refusal.FieldProblem;
 import mensor.weld.Connection;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Named;
 import mensor.weld.Penetration;

@@ -154,7 +154,7 @@ final class SectionOnPaper {
         }
     }
 
-    private static String word(SectionDrawing.Measure measure) {
+    private static String word(SectionDrawing.SectionMeasure measure) {
         return switch (measure) {
             case LEG_A, LEG_B -> "leg";
             case THROAT -> "throat";

@@ -197,8 +197,8 @@ final class WeldPage {
                         ". ",
                         "Rejected " + time(d.raisedAt()) + " by " + d.raisedBy(),
                         d.notified() == null
-                                ? "nobody noted who was told"
-                                : "told " + d.notified() + ", " + time(d.notifiedAt()),
+                                ? "nobody noted who was notified"
+                                : "notified: " + d.notified() + ", " + time(d.notifiedAt()),
                         d.disposition() == null
                                 ? "not decided yet"
                                 : "decided by " + d.decidedBy() + ": " + joined(", ", d.dispositionTitle(), d.note()),
