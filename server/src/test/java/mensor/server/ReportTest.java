@@ -127,7 +127,7 @@ class ReportTest {
         String inspection = rejected("R4");
         JsonNode report = ines.get("/api/joints/" + ines.jointOf(inspection) + "/report?as=json")
                 .json();
-        assertThat(report.get("format").asString()).isEqualTo("mensor-report/1");
+        assertThat(report.get("format").asString()).isEqualTo("mensor-report/2");
         JsonNode weld = report.get("welds").get(0);
         assertThat(weld.get("inspections").get(0).get("findings").size()).isGreaterThan(10);
         assertThat(weld.get("inspections").get(0).get("chainPlace").asInt()).isPositive();

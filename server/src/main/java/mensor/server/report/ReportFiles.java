@@ -14,9 +14,9 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The report as open files: CSV, a row for each finding and each rejected place, and JSON ({@code mensor-report/1}). */
+/** The report as open files: CSV, a row for each finding and each rejected place, and JSON ({@code mensor-report/2}). */
 final class ReportFiles {
-    static final String FORMAT = "mensor-report/1";
+    static final String FORMAT = "mensor-report/2";
     private static final String[] COLUMNS = {
         "row",
         "job",
