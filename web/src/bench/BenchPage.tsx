@@ -36,7 +36,7 @@ export default function BenchPage() {
 
 type Tab = "book" | "entered" | "passes" | "repair" | "beside" | "causes";
 
-/** The weld unrolled, its cross-section at the cursor, what the book says, and where things are put down. */
+/** The weld unrolled, its cross-section at the cursor, what the code says, and where things are recorded. */
 function BenchScreen({ bench }: { bench: Bench }) {
   const actor = useActor();
   const queries = useQueryClient();
@@ -181,7 +181,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   );
 }
 
-/** The entry of each indication on the strip: after a repair those of the look before come first. */
+/** The entry of each indication on the strip: after a repair those of the inspection before come first. */
 function indicationsOf(bench: Bench): string[] {
   return [...(bench.again?.indications ?? []), ...bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id)];
 }
@@ -195,7 +195,7 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
   );
 }
 
-/** What was seen near the cursor before the last look. */
+/** What was seen near the cursor before the last inspection. */
 function Before({ bench, cursor, draws }: { bench: Bench; cursor: number; draws: boolean }) {
   const gaps = bench.strip.gaps.map((g) => ({ ...g, label: `${g.label} at fit-up` }));
   const marks = [...gaps, ...bench.quiet];

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, saidBy, type Bench, type CodeColumn, type Finding } from "../lib/api";
 import { VerdictMark, VerdictShape } from "../lib/VerdictMark";
 
-/** The same look held against other books, criterion by criterion; what differs is marked. Nothing of it is kept. */
+/** The same inspection held against other books, criterion by criterion; what differs is marked. Nothing of it is kept. */
 export function Beside({ bench }: { bench: Bench }) {
   const books = useQuery({ queryKey: ["books"], queryFn: api.books });
   const [chosen, setChosen] = useState<string[]>([]);

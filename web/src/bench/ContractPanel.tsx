@@ -4,7 +4,7 @@ import { ChoiceField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { useChange } from "./useBench";
 
-/** What stands beside the book for this weld: the contract's limits, and what the Engineer allowed by his document. */
+/** What stands beside the code for this weld: the contract's limits, and what the Engineer allowed by his document. */
 export function ContractPanel({ bench }: { bench: Bench }) {
   const actor = useActor();
   const [adding, setAdding] = useState(false);

@@ -8,7 +8,7 @@ import { ContractPanel } from "./ContractPanel";
 
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
-/** What the book says, criterion by criterion: what rejects first. Each opens to its arithmetic, clause and causes. */
+/** What the code says, criterion by criterion: what rejects first. Each opens to its arithmetic, clause and causes. */
 export function CriteriaPanel({ bench, open, onOpen, onCauses }: { bench: Bench; open?: string; onOpen: (finding: string | undefined) => void; onCauses: () => void }) {
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
   const j = bench.joint;

@@ -13,7 +13,7 @@ export function KeyWord({ word, letter }: { word: string; letter?: string }) {
   );
 }
 
-/** The gauge that read it: of the look's kit first, then the rest of the register. One past its date says so. */
+/** The gauge that read it: of the inspection's kit first, then the rest of the register. One past its date says so. */
 export function ReadWith({ bench, known, value, onChange }: { bench: Bench; known: Gauge[]; value: string; onChange: (v: string) => void }) {
   const kit = known.filter((g) => bench.gaugeNames.includes(g.form.name ?? ""));
   const others = known.filter((g) => !kit.includes(g));
@@ -29,7 +29,7 @@ export function ReadWith({ bench, known, value, onChange }: { bench: Bench; know
 
 type FieldProps = { spec: FieldSpec; bench: Bench; value: string; problem?: string; first: boolean; onChange: (v: string) => void };
 
-/** One field of what is put down: a length with the chips a hand reaches first, a toe, a word to choose. */
+/** One field of what is recorded: a length with the chips a hand reaches first, a toe, a word to choose. */
 export function DockField({ spec, bench, value, problem, first: isFirst, onChange }: FieldProps) {
   const id = `dock-${spec.name}`;
   const mark = { ...(isFirst ? { "data-first": true } : {}), ...(spec.measure ? { "data-measure": spec.name } : {}) };

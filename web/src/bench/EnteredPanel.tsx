@@ -6,7 +6,7 @@ import { useWaiting, type Doing } from "./useBench";
 
 type Props = { bench: Bench; doing: Doing; mayChange: boolean; onEdit: (e: Entry) => void };
 
-/** What was put down, the newest first, what waits for the network before it; taking off is a mark that can be undone. */
+/** What was recorded, the newest first, what waits for the network before it; taking off is a mark that can be undone. */
 export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
   const { waiting } = useWaiting(bench.id);
   const [fault, setFault] = useState<unknown>();

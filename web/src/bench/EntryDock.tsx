@@ -44,7 +44,7 @@ type Props = {
 
 const nobody = () => undefined;
 
-/** Where things are put down: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter puts down. */
+/** Where things are recorded: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter records. */
 export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line, later = 0, onLater = nobody, onDrawn = nobody, onCursor = nobody, onEdit = nobody, onDone, onMarks = nobody }: Props) {
   const { units } = bench.joint;
   const busy = useBusy(bench.id);
@@ -178,7 +178,7 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
 
   const readings = spec ? spec.fields.filter((f) => f.measure && (!f.optional || run?.also.includes(f.name))) : [];
   const isStation = spec?.entry === "READING" && spec.fields.some((f) => f.name === "at");
-  /** A gauge's Enter, or any within a run: the reading stands, the next one is gone to, after the last the station is put down. */
+  /** A gauge's Enter, or any within a run: the reading stands, the next one is gone to, after the last the station is recorded. */
   const onPressed = (e: Pressed<HTMLFormElement>) => {
     const gauge = keys.current.key(e.key, e.timeStamp);
     const input = e.target as HTMLInputElement;
@@ -311,7 +311,7 @@ function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
   );
 }
 
-/** The station after this one: a step further, or where the walk wants the next one. */
+/** The station after this one: a step further, or where the inspection wants the next one. */
 function nextAt(at: string, step: string, bench: Bench): string {
   const { units } = bench.joint;
   const now = placeOf(at, units);

@@ -9,7 +9,7 @@ import { newId } from "../lib/id";
 
 type Props = { bench: Bench; doing: Doing; focused?: boolean; start?: string; side?: ReactNode; onMarks: (marks: Line["marks"]) => void };
 
-/** What was typed and not yet put down outlives the page. */
+/** What was typed and not yet recorded outlives the page. */
 const draftOf = (look: string) => `mensor.line.${look}`;
 /** More entries than any line makes: their ids are made before anybody reads the line. */
 const mostInALine = 20;
@@ -24,7 +24,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     window.sessionStorage.setItem(draftOf(bench.id), next);
   };
   const [before, setBefore] = useState("leg");
-  /** The kind that bare numbers repeat: of the last line that was put down, also while the next is being typed. */
+  /** The kind that bare numbers repeat: of the last line that was recorded, also while the next is being typed. */
   const repeats = useRef("leg");
   const [fault, setFault] = useState<unknown>();
   const [said, setSaid] = useState("");

@@ -3,7 +3,7 @@ import type { Bench, GuideStep } from "../lib/api";
 
 type Props = { bench: Bench; later: number; onLater: (n: number) => void; onGo: (step: GuideStep) => void };
 
-/** What the walk proposes next; a touch goes there, "later" shows the one after it. */
+/** What the inspection proposes next; a touch goes there, "later" shows the one after it. */
 export function Guide({ bench, later, onLater, onGo }: Props) {
   const step = bench.guide[later % Math.max(1, bench.guide.length)];
   const [seen, setSeen] = useState<string>();

@@ -9,7 +9,7 @@ import { Ready } from "./Ready";
 import { useBusy, useWaiting, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 
-/** The verdict to be read at arm's length, what is still to be looked at, and what to do next. */
+/** The verdict to be read at arm's length, what is still to be inspected, and what to do next. */
 export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const actor = useActor();
   const navigate = useNavigate();

@@ -3,7 +3,7 @@ import { useBusy, useTrack, type Doing } from "./useBench";
 
 type Props = { doing: Doing; onSaid: (words: string) => void; onFault: (fault: unknown) => void };
 
-/** Takes back what was put down last, and does it again; each says what it would be about. */
+/** Takes back what was recorded last, and does it again; each says what it would be about. */
 export function UndoRedo({ doing, onSaid, onFault }: Props) {
   const { canUndo, canRedo } = useTrack(doing.id);
   const busy = useBusy(doing.id);

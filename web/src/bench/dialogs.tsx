@@ -18,7 +18,7 @@ function Dialog({ title, children, onClose }: { title: string; children: ReactNo
   );
 }
 
-/** One confirmation after the walk; nothing is ticked beforehand, each item can be left out. */
+/** One confirmation after the inspection; nothing is ticked beforehand, each item can be left out. */
 export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doing: Doing }) {
   const items = bench.evaluation.todo.filter((t) => t.clearable);
   const [ticked, setTicked] = useState<string[]>([]);
@@ -160,7 +160,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
   );
 }
 
-/** "0-12" as the stretch that was looked at. */
+/** "0-12" as the stretch that was inspected. */
 function inspectedOf(text: string): { inspectedFrom?: string; inspectedTo?: string } {
   const span = spansOf(text)?.[0];
   return span ? { inspectedFrom: span.from, ...(span.to === undefined ? {} : { inspectedTo: span.to }) } : {};

@@ -116,7 +116,7 @@ export function describeKinds(views: KindView[]) {
   kinds = [...all].sort((a, b) => place(a) - place(b));
 }
 
-/** What can be put down on this weld: a groove has no legs, a fillet no crown. */
+/** What can be recorded on this weld: a groove has no legs, a fillet no crown. */
 export function kindsOf(bench: Bench): KindSpec[] {
   const sort = bench.joint.form.weld === "groove" ? "groove" : "fillet";
   return kinds.filter((k) => k.of === undefined || k.of === sort);
@@ -151,7 +151,7 @@ export function measures(spec: KindSpec): boolean {
   return (spec.entry === "READING" && spec.id !== "blade") || spec.fields.some((f) => f.chips === "depth");
 }
 
-/** The spec that an entry was put down with, to show or change it. */
+/** The spec that an entry was recorded with, to show or change it. */
 export function specOf(entry: { kind: EntryKind; content: EntryContent }): KindSpec | undefined {
   if (entry.kind === "INDICATION") return kinds.find((k) => k.kind === entry.content.kind);
   if (entry.kind === "READING") {

@@ -7,7 +7,7 @@ import { changesOf, stepsTo, type Done } from "../lib/undo";
 
 const keyOf = (id: string) => ["bench", id];
 
-/** What is not looked at anew each second: causes, dispositions, the register. */
+/** What is not inspected anew each second: causes, dispositions, the register. */
 const whole = 10_000;
 const beat = 1_000;
 
@@ -54,7 +54,7 @@ export function showBench(queries: QueryClient, bench: Bench) {
   void queries.invalidateQueries({ queryKey: ["joints"] });
 }
 
-/** A change of the look that is done now or not at all: signing, handing over, what the quality manager records. */
+/** A change of the inspection that is done now or not at all: signing, handing over, what the quality manager records. */
 export function useChange(id: string) {
   const queries = useQueryClient();
   return useMutation({
@@ -71,7 +71,7 @@ type Track = { done: Done[]; undone: Done[] };
 const nothing: Track = { done: [], undone: [] };
 const most = 200;
 
-/** What was done at a look, and whether something is on its way: apart from the look itself, so that only who shows it is drawn anew. */
+/** What was done at an inspection, and whether something is on its way: apart from the inspection itself, so that only who shows it is drawn anew. */
 class Store<T> {
   private readonly values = new Map<string, T>();
   private readonly listeners = new Set<() => void>();
@@ -96,7 +96,7 @@ class Store<T> {
 const tracks = new Store<Track>(nothing);
 const underway = new Store<number>(0);
 
-/** Whether something of this look is on its way to the server. */
+/** Whether something of this inspection is on its way to the server. */
 export function useBusy(look: string): boolean {
   return useSyncExternalStore(underway.subscribe, () => underway.get(look)) > 0;
 }
@@ -109,7 +109,7 @@ export function useTrack(look: string) {
 
 export type Kept = "stored" | "kept";
 
-/** What is said after something was put down. */
+/** What is said after something was recorded. */
 export function saidOf(kept: Kept, words: string): string {
   return kept === "kept" ? `Kept here, it goes when the network is back: ${words}` : `Recorded: ${words}`;
 }
@@ -199,7 +199,7 @@ function idsOf(w: Waiting): string[] {
   return [];
 }
 
-/** What of this look waits for the server, and whether the server answers. */
+/** What of this inspection waits for the server, and whether the server answers. */
 export function useWaiting(look: string) {
   const outbox = useOutbox();
   const posted = useSyncExternalStore(outbox.subscribe, outbox.now);

@@ -10,7 +10,7 @@ import { Specimens } from "./Specimens";
 
 const keyOf = (bench: Bench, also: string[]) => ["causes", bench.id, bench.version, madeState(bench), also.join(" ")];
 
-/** Changes whenever something of the making does, so that the causes are traced anew. */
+/** Changes whenever something of the welding record does, so that the causes are traced anew. */
 function madeState(bench: Bench): string {
   const m = bench.welding;
   return [m.version, ...m.entries.map((e) => `${e.version}${e.withdrawn ? "-" : ""}`)].join(" ");

@@ -77,7 +77,7 @@ export function Defect({ defects, bench, act }: { defects: DefectCauses[]; bench
   );
 }
 
-/** Says of a sign that it was seen, looked for and not seen, or takes the answer back. */
+/** Says of a sign that it was seen, inspected for and not seen, or takes the answer back. */
 export function useSigns(bench: Bench) {
   const change = useChange(bench.id);
   const { whole, version } = bench.welding;

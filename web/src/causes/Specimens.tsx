@@ -7,7 +7,7 @@ import { useRecord } from "./CausesPanel";
 
 const kinds = { bend: "Bend", "fillet-break": "Fillet break", macro: "Macro section" } as const;
 
-/** What was bent, broken or cut: judged by the limits for a test piece, beside the look and apart from it. */
+/** What was bent, broken or cut: judged by the limits for a test piece, beside the inspection and apart from it. */
 export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Causes["tests"]; mayRecord: boolean }) {
   const [open, setOpen] = useState(false);
   const record = useRecord(bench);

@@ -151,7 +151,7 @@ function Choices({ page }: { page: CriteriaPage }) {
   );
 }
 
-/** Whether somebody held the book against the shop's own copy; until then nothing is signed by it. */
+/** Whether somebody held the code against the shop's own copy; until then nothing is signed by it. */
 function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
   const actor = useActor();
   const [open, setOpen] = useState(false);

@@ -42,7 +42,7 @@ function withConstant(all: Record<string, number> | undefined, id: string, typed
 
 type Props = { terms: ContractTerms; units: string; problems: Record<string, string>; onChange: (t: ContractTerms) => void };
 
-/** What the contract says beside the book: it can only tighten, and each line says where it stands. */
+/** What the contract says beside the code: it can only tighten, and each line says where it stands. */
 export function Terms({ terms, units, problems, onChange }: Props) {
   const limits = terms.limits ?? [];
   const set = (change: Partial<ContractTerms>) => onChange({ ...terms, ...change });

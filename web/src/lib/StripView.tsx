@@ -24,10 +24,10 @@ type Props = {
   /** The finding whose place is shown, and the indications that decide it. */
   chosen?: { finding: string; indications: Set<number> };
   drawn?: Drawn;
-  /** What is or was repaired, mm from the datum, and the stretch that is looked at with it. */
+  /** What is or was repaired, mm from the datum, and the stretch that is inspected with it. */
   worked?: { from: number; to: number }[] | undefined;
   inspectedAt?: { from: number; to: number }[];
-  /** Where the walk goes next. */
+  /** Where the inspection goes next. */
   next?: number;
   onCursor?: (mm: number) => void;
   onMark?: (indication: number) => void;
@@ -387,7 +387,7 @@ function Overview({ strip, view, units, onGo }: { strip: Strip; view: View; unit
   );
 }
 
-/** What was seen before the last look, kept quiet: a start opens, a stop closes, what was found along it is outlined. */
+/** What was seen before the last inspection, kept quiet: a start opens, a stop closes, what was found along it is outlined. */
 function BeforeLane({ quiet, x, left, end }: { quiet: Quiet[]; x: (mm: number) => number; left: number; end: number }) {
   const y = rulerHeight + beforeHeight / 2 - 2;
   return (

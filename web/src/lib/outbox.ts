@@ -4,7 +4,7 @@ import { newId } from "./id";
 
 export type NewEntry = { id: string; kind: EntryKind; content: EntryContent };
 
-/** A change of a look, in a form that can be kept and sent again: the same again changes nothing on the server. */
+/** A change of an inspection, in a form that can be kept and sent again: the same again changes nothing on the server. */
 export type Step =
   | { do: "put"; entry: NewEntry; version?: number }
   | { do: "putAll"; entries: NewEntry[] }
@@ -29,7 +29,7 @@ export function isUnreachable(e: unknown): boolean {
 }
 
 /**
- * What one person put down and the server does not have yet. Each change is kept in the browser before it is sent, and
+ * What one person recorded and the server does not have yet. Each change is kept in the browser before it is sent, and
  * until it is answered; changes go in the order in which they were made, each under an id of its own, so that a second
  * sending adds nothing.
  */
@@ -115,7 +115,7 @@ export class Outbox {
     return this.posted.waiting.filter((x) => x.refused === undefined);
   }
 
-  /** Sends what was put down before, but what somebody still waits for: that answers for itself. */
+  /** Sends what was recorded before, but what somebody still waits for: that answers for itself. */
   private async sendAll(before = Infinity) {
     for (const w of this.open().filter((x) => x.at < before && !this.attended.has(x.key))) {
       try {
@@ -227,7 +227,7 @@ export function keepPicture(id: string, picture: Blob): Promise<void> {
 
 const outboxes = new Map<string, Outbox>();
 
-/** Each person's own: what one put down is never sent under another's name. */
+/** Each person's own: what one recorded is never sent under another's name. */
 export function outboxOf(person: string): Outbox {
   let outbox = outboxes.get(person);
   if (!outbox) {

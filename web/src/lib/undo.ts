@@ -11,7 +11,7 @@ export type Done = { words: string; changes: Change[]; photo?: { id: string; off
 
 const byId = (bench?: Bench) => new Map(bench?.entries.map((e) => [e.id, e]));
 
-/** What a step changes, seen from the look before it and, where the server answered, after it. */
+/** What a step changes, seen from the inspection before it and, where the server answered, after it. */
 export function changesOf(step: Step, before: Bench, after?: Bench): Change[] {
   const olds = byId(before);
   const news = byId(after);

@@ -9,7 +9,7 @@ const rate = (n: number) => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
 const percent = (n: number) => `${Math.round(n * 100)}%`;
 const nameOf = (by: string, r: { key?: string; name?: string }) => (r.key === undefined ? "not recorded" : r.name ? `${r.key}, ${r.name}` : by === "position" ? `position ${r.key}` : r.key);
 
-/** What the signed looks tell: rejected places per 100 in, with how sure that is. */
+/** What the signed inspections tell: rejected places per 100 in, with how sure that is. */
 export default function RejectRates() {
   const [search, setSearch] = useSearchParams();
   const by = search.get("by") ?? "welder";

@@ -74,7 +74,7 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
   );
 }
 
-/** The place as it was put down, and the extent where the step before told it. */
+/** The place as it was recorded, and the extent where the step before told it. */
 function before(d: Defect): Record<string, string> {
   const place = d.plan?.extent ?? d.place;
   const [from, to] = (place ?? "").split("–");

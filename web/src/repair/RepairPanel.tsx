@@ -5,7 +5,7 @@ import { api, saidBy, type Bench } from "../lib/api";
 import { useActor } from "../lib/session";
 import { DefectCard, Fault } from "./DefectCard";
 
-/** After a signed reject: each rejected place with its number, what the contractor decides of it, and the look after the repair. */
+/** After a signed reject: each rejected place with its number, what the contractor decides of it, and the inspection after the repair. */
 export function RepairPanel({ bench }: { bench: Bench }) {
   const actor = useActor();
   const navigate = useNavigate();

@@ -24,7 +24,7 @@ const drawing = {
   required: [{ x: 0, y: 0 }, { x: 0, y: 8 }, { x: 8, y: 0 }], requiredLabel: "5/16 required", notches: [], dimensions: [], gap: 0, gapLabel: "",
 } as unknown as Bench["drawn"];
 
-/** What is recorded of a weld's making: nothing yet. */
+/** What is recorded of a weld's welding record: nothing yet. */
 export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
   return {
     jointId: "joint-1", inspectionId: "inspection-1", version: 2, mark: "FB-9", inWords: "5/16 fillet, tee, 24 in", units: "in", fillet: true, backing: false, delayed: false, whole: {}, entries: [],

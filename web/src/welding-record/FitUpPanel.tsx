@@ -102,7 +102,7 @@ function Bright({ welding, value, may, onAnswer }: { welding: WeldingRecord; val
   );
 }
 
-/** One thing put down, who did, and the way to take it off and back. */
+/** One thing recorded, who did, and the way to take it off and back. */
 export function Made({ entry: e, words, may, act, jointId, onEdit, children }: { entry: WeldingEntry; words: React.ReactNode; may: boolean; act: (f: () => Promise<WeldingRecord>) => Promise<boolean>; jointId: string; onEdit?: () => void; children?: React.ReactNode }) {
   return (
     <div className={`entered${e.withdrawn ? " off" : ""}`}>

@@ -3,7 +3,7 @@ import { VerdictShape } from "../lib/VerdictMark";
 
 const words: Record<string, string> = { accept: "holds", reject: "does not hold", incomplete: "not inspected", "not-applicable": "not asked" };
 
-/** What one look comes to: a shape and a word, both numbers, and why. */
+/** What one inspection comes to: a shape and a word, both numbers, and why. */
 export function InspectionItemLine({ item, children }: { item: InspectionItem; children?: React.ReactNode }) {
   return (
     <div className="lookitem" data-item={item.id} data-verdict={item.verdict}>

@@ -8,7 +8,7 @@ import { PassesPanel } from "./PassesPanel";
 import { ProcessPanel } from "./ProcessPanel";
 import { useWeldingRecord } from "./useWeldingRecord";
 
-/** Before the last look: the fit-up, the passes and what was seen as they went in. */
+/** Before the last inspection: the fit-up, the passes and what was seen as they went in. */
 export default function WeldingRecordPage() {
   const { id = "" } = useParams();
   const actor = useActor();

@@ -1,12 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, Refused, type WeldingRecord } from "../lib/api";
 
-/** A weld's making as the server has it; the rods' clock runs on, and other people's entries come in. */
+/** A weld's welding record as the server has it; the rods' clock runs on, and other people's entries come in. */
 export function useWeldingRecord(joint: string) {
   return useQuery({ queryKey: ["welding", joint], queryFn: () => api.weldingRecord(joint), refetchInterval: 5_000 });
 }
 
-/** Changes of the making: what the server answers is shown at once, on the bench too; {@code act} tells whether it was taken. */
+/** Changes of the welding record: what the server answers is shown at once, on the bench too; {@code act} tells whether it was taken. */
 export function useWeldingChange(joint: string) {
   const queries = useQueryClient();
   const change = useMutation({

@@ -1,8 +1,5 @@
 package mensor.bench;
 
-import mensor.weld.JointBuilder;
-import mensor.inspection.Porosity;
-import mensor.inspection.Undercut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,17 +8,20 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import mensor.inspection.Conditions;
+import mensor.inspection.Indication;
+import mensor.inspection.Inspection;
+import mensor.inspection.Porosity;
+import mensor.inspection.Reading;
+import mensor.inspection.Undercut;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
-import mensor.inspection.Conditions;
-import mensor.inspection.Indication;
-import mensor.inspection.Inspection;
-import mensor.inspection.Reading;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Toe;
 import mensor.weld.WeldType;
@@ -79,8 +79,7 @@ public class JudgeBenchmark {
             }
             Toe toe = i % 2 == 0 ? Toe.A : Toe.B;
             Length depth = mm(random.nextInt(20) == 0 ? 1_500_000 : 300_000);
-            return new Undercut(
-                    toe, new Span(mm(from), mm(from + 1_000_000 + random.nextInt(3_000_000))), depth, none);
+            return new Undercut(toe, new Span(mm(from), mm(from + 1_000_000 + random.nextInt(3_000_000))), depth, none);
         }
     }
 

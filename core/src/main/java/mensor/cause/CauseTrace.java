@@ -35,7 +35,7 @@ public record CauseTrace(
 
     public record RuledOut(CauseClass cause, String why) {}
 
-    /** The one look that would settle most, and between what. */
+    /** The one check that would settle most, and between what. */
     public record NextCheck(String ask, Sign sign, String settles) {}
 
     /** The cause that leads; empty where all are ruled out. */

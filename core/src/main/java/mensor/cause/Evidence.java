@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import mensor.weld.Sign;
 
-/** What speaks for and against each cause of one defect, gathered from the look, the joint and the record. */
+/** What speaks for and against each cause of one defect, gathered from the inspection, the joint and the record. */
 final class Evidence {
     /** Whole millionths add up to the same sum in any order. */
     private static final double MILLION = 1e6;

@@ -3,7 +3,7 @@ package mensor.cause;
 import java.util.Locale;
 import mensor.weld.Named;
 
-/** What the look, the joint and the record tell by themselves; what each speaks for stands in {@code causes.md}. */
+/** What the inspection, the joint and the record tell by themselves; what each speaks for stands in {@code causes.md}. */
 public enum Fact implements Named {
     AT_THE_END,
     AT_A_START_OR_STOP,

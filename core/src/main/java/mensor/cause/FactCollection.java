@@ -32,7 +32,7 @@ import mensor.weld.Technique;
 import mensor.weld.Toe;
 import mensor.weld.WeldingRecord;
 
-/** Gathers what the look, the joint and the record tell of one defect, and what they rule out. */
+/** Gathers what the inspection, the joint and the record tell of one defect, and what they rule out. */
 final class FactCollection {
     /** Arc force, in the machine's percent, that is much on a vertical, and that is little (common practice, no source). */
     private static final double MUCH_ARC_FORCE = 50;

@@ -15,7 +15,7 @@ import mensor.weld.Sign;
 
 /**
  * What looking cannot see: reasons to doubt the fusion of a weld although its surface passes, with the test that would tell
- * (common practice, no source). The engineer decides on the test; the verdict of the look is not touched.
+ * (common practice, no source). The engineer decides on the test; the verdict of the inspection is not touched.
  */
 public record FusionDoubt(String why, String test) {
 

@@ -13,7 +13,7 @@ import mensor.weld.Range;
 import mensor.weld.Steel;
 
 /**
- * What is known around a weld beside its look and its record: the remarks of the in-process look, where rods were changed,
+ * What is known around a weld beside its inspection and its record: the remarks of the in-process inspection, where rods were changed,
  * what the boxes of the rods say, which procedure stands behind its numbers, and what was tried before.
  */
 public record Surroundings(
@@ -32,7 +32,7 @@ public record Surroundings(
     /** The amps that the maker prints on a box of rods. */
     public record BoxLabel(String electrode, Length diameter, Range amps) {}
 
-    /** What the looks while the passes went in found other than wanted. */
+    /** What the inspections while the passes went in found other than wanted. */
     public static List<Remark> remarks(List<InProcessInspection.Answer> answers) {
         return answers.stream()
                 .filter(a -> !a.asWanted())

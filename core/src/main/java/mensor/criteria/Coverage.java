@@ -19,7 +19,7 @@ import mensor.weld.Joint;
 import mensor.weld.Penetration;
 
 /**
- * What a book does with each thing that can be read or seen on a joint: a rule limits it, or the book says that it sets no
+ * What a book does with each thing that can be read or seen on a joint: a rule limits it, or the code says that it sets no
  * limit, or neither, and then nothing that rests on it can accept. Told from the rules that judge, so that a rule or a word
  * that was forgotten leaves a verdict incomplete instead of passing in silence.
  */
@@ -32,7 +32,7 @@ public final class Coverage {
         /** A rule of the criterion judges it. */
         record Limited(Criterion criterion) implements Cell {}
 
-        /** The book says that there is no limit. */
+        /** The code says that there is no limit. */
         record Free(NoLimit word) implements Cell {}
 
         /** Neither: what is read of it leaves the verdict incomplete. */
@@ -51,7 +51,7 @@ public final class Coverage {
         return Stream.concat(Stream.of(ReadValue.values()), Stream.of(IndicationKind.values()));
     }
 
-    /** With the contract's own limits beside the book's. */
+    /** With the contract's own limits beside the code's. */
     public Coverage with(Iterable<Addendum> addenda) {
         addenda.forEach(a -> {
             switch (a.kind()) {
@@ -69,7 +69,7 @@ public final class Coverage {
         limited.get(criterion).add(what);
     }
 
-    /** What the book does with it, whatever the criterion. */
+    /** What the code does with it, whatever the criterion. */
     public Cell cell(Judgeable what) {
         for (Criterion c : Criterion.values()) {
             if (limited.get(c).contains(what)) {
@@ -258,7 +258,7 @@ public final class Coverage {
             return of(IndicationKind.ROOT_CONCAVITY, ReadValue.ROOT_BELOW);
         }
 
-        /** The book's word stands in {@link CriteriaBook#noLimit}. */
+        /** The code's word stands in {@link CriteriaBook#noLimit}. */
         @Override
         public Set<Judgeable> anySize(Rule.AnySize rule) {
             return of();

@@ -19,10 +19,10 @@ public interface CriteriaBook {
     /** The edition whose numbering the clauses follow. */
     String edition();
 
-    /** Whether the book has a column of limits in the unit. */
+    /** Whether the code has a column of limits in the unit. */
     boolean hasColumn(Unit unit);
 
-    /** Why the book cannot judge the joint, or empty: the field at fault first. */
+    /** Why the code cannot judge the joint, or empty: the field at fault first. */
     Optional<Refusal> refuses(Joint joint);
 
     /** Whether it is for cyclic loading, for what a design asks by loading. */
@@ -40,12 +40,12 @@ public interface CriteriaBook {
     Citation citation(Criterion criterion, Joint joint);
 
     /**
-     * The book's word that it sets no limit for something; empty where it says none. What is neither limited by a rule nor
+     * The code's word that it sets no limit for something; empty where it says none. What is neither limited by a rule nor
      * freed here leaves a verdict incomplete.
      */
     Optional<NoLimit> noLimit(Judgeable what, Joint joint);
 
-    /** The greatest value that the book could accept for what the addendum limits; empty where it sets no limit. */
+    /** The greatest value that the code could accept for what the addendum limits; empty where it sets no limit. */
     default Optional<Length> loosest(AddendumKind kind, Joint joint, Unit column) {
         return rule(kind.criterion(), joint, column).answer(new Loosest(kind, joint));
     }
@@ -53,6 +53,6 @@ public interface CriteriaBook {
     /** What the reader of a verdict should know of this joint under this book. */
     List<String> notes(Joint joint);
 
-    /** A joint outside the book. */
+    /** A joint outside the code. */
     record Refusal(String field, String problem) {}
 }

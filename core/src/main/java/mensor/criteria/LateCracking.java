@@ -6,7 +6,7 @@ import mensor.weld.Joint;
 
 /** Steels that can crack late (AWS D1.1, visual table: A514, A517, A709 HPS 100W; from memory). */
 public final class LateCracking {
-    /** How long after the last welding such a steel is looked at. */
+    /** How long after the last welding such a steel is inspected. */
     public static final int HOURS = 48;
 
     private LateCracking() {}

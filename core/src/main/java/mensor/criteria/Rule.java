@@ -11,7 +11,7 @@ import mensor.length.RealLength;
 import mensor.weld.Toe;
 
 /**
- * What one criterion of a book asks of one joint, as data: the book writes it from its tables, the judge answers it. A new
+ * What one criterion of a book asks of one joint, as data: the code writes it from its tables, the judge answers it. A new
  * shape of rule is a record here and a case in {@link Cases}, so that none can be forgotten.
  */
 public sealed interface Rule {
@@ -122,7 +122,7 @@ public sealed interface Rule {
         }
     }
 
-    /** The face of a groove whose height has no limit: its convexity at most, where the book has one. No underfill. */
+    /** The face of a groove whose height has no limit: its convexity at most, where the code has one. No underfill. */
     record GrooveFace(Optional<Length> convexity, Confidence confidence) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
@@ -147,7 +147,7 @@ public sealed interface Rule {
      * @param underruns how far below a drawn size a reading may lie: the first step whose size the drawing is under
      * @param portionDivisor the undersize portion is at most the welded length divided by this
      * @param noUnderrunFlanges no underrun within so many flange widths of a girder's end
-     * @param openings what a fit-up opening does to the size, where the book says
+     * @param openings what a fit-up opening does to the size, where the code says
      */
     record FilletSize(
             List<Underrun> underruns,
@@ -323,7 +323,7 @@ public sealed interface Rule {
         }
     }
 
-    /** The book sets no limit: what was seen accepts, with the reason why. */
+    /** The code sets no limit: what was seen accepts, with the reason why. */
     record AnySize(String why, Confidence confidence) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
@@ -331,7 +331,7 @@ public sealed interface Rule {
         }
     }
 
-    /** The book leaves it to another paper, and nothing is judged here. */
+    /** The code leaves it to another paper, and nothing is judged here. */
     record NotJudged(String why) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
@@ -364,7 +364,7 @@ public sealed interface Rule {
     }
 
     /**
-     * The root of a weld made from one side. Incomplete penetration and burn-through reject. Where the book has no limit for
+     * The root of a weld made from one side. Incomplete penetration and burn-through reject. Where the code has no limit for
      * melt-through and root concavity, the advice is what a welder's test allows.
      */
     record Root(

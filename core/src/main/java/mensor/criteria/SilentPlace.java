@@ -11,7 +11,7 @@ import java.util.List;
 public record SilentPlace(String title, String what, String why) {
     private static final String CAREFUL = "the careful reading: it can ask for more, never for less";
 
-    /** All of them, in the order in which a look meets them. */
+    /** All of them, in the order in which an inspection meets them. */
     public static final List<SilentPlace> ALL = List.of(
             new SilentPlace(
                     "No reading is not a pass",

@@ -9,7 +9,7 @@ import mensor.length.Span;
 import mensor.weld.LoggedPass;
 import mensor.weld.Stagger;
 
-/** What was seen before the last look, as quiet marks along the strip: where to look twice. */
+/** What was seen before the last inspection, as quiet marks along the strip: where to look twice. */
 public final class QuietMarks {
     /** Positions in mm; {@code kind}: {@code start}, {@code stop}, {@code stacked} or {@code remark}. */
     public record QuietMark(double from, double to, String kind, String label) {}

@@ -117,7 +117,7 @@ public record SectionDrawing(
         return at(inspection, Requirements.of(inspection, book), station, rejecting);
     }
 
-    /** What the drawing needs of the book. */
+    /** What the drawing needs of the code. */
     private record Requirements(Optional<Length> openingFree, Rule profile) {
         static Requirements of(Inspection inspection, CriteriaBook book) {
             Rule size = book.rule(Criterion.SIZE, inspection.joint(), inspection.units());

@@ -182,7 +182,7 @@ public record StripDrawing(
         return lane == IndicationKind.Lane.TOE ? ((Toe) i.values().find("toe").orElseThrow()).id() : lane.id();
     }
 
-    /** Where the indications of a look would stand, before anything is judged. */
+    /** Where the indications of an inspection would stand, before anything is judged. */
     public static List<Mark> marksOf(Inspection inspection) {
         return marks(inspection, Set.of());
     }

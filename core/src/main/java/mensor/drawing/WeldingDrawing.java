@@ -12,7 +12,7 @@ import mensor.weld.LoggedPass;
 import mensor.weld.Stagger;
 
 /**
- * A weld's making along its length, in numbers: the openings at fit-up, and each pass with its runs from start to stop, under
+ * A weld's welding record along its length, in numbers: the openings at fit-up, and each pass with its runs from start to stop, under
  * each other as they lie. Positions in mm, labels in the drawing's units.
  */
 public record WeldingDrawing(

@@ -2,7 +2,7 @@ package mensor.inspection;
 
 import mensor.weld.Named;
 
-/** The contract limits that a job may set, tighter than the book. */
+/** The contract limits that a job may set, tighter than the code. */
 public enum AddendumKind implements Named {
     UNDERCUT_DEPTH("undercut.depth", true, Criterion.UNDERCUT),
     POROSITY_DIAMETER("porosity.diameter", true, Criterion.POROSITY),

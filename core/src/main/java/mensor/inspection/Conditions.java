@@ -5,9 +5,9 @@ import java.util.Optional;
 import mensor.weld.InvalidField;
 
 /**
- * The state of the weld when it was looked at; what is absent was not answered.
+ * The state of the weld when it was inspected; what is absent was not answered.
  *
- * @param viewing light, access and gauges, where the look is made at the bench; a file says nothing of them
+ * @param viewing light, access and gauges, where the inspection is made at the bench; a file says nothing of them
  */
 public record Conditions(
         Optional<Boolean> cleaned,

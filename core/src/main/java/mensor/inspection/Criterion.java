@@ -2,7 +2,7 @@ package mensor.inspection;
 
 import mensor.weld.Named;
 
-/** What a look answers to, in the order in which every answer lists it. A clearable one can be looked for and not seen. */
+/** What an inspection answers to, in the order in which every answer lists it. A clearable one can be inspected for and not seen. */
 public enum Criterion implements Named {
     READINESS("readiness", "Ready to inspect", false),
     CRACK("crack", "Crack", true),

@@ -6,7 +6,7 @@ import mensor.length.Length;
 import mensor.length.Span;
 
 /**
- * What the Engineer allows on one weld beyond the book, by his document. The size is no matter of a deviation: a smaller one
+ * What the Engineer allows on one weld beyond the code, by his document. The size is no matter of a deviation: a smaller one
  * is a changed drawing.
  *
  * @param where the stretch that it is for; absent for the whole weld

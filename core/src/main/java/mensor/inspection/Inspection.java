@@ -14,12 +14,12 @@ import mensor.weld.Toe;
 import mensor.weld.WeldingRecord;
 
 /**
- * One look at one weld: what was read, seen, looked for and not seen. Every place lies on the weld; a criterion that was
+ * One look at one weld: what was read, seen, inspected for and not seen. Every place lies on the weld; a criterion that was
  * cleared has no indication.
  *
- * @param units the drawing's units, the column of the book that judges
- * @param clear what was looked for along the whole weld and not seen
- * @param clearAllElse everything clearable that has no indication was looked for and not seen
+ * @param units the drawing's units, the column of the code that judges
+ * @param clear what was inspected for along the whole weld and not seen
+ * @param clearAllElse everything clearable that has no indication was inspected for and not seen
  * @param undercutPerToe the inspection plan's choice to sum undercut for each toe alone
  */
 public record Inspection(
@@ -55,7 +55,7 @@ public record Inspection(
         }
     }
 
-    /** An inspection of a joint with nothing looked at yet. */
+    /** An inspection of a joint with nothing inspected yet. */
     public static Inspection begin(Joint joint, Unit units) {
         return new Inspection(
                 joint,
@@ -98,7 +98,7 @@ public record Inspection(
         }
     }
 
-    /** The same look with other readings and indications. */
+    /** The same inspection with other readings and indications. */
     public Inspection with(List<Reading> otherReadings, List<Indication> otherIndications) {
         return new Inspection(
                 joint,
@@ -114,7 +114,7 @@ public record Inspection(
                 welding);
     }
 
-    /** The same look held against another column of numbers, without the contract's own limits. */
+    /** The same inspection held against another column of numbers, without the contract's own limits. */
     public Inspection by(Unit otherUnits) {
         return new Inspection(
                 joint,
@@ -130,7 +130,7 @@ public record Inspection(
                 welding);
     }
 
-    /** The same look with its light, access and gauges. */
+    /** The same inspection with its light, access and gauges. */
     public Inspection seenUnder(Viewing viewing) {
         Conditions c = new Conditions(
                 conditions.cleaned(),
@@ -142,7 +142,7 @@ public record Inspection(
                 joint, units, c, clear, clearAllElse, covered, readings, indications, addenda, undercutPerToe, welding);
     }
 
-    /** Whether a criterion was looked for along the whole weld and nothing was found. */
+    /** Whether a criterion was inspected for along the whole weld and nothing was found. */
     public boolean isClear(Criterion criterion) {
         return clear.contains(criterion)
                 || clearAllElse

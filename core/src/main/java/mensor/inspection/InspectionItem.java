@@ -3,7 +3,7 @@ package mensor.inspection;
 import java.util.Optional;
 import mensor.length.Span;
 
-/** One point of a fit-up or in-process look, with what was found, what is allowed and why. */
+/** One point of a fit-up or in-process inspection, with what was found, what is allowed and why. */
 public record InspectionItem(
         String id,
         String title,

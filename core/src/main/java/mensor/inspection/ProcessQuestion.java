@@ -2,7 +2,7 @@ package mensor.inspection;
 
 import mensor.weld.Named;
 
-/** What is looked at while the passes go in (common practice, no source). */
+/** What is inspected while the passes go in (common practice, no source). */
 public enum ProcessQuestion implements Named {
     ROOT("root", "Root pass: sound, no cracks, no holes", "repair the root before the next pass goes over it", false),
     ROOT_BACK(

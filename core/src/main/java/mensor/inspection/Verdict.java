@@ -3,7 +3,7 @@ package mensor.inspection;
 import java.util.Collection;
 import mensor.weld.Named;
 
-/** What a criterion, or a whole look, comes to. */
+/** What a criterion, or a whole inspection, comes to. */
 public enum Verdict implements Named {
     ACCEPT("accept"),
     REJECT("reject"),

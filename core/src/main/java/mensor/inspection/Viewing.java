@@ -3,7 +3,7 @@ package mensor.inspection;
 import java.util.Optional;
 
 /**
- * How the look itself was set up at the bench; what is absent was not answered.
+ * How the inspection itself was set up at the bench; what is absent was not answered.
  *
  * @param light enough light on the weld
  * @param near the eye within 24 in [600 mm] and not below 30° to the surface

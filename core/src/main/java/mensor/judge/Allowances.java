@@ -16,7 +16,7 @@ import mensor.length.Span;
 
 /**
  * What the Engineer allowed on this weld. What a deviation covers (of its criterion, within its stretch, not over its most) is
- * set aside, and the rest is judged by the book as ever: so a second undercut next to one that was allowed is still seen.
+ * set aside, and the rest is judged by the code as ever: so a second undercut next to one that was allowed is still seen.
  */
 final class Allowances {
     private final List<Deviation> deviations;
@@ -27,12 +27,12 @@ final class Allowances {
         this.inspection = inspection;
     }
 
-    /** Answers all findings of a look, in one order. */
+    /** Answers all findings of an inspection, in one order. */
     interface Judged {
         List<Finding> of(Inspection inspection);
     }
 
-    /** What was found of the look, with each rejected criterion that a deviation speaks of judged anew. */
+    /** What was found of the inspection, with each rejected criterion that a deviation speaks of judged anew. */
     List<Finding> apply(List<Finding> findings, Inspection inspection, Judged judge) {
         if (deviations.isEmpty()) {
             return findings;

@@ -176,7 +176,7 @@ final class AtMostCheck {
                                 : Why.WITHIN_LIMIT.of(named(tightest), tightest.place(), shown(tightest.surely())));
     }
 
-    /** Legs, throats and gaps can break these limits; that they do not tells nothing of what was not looked at. */
+    /** Legs, throats and gaps can break these limits; that they do not tells nothing of what was not inspected. */
     private boolean onlyRejects() {
         return switch (rule.measure()) {
             case LEG_DIFFERENCE, THROAT_OVER, GAP -> true;

@@ -292,7 +292,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         return RuleWords.limit(rule, inspection.units());
     }
 
-    /** What was not decided by anything recorded: cleared, covered, or not looked at yet. */
+    /** What was not decided by anything recorded: cleared, covered, or not inspected yet. */
     private Finding orNothing(Rule rule) {
         if (finding.isOpen() && !part) {
             Optional<String> free = rest.freeIndication(criterion);

@@ -16,7 +16,7 @@ import mensor.inspection.Verdict;
 import mensor.length.Span;
 
 /**
- * What was read or seen and no rule of the book judges. Where the book says that it sets no limit, the finding carries that
+ * What was read or seen and no rule of the code judges. Where the code says that it sets no limit, the finding carries that
  * as a note; where it says nothing, the finding cannot accept. So nothing that was recorded passes in silence.
  */
 final class EntriesWithoutRule {
@@ -66,7 +66,7 @@ final class EntriesWithoutRule {
         return seen.depth().map(d -> !d.isZero()).orElse(true);
     }
 
-    /** Whether an indication of the criterion is free by the book's own word. */
+    /** Whether an indication of the criterion is free by the code's own word. */
     Optional<String> freeIndication(Criterion criterion) {
         return entries.stream()
                 .filter(e -> e.criterion() == criterion && !e.reading())
@@ -75,7 +75,7 @@ final class EntriesWithoutRule {
                 .findFirst();
     }
 
-    /** The finding with the book's words on what it leaves free; incomplete where it says nothing. */
+    /** The finding with the code's words on what it leaves free; incomplete where it says nothing. */
     Finding saidOf(Finding finding) {
         List<Entry> mine = entries.stream()
                 .filter(e -> e.criterion() == finding.criterion())
@@ -107,7 +107,7 @@ final class EntriesWithoutRule {
         return finding.unjudged(why, asks, new Finding.Place(Optional.of(first.span()), indications, readings));
     }
 
-    /** A line for each thing that the book leaves free. */
+    /** A line for each thing that the code leaves free. */
     List<String> notes() {
         return entries.stream()
                 .filter(e -> e.word().isPresent())

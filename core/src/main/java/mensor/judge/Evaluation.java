@@ -5,7 +5,7 @@ import java.util.Optional;
 import mensor.criteria.CriteriaBook;
 import mensor.inspection.Verdict;
 
-/** A look judged by a book: all criteria in their order, then the addenda in theirs. */
+/** An inspection judged by a book: all criteria in their order, then the addenda in theirs. */
 public record Evaluation(
         CriteriaBook book, Verdict verdict, List<Finding> findings, List<Todo> todo, List<String> notes) {
 

@@ -11,13 +11,13 @@ import mensor.inspection.Reading;
 import mensor.length.RealLength;
 
 /**
- * How far the face may stand out at a station where the book gives one number for it, so that the drawing can show the
+ * How far the face may stand out at a station where the code gives one number for it, so that the drawing can show the
  * line which the crown must not pass. Where the number depends on what was not read, or on a fact not known, there is none.
  */
 public final class FaceLimit {
     private FaceLimit() {}
 
-    /** @param profile the book's rule of the profile */
+    /** @param profile the code's rule of the profile */
     public static Optional<RealLength> at(Inspection inspection, Rule profile, Reading.Station station) {
         if (station.reinforcement().isEmpty() && station.convexity().isEmpty()) {
             return Optional.empty();

@@ -270,13 +270,13 @@ public record Finding(
             return verdict(Verdict.NOT_APPLICABLE, why);
         }
 
-        /** Incomplete, with what to look at. */
+        /** Incomplete, with what to inspect. */
         Builder incomplete(Reason why, Ask ask) {
             ask(ask);
             return verdict(Verdict.INCOMPLETE, why);
         }
 
-        /** Incomplete, where what to look at was asked already. */
+        /** Incomplete, where what to inspect was asked already. */
         Builder incomplete(Reason why) {
             return verdict(Verdict.INCOMPLETE, why);
         }

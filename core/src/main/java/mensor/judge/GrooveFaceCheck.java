@@ -80,7 +80,7 @@ final class GrooveFaceCheck {
         }
     }
 
-    /** As above, where the height has no limit: the convexity that was read, if the book limits that. */
+    /** As above, where the height has no limit: the convexity that was read, if the code limits that. */
     void convexity(Finding.Builder finding, Rule.GrooveFace rule) {
         finding.confidence(rule.confidence());
         Finding.Builder low = finding.fresh();

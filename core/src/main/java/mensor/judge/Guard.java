@@ -9,7 +9,7 @@ import mensor.length.RealLength;
 /**
  * Guarded acceptance (JCGM 106): a reading accepts only where it keeps its limit by {@code factor} standard uncertainties.
  *
- * @param readings the standard uncertainty of each reading of the look, absent where its gauge is not known
+ * @param readings the standard uncertainty of each reading of the inspection, absent where its gauge is not known
  * @param indications that of each indication
  */
 public record Guard(BigDecimal factor, List<Optional<Length>> readings, List<Optional<Length>> indications) {

@@ -14,7 +14,7 @@ import mensor.inspection.Verdict;
 import mensor.length.Length;
 
 /**
- * Guarded acceptance over a whole look: every measured value is moved by its guard band to the unfavourable side, and what then
+ * Guarded acceptance over a whole inspection: every measured value is moved by its guard band to the unfavourable side, and what then
  * no longer accepts is read again with a finer gauge. So it holds for every rule, sums and exceptions included. A blade that
  * goes is a decision and no value, and is not moved.
  */
@@ -27,7 +27,7 @@ final class GuardBand {
         this.guard = guard;
     }
 
-    /** @param judge answers all findings of a look, in one order */
+    /** @param judge answers all findings of an inspection, in one order */
     List<Finding> apply(List<Finding> findings, Function<Inspection, List<Finding>> judge) {
         List<Finding> high = judge.apply(moved(1));
         List<Finding> low = judge.apply(moved(-1));

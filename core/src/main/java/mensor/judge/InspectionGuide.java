@@ -20,8 +20,8 @@ import mensor.weld.Joint;
 import mensor.weld.Toe;
 
 /**
- * What to look at next, in the order a person walks: from the datum to the end along toe A with the gauge in the hand,
- * then along toe B, then what is looked for along the whole weld. It proposes; nothing is judged by it.
+ * What to inspect next, in the order a person walks: from the datum to the end along toe A with the gauge in the hand,
+ * then along toe B, then what is inspected for along the whole weld. It proposes; nothing is judged by it.
  */
 public final class InspectionGuide {
     private static final Set<Criterion> ALONG_THE_TOES = Set.of(Criterion.UNDERCUT, Criterion.OVERLAP);
@@ -42,7 +42,7 @@ public final class InspectionGuide {
             Criterion.AS_DRAWN,
             Criterion.ARC_STRIKE);
 
-    /** What a step asks: a reading at a place, one to repeat with a finer gauge, something to measure, or a look. */
+    /** What a step asks: a reading at a place, one to repeat with a finer gauge, something to measure, or an inspection. */
     public enum Kind {
         STATION,
         REPEAT,
@@ -51,7 +51,7 @@ public final class InspectionGuide {
     }
 
     /**
-     * One step of the walk.
+     * One step of the inspection.
      *
      * @param place where to stand; absent where it is about the whole weld
      * @param criterion what it serves
@@ -76,7 +76,7 @@ public final class InspectionGuide {
         this.joint = inspection.joint();
     }
 
-    /** The steps that are left, the next first; empty where all was looked at. */
+    /** The steps that are left, the next first; empty where all was inspected. */
     public static List<Step> steps(Inspection inspection, Evaluation evaluation) {
         return new InspectionGuide(inspection, evaluation).steps();
     }

@@ -27,14 +27,14 @@ public final class Judge {
     private Judge() {}
 
     /**
-     * @throws InvalidField where the book cannot judge the joint, has no column in its units, or an addendum is looser
-     *     than the book
+     * @throws InvalidField where the code cannot judge the joint, has no column in its units, or an addendum is looser
+     *     than the code
      */
     public static Evaluation evaluate(Inspection inspection, CriteriaBook book) {
         return evaluate(inspection, book, Terms.NONE);
     }
 
-    /** As above, where the contract asks for guarded acceptance or the Engineer allowed something beyond the book. */
+    /** As above, where the contract asks for guarded acceptance or the Engineer allowed something beyond the code. */
     public static Evaluation evaluate(Inspection inspection, CriteriaBook book, Terms terms) {
         check(inspection, book);
         Allowances allowances = new Allowances(inspection, terms.deviations());
@@ -67,7 +67,7 @@ public final class Judge {
         return findings;
     }
 
-    /** Refuses what the book cannot judge, naming the field of the file. */
+    /** Refuses what the code cannot judge, naming the field of the file. */
     public static void check(Inspection inspection, CriteriaBook book) {
         if (!book.hasColumn(inspection.units())) {
             throw new InvalidField(

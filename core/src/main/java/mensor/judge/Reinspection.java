@@ -31,8 +31,8 @@ import mensor.weld.Joint;
 import mensor.weld.Toe;
 
 /**
- * The verdict of a weld after a repair: what was put down before stands outside the repaired stretches, clipped at their ends;
- * inside them only what was put down since; the book's windows go over the whole. What was looked for must be looked for
+ * The verdict of a weld after a repair: what was recorded before stands outside the repaired stretches, clipped at their ends;
+ * inside them only what was recorded since; the code's windows go over the whole. What was inspected for must be inspected for
  * again, and the size is read anew in each repaired stretch as if it were a weld by itself (D1.1 7.25 wants repairs examined
  * by the same method and criteria, from memory; that the stretch is read by itself is common practice, no source).
  */
@@ -41,10 +41,10 @@ public final class Reinspection {
     private Reinspection() {}
 
     /**
-     * What was done since the look before.
+     * What was done since the inspection before.
      *
      * @param stretches what was taken out, ground or welded, along the weld
-     * @param corrected indications of the look before that lie nowhere (a short weld) and were put right
+     * @param corrected indications of the inspection before that lie nowhere (a short weld) and were put right
      * @param acceptedIndications those that the Engineer's document accepts as they are
      * @param acceptedReadings readings that the Engineer's document accepts as they are
      */
@@ -61,7 +61,7 @@ public final class Reinspection {
         }
     }
 
-    /** Places beside the repaired stretch that are looked at too: answered true, or covered another way. */
+    /** Places beside the repaired stretch that are inspected too: answered true, or covered another way. */
     public record Beside(Optional<Boolean> reverseFace, Optional<Boolean> groundPlaces) {
         public static final Beside ANSWERED = new Beside(Optional.of(true), Optional.of(true));
     }
@@ -72,12 +72,12 @@ public final class Reinspection {
     /**
      * Both looks as one.
      *
-     * @param readings for each reading of the look where it comes from; likewise {@code indications}
+     * @param readings for each reading of the inspection where it comes from; likewise {@code indications}
      */
     public record Combination(
             Inspection inspection, Repair repair, List<Source> readings, List<Source> indications, List<String> notes) {
 
-        /** What stands beside the book: the contract as it is now, each uncertainty of the reading that it belongs to. */
+        /** What stands beside the code: the contract as it is now, each uncertainty of the reading that it belongs to. */
         public Terms terms(Terms before, Terms fresh) {
             return new Terms(
                     fresh.guard()
@@ -96,7 +96,7 @@ public final class Reinspection {
         }
     }
 
-    /** The stretches to be looked at: the repaired ones with at least 2 in [50 mm] to each side, within the weld. */
+    /** The stretches to be inspected: the repaired ones with at least 2 in [50 mm] to each side, within the weld. */
     public static List<Span> stretches(Joint joint, List<Span> repaired) {
         Length more = joint.length().unit().pick(Length.inches(2), Length.millimetres("50"));
         Ruler ruler = joint.ruler();
@@ -123,7 +123,7 @@ public final class Reinspection {
         return new Combiner(before, repair, fresh).joined();
     }
 
-    /** Judges both as one, and holds open what was not looked at again. */
+    /** Judges both as one, and holds open what was not re-inspected. */
     public static Evaluation evaluate(
             Combination joined, Inspection before, Inspection fresh, Beside beside, CriteriaBook book, Terms terms) {
         Evaluation whole = Judge.evaluate(joined.inspection(), book, terms);
@@ -231,7 +231,7 @@ public final class Reinspection {
                 .missing(repaired);
     }
 
-    /** Puts the two looks together. */
+    /** Puts the two inspections together. */
     private static final class Combiner {
         private final Inspection before;
         private final Repair repair;
@@ -370,7 +370,7 @@ public final class Reinspection {
             return rest.stream().map(i::along).toList();
         }
 
-        /** The same thing put down again beside the repair, in the stretch that was looked at again: the new one stands. */
+        /** The same thing recorded again beside the repair, in the stretch that was re-inspected: the new one stands. */
         private boolean isReadAnew(Indication old) {
             boolean inspectedAt = old.isPlaced()
                     && SpanSet.of(ruler.straight(old.span())).minus(again).isEmpty()

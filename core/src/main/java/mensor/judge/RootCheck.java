@@ -18,7 +18,7 @@ import mensor.length.Length;
 
 /**
  * The root of a weld made from one side: incomplete penetration and burn-through reject, undercut at the root by its own
- * rule, melt-through and root concavity only by the contract's limit, for the book has none.
+ * rule, melt-through and root concavity only by the contract's limit, for the code has none.
  */
 final class RootCheck {
     private final Inspection inspection;
@@ -128,7 +128,7 @@ final class RootCheck {
         return finding;
     }
 
-    /** Against the book's own limit; where it has none, by the contract's, else the Engineer sets it. */
+    /** Against the code's own limit; where it has none, by the contract's, else the Engineer sets it. */
     private Finding.Builder height(
             Finding.Builder finding,
             List<DepthCheck.Measured> found,

@@ -5,7 +5,7 @@ import java.util.Optional;
 import mensor.inspection.Deviation;
 
 /**
- * What the contract and the Engineer say beside the book and its addenda.
+ * What the contract and the Engineer say beside the code and its addenda.
  *
  * @param guard present where the contract asks for guarded acceptance
  */

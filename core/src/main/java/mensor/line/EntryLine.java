@@ -33,7 +33,7 @@ public final class EntryLine {
     /**
      * What became of a line.
      *
-     * @param puts what it puts down; empty where it is not understood, or not finished
+     * @param puts what it records; empty where it is not understood, or not finished
      * @param kind the kind's word, to be repeated by the next line; empty where there is none yet
      * @param problem what is wrong, in the trade's words; absent where nothing is
      * @param from where the problem begins in the line
@@ -155,7 +155,7 @@ public final class EntryLine {
         return new Parse(entries(kind, fields), kind.word(), Optional.empty(), 0, 0, expects, completions);
     }
 
-    /** The kinds that a line can put down, with a line for each, for the card that shows them. */
+    /** The kinds that a line can recorded, with a line for each, for the card that shows them. */
     public static List<Card> card() {
         return Kinds.ALL.stream()
                 .map(k -> new Card(

@@ -20,7 +20,7 @@ import mensor.inspection.Entry;
 import mensor.inspection.IndicationField;
 import mensor.inspection.IndicationKind;
 
-/** What can be put down in one line: a kind's words, then its arguments in the order in which a hand chalks them. */
+/** What can be recorded in one line: a kind's words, then its arguments in the order in which a hand chalks them. */
 final class Kinds {
     private Kinds() {}
 

@@ -5,7 +5,7 @@ import org.apache.commons.statistics.distribution.GammaDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
- * What a rate can be, given how much was looked at: 95 in 100 such intervals hold the true one. A few welds tell little, and
+ * What a rate can be, given how much was inspected: 95 in 100 such intervals hold the true one. A few welds tell little, and
  * the width says so.
  */
 public record Interval(double low, double high) {
@@ -32,9 +32,9 @@ public record Interval(double low, double high) {
     }
 
     /**
-     * Events per unit of what was looked at, exact for a Poisson count (Garwood 1936).
+     * Events per unit of what was inspected, exact for a Poisson count (Garwood 1936).
      *
-     * @param exposure how much was looked at, over zero: hundreds of inches, or welds
+     * @param exposure how much was inspected, over zero: hundreds of inches, or welds
      */
     public static Interval poisson(long events, double exposure) {
         if (events < 0 || !(exposure > 0)) {

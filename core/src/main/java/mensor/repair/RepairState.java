@@ -47,7 +47,7 @@ public enum RepairState implements Named {
         };
     }
 
-    /** What is recorded next; empty where nothing is: it waits for a look, for a document, or is closed. */
+    /** What is recorded next; empty where nothing is: it waits for an inspection, for a document, or is closed. */
     public Optional<RepairState> next(Disposition disposition) {
         List<RepairState> route = route(disposition);
         int at = route.indexOf(this);

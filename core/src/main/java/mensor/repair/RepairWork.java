@@ -29,7 +29,7 @@ public final class RepairWork {
      *
      * @param span the true extent: the ends as found, then what was taken out
      * @param foundBy how the ends were found: PT, MT, etch or VT
-     * @param clean the cavity was looked at and is clean and sound
+     * @param clean the cavity was inspected and is clean and sound
      * @param proof MT or PT that proved a crack gone, with the number of its report
      * @param left the thickness left where it was ground
      * @param preheat as read, in °F or °C
@@ -56,7 +56,7 @@ public final class RepairWork {
     /**
      * The place that is repaired.
      *
-     * @param place where it was put down; empty where it lies nowhere
+     * @param place where it was recorded; empty where it lies nowhere
      * @param ends what was recorded as its extent, once it was
      */
     public record Place(

@@ -1,6 +1,6 @@
 package mensor.weld;
 
-/** A description of a weld or of a look that cannot be: names the field by its path and says what was wanted. */
+/** A description of a weld or of an inspection that cannot be: names the field by its path and says what was wanted. */
 public final class InvalidField extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
     private final String field;

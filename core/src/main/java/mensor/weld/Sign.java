@@ -1,6 +1,6 @@
 package mensor.weld;
 
-/** What can be seen on a bead and told of its making. */
+/** What can be seen on a bead and told of its welding record. */
 public enum Sign implements Named {
     FLAT_WIDE_BEAD("flat-wide-bead"),
     ROPY_BEAD("ropy-bead"),

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** What the Engineer allows on one weld beyond the book. */
+/** What the Engineer allows on one weld beyond the code. */
 class DeviationTest {
     private static Finding judged(TestInspection inspection, Criterion criterion, String max, String from, String to) {
         Optional<Span> where = from == null ? Optional.empty() : Optional.of(inspection.s(from, to));

@@ -54,7 +54,7 @@ class EveryBookTest {
         return Length.ofNanometres(tenths * 100_000L, Unit.MILLIMETRE);
     }
 
-    /** A look in whole millimetres; places are kept apart from what lies there, to be moved. */
+    /** An inspection in whole millimetres; places are kept apart from what lies there, to be moved. */
     private record Case(JointBuilder joint, boolean closed, List<Placed> seen, List<At> read) {}
 
     private interface Placed {

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What to look at next. That stations are wanted near both ends and none too far apart is common practice, no source. */
+/** What to inspect next. That stations are wanted near both ends and none too far apart is common practice, no source. */
 class InspectionGuideTest {
     private static List<String> guided(TestInspection tested) {
         return InspectionGuide.steps(tested.inspection(), tested.judge()).stream()

@@ -55,13 +55,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Every value that can be read and every kind that can be seen, each once far beyond any limit, on every sort of joint by
- * every book: the verdict accepts only where the book says in so many words that there is no limit.
+ * every book: the verdict accepts only where the code says in so many words that there is no limit.
  */
 class NothingUnjudgedTest {
     private static final Length FAR = Length.millimetres("90");
     private static final int PLACE = 100;
 
-    /** A joint that is sound by what was read and looked for, 300 mm long. */
+    /** A joint that is sound by what was read and inspected for, 300 mm long. */
     private record Sort(String name, Joint joint, List<Reading> sound) {}
 
     static Stream<CriteriaBook> books() {

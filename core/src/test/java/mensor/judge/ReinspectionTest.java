@@ -61,7 +61,7 @@ class ReinspectionTest {
         return e.finding(id).orElseThrow();
     }
 
-    /** 2 1/4 in in 12 in reject; 1/4 in of it put right leaves 2 in, which the book allows, and the window still sums both. */
+    /** 2 1/4 in in 12 in reject; 1/4 in of it put right leaves 2 in, which the code allows, and the window still sums both. */
     @Test
     void oldOutsideAndNewInsideAddUpInOneWindow() {
         TestInspection before = TestInspection.inches("24")
@@ -180,7 +180,7 @@ class ReinspectionTest {
                 .containsExactly(span("23", "23-1/2"));
     }
 
-    /** Worst case against the definition: a weld repaired from end to end is what the new look says, and nothing else. */
+    /** Worst case against the definition: a weld repaired from end to end is what the new inspection says, and nothing else. */
     @Test
     void aWholeWeldRepairedIsTheNewInspectionAlone() {
         Random random = new Random(7);
@@ -220,7 +220,7 @@ class ReinspectionTest {
         for (int t = 0; t < under.length; t++) {
             Length middle = Length.inches(2 * t + 1, 128);
             boolean out = repaired.contains(middle);
-            // one put down in the same stretch again stands as it is now; elsewhere both stand
+            // one recorded in the same stretch again stands as it is now; elsewhere both stand
             under[t] = covers(now, middle) || !out && covers(old, middle);
         }
         int worst = 0;

@@ -31,7 +31,7 @@ import mensor.weld.Toe;
 import mensor.weld.WeldType;
 import mensor.weld.WeldingRecord;
 
-/** Writes a look at a made-up fillet in a line or two; ready, with nothing else seen, unless a test says otherwise. */
+/** Writes an inspection at a made-up fillet in a line or two; ready, with nothing else seen, unless a test says otherwise. */
 final class TestInspection {
     private CriteriaBook book = new StaticBook();
     private final Unit unit;

@@ -17,8 +17,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Every screen in light and dark, held against the rules of axe-core (WCAG 2, contrast among them). */
 class AccessibilityTest extends InTheBrowser {
-    private static final List<String> ROOMS =
-            List.of("/repairs", "/jobs", "/procedures", "/gauges", "/reject-rates", "/criteria", "/people", "/joints/new");
+    private static final List<String> ROOMS = List.of(
+            "/repairs", "/jobs", "/procedures", "/gauges", "/reject-rates", "/criteria", "/people", "/joints/new");
 
     private final Map<String, String> found = new LinkedHashMap<>();
 

@@ -18,7 +18,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** From the weld list to the bench: what was seen before the last look is there when the weld is judged. */
+/** From the weld list to the bench: what was seen before the last inspection is there when the weld is judged. */
 class BeforeInspectionTest extends InTheBrowser {
     private static final String LIST = """
             mark;weld no;size;length;thickness a;thickness b;position;welder;wps

@@ -53,7 +53,7 @@ class BenchByHandTest extends InTheBrowser {
         line(page).press("Enter");
     }
 
-    /** Every example of the help card that a fillet can have, in one look. */
+    /** Every example of the help card that a fillet can have, in one inspection. */
     @Test
     void theLineTakesEveryKind() {
         Page page = as("ines", 1280, 800);

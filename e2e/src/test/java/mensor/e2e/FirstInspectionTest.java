@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** One inspector takes a made-up fillet joint from set-up to a signed verdict; the repair lead disposes of it. */
+/** One inspector takes a made-up fillet joint from set-up to a signed verdict; the repair lead decides of it. */
 class FirstInspectionTest extends InTheBrowser {
     private static Page open(int width, int height) {
         Page page = chromium.page(width, height);

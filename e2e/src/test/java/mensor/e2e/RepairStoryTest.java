@@ -18,7 +18,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** A crack from its reject to the signed report: plan, hold, approval, repair, a look that fails, a second cycle, accept. */
+/** A crack from its reject to the signed report: plan, hold, approval, repair, an inspection that fails, a second cycle, accept. */
 class RepairStoryTest extends InTheBrowser {
     private Page as(String login, int width, int height, String url) {
         Page page = chromium.page(width, height);
@@ -68,11 +68,12 @@ class RepairStoryTest extends InTheBrowser {
         record(page, "Ready to inspect");
     }
 
-    /** Everything that the look after the repair asks, in the stretch that it asks it for. */
+    /** Everything that the inspection after the repair asks, in the stretch that it asks it for. */
     private static void reinspect(Page page) {
         tab(page, "Repair").click();
         button(page, "Begin the re-inspection").click();
-        assertThat(page.getByText(Pattern.compile("^Re-inspection, repair \\d"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^Re-inspection, repair \\d")))
+                .isVisible();
         for (String q : new String[] {
             "Cleaned",
             "At ambient",

@@ -6,7 +6,7 @@ import mensor.criteria.CriteriaBook;
 import mensor.inspection.Inspection;
 
 /**
- * A {@code mensor-inspection/1} document: what the core judges, the book that it names, and the record that is kept and
+ * A {@code mensor-inspection/1} document: what the core judges, the code that it names, and the record that is kept and
  * given back unchanged.
  */
 public final class InspectionDocument {
@@ -40,7 +40,7 @@ public final class InspectionDocument {
         return new InspectionReader(Json.read(text)).unjudged();
     }
 
-    /** A document of a look that was put together elsewhere. */
+    /** A document of an inspection that was put together elsewhere. */
     public static InspectionDocument of(Inspection inspection, CriteriaBook book) {
         return new InspectionDocument(inspection, book, null);
     }

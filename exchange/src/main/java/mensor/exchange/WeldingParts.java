@@ -21,7 +21,7 @@ import mensor.weld.Range;
 import mensor.weld.RodClock;
 
 /**
- * What is recorded of a weld's making, part by part: JSON as the bench sends it. A pass has the fields of the inspection
+ * What is recorded of a weld's welding record, part by part: JSON as the bench sends it. A pass has the fields of the inspection
  * format and those that only the shop floor asks. Fields in errors are relative to the part.
  */
 public final class WeldingParts {

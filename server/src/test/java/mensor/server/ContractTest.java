@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-/** What stands beside the book: limits and choices of the contract, the Engineer's documents, gauges, and the book's own check. */
+/** What stands beside the code: limits and choices of the contract, the Engineer's documents, gauges, and the code's own check. */
 @ExtendWith(RunningMensor.class)
 class ContractTest {
     private final TestBrowser ines = RunningMensor.as("ines");
@@ -81,7 +81,7 @@ class ContractTest {
                 .isEqualTo("undercut.depth at most 1/64 (CS-4, 4.2)");
         assertThat(ines.get(signed).json().get("evaluation").get("findings").size())
                 .isEqualTo(16);
-        // the worklist knows without anybody opening the look
+        // the worklist knows without anybody opening the inspection
         JsonNode later = inspection("C-3", "Contract job 1").isEmpty()
                 ? null
                 : ines.get("/api/worklist?size=500").json();
@@ -151,7 +151,7 @@ class ContractTest {
                 .isEqualTo("terms.undercutNote");
     }
 
-    /** 3/16 in tightens the thickest plates only; on a thin butt the book's own 1/8 in stays. */
+    /** 3/16 in tightens the thickest plates only; on a thin butt the code's own 1/8 in stays. */
     @Test
     void aLimitThatDoesNotTightenAWeldLeavesTheBookToGovernIt() {
         job(
@@ -299,7 +299,7 @@ class ContractTest {
                 .startsWith("within the Engineer's document E-14 (P. Quill, 2026-06-01)");
         ines.sign(inspection, "accept").expect(200);
         assertThat(ines.get(inspection + "/record").text()).contains("E-14 (P. Quill, 2026-06-01): undercut");
-        // taken back afterwards, it no longer holds for a new look; the signed one stands as it was signed
+        // taken back afterwards, it no longer holds for a new inspection; the signed one stands as it was signed
         String id = bench.get("deviations").get(0).get("id").asString();
         wanda.post(inspection + "/deviations/" + id + "/withdraw", "{'why':'wrong weld'}")
                 .expect(200);

@@ -194,7 +194,7 @@ class DemoTest {
                 .orElseThrow();
     }
 
-    /** What was seen before the last look: each kind of it stands somewhere in the demo. */
+    /** What was seen before the last inspection: each kind of it stands somewhere in the demo. */
     @Test
     void hasWhatWasSeenBeforeTheLastInspection() {
         assertThat(named("FB-05")

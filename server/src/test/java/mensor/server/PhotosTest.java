@@ -21,7 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
-/** Pictures of a look. The layout of Exif within a JPEG (APP1, TIFF tags 0x0112 and 0x8825) is CIPA DC-008's, from memory. */
+/** Pictures of an inspection. The layout of Exif within a JPEG (APP1, TIFF tags 0x0112 and 0x8825) is CIPA DC-008's, from memory. */
 @ExtendWith(RunningMensor.class)
 class PhotosTest {
     private static final String WHERE = "GPS 51 30 12.3 N";

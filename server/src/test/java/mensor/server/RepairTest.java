@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-/** From a signed reject to its closing: numbers, decisions, holds, steps, the look after, cycles. */
+/** From a signed reject to its closing: numbers, decisions, holds, steps, the inspection after, cycles. */
 @ExtendWith(RunningMensor.class)
 class RepairTest {
     private static final byte[] PDF = "%PDF-1.4 a document".getBytes(StandardCharsets.US_ASCII);

@@ -31,7 +31,7 @@ class RolesTest {
         PEOPLE.put("viewer", "vera");
     }
 
-    /** Every operation with a real open look, its joint and its job in the path, and a body that says nothing. */
+    /** Every operation with a real open inspection, its joint and its job in the path, and a body that says nothing. */
     private static Map<String, String> operations(TestBrowser ines) {
         String inspection = ines.inspection("ROLE-" + UUID.randomUUID());
         JsonNode bench = ines.get(inspection).json();

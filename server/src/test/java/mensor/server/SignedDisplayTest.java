@@ -29,7 +29,7 @@ import tools.jackson.databind.JsonNode;
 class SignedDisplayTest {
     private final TestBrowser ines = RunningMensor.as("ines");
 
-    /** The book as it stands, but for undercut and profile, which allow another number. */
+    /** The code as it stands, but for undercut and profile, which allow another number. */
     private static CriteriaBook otherwise(CriteriaBook book) {
         Map<Toe, ToeDepth> depths = new EnumMap<>(Toe.class);
         for (Toe toe : List.of(Toe.A, Toe.B)) {

@@ -148,14 +148,14 @@ final class TestBrowser {
     /** Every answer of the "ready to look?" list. */
     static final String READY = "{'cleaned':true,'ambient':true,'light':true,'near':true,'inCalibration':true}";
 
-    /** Puts something down of a joint's making. */
+    /** Puts something down of a joint's welding record. */
     Answer made(String joint, String kind, String content) {
         return put(
                 "/api/joints/" + joint + "/welding-record/entries/" + UUID.randomUUID(),
                 "{'kind':'" + kind + "','content':{" + content + "}}");
     }
 
-    /** The joint of a look. */
+    /** The joint of an inspection. */
     String jointOf(String inspection) {
         return get(inspection).expect(200).json().get("joint").get("id").asString();
     }
@@ -166,7 +166,7 @@ final class TestBrowser {
                 + "','weld':'fillet','connection':'tee','length':'24','size':'5/16','members':[{'name':'web','thickness':'3/8'},{'name':'flange','thickness':'3/4'}]}}";
     }
 
-    /** Sets up a joint and gives the path of its look. */
+    /** Sets up a joint and gives the path of its inspection. */
     String inspection(String mark) {
         return "/api/inspections/"
                 + post("/api/joints", newJoint(mark))
@@ -184,7 +184,7 @@ final class TestBrowser {
         return put(inspection + "/entries/" + UUID.randomUUID(), entry(kind, content));
     }
 
-    /** What is looked for along a fillet and not seen. */
+    /** What is inspected for along a fillet and not seen. */
     static final List<String> CLEARABLE = List.of(
             "crack",
             "fusion",

@@ -196,7 +196,7 @@ class WeldingRecordTest {
         ines.put(welded, "{'at':'" + now.plus(2, ChronoUnit.HOURS) + "'}").expect(422);
     }
 
-    /** Nobody touches the look when the wait ends; the worklist says all the same that it can be signed. */
+    /** Nobody touches the inspection when the wait ends; the worklist says all the same that it can be signed. */
     @Test
     void theWorklistKnowsWhenTheWaitIsOver() throws InterruptedException {
         String body =

@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The likely causes of what rejects at a look, what its defects have in common, what looking cannot see, what was changed
+ * The likely causes of what rejects at an inspection, what its defects have in common, what looking cannot see, what was changed
  * before, and what was tested.
  *
  * @param also the troubles that can be traced without a criterion, as a wavy bead
@@ -23,7 +23,7 @@ public record CausesView(
     /**
      * One defect.
      *
-     * @param entry what was put down; absent where the trouble was only said
+     * @param entry what was recorded; absent where the trouble was only said
      * @param trouble what one says of the weld
      */
     public record DefectView(
@@ -64,7 +64,7 @@ public record CausesView(
 
     public record DoubtView(String why, String test) {}
 
-    /** A sign on the bead. @param seen absent where nobody looked for it */
+    /** A sign on the bead. @param seen absent where nobody inspected for it */
     public record SignView(
             String id, String words, @Nullable Boolean seen) {}
 

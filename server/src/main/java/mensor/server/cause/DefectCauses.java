@@ -28,7 +28,7 @@ import mensor.weld.Stagger;
 import mensor.weld.Steel;
 import org.springframework.stereotype.Component;
 
-/** Traces a look with all that is known around its weld. */
+/** Traces an inspection with all that is known around its weld. */
 @Component
 public class DefectCauses {
     /** What no criterion judges and what can be traced all the same. */

@@ -7,7 +7,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 
-/** A gauge past its calibration that may stand in one look. */
+/** A gauge past its calibration that may stand in one inspection. */
 @Entity
 @Audited
 @Table(name = "gauge_waiver")

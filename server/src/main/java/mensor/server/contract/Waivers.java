@@ -11,7 +11,7 @@ import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Gauges past their calibration that the quality manager lets stand in one look. */
+/** Gauges past their calibration that the quality manager lets stand in one inspection. */
 @Service
 public class Waivers {
     private final WaiverRepository waivers;

@@ -53,7 +53,7 @@ public class CriteriaChecks {
                 .orElseThrow(() -> Refusal.notFound("there is no such set of acceptance criteria"));
     }
 
-    /** The latest check of the book. */
+    /** The latest check of the code. */
     @Transactional(readOnly = true)
     public Optional<CriteriaCheckView> check(CriteriaBook book) {
         return checks.findFirstByBookOrderByRecordedAtDesc(book.id())
@@ -67,7 +67,7 @@ public class CriteriaChecks {
                         c.bookEdition().equals(book.edition())));
     }
 
-    /** Why nothing may be signed by the book; empty where it may. The demo signs, for nothing in it is real. */
+    /** Why nothing may be signed by the code; empty where it may. The demo signs, for nothing in it is real. */
     @Transactional(readOnly = true)
     public Optional<String> stop(CriteriaBook book) {
         if (demo.isDemo() || check(book).filter(CriteriaCheckView::stands).isPresent()) {

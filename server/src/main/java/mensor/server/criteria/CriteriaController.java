@@ -66,12 +66,12 @@ class CriteriaController {
      * What becomes of something that is read or seen.
      *
      * @param read a value that is read; else a kind of indication
-     * @param by the criterion that judges it, or the book's word that there is no limit
+     * @param by the criterion that judges it, or the code's word that there is no limit
      */
     record CoverageLine(String what, boolean read, Covered covered, String by, String clause, String confidence) {}
 
     /**
-     * @param refused why the book does not judge this kind of joint; the rest is empty then
+     * @param refused why the code does not judge this kind of joint; the rest is empty then
      * @param thicknesses the columns of the table
      */
     record CriteriaView(

@@ -40,7 +40,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Puts joints and looks of the demo in, through the same services as a person would use. */
 @Component
 class DemoBench {
-    /** What a fillet welded from both sides is looked for along its length. */
+    /** What a fillet welded from both sides is inspected for along its length. */
     private static final List<String> ALL_CLEAR = Arrays.stream(Criterion.values())
             .filter(c -> c.clearable() && c != Criterion.ROOT && c != Criterion.MISALIGNMENT)
             .map(Criterion::id)
@@ -104,7 +104,7 @@ class DemoBench {
         actors = people;
     }
 
-    /** One joint being written down: what it is, then what was looked at. */
+    /** One joint being written down: what it is, then what was inspected. */
     final class Work {
         private final UUID joint;
         private final UUID inspection;
@@ -190,7 +190,7 @@ class DemoBench {
                     + depth + "','division':'1/64'");
         }
 
-        /** After the walk: everything that was looked for and not seen, but for what is named. */
+        /** After the inspection: everything that was inspected for and not seen, but for what is named. */
         Work clearBut(String... seen) {
             List<Bench.NewEntry> entries = new ArrayList<>();
             for (String c : ALL_CLEAR) {
@@ -217,7 +217,7 @@ class DemoBench {
             return this;
         }
 
-        /** Something recorded before the last look, by whoever walked the passes. */
+        /** Something recorded before the last inspection, by whoever walked the passes. */
         Work made(WeldingEntryKind kind, String fields) {
             WeldingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingContent.class);
             records.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
@@ -283,13 +283,13 @@ class DemoBench {
             return this;
         }
 
-        /** The look after the repair. */
+        /** The re-inspection. */
         Work again(String who) {
             UUID next = repairs.reinspect(by(who), inspection).id();
             return new Work(joint, next, by(who));
         }
 
-        /** As ready, with what lies beside the repair looked at. */
+        /** As ready, with what lies beside the repair inspected. */
         Work readyAgain() {
             ready();
             bench.conditions(

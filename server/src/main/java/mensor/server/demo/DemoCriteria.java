@@ -75,7 +75,7 @@ class DemoCriteria {
                 .clearBut("profile");
     }
 
-    /** Square posts on their base plates: a contract limit tighter than the book, and what the Engineer allowed on one of them. */
+    /** Square posts on their base plates: a contract limit tighter than the code, and what the Engineer allowed on one of them. */
     private void posts() {
         String post = "'connection':'tube-to-plate','length':'16','closed':true,'size':'1/4','position':'2F',"
                 + "'datum':'north face, punch mark, measured clockwise','members':[{'name':'post','thickness':'1/4'},{'name':'plate','thickness':'1/2'}],'primary':true,'transverseTension':false";

@@ -229,7 +229,7 @@ class DemoData implements ApplicationRunner {
                 + now.minus(Duration.ofHours(backHoursAgo)) + "'}]";
     }
 
-    /** Joints at which what was seen before the last look tells where to look. */
+    /** Joints at which what was seen before the last inspection tells where to look. */
     private void beforeTheFinalInspection() {
         String lot = "Bridge deck";
         String pass =
@@ -299,7 +299,7 @@ class DemoData implements ApplicationRunner {
         joint(lot, "FB-22", "1", "D5", "tomas", butt.formatted("18", "pjp", "60", "1/8", "0") + ",'throat':'3/8'");
     }
 
-    /** Forty like welds, to be looked at on one sheet. */
+    /** Forty like welds, to be inspected on one sheet. */
     private void clipAngles() {
         for (int i = 1; i <= 40; i++) {
             joint(

@@ -268,7 +268,7 @@ class DemoShop {
         return before;
     }
 
-    /** The taper gauge fails its check: what it touched is looked at again. */
+    /** The taper gauge fails its check: what it touched is re-inspected. */
     void findTaperOut(Actor quinn) {
         Gauges.GaugeView g = gauges.all().stream()
                 .filter(x -> x.id().equals(taper))

@@ -11,7 +11,7 @@ import mensor.server.web.Refusal;
 import org.hibernate.envers.Audited;
 import org.springframework.data.domain.Persistable;
 
-/** One thing put down, under the id that the browser made for it. Deleting is a mark that undo takes off. */
+/** One thing recorded, under the id that the browser made for it. Deleting is a mark that undo takes off. */
 @MappedSuperclass
 @Audited
 public abstract class StoredEntry implements Persistable<UUID> {

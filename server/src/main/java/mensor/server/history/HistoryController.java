@@ -6,7 +6,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Every change of a weld, and of all that was put down, decided and done about it. */
+/** Every change of a weld, and of all that was recorded, decided and done about it. */
 @RestController
 class HistoryController {
     private final History history;

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The sheet of like welds; {@code id} is the look that it was opened from. */
+/** The sheet of like welds; {@code id} is the inspection that it was opened from. */
 @RestController
 @RequestMapping("/api/inspections/{id}/sheet")
 class BatchController {

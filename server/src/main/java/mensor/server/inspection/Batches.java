@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Many like welds looked at on one sheet: what is common is put down once, and an exception is opened by itself. */
+/** Many like welds inspected on one sheet: what is common is recorded once, and an exception is opened by itself. */
 @Service
 public class Batches {
     private static final int MOST = 500;
@@ -51,7 +51,7 @@ public class Batches {
     /**
      * The welds of one design in one job.
      *
-     * @param size the drawn size, which the blade is tried for; {@code clearable} the criteria that are looked for along them
+     * @param size the drawn size, which the blade is tried for; {@code clearable} the criteria that are inspected for along them
      */
     public record Sheet(
             String inWords,
@@ -65,7 +65,7 @@ public class Batches {
 
     public record SheetCriterion(String id, String title) {}
 
-    /** The sheet of all welds like this look's, in its capacity. */
+    /** The sheet of all welds like this inspection's, in its capacity. */
     @Transactional(readOnly = true)
     public Sheet sheet(Actor actor, UUID inspectionId) {
         Bench.State o = bench.open(actor, inspectionId);
@@ -121,7 +121,7 @@ public class Batches {
 
     public record EntryOf(Entry.Sort kind, EntryDocument content) {}
 
-    /** Puts the same down on each of the looks: on all of them or on none. */
+    /** Puts the same down on each of the inspections: on all of them or on none. */
     @Transactional
     public void put(Actor actor, Common common) {
         checkInspector(actor);
@@ -167,7 +167,7 @@ public class Batches {
                 .allMatch(e -> common.entries().contains(says(e)));
     }
 
-    /** A look to be signed, with the version that was shown. */
+    /** An inspection to be signed, with the version that was shown. */
     public record ToSign(UUID inspectionId, long version) {}
 
     public record SignAll(List<ToSign> inspections, String capacity) {}

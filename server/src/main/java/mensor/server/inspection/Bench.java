@@ -32,7 +32,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The inspector's work on one look: entries, conditions, hand-over. Each change is judged before it is stored. */
+/** The inspector's work on one inspection: entries, conditions, hand-over. Each change is judged before it is stored. */
 @Service
 public class Bench {
     private final InspectionRepository inspections;
@@ -75,7 +75,7 @@ public class Bench {
         this.clock = clock;
     }
 
-    /** A look with all that belongs to it. */
+    /** An inspection with all that belongs to it. */
     public record State(
             StoredJoint joint,
             StoredInspection inspection,
@@ -83,7 +83,7 @@ public class Bench {
             InspectionResult judged,
             List<HandoverEntity> handovers) {}
 
-    /** One of several things put down at once. */
+    /** One of several things recorded at once. */
     public record NewEntry(UUID id, Entry.Sort kind, EntryDocument content) {}
 
     /** The fabricator's first look at a joint. */
@@ -94,11 +94,11 @@ public class Bench {
         return inspections.save(inspection);
     }
 
-    /** Beginning the looks of many joints: a joint like one before is judged like it. */
+    /** Beginning the inspections of many joints: a joint like one before is judged like it. */
     public final class InspectionStarts {
         private final Map<String, InspectionEntity> byDesign = new HashMap<>();
 
-        /** The first look, not stored yet. */
+        /** The first inspection, not stored yet. */
         public StoredInspection of(StoredJoint joint) {
             InspectionEntity inspection = InspectionEntity.first(joint.id(), StoredInspection.QC, clock.instant());
             InspectionEntity like = byDesign.get(joint.design());
@@ -134,9 +134,9 @@ public class Bench {
     }
 
     /**
-     * Begins the look after a repair; who may, and whether all is ready, is for the caller to know.
+     * Begins the inspection after a repair; who may, and whether all is ready, is for the caller to know.
      *
-     * @param repaired since the look that rejected
+     * @param repaired since the inspection that rejected
      */
     @Transactional
     public StoredInspection beginAgain(Actor actor, UUID rejected, RepairSummary repaired) {
@@ -167,7 +167,7 @@ public class Bench {
         return joints.find(checkSees(actor, id).jointId()).orElseThrow(Bench::unknown);
     }
 
-    /** A look as it stands, for what the application does by itself. */
+    /** An inspection as it stands, for what the application does by itself. */
     @Transactional(readOnly = true)
     public State openAsItStands(UUID id) {
         return opened(inspections.findById(id).orElseThrow(Bench::unknown));
@@ -178,7 +178,7 @@ public class Bench {
         return judging.today(o.joint(), o.inspection(), o.entries());
     }
 
-    /** Which version of a look stands: cheap enough to be asked every second. */
+    /** Which version of an inspection stands: cheap enough to be asked every second. */
     @Transactional(readOnly = true)
     public long version(Actor actor, UUID id) {
         return checkSees(actor, id).version();
@@ -221,7 +221,7 @@ public class Bench {
     }
 
     /**
-     * Puts down one entry under the browser's id. The same again changes nothing; other content changes the entry, if
+     * Records one entry under the browser's id. The same again changes nothing; other content changes the entry, if
      * {@code version} is the one that stands.
      */
     @Transactional
@@ -231,7 +231,7 @@ public class Bench {
         return judged(inspection);
     }
 
-    /** Several at once, as one confirmation after the walk: all or none. */
+    /** Several at once, as one confirmation after the inspection: all or none. */
     @Transactional
     public State putAll(Actor actor, UUID inspectionId, List<NewEntry> several) {
         InspectionEntity inspection = forChange(actor, inspectionId);
@@ -371,7 +371,7 @@ public class Bench {
         return judged(inspection);
     }
 
-    /** The stretch that somebody looked at before handing over; absent where nothing is said. */
+    /** The stretch that somebody inspected before handing over; absent where nothing is said. */
     @AllOptional
     public record InspectedStretch(String from, String to) {
         static final InspectedStretch NOT_SAID = new InspectedStretch(null, null);
@@ -400,7 +400,7 @@ public class Bench {
         }
     }
 
-    /** A new revision of a signed look, with its entries, to be changed and signed anew; the old one stays as it is. */
+    /** A new revision of a signed inspection, with its entries, to be changed and signed anew; the old one stays as it is. */
     @Transactional
     public State amend(Actor actor, UUID inspectionId, String reason) {
         if (!actor.role().inspects()) {
@@ -468,7 +468,7 @@ public class Bench {
         return List.copyOf(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));
     }
 
-    /** Whether somebody signed a look at this joint. */
+    /** Whether somebody signed an inspection at this joint. */
     @Transactional(readOnly = true)
     public boolean isSigned(UUID jointId) {
         return inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
@@ -520,7 +520,7 @@ public class Bench {
         rejudgeJob(changed.jobId());
     }
 
-    /** What was recorded of the joint's making changed: its open looks are judged anew, signed ones stand. */
+    /** What was recorded of the joint's welding record changed: its open inspections are judged anew, signed ones stand. */
     @Transactional
     public void rejudgeOpen(UUID jointId) {
         inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
@@ -530,7 +530,7 @@ public class Bench {
                 .forEach(this::judged);
     }
 
-    /** A wait after welding ended: an open look that comes to something else by it is stored so, and no other is touched. */
+    /** A wait after welding ended: an open inspection that comes to something else by it is stored so, and no other is touched. */
     @Transactional
     public void waitOver(UUID jointId) {
         for (InspectionEntity i : inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId)) {
@@ -540,7 +540,7 @@ public class Bench {
         }
     }
 
-    /** The joint changed: its open look is judged anew; entries that no longer lie on the weld refuse the change. */
+    /** The joint changed: its open inspection is judged anew; entries that no longer lie on the weld refuse the change. */
     @Transactional
     public void rejudge(UUID jointId) {
         List<InspectionEntity> all = new ArrayList<>(inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId));

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * on a weld of hundreds of entries then moves a twentieth of what it would.
  *
  * @param since the tag of the answer that the browser has
- * @param again what still stands of the look before a repair, absent where it is as it was
+ * @param again what still stands of the inspection before a repair, absent where it is as it was
  * @param rest the answer without the lists that follow
  */
 record BenchChange(

@@ -25,7 +25,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The bench of one inspection. Every change answers with what the whole look now comes to. */
+/** The bench of one inspection. Every change answers with what the whole inspection now comes to. */
 // An answer is made in the transaction of its change, so that it is the one state that the change left.
 @RestController
 @RequestMapping("/api/inspections/{id}")
@@ -81,7 +81,7 @@ class BenchController {
         return views.of(bench.putAll(actor, id, several));
     }
 
-    /** What lines mean, before they are put down; nothing is stored. */
+    /** What lines mean, before they are recorded; nothing is stored. */
     @PostMapping("/lines")
     List<EntryLines.LineView> read(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody EntryLines.LinesForm form) {

@@ -14,7 +14,7 @@ import mensor.server.welding.WeldingView;
 import org.jspecify.annotations.Nullable;
 
 /**
- * All that the bench shows of one look: what was put down, what it comes to, and the drawings in numbers.
+ * All that the bench shows of one inspection: what was recorded, what it comes to, and the drawings in numbers.
  *
  * @param tag names this answer, so that the next can be told as what changed since
  * @param sections the cross-sections at the stations, in their order
@@ -55,7 +55,7 @@ public record BenchView(
         @Nullable String signStop,
         String next) {
 
-    /** What the job's contract says beside the book, a line each; empty where it says nothing. */
+    /** What the job's contract says beside the code, a line each; empty where it says nothing. */
     public record ContractView(List<String> lines, boolean guarded, boolean perToe) {}
 
     /** The joint beside the bench. Toes answer to their member's name. */
@@ -83,13 +83,13 @@ public record BenchView(
             JointForm form) {}
 
     /**
-     * After a repair: what it follows, what was repaired and what is looked at again, and what still stands of the look before.
+     * After a repair: what it follows, what was repaired and what is re-inspected, and what still stands of the inspection before.
      *
-     * @param follows the look that rejected
+     * @param follows the inspection that rejected
      * @param repaired the stretches as typed; {@code spans} the same in millimetres, {@code lookedAt} with 2 in to each side
      * @param defects the non-conformance numbers it answers
-     * @param indications the entry of each of the strip's first indications, which are those of looks before
-     * @param before entries of looks before that still stand
+     * @param indications the entry of each of the strip's first indications, which are those of inspections before
+     * @param before entries of inspections before that still stand
      */
     public record AgainView(
             UUID follows,
@@ -105,11 +105,11 @@ public record BenchView(
     /** From the datum, in millimetres. */
     public record SpanView(double from, double to) {}
 
-    /** What somebody looked at: the stretch that readings and indications span, and what was looked for along the whole. */
+    /** What somebody inspected: the stretch that readings and indications span, and what was inspected for along the whole. */
     public record SeenByView(String name, @Nullable String stretch, int entries, boolean wholeLength) {}
 
     /**
-     * What to look at next on the walk.
+     * What to inspect next on the inspection.
      *
      * @param from where to stand, millimetres from the datum; absent where it is about the whole weld
      * @param place as it is typed

@@ -160,7 +160,7 @@ public class BenchViews {
                 next(o, standing, evaluation, notInCalibration));
     }
 
-    /** What to do next; a look that could be signed but for a gauge or an unchecked book says so. */
+    /** What to do next; an inspection that could be signed but for a gauge or an unchecked book says so. */
     private String next(
             Bench.State o,
             RepairStanding.Standing standing,
@@ -283,7 +283,7 @@ public class BenchViews {
                 .findFirst();
     }
 
-    /** Who put down what, and over which stretch: a look is one record of all who worked on it. */
+    /** Who recorded what, and over which stretch: an inspection is one record of all who worked on it. */
     private List<BenchView.SeenByView> seenBy(Bench.State o, Map<UUID, String> names) {
         Map<UUID, Set<EntryEntity>> byPerson = new LinkedHashMap<>();
         o.entries().stream()
@@ -359,7 +359,7 @@ public class BenchViews {
                 notes(judged));
     }
 
-    /** The core's notes, and where the contract or the shop's own copy of the book say otherwise. */
+    /** The core's notes, and where the contract or the shop's own copy of the code say otherwise. */
     private List<String> notes(InspectionResult judged) {
         List<String> notes = new ArrayList<>(judged.contractNotes());
         if (judged.asSigned().isEmpty()) {
@@ -369,7 +369,7 @@ public class BenchViews {
         return notes;
     }
 
-    /** Another book's verdict of the same look: read on the bench, never part of the record. */
+    /** Another book's verdict of the same inspection: read on the bench, never part of the record. */
     CodeComparison.CodeColumn column(CriteriaBook book, InspectionResult judged, Evaluation e, boolean asOfToday) {
         return new CodeComparison.CodeColumn(
                 book.id(),

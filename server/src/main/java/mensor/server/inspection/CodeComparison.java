@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * The same look held against several books at once: for a changed contract, a metric client, a test coupon. It is read on the
+ * The same inspection held against several books at once: for a changed contract, a metric client, a test coupon. It is read on the
  * bench and stored nowhere; the contract's limits and the Engineer's documents belong to the contract's book alone.
  */
 @Component
@@ -29,7 +29,7 @@ class CodeComparison {
 
     /**
      * @param asOfToday the contract's own code as it stands here now, beside what was signed
-     * @param refused why the book does not judge this joint; the rest is empty then
+     * @param refused why the code does not judge this joint; the rest is empty then
      */
     record CodeColumn(
             String id,

@@ -16,9 +16,9 @@ import mensor.server.web.AllOptional;
  * @param light enough light, with {@code lightLevel} as noted
  * @param near the eye comes within 24 in and not below 30°, with {@code access} as noted
  * @param gauges those of the register that are used
- * @param inCalibration the answer where no gauge of the register is named; in a signed look what the register said then
- * @param reverseFace after a repair: the face behind it was looked at, or {@code reverseBy} says how it is covered
- * @param groundPlaces after a repair: every ground place and where the work clamp stood were looked at
+ * @param inCalibration the answer where no gauge of the register is named; in a signed inspection what the register said then
+ * @param reverseFace after a repair: the face behind it was inspected, or {@code reverseBy} says how it is covered
+ * @param groundPlaces after a repair: every ground place and where the work clamp stood were inspected
  * @param forget answers to be taken back, by name
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
@@ -103,7 +103,7 @@ public record ConditionsForm(
         return new Viewing(Optional.ofNullable(light), Optional.ofNullable(near), Optional.ofNullable(inCalibration));
     }
 
-    /** What lies beside a repair: looked at, or said how it is covered. */
+    /** What lies beside a repair: inspected, or said how it is covered. */
     Reinspection.Beside beside() {
         boolean covered = reverseBy != null && !reverseBy.isBlank();
         return new Reinspection.Beside(

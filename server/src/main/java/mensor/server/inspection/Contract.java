@@ -13,8 +13,8 @@ import mensor.server.job.ContractTerms;
 import mensor.server.web.AllOptional;
 
 /**
- * All that stands beside the book for one look: the job's terms, the Engineer's documents of the weld, the gauges that its
- * entries name, and those of them that the quality manager waived. A signed look keeps the one that it was signed with.
+ * All that stands beside the code for one inspection: the job's terms, the Engineer's documents of the weld, the gauges that its
+ * entries name, and those of them that the quality manager waived. A signed inspection keeps the one that it was signed with.
  */
 @AllOptional
 @JsonInclude(JsonInclude.Include.NON_EMPTY)

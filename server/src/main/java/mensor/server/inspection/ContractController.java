@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What stands beside the book of one look: the Engineer's documents, waived gauges; and other books to compare with. */
+/** What stands beside the code of one inspection: the Engineer's documents, waived gauges; and other books to compare with. */
 @RestController
 @RequestMapping("/api/inspections/{id}")
 class ContractController {

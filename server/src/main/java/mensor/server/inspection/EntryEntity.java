@@ -11,7 +11,7 @@ import mensor.inspection.Entry;
 import mensor.server.entry.StoredEntry;
 import org.hibernate.envers.Audited;
 
-/** One thing put down during a look. */
+/** One thing recorded during an inspection. */
 @Entity
 @Audited
 @Table(name = "entry")

@@ -25,7 +25,7 @@ import mensor.weld.Joint;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Reads what is typed at the bench's entry line, or pasted into it: understood before anything is put down. */
+/** Reads what is typed at the bench's entry line, or pasted into it: understood before anything is recorded. */
 @Component
 class EntryLines {
     private static final int MOST = 500;
@@ -38,7 +38,7 @@ class EntryLines {
     @AllOptional
     record LinesForm(List<String> lines, String before) {}
 
-    /** One entry that a line puts down. */
+    /** One entry that a line records. */
     record LineEntry(Entry.Sort kind, EntryDocument content) {}
 
     /**

@@ -9,7 +9,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.QueryHints;
 
 interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
-    /** All of a look, to read: hundreds that nobody changes would else be compared with themselves at each flush. */
+    /** All of an inspection, to read: hundreds that nobody changes would else be compared with themselves at each flush. */
     @QueryHints(@QueryHint(name = HibernateHints.HINT_READ_ONLY, value = "true"))
     List<EntryEntity> findByInspectionIdOrderBySequence(UUID inspectionId);
 

@@ -14,7 +14,7 @@ import mensor.server.gauge.Gauges;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Gauges of a look that were not in calibration on the day of the reading: each warns, and stops the signature until waived. */
+/** Gauges of an inspection that were not in calibration on the day of the reading: each warns, and stops the signature until waived. */
 @Component
 class GaugeFaults {
     private final Gauges gauges;

@@ -55,7 +55,7 @@ class HandoverEntity {
         return note;
     }
 
-    /** Where the stretch that was looked at begins and ends, as typed; absent where nothing was said. */
+    /** Where the stretch that was inspected begins and ends, as typed; absent where nothing was said. */
     public String fromPlace() {
         return fromPlace;
     }

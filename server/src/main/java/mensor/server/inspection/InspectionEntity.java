@@ -121,12 +121,12 @@ class InspectionEntity implements StoredInspection {
                 && todos == evaluation.todo().size();
     }
 
-    /** Something of this look changed, whatever the verdict: whoever shows it looks again. */
+    /** Something of this inspection changed, whatever the verdict: whoever shows it re-inspects. */
     void changed() {
         changes++;
     }
 
-    /** As a look like it came out, for many that are set up at once. */
+    /** As an inspection like it came out, for many that are set up at once. */
     void judgedAs(InspectionEntity like) {
         verdict = like.verdict;
         rejects = like.rejects;
@@ -145,7 +145,7 @@ class InspectionEntity implements StoredInspection {
         holder = person;
     }
 
-    /** @param contractThen what stood beside the book */
+    /** @param contractThen what stood beside the code */
     void sign(String contractThen) {
         contract = contractThen;
         state = State.SIGNED;

@@ -146,7 +146,7 @@ class InspectionJudge {
         }
     }
 
-    /** A look read, not judged yet; after a repair both looks as one. */
+    /** An inspection read, not judged yet; after a repair both inspections as one. */
     private record Inputs(
             InspectionDocument document,
             Inspection inspection,
@@ -160,10 +160,10 @@ class InspectionJudge {
             List<String> notes,
             Optional<Precedent> followed) {}
 
-    /** What a look after a repair is made of. */
+    /** What a re-inspection is made of. */
     private record Precedent(Reinspection.Combination joined, Inspection before, Inspection fresh) {}
 
-    /** As it stands: of a signed inspection what was signed, of an open one what the book says now. */
+    /** As it stands: of a signed inspection what was signed, of an open one what the code says now. */
     InspectionResult of(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         Optional<SignedDisplay.AsSigned> signed = shown.of(inspection, joint.criteria(), joint.unit());
         Inputs g = gather(joint, inspection, entries);
@@ -262,7 +262,7 @@ class InspectionJudge {
                 welding.weldingRecord(made));
         Judge.check(seen, book);
         InspectionDocument document = InspectionDocument.of(seen, book);
-        // a look signed before light and access were asked keeps the verdict it was signed with
+        // an inspection signed before light and access were asked keeps the verdict it was signed with
         if (!inspection.isSigned() || conditions.saysOfViewing()) {
             seen = seen.seenUnder(conditions.viewing());
         }
@@ -291,7 +291,7 @@ class InspectionJudge {
                 : Optional.empty();
     }
 
-    /** What stands beside the book: of a signed look what stood then, else what stands now. */
+    /** What stands beside the code: of a signed inspection what stood then, else what stands now. */
     private Contract contract(StoredJoint joint, StoredInspection inspection, Set<String> namedGauges) {
         if (inspection.isSigned()) {
             return inspection.contract() == null
@@ -309,7 +309,7 @@ class InspectionJudge {
                         .toList());
     }
 
-    /** The job's limits that tighten the book for this joint; a job has thick welds and thin ones. */
+    /** The job's limits that tighten the code for this joint; a job has thick welds and thin ones. */
     private List<Addendum> addenda(Joint weld, Unit unit, CriteriaBook book, ContractTerms terms, List<String> notes) {
         if (terms.allLimits().isEmpty()) {
             return List.of();

@@ -23,12 +23,12 @@ interface InspectionRepository extends JpaRepository<InspectionEntity, UUID> {
     @Query(LINE + " from InspectionEntity i, JointEntity j where i.jointId = j.id and (:job is null or j.jobId = :job)")
     List<Worklist.Line> lines(@Param("job") UUID job);
 
-    /** As above, the looks whose kit holds a gauge, or with an entry that names it: {@code like} patterns of both. */
+    /** As above, the inspections whose kit holds a gauge, or with an entry that names it: {@code like} patterns of both. */
     @Query(LINE + " from InspectionEntity i, JointEntity j where i.jointId = j.id and (i.conditions like :kit or exists"
             + " (select 1 from EntryEntity e where e.inspectionId = i.id and e.content like :named)) order by j.mark")
     List<Worklist.Line> touchedBy(@Param("kit") String kit, @Param("named") String named);
 
-    /** Signed rejects, the newest revision of each look, of which no defect is kept. */
+    /** Signed rejects, the newest revision of each inspection, of which no defect is kept. */
     @Query("select i.id from InspectionEntity i where i.state = mensor.server.inspection.StoredInspection.State.SIGNED"
             + " and i.verdict = 'reject' and not exists (select 1 from DefectEntity d where d.jointId = i.jointId"
             + " and d.capacity = i.capacity) and not exists (select 1 from InspectionEntity k where k.amends = i.id"

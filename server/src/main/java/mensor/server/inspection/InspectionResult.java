@@ -15,14 +15,14 @@ import mensor.weld.InvalidField;
 
 /**
  * An inspection's entries joined into one document and judged; each index of the document leads back to its entry. After a
- * repair the document is both looks as one, and an index may lead to an entry of the look before.
+ * repair the document is both inspections as one, and an index may lead to an entry of the inspection before.
  *
  * @param look the document's inspection, with the light and the gauges under which it was seen
- * @param terms what stood beside the book when it was judged, the guard with it
- * @param before the entries of looks before that still stand
+ * @param terms what stood beside the code when it was judged, the guard with it
+ * @param before the entries of inspections before that still stand
  * @param conditions the answers as they stood when it was judged
- * @param contract what stood beside the book
- * @param contractNotes which of the contract's limits do not tighten the book here; of a signed inspection all that was noted
+ * @param contract what stood beside the code
+ * @param contractNotes which of the contract's limits do not tighten the code here; of a signed inspection all that was noted
  *     beside the evaluation
  * @param asSigned of a signed inspection what it shows; the evaluation is the signed one then
  */
@@ -50,7 +50,7 @@ public record InspectionResult(
         return indications.get(index).id();
     }
 
-    /** The sections at the stations: as they were signed, else as the book draws them now. */
+    /** The sections at the stations: as they were signed, else as the code draws them now. */
     public List<SectionDrawing> sections() {
         return asSigned.isEmpty()
                 ? SectionDrawing.atStations(inspection, evaluation)

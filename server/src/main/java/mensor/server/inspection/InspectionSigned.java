@@ -2,5 +2,5 @@ package mensor.server.inspection;
 
 import java.util.UUID;
 
-/** A look was signed: from now on it counts in the rates. */
+/** An inspection was signed: from now on it counts in the rates. */
 public record InspectionSigned(UUID inspectionId) {}

@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Pictures of a look: PNG or JPEG, at a place along the weld or of one entry. */
+/** Pictures of an inspection: PNG or JPEG, at a place along the weld or of one entry. */
 @RestController
 @RequestMapping("/api/inspections/{id}/photos/{photoId}")
 class PhotoController {

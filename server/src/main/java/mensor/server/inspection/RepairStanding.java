@@ -6,12 +6,12 @@ import java.util.UUID;
 /** Where the repairs of rejected looks stand, for the lists; answered by whoever keeps the defects. */
 public interface RepairStanding {
     /**
-     * The defects that one look raised.
+     * The defects that one inspection raised.
      *
      * @param undecided nobody chose a disposition yet
      * @param waiting something must be recorded first: the Engineer's document
-     * @param working decided and not ready to be looked at
-     * @param ready repaired, to be looked at again
+     * @param working decided and not ready to be inspected
+     * @param ready repaired, to be re-inspected
      * @param closed accepted as they are
      */
     record Standing(int undecided, int waiting, int working, int ready, int closed) {
@@ -22,7 +22,7 @@ public interface RepairStanding {
         }
     }
 
-    /** By the look that raised them. */
+    /** By the inspection that raised them. */
     Map<UUID, Standing> all();
 
     Standing of(UUID inspection);

@@ -11,12 +11,12 @@ import mensor.length.Span;
 import mensor.length.Unit;
 
 /**
- * What was done to a weld between two looks, as it is kept with the later one.
+ * What was done to a weld between two inspections, as it is kept with the later one.
  *
  * @param stretches what was taken off or welded, from the datum as typed
- * @param corrected entries of the look before that lie nowhere and were put right
- * @param asIs entries of the look before that the Engineer's documents accept as they are
- * @param defects the non-conformance numbers that this look answers
+ * @param corrected entries of the inspection before that lie nowhere and were put right
+ * @param asIs entries of the inspection before that the Engineer's documents accept as they are
+ * @param defects the non-conformance numbers that this inspection answers
  */
 public record RepairSummary(
         List<RepairedStretch> stretches, List<UUID> corrected, List<UUID> asIs, List<String> defects) {

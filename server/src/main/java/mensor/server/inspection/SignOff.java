@@ -28,7 +28,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Signing a look: accept or reject as it was judged, never an incomplete one; what is signed is frozen. */
+/** Signing an inspection: accept or reject as it was judged, never an incomplete one; what is signed is frozen. */
 @Service
 public class SignOff {
     private final Bench bench;
@@ -158,7 +158,7 @@ public class SignOff {
         }
     }
 
-    /** After a repair: which record it follows, what was repaired, what was looked at beside it. */
+    /** After a repair: which record it follows, what was repaired, what was inspected beside it. */
     private void repaired(Map<String, String> signature, Bench.State o) {
         if (o.inspection().follows() == null) {
             return;

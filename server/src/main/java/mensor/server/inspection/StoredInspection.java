@@ -31,7 +31,7 @@ public interface StoredInspection {
 
     String reason();
 
-    /** How often the weld was repaired before this look: 0 for the first. */
+    /** How often the weld was repaired before this inspection: 0 for the first. */
     int cycle();
 
     /** The look that this one follows after a repair; absent for the first. */
@@ -51,7 +51,7 @@ public interface StoredInspection {
 
     String conditions();
 
-    /** What stood beside the book when it was signed; absent before. */
+    /** What stood beside the code when it was signed; absent before. */
     String contract();
 
     String verdict();

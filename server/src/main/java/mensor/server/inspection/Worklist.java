@@ -42,7 +42,7 @@ public class Worklist {
         this.clock = clock;
     }
 
-    /** A look with its joint, as the database gives it. */
+    /** An inspection with its joint, as the database gives it. */
     public record Line(
             UUID jointId,
             UUID inspectionId,

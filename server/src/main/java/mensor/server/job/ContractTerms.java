@@ -42,7 +42,7 @@ public record ContractTerms(
     public static final ContractTerms NONE =
             new ContractTerms(null, null, null, null, null, null, null, null, null, null);
 
-    /** Of the look alone, without anything about repairs. */
+    /** Of the inspection alone, without anything about repairs. */
     public static ContractTerms ofInspections(List<Limit> limits, Boolean guarded, String guardNote) {
         return new ContractTerms(limits, null, null, guarded, null, guardNote, null, null, null, null);
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import mensor.server.web.AllOptional;
 
 /**
- * A job as it is set up. {@code contract} names the contract's own specification, {@code terms} what it says beside the book.
+ * A job as it is set up. {@code contract} names the contract's own specification, {@code terms} what it says beside the code.
  *
  * @param loading {@code static}, {@code cyclic} or absent: unknown until the drawing says
  * @param apart how far apart starts and stops are wanted, a length; absent is the rule of thumb of 1 in
@@ -32,7 +32,7 @@ public record JobForm(
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
     public record Drawing(String number, String revision) {}
 
-    /** A further test that is due beside the look: {@code MT}, {@code PT}, {@code UT} or {@code RT}, of how many percent, and where it stands. */
+    /** A further test that is due beside the inspection: {@code MT}, {@code PT}, {@code UT} or {@code RT}, of how many percent, and where it stands. */
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
     public record FurtherTest(String method, Integer percent, String status) {

@@ -83,7 +83,7 @@ public class Jobs {
                 rest.terms());
     }
 
-    /** What the job's contract says beside the book. */
+    /** What the job's contract says beside the code. */
     public ContractTerms terms(StoredJob job) {
         ContractTerms terms = json.readValue(job.document(), JobForm.class).terms();
         return terms == null ? ContractTerms.NONE : terms;

@@ -22,7 +22,7 @@ import mensor.weld.Penetration;
 import mensor.weld.WeldType;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Refuses what a contract cannot say: an unknown limit, one without a note, one looser than the book wherever it holds. */
+/** Refuses what a contract cannot say: an unknown limit, one without a note, one looser than the code wherever it holds. */
 final class TermsCheck {
     private final JsonMapper json;
 

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The worklist, and setting up a joint with its first look. */
+/** The worklist, and setting up a joint with its first inspection. */
 @RestController
 @RequestMapping("/api")
 class JointController {

@@ -27,7 +27,7 @@ public interface StoredJoint {
 
     String welder();
 
-    /** When the book's wait after welding is over; empty where it asks none, or the welding date is not known. */
+    /** When the code's wait after welding is over; empty where it asks none, or the welding date is not known. */
     Optional<Instant> readyAt();
 
     UUID procedureId();

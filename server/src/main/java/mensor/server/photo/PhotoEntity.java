@@ -7,7 +7,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 
-/** A picture's place in a look; taking it off is a mark that undo takes back. */
+/** A picture's place in an inspection; taking it off is a mark that undo takes back. */
 @Entity
 @Audited
 @Table(name = "photo")
@@ -35,7 +35,7 @@ class PhotoEntity implements StoredPhoto {
         this.addedAt = addedAt;
     }
 
-    /** The same picture in another look. */
+    /** The same picture in another inspection. */
     PhotoEntity in(UUID otherInspection, UUID otherEntry) {
         return new PhotoEntity(UUID.randomUUID(), otherInspection, otherEntry, place, sha256, takenBy, addedAt);
     }

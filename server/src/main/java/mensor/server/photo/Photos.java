@@ -12,7 +12,7 @@ import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The pictures of a look. Who may add one, and whether its place lies on the weld, is for the caller to know. */
+/** The pictures of an inspection. Who may add one, and whether its place lies on the weld, is for the caller to know. */
 @Service
 public class Photos {
     private final PhotoRepository photos;
@@ -58,7 +58,7 @@ public class Photos {
         return pictures.findById(sha256).orElseThrow().file();
     }
 
-    /** Takes a picture off the look, or back onto it. */
+    /** Takes a picture off the inspection, or back onto it. */
     @Transactional
     public void setWithdrawn(UUID inspection, UUID id, boolean withdrawn) {
         of(inspection, id).setWithdrawn(withdrawn);
@@ -75,13 +75,13 @@ public class Photos {
                 .orElseThrow(() -> Refusal.notFound("there is no such picture"));
     }
 
-    /** All of a look, those taken off too. */
+    /** All of an inspection, those taken off too. */
     @Transactional(readOnly = true)
     public List<StoredPhoto> of(UUID inspection) {
         return List.copyOf(photos.findByInspectionIdOrderByAddedAt(inspection));
     }
 
-    /** A revision begins with the pictures of the look it amends. */
+    /** A revision begins with the pictures of the inspection it amends. */
     @Transactional
     public void carryOver(UUID from, UUID to, Map<UUID, UUID> entries) {
         photos.findByInspectionIdOrderByAddedAt(from).stream()

@@ -8,7 +8,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 
-/** A signed look, frozen: its canonical JSON and the sum over it. */
+/** A signed inspection, frozen: its canonical JSON and the sum over it. */
 @Entity
 @Table(name = "signature")
 class SignatureEntity {

@@ -3,6 +3,6 @@ package mensor.server.record;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
-/** Who signed a look, as what, when, and the SHA-256 over the frozen record. */
+/** Who signed an inspection, as what, when, and the SHA-256 over the frozen record. */
 public record SignatureView(
         String verdict, String name, @Nullable String certificate, String capacity, Instant at, String sha256) {}

@@ -88,7 +88,7 @@ public class Signatures {
         return signatures.findFirstByJobIdOrderByPlaceDesc(jobId).map(Signatures::placed);
     }
 
-    /** A look's record at its place among the job's. */
+    /** An inspection's record at its place among the job's. */
     @Transactional(readOnly = true)
     public Optional<ChainPlace> placed(UUID inspectionId) {
         return signatures.findByInspectionId(inspectionId).map(Signatures::placed);

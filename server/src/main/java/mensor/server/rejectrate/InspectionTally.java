@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 
-/** What one signed look adds to the rates, as its weld stood at the signature. */
+/** What one signed inspection adds to the rates, as its weld stood at the signature. */
 @Entity
 @Table(name = "inspection_tally")
 class InspectionTally {

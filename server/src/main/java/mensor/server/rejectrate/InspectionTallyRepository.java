@@ -9,7 +9,7 @@ import org.springframework.data.repository.query.Param;
 interface InspectionTallyRepository extends JpaRepository<InspectionTally, UUID> {
     void deleteByJointId(UUID jointId);
 
-    /** The last signed look of each weld that no tally counts. */
+    /** The last signed inspection of each weld that no tally counts. */
     @Query(
             "select i.id from InspectionEntity i where i.capacity = :capacity and i.state = mensor.server.inspection.StoredInspection.State.SIGNED"
                     + " and i.cycle = 0 and not exists (select 1 from InspectionTally t where t.jointId = i.jointId)"

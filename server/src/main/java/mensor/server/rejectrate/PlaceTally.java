@@ -6,7 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.UUID;
 
-/** How many places of a look were rejected for one trouble, with the cause that led. */
+/** How many places of an inspection were rejected for one trouble, with the cause that led. */
 @Entity
 @Table(name = "place_tally")
 class PlaceTally {

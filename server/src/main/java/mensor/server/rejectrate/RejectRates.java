@@ -20,7 +20,7 @@ import mensor.weld.Named;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What the signed looks tell of welders, procedures, positions and rods. */
+/** What the signed inspections tell of welders, procedures, positions and rods. */
 @Service
 class RejectRates {
     /** Fewer welds tell too little to be set beside others. */
@@ -149,7 +149,7 @@ class RejectRates {
                 .toList();
     }
 
-    /** By quarters of the year, those without a look left out. */
+    /** By quarters of the year, those without an inspection left out. */
     private List<QuarterRow> trend(String where, String key) {
         List<Object[]> found = query(
                 "select extract(year from t.signedAt), extract(quarter from t.signedAt), count(t), sum(t.lengthMm), sum(t.places)"

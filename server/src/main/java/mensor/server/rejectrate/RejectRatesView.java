@@ -5,7 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Rejected places per length of weld looked at, of the signed looks.
+ * Rejected places per length of weld inspected, of the signed inspections.
  *
  * @param ranked rows with fewer welds than this are listed after the others, in no order of merit
  */

@@ -69,7 +69,7 @@ class DefectEntity {
 
     protected DefectEntity() {}
 
-    /** What one look says of a rejected place. */
+    /** What one inspection says of a rejected place. */
     record Raised(
             UUID inspection,
             int index,
@@ -95,7 +95,7 @@ class DefectEntity {
         seenIn(raised);
     }
 
-    /** The same place as another look put it down. */
+    /** The same place as another inspection put it down. */
     final void seenIn(Raised raised) {
         inspectionId = raised.inspection();
         placeIndex = raised.index();
@@ -156,7 +156,7 @@ class DefectEntity {
         changes++;
     }
 
-    /** Something that belongs to it changed: whoever shows it looks again. */
+    /** Something that belongs to it changed: whoever shows it re-inspects. */
     void touched() {
         changes++;
     }
@@ -194,7 +194,7 @@ class DefectEntity {
         return firstInspectionId;
     }
 
-    /** Its place among the places of the look that rejected it last. */
+    /** Its place among the places of the inspection that rejected it last. */
     int placeIndex() {
         return placeIndex;
     }

@@ -130,7 +130,7 @@ class DefectRegister {
                 clock.instant());
     }
 
-    /** A revision of the same look says the same again; a later look rejects what was repaired. */
+    /** A revision of the same inspection says the same again; a later inspection rejects what was repaired. */
     private static void seenAgain(DefectEntity d, DefectEntity.Raised r, StoredInspection inspection) {
         boolean sameInspection =
                 inspection.amends() != null && inspection.amends().equals(d.inspectionId());
@@ -167,7 +167,7 @@ class DefectRegister {
     }
 
     /**
-     * The first look tells a place by its kind; after a repair whatever stands in the repaired stretch is the same place, for
+     * The first inspection tells a place by its kind; after a repair whatever stands in the repaired stretch is the same place, for
      * the cycles are counted per place.
      */
     private boolean isSame(DefectEntity d, DefectEntity.Raised r, Bench.State o) {

@@ -83,7 +83,7 @@ public class DefectViews {
         this.json = json;
     }
 
-    /** All defects of the weld as this look's side raised them, the open ones first. */
+    /** All defects of the weld as this inspection's side raised them, the open ones first. */
     @Transactional(readOnly = true)
     public DefectsView of(Bench.State o, Map<UUID, Length> depths) {
         StoredInspection inspection = o.inspection();
@@ -115,7 +115,7 @@ public class DefectViews {
                 RepairPlanner.cautions());
     }
 
-    /** The plans of what one look rejected, with what was found and decided since. */
+    /** The plans of what one inspection rejected, with what was found and decided since. */
     private final class Plans {
         private final Bench.State o;
         private final List<RepairPlan> plans;
@@ -395,7 +395,7 @@ public class DefectViews {
         }
     }
 
-    /** Of one defect, with its drawing, as far as the person may see the look. */
+    /** Of one defect, with its drawing, as far as the person may see the inspection. */
     @Transactional(readOnly = true)
     public DefectsView.TicketView ticket(Actor actor, UUID id) {
         DefectEntity d = defects.findById(id).orElseThrow(() -> Refusal.notFound("there is no such defect"));

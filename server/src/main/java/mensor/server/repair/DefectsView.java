@@ -12,8 +12,8 @@ import org.jspecify.annotations.Nullable;
  * The rejected places of a weld.
  *
  * @param least the least repairs that clear findings, where less than all suffices
- * @param again why the weld cannot be looked at again yet; absent where it can
- * @param canLookAgain all of what this look rejected is repaired
+ * @param again why the weld cannot be re-inspected yet; absent where it can
+ * @param canLookAgain all of what this inspection rejected is repaired
  */
 public record DefectsView(
         List<RejectedPlace> defects,
@@ -27,7 +27,7 @@ public record DefectsView(
      *
      * @param place from the datum as typed; absent where it lies nowhere or along the whole weld
      * @param proposed what is usual for it; {@code why} says why
-     * @param plan absent where a later look took its place
+     * @param plan absent where a later inspection took its place
      * @param next what is recorded next; absent where nothing is
      */
     public record RejectedPlace(

@@ -33,7 +33,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Rejected places: what is decided, what waits, what was done, and the look after it. */
+/** Rejected places: what is decided, what waits, what was done, and the inspection after it. */
 @RestController
 @RequestMapping("/api")
 class RepairController {
@@ -92,7 +92,7 @@ class RepairController {
         return depths;
     }
 
-    /** The look after the repair of all that this one rejected. */
+    /** The re-inspection of all that this one rejected. */
     @PostMapping("/inspections/{id}/re-inspection")
     InspectionStart reinspect(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return new InspectionStart(repairs.reinspect(actor, id).id());

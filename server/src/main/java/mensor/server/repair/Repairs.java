@@ -35,7 +35,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The contractor's side of a reject: what is decided, what waits, what was done, until the weld is looked at again. */
+/** The contractor's side of a reject: what is decided, what waits, what was done, until the weld is re-inspected. */
 @Service
 public class Repairs {
     private final DefectRepository defects;
@@ -86,7 +86,7 @@ public class Repairs {
         return defects.findById(id).orElseThrow(Repairs::unknown);
     }
 
-    /** The defects of one finding of a look. */
+    /** The defects of one finding of an inspection. */
     @Transactional(readOnly = true)
     public List<UUID> of(UUID inspection, String finding) {
         return defects.findByInspectionIdOrderByPlaceIndex(inspection).stream()
@@ -400,7 +400,7 @@ public class Repairs {
                 .orElseThrow(() -> Refusal.notFound("no document is kept for that"));
     }
 
-    /** Begins the look after the repair, once every rejected place is repaired or accepted as it is. */
+    /** Begins the inspection after the repair, once every rejected place is repaired or accepted as it is. */
     @Transactional
     public StoredInspection reinspect(Actor actor, UUID inspectionId) {
         if (!actor.role().inspects()) {

@@ -10,7 +10,7 @@ import mensor.server.inspection.RepairStanding;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Counts defects by the look that raised them. */
+/** Counts defects by the inspection that raised them. */
 @Component
 class Standings implements RepairStanding {
     private final DefectRepository defects;

@@ -34,7 +34,7 @@ record WeldReport(
         return mark + (weldNo == null ? "" : " weld " + weldNo) + (side == null ? "" : ", " + side + " side");
     }
 
-    /** The verdict that stands: of the last signed look of each side, the fabricator's first. */
+    /** The verdict that stands: of the last signed inspection of each side, the fabricator's first. */
     String verdict() {
         return inspections.isEmpty()
                 ? "not signed"
@@ -42,7 +42,7 @@ record WeldReport(
     }
 
     /**
-     * A signed look as the record has it.
+     * A signed inspection as the record has it.
      *
      * @param chainPlace its place among the job's signed records; the sums chain it to the one before
      */

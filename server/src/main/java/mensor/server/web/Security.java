@@ -21,7 +21,7 @@ class Security {
     /** All roles but the viewer's: what is not a signed record is theirs alone. */
     private static final String[] WHO_MAKE = {"INSPECTOR", "WELDING_ENGINEER", "REPAIR_LEAD", "QUALITY_MANAGER"};
 
-    /** What a viewer may ask for; of a look that is not signed the answer refuses itself. */
+    /** What a viewer may ask for; of an inspection that is not signed the answer refuses itself. */
     private static final String[] FOR_VIEWERS = {
         "/api/inspections/**",
         "/api/joints",

@@ -6,7 +6,7 @@ import java.util.List;
 import mensor.server.web.AllOptional;
 
 /**
- * What one entry of a weld's making says: the fields of its kind alone. Lengths as typed; moments as {@code
+ * What one entry of a weld's welding record says: the fields of its kind alone. Lengths as typed; moments as {@code
  * 2026-05-12T08:00:00Z}.
  *
  * @param labelAmps the least and the most amps that the box of the rods says

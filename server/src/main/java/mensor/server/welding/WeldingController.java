@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What is recorded of a weld before the last look. A change has the open looks at the joint judged anew. */
+/** What is recorded of a weld before the last inspection. A change has the open looks at the joint judged anew. */
 @RestController
 @RequestMapping("/api/joints/{id}/welding-record")
 class WeldingController {

@@ -40,7 +40,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What was seen and used before the last look: fit-up, passes, in-process looks, the rods' clock. */
+/** What was seen and used before the last inspection: fit-up, passes, in-process inspections, the rods' clock. */
 @Service
 public class WeldingRecords {
     private static final String BRIGHT_METAL = "bright-metal";
@@ -73,7 +73,7 @@ public class WeldingRecords {
     /** A recorded thing with what it reads as. */
     public record Read<T>(WeldingEntry entry, T what) {}
 
-    /** All that is known of a joint's making, and what it comes to. */
+    /** All that is known of a joint's welding record, and what it comes to. */
     public record State(
             StoredJoint joint,
             Joint asFitted,
@@ -194,7 +194,7 @@ public class WeldingRecords {
     }
 
     /**
-     * Puts down one entry under the browser's id. The same again changes nothing; other content changes the entry, if {@code
+     * Records one entry under the browser's id. The same again changes nothing; other content changes the entry, if {@code
      * version} is the one that stands. A fit-up that changes writes what it asks into the joint.
      *
      * @param signed something was signed on the joint: its fit-up then stands

@@ -7,7 +7,7 @@ import mensor.drawing.WeldingDrawing;
 import mensor.server.joint.WeldingForm;
 import org.jspecify.annotations.Nullable;
 
-/** What is known of a weld's making, with what it comes to; {@code version} is the joint's. */
+/** What is known of a weld's welding record, with what it comes to; {@code version} is the joint's. */
 public record WeldingView(
         UUID jointId,
         @Nullable UUID inspectionId,
@@ -77,7 +77,7 @@ public record WeldingView(
     /** What departs in a pass by its entry; without an entry it is of the record as a whole. A remark is no fault. */
     public record DepartureView(@Nullable UUID entry, String line, boolean fault) {}
 
-    /** A question of the in-process look that can be answered. */
+    /** A question of the in-process inspection that can be answered. */
     public record QuestionView(String id, String title) {}
 
     public record RodsView(

@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Makes what is shown of a weld's making. */
+/** Makes what is shown of a weld's welding record. */
 @Component
 public class WeldingViews {
     private static final double MM_PER_INCH = 25.4;
