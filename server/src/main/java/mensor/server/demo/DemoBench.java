@@ -17,6 +17,11 @@ import mensor.server.contract.Deviations;
 import mensor.server.contract.Waivers;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
+import mensor.server.inspection.EntryRecorder;
+import mensor.server.inspection.HandOvers;
+import mensor.server.inspection.NewInspections;
+import mensor.server.inspection.ReadinessRecorder;
+import mensor.server.inspection.Rejudgement;
 import mensor.server.inspection.SignOff;
 import mensor.server.inspection.StoredInspection;
 import mensor.server.joint.JointForm;
@@ -49,6 +54,11 @@ class DemoBench {
     private final SetUp setUp;
     private final Welding welding;
     private final Bench bench;
+    private final HandOvers handOvers;
+    private final Rejudgement rejudgement;
+    private final ReadinessRecorder readiness;
+    private final EntryRecorder recorder;
+    private final NewInspections beginnings;
     private final SignOff signing;
     private final Repairs repairs;
     private final Deviations deviations;
@@ -64,6 +74,11 @@ class DemoBench {
             SetUp setUp,
             Welding welding,
             Bench bench,
+            HandOvers handOvers,
+            Rejudgement rejudgement,
+            ReadinessRecorder readiness,
+            EntryRecorder recorder,
+            NewInspections beginnings,
             SignOff signing,
             Repairs repairs,
             Deviations deviations,
@@ -76,6 +91,11 @@ class DemoBench {
         this.setUp = setUp;
         this.welding = welding;
         this.bench = bench;
+        this.handOvers = handOvers;
+        this.rejudgement = rejudgement;
+        this.readiness = readiness;
+        this.recorder = recorder;
+        this.beginnings = beginnings;
         this.signing = signing;
         this.repairs = repairs;
         this.deviations = deviations;
@@ -111,7 +131,7 @@ class DemoBench {
         private final Actor inspector;
 
         Work(StoredJoint joint, Actor inspector) {
-            this(joint.id(), bench.begin(joint).id(), inspector);
+            this(joint.id(), beginnings.begin(joint).id(), inspector);
         }
 
         /** Whoever did the next thing. */
@@ -135,7 +155,7 @@ class DemoBench {
 
         Work put(Entry.Sort kind, String fields) {
             EntryDocument content = EntryDocument.read("{" + fields.replace('\'', '"') + "}");
-            bench.put(acting(inspector), inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
+            recorder.put(acting(inspector), inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
             return this;
         }
 
@@ -144,7 +164,7 @@ class DemoBench {
         }
 
         Work ready(List<UUID> gauges) {
-            bench.conditions(
+            readiness.conditions(
                     acting(inspector),
                     inspection,
                     new ConditionsForm(
@@ -199,7 +219,7 @@ class DemoBench {
                     entries.add(new Bench.NewEntry(UUID.randomUUID(), Entry.Sort.CLEAR, content));
                 }
             }
-            bench.putAll(acting(inspector), inspection, entries);
+            recorder.putAll(acting(inspector), inspection, entries);
             return this;
         }
 
@@ -221,7 +241,7 @@ class DemoBench {
         Work made(WeldingEntryKind kind, String fields) {
             WeldingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingContent.class);
             records.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
-            bench.rejudgeOpen(joint);
+            rejudgement.rejudgeOpen(joint);
             return this;
         }
 
@@ -239,12 +259,13 @@ class DemoBench {
 
         Work welded(Duration ago) {
             records.welded(inspector, joint, clock.instant().minus(ago));
-            bench.rejudgeOpen(joint);
+            rejudgement.rejudgeOpen(joint);
             return this;
         }
 
         Work handOver(String to, String note) {
-            bench.handOver(inspector, inspection, actors.get(to).id(), note, new Bench.InspectedStretch("0", "5"));
+            handOvers.handOver(
+                    inspector, inspection, actors.get(to).id(), note, new HandOvers.InspectedStretch("0", "5"));
             return this;
         }
 
@@ -292,7 +313,7 @@ class DemoBench {
         /** As ready, with what lies beside the repair inspected. */
         Work readyAgain() {
             ready();
-            bench.conditions(
+            readiness.conditions(
                     acting(inspector),
                     inspection,
                     new ConditionsForm(
@@ -303,14 +324,14 @@ class DemoBench {
         /** The Engineer's document, as the welding engineer recorded it. */
         Work allowed(DeviationForm form) {
             deviations.record(by("wanda"), bench.open(inspector, inspection).joint(), form);
-            bench.rejudgeOpen(joint);
+            rejudgement.rejudgeOpen(joint);
             return this;
         }
 
         /** The quality manager lets a gauge stand. */
         Work waived(String gauge, String reason) {
             waivers.waive(by("quinn"), inspection, gauge, reason);
-            bench.rejudgeOpen(joint);
+            rejudgement.rejudgeOpen(joint);
             return this;
         }
     }

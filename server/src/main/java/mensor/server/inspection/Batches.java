@@ -23,12 +23,22 @@ public class Batches {
     private static final int MOST = 500;
 
     private final Bench bench;
+    private final EntryRecorder recorder;
+    private final ReadinessRecorder readiness;
     private final SignOff signing;
     private final InspectionRepository inspections;
     private final Joints joints;
 
-    Batches(Bench bench, SignOff signing, InspectionRepository inspections, Joints joints) {
+    Batches(
+            Bench bench,
+            EntryRecorder recorder,
+            ReadinessRecorder readiness,
+            SignOff signing,
+            InspectionRepository inspections,
+            Joints joints) {
         this.bench = bench;
+        this.recorder = recorder;
+        this.readiness = readiness;
         this.signing = signing;
         this.inspections = inspections;
         this.joints = joints;
@@ -138,7 +148,7 @@ public class Batches {
                         + " has entries already: open it by itself, and leave it off the sheet");
             }
             if (common.conditions() != null) {
-                bench.conditions(actor, id, common.conditions());
+                readiness.conditions(actor, id, common.conditions());
             }
             List<NewEntry> fresh = new ArrayList<>();
             for (EntryOf e : common.entries()) {
@@ -146,7 +156,7 @@ public class Batches {
                     fresh.add(new NewEntry(UUID.randomUUID(), e.kind(), e.content()));
                 }
             }
-            bench.putAll(actor, id, fresh);
+            recorder.putAll(actor, id, fresh);
         }
     }
 

@@ -31,13 +31,29 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/inspections/{id}")
 class BenchController {
     private final Bench bench;
+    private final NewInspections beginnings;
+    private final HandOvers handOvers;
+    private final ReadinessRecorder readiness;
+    private final EntryRecorder recorder;
     private final BenchViews views;
     private final Welding welding;
     private final EntryLines lines;
 
-    BenchController(Bench bench, BenchViews views, Welding welding, EntryLines lines) {
+    BenchController(
+            Bench bench,
+            NewInspections beginnings,
+            HandOvers handOvers,
+            ReadinessRecorder readiness,
+            EntryRecorder recorder,
+            BenchViews views,
+            Welding welding,
+            EntryLines lines) {
         this.lines = lines;
         this.bench = bench;
+        this.beginnings = beginnings;
+        this.handOvers = handOvers;
+        this.readiness = readiness;
+        this.recorder = recorder;
         this.views = views;
         this.welding = welding;
     }
@@ -71,14 +87,15 @@ class BenchController {
             @PathVariable UUID id,
             @PathVariable UUID entryId,
             @RequestBody EntryForm form) {
-        return views.of(bench.put(actor, id, new Bench.NewEntry(entryId, form.kind(), form.content()), form.version()));
+        return views.of(
+                recorder.put(actor, id, new Bench.NewEntry(entryId, form.kind(), form.content()), form.version()));
     }
 
     @PostMapping("/entries")
     @Transactional
     BenchView putAll(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody List<Bench.NewEntry> several) {
-        return views.of(bench.putAll(actor, id, several));
+        return views.of(recorder.putAll(actor, id, several));
     }
 
     /** What lines mean, before they are recorded; nothing is stored. */
@@ -95,20 +112,20 @@ class BenchController {
             @PathVariable UUID id,
             @PathVariable UUID entryId,
             @RequestParam long version) {
-        return views.of(bench.withdraw(actor, id, entryId, version));
+        return views.of(recorder.withdraw(actor, id, entryId, version));
     }
 
     @PostMapping("/entries/{entryId}/restore")
     @Transactional
     BenchView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID entryId) {
-        return views.of(bench.restore(actor, id, entryId));
+        return views.of(recorder.restore(actor, id, entryId));
     }
 
     @PutMapping("/conditions")
     @Transactional
     BenchView conditions(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody ConditionsForm form) {
-        return views.of(bench.conditions(actor, id, form));
+        return views.of(readiness.conditions(actor, id, form));
     }
 
     /** The joint's welding record, as the bench shows it. */
@@ -123,18 +140,18 @@ class BenchController {
     @PostMapping("/handover")
     @Transactional
     BenchView handOver(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody HandOver form) {
-        return views.of(bench.handOver(
+        return views.of(handOvers.handOver(
                 actor,
                 id,
                 form.to(),
                 form.note(),
-                new Bench.InspectedStretch(form.inspectedFrom(), form.inspectedTo())));
+                new HandOvers.InspectedStretch(form.inspectedFrom(), form.inspectedTo())));
     }
 
     @PostMapping("/amend")
     @Transactional
     BenchView amend(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Amendment form) {
-        return views.of(bench.amend(actor, id, form.reason()));
+        return views.of(beginnings.amend(actor, id, form.reason()));
     }
 
     /** A squeeze of the simulated gauge on a made-up weld like this one; nothing is stored. */

@@ -22,14 +22,21 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/inspections/{id}")
 class ContractController {
     private final Bench bench;
+    private final Rejudgement rejudgement;
     private final BenchViews views;
     private final Deviations deviations;
     private final Waivers waivers;
     private final CodeComparison comparison;
 
     ContractController(
-            Bench bench, BenchViews views, Deviations deviations, Waivers waivers, CodeComparison comparison) {
+            Bench bench,
+            Rejudgement rejudgement,
+            BenchViews views,
+            Deviations deviations,
+            Waivers waivers,
+            CodeComparison comparison) {
         this.bench = bench;
+        this.rejudgement = rejudgement;
         this.views = views;
         this.deviations = deviations;
         this.waivers = waivers;
@@ -47,7 +54,7 @@ class ContractController {
     BenchView deviate(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody DeviationForm form) {
         Bench.State o = bench.open(actor, id);
         deviations.record(actor, o.joint(), form);
-        bench.rejudgeOpen(o.joint().id());
+        rejudgement.rejudgeOpen(o.joint().id());
         return views.of(bench.open(actor, id));
     }
 
@@ -60,7 +67,7 @@ class ContractController {
             @RequestBody WithdrawnDeviation form) {
         Bench.State o = bench.open(actor, id);
         deviations.withdraw(actor, o.joint().id(), deviationId, form.why());
-        bench.rejudgeOpen(o.joint().id());
+        rejudgement.rejudgeOpen(o.joint().id());
         return views.of(bench.open(actor, id));
     }
 
@@ -79,7 +86,7 @@ class ContractController {
                     "gauge", "no reading of this inspection waits for a waiver of that gauge");
         }
         waivers.waive(actor, id, form.gauge(), form.reason());
-        bench.rejudgeOpen(o.joint().id());
+        rejudgement.rejudgeOpen(o.joint().id());
         return views.of(bench.open(actor, id));
     }
 

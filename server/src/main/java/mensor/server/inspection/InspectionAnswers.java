@@ -12,24 +12,28 @@ import org.springframework.stereotype.Component;
 @Component
 class InspectionAnswers implements JointInspections, WeldInspections {
     private final Bench bench;
+    private final Rejudgement rejudgement;
+    private final NewInspections beginnings;
 
-    InspectionAnswers(Bench bench) {
+    InspectionAnswers(Bench bench, Rejudgement rejudgement, NewInspections beginnings) {
         this.bench = bench;
+        this.rejudgement = rejudgement;
+        this.beginnings = beginnings;
     }
 
     @Override
     public UUID begin(StoredJoint joint) {
-        return bench.begin(joint).id();
+        return beginnings.begin(joint).id();
     }
 
     @Override
     public UUID beginVerification(Actor actor, UUID joint) {
-        return bench.beginVerification(actor, joint).id();
+        return beginnings.beginVerification(actor, joint).id();
     }
 
     @Override
     public UUID rejudged(UUID joint) {
-        bench.rejudge(joint);
+        rejudgement.rejudge(joint);
         return bench.ofJoint(joint).get(0).id();
     }
 
@@ -45,6 +49,6 @@ class InspectionAnswers implements JointInspections, WeldInspections {
 
     @Override
     public void rejudgeOpen(UUID joint) {
-        bench.rejudgeOpen(joint);
+        rejudgement.rejudgeOpen(joint);
     }
 }

@@ -26,11 +26,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/inspections/{id}/photos/{photoId}")
 class PhotoController {
     private final Bench bench;
+    private final EntryRecorder recorder;
     private final BenchViews views;
     private final Photos photos;
 
-    PhotoController(Bench bench, BenchViews views, Photos photos) {
+    PhotoController(Bench bench, EntryRecorder recorder, BenchViews views, Photos photos) {
         this.bench = bench;
+        this.recorder = recorder;
         this.views = views;
         this.photos = photos;
     }
@@ -46,18 +48,18 @@ class PhotoController {
             HttpServletRequest request)
             throws IOException {
         byte[] sent = request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1);
-        return views.of(bench.photo(actor, id, photoId, new Photos.Place(entry, at), sent));
+        return views.of(recorder.photo(actor, id, photoId, new Photos.Place(entry, at), sent));
     }
 
     @DeleteMapping
     BenchView takeOff(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID photoId) {
-        return views.of(bench.photoOff(actor, id, photoId, true));
+        return views.of(recorder.photoOff(actor, id, photoId, true));
     }
 
     @PostMapping("/restore")
     @Transactional
     BenchView restore(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID photoId) {
-        return views.of(bench.photoOff(actor, id, photoId, false));
+        return views.of(recorder.photoOff(actor, id, photoId, false));
     }
 
     @GetMapping(produces = {"image/jpeg", "image/png"})

@@ -18,12 +18,12 @@ class WaitEnd {
     private static final Logger LOG = LoggerFactory.getLogger(WaitEnd.class);
 
     private final Joints joints;
-    private final Bench bench;
+    private final Rejudgement rejudgement;
     private final Clock clock;
 
-    WaitEnd(Joints joints, Bench bench, Clock clock) {
+    WaitEnd(Joints joints, Rejudgement rejudgement, Clock clock) {
         this.joints = joints;
-        this.bench = bench;
+        this.rejudgement = rejudgement;
         this.clock = clock;
     }
 
@@ -31,7 +31,7 @@ class WaitEnd {
     void judge() {
         for (WaitOver over : joints.waitedUntil(clock.instant())) {
             try {
-                bench.waitOver(over.joint());
+                rejudgement.waitOver(over.joint());
                 joints.judgedAfterWait(over.joint(), over.ended());
             } catch (ConcurrencyFailureException e) {
                 LOG.debug("somebody changes {} just now; it is judged the next time", over.mark());

@@ -17,6 +17,8 @@ import mensor.repair.HoldKind;
 import mensor.repair.RepairState;
 import mensor.repair.RepairWork;
 import mensor.server.inspection.Bench;
+import mensor.server.inspection.NewInspections;
+import mensor.server.inspection.Rejudgement;
 import mensor.server.inspection.RepairSummary;
 import mensor.server.inspection.StoredInspection;
 import mensor.server.job.TermsChange;
@@ -45,6 +47,8 @@ public class Repairs {
     private final Holds holds;
     private final Steps steps;
     private final Bench bench;
+    private final NewInspections beginnings;
+    private final Rejudgement rejudgement;
     private final Joints joints;
     private final People people;
     private final Photos photos;
@@ -59,6 +63,8 @@ public class Repairs {
             Holds holds,
             Steps steps,
             Bench bench,
+            NewInspections beginnings,
+            Rejudgement rejudgement,
             Joints joints,
             People people,
             Photos photos,
@@ -71,6 +77,8 @@ public class Repairs {
         this.holds = holds;
         this.steps = steps;
         this.bench = bench;
+        this.beginnings = beginnings;
+        this.rejudgement = rejudgement;
         this.joints = joints;
         this.people = people;
         this.photos = photos;
@@ -219,7 +227,7 @@ public class Repairs {
                 || form.weldedAt() != null && form.weldedAt().isAfter(joint.weldedAt());
         if (wanted == RepairState.WELDED && last) {
             joints.welded(joint.id(), form.weldedAt()); // a delayed steel waits from its last welding
-            bench.rejudgeOpen(joint.id());
+            rejudgement.rejudgeOpen(joint.id());
         }
     }
 
@@ -421,7 +429,7 @@ public class Repairs {
         if (of.stream().allMatch(DefectEntity::isClosed)) {
             throw Refusal.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
         }
-        return bench.beginAgain(actor, inspectionId, since(of, o.joint().unit()));
+        return beginnings.beginAgain(actor, inspectionId, since(of, o.joint().unit()));
     }
 
     private RepairSummary since(List<DefectEntity> of, Unit unit) {

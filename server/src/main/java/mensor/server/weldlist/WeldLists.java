@@ -17,7 +17,7 @@ import java.util.concurrent.Executors;
 import mensor.exchange.UnreadableInput;
 import mensor.exchange.WeldList;
 import mensor.exchange.WeldList.Column;
-import mensor.server.inspection.Bench;
+import mensor.server.inspection.NewInspections;
 import mensor.server.job.Jobs;
 import mensor.server.job.StoredJob;
 import mensor.server.joint.JointForm;
@@ -50,7 +50,7 @@ class WeldLists {
     private final Jobs jobs;
     private final Procedures procedures;
     private final SetUp setUp;
-    private final Bench bench;
+    private final NewInspections beginnings;
     private final Joints joints;
     private final EntityManager entities;
     private final TransactionTemplate transactions;
@@ -66,7 +66,7 @@ class WeldLists {
             Jobs jobs,
             Procedures procedures,
             SetUp setUp,
-            Bench bench,
+            NewInspections beginnings,
             Joints joints,
             EntityManager entities,
             TransactionTemplate transactions,
@@ -74,7 +74,7 @@ class WeldLists {
         this.jobs = jobs;
         this.procedures = procedures;
         this.setUp = setUp;
-        this.bench = bench;
+        this.beginnings = beginnings;
         this.joints = joints;
         this.entities = entities;
         this.transactions = transactions;
@@ -307,7 +307,7 @@ class WeldLists {
         StoredJob job = jobs.get(i.job);
         Set<String> names = new HashSet<>();
         joints.namesOfJob(i.job).forEach(n -> names.add(name(n.mark(), n.weldNo(), n.side())));
-        Bench.InspectionStarts beginning = bench.beginning();
+        NewInspections.InspectionStarts beginning = beginnings.beginning();
         for (SetUp.Checked checked : i.good) {
             if (i.cancelled) {
                 return;
