@@ -12,7 +12,6 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.inspection.Undercut;
-import mensor.judge.Evaluation;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -152,7 +151,8 @@ final class FactCollection {
     /** At a place where a rod was begun or ended. */
     boolean atAStartOrStop(Span span) {
         Length near = inspection.units().pick(Length.inches(1, 2), Length.millimetres("12"));
-        return around.startsAndStops().stream().anyMatch(p -> !distance(p, span).isOver(near));
+        return around.startsAndStops().stream()
+                .anyMatch(p -> !span.distanceTo(p).isOver(near));
     }
 
     private void place(Evidence evidence, Span span) {
@@ -193,7 +193,7 @@ final class FactCollection {
 
     private void toe(Evidence evidence, Situation situation, Toe toe, Span span) {
         String name = joint.toeName(toe);
-        if (undercut(toe) && undercut(opposite(toe))) {
+        if (undercut(toe) && undercut(toe.opposite())) {
             evidence.tell(BOTH_TOES, "both toes are undercut");
         } else {
             evidence.tell(
@@ -202,8 +202,8 @@ final class FactCollection {
         Optional<Reading.Station> nearest = station(Optional.of(span))
                 .filter(s -> s.legA().isPresent() && s.legB().isPresent());
         nearest.ifPresent(s -> {
-            Length own = leg(s, toe);
-            Length other = leg(s, opposite(toe));
+            Length own = s.leg(toe).orElseThrow();
+            Length other = s.leg(toe.opposite()).orElseThrow();
             String read =
                     "at " + s.at().shown() + " the leg at this toe is " + own.shown() + ", the other " + other.shown();
             if (other.isOver(own)) {
@@ -217,14 +217,6 @@ final class FactCollection {
                                         : ": gouged, not starved"));
             }
         });
-    }
-
-    private static Length leg(Reading.Station s, Toe toe) {
-        return (toe == Toe.A ? s.legA() : s.legB()).orElseThrow();
-    }
-
-    private static Toe opposite(Toe toe) {
-        return toe == Toe.A ? Toe.B : Toe.A;
     }
 
     private boolean undercut(Toe toe) {
@@ -272,16 +264,7 @@ final class FactCollection {
                 .filter(r -> r instanceof Reading.Station)
                 .map(r -> (Reading.Station) r)
                 .min(Comparator.comparing(
-                        s -> span.map(p -> distance(s.at(), p)).orElse(Length.zero(s.at().unit()))));
-    }
-
-    private static Length distance(Length at, Span span) {
-        if (span.contains(at)) {
-            return Length.zero(at.unit());
-        }
-        Length from = at.minus(span.from());
-        Length to = at.minus(span.to());
-        return (from.isNegative() ? from.negate() : from).min(to.isNegative() ? to.negate() : to);
+                        s -> span.map(p -> p.distanceTo(s.at())).orElse(Length.zero(s.at().unit()))));
     }
 
     private void joint(Evidence evidence) {
@@ -410,13 +393,5 @@ final class FactCollection {
 
     List<Pass> measured() {
         return measured;
-    }
-
-    /** Whether the shape of the weld passes: nothing of its profile, size or fusion rejects. */
-    static boolean looksWell(Evaluation evaluation) {
-        return evaluation.rejected().stream().noneMatch(f -> switch (f.criterion()) {
-            case PROFILE, FUSION, OVERLAP -> true;
-            default -> false;
-        });
     }
 }

@@ -37,7 +37,7 @@ public record FusionDoubt(String why, String test) {
         Optional<String> cold = gathering.cold();
         if (cold.isPresent() && slagAtTheToes(inspection)) {
             doubts.add(new FusionDoubt(cold.get() + ", with slag at the toes", test));
-        } else if (cold.isPresent() && FactCollection.looksWell(evaluation)) {
+        } else if (cold.isPresent() && looksWell(evaluation)) {
             doubts.add(new FusionDoubt(cold.get() + ": a smooth weld on a cold setting proves no fusion", test));
         }
         if (measured.stream().anyMatch(FusionDoubt::onTheWrongPole)) {
@@ -68,5 +68,13 @@ public record FusionDoubt(String why, String test) {
                 ? "or a fillet break (nick break) of a coupon welded the same way"
                 : "or a bend or a macro of a coupon welded the same way";
         return onTheWeld + ", " + onACoupon + "; the engineer decides";
+    }
+
+    /** Whether the shape of the weld passes: nothing of its profile, size or fusion rejects. */
+    private static boolean looksWell(Evaluation evaluation) {
+        return evaluation.rejected().stream().noneMatch(f -> switch (f.criterion()) {
+            case PROFILE, FUSION, OVERLAP -> true;
+            default -> false;
+        });
     }
 }

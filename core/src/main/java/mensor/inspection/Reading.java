@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.weld.InvalidField;
+import mensor.weld.Toe;
 
 /** What a gauge showed: measures at a station, or a blade that went along a stretch. */
 public sealed interface Reading {
@@ -55,6 +56,11 @@ public sealed interface Reading {
         @Override
         public Span span() {
             return Span.at(at);
+        }
+
+        /** The leg on the member of the toe. */
+        public Optional<Length> leg(Toe toe) {
+            return toe == Toe.A ? legA : legB;
         }
 
         /** Said to be concave, or read so. */

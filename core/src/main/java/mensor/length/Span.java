@@ -32,6 +32,16 @@ public record Span(Length from, Length to) {
                 : !position.isUnder(from) && !position.isOver(to);
     }
 
+    /** From a place to the nearer end; zero where the place lies within. */
+    public Length distanceTo(Length position) {
+        if (contains(position)) {
+            return Length.zero(position.unit());
+        }
+        Length toFrom = position.minus(from);
+        Length toEnd = position.minus(to);
+        return (toFrom.isNegative() ? toFrom.negate() : toFrom).min(toEnd.isNegative() ? toEnd.negate() : toEnd);
+    }
+
     /** For people: {@code 12–14}, or {@code 7 1/2} for a single place. */
     public String shown() {
         return from.compareTo(to) == 0 ? from.shown() : from.shown() + "–" + to.shown();

@@ -20,7 +20,6 @@ import mensor.judge.Finding;
 import mensor.judge.Terms;
 import mensor.length.Length;
 import mensor.length.Span;
-import mensor.length.Unit;
 import mensor.weld.Joint;
 import mensor.weld.MinimumPreheat;
 import mensor.weld.Pass;
@@ -35,14 +34,13 @@ import mensor.weld.Steel;
  */
 public final class RepairPlanner {
     private static final String LOW_HYDROGEN = "E7018";
-    private static final Length EIGHTH = Length.inches(1, 8);
-
     private final Inspection inspection;
     private final Joint joint;
     private final RepairConstants constants;
     private final Known known;
     private final Steel steel;
     private final String rod;
+    private final RepairMetal metal;
 
     private RepairPlanner(Inspection inspection, RepairConstants constants, Known known) {
         this.inspection = inspection;
@@ -51,6 +49,7 @@ public final class RepairPlanner {
         this.known = known;
         this.steel = joint.grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
         this.rod = rod();
+        this.metal = new RepairMetal(joint, constants, rod);
     }
 
     /**
@@ -154,16 +153,16 @@ public final class RepairPlanner {
         }
         if (indication.isEmpty()) {
             return place.criterion() == Criterion.SIZE
-                    ? leastLeg(place).flatMap(leg -> extent.flatMap(e -> addedToFillet(leg, e)))
+                    ? leastLeg(place).flatMap(leg -> extent.flatMap(e -> metal.addedToFillet(leg, e)))
                     : Optional.empty();
         }
         Indication i = indication.get();
         if (i instanceof Undersize u && disposition == Disposition.ADD_METAL) {
-            return extent.flatMap(e -> addedToFillet(u.least(), u.span()));
+            return extent.flatMap(e -> metal.addedToFillet(u.least(), u.span()));
         }
         return depth(place.indication().getAsInt(), i)
                 .filter(Length::isPositive)
-                .map(d -> cavity(d, extent.orElse(i.span())));
+                .map(d -> metal.cavity(d, extent.orElse(i.span())));
     }
 
     private Optional<Length> leastLeg(DefectPlace place) {
@@ -222,66 +221,12 @@ public final class RepairPlanner {
         return isDepth ? i.depth() : Optional.empty();
     }
 
-    private RepairPlan.Numbers cavity(Length depth, Span extent) {
-        double d = mm(depth);
-        Cavity cavity = new Cavity(d, constants.includedDegrees(), constants.rootRadius());
-        double length = mm(extent.wraps() ? joint.length().minus(extent.from()).plus(extent.to()) : extent.extent());
-        return numbers(d, cavity.width(), cavity.area(), length, cavity.volume(length, constants.runOut()));
-    }
-
-    /** What brings a fillet up to its size: the difference of the triangles, at least one whole bead. */
-    private Optional<RepairPlan.Numbers> addedToFillet(Length actual, Span along) {
-        if (!joint.isFillet() || joint.size().isEmpty() || !joint.size().get().isOver(actual)) {
-            return Optional.empty();
-        }
-        double wanted = mm(joint.size().get());
-        double is = mm(actual);
-        double area = (wanted * wanted - is * is)
-                / 2
-                * Math.sin(Math.toRadians(joint.dihedral().degrees().doubleValue()));
-        double length = mm(along.extent());
-        double atLeast = Math.max(area, beadArea());
-        return Optional.of(numbers(wanted - is, wanted, atLeast, length, atLeast * length));
-    }
-
-    private RepairPlan.Numbers numbers(double depth, double width, double area, double length, double volume) {
-        double grams = volume * constants.density() / 1000;
-        double perRod = perRod();
-        int rods = (int) Math.ceil(grams / perRod - 1e-9);
-        int beads = (int) Math.max(1, Math.ceil(area / beadArea() - 1e-9));
-        return new RepairPlan.Numbers(
-                depth,
-                width,
-                area,
-                length,
-                volume,
-                grams,
-                rod,
-                EIGHTH.shownWithUnit(),
-                rods,
-                beads,
-                rods * constants.burnSeconds() / 60);
-    }
-
-    private double perRod() {
-        return RodTable.deposit(rod, EIGHTH).orElseThrow().grams();
-    }
-
-    /** The cross-section that one rod lays over its run. */
-    private double beadArea() {
-        return perRod() / (constants.density() / 1000 * constants.runLength());
-    }
-
-    private static double mm(Length length) {
-        return length.approximateNanometres() / Unit.MILLIMETRE.nanometres();
-    }
-
     /** The rod that was used where it is of low hydrogen, or the steel lets another; else a low-hydrogen one. */
     private String rod() {
         return inspection.welding().passes().stream()
                 .map(Pass::electrode)
                 .flatMap(Optional::stream)
-                .filter(e -> RodTable.deposit(e, EIGHTH).isPresent())
+                .filter(e -> RodTable.deposit(e, RepairMetal.EIGHTH).isPresent())
                 .filter(e -> RodTable.isLowHydrogen(e).orElse(false) || steel == Steel.A36_TYPE)
                 .findFirst()
                 .orElse(LOW_HYDROGEN);
@@ -410,8 +355,8 @@ public final class RepairPlanner {
     /** A bead that is small for the plate cools too fast. */
     private Optional<String> smallBead() {
         Length least = PassLimits.leastFillet(joint.thinner().thickness(), false, inspection.units());
-        double leg = Math.sqrt(2 * beadArea());
-        return leg < mm(least) - 1e-6
+        double leg = Math.sqrt(2 * metal.beadArea());
+        return leg < RepairMetal.mm(least) - 1e-6
                 ? Optional.of("the bead is smaller than the least fillet for the thickness, "
                         + least.in(inspection.units()).shownWithUnit() + ": preheat, or lay a bigger bead")
                 : Optional.empty();

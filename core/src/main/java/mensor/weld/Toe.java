@@ -16,4 +16,9 @@ public enum Toe implements Named {
     public String id() {
         return id;
     }
+
+    /** The toe on the other member; the root has none, and is answered with toe A. */
+    public Toe opposite() {
+        return this == A ? B : A;
+    }
 }

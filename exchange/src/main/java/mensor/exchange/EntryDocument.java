@@ -104,7 +104,7 @@ public final class EntryDocument {
         Optional<String> gauge = Fields.of("", fields, unit).text("gauge");
         Map<String, Json> inFormat = new LinkedHashMap<>(fields.fields());
         inFormat.remove("gauge");
-        Indication seen = InspectionReader.indication("", Fields.of("", new Json.Object(inFormat), unit));
+        Indication seen = IndicationReader.indication("", Fields.of("", new Json.Object(inFormat), unit));
         return new Entry.Seen(seen, gauge);
     }
 

@@ -31,6 +31,7 @@ import mensor.server.joint.StoredJoint;
 import mensor.server.joint.Welding;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
+import mensor.server.repair.HoldRelease;
 import mensor.server.repair.Repairs;
 import mensor.server.repair.StepForm;
 import mensor.server.welding.WeldingContent;
@@ -61,6 +62,7 @@ class DemoBench {
     private final NewInspections beginnings;
     private final SignOff signing;
     private final Repairs repairs;
+    private final HoldRelease releases;
     private final Deviations deviations;
     private final Waivers waivers;
     private final DemoShop shop;
@@ -81,6 +83,7 @@ class DemoBench {
             NewInspections beginnings,
             SignOff signing,
             Repairs repairs,
+            HoldRelease releases,
             Deviations deviations,
             Waivers waivers,
             DemoShop shop,
@@ -98,6 +101,7 @@ class DemoBench {
         this.beginnings = beginnings;
         this.signing = signing;
         this.repairs = repairs;
+        this.releases = releases;
         this.deviations = deviations;
         this.waivers = waivers;
         this.shop = shop;
@@ -290,17 +294,17 @@ class DemoBench {
         /** The Engineer's document on what waits, as the welding engineer recorded it. */
         Work engineer(String finding, String hold, String number, LocalDate date) {
             repairs.of(inspection, finding)
-                    .forEach(d -> repairs.release(
+                    .forEach(d -> releases.release(
                             by("wanda"),
                             d,
                             hold,
-                            new Repairs.EngineersDocument(
+                            new HoldRelease.EngineersDocument(
                                     number, "P. Quill", date, number + ".pdf", DemoPaper.of(number))));
             return this;
         }
 
         Work denied(String finding, String hold, String why) {
-            repairs.of(inspection, finding).forEach(d -> repairs.deny(by("wanda"), d, hold, why));
+            repairs.of(inspection, finding).forEach(d -> releases.deny(by("wanda"), d, hold, why));
             return this;
         }
 

@@ -15,7 +15,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import mensor.criteria.CriteriaBook;
 import mensor.drawing.QuietMarks;
 import mensor.drawing.SectionDrawing;
 import mensor.drawing.StripDrawing;
@@ -24,15 +23,11 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.inspection.Verdict;
-import mensor.judge.Ask;
 import mensor.judge.Evaluation;
-import mensor.judge.Finding;
 import mensor.judge.InspectionGuide;
 import mensor.judge.Reinspection;
 import mensor.length.Length;
-import mensor.length.LengthFormatException;
 import mensor.length.Span;
-import mensor.length.Unit;
 import mensor.server.contract.Deviations;
 import mensor.server.criteria.CriteriaChecks;
 import mensor.server.gauge.Gauges;
@@ -66,6 +61,7 @@ public class BenchViews {
     private final Deviations deviations;
     private final GaugeFaults faults;
     private final CriteriaChecks books;
+    private final EvaluationViews evaluations;
     private final Photos photos;
     private final Clock clock;
 
@@ -81,12 +77,14 @@ public class BenchViews {
             Deviations deviations,
             GaugeFaults faults,
             CriteriaChecks books,
+            EvaluationViews evaluations,
             Photos photos,
             Clock clock) {
         this.photos = photos;
         this.deviations = deviations;
         this.faults = faults;
         this.books = books;
+        this.evaluations = evaluations;
         this.people = people;
         this.json = json;
         this.signatures = signatures;
@@ -123,7 +121,7 @@ public class BenchViews {
                 o.entries().stream()
                         .map(e -> EntryView.of(e, names.getOrDefault(e.enteredBy(), "")))
                         .toList(),
-                evaluation(o.judged()),
+                evaluations.of(o.judged()),
                 StripDrawing.of(inspection, evaluation),
                 o.judged().sections(),
                 SectionDrawing.asDrawn(inspection.joint()),
@@ -344,104 +342,5 @@ public class BenchViews {
                 joint.isFillet(),
                 size,
                 json.readValue(j.document(), JointForm.class));
-    }
-
-    private BenchView.EvaluationView evaluation(InspectionResult judged) {
-        Evaluation e = judged.evaluation();
-        return new BenchView.EvaluationView(
-                e.verdict().id(),
-                e.rejected().size(),
-                e.findings().stream().map(f -> finding(f, judged)).toList(),
-                e.todo().stream()
-                        .map(t -> new BenchView.TodoView(
-                                t.id(), t.criterion().id(), t.criterion().title(), t.ask(), t.clearable()))
-                        .toList(),
-                notes(judged));
-    }
-
-    /** The core's notes, and where the contract or the shop's own copy of the code say otherwise. */
-    private List<String> notes(InspectionResult judged) {
-        List<String> notes = new ArrayList<>(judged.contractNotes());
-        if (judged.asSigned().isEmpty()) {
-            notes.addAll(books.differing(judged.evaluation().book()));
-        }
-        notes.addAll(judged.evaluation().notes());
-        return notes;
-    }
-
-    /** Another book's verdict of the same inspection: read on the bench, never part of the record. */
-    CodeComparison.CodeColumn column(CriteriaBook book, InspectionResult judged, Evaluation e, boolean asOfToday) {
-        return new CodeComparison.CodeColumn(
-                book.id(),
-                book.title(),
-                book.edition(),
-                asOfToday,
-                null,
-                e.verdict().id(),
-                e.findings().stream().map(f -> finding(f, judged)).toList());
-    }
-
-    private BenchView.FindingView finding(Finding f, InspectionResult judged) {
-        Stream<UUID> indications =
-                f.indications().stream().map(n -> judged.indications().get(n).id());
-        Stream<UUID> readings =
-                f.readings().stream().map(n -> judged.readings().get(n).id());
-        return new BenchView.FindingView(
-                f.id(),
-                f.criterion().id(),
-                f.id().equals(f.criterion().id())
-                        ? f.criterion().title()
-                        : f.criterion().title() + " (contract)",
-                f.verdict().id(),
-                f.measured(),
-                f.allowed(),
-                f.margin(),
-                share(f),
-                f.span().map(s -> s.shown()).orElse(null),
-                Stream.concat(indications, readings).toList(),
-                f.citation().shown(),
-                f.confidence().id(),
-                f.reason().words(),
-                f.trace(),
-                f.nearLimit(),
-                finer(f, judged));
-    }
-
-    /** A gauge of the register, in calibration, with a finer division than what was used; null where none is wanted. */
-    private String finer(Finding f, InspectionResult judged) {
-        boolean wanted = f.nearLimit() || f.asks().stream().anyMatch(Ask::needsFinerGauge);
-        if (!wanted) {
-            return null;
-        }
-        Optional<Length> used = Stream.concat(
-                        f.indications().stream()
-                                .map(n ->
-                                        judged.inspection().indications().get(n).division()),
-                        f.readings().stream()
-                                .map(n -> judged.inspection().readings().get(n).division()))
-                .flatMap(Optional::stream)
-                .min(Comparator.naturalOrder());
-        return gauges.finerThan(used).orElse(null);
-    }
-
-    /** How much of the allowed value is used up, for the bar beside a finding; null where no single number decides. */
-    private static Double share(Finding f) {
-        if (f.numbers().isEmpty()) {
-            return null;
-        }
-        try {
-            double measured = nanometres(f.numbers().get().measured());
-            double allowed = nanometres(f.numbers().get().allowed());
-            boolean lowerLimit = f.numbers().get().isLeast();
-            double most = lowerLimit ? measured : allowed;
-            double value = lowerLimit ? allowed : measured;
-            return most == 0 ? null : value / most;
-        } catch (LengthFormatException e) {
-            return null;
-        }
-    }
-
-    private static double nanometres(String decimal) {
-        return Length.parse(decimal, Unit.INCH).approximateNanometres();
     }
 }

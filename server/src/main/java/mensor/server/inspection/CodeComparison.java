@@ -19,10 +19,10 @@ import org.springframework.stereotype.Component;
 @Component
 class CodeComparison {
     private static final int MOST = 7;
-    private final BenchViews views;
+    private final EvaluationViews views;
     private final Bench bench;
 
-    CodeComparison(BenchViews views, Bench bench) {
+    CodeComparison(EvaluationViews views, Bench bench) {
         this.views = views;
         this.bench = bench;
     }

@@ -224,7 +224,7 @@ class DefectRegister {
                             d.decide(x, row.getString("note"), false, row.getObject("decided_by", UUID.class), at);
                             if (x == Disposition.ACCEPT_AS_IS) {
                                 d.close(
-                                        Repairs.acceptedBy(
+                                        Holds.acceptedBy(
                                                 row.getString("document_no"),
                                                 row.getString("document_by"),
                                                 row.getString("document_date")),

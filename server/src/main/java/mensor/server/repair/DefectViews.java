@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import mensor.drawing.SectionDrawing;
 import mensor.drawing.StripDrawing;
@@ -340,59 +339,11 @@ public class DefectViews {
                 s.cycle(),
                 s.state().id(),
                 s.state().title(),
-                said(steps.form(s)),
+                StepWords.said(steps.form(s)),
                 steps.warnings(s),
                 people.nameOf(s.recordedBy()),
                 s.recordedAt(),
                 s.withdrawnWhy());
-    }
-
-    /** What was recorded, in the words of the trade. */
-    static List<String> said(StepForm f) {
-        List<String> said = new ArrayList<>();
-        if (f.from() != null) {
-            said.add(f.from() + "–" + f.to() + " from the datum");
-        }
-        add(said, f.foundBy(), v -> "ends found by " + v);
-        add(
-                said,
-                f.method(),
-                v -> Named.find(RemovalMethod.class, v)
-                        .map(RemovalMethod::title)
-                        .orElse(v));
-        add(said, f.depth(), v -> v + " deep");
-        if (Boolean.TRUE.equals(f.clean())) {
-            said.add("clean and sound");
-        }
-        add(said, f.seenBy(), v -> "inspected by " + v);
-        if (f.proof() != null) {
-            said.add("proven gone by " + f.proof() + ", report " + f.proofReport());
-        }
-        add(said, f.left(), v -> v + " left");
-        add(said, f.welder(), v -> "welder " + v);
-        if (f.rod() != null) {
-            said.add((f.rods() == null ? "" : f.rods() + " × ") + f.rod() + " " + f.diameter());
-        }
-        if (f.preheat() != null) {
-            said.add("preheat read " + f.preheat().toPlainString() + ("C".equals(f.scale()) ? " °C" : " °F"));
-        }
-        if (f.weldedAt() != null) {
-            said.add("welded " + f.weldedAt().toString().replace('T', ' ').substring(0, 16) + " UTC");
-        }
-        if (Boolean.TRUE.equals(f.cleaned())) {
-            said.add("cleaned");
-        }
-        if (Boolean.TRUE.equals(f.cooled())) {
-            said.add("cooled to ambient");
-        }
-        add(said, f.note(), v -> v);
-        return said;
-    }
-
-    private static void add(List<String> said, String value, Function<String, String> words) {
-        if (value != null && !value.isBlank()) {
-            said.add(words.apply(value));
-        }
     }
 
     /** Of one defect, with its drawing, as far as the person may see the inspection. */
@@ -438,63 +389,5 @@ public class DefectViews {
         return judged.sections().stream()
                 .min(Comparator.comparingDouble(s -> Math.abs(StripDrawing.mm(Length.parse(s.at(), unit)) - at)))
                 .orElse(drawn);
-    }
-
-    /** The shop's list: all that is not closed, or all of one job. */
-    @Transactional(readOnly = true)
-    public DefectsView.RepairsPage page(UUID job) {
-        List<DefectEntity> all =
-                job == null ? defects.findByStateNot(RepairState.CLOSED.id()) : defects.findByJobIdOrderByNumber(job);
-        List<RepairHoldEntity> open = holds.waiting();
-        Map<UUID, DefectEntity> byId =
-                defects
-                        .findByIdIn(open.stream()
-                                .map(RepairHoldEntity::defectId)
-                                .distinct()
-                                .toList())
-                        .stream()
-                        .collect(Collectors.toMap(DefectEntity::id, Function.identity()));
-        Map<UUID, StoredJoint> weld = new HashMap<>();
-        Function<DefectEntity, StoredJoint> joint = d -> weld.computeIfAbsent(d.jointId(), id -> joints.get(id));
-        Map<UUID, String> names = jobs.names();
-        List<UUID> waits = open.stream().map(RepairHoldEntity::defectId).toList();
-        return new DefectsView.RepairsPage(
-                all.stream()
-                        .sorted(Comparator.comparing((DefectEntity d) -> names.get(d.jobId()))
-                                .thenComparing(DefectEntity::count))
-                        .map(d -> new DefectsView.DefectRow(
-                                d.id(),
-                                d.inspectionId(),
-                                d.number(),
-                                names.get(d.jobId()),
-                                d.jobId(),
-                                joint.apply(d).lot(),
-                                joint.apply(d).mark(),
-                                d.words(),
-                                d.disposition().map(Disposition::title).orElse(null),
-                                d.state().id(),
-                                d.state().title(),
-                                d.cycle(),
-                                waits.contains(d.id()),
-                                d.raisedAt()))
-                        .toList(),
-                open.stream()
-                        .filter(h ->
-                                job == null || byId.get(h.defectId()).jobId().equals(job))
-                        .map(h -> {
-                            DefectEntity d = byId.get(h.defectId());
-                            return new DefectsView.WaitingView(
-                                    d.id(),
-                                    d.inspectionId(),
-                                    d.number(),
-                                    names.get(d.jobId()),
-                                    joint.apply(d).mark(),
-                                    d.words(),
-                                    h.kind().id(),
-                                    h.kind().words(),
-                                    h.kind().mayBeDenied(),
-                                    h.raisedAt());
-                        })
-                        .toList());
     }
 }

@@ -1,6 +1,7 @@
 package mensor.server.repair;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mensor.inspection.Indication;
 import mensor.repair.DefectPlace;
+import mensor.repair.Disposition;
 import mensor.repair.HoldKind;
 import mensor.server.inspection.InspectionResult;
 import mensor.server.job.ContractTerms;
@@ -88,5 +90,24 @@ class Holds {
     @Transactional(readOnly = true)
     public List<RepairHoldEntity> waiting() {
         return holds.findByReleasedAtNullAndDroppedFalseOrderByRaisedAt();
+    }
+
+    /** A place that the Engineer accepts as it is needs nothing more. */
+    void closeIfReleased(DefectEntity d, Instant now) {
+        boolean asIs = d.disposition().filter(Disposition.ACCEPT_AS_IS::equals).isPresent();
+        if (!asIs || d.isClosed()) {
+            return;
+        }
+        of(d).stream()
+                .filter(h -> h.kind() == HoldKind.ACCEPT_AS_IS && h.documentNo() != null)
+                .findFirst()
+                .ifPresent(h -> d.close(
+                        acceptedBy(
+                                h.documentNo(), h.documentBy(), h.documentDate().toString()),
+                        now));
+    }
+
+    static String acceptedBy(String document, String engineer, String date) {
+        return "accepted as it is by the Engineer's document " + document + " (" + engineer + ", " + date + ")";
     }
 }

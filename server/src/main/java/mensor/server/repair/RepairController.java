@@ -38,15 +38,25 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class RepairController {
     private final Repairs repairs;
+    private final HoldRelease releases;
     private final DefectViews views;
+    private final RepairsList list;
     private final RepairPhotoRepository repairPhotos;
     private final Photos photos;
     private final Bench bench;
 
     RepairController(
-            Repairs repairs, DefectViews views, RepairPhotoRepository repairPhotos, Photos photos, Bench bench) {
+            Repairs repairs,
+            HoldRelease releases,
+            DefectViews views,
+            RepairsList list,
+            RepairPhotoRepository repairPhotos,
+            Photos photos,
+            Bench bench) {
         this.repairs = repairs;
+        this.releases = releases;
         this.views = views;
+        this.list = list;
         this.repairPhotos = repairPhotos;
         this.photos = photos;
         this.bench = bench;
@@ -100,7 +110,7 @@ class RepairController {
 
     @GetMapping("/repairs")
     DefectsView.RepairsPage page(@RequestParam(required = false) UUID job) {
-        return views.page(job);
+        return list.page(job);
     }
 
     @GetMapping("/defects/{id}")
@@ -151,14 +161,14 @@ class RepairController {
             HttpServletRequest request)
             throws IOException {
         byte[] sent = request.getInputStream().readNBytes(DocumentFile.MOST_BYTES + 1);
-        repairs.release(actor, id, kind, new Repairs.EngineersDocument(number, engineer, date, name, sent));
+        releases.release(actor, id, kind, new HoldRelease.EngineersDocument(number, engineer, date, name, sent));
         return ticket(actor, id);
     }
 
     @GetMapping("/defects/{id}/holds/{kind}/document")
     ResponseEntity<byte[]> document(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable String kind) {
-        DocumentFileEntity file = repairs.file(id, kind);
+        DocumentFileEntity file = releases.file(id, kind);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(file.type()))
                 .header(
@@ -177,7 +187,7 @@ class RepairController {
             @PathVariable UUID id,
             @PathVariable String kind,
             @RequestBody Why why) {
-        repairs.deny(actor, id, kind, why.why());
+        releases.deny(actor, id, kind, why.why());
         return ticket(actor, id);
     }
 

@@ -1,7 +1,6 @@
 package mensor.server.repair;
 
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,7 +12,6 @@ import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.length.Unit;
 import mensor.repair.Disposition;
-import mensor.repair.HoldKind;
 import mensor.repair.RepairState;
 import mensor.repair.RepairWork;
 import mensor.server.inspection.Bench;
@@ -26,7 +24,6 @@ import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
-import mensor.server.people.Role;
 import mensor.server.photo.Photos;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
@@ -43,7 +40,6 @@ public class Repairs {
     private final DefectRepository defects;
     private final RepairStepRepository stored;
     private final RepairPhotoRepository repairPhotos;
-    private final DocumentFileRepository files;
     private final Holds holds;
     private final Steps steps;
     private final Bench bench;
@@ -59,7 +55,6 @@ public class Repairs {
             DefectRepository defects,
             RepairStepRepository stored,
             RepairPhotoRepository repairPhotos,
-            DocumentFileRepository files,
             Holds holds,
             Steps steps,
             Bench bench,
@@ -73,7 +68,6 @@ public class Repairs {
         this.defects = defects;
         this.stored = stored;
         this.repairPhotos = repairPhotos;
-        this.files = files;
         this.holds = holds;
         this.steps = steps;
         this.bench = bench;
@@ -107,7 +101,7 @@ public class Repairs {
         return Refusal.notFound("there is no such defect");
     }
 
-    private DefectEntity forChange(UUID id, Long version) {
+    DefectEntity forChange(UUID id, Long version) {
         DefectEntity d = defects.findForChangeById(id).orElseThrow(Repairs::unknown);
         if (version != null && version != d.version()) {
             throw Refusal.stale("somebody changed " + d.number() + " meanwhile; check it again", null);
@@ -158,7 +152,7 @@ public class Repairs {
                 actor.id(),
                 clock.instant());
         holds.sync(d, bench.openAsItStands(d.inspectionId()).judged());
-        closeIfReleased(d);
+        holds.closeIfReleased(d, clock.instant());
         defects.saveAndFlush(d);
     }
 
@@ -304,108 +298,6 @@ public class Repairs {
         repairPhotos.save(new RepairPhotoEntity(photoId, d, photos.keep(sent), actor.id(), clock.instant()));
         d.touched();
         defects.saveAndFlush(d);
-    }
-
-    /** The Engineer's word on a hold. */
-    public record EngineersDocument(String number, String engineer, LocalDate date, String fileName, byte[] file) {}
-
-    @Transactional
-    public void release(Actor actor, UUID id, String kind, EngineersDocument given) {
-        if (!actor.role().recordsEngineer()) {
-            throw Refusal.forbidden(
-                    "the Engineer's documents are recorded by the welding engineer or the quality manager");
-        }
-        DefectEntity d = forChange(id, null);
-        RepairHoldEntity hold = openHold(d, kind);
-        List<FieldProblem> problems = new ArrayList<>();
-        text(problems, "number", given.number(), 60, "the number of the Engineer's document is required");
-        text(problems, "engineer", given.engineer(), 120, "the Engineer's name is required");
-        if (given.date() == null || given.date().isAfter(LocalDate.now(clock))) {
-            problems.add(new FieldProblem("date", "the day on the document, not in the future"));
-        }
-        String type = DocumentFile.typeOf(given.file());
-        if (type == null) {
-            problems.add(new FieldProblem("file", "the document itself: a PDF, PNG or JPEG of up to 10 MB"));
-        }
-        if (!problems.isEmpty()) {
-            throw Refusal.invalid(problems);
-        }
-        String sha256 = DocumentFile.sha256(given.file());
-        if (!files.existsById(sha256)) {
-            files.saveAndFlush(new DocumentFileEntity(sha256, type, given.file()));
-        }
-        hold.release(
-                new RepairHoldEntity.Document(
-                        given.number().strip(),
-                        given.engineer().strip(),
-                        given.date(),
-                        DocumentFile.name(given.fileName(), type),
-                        sha256),
-                actor.id(),
-                clock.instant());
-        d.touched();
-        closeIfReleased(d);
-        defects.saveAndFlush(d);
-    }
-
-    private static void text(List<FieldProblem> problems, String field, String value, int most, String wanted) {
-        if (value == null || value.isBlank() || value.length() > most) {
-            problems.add(new FieldProblem(field, wanted + ", up to " + most + " letters"));
-        }
-    }
-
-    /** A hold that is a question, answered with no. */
-    @Transactional
-    public void deny(Actor actor, UUID id, String kind, String why) {
-        if (actor.role() != Role.WELDING_ENGINEER) {
-            throw Refusal.forbidden("the welding engineer answers this");
-        }
-        if (why == null || why.isBlank() || why.length() > 500) {
-            throw Refusal.invalid("why", "say why it does not hold");
-        }
-        DefectEntity d = forChange(id, null);
-        RepairHoldEntity hold = openHold(d, kind);
-        if (!hold.kind().mayBeDenied()) {
-            throw Refusal.conflict("only the Engineer's document releases this");
-        }
-        hold.deny(why.strip(), actor.id(), clock.instant());
-        d.touched();
-        defects.saveAndFlush(d);
-    }
-
-    private RepairHoldEntity openHold(DefectEntity d, String kind) {
-        HoldKind wanted = Named.find(HoldKind.class, kind).orElseThrow(() -> Refusal.notFound("there is no such hold"));
-        return holds.open(d).stream()
-                .filter(h -> h.kind() == wanted)
-                .findFirst()
-                .orElseThrow(() -> Refusal.conflict(d.number() + " does not wait for that"));
-    }
-
-    /** A place that the Engineer accepts as it is needs nothing more. */
-    private void closeIfReleased(DefectEntity d) {
-        boolean asIs = d.disposition().filter(Disposition.ACCEPT_AS_IS::equals).isPresent();
-        if (!asIs || d.isClosed()) {
-            return;
-        }
-        holds.of(d).stream()
-                .filter(h -> h.kind() == HoldKind.ACCEPT_AS_IS && h.documentNo() != null)
-                .findFirst()
-                .ifPresent(h -> d.close(
-                        acceptedBy(
-                                h.documentNo(), h.documentBy(), h.documentDate().toString()),
-                        clock.instant()));
-    }
-
-    static String acceptedBy(String document, String engineer, String date) {
-        return "accepted as it is by the Engineer's document " + document + " (" + engineer + ", " + date + ")";
-    }
-
-    DocumentFileEntity file(UUID defect, String kind) {
-        return holds.of(get(defect)).stream()
-                .filter(h -> h.kind().id().equals(kind) && h.fileSha256() != null)
-                .findFirst()
-                .flatMap(h -> files.findById(h.fileSha256()))
-                .orElseThrow(() -> Refusal.notFound("no document is kept for that"));
     }
 
     /** Begins the inspection after the repair, once every rejected place is repaired or accepted as it is. */
