@@ -2,18 +2,15 @@ package mensor.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.plan.PassPlan.Bead;
-import mensor.plan.PassPlan.Heat;
 import mensor.plan.PassPlan.Point;
 import mensor.plan.PassPlan.RodNeed;
 import mensor.plan.PassPlan.Stretch;
@@ -25,28 +22,22 @@ import mensor.weld.LegMeaning;
 import mensor.weld.PassKind;
 import mensor.weld.Position;
 import mensor.weld.Preparation;
-import mensor.weld.RodTable;
 
 /**
  * Plans the passes of a fillet or groove as fitted up: the area to fill, the beads from what a rod lays over its run, their
  * order, the rods, the time and the heat. An estimate for the bench and the store, no procedure.
  */
 public final class PassPlanner {
-    private static final int MOST_STOPS = 400;
-    private static final Map<String, Double> EFFICIENCY = Map.of("E7018", 0.70, "E7018 5/32", 0.74, "E6010", 0.74);
 
     private final Joint joint;
     private final PlanConstants k;
-    private final Map<PassKind, PlanRod> rods = new EnumMap<>(PassKind.class);
-    private final Map<PassKind, Double> gramsPerRod = new EnumMap<>(PassKind.class);
+    private final PlannedRods rods;
     private final List<String> notes = new ArrayList<>();
 
     private PassPlanner(Joint joint, List<PlanRod> rods, PlanConstants constants) {
         this.joint = joint;
         this.k = constants;
-        rods.forEach(r -> this.rods.putIfAbsent(r.kind(), r));
-        fillIn();
-        this.rods.forEach((kind, rod) -> gramsPerRod.put(kind, gramsOf(rod)));
+        this.rods = new PlannedRods(rods, constants, notes);
     }
 
     /**
@@ -58,62 +49,13 @@ public final class PassPlanner {
         return joint.isFillet() ? planner.fillet() : planner.groove();
     }
 
-    private void fillIn() {
-        if (rods.isEmpty()) {
-            notes.add("no rod is named: 1/8 in E7018 is assumed");
-            rods.put(PassKind.FILL, PlanRod.of(PassKind.FILL, "E7018", Length.inches(1, 8)));
-        }
-        PlanRod any = rods.containsKey(PassKind.FILL)
-                ? rods.get(PassKind.FILL)
-                : rods.values().iterator().next();
-        for (PassKind kind : List.of(PassKind.ROOT, PassKind.FILL, PassKind.CAP)) {
-            PlanRod from = kind == PassKind.FILL && rods.containsKey(PassKind.HOT) ? rods.get(PassKind.HOT) : any;
-            rods.computeIfAbsent(
-                    kind,
-                    x -> new PlanRod(
-                            x,
-                            from.electrode(),
-                            from.diameter(),
-                            from.amps(),
-                            from.volts(),
-                            from.speed(),
-                            // another kind's run is not this one's where the root takes more metal
-                            x == PassKind.ROOT || from.kind() == PassKind.ROOT
-                                    ? OptionalDouble.empty()
-                                    : from.runLength(),
-                            from.widestRods()));
-        }
-    }
-
-    private double gramsOf(PlanRod rod) {
-        RodTable.Deposit deposit = RodTable.deposit(rod.electrode(), rod.diameter())
-                .orElseThrow(() -> new InvalidField(
-                        "welding.passes",
-                        "how much a " + rod.diameter().shownWithUnit() + " " + rod.electrode()
-                                + " rod lays is not known here; E6010, E6011, E6013 and E7018 are"));
-        double standard = 12 * 25.4;
-        return deposit.grams() * (k.rodLength() - k.stub()) / standard;
-    }
-
-    private double runOf(PassKind kind) {
-        OptionalDouble given = rods.get(kind).runLength();
-        return given.orElse(kind == PassKind.ROOT ? k.runLength() / k.rootExtra() : k.runLength());
-    }
-
-    /** What a rod lays over its run, mm². */
-    private double beadArea(PassKind kind) {
-        return gramsPerRod.get(kind) / (k.density() / 1000 * runOf(kind));
-    }
-
-    private static double mm(Length length) {
+    static double mm(Length length) {
         return length.approximateNanometres() / 1e6;
     }
 
     private static double mm(RealLength length) {
         return mm(length.rounded());
     }
-
-    // ---- fillet
 
     private record Part(List<Span> where, String asks, double leg) {}
 
@@ -127,7 +69,7 @@ public final class PassPlanner {
             stretches.add(stretch(p.where(), p.asks(), area, filletBeads(area)));
         }
         double area = WeldMetal.fillet(most.leg(), most.leg(), dihedral);
-        List<Bead> beads = stagger(filletStack(most.leg(), area, filletBeads(area)));
+        List<Bead> beads = staggered(filletStack(most.leg(), area, filletBeads(area)));
         double turn = Math.toRadians(dihedral);
         List<Point> outline = List.of(
                 new Point(0, 0),
@@ -181,8 +123,8 @@ public final class PassPlanner {
     }
 
     private int filletBeads(double area) {
-        double root = beadArea(PassKind.ROOT);
-        return area <= root * (1 + 1e-9) ? 1 : 1 + beadsFor((area - root) / beadArea(PassKind.FILL));
+        double root = rods.beadArea(PassKind.ROOT);
+        return area <= root * (1 + 1e-9) ? 1 : 1 + beadsFor((area - root) / rods.beadArea(PassKind.FILL));
     }
 
     /** Whole beads; a small rest is laid with the others by travelling slower. */
@@ -190,13 +132,13 @@ public final class PassPlanner {
         return up(Math.max(0, d - k.restJoined()));
     }
 
-    private static int up(double d) {
+    static int up(double d) {
         return (int) Math.ceil(d - 1e-9);
     }
 
     /** Layers of one, two, three beads parallel to the face; in the second, the lower bead covers part of the root. */
     private List<Bead> filletStack(double leg, double area, int count) {
-        double root = count == 1 ? area : Math.min(area, beadArea(PassKind.ROOT));
+        double root = count == 1 ? area : Math.min(area, rods.beadArea(PassKind.ROOT));
         double each = count == 1 ? 0 : (area - root) / (count - 1);
         List<Bead> beads = new ArrayList<>();
         double before = 0;
@@ -245,20 +187,18 @@ public final class PassPlanner {
     }
 
     private Bead bead(int number, PassKind kind, int layer, double area, List<Point> outline) {
-        PlanRod rod = rods.get(kind);
+        PlanRod rod = rods.of(kind);
         return new Bead(
                 number,
                 kind,
                 layer,
                 rod.diameter().shownWithUnit() + " " + rod.electrode(),
                 area,
-                beadArea(kind),
-                runOf(kind),
+                rods.beadArea(kind),
+                rods.runOf(kind),
                 outline,
                 List.of());
     }
-
-    // ---- groove
 
     private PassPlan groove() {
         boolean twoSides = joint.groove()
@@ -266,18 +206,19 @@ public final class PassPlanner {
                 .filter(Preparation::isDouble)
                 .isPresent();
         WeldMetal.Groove groove = grooveShape(twoSides);
+        GrooveOutlines outlines = new GrooveOutlines(groove, isBevel(), k.capHeight());
         double below = Math.min(k.fillBelow(), groove.depth() / 2);
         double fillTo = groove.depth() - below;
         double edge = groove.widthAt(groove.depth());
         double capWidth = edge + 2 * k.capOverEdge();
         double capArea = groove.area() - groove.areaTo(fillTo) + WeldMetal.crown(capWidth, k.capHeight());
-        double rootArea = Math.min(beadArea(PassKind.ROOT), groove.areaTo(fillTo));
+        double rootArea = Math.min(rods.beadArea(PassKind.ROOT), groove.areaTo(fillTo));
         double fillArea = Math.max(0, groove.areaTo(fillTo) - rootArea);
-        int fill = fillArea <= 1e-9 ? 0 : Math.max(1, beadsFor(fillArea / beadArea(PassKind.FILL)));
+        int fill = fillArea <= 1e-9 ? 0 : Math.max(1, beadsFor(fillArea / rods.beadArea(PassKind.FILL)));
         int cap = capBeads(capWidth);
         List<Bead> beads = new ArrayList<>();
         double height = groove.heightOf(rootArea);
-        beads.add(bead(1, PassKind.ROOT, 1, rootArea, slice(groove, 0, height, 0, 1)));
+        beads.add(bead(1, PassKind.ROOT, 1, rootArea, outlines.slice(0, height, 0, 1)));
         int layer = fillLayers(groove, beads, height, fillTo, fill, fillArea);
         for (int i = 0; i < cap; i++) {
             beads.add(bead(
@@ -285,7 +226,7 @@ public final class PassPlanner {
                     PassKind.CAP,
                     layer + 1,
                     capArea / cap,
-                    capSlice(groove, fillTo, capWidth, (double) i / cap, (i + 1.0) / cap)));
+                    outlines.capSlice(fillTo, capWidth, (double) i / cap, (i + 1.0) / cap)));
         }
         double area = groove.areaTo(fillTo) + capArea;
         int sides = twoSides ? 2 : 1;
@@ -300,7 +241,7 @@ public final class PassPlanner {
         if (joint.backing().filter(b -> !b).isPresent() && !joint.oneSided()) {
             notes.add("metal of the backgouged side is not counted");
         }
-        return finish("groove", stretches, grooveOutline(groove), stagger(beads), area * sides);
+        return finish("groove", stretches, outlines.whole(), staggered(beads), area * sides);
     }
 
     private WeldMetal.Groove grooveShape(boolean twoSides) {
@@ -348,7 +289,7 @@ public final class PassPlanner {
     }
 
     private int capBeads(double width) {
-        PlanRod rod = rods.get(PassKind.CAP);
+        PlanRod rod = rods.of(PassKind.CAP);
         double bead = rod.widestRods().orElse(k.capBeadRods()) * rod.diameterMm();
         return width <= bead ? 1 : 1 + up((width - bead) / (bead * (1 - k.capOverlap())));
     }
@@ -358,6 +299,7 @@ public final class PassPlanner {
         if (count == 0) {
             return 1;
         }
+        GrooveOutlines outlines = new GrooveOutlines(groove, isBevel(), k.capHeight());
         int layers = Math.min(count, Math.max(1, up((to - from) / k.layerHeight())));
         int left = count;
         double floor = from;
@@ -373,7 +315,7 @@ public final class PassPlanner {
                         PassKind.FILL,
                         l + 1,
                         here / n,
-                        slice(groove, floor, top, (double) i / n, (i + 1.0) / n)));
+                        outlines.slice(floor, top, (double) i / n, (i + 1.0) / n)));
             }
             left -= n;
             floor = top;
@@ -388,74 +330,6 @@ public final class PassPlanner {
                 .isPresent();
     }
 
-    /** The groove's walls at a height, left and right of the root's middle; a bevel widens on one side. */
-    private double[] walls(WeldMetal.Groove g, double height) {
-        double widened = g.widthAt(height) - g.opening();
-        return isBevel()
-                ? new double[] {-g.opening() / 2 - widened, g.opening() / 2}
-                : new double[] {-g.widthAt(height) / 2, g.widthAt(height) / 2};
-    }
-
-    private List<Point> slice(WeldMetal.Groove g, double low, double high, double from, double to) {
-        double[] bottom = walls(g, low);
-        double[] top = walls(g, high);
-        List<Point> outline = new ArrayList<>();
-        outline.add(between(bottom, from, low));
-        outline.add(between(bottom, to, low));
-        if (low < g.rootFace() && high > g.rootFace() && to == 1) {
-            outline.add(between(walls(g, g.rootFace()), 1, g.rootFace()));
-        }
-        outline.add(between(top, to, high));
-        outline.add(between(top, from, high));
-        if (low < g.rootFace() && high > g.rootFace() && from == 0) {
-            outline.add(between(walls(g, g.rootFace()), 0, g.rootFace()));
-        }
-        return List.copyOf(outline);
-    }
-
-    private static Point between(double[] walls, double along, double height) {
-        return new Point(walls[0] + along * (walls[1] - walls[0]), height);
-    }
-
-    /** A part of the cap: from the fill's top over the edges up to the crown. */
-    private List<Point> capSlice(WeldMetal.Groove g, double low, double width, double from, double to) {
-        double[] bottom = walls(g, low);
-        double[] edges = walls(g, g.depth());
-        double over = (width - (edges[1] - edges[0])) / 2;
-        double[] crown = {edges[0] - over, edges[1] + over};
-        List<Point> outline = new ArrayList<>();
-        outline.add(between(bottom, from, low));
-        outline.add(between(bottom, to, low));
-        if (to == 1) {
-            outline.add(new Point(edges[1], g.depth()));
-        }
-        int steps = 8;
-        for (int i = 0; i <= steps; i++) {
-            double along = to + (from - to) * i / steps;
-            double height = g.depth() + k.capHeight() * 4 * along * (1 - along);
-            outline.add(between(crown, along, height));
-        }
-        if (from == 0) {
-            outline.add(new Point(edges[0], g.depth()));
-        }
-        return List.copyOf(outline);
-    }
-
-    private List<Point> grooveOutline(WeldMetal.Groove g) {
-        double[] root = walls(g, 0);
-        double[] face = walls(g, g.rootFace());
-        double[] top = walls(g, g.depth());
-        return List.of(
-                new Point(root[0], 0),
-                new Point(root[1], 0),
-                new Point(face[1], g.rootFace()),
-                new Point(top[1], g.depth()),
-                new Point(top[0], g.depth()),
-                new Point(face[0], g.rootFace()));
-    }
-
-    // ---- what it takes
-
     private Stretch stretch(List<Span> where, String asks, double area, int beads) {
         double length = 0;
         for (Span s : where) {
@@ -467,64 +341,7 @@ public final class PassPlanner {
         return new Stretch(shown, asks, length, area, WeldMetal.grams(area, length, k.density()), beads);
     }
 
-    /**
-     * Each bead's rods end in other places than those of the bead before it: a run is cut short where it would not. Places
-     * are whole quarters of an inch or 5 mm, where a welder can aim.
-     */
-    private List<Bead> stagger(List<Bead> beads) {
-        double length = mm(joint.length());
-        double snap = joint.length().unit().pick(25.4 / 4, 5.0);
-        List<Bead> staggered = new ArrayList<>();
-        List<Double> before = List.of();
-        boolean tooClose = false;
-        for (Bead b : beads) {
-            double run = b.runLength();
-            List<Double> stops = new ArrayList<>();
-            double from = 0;
-            while (stops.size() < MOST_STOPS) {
-                double first = stops.isEmpty() && b.number() % 2 == 0 ? run / 2 : run;
-                double at = clear(
-                        from, Math.floor((from + first) / snap + 1e-9) * snap, before, up(k.apart() / snap) * snap);
-                if (Double.isNaN(at)) {
-                    tooClose = true;
-                    at = from + first;
-                }
-                if (at >= length - 1e-6) {
-                    break;
-                }
-                stops.add(at);
-                from = at;
-            }
-            staggered.add(new Bead(
-                    b.number(),
-                    b.kind(),
-                    b.layer(),
-                    b.rod(),
-                    b.area(),
-                    b.fullArea(),
-                    run,
-                    b.outline(),
-                    List.copyOf(stops)));
-            before = stops;
-        }
-        if (tooClose) {
-            notes.add("a run is too short for starts and stops to lie " + round(k.apart()) + " mm apart");
-        }
-        return List.copyOf(staggered);
-    }
-
-    /** The furthest place up to {@code to} that is far enough from the stops below; not a number where there is none. */
-    private static double clear(double from, double to, List<Double> below, double apart) {
-        double at = to;
-        for (int i = below.size() - 1; i >= 0; i--) {
-            if (Math.abs(below.get(i) - at) < apart - 1e-9) {
-                at = below.get(i) - apart;
-            }
-        }
-        return at > from + 1 ? at : Double.NaN;
-    }
-
-    private static double round(double d) {
+    static double round(double d) {
         return Math.round(d * 100) / 100.0;
     }
 
@@ -539,7 +356,7 @@ public final class PassPlanner {
                             .sum()
                     / stack;
             if (share > 0) {
-                need(needs, kind, grams * share);
+                rods.need(needs, kind, grams * share);
             }
         }
         List<RodNeed> rounded = needs.values().stream()
@@ -550,7 +367,7 @@ public final class PassPlanner {
                         n.gramsPerRod(),
                         n.scaled(),
                         up(n.grams() / n.gramsPerRod()),
-                        electrodes(n)))
+                        rods.electrodes(n)))
                 .toList();
         double minutes = rounded.stream().mapToInt(RodNeed::rods).sum() * k.burnSeconds() / 60;
         if (joint.connection() == Connection.PIPE_BUTT || joint.connection() == Connection.TUBE_TO_PLATE) {
@@ -566,55 +383,12 @@ public final class PassPlanner {
                 grams,
                 rounded,
                 minutes,
-                heat(beads),
+                rods.heat(beads),
                 k.byName(),
                 List.copyOf(notes));
     }
 
-    private void need(Map<String, RodNeed> needs, PassKind kind, double grams) {
-        PlanRod rod = rods.get(kind);
-        String diameter = rod.diameter().shownWithUnit();
-        boolean scaled =
-                RodTable.deposit(rod.electrode(), rod.diameter()).orElseThrow().scaled();
-        needs.merge(
-                rod.electrode() + " " + diameter,
-                new RodNeed(rod.electrode(), diameter, grams, gramsPerRod.get(kind), scaled, 0, OptionalDouble.empty()),
-                (a, b) -> new RodNeed(
-                        a.electrode(),
-                        a.diameter(),
-                        a.grams() + b.grams(),
-                        a.gramsPerRod(),
-                        a.scaled(),
-                        0,
-                        OptionalDouble.empty()));
-    }
-
-    /** Metal ÷ efficiency ÷ what is not left as stub: the weight to draw from the store. */
-    private OptionalDouble electrodes(RodNeed n) {
-        Double efficiency = EFFICIENCY.getOrDefault(
-                n.electrode() + " " + n.diameter().replace(" in", ""), EFFICIENCY.get(n.electrode()));
-        if (efficiency == null) {
-            return OptionalDouble.empty();
-        }
-        return OptionalDouble.of(n.grams() / efficiency / ((k.rodLength() - k.stub()) / k.rodLength()));
-    }
-
-    private List<Heat> heat(List<Bead> beads) {
-        List<Heat> heat = new ArrayList<>();
-        for (PassKind kind : PassKind.values()) {
-            PlanRod rod = rods.get(kind);
-            boolean used = beads.stream().anyMatch(b -> b.kind() == kind);
-            if (used && rod.amps().isPresent() && rod.volts().isPresent()) {
-                double speed = rod.speed().orElse(runOf(kind) / k.burnSeconds() * 60);
-                heat.add(new Heat(
-                        kind,
-                        rod.volts().getAsDouble(),
-                        rod.amps().getAsDouble(),
-                        speed,
-                        rod.speed().isPresent(),
-                        HeatInput.of(rod.volts().getAsDouble(), rod.amps().getAsDouble(), speed)));
-            }
-        }
-        return heat;
+    private List<Bead> staggered(List<Bead> beads) {
+        return new StaggeredStops(joint.length(), k.apart(), notes).of(beads);
     }
 }

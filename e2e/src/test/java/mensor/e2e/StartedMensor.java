@@ -115,7 +115,7 @@ final class StartedMensor implements AutoCloseable {
     }
 
     private static void delete(Path folder) throws IOException {
-        try (Stream<Path> files = Files.guide(folder)) {
+        try (Stream<Path> files = Files.walk(folder)) {
             for (Path p : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.deleteIfExists(p);
             }
