@@ -45,7 +45,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
         }}
         onClick={() => void read()}
       >
-        GaugeReading
+        Take a reading
       </button>
       <span className="small" style={{ flex: 1 }}>
         {fault !== undefined ? <span className="fault">{saidBy(fault)}</span> : last && <>the weld is {last.truth} there{last.misSeated && <b className="hint"> · badly seated: read again</b>}</>}

@@ -22,7 +22,7 @@ export default function RejectRates() {
     <div className="app">
       <TopBar rooms />
       <main className="rates">
-        <section className="card panel" aria-label="RejectRates">
+        <section className="card panel" aria-label="Reject rates">
           <header>
             <h2>Rejected places per 100 in</h2>
             <span className="row">

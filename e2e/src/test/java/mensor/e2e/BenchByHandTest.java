@@ -153,10 +153,10 @@ class BenchByHandTest extends InTheBrowser {
         assertThat(page.locator("#dock-legA")).isFocused();
         button(page, "Practice gauge").click();
         page.locator("#dock-legA").focus();
-        button(page, "Squeeze").click();
+        button(page, "Take a reading").click();
         assertThat(page.locator("#dock-legA")).hasValue(Pattern.compile("0\\.\\d{3}"));
         assertThat(page.locator("#dock-legB")).isFocused();
-        button(page, "Squeeze").click();
+        button(page, "Take a reading").click();
         assertThat(page.locator("[data-station]")).hasCount(2);
         assertThat(page.locator("#dock-at")).hasValue("23");
     }
@@ -183,7 +183,7 @@ class BenchByHandTest extends InTheBrowser {
         Page page = as("ines", 1280, 800);
         setUp(page, "HAND-5");
         enter(page, "leg 1 5/16 5/16");
-        assertThat(tab(page, "record \\(1\\)")).isVisible();
+        assertThat(tab(page, "Entries \\(1\\)")).isVisible();
         page.context().setOffline(true);
         enter(page, "uc a 12-14 1/32");
         assertThat(page.locator(".line .means"))
@@ -195,14 +195,14 @@ class BenchByHandTest extends InTheBrowser {
         page.locator("#dock-at").press("Enter");
         assertThat(said(page)).containsText("Kept here");
         assertThat(page.locator(".network")).hasText("◌ no network · 3 wait");
-        tab(page, "Recorded").click();
+        tab(page, "Entries").click();
         assertThat(page.getByText("waits for the network")).hasCount(3);
         page.context().setOffline(false);
         assertThat(page.locator(".network")).hasText("");
-        assertThat(tab(page, "record \\(4\\)")).isVisible();
+        assertThat(tab(page, "Entries \\(4\\)")).isVisible();
         assertThat(page.locator("[data-mark=undercut]")).hasCount(1);
         page.reload();
-        assertThat(tab(page, "record \\(4\\)")).isVisible();
+        assertThat(tab(page, "Entries \\(4\\)")).isVisible();
         assertThat(verdict(page)).hasText("Reject");
     }
 
