@@ -56,10 +56,10 @@ class FirstInspectionTest extends InTheBrowser {
         page.locator("#dock-from").fill("11");
         page.locator("#dock-to").fill("40");
         button(page, "3/64").click();
-        button(page, "Recorded").click();
+        button(page, "Record").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("past the weld's end");
         page.locator("#dock-to").fill("13 1/4");
-        button(page, "Recorded").click();
+        button(page, "Record").click();
 
         assertThat(verdict(page)).hasText("Reject");
         Locator undercut = finding(page, "undercut");
@@ -167,7 +167,7 @@ class FirstInspectionTest extends InTheBrowser {
         page.locator("#dock-at").fill("7");
         page.locator("#dock-at").press("Enter");
         assertThat(verdict(page)).hasText("Reject");
-        tab(page, "Recorded").click();
+        tab(page, "Entries").click();
         assertThat(page.getByText("taken back: crack was seen")).isVisible();
         button(page, "take off").first().click();
         assertThat(verdict(page)).hasText("Incomplete");
@@ -238,7 +238,7 @@ class FirstInspectionTest extends InTheBrowser {
             page.locator("#dock-at").fill(String.valueOf(i + 1));
             times.add(((Number) page.evaluate("""
                             () => new Promise((done) => {
-                              const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('TypedEntry down'));
+                              const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('Entries'));
                               const started = performance.now();
                               new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => done(performance.now() - started)); })
                                 .observe(tab, { childList: true, characterData: true, subtree: true });

@@ -90,12 +90,12 @@ class GroovesAndCodesTest extends InTheBrowser {
         page.locator("#dock-from").fill("7");
         page.locator("#dock-to").fill("1");
         page.locator("#dock-depth").fill("1/64");
-        button(page, "Recorded").click();
+        button(page, "Record").click();
         assertThat(finding(page, "root")).hasAttribute("data-verdict", "accept");
         page.locator("#dock-from").fill("2");
         page.locator("#dock-to").fill("2 1/4");
         page.locator("#dock-depth").fill("1/32");
-        button(page, "Recorded").click();
+        button(page, "Record").click();
         assertThat(finding(page, "root")).hasAttribute("data-verdict", "reject");
         assertThat(finding(page, "root")).containsText("1 1/2 in allowed in any 6 in");
     }

@@ -35,7 +35,7 @@ class SpeedTest extends InTheBrowser {
 
     private static final String KEY_TO_VERDICT = """
             () => new Promise((done) => {
-              const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('TypedEntry down'));
+              const tab = [...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.startsWith('Entries'));
               const started = performance.now();
               new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => done(performance.now() - started)); })
                 .observe(tab, { childList: true, characterData: true, subtree: true });
