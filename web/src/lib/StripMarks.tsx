@@ -71,7 +71,8 @@ function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number, left:
       const from = Math.max(left, x(mark.from));
       const to = Math.min(right, x(mark.to));
       const middle = Math.min(Math.max((from + to) / 2, left + wide / 2), Math.max(right - wide / 2, left + wide / 2));
-      const at = beside ? Math.min(x(mark.to) + 14, right - wide) : middle;
+      const room = x(mark.to) + 14 + wide <= right;
+      const at = beside ? (room ? x(mark.to) + 14 : Math.max(left, x(mark.from) - 14 - wide)) : middle;
       const begins = beside ? at : at - wide / 2;
       const free = begins > end;
       if (free) end = begins + wide;

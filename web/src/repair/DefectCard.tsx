@@ -46,7 +46,7 @@ function Notification({ defect: d }: { defect: Defect }) {
   const [whom, setWhom] = useState("");
   const [asking, setAsking] = useState(false);
   const raised = `Rejected ${day(d.raisedAt)} by ${d.raisedBy}.`;
-  if (d.notified) return <p className="small quiet" style={{ margin: 0 }}>{raised} Notification {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).</p>;
+  if (d.notified) return <p className="small quiet" style={{ margin: 0 }}>{raised} Notified {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).</p>;
   if (actor.role === "VIEWER" || d.closedWhy) return <p className="small quiet" style={{ margin: 0 }}>{raised}</p>;
   return (
     <div className="small">
