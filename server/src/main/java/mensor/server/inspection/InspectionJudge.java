@@ -82,7 +82,7 @@ class InspectionJudge {
     }
 
     /** The standing entries of one inspection, by what they say. */
-    private final class FactCollection implements Entry.Cases<Void> {
+    private final class EntryCollection implements Entry.Cases<Void> {
         private final List<EntryEntity> readings = new ArrayList<>();
         private final List<Entry> read = new ArrayList<>();
         private final List<EntryEntity> indications = new ArrayList<>();
@@ -92,7 +92,7 @@ class InspectionJudge {
         private final Set<String> gauges = new LinkedHashSet<>();
         private EntryEntity stored;
 
-        FactCollection(List<EntryEntity> entries, Unit unit) {
+        EntryCollection(List<EntryEntity> entries, Unit unit) {
             for (EntryEntity e : entries) {
                 if (!e.isWithdrawn()) {
                     stored = e;
@@ -242,7 +242,7 @@ class InspectionJudge {
 
     private Inputs own(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         WeldingRecords.State made = welding.open(joint);
-        FactCollection gathered = new FactCollection(entries, joint.unit());
+        EntryCollection gathered = new EntryCollection(entries, joint.unit());
         Contract contract = contract(joint, inspection, gathered.gauges);
         ConditionsForm conditions = conditions(joint, inspection, contract);
         List<String> notes = new ArrayList<>();
@@ -283,7 +283,7 @@ class InspectionJudge {
                 Optional.empty());
     }
 
-    private static Optional<Guard> guard(Contract contract, FactCollection gathered) {
+    private static Optional<Guard> guard(Contract contract, EntryCollection gathered) {
         ContractTerms terms = contract.terms();
         return terms.isGuarded()
                 ? Optional.of(new Guard(
