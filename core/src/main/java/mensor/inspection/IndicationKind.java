@@ -26,8 +26,7 @@ public enum IndicationKind implements Named, Judgeable {
             "undercut",
             "Undercut",
             Placement.STRETCH,
-            Lane.TOE,
-            Shape.NOTCH,
+            new Drawing(Lane.TOE, Shape.NOTCH),
             "undercut uc",
             "uc a 12-14 1/32",
             v -> new Undercut(v.toe(), v.place(), v.length("depth"), v.division()),
@@ -37,8 +36,7 @@ public enum IndicationKind implements Named, Judgeable {
             "porosity",
             "Pore",
             Placement.AT_OR_STRETCH,
-            Lane.FACE,
-            Shape.PORES,
+            new Drawing(Lane.FACE, Shape.PORES),
             "pore po porosity",
             "pore 7.5 1/16 x3",
             v -> new Porosity(v.place(), v.length("diameter"), v.count("count"), v.division()),
@@ -48,8 +46,7 @@ public enum IndicationKind implements Named, Judgeable {
             "crack",
             "Crack",
             Placement.AT_OR_STRETCH,
-            Lane.FACE,
-            Shape.CRACK,
+            new Drawing(Lane.FACE, Shape.CRACK),
             "crack ck",
             "crack 18 crater",
             v -> new Crack(v.place(), v.word("where", CrackPlace.class)),
@@ -58,8 +55,7 @@ public enum IndicationKind implements Named, Judgeable {
             "incomplete-fusion",
             "Incomplete fusion",
             Placement.STRETCH,
-            Lane.FACE,
-            Shape.BOX,
+            new Drawing(Lane.FACE, Shape.BOX),
             "fusion if",
             "fusion 10-11",
             v -> new IncompleteFusion(v.place())),
@@ -67,8 +63,7 @@ public enum IndicationKind implements Named, Judgeable {
             "overlap",
             "Overlap",
             Placement.STRETCH,
-            Lane.TOE,
-            Shape.ROLL,
+            new Drawing(Lane.TOE, Shape.ROLL),
             "overlap ol",
             "ol b 4-6",
             v -> new Overlap(v.toe(), v.place(), v.optionalLength("depth"), v.division()),
@@ -78,8 +73,7 @@ public enum IndicationKind implements Named, Judgeable {
             "undersize",
             "Undersize",
             Placement.STRETCH,
-            Lane.SIZE,
-            Shape.BOX,
+            new Drawing(Lane.SIZE, Shape.BOX),
             "undersize us",
             "us 12-14 9/32",
             v -> new Undersize(v.place(), v.length("least")),
@@ -88,8 +82,7 @@ public enum IndicationKind implements Named, Judgeable {
             "underfill",
             "Underfill",
             Placement.STRETCH,
-            Lane.FACE,
-            Shape.BOX,
+            new Drawing(Lane.FACE, Shape.BOX),
             "underfill uf",
             "underfill 4-5 1/32",
             v -> new Underfill(v.place(), v.optionalLength("depth"), v.division()),
@@ -98,8 +91,7 @@ public enum IndicationKind implements Named, Judgeable {
             "crater",
             "Crater",
             Placement.AT,
-            Lane.FACE,
-            Shape.RING,
+            new Drawing(Lane.FACE, Shape.RING),
             "crater cr",
             "crater 24 1/32",
             v -> new Crater(v.place().from(), v.optionalLength("depth"), v.division()),
@@ -108,8 +100,7 @@ public enum IndicationKind implements Named, Judgeable {
             "slag",
             "Slag",
             Placement.STRETCH,
-            Lane.FACE,
-            Shape.HATCH,
+            new Drawing(Lane.FACE, Shape.HATCH),
             "slag sl",
             "slag 20-21 trapped",
             v -> new Slag(v.place(), v.flag("trapped")),
@@ -118,8 +109,7 @@ public enum IndicationKind implements Named, Judgeable {
             "spatter",
             "Spatter",
             Placement.STRETCH,
-            Lane.FACE,
-            Shape.DOTS,
+            new Drawing(Lane.FACE, Shape.DOTS),
             "spatter sp",
             "spatter 0-36 tight",
             v -> new Spatter(v.place(), v.flag("loose")),
@@ -128,8 +118,7 @@ public enum IndicationKind implements Named, Judgeable {
             "arc-strike",
             "Arc strike",
             Placement.AT,
-            Lane.BESIDE,
-            Shape.STAR,
+            new Drawing(Lane.BESIDE, Shape.STAR),
             "arc as",
             "arc 3 ground mt",
             v -> new ArcStrike(v.place().from(), v.truth("ground"), v.word("checked", CheckMethod.class)),
@@ -139,8 +128,7 @@ public enum IndicationKind implements Named, Judgeable {
             "incomplete-penetration",
             "Incomplete penetration",
             Placement.STRETCH,
-            Lane.ROOT,
-            Shape.BOX,
+            new Drawing(Lane.ROOT, Shape.BOX),
             "penetration ip",
             "ip 4-5 1/32",
             v -> new IncompletePenetration(v.place(), v.optionalLength("depth"), v.division()),
@@ -149,8 +137,7 @@ public enum IndicationKind implements Named, Judgeable {
             "melt-through",
             "Melt-through",
             Placement.STRETCH,
-            Lane.ROOT,
-            Shape.BOX,
+            new Drawing(Lane.ROOT, Shape.BOX),
             "melt mt",
             "melt 4-5 1/16",
             v -> new MeltThrough(v.place(), v.length("depth"), v.division()),
@@ -159,8 +146,7 @@ public enum IndicationKind implements Named, Judgeable {
             "root-concavity",
             "Root concavity",
             Placement.STRETCH,
-            Lane.ROOT,
-            Shape.BOX,
+            new Drawing(Lane.ROOT, Shape.BOX),
             "concave-root hollow ho",
             "concave-root 4-5 1/32",
             v -> new RootConcavity(v.place(), v.length("depth"), v.division()),
@@ -169,8 +155,7 @@ public enum IndicationKind implements Named, Judgeable {
             "burn-through",
             "Burn-through",
             Placement.AT,
-            Lane.ROOT,
-            Shape.BOX,
+            new Drawing(Lane.ROOT, Shape.BOX),
             "burn bt",
             "burn 7",
             v -> new BurnThrough(v.place().from())),
@@ -178,8 +163,7 @@ public enum IndicationKind implements Named, Judgeable {
             "misalignment",
             "Offset",
             Placement.STRETCH,
-            Lane.FACE,
-            Shape.BOX,
+            new Drawing(Lane.FACE, Shape.BOX),
             "offset of misalignment",
             "offset 0-12 1/16",
             v -> new Misalignment(v.place(), v.length("offset"), v.division()),
@@ -188,8 +172,7 @@ public enum IndicationKind implements Named, Judgeable {
             "poor-restart",
             "Poor restart",
             Placement.AT_OR_STRETCH,
-            Lane.FACE,
-            Shape.BOX,
+            new Drawing(Lane.FACE, Shape.BOX),
             "restart rs",
             "restart 12 high 1/16",
             v -> new PoorRestart(v.place(), v.optionalLength("height"), v.optionalLength("depth"), v.division()),
@@ -199,8 +182,7 @@ public enum IndicationKind implements Named, Judgeable {
             "short-weld",
             "Weld too short",
             Placement.NONE,
-            Lane.FACE,
-            Shape.BOX,
+            new Drawing(Lane.FACE, Shape.BOX),
             "short",
             "short 1-1/2",
             v -> new ShortWeld(v.length("missing")),
@@ -209,8 +191,7 @@ public enum IndicationKind implements Named, Judgeable {
             "not-as-drawn",
             "Not as drawn",
             Placement.AT_OR_NONE,
-            Lane.BESIDE,
-            Shape.STAR,
+            new Drawing(Lane.BESIDE, Shape.STAR),
             "drawing nd",
             "drawing 24 tab-left",
             v -> new NotAsDrawn(
@@ -264,11 +245,13 @@ public enum IndicationKind implements Named, Judgeable {
         BOX
     }
 
+    /** Where and how it is drawn on the strip. */
+    private record Drawing(Lane lane, Shape shape) {}
+
     private final String id;
     private final String title;
     private final Placement placement;
-    private final Lane lane;
-    private final Shape shape;
+    private final Drawing drawing;
     private final List<String> lineWords;
     private final String example;
     private final Function<IndicationValues, Indication> made;
@@ -278,8 +261,7 @@ public enum IndicationKind implements Named, Judgeable {
             String id,
             String title,
             Placement placement,
-            Lane lane,
-            Shape shape,
+            Drawing drawing,
             String lineWords,
             String example,
             Function<IndicationValues, Indication> made,
@@ -287,8 +269,7 @@ public enum IndicationKind implements Named, Judgeable {
         this.id = id;
         this.title = title;
         this.placement = placement;
-        this.lane = lane;
-        this.shape = shape;
+        this.drawing = drawing;
         this.lineWords = List.of(lineWords.split(" "));
         this.example = example;
         this.made = made;
@@ -316,11 +297,11 @@ public enum IndicationKind implements Named, Judgeable {
     }
 
     public Lane lane() {
-        return lane;
+        return drawing.lane();
     }
 
     public Shape shape() {
-        return shape;
+        return drawing.shape();
     }
 
     /** What it is called in the entry line, the word that is shown first. */

@@ -1,10 +1,8 @@
 package mensor.server.demo;
 
 import jakarta.persistence.EntityManager;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -13,35 +11,17 @@ import mensor.exchange.EntryDocument;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
 import mensor.server.contract.DeviationForm;
-import mensor.server.contract.Deviations;
-import mensor.server.contract.Waivers;
-import mensor.server.inspection.Bench;
 import mensor.server.inspection.ConditionsForm;
-import mensor.server.inspection.EntryRecorder;
-import mensor.server.inspection.HandOvers;
-import mensor.server.inspection.NewInspections;
-import mensor.server.inspection.ReadinessRecorder;
-import mensor.server.inspection.Rejudgement;
-import mensor.server.inspection.SignOff;
-import mensor.server.inspection.StoredInspection;
 import mensor.server.joint.JointForm;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
 import mensor.server.joint.StoredJoint;
-import mensor.server.joint.Welding;
-import mensor.server.joint.WeldingForm;
 import mensor.server.people.Actor;
-import mensor.server.repair.HoldRelease;
-import mensor.server.repair.Repairs;
-import mensor.server.repair.StepForm;
-import mensor.server.welding.WeldingContent;
 import mensor.server.welding.WeldingEntryKind;
-import mensor.server.welding.WeldingRecords;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Puts joints and looks of the demo in, through the same services as a person would use. */
 @Component
@@ -53,66 +33,33 @@ class DemoBench {
             .toList();
 
     private final SetUp setUp;
-    private final Welding welding;
-    private final Bench bench;
-    private final HandOvers handOvers;
-    private final Rejudgement rejudgement;
-    private final ReadinessRecorder readiness;
-    private final EntryRecorder recorder;
-    private final NewInspections beginnings;
-    private final SignOff signing;
-    private final Repairs repairs;
-    private final HoldRelease releases;
-    private final Deviations deviations;
-    private final Waivers waivers;
+    private final DemoInspections inspections;
+    private final DemoWelding welding;
+    private final DemoDecisions decisions;
+    private final DemoContract contract;
     private final DemoShop shop;
     private final EntityManager entities;
-    private final WeldingRecords records;
-    private final JsonMapper json;
-    private final Clock clock;
     private Map<String, Actor> actors;
 
     DemoBench(
             SetUp setUp,
-            Welding welding,
-            Bench bench,
-            HandOvers handOvers,
-            Rejudgement rejudgement,
-            ReadinessRecorder readiness,
-            EntryRecorder recorder,
-            NewInspections beginnings,
-            SignOff signing,
-            Repairs repairs,
-            HoldRelease releases,
-            Deviations deviations,
-            Waivers waivers,
+            DemoInspections inspections,
+            DemoWelding welding,
+            DemoDecisions decisions,
+            DemoContract contract,
             DemoShop shop,
-            EntityManager entities,
-            WeldingRecords records,
-            JsonMapper json,
-            Clock clock) {
+            EntityManager entities) {
         this.setUp = setUp;
+        this.inspections = inspections;
         this.welding = welding;
-        this.bench = bench;
-        this.handOvers = handOvers;
-        this.rejudgement = rejudgement;
-        this.readiness = readiness;
-        this.recorder = recorder;
-        this.beginnings = beginnings;
-        this.signing = signing;
-        this.repairs = repairs;
-        this.releases = releases;
-        this.deviations = deviations;
-        this.waivers = waivers;
+        this.decisions = decisions;
+        this.contract = contract;
         this.shop = shop;
         this.entities = entities;
-        this.records = records;
-        this.json = json;
-        this.clock = clock;
     }
 
     UUID inspectionOf(UUID joint) {
-        return bench.ofJoint(joint).get(0).id();
+        return inspections.ofJoint(joint);
     }
 
     /** The history says who did it; what is written in one go is nobody's. */
@@ -135,7 +82,7 @@ class DemoBench {
         private final Actor inspector;
 
         Work(StoredJoint joint, Actor inspector) {
-            this(joint.id(), beginnings.begin(joint).id(), inspector);
+            this(joint.id(), inspections.begin(joint), inspector);
         }
 
         /** Whoever did the next thing. */
@@ -158,8 +105,7 @@ class DemoBench {
         }
 
         Work put(Entry.Sort kind, String fields) {
-            EntryDocument content = EntryDocument.read("{" + fields.replace('\'', '"') + "}");
-            recorder.put(acting(inspector), inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
+            inspections.put(acting(inspector), inspection, kind, EntryDocument.read(DemoFields.text(fields)));
             return this;
         }
 
@@ -168,7 +114,7 @@ class DemoBench {
         }
 
         Work ready(List<UUID> gauges) {
-            readiness.conditions(
+            inspections.answer(
                     acting(inspector),
                     inspection,
                     new ConditionsForm(
@@ -216,36 +162,29 @@ class DemoBench {
 
         /** After the inspection: everything that was inspected for and not seen, but for what is named. */
         Work clearBut(String... seen) {
-            List<Bench.NewEntry> entries = new ArrayList<>();
-            for (String c : ALL_CLEAR) {
-                if (!Arrays.asList(seen).contains(c)) {
-                    EntryDocument content = EntryDocument.of(Map.of("criterion", c));
-                    entries.add(new Bench.NewEntry(UUID.randomUUID(), Entry.Sort.CLEAR, content));
-                }
-            }
-            recorder.putAll(acting(inspector), inspection, entries);
+            inspections.clear(
+                    acting(inspector),
+                    inspection,
+                    ALL_CLEAR.stream()
+                            .filter(c -> !Arrays.asList(seen).contains(c))
+                            .toList());
             return this;
         }
 
         Work sign() {
-            StoredInspection i = bench.open(inspector, inspection).inspection();
-            signing.sign(acting(inspector), inspection, new SignOff.SignForm(i.version(), i.verdict(), "QC", null));
+            inspections.sign(acting(inspector), inspection);
             return this;
         }
 
         /** What was used to make the weld, as the welding engineer recorded it. */
         Work welding(String fields) {
-            StoredJoint stored = bench.open(inspector, inspection).joint();
-            WeldingForm form = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingForm.class);
-            welding.record(by("wanda"), joint, stored.version(), form);
+            welding.record(by("wanda"), inspections.joint(inspector, inspection), fields);
             return this;
         }
 
         /** Something recorded before the last inspection, by whoever walked the passes. */
         Work made(WeldingEntryKind kind, String fields) {
-            WeldingContent content = json.readValue("{" + fields.replace('\'', '"') + "}", WeldingContent.class);
-            records.put(inspector, joint, UUID.randomUUID(), kind, content, null, false);
-            rejudgement.rejudgeOpen(joint);
+            welding.put(inspector, joint, kind, fields);
             return this;
         }
 
@@ -262,62 +201,51 @@ class DemoBench {
         }
 
         Work welded(Duration ago) {
-            records.welded(inspector, joint, clock.instant().minus(ago));
-            rejudgement.rejudgeOpen(joint);
+            welding.welded(inspector, joint, ago);
             return this;
         }
 
         Work handOver(String to, String note) {
-            handOvers.handOver(
-                    inspector, inspection, actors.get(to).id(), note, new HandOvers.InspectedStretch("0", "5"));
+            inspections.handOver(inspector, inspection, actors.get(to), note);
             return this;
         }
 
         Work dispose(String who, String finding, String decision, String note) {
-            repairs.of(inspection, finding)
-                    .forEach(d -> repairs.decide(by(who), d, new Repairs.Decision(decision, note, null, null)));
+            decisions.decide(by(who), inspection, finding, decision, note);
             return this;
         }
 
         /** What was done at one step of the repair of a finding's places. */
         Work did(String who, String finding, String state, String fields) {
-            StepForm form = json.readValue("{" + fields.replace('\'', '"') + "}", StepForm.class);
-            repairs.of(inspection, finding).forEach(d -> repairs.step(by(who), d, state, form));
+            decisions.did(by(who), inspection, finding, state, fields);
             return this;
         }
 
         Work notified(String who, String finding, String whom) {
-            repairs.of(inspection, finding).forEach(d -> repairs.notified(by(who), d, whom, null));
+            decisions.notified(by(who), inspection, finding, whom);
             return this;
         }
 
         /** The Engineer's document on what waits, as the welding engineer recorded it. */
         Work engineer(String finding, String hold, String number, LocalDate date) {
-            repairs.of(inspection, finding)
-                    .forEach(d -> releases.release(
-                            by("wanda"),
-                            d,
-                            hold,
-                            new HoldRelease.EngineersDocument(
-                                    number, "P. Quill", date, number + ".pdf", DemoPaper.of(number))));
+            decisions.released(by("wanda"), inspection, finding, hold, number, date);
             return this;
         }
 
         Work denied(String finding, String hold, String why) {
-            repairs.of(inspection, finding).forEach(d -> releases.deny(by("wanda"), d, hold, why));
+            decisions.denied(by("wanda"), inspection, finding, hold, why);
             return this;
         }
 
         /** The re-inspection. */
         Work again(String who) {
-            UUID next = repairs.reinspect(by(who), inspection).id();
-            return new Work(joint, next, by(who));
+            return new Work(joint, decisions.reinspect(by(who), inspection), by(who));
         }
 
         /** As ready, with what lies beside the repair inspected. */
         Work readyAgain() {
             ready();
-            readiness.conditions(
+            inspections.answer(
                     acting(inspector),
                     inspection,
                     new ConditionsForm(
@@ -327,15 +255,13 @@ class DemoBench {
 
         /** The Engineer's document, as the welding engineer recorded it. */
         Work allowed(DeviationForm form) {
-            deviations.record(by("wanda"), bench.open(inspector, inspection).joint(), form);
-            rejudgement.rejudgeOpen(joint);
+            contract.allowed(by("wanda"), inspections.joint(inspector, inspection), form);
             return this;
         }
 
         /** The quality manager lets a gauge stand. */
         Work waived(String gauge, String reason) {
-            waivers.waive(by("quinn"), inspection, gauge, reason);
-            rejudgement.rejudgeOpen(joint);
+            contract.waived(by("quinn"), joint, inspection, gauge, reason);
             return this;
         }
     }
@@ -347,10 +273,9 @@ class DemoBench {
         }
         acting(actors.get(inspector));
         boolean groove = fields.contains("'groove'");
-        JointForm form = json.readValue(
-                ("{'mark':'" + mark + "','weldNo':'" + no + "'," + (groove ? "" : "'weld':'fillet',") + fields + "}")
-                        .replace('\'', '"'),
-                JointForm.class);
+        JointForm form = DemoFields.read(
+                JointForm.class,
+                "'mark':'" + mark + "','weldNo':'" + no + "'," + (groove ? "" : "'weld':'fillet',") + fields);
         boolean metric = fields.contains(" mm'");
         DemoShop.Place place = DemoShop.place(lot, metric);
         StoredJoint joint = setUp.create(

@@ -9,11 +9,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
-import java.util.stream.Collectors;
 import mensor.inspection.Entry;
 import mensor.server.people.Actor;
-import mensor.server.people.DemoSignIns;
-import mensor.server.people.People;
 import mensor.server.welding.WeldingEntryKind;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -29,8 +26,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 @Order(1)
 class DemoData implements ApplicationRunner {
-    private final DemoSignIns signIns;
-    private final People people;
+    private final DemoPeople people;
     private final DemoShop shop;
     private final DemoBench bench;
     private final DemoCriteria books;
@@ -40,8 +36,7 @@ class DemoData implements ApplicationRunner {
     private final Clock clock;
 
     DemoData(
-            DemoSignIns signIns,
-            People people,
+            DemoPeople people,
             DemoShop shop,
             DemoBench bench,
             DemoCriteria books,
@@ -49,7 +44,6 @@ class DemoData implements ApplicationRunner {
             DemoRepairs repairs,
             TransactionTemplate transactions,
             Clock clock) {
-        this.signIns = signIns;
         this.people = people;
         this.shop = shop;
         this.bench = bench;
@@ -62,7 +56,7 @@ class DemoData implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!signIns.isDemo() || !people.isEmpty()) {
+        if (!people.isWanted()) {
             return;
         }
         // all of it or nothing, and written once
@@ -76,14 +70,7 @@ class DemoData implements ApplicationRunner {
     }
 
     private void load() {
-        Map<String, Actor> actors = signIns.list().stream()
-                .map(s -> people.add(
-                        s.login(),
-                        s.name(),
-                        s.role(),
-                        s.login().equals("ines") ? "QC-118" : s.login().equals("tomas") ? "QC-131" : null,
-                        s.password()))
-                .collect(Collectors.toMap(Actor::login, a -> a));
+        Map<String, Actor> actors = people.load();
         shop.open(actors);
         bench.open(actors);
         stairTowers();

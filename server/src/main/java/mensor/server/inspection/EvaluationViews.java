@@ -41,6 +41,11 @@ class EvaluationViews {
                 notes(judged));
     }
 
+    /** The names of the gauges at hand. */
+    List<String> gauges(InspectionResult judged) {
+        return gauges.names(judged.conditions().gaugeIds());
+    }
+
     /** The core's notes, and where the contract or the shop's own copy of the code say otherwise. */
     private List<String> notes(InspectionResult judged) {
         List<String> notes = new ArrayList<>(judged.contractNotes());

@@ -1,10 +1,5 @@
 package mensor.server.inspection;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
-import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
@@ -15,8 +10,6 @@ import java.util.stream.Stream;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.exchange.InspectionDocument;
-import mensor.exchange.InspectionParts;
-import mensor.inspection.Addendum;
 import mensor.inspection.Cover;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
@@ -28,13 +21,8 @@ import mensor.judge.Guard;
 import mensor.judge.Judge;
 import mensor.judge.Reinspection;
 import mensor.judge.Terms;
-import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.server.contract.Deviations;
-import mensor.server.contract.Waivers;
-import mensor.server.gauge.Gauges;
 import mensor.server.job.ContractTerms;
-import mensor.server.job.Jobs;
 import mensor.server.joint.StoredJoint;
 import mensor.server.welding.WeldingRecords;
 import mensor.weld.Joint;
@@ -47,38 +35,29 @@ class InspectionJudge {
     private final InspectionRepository inspections;
     private final EntryRepository entries;
     private final WeldingRecords welding;
-    private final Gauges gauges;
-    private final Jobs jobs;
-    private final Deviations deviations;
-    private final Waivers waivers;
+    private final Contracts contracts;
+    private final StandingConditions answers;
     private final SignedDisplay shown;
     private final TypedEntries typed;
     private final JsonMapper json;
-    private final Clock clock;
 
     InspectionJudge(
             InspectionRepository inspections,
             EntryRepository entries,
             WeldingRecords welding,
-            Gauges gauges,
-            Jobs jobs,
-            Deviations deviations,
-            Waivers waivers,
+            Contracts contracts,
+            StandingConditions answers,
             SignedDisplay shown,
             TypedEntries typed,
-            JsonMapper json,
-            Clock clock) {
+            JsonMapper json) {
         this.inspections = inspections;
         this.entries = entries;
         this.welding = welding;
-        this.gauges = gauges;
-        this.jobs = jobs;
-        this.deviations = deviations;
-        this.waivers = waivers;
+        this.contracts = contracts;
+        this.answers = answers;
         this.shown = shown;
         this.typed = typed;
         this.json = json;
-        this.clock = clock;
     }
 
     /** The standing entries of one inspection, by what they say. */
@@ -243,8 +222,8 @@ class InspectionJudge {
     private Inputs own(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         WeldingRecords.State made = welding.open(joint);
         EntryCollection gathered = new EntryCollection(entries, joint.unit());
-        Contract contract = contract(joint, inspection, gathered.gauges);
-        ConditionsForm conditions = conditions(joint, inspection, contract);
+        Contract contract = contracts.of(joint, inspection, gathered.gauges);
+        ConditionsForm conditions = answers.of(joint, inspection, contract);
         List<String> notes = new ArrayList<>();
         Joint weld = made.asFitted();
         CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
@@ -257,7 +236,7 @@ class InspectionJudge {
                 gathered.covered,
                 gathered.readings(contract),
                 gathered.indications(contract),
-                addenda(weld, joint.unit(), book, contract.terms(), notes),
+                contracts.addenda(weld, joint.unit(), book, contract.terms(), notes),
                 contract.terms().isPerToe(),
                 welding.weldingRecord(made));
         Judge.check(seen, book);
@@ -289,63 +268,5 @@ class InspectionJudge {
                 ? Optional.of(new Guard(
                         terms.factor(), contract.uncertainties(gathered.read), contract.uncertainties(gathered.seen)))
                 : Optional.empty();
-    }
-
-    /** What stands beside the code: of a signed inspection what stood then, else what stands now. */
-    private Contract contract(StoredJoint joint, StoredInspection inspection, Set<String> namedGauges) {
-        if (inspection.isSigned()) {
-            return inspection.contract() == null
-                    ? Contract.NONE
-                    : json.readValue(inspection.contract(), Contract.class).filled();
-        }
-        return new Contract(
-                jobs.terms(jobs.get(joint.jobId())),
-                deviations.standing(joint.id()).stream()
-                        .map(Deviations.DeviationView::form)
-                        .toList(),
-                gauges.named(List.copyOf(namedGauges)),
-                waivers.of(inspection.id()).stream()
-                        .map(Waivers.WaiverView::gauge)
-                        .toList());
-    }
-
-    /** The job's limits that tighten the code for this joint; a job has thick welds and thin ones. */
-    private List<Addendum> addenda(Joint weld, Unit unit, CriteriaBook book, ContractTerms terms, List<String> notes) {
-        if (terms.allLimits().isEmpty()) {
-            return List.of();
-        }
-        List<Addendum> tighter = new ArrayList<>();
-        for (Addendum a : InspectionParts.readAddenda(json.writeValueAsString(terms.allLimits()), unit)) {
-            Optional<Length> loosest = book.loosest(a.kind(), weld, unit);
-            boolean looser = a.max().isPresent()
-                    && loosest.map(l -> a.max().get().isOver(l)).orElse(false);
-            if (looser) {
-                notes.add("The contract's " + a.kind().id() + " of "
-                        + a.max().get().shownWithUnit()
-                        + " does not tighten the code here, which accepts at most "
-                        + loosest.get().in(unit).shownWithUnit() + ": the code governs.");
-            } else {
-                tighter.add(a);
-            }
-        }
-        return tighter;
-    }
-
-    /** The answers as they stand now: the clock of the welding runs by itself, and the register says which gauges hold. */
-    private ConditionsForm conditions(StoredJoint joint, StoredInspection inspection, Contract contract) {
-        ConditionsForm answered = json.readValue(inspection.conditions(), ConditionsForm.class);
-        if (inspection.isSigned()) {
-            return answered;
-        }
-        BigDecimal hours = joint.weldedAt() == null ? answered.hoursSinceWelding() : hoursSince(joint.weldedAt());
-        return answered.standing(
-                hours, gauges.hold(answered.gaugeIds(), contract.waived()).orElse(answered.inCalibration()));
-    }
-
-    /** Full tenths of an hour, so that the wait is never over too soon. */
-    private BigDecimal hoursSince(Instant welded) {
-        long minutes = Math.max(0, Duration.between(welded, clock.instant()).toMinutes());
-        BigDecimal hours = BigDecimal.valueOf(minutes).divide(BigDecimal.valueOf(60), 1, RoundingMode.DOWN);
-        return new BigDecimal(hours.stripTrailingZeros().toPlainString());
     }
 }

@@ -38,32 +38,20 @@ class SignatureEntity {
 
     protected SignatureEntity() {}
 
-    SignatureEntity(
-            UUID inspectionId,
-            UUID jobId,
-            int place,
-            String verdict,
-            UUID personId,
-            String signedName,
-            String certificate,
-            String capacity,
-            Instant signedAt,
-            String canonical,
-            String sha256,
-            String shown) {
+    SignatureEntity(Signatures.SignatureContent content, String sha256) {
         this.id = UUID.randomUUID();
-        this.inspectionId = inspectionId;
-        this.jobId = jobId;
-        this.place = place;
-        this.verdict = verdict;
-        this.personId = personId;
-        this.signedName = signedName;
-        this.certificate = certificate;
-        this.capacity = capacity;
-        this.signedAt = signedAt;
-        this.canonical = canonical;
+        this.inspectionId = content.inspectionId();
+        this.jobId = content.jobId();
+        this.place = content.place();
+        this.verdict = content.verdict();
+        this.personId = content.signer().personId();
+        this.signedName = content.signer().name();
+        this.certificate = content.signer().certificate();
+        this.capacity = content.signer().capacity();
+        this.signedAt = content.at();
+        this.canonical = content.canonical();
         this.sha256 = sha256;
-        this.shown = shown;
+        this.shown = content.shown();
     }
 
     UUID inspectionId() {

@@ -1,5 +1,6 @@
 package mensor.server.record;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -35,19 +36,7 @@ public class Signatures {
 
     @Transactional
     public void freeze(SignatureContent f) {
-        signatures.save(new SignatureEntity(
-                f.inspectionId(),
-                f.jobId(),
-                f.place(),
-                f.verdict(),
-                f.personId(),
-                f.name(),
-                f.certificate(),
-                f.capacity(),
-                f.at(),
-                f.canonical(),
-                sha256(f.canonical()),
-                f.shown()));
+        signatures.save(new SignatureEntity(f, sha256(f.canonical())));
     }
 
     /**
@@ -102,17 +91,17 @@ public class Signatures {
                 .toList();
     }
 
+    /** Whoever signed, as the record names them. */
+    public record Signer(UUID personId, String name, String certificate, String capacity) {}
+
     /** What is frozen by a signature. */
     public record SignatureContent(
             UUID inspectionId,
             UUID jobId,
             int place,
             String verdict,
-            UUID personId,
-            String name,
-            String certificate,
-            String capacity,
-            java.time.Instant at,
+            Signer signer,
+            Instant at,
             String canonical,
             String shown) {}
 

@@ -1,9 +1,6 @@
 package mensor.server.repair;
 
-import java.sql.SQLException;
 import java.time.Clock;
-import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,7 +14,6 @@ import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.SpanSet;
 import mensor.repair.DefectPlace;
-import mensor.repair.Disposition;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.InspectionResult;
 import mensor.server.inspection.InspectionSigned;
@@ -25,13 +21,9 @@ import mensor.server.inspection.StoredInspection;
 import mensor.server.job.Jobs;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
-import mensor.weld.Named;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** With each signature: what was rejected gets its numbers, what was rejected again its next cycle; an accept closes them. */
 @Service
@@ -41,9 +33,7 @@ class DefectRegister {
     private final Steps steps;
     private final Bench bench;
     private final Jobs jobs;
-    private final TransactionTemplate transactions;
     private final Signatures signatures;
-    private final JdbcClient jdbc;
     private final Clock clock;
 
     DefectRegister(
@@ -52,18 +42,14 @@ class DefectRegister {
             Steps steps,
             Bench bench,
             Jobs jobs,
-            TransactionTemplate transactions,
             Signatures signatures,
-            JdbcClient jdbc,
             Clock clock) {
         this.defects = defects;
         this.holds = holds;
         this.steps = steps;
         this.bench = bench;
         this.jobs = jobs;
-        this.transactions = transactions;
         this.signatures = signatures;
-        this.jdbc = jdbc;
         this.clock = clock;
     }
 
@@ -73,7 +59,7 @@ class DefectRegister {
         raise(bench.openAsItStands(inspection.inspectionId()));
     }
 
-    private void raise(Bench.State o) {
+    void raise(Bench.State o) {
         StoredInspection inspection = o.inspection();
         List<DefectEntity> before =
                 defects.findByJointIdAndCapacityOrderByNumber(o.joint().id(), inspection.capacity());
@@ -195,47 +181,5 @@ class DefectRegister {
         return !SpanSet.of(joint.ruler().straight(a))
                 .intersect(SpanSet.of(joint.ruler().straight(b)))
                 .isEmpty();
-    }
-
-    /** Rejects that were signed before defects had numbers get them, with what was decided on their findings. */
-    @EventListener(ApplicationReadyEvent.class)
-    public void catchUp() {
-        for (UUID inspection : bench.rejectedWithoutDefects()) {
-            transactions.executeWithoutResult(t -> {
-                Bench.State o = bench.openAsItStands(inspection);
-                raise(o);
-                for (DefectEntity d : defects.findByInspectionIdOrderByPlaceIndex(inspection)) {
-                    decidedBefore(inspection, d);
-                    holds.sync(d, o.judged());
-                }
-            });
-        }
-    }
-
-    /** As it was kept when a finding was decided as a whole, with the Engineer's document where it was accepted as it is. */
-    private void decidedBefore(UUID inspection, DefectEntity d) {
-        jdbc.sql("select * from disposition where inspection_id = ? and finding = ?")
-                .params(inspection, d.finding())
-                .query((row, n) -> {
-                    Instant at =
-                            row.getObject("decided_at", OffsetDateTime.class).toInstant();
-                    Named.find(Disposition.class, row.getString("decision")).ifPresent(x -> {
-                        try {
-                            d.decide(x, row.getString("note"), false, row.getObject("decided_by", UUID.class), at);
-                            if (x == Disposition.ACCEPT_AS_IS) {
-                                d.close(
-                                        Holds.acceptedBy(
-                                                row.getString("document_no"),
-                                                row.getString("document_by"),
-                                                row.getString("document_date")),
-                                        at);
-                            }
-                        } catch (SQLException e) {
-                            throw new IllegalStateException(e);
-                        }
-                    });
-                    return d;
-                })
-                .list();
     }
 }

@@ -13,7 +13,6 @@ import mensor.length.LengthFormatException;
 import mensor.length.Unit;
 import mensor.server.inspection.Bench;
 import mensor.server.people.Actor;
-import mensor.server.photo.Photos;
 import mensor.server.photo.PictureFile;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
@@ -38,27 +37,30 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class RepairController {
     private final Repairs repairs;
+    private final RepairSteps steps;
+    private final RepairedWelds repaired;
+    private final RepairPhotos photos;
     private final HoldRelease releases;
     private final DefectViews views;
     private final RepairsList list;
-    private final RepairPhotoRepository repairPhotos;
-    private final Photos photos;
     private final Bench bench;
 
     RepairController(
             Repairs repairs,
+            RepairSteps steps,
+            RepairedWelds repaired,
+            RepairPhotos photos,
             HoldRelease releases,
             DefectViews views,
             RepairsList list,
-            RepairPhotoRepository repairPhotos,
-            Photos photos,
             Bench bench) {
         this.repairs = repairs;
+        this.steps = steps;
+        this.repaired = repaired;
+        this.photos = photos;
         this.releases = releases;
         this.views = views;
         this.list = list;
-        this.repairPhotos = repairPhotos;
-        this.photos = photos;
         this.bench = bench;
     }
 
@@ -105,7 +107,7 @@ class RepairController {
     /** The re-inspection of all that this one rejected. */
     @PostMapping("/inspections/{id}/re-inspection")
     InspectionStart reinspect(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        return new InspectionStart(repairs.reinspect(actor, id).id());
+        return new InspectionStart(repaired.reinspect(actor, id).id());
     }
 
     @GetMapping("/repairs")
@@ -138,13 +140,13 @@ class RepairController {
             @PathVariable UUID id,
             @PathVariable String state,
             @RequestBody StepForm form) {
-        repairs.step(actor, id, state, form);
+        steps.record(actor, id, state, form);
         return ticket(actor, id);
     }
 
     @PostMapping("/defects/{id}/back")
     DefectsView.TicketView back(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Why why) {
-        repairs.back(actor, id, why.why(), why.version());
+        steps.back(actor, id, why.why(), why.version());
         return ticket(actor, id);
     }
 
@@ -198,7 +200,7 @@ class RepairController {
             @PathVariable UUID photoId,
             HttpServletRequest request)
             throws IOException {
-        repairs.photo(actor, id, photoId, request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1));
+        photos.add(actor, id, photoId, request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1));
         return ticket(actor, id);
     }
 
@@ -206,11 +208,7 @@ class RepairController {
             value = "/defects/{id}/photos/{photoId}",
             produces = {"image/jpeg", "image/png"})
     ResponseEntity<byte[]> photo(@PathVariable UUID id, @PathVariable UUID photoId) {
-        PictureFile file = repairPhotos
-                .findById(photoId)
-                .filter(p -> p.defectId().equals(id))
-                .map(p -> photos.kept(p.sha256()))
-                .orElseThrow(() -> Refusal.notFound("there is no such picture"));
+        PictureFile file = photos.find(id, photoId).orElseThrow(() -> Refusal.notFound("there is no such picture"));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(file.type()))
                 .cacheControl(

@@ -1,9 +1,12 @@
 package mensor.server.repair;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Function;
+import mensor.exchange.InspectionParts;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
@@ -30,9 +33,22 @@ class Steps {
 
     /** Those of one cycle that stand, in their order. */
     List<RepairStepEntity> standing(DefectEntity d, int cycle) {
-        return steps.findByDefectIdOrderByRecordedAt(d.id()).stream()
-                .filter(s -> s.cycle() == cycle && s.stands())
-                .toList();
+        return of(d).stream().filter(s -> s.cycle() == cycle && s.stands()).toList();
+    }
+
+    /** All of a defect in their order, also those taken back. */
+    List<RepairStepEntity> of(DefectEntity d) {
+        return steps.findByDefectIdOrderByRecordedAt(d.id());
+    }
+
+    void save(DefectEntity d, RepairState state, StepForm form, List<String> warnings, UUID by, Instant at) {
+        steps.save(new RepairStepEntity(
+                d,
+                state,
+                InspectionParts.canonical(json.writeValueAsString(form.withoutVersion())),
+                json.writeValueAsString(warnings),
+                by,
+                at));
     }
 
     StepForm form(RepairStepEntity s) {
