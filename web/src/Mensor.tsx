@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
-import { Route, Routes } from "react-router";
+import { Navigate, Route, Routes, useLocation } from "react-router";
 import { describeKinds } from "./bench/kinds";
 import { api } from "./lib/api";
 import { changeSession, useSession } from "./lib/session";
@@ -22,6 +22,12 @@ const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
+
+/** As pages were called before: a link in an old note still leads there. */
+function Renamed({ from, to }: { from: string; to: string }) {
+  const { pathname, search } = useLocation();
+  return <Navigate to={pathname.replace(from, to) + search} replace />;
+}
 
 export function Mensor() {
   const queries = useQueryClient();
@@ -64,6 +70,9 @@ export function Mensor() {
         <Route path="/criteria" element={<CriteriaPages />} />
         <Route path="/criteria/:id" element={<CriteriaPages />} />
         <Route path="/people" element={<People />} />
+        <Route path="/books/*" element={<Renamed from="/books" to="/criteria" />} />
+        <Route path="/rates" element={<Renamed from="/rates" to="/reject-rates" />} />
+        <Route path="/joints/:id/making" element={<Renamed from="/making" to="/welding-record" />} />
         <Route path="*" element={<Worklist />} />
       </Routes>
     </Suspense>

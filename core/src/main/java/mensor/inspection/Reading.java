@@ -20,35 +20,56 @@ public sealed interface Reading {
     /** The place or the stretch. */
     Span span();
 
-    /**
-     * Measures at one station; each is present where it was read. Legs in the joint's meaning; the toe angles in degrees;
-     * {@code reinforcement} and {@code rootReinforcement} are negative below the surface.
-     */
-    record Station(
-            Length at,
+    /** What was read of a fillet's section; each is present where it was read. Legs in the joint's meaning. */
+    record FilletMeasures(
             Optional<Length> legA,
             Optional<Length> legB,
             Optional<Length> throat,
-            Optional<Face> face,
             Optional<Length> convexity,
             Optional<Length> concavity,
-            Optional<Length> faceWidth,
+            Optional<Length> faceWidth) {
+        public static final FilletMeasures NONE = legs(Optional.empty(), Optional.empty(), Optional.empty());
+
+        public static FilletMeasures legs(Optional<Length> legA, Optional<Length> legB, Optional<Length> throat) {
+            return new FilletMeasures(legA, legB, throat, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+    }
+
+    /** What was read of a groove weld; the heights are negative below the surface. */
+    record GrooveMeasures(
             Optional<Length> reinforcement,
             Optional<Length> rootReinforcement,
             Optional<Length> rootWidth,
-            Optional<Length> offset,
-            OptionalDouble toeAngleA,
-            OptionalDouble toeAngleB,
+            Optional<Length> offset) {
+        public static final GrooveMeasures NONE = crown(Optional.empty());
+
+        public static GrooveMeasures crown(Optional<Length> reinforcement) {
+            return new GrooveMeasures(reinforcement, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+    }
+
+    /** The angle between the face and the member at each toe, in degrees. */
+    record ToeAngles(OptionalDouble a, OptionalDouble b) {
+        public static final ToeAngles NONE = new ToeAngles(OptionalDouble.empty(), OptionalDouble.empty());
+    }
+
+    /** Measures at one station, of a fillet or of a groove. */
+    record Station(
+            Length at,
+            FilletMeasures fillet,
+            GrooveMeasures groove,
+            ToeAngles toeAngles,
+            Optional<Face> face,
             Optional<Length> division,
             Optional<String> gauge)
             implements Reading {
         /** @throws InvalidField where the face is said to be flat or convex and is concave by what was read */
         public Station {
-            boolean hollow = concavity.filter(Length::isPositive).isPresent();
+            boolean hollow = fillet.concavity().filter(Length::isPositive).isPresent();
             if (hollow && face.filter(f -> f != Face.CONCAVE).isPresent()) {
                 throw new InvalidField(
                         "face",
-                        "a face with a concavity of " + concavity.get() + " is concave, got "
+                        "a face with a concavity of " + fillet.concavity().get() + " is concave, got "
                                 + face.get().id());
             }
         }
@@ -58,36 +79,69 @@ public sealed interface Reading {
             return Span.at(at);
         }
 
+        public Optional<Length> legA() {
+            return fillet.legA();
+        }
+
+        public Optional<Length> legB() {
+            return fillet.legB();
+        }
+
+        public Optional<Length> throat() {
+            return fillet.throat();
+        }
+
+        public Optional<Length> convexity() {
+            return fillet.convexity();
+        }
+
+        public Optional<Length> concavity() {
+            return fillet.concavity();
+        }
+
+        public Optional<Length> faceWidth() {
+            return fillet.faceWidth();
+        }
+
+        public Optional<Length> reinforcement() {
+            return groove.reinforcement();
+        }
+
+        public Optional<Length> rootReinforcement() {
+            return groove.rootReinforcement();
+        }
+
+        public Optional<Length> rootWidth() {
+            return groove.rootWidth();
+        }
+
+        public Optional<Length> offset() {
+            return groove.offset();
+        }
+
+        public OptionalDouble toeAngleA() {
+            return toeAngles.a();
+        }
+
+        public OptionalDouble toeAngleB() {
+            return toeAngles.b();
+        }
+
         /** The leg on the member of the toe. */
         public Optional<Length> leg(Toe toe) {
-            return toe == Toe.A ? legA : legB;
+            return toe == Toe.A ? legA() : legB();
         }
 
         /** Said to be concave, or read so. */
         public boolean isConcave() {
             return face.filter(Face.CONCAVE::equals).isPresent()
-                    || concavity.filter(Length::isPositive).isPresent();
+                    || concavity().filter(Length::isPositive).isPresent();
         }
 
         /** The same station with other legs and another throat. */
         public Station withSection(Optional<Length> a, Optional<Length> b, Optional<Length> otherThroat) {
-            return new Station(
-                    at,
-                    a,
-                    b,
-                    otherThroat,
-                    face,
-                    convexity,
-                    concavity,
-                    faceWidth,
-                    reinforcement,
-                    rootReinforcement,
-                    rootWidth,
-                    offset,
-                    toeAngleA,
-                    toeAngleB,
-                    division,
-                    gauge);
+            FilletMeasures other = new FilletMeasures(a, b, otherThroat, convexity(), concavity(), faceWidth());
+            return new Station(at, other, groove, toeAngles, face, division, gauge);
         }
 
         /** A station with two legs and nothing else. */
@@ -97,67 +151,33 @@ public sealed interface Reading {
 
         /** A station of a groove with its reinforcement and nothing else. */
         public static Station crown(Length at, Length reinforcement) {
-            Optional<Length> none = Optional.empty();
-            return new Station(
-                    at,
-                    none,
-                    none,
-                    none,
-                    Optional.empty(),
-                    none,
-                    none,
-                    none,
-                    Optional.of(reinforcement),
-                    none,
-                    none,
-                    none,
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty(),
-                    none,
-                    Optional.empty());
+            return of(at, GrooveMeasures.crown(Optional.of(reinforcement)));
         }
 
         /** A station of a fillet without the rarer measures. */
         public static Station of(
                 Length at, Optional<Length> legA, Optional<Length> legB, Optional<Length> throat, Optional<Face> face) {
-            Optional<Length> none = Optional.empty();
+            return of(at, FilletMeasures.legs(legA, legB, throat), face);
+        }
+
+        public static Station of(Length at, FilletMeasures fillet, Optional<Face> face) {
+            return new Station(
+                    at, fillet, GrooveMeasures.NONE, ToeAngles.NONE, face, Optional.empty(), Optional.empty());
+        }
+
+        public static Station of(Length at, GrooveMeasures groove) {
             return new Station(
                     at,
-                    legA,
-                    legB,
-                    throat,
-                    face,
-                    none,
-                    none,
-                    none,
-                    none,
-                    none,
-                    none,
-                    none,
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty(),
-                    none,
+                    FilletMeasures.NONE,
+                    groove,
+                    ToeAngles.NONE,
+                    Optional.empty(),
+                    Optional.empty(),
                     Optional.empty());
         }
 
         public Station withDivision(Length smallest) {
-            return new Station(
-                    at,
-                    legA,
-                    legB,
-                    throat,
-                    face,
-                    convexity,
-                    concavity,
-                    faceWidth,
-                    reinforcement,
-                    rootReinforcement,
-                    rootWidth,
-                    offset,
-                    toeAngleA,
-                    toeAngleB,
-                    Optional.of(smallest),
-                    gauge);
+            return new Station(at, fillet, groove, toeAngles, face, Optional.of(smallest), gauge);
         }
     }
 

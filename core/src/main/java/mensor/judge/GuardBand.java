@@ -156,19 +156,20 @@ final class GuardBand {
         Length signed = heights > 0 ? band : band.negate();
         return new Reading.Station(
                 s.at(),
-                s.legA().map(l -> less(l, band)),
-                s.legB().map(l -> less(l, band)),
-                s.throat().map(l -> less(l, band)),
+                new Reading.FilletMeasures(
+                        s.legA().map(l -> less(l, band)),
+                        s.legB().map(l -> less(l, band)),
+                        s.throat().map(l -> less(l, band)),
+                        s.convexity().map(c -> c.plus(band)),
+                        s.concavity().map(c -> c.plus(band)),
+                        s.faceWidth()),
+                new Reading.GrooveMeasures(
+                        s.reinforcement().map(h -> h.plus(signed)),
+                        s.rootReinforcement().map(h -> h.plus(signed)),
+                        s.rootWidth(),
+                        s.offset().map(o -> o.plus(band))),
+                s.toeAngles(),
                 s.face(),
-                s.convexity().map(c -> c.plus(band)),
-                s.concavity().map(c -> c.plus(band)),
-                s.faceWidth(),
-                s.reinforcement().map(h -> h.plus(signed)),
-                s.rootReinforcement().map(h -> h.plus(signed)),
-                s.rootWidth(),
-                s.offset().map(o -> o.plus(band)),
-                s.toeAngleA(),
-                s.toeAngleB(),
                 Optional.empty(),
                 s.gauge());
     }

@@ -118,19 +118,22 @@ class NothingUnjudgedTest {
         v.put(value, low ? Length.millimetres("0.1") : below ? FAR.negate() : FAR);
         return new Reading.Station(
                 mm(PLACE),
-                get(v, ReadValue.LEGS),
-                get(v, ReadValue.LEGS),
-                get(v, ReadValue.THROAT),
+                new Reading.FilletMeasures(
+                        get(v, ReadValue.LEGS),
+                        get(v, ReadValue.LEGS),
+                        get(v, ReadValue.THROAT),
+                        get(v, ReadValue.CONVEXITY),
+                        get(v, ReadValue.CONCAVITY),
+                        Optional.empty()),
+                new Reading.GrooveMeasures(
+                        get(v, ReadValue.REINFORCEMENT).or(() -> get(v, ReadValue.BELOW_SURFACE)),
+                        get(v, ReadValue.ROOT_ABOVE).or(() -> get(v, ReadValue.ROOT_BELOW)),
+                        Optional.empty(),
+                        get(v, ReadValue.OFFSET)),
+                new Reading.ToeAngles(
+                        value == ReadValue.TOE_ANGLE ? OptionalDouble.of(1) : OptionalDouble.empty(),
+                        OptionalDouble.empty()),
                 Optional.empty(),
-                get(v, ReadValue.CONVEXITY),
-                get(v, ReadValue.CONCAVITY),
-                Optional.empty(),
-                get(v, ReadValue.REINFORCEMENT).or(() -> get(v, ReadValue.BELOW_SURFACE)),
-                get(v, ReadValue.ROOT_ABOVE).or(() -> get(v, ReadValue.ROOT_BELOW)),
-                Optional.empty(),
-                get(v, ReadValue.OFFSET),
-                value == ReadValue.TOE_ANGLE ? OptionalDouble.of(1) : OptionalDouble.empty(),
-                OptionalDouble.empty(),
                 Optional.empty(),
                 Optional.empty());
     }

@@ -115,19 +115,16 @@ class SectionSizeTest {
         Optional<Length> none = Optional.empty();
         Reading.Station s = new Reading.Station(
                 Length.inches(1),
-                Optional.of(Length.inches(3, 8)),
-                Optional.of(Length.inches(3, 8)),
-                none,
+                new Reading.FilletMeasures(
+                        Optional.of(Length.inches(3, 8)),
+                        Optional.of(Length.inches(3, 8)),
+                        none,
+                        none,
+                        Optional.of(Length.inches(1, 16)),
+                        none),
+                Reading.GrooveMeasures.NONE,
+                Reading.ToeAngles.NONE,
                 Optional.of(Face.CONCAVE),
-                none,
-                Optional.of(Length.inches(1, 16)),
-                none,
-                none,
-                none,
-                none,
-                none,
-                java.util.OptionalDouble.empty(),
-                java.util.OptionalDouble.empty(),
                 none,
                 Optional.empty());
         SectionSize size = SectionSize.of(joint(90, LegMeaning.CONTACT), s).orElseThrow();

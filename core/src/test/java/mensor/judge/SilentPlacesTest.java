@@ -338,19 +338,10 @@ class SilentPlacesTest {
         Optional<Length> none = Optional.empty();
         Reading.Station read = new Reading.Station(
                 Length.inches(5),
-                none,
-                none,
-                none,
+                new Reading.FilletMeasures(none, none, none, Optional.of(Length.inches(1, 32)), none, none),
+                Reading.GrooveMeasures.NONE,
+                Reading.ToeAngles.NONE,
                 Optional.empty(),
-                Optional.of(Length.inches(1, 32)),
-                none,
-                none,
-                none,
-                none,
-                none,
-                none,
-                java.util.OptionalDouble.empty(),
-                java.util.OptionalDouble.empty(),
                 none,
                 Optional.empty());
         Reading.Station high = Reading.Station.of(

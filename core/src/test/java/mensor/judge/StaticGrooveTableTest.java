@@ -8,7 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import mensor.criteria.Confidence;
 import mensor.inspection.AddendumKind;
 import mensor.inspection.Criterion;
@@ -60,19 +59,11 @@ class StaticGrooveTableTest {
         Optional<Length> v = Optional.of(inspection.l(value));
         return inspection.read(new Reading.Station(
                 inspection.l("6"),
-                none,
-                none,
-                what == What.THROAT ? v : none,
+                new Reading.FilletMeasures(
+                        none, none, what == What.THROAT ? v : none, what == What.CONVEXITY ? v : none, none, none),
+                new Reading.GrooveMeasures(what == What.CROWN ? v : none, none, none, what == What.OFFSET ? v : none),
+                Reading.ToeAngles.NONE,
                 Optional.empty(),
-                what == What.CONVEXITY ? v : none,
-                none,
-                none,
-                what == What.CROWN ? v : none,
-                none,
-                none,
-                what == What.OFFSET ? v : none,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
                 none,
                 Optional.empty()));
     }

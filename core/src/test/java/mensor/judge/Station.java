@@ -58,19 +58,11 @@ public final class Station {
     public Reading.Station read() {
         return new Reading.Station(
                 at,
-                l("legA"),
-                l("legB"),
-                l("throat"),
+                new Reading.FilletMeasures(
+                        l("legA"), l("legB"), l("throat"), l("convexity"), l("concavity"), l("faceWidth")),
+                new Reading.GrooveMeasures(l("reinforcement"), l("rootReinforcement"), l("rootWidth"), l("offset")),
+                new Reading.ToeAngles(toeAngleA, OptionalDouble.empty()),
                 face,
-                l("convexity"),
-                l("concavity"),
-                l("faceWidth"),
-                l("reinforcement"),
-                l("rootReinforcement"),
-                l("rootWidth"),
-                l("offset"),
-                toeAngleA,
-                OptionalDouble.empty(),
                 l("division"),
                 Optional.empty());
     }

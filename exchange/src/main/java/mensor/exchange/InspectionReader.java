@@ -227,19 +227,20 @@ final class InspectionReader {
         }
         return new Reading.Station(
                 r.requiredLength("at"),
-                r.positive("legA"),
-                r.positive("legB"),
-                r.positive("throat"),
+                new Reading.FilletMeasures(
+                        r.positive("legA"),
+                        r.positive("legB"),
+                        r.positive("throat"),
+                        r.depth("convexity"),
+                        r.depth("concavity"),
+                        r.positive("faceWidth")),
+                new Reading.GrooveMeasures(
+                        r.length("reinforcement"),
+                        r.length("rootReinforcement"),
+                        r.positive("rootWidth"),
+                        r.depth("offset")),
+                new Reading.ToeAngles(angle(r, "toeAngleA"), angle(r, "toeAngleB")),
                 face,
-                r.depth("convexity"),
-                r.depth("concavity"),
-                r.positive("faceWidth"),
-                r.length("reinforcement"),
-                r.length("rootReinforcement"),
-                r.positive("rootWidth"),
-                r.depth("offset"),
-                angle(r, "toeAngleA"),
-                angle(r, "toeAngleB"),
                 division,
                 gauge);
     }

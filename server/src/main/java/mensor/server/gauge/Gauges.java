@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -71,12 +71,17 @@ public class Gauges {
                 .map(g -> g.name() + " (" + g.kind() + ", " + g.division().get().shownWithUnit() + ")");
     }
 
+    private Map<UUID, GaugeEntity> byId(List<UUID> ids) {
+        return gauges.findAllById(ids).stream().collect(Collectors.toMap(GaugeEntity::id, g -> g));
+    }
+
     /** The names of gauges, those that are no longer known left out. */
     @Transactional(readOnly = true)
     public List<String> names(List<UUID> ids) {
+        Map<UUID, GaugeEntity> known = byId(ids);
         return ids.stream()
-                .map(id -> gauges.findById(id).map(GaugeEntity::name).orElse(null))
-                .filter(Objects::nonNull)
+                .filter(known::containsKey)
+                .map(id -> known.get(id).name())
                 .toList();
     }
 
@@ -86,11 +91,12 @@ public class Gauges {
         if (ids.isEmpty()) {
             return Optional.empty();
         }
+        Map<UUID, GaugeEntity> known = byId(ids);
         return Optional.of(ids.stream()
-                .allMatch(id -> gauges.findById(id)
-                        .filter(g -> waived.contains(g.name())
-                                || g.gauge().fault(today()).isEmpty())
-                        .isPresent()));
+                .map(known::get)
+                .allMatch(g -> g != null
+                        && (waived.contains(g.name())
+                                || g.gauge().fault(today()).isEmpty())));
     }
 
     /** The gauges of these names that the register knows. */

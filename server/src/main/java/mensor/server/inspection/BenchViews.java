@@ -65,7 +65,7 @@ public class BenchViews {
         StoredInspection i = o.inspection();
         Inspection inspection = o.judged().inspection();
         WeldingRecords.State made = o.judged().welding();
-        RecordStanding.Standing standing = records.of(o);
+        RecordStanding.RecordState standing = records.of(o);
         return new BenchView(
                 i.id(),
                 UUID.randomUUID().toString(),

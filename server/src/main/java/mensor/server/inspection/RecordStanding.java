@@ -33,20 +33,20 @@ class RecordStanding {
      *
      * @param stop why it cannot be signed by its criteria; absent where it can, or is
      */
-    record Standing(
+    record RecordState(
             @Nullable SignatureView signature,
             RepairStanding.Standing repair,
             List<GaugeFaults.GaugeFaultView> notInCalibration,
             @Nullable String stop,
             String next) {}
 
-    Standing of(Bench.State o) {
+    RecordState of(Bench.State o) {
         StoredInspection i = o.inspection();
         Evaluation evaluation = o.judged().evaluation();
         RepairStanding.Standing repair = i.isSigned() ? repairs.of(i.id()) : RepairStanding.Standing.NONE;
         List<GaugeFaults.GaugeFaultView> notInCalibration = faults.of(o);
         String stop = i.isSigned() ? null : checks.stop(evaluation.book()).orElse(null);
-        return new Standing(
+        return new RecordState(
                 signatures.of(i.id()).orElse(null),
                 repair,
                 notInCalibration,

@@ -18,7 +18,10 @@ class SinglePage {
         "/repairs",
         "/defects/**",
         "/history/**",
-        "/reports"
+        "/reports",
+        // as these pages were called before; a link in an old note still leads there
+        "/books/**",
+        "/rates"
     })
     String page() {
         return "forward:/index.html";
