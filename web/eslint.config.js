@@ -1,8 +1,24 @@
+import a11y from "eslint-plugin-jsx-a11y";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
 export default ts.config(
   { ignores: ["dist", "src/lib/api.d.ts"] },
-  ...ts.configs.recommended,
-  { plugins: { "react-hooks": hooks }, rules: { ...hooks.configs.recommended.rules, "@typescript-eslint/no-explicit-any": "error" } },
+  ...ts.configs.recommendedTypeChecked,
+  a11y.flatConfigs.recommended,
+  {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { "react-hooks": hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      "@typescript-eslint/no-explicit-any": "error",
+      // where a screen is opened to do one thing, the hand is led to it
+      "jsx-a11y/no-autofocus": "off",
+      // what scrolls or is moved along by the arrow keys takes the focus
+      "jsx-a11y/no-noninteractive-tabindex": ["error", { tags: [], roles: ["group", "region", "tabpanel"] }],
+      // a form or a panel may listen to keys for all that is in it; a click is for a control
+      "jsx-a11y/no-noninteractive-element-interactions": ["error", { handlers: ["onClick", "onMouseDown", "onMouseUp"] }],
+    },
+  },
+  { files: ["src/**/*.test.*", "src/test/**"], rules: { "@typescript-eslint/require-await": "off" } },
 );

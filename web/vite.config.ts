@@ -6,5 +6,10 @@ export default defineConfig({
   build: { outDir: "dist", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   server: { proxy: { "/api": "http://localhost:8080" } },
   test: {
-    css: { include: [/palette\.css/] }, environment: "jsdom", setupFiles: ["src/test/setup.ts"], globals: false, testTimeout: 60_000 },
+    css: { include: [/palette\.css/] },
+    environment: "jsdom",
+    setupFiles: ["src/test/setup.ts"],
+    globals: false,
+    testTimeout: 60_000,
+  },
 });

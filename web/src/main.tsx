@@ -25,11 +25,11 @@ applyTheme();
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <Themed>
-        <QueryClientProvider client={queries}>
-          <BrowserRouter>
-            <Mensor />
-          </BrowserRouter>
-        </QueryClientProvider>
+      <QueryClientProvider client={queries}>
+        <BrowserRouter>
+          <Mensor />
+        </BrowserRouter>
+      </QueryClientProvider>
     </Themed>
   </StrictMode>,
 );

@@ -1,17 +1,22 @@
 import css from "./palette.css?raw";
 import { expect, it } from "vitest";
 
-
-
 function colours(selector: string): Record<string, string> {
   const begin = css.indexOf(`${selector} {`);
-  return Object.fromEntries([...css.slice(begin, css.indexOf("}", begin)).matchAll(/--([\w-]+): (#[0-9a-f]{3,6})/g)].map((m) => [m[1] ?? "", m[2] ?? ""]));
+  return Object.fromEntries(
+    [...css.slice(begin, css.indexOf("}", begin)).matchAll(/--([\w-]+): (#[0-9a-f]{3,6})/g)].map((m) => [
+      m[1] ?? "",
+      m[2] ?? "",
+    ]),
+  );
 }
 
 /** Relative luminance and contrast as WCAG 2.2 defines them (from memory). */
 function luminance(hex: string): number {
   const long = hex.length === 4 ? [...hex.slice(1)].map((c) => c + c).join("") : hex.slice(1);
-  const [r, g, b] = [0, 2, 4].map((i) => parseInt(long.slice(i, i + 2), 16) / 255).map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4)) as [number, number, number];
+  const [r, g, b] = [0, 2, 4]
+    .map((i) => parseInt(long.slice(i, i + 2), 16) / 255)
+    .map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4)) as [number, number, number];
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }
 
@@ -20,7 +25,35 @@ function contrast(a = "", b = ""): number {
   return (high + 0.05) / (low + 0.05);
 }
 
-const letters = ["text paper", "quiet paper", "quiet head", "quiet floor", "layout paper", "accept paper", "reject paper", "open paper", "none paper", "accept accept-soft", "reject reject-soft", "open open-soft", "text hover", "text lane", "quiet lane", "text lane-face", "reject lane", "on-fill fill", "on-fill accept-fill", "on-fill reject-fill", "on-chalk chalk", "text steel", "text steel-light", "on-fill bar", "on-bar-quiet bar", "notch lane", "chalk-deep paper"];
+const letters = [
+  "text paper",
+  "quiet paper",
+  "quiet head",
+  "quiet floor",
+  "layout paper",
+  "accept paper",
+  "reject paper",
+  "open paper",
+  "none paper",
+  "accept accept-soft",
+  "reject reject-soft",
+  "open open-soft",
+  "text hover",
+  "text lane",
+  "quiet lane",
+  "text lane-face",
+  "reject lane",
+  "on-fill fill",
+  "on-fill accept-fill",
+  "on-fill reject-fill",
+  "on-chalk chalk",
+  "text steel",
+  "text steel-light",
+  "on-fill bar",
+  "on-bar-quiet bar",
+  "notch lane",
+  "chalk-deep paper",
+];
 
 it.each(letters)("%s is read as well in the dark as in the light", (pair) => {
   const [letter = "", ground = ""] = pair.split(" ");

@@ -29,8 +29,22 @@ export const ink = {
   onFill: "var(--on-fill)",
 } as const;
 
-const light = { layout: "#16324f", text: "#14212b", quiet: "#51606b", border: "#7d8b95", reject: "#a4161a", paper: "#ffffff" };
-const dark = { layout: "#9cc4ee", text: "#eef3f6", quiet: "#b4c0c9", border: "#8796a1", reject: "#ff9d94", paper: "#1b242b" };
+const light = {
+  layout: "#16324f",
+  text: "#14212b",
+  quiet: "#51606b",
+  border: "#7d8b95",
+  reject: "#a4161a",
+  paper: "#ffffff",
+};
+const dark = {
+  layout: "#9cc4ee",
+  text: "#eef3f6",
+  quiet: "#b4c0c9",
+  border: "#8796a1",
+  reject: "#ff9d94",
+  paper: "#1b242b",
+};
 
 /** The same for the widgets, which reckon with real colours. */
 export function antdTheme(now: Theme): ThemeConfig {

@@ -73,14 +73,22 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const shown = useMemo(() => {
     const finding = bench.evaluation.findings.find((f) => f.id === chosen);
     if (!finding) return undefined;
-    return { finding: finding.id, indications: new Set(indicationsOf(bench).flatMap((id, n) => (finding.entries.includes(id) ? [n] : []))) };
+    return {
+      finding: finding.id,
+      indications: new Set(indicationsOf(bench).flatMap((id, n) => (finding.entries.includes(id) ? [n] : []))),
+    };
   }, [bench, chosen]);
   const touch = (mm: number) => {
     setCursor(mm);
     setGaugeUse({ place: showPlace(mm, units), touch: touched.touch + 1 });
   };
   const putRight = (w: Waiting) => {
-    if (w.step.do === "put") setEditing({ ...w.step.entry, ...(w.step.version === undefined ? {} : { version: w.step.version }), waiting: w.key });
+    if (w.step.do === "put")
+      setEditing({
+        ...w.step.entry,
+        ...(w.step.version === undefined ? {} : { version: w.step.version }),
+        waiting: w.key,
+      });
     if (w.step.do === "line") {
       setLine(w.step.lines.join("\n"));
       outbox.drop(w.key);
@@ -97,16 +105,47 @@ function BenchScreen({ bench }: { bench: Bench }) {
           {j.weldNo && <span style={{ fontWeight: 600, fontSize: 17 }}> weld {j.weldNo}</span>}
         </span>
         <span className="what">
-          {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`].filter(Boolean).join(" · ")}
+          {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`]
+            .filter(Boolean)
+            .join(" · ")}
         </span>
-        {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link>}
-        {actor.role !== "VIEWER" && <Link className="small way" to={`/joints/${j.id}/history`}>history</Link>}
-        {mayChange && <Link className="small way" to={`/joints/${j.id}`}>change joint</Link>}
+        {actor.role !== "VIEWER" && (
+          <Link className="small way" to={`/joints/${j.id}/welding-record`}>
+            fit-up and passes
+          </Link>
+        )}
+        {actor.role !== "VIEWER" && (
+          <Link className="small way" to={`/joints/${j.id}/history`}>
+            history
+          </Link>
+        )}
+        {mayChange && (
+          <Link className="small way" to={`/joints/${j.id}`}>
+            change joint
+          </Link>
+        )}
       </TopBar>
       <main className="bench">
         <Tower bench={bench} doing={doing} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView strip={bench.strip} ghosts={ghosts} quiet={bench.quiet} photos={bench.photos} look={bench.id} units={units} cursor={cursor} chosen={shown} drawn={drawn} next={step?.from} onCursor={touch} onMark={onMark} onDraw={mayChange && !editing ? setDrawn : undefined} onPhoto={setPhoto} {...(bench.again ? { worked: bench.again.spans, inspectedAt: bench.again.inspectedAt } : {})} beside={<Before bench={bench} cursor={cursor} draws={mayChange} />} />
+          <StripView
+            strip={bench.strip}
+            ghosts={ghosts}
+            quiet={bench.quiet}
+            photos={bench.photos}
+            look={bench.id}
+            units={units}
+            cursor={cursor}
+            chosen={shown}
+            drawn={drawn}
+            next={step?.from}
+            onCursor={touch}
+            onMark={onMark}
+            onDraw={mayChange && !editing ? setDrawn : undefined}
+            onPhoto={setPhoto}
+            {...(bench.again ? { worked: bench.again.spans, inspectedAt: bench.again.inspectedAt } : {})}
+            beside={<Before bench={bench} cursor={cursor} draws={mayChange} />}
+          />
         </section>
         <div className={`lower only-${narrow}${tab === "beside" || tab === "causes" ? " beside-open" : ""}`}>
           <section className="card panel section-panel" aria-label="Cross-section">
@@ -114,9 +153,15 @@ function BenchScreen({ bench }: { bench: Bench }) {
               <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
-            <div className="body" style={{ display: "grid", gridTemplateRows: "minmax(0,1fr) auto", overflow: "hidden" }}>
+            <div
+              className="body"
+              style={{ display: "grid", gridTemplateRows: "minmax(0,1fr) auto", overflow: "hidden" }}
+            >
               <SectionView section={section} units={units} />
-              <div className="small quiet" style={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}>
+              <div
+                className="small quiet"
+                style={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}
+              >
                 Dashed: {section.requiredLabel}. {section.read ? "" : "No legs are read yet. "}
                 {j.form.datum && `Datum: ${j.form.datum}`}
               </div>
@@ -124,23 +169,85 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </section>
           <section className="card panel criteria-panel">
             <header role="tablist">
-              <button type="button" role="tab" className="tab" aria-selected={tab === "book"} onClick={() => setTab("book")}>Acceptance criteria</button>
-              <button type="button" role="tab" className="tab" aria-selected={tab === "entered"} onClick={() => setTab("entered")}>Entries ({standing.length})</button>
-              <button type="button" role="tab" className="tab" aria-selected={tab === "passes"} onClick={() => setTab("passes")}>Passes ({bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})</button>
-              {(rejected || bench.again) && <button type="button" role="tab" className="tab" aria-selected={tab === "repair"} onClick={() => setTab("repair")}>Repair</button>}
-              {actor.role !== "VIEWER" && <button type="button" role="tab" className="tab" aria-selected={tab === "causes"} onClick={() => setTab("causes")}>Causes</button>}
+              <button
+                type="button"
+                role="tab"
+                className="tab"
+                aria-selected={tab === "book"}
+                onClick={() => setTab("book")}
+              >
+                Acceptance criteria
+              </button>
+              <button
+                type="button"
+                role="tab"
+                className="tab"
+                aria-selected={tab === "entered"}
+                onClick={() => setTab("entered")}
+              >
+                Entries ({standing.length})
+              </button>
+              <button
+                type="button"
+                role="tab"
+                className="tab"
+                aria-selected={tab === "passes"}
+                onClick={() => setTab("passes")}
+              >
+                Passes ({bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})
+              </button>
+              {(rejected || bench.again) && (
+                <button
+                  type="button"
+                  role="tab"
+                  className="tab"
+                  aria-selected={tab === "repair"}
+                  onClick={() => setTab("repair")}
+                >
+                  Repair
+                </button>
+              )}
+              {actor.role !== "VIEWER" && (
+                <button
+                  type="button"
+                  role="tab"
+                  className="tab"
+                  aria-selected={tab === "causes"}
+                  onClick={() => setTab("causes")}
+                >
+                  Causes
+                </button>
+              )}
               <span style={{ flex: 1 }} />
-              <button type="button" role="tab" className="tab small" aria-selected={tab === "beside"} title="Compare with other codes" onClick={() => setTab("beside")}>Compare</button>
+              <button
+                type="button"
+                role="tab"
+                className="tab small"
+                aria-selected={tab === "beside"}
+                title="Compare with other codes"
+                onClick={() => setTab("beside")}
+              >
+                Compare
+              </button>
               <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
             </header>
             <div className="body">
-              {tab === "book" && <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />}
+              {tab === "book" && (
+                <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />
+              )}
               {tab === "beside" && <Beside bench={bench} />}
               {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}
               {tab === "passes" && (
                 <>
                   <p className="small" style={{ margin: "8px 0" }}>
-                    Fit-up: {bench.welding.fitUp.begun ? <FitUpWord welding={bench.welding} /> : <span className="quiet">not inspected</span>} · <Link to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link> · <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
+                    Fit-up:{" "}
+                    {bench.welding.fitUp.begun ? (
+                      <FitUpWord welding={bench.welding} />
+                    ) : (
+                      <span className="quiet">not inspected</span>
+                    )}{" "}
+                    · <Link to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link> ·{" "}
+                    <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
                   </p>
                   <PassesPanel welding={bench.welding} mayRecord={actor.role !== "VIEWER"} brief />
                 </>
@@ -176,21 +283,33 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </div>
         )}
       </main>
-      {photo && <PhotoDialog bench={bench} photo={photo} doing={mayChange ? doing : undefined} onClose={() => setPhoto(undefined)} />}
+      {photo && (
+        <PhotoDialog
+          bench={bench}
+          photo={photo}
+          doing={mayChange ? doing : undefined}
+          onClose={() => setPhoto(undefined)}
+        />
+      )}
     </div>
   );
 }
 
 /** The entry of each indication on the strip: after a repair those of the inspection before come first. */
 function indicationsOf(bench: Bench): string[] {
-  return [...(bench.again?.indications ?? []), ...bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id)];
+  return [
+    ...(bench.again?.indications ?? []),
+    ...bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id),
+  ];
 }
 
 function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "section" | "book") => void }) {
   const other = narrow === "section" ? "book" : "section";
   return (
     <span className="narrow-tabs">
-      <button type="button" className="link" onClick={() => setNarrow(other)}>{other === "section" ? "show the section" : "show the criteria"}</button>
+      <button type="button" className="link" onClick={() => setNarrow(other)}>
+        {other === "section" ? "show the section" : "show the criteria"}
+      </button>
     </span>
   );
 }
@@ -199,12 +318,18 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
 function Before({ bench, cursor, draws }: { bench: Bench; cursor: number; draws: boolean }) {
   const gaps = bench.strip.gaps.map((g) => ({ ...g, label: `${g.label} at fit-up` }));
   const marks = [...gaps, ...bench.quiet];
-  if (marks.length === 0) return <div className="small before quiet">{draws && "Draw a stretch on a lane. "}Arrows move the cursor, + and − zoom.</div>;
+  if (marks.length === 0)
+    return (
+      <div className="small before quiet">
+        {draws && "Draw a stretch on a lane. "}Arrows move the cursor, + and − zoom.
+      </div>
+    );
   const around = 25.4;
   const near = marks.filter((m) => cursor >= m.from - around && cursor <= m.to + around).map((m) => m.label);
   return (
     <div className="small before" aria-live="polite">
-      <b>Before, near here:</b> {near.length === 0 ? <span className="quiet">nothing recorded</span> : [...new Set(near)].join(" · ")}
+      <b>Before, near here:</b>{" "}
+      {near.length === 0 ? <span className="quiet">nothing recorded</span> : [...new Set(near)].join(" · ")}
     </div>
   );
 }

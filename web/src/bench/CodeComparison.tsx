@@ -20,16 +20,37 @@ export function Beside({ bench }: { bench: Bench }) {
   return (
     <>
       <p className="small" style={{ margin: "6px 0" }}>
-        Compare with other codes: for a change of contract, a metric client, a coupon. It is shown here only: never printed, exported or signed.
+        Compare with other codes: for a change of contract, a metric client, a coupon. It is shown here only: never
+        printed, exported or signed.
       </p>
       <div className="kinds" role="group" aria-label="Other codes">
-        {signed && <button type="button" className="pick" aria-pressed={today} onClick={() => setToday(!today)}>What would today’s criteria say?</button>}
-        {books.data?.filter((b) => b.id !== bench.joint.criteria).map((b) => (
-          <button key={b.id} type="button" className="pick" aria-pressed={chosen.includes(b.id)} onClick={() => toggle(b.id)}>{b.id}</button>
-        ))}
+        {signed && (
+          <button type="button" className="pick" aria-pressed={today} onClick={() => setToday(!today)}>
+            What would today’s criteria say?
+          </button>
+        )}
+        {books.data
+          ?.filter((b) => b.id !== bench.joint.criteria)
+          .map((b) => (
+            <button
+              key={b.id}
+              type="button"
+              className="pick"
+              aria-pressed={chosen.includes(b.id)}
+              onClick={() => toggle(b.id)}
+            >
+              {b.id}
+            </button>
+          ))}
       </div>
-      {columns.isError && <p role="alert" className="fault">{saidBy(columns.error)}</p>}
-      {(chosen.length > 0 || today) && columns.data && <Table columns={signed ? [asSigned(bench), ...columns.data] : columns.data} />}
+      {columns.isError && (
+        <p role="alert" className="fault">
+          {saidBy(columns.error)}
+        </p>
+      )}
+      {(chosen.length > 0 || today) && columns.data && (
+        <Table columns={signed ? [asSigned(bench), ...columns.data] : columns.data} />
+      )}
     </>
   );
 }
@@ -37,7 +58,14 @@ export function Beside({ bench }: { bench: Bench }) {
 /** What was signed, as a column of its own: it is never judged again. */
 function asSigned(bench: Bench): CodeColumn {
   const { criteria, criteriaTitle, edition } = bench.joint;
-  return { id: `${criteria} as signed`, title: criteriaTitle, edition, asOfToday: false, verdict: bench.evaluation.verdict, findings: bench.evaluation.findings };
+  return {
+    id: `${criteria} as signed`,
+    title: criteriaTitle,
+    edition,
+    asOfToday: false,
+    verdict: bench.evaluation.verdict,
+    findings: bench.evaluation.findings,
+  };
 }
 
 function under(column: CodeColumn, isFirst: boolean): string {
@@ -65,7 +93,11 @@ function Table({ columns }: { columns: CodeColumn[] }) {
               <th key={c.id}>
                 {c.title}
                 <div className="small quiet">{under(c, i === 0)}</div>
-                {c.refused ? <div className="small hint">{c.refused}</div> : <VerdictMark verdict={c.verdict} size={22} />}
+                {c.refused ? (
+                  <div className="small hint">{c.refused}</div>
+                ) : (
+                  <VerdictMark verdict={c.verdict} size={22} />
+                )}
               </th>
             ))}
           </tr>
@@ -76,8 +108,13 @@ function Table({ columns }: { columns: CodeColumn[] }) {
             const differs = differing(f);
             return (
               <tr key={f.id} className={differs ? "differs" : undefined} data-criterion={f.id}>
-                <td><b>{f.title}</b>{differs && <div className="small hint">≠ differs</div>}</td>
-                {each.map((x, i) => <td key={i}>{x ? <Cell finding={x} /> : "–"}</td>)}
+                <td>
+                  <b>{f.title}</b>
+                  {differs && <div className="small hint">≠ differs</div>}
+                </td>
+                {each.map((x, i) => (
+                  <td key={i}>{x ? <Cell finding={x} /> : "–"}</td>
+                ))}
               </tr>
             );
           })}

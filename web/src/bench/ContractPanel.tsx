@@ -13,14 +13,24 @@ export function ContractPanel({ bench }: { bench: Bench }) {
   if (lines.length === 0 && bench.deviations.length === 0 && !records) return null;
   return (
     <section className="beside-book" aria-label="Beside the code">
-      {lines.map((l) => <div key={l} className="small"><b>Contract:</b> {l}</div>)}
-      {bench.deviations.map((d) => (
-        <div key={d.id} className="small">
-          <b>The Engineer allows:</b> {d.form.criterion}{d.form.max ? ` up to ${d.form.max}` : " as it is"}{d.form.from ? ` at ${d.form.from}–${d.form.to}` : ", whole weld"}, by {d.form.document} ({d.form.engineer}, {d.form.date})
-          {records && <TakeBack bench={bench} id={d.id} />}
+      {lines.map((l) => (
+        <div key={l} className="small">
+          <b>Contract:</b> {l}
         </div>
       ))}
-      {records && !adding && <button type="button" className="link" onClick={() => setAdding(true)}>record what the Engineer allows …</button>}
+      {bench.deviations.map((d) => (
+        <div key={d.id} className="small">
+          <b>The Engineer allows:</b> {d.form.criterion}
+          {d.form.max ? ` up to ${d.form.max}` : " as it is"}
+          {d.form.from ? ` at ${d.form.from}–${d.form.to}` : ", whole weld"}, by {d.form.document} ({d.form.engineer},{" "}
+          {d.form.date}){records && <TakeBack bench={bench} id={d.id} />}
+        </div>
+      ))}
+      {records && !adding && (
+        <button type="button" className="link" onClick={() => setAdding(true)}>
+          record what the Engineer allows …
+        </button>
+      )}
       {adding && <DeviationEntry bench={bench} onDone={() => setAdding(false)} />}
     </section>
   );
@@ -29,7 +39,12 @@ export function ContractPanel({ bench }: { bench: Bench }) {
 function TakeBack({ bench, id }: { bench: Bench; id: string }) {
   const change = useChange(bench.id);
   const [why, setWhy] = useState<string>();
-  if (why === undefined) return <button type="button" className="link" onClick={() => setWhy("")}>no longer holds …</button>;
+  if (why === undefined)
+    return (
+      <button type="button" className="link" onClick={() => setWhy("")}>
+        no longer holds …
+      </button>
+    );
   const store = (e: FormEvent) => {
     e.preventDefault();
     void change.mutateAsync(() => api.withdrawDeviation(bench.id, id, why)).catch(() => undefined);
@@ -37,8 +52,14 @@ function TakeBack({ bench, id }: { bench: Bench; id: string }) {
   return (
     <form onSubmit={store} style={{ display: "flex", gap: 6, alignItems: "end" }}>
       <TextField id={`why-${id}`} label="Why it no longer holds" value={why} onChange={setWhy} />
-      <button type="submit" className="btn">Take it back</button>
-      {change.isError && <span role="alert" className="fault">{saidBy(change.error)}</span>}
+      <button type="submit" className="btn">
+        Take it back
+      </button>
+      {change.isError && (
+        <span role="alert" className="fault">
+          {saidBy(change.error)}
+        </span>
+      )}
     </form>
   );
 }
@@ -49,9 +70,26 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
   const [fault, setFault] = useState<unknown>();
   const change = useChange(bench.id);
   const problems = problemsByField(fault);
-  const criteria = bench.evaluation.findings.filter((f) => f.id === f.criterion && f.id !== "readiness" && f.id !== "size");
-  const text = (name: Exclude<keyof DeviationForm & string, "criterion">, label: string, span: number, placeholder?: string, type?: string) => (
-    <TextField id={`dev-${name}`} label={label} span={span} type={type} placeholder={placeholder} value={form[name]} problem={problems[name]} onChange={(v) => setForm({ ...form, [name]: v === "" ? undefined : v })} />
+  const criteria = bench.evaluation.findings.filter(
+    (f) => f.id === f.criterion && f.id !== "readiness" && f.id !== "size",
+  );
+  const text = (
+    name: Exclude<keyof DeviationForm, "criterion">,
+    label: string,
+    span: number,
+    placeholder?: string,
+    type?: string,
+  ) => (
+    <TextField
+      id={`dev-${name}`}
+      label={label}
+      span={span}
+      type={type}
+      placeholder={placeholder}
+      value={form[name]}
+      problem={problems[name]}
+      onChange={(v) => setForm({ ...form, [name]: v === "" ? undefined : v })}
+    />
   );
   const store = async (e: FormEvent) => {
     e.preventDefault();
@@ -65,7 +103,15 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
   return (
     <form onSubmit={(e) => void store(e)} aria-label="What the Engineer allows">
       <div className="grid">
-        <ChoiceField id="dev-criterion" label="Of" span={4} value={form.criterion} problem={problems.criterion} options={criteria.map((c) => [c.id, c.title] as const)} onChange={(v) => setForm({ ...form, criterion: v })} />
+        <ChoiceField
+          id="dev-criterion"
+          label="Of"
+          span={4}
+          value={form.criterion}
+          problem={problems.criterion}
+          options={criteria.map((c) => [c.id, c.title] as const)}
+          onChange={(v) => setForm({ ...form, criterion: v })}
+        />
         {text("from", "From", 2, "whole weld")}
         {text("to", "To", 2)}
         {text("max", `Up to, ${bench.joint.units}`, 4, "as it is")}
@@ -74,11 +120,22 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
         {text("date", "Dated", 4, undefined, "date")}
         {text("note", "Note", 12)}
       </div>
-      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-      <p className="cautions">The Engineer acts for the owner; the fabricator’s engineer only records his word. Not for a smaller size: that is a changed drawing.</p>
+      {fault !== undefined && (
+        <p role="alert" className="fault">
+          {saidBy(fault)}
+        </p>
+      )}
+      <p className="cautions">
+        The Engineer acts for the owner; the fabricator’s engineer only records his word. Not for a smaller size: that
+        is a changed drawing.
+      </p>
       <div style={{ display: "flex", gap: 8 }}>
-        <button type="submit" className="btn main">Record the document</button>
-        <button type="button" className="btn" onClick={onDone}>Back</button>
+        <button type="submit" className="btn main">
+          Record the document
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Back
+        </button>
       </div>
     </form>
   );

@@ -9,7 +9,17 @@ import { ContractPanel } from "./ContractPanel";
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
 /** What the code says, criterion by criterion: what rejects first. Each opens to its arithmetic, clause and causes. */
-export function CriteriaPanel({ bench, open, onOpen, onCauses }: { bench: Bench; open?: string; onOpen: (finding: string | undefined) => void; onCauses: () => void }) {
+export function CriteriaPanel({
+  bench,
+  open,
+  onOpen,
+  onCauses,
+}: {
+  bench: Bench;
+  open?: string;
+  onOpen: (finding: string | undefined) => void;
+  onCauses: () => void;
+}) {
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
   const j = bench.joint;
   return (
@@ -19,16 +29,37 @@ export function CriteriaPanel({ bench, open, onOpen, onCauses }: { bench: Bench;
       </div>
       <ContractPanel bench={bench} />
       {findings.map((f) => (
-        <FindingRow key={f.id} finding={f} bench={bench} open={open === f.id} onToggle={() => onOpen(open === f.id ? undefined : f.id)} onCauses={onCauses} />
+        <FindingRow
+          key={f.id}
+          finding={f}
+          bench={bench}
+          open={open === f.id}
+          onToggle={() => onOpen(open === f.id ? undefined : f.id)}
+          onCauses={onCauses}
+        />
       ))}
       {bench.evaluation.notes.map((n) => (
-        <p key={n} className="cautions" style={{ marginTop: 6 }}>{n}</p>
+        <p key={n} className="cautions" style={{ marginTop: 6 }}>
+          {n}
+        </p>
       ))}
     </>
   );
 }
 
-function FindingRow({ finding: f, bench, open, onToggle, onCauses }: { finding: Finding; bench: Bench; open: boolean; onToggle: () => void; onCauses: () => void }) {
+function FindingRow({
+  finding: f,
+  bench,
+  open,
+  onToggle,
+  onCauses,
+}: {
+  finding: Finding;
+  bench: Bench;
+  open: boolean;
+  onToggle: () => void;
+  onCauses: () => void;
+}) {
   return (
     <div className="finding" data-criterion={f.id} data-verdict={f.verdict}>
       <button type="button" aria-expanded={open} onClick={onToggle}>
@@ -40,7 +71,9 @@ function FindingRow({ finding: f, bench, open, onToggle, onCauses }: { finding: 
           </span>
           {f.nearLimit && <span className="hint small"> · near the limit, read again with a finer gauge</span>}
           {f.finer && <span className="hint small"> · {f.finer} could tell</span>}
-          <span className="why" style={{ display: "block" }}>{f.reason}</span>
+          <span className="why" style={{ display: "block" }}>
+            {f.reason}
+          </span>
         </span>
         <span className="allowed">
           {f.verdict !== "not-applicable" && f.allowed}
@@ -74,7 +107,8 @@ function FindingRow({ finding: f, bench, open, onToggle, onCauses }: { finding: 
             </ol>
           )}
           <div className="small quiet">
-            {f.citation} · from memory, {f.confidence} confidence{f.confidence !== "high" ? ": check against your copy" : ""}
+            {f.citation} · from memory, {f.confidence} confidence
+            {f.confidence !== "high" ? ": check against your copy" : ""}
           </div>
           {f.verdict === "reject" && <CausesOf finding={f} bench={bench} onCauses={onCauses} />}
         </div>
@@ -106,9 +140,13 @@ function CausesOf({ finding, bench, onCauses }: { finding: Finding; bench: Bench
     <section aria-label="Likely causes">
       <div className="row">
         <h3 style={{ fontSize: 16, flex: 1 }}>Likely causes</h3>
-        <button type="button" className="link" onClick={onCauses}>signs, changes, note for the welder</button>
+        <button type="button" className="link" onClick={onCauses}>
+          signs, changes, note for the welder
+        </button>
       </div>
-      {mine.length === 0 && <p className="quiet small">Nothing recorded to trace: the fit-up or the drawing decides here.</p>}
+      {mine.length === 0 && (
+        <p className="quiet small">Nothing recorded to trace: the fit-up or the drawing decides here.</p>
+      )}
       {groupByRanking(mine).map((g) => (
         <Defect key={g.key} defects={g.defects} bench={bench} />
       ))}

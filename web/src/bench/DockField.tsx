@@ -14,34 +14,71 @@ export function KeyWord({ word, letter }: { word: string; letter?: string }) {
 }
 
 /** The gauge that read it: of the inspection's kit first, then the rest of the register. One past its date says so. */
-export function ReadWith({ bench, known, value, onChange }: { bench: Bench; known: Gauge[]; value: string; onChange: (v: string) => void }) {
+export function ReadWith({
+  bench,
+  known,
+  value,
+  onChange,
+}: {
+  bench: Bench;
+  known: Gauge[];
+  value: string;
+  onChange: (v: string) => void;
+}) {
   const kit = known.filter((g) => bench.gaugeNames.includes(g.form.name ?? ""));
   const others = known.filter((g) => !kit.includes(g));
   return (
-    <select id="dock-gauge" className="pick" aria-label="Read with gauge" value={value} onChange={(e) => onChange(e.target.value)}>
+    <select
+      id="dock-gauge"
+      className="pick"
+      aria-label="Read with gauge"
+      value={value}
+      onChange={(e) => onChange(e.target.value)}
+    >
       <option value="">read with …</option>
       {[...kit, ...others].map((g) => (
-        <option key={g.id} value={g.form.name}>{g.fault ? "✕ " : ""}{g.form.name}{g.form.division ? `, ${g.form.division}` : ""}{g.fault ? " (not in calibration)" : ""}</option>
+        <option key={g.id} value={g.form.name}>
+          {g.fault ? "✕ " : ""}
+          {g.form.name}
+          {g.form.division ? `, ${g.form.division}` : ""}
+          {g.fault ? " (not in calibration)" : ""}
+        </option>
       ))}
     </select>
   );
 }
 
-type FieldProps = { spec: FieldSpec; bench: Bench; value: string; problem?: string; first: boolean; onChange: (v: string) => void };
+type FieldProps = {
+  spec: FieldSpec;
+  bench: Bench;
+  value: string;
+  problem?: string;
+  first: boolean;
+  onChange: (v: string) => void;
+};
 
 /** One field of what is recorded: a length with the chips a hand reaches first, a toe, a word to choose. */
 export function DockField({ spec, bench, value, problem, first: isFirst, onChange }: FieldProps) {
   const id = `dock-${spec.name}`;
   const mark = { ...(isFirst ? { "data-first": true } : {}), ...(spec.measure ? { "data-measure": spec.name } : {}) };
   if (spec.input === "toe") {
-    const names: [string, string][] = [["A", bench.joint.toeA], ["B", bench.joint.toeB]];
+    const names: [string, string][] = [
+      ["A", bench.joint.toeA],
+      ["B", bench.joint.toeB],
+    ];
     if (bench.joint.form.oneSided) names.push(["root", "root"]);
     return (
       <div className="field">
         <label id={id}>{spec.label}</label>
         <div className="chips" role="group" aria-labelledby={id}>
           {names.map(([toe, name], i) => (
-            <button key={toe} type="button" {...(isFirst && i === 0 ? mark : {})} aria-pressed={value === toe} onClick={() => onChange(toe)}>
+            <button
+              key={toe}
+              type="button"
+              {...(isFirst && i === 0 ? mark : {})}
+              aria-pressed={value === toe}
+              onClick={() => onChange(toe)}
+            >
               {name}
             </button>
           ))}
@@ -55,7 +92,9 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
         <label htmlFor={id}>{spec.label}</label>
         <select id={id} className="text" {...mark} value={value} onChange={(e) => onChange(e.target.value)}>
           {spec.options?.map(([v, word]) => (
-            <option key={v} value={v}>{word}</option>
+            <option key={v} value={v}>
+              {word}
+            </option>
           ))}
         </select>
       </div>
@@ -68,11 +107,22 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
         {spec.optional && <span className="quiet"> if read</span>}
       </label>
       <div style={{ display: "flex", gap: 4 }}>
-        <input id={id} className="text" {...mark} value={value} autoComplete="off" inputMode="text" aria-invalid={problem !== undefined} onChange={(e) => onChange(e.target.value)} />
+        <input
+          id={id}
+          className="text"
+          {...mark}
+          value={value}
+          autoComplete="off"
+          inputMode="text"
+          aria-invalid={problem !== undefined}
+          onChange={(e) => onChange(e.target.value)}
+        />
         {chips.length > 0 && (
           <span className="chips">
             {chips.map((c) => (
-              <button key={c} type="button" aria-pressed={value === c} onClick={() => onChange(c)}>{c}</button>
+              <button key={c} type="button" aria-pressed={value === c} onClick={() => onChange(c)}>
+                {c}
+              </button>
             ))}
           </span>
         )}

@@ -7,12 +7,28 @@ import { freshTablet, renderWith, WithDoing } from "../test/render";
 import { DrawPanel } from "./DrawPanel";
 
 const b = bench({
-  strip: { ...bench().strip, lanes: [{ id: "A", name: "web toe" }, { id: "face", name: "face" }, { id: "B", name: "flange toe" }, { id: "base", name: "beside" }], bands: [{ from: 0, to: 609.6, state: "UNTRIED", label: "blade not tried" }] },
+  strip: {
+    ...bench().strip,
+    lanes: [
+      { id: "A", name: "web toe" },
+      { id: "face", name: "face" },
+      { id: "B", name: "flange toe" },
+      { id: "base", name: "beside" },
+    ],
+    bands: [{ from: 0, to: 609.6, state: "UNTRIED", label: "blade not tried" }],
+  },
 });
 
 function panel(drawn: Drawn) {
   const onDrawn = vi.fn();
-  const view = renderWith(<WithDoing bench={b}>{(doing) => <DrawPanel bench={b} doing={doing} drawn={drawn} onDrawn={onDrawn} onSaid={vi.fn()} onForm={vi.fn()} />}</WithDoing>, { PUT: () => ({ json: b }) });
+  const view = renderWith(
+    <WithDoing bench={b}>
+      {(doing) => (
+        <DrawPanel bench={b} doing={doing} drawn={drawn} onDrawn={onDrawn} onSaid={vi.fn()} onForm={vi.fn()} />
+      )}
+    </WithDoing>,
+    { PUT: () => ({ json: b }) },
+  );
   return { ...view, onDrawn, put: () => view.sent.find((s) => s.method === "PUT")?.body };
 }
 
@@ -22,7 +38,12 @@ describe("a stretch that a finger drew", () => {
   it("is an undercut of the toe it was drawn on, as deep as the chip says", async () => {
     const { put, onDrawn } = panel({ lane: "B", from: 127, to: 231.775 });
     fireEvent.click(screen.getByText("1/32"));
-    await waitFor(() => expect(put()).toEqual({ kind: "INDICATION", content: { kind: "undercut", toe: "B", from: "5", to: "9 1/8", depth: "1/32" } }));
+    await waitFor(() =>
+      expect(put()).toEqual({
+        kind: "INDICATION",
+        content: { kind: "undercut", toe: "B", from: "5", to: "9 1/8", depth: "1/32" },
+      }),
+    );
     await waitFor(() => expect(onDrawn).toHaveBeenCalledWith(undefined));
   });
 
@@ -38,7 +59,9 @@ describe("a stretch that a finger drew", () => {
     const { put } = panel({ lane: "face", from: 0, to: 25.4 });
     fireEvent.click(screen.getByText("Slag", { selector: "button" }));
     fireEvent.click(screen.getByText("Record slag"));
-    await waitFor(() => expect(put()).toEqual({ kind: "INDICATION", content: { kind: "slag", from: "0", to: "1", trapped: true } }));
+    await waitFor(() =>
+      expect(put()).toEqual({ kind: "INDICATION", content: { kind: "slag", from: "0", to: "1", trapped: true } }),
+    );
   });
 
   it("along the size says which blade goes", async () => {
@@ -56,8 +79,9 @@ describe("the strip under a finger", () => {
     const onCursor = vi.fn();
     renderWith(<StripView strip={b.strip} units="in" cursor={0} onDraw={onDraw} onCursor={onCursor} />, {});
     const svg = screen.getByRole("img");
-    svg.getBoundingClientRect = () => box as DOMRect;
-    const at = (type: string, x: number, y: number) => fireEvent(svg, Object.assign(new MouseEvent(type, { bubbles: true, clientX: x, clientY: y }), { pointerId: 1 }));
+    svg.getBoundingClientRect = () => box;
+    const at = (type: string, x: number, y: number) =>
+      fireEvent(svg, Object.assign(new MouseEvent(type, { bubbles: true, clientX: x, clientY: y }), { pointerId: 1 }));
     return { onDraw, onCursor, at, svg };
   }
 

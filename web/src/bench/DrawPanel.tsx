@@ -8,7 +8,14 @@ import { bladesFor } from "./blades";
 import { chipsFor, contentOf, inWords, kinds, type KindSpec, type Typed } from "./kinds";
 import { saidOf, useBusy, type Doing } from "./useBench";
 
-type Props = { bench: Bench; doing: Doing; drawn: Drawn; onDrawn: (d: Drawn | undefined) => void; onSaid: (words: string) => void; onForm: (k: KindSpec, start: Typed) => void };
+type Props = {
+  bench: Bench;
+  doing: Doing;
+  drawn: Drawn;
+  onDrawn: (d: Drawn | undefined) => void;
+  onSaid: (words: string) => void;
+  onForm: (k: KindSpec, start: Typed) => void;
+};
 
 /** What can be seen on each lane, the most usual first. */
 const onLane: Record<string, string[]> = {
@@ -50,47 +57,98 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
   const name = bench.strip.lanes.find((l) => l.id === drawn.lane)?.name ?? "size";
   const step = units === "mm" ? "1 mm" : "1/8 in";
   return (
-    <section className="drawnpanel" aria-label="Drawn stretch" onKeyDown={(e) => { if (e.key === "Escape") onDrawn(undefined); }}>
+    <section
+      className="drawnpanel"
+      aria-label="Drawn stretch"
+      onKeyDown={(e) => {
+        if (e.key === "Escape") onDrawn(undefined);
+      }}
+    >
       <div className="row">
         <b className="drawnname">{name}</b>
         {(["from", "to"] as const).map((end) => (
           <span key={end} className="nudge" role="group" aria-label={`${end === "from" ? "From" : "To"}`}>
-            <button type="button" aria-label={`${end}: ${step} back`} onClick={() => nudge(end, -1)}>◂</button>
+            <button type="button" aria-label={`${end}: ${step} back`} onClick={() => nudge(end, -1)}>
+              ◂
+            </button>
             <output>{end === "from" ? from : to}</output>
-            <button type="button" aria-label={`${end}: ${step} on`} onClick={() => nudge(end, 1)}>▸</button>
+            <button type="button" aria-label={`${end}: ${step} on`} onClick={() => nudge(end, 1)}>
+              ▸
+            </button>
           </span>
         ))}
         {here.length > 1 && (
           <span className="kinds" role="group" aria-label="What it is">
             {here.map((k) => (
-              <button key={k.id} type="button" className="pick" aria-pressed={spec?.id === k.id} onClick={() => setId(k.id)}>{k.word}</button>
+              <button
+                key={k.id}
+                type="button"
+                className="pick"
+                aria-pressed={spec?.id === k.id}
+                onClick={() => setId(k.id)}
+              >
+                {k.word}
+              </button>
             ))}
           </span>
         )}
         <span style={{ flex: 1 }} />
-        <button type="button" className="pick" onClick={() => onDrawn(undefined)}>Leave it</button>
+        <button type="button" className="pick" onClick={() => onDrawn(undefined)}>
+          Leave it
+        </button>
       </div>
       <div className="row">
         {drawn.lane === "size" &&
           bladesFor(bench, from, to).map((b) => (
-            <button key={b.words} type="button" className={`chip big ${b.goes ? "goes" : ""}`} disabled={busy} onClick={() => void put(b.kind, b.content)}>{b.words}</button>
+            <button
+              key={b.words}
+              type="button"
+              className={`chip big ${b.goes ? "goes" : ""}`}
+              disabled={busy}
+              onClick={() => void put(b.kind, b.content)}
+            >
+              {b.words}
+            </button>
           ))}
         {spec && by && (
           <>
-            <span className="drawnname">{spec.word}, {by.label.toLowerCase()}:</span>
+            <span className="drawnname">
+              {spec.word}, {by.label.toLowerCase()}:
+            </span>
             {chipsFor(by, bench).map((c) => (
-              <button key={c} type="button" className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, { ...start, [by.name]: c }))}>{c}</button>
+              <button
+                key={c}
+                type="button"
+                className="chip big"
+                disabled={busy}
+                onClick={() => void put("INDICATION", contentOf(spec, { ...start, [by.name]: c }))}
+              >
+                {c}
+              </button>
             ))}
           </>
         )}
         {spec && (!by || by.optional) && (
-          <button type="button" className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
+          <button
+            type="button"
+            className="chip big"
+            disabled={busy}
+            onClick={() => void put("INDICATION", contentOf(spec, start))}
+          >
             {by ? "not measured" : `Record ${spec.word.toLowerCase()}`}
           </button>
         )}
-        {spec && <button type="button" className="pick" onClick={() => onForm(spec, start)}>other …</button>}
+        {spec && (
+          <button type="button" className="pick" onClick={() => onForm(spec, start)}>
+            other …
+          </button>
+        )}
       </div>
-      {fault !== undefined && <p role="alert" className="fault" style={{ margin: 0 }}>{saidBy(fault)}</p>}
+      {fault !== undefined && (
+        <p role="alert" className="fault" style={{ margin: 0 }}>
+          {saidBy(fault)}
+        </p>
+      )}
     </section>
   );
 }
@@ -103,7 +161,8 @@ function startOf(spec: KindSpec, drawn: Drawn, from: string, to: string): Typed 
     if (f.name === "from") start.from = from;
     if (f.name === "to") start.to = to;
     if (f.name === "at") start.at = from;
-    if (f.input === "choice") start[f.name] = drawn.lane === "base" && f.name === "where" ? "base" : (f.options?.[0]?.[0] ?? "");
+    if (f.input === "choice")
+      start[f.name] = drawn.lane === "base" && f.name === "where" ? "base" : (f.options?.[0]?.[0] ?? "");
   }
   return start;
 }

@@ -16,13 +16,19 @@ export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
   const entries = [...bench.entries].reverse();
   return (
     <>
-      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+      {fault !== undefined && (
+        <p role="alert" className="fault">
+          {saidBy(fault)}
+        </p>
+      )}
       {entries.length === 0 && waiting.length === 0 && <p className="quiet">Nothing is recorded yet.</p>}
       {[...waiting].reverse().map((w) => (
         <div key={w.key} className="entered waits">
           <span>
             ◌ {w.words}
-            <span className="quiet small" style={{ marginLeft: 8 }}>{w.refused === undefined ? "waits for the network" : "not taken"}</span>
+            <span className="quiet small" style={{ marginLeft: 8 }}>
+              {w.refused === undefined ? "waits for the network" : "not taken"}
+            </span>
           </span>
         </div>
       ))}
@@ -37,11 +43,29 @@ export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
           </span>
           {mayChange && (
             <span style={{ whiteSpace: "nowrap" }}>
-              {!e.withdrawn && specOf(e) && <button type="button" className="link" onClick={() => onEdit(e)}>change</button>}
+              {!e.withdrawn && specOf(e) && (
+                <button type="button" className="link" onClick={() => onEdit(e)}>
+                  change
+                </button>
+              )}
               {e.withdrawn ? (
-                <button type="button" className="link" onClick={() => act({ do: "restore", entry: e.id }, inWords(e, bench))}>undo</button>
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => act({ do: "restore", entry: e.id }, inWords(e, bench))}
+                >
+                  undo
+                </button>
               ) : (
-                <button type="button" className="link" onClick={() => act({ do: "takeOff", entry: e.id, version: e.version }, `take off: ${inWords(e, bench)}`)}>take off</button>
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() =>
+                    act({ do: "takeOff", entry: e.id, version: e.version }, `take off: ${inWords(e, bench)}`)
+                  }
+                >
+                  take off
+                </button>
               )}
             </span>
           )}

@@ -9,12 +9,17 @@ import { NotTaken } from "./NotTaken";
 import { typeLikeAGauge } from "./typing";
 
 const puts = (sent: Sent[]) => sent.filter((s) => s.method === "PUT");
-const fill = (label: RegExp | string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const fill = (label: RegExp | string, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 type More = { place?: string; touch?: number; editing?: Editing; onDone?: () => void; onCursor?: (mm: number) => void };
 
 function dock(b: Bench, { place = "", touch = 0, onDone = vi.fn(), ...more }: More = {}) {
-  return <WithDoing bench={b}>{(doing) => <EntryDock bench={b} doing={doing} cursor={0} touched={{ place, touch }} onDone={onDone} {...more} />}</WithDoing>;
+  return (
+    <WithDoing bench={b}>
+      {(doing) => <EntryDock bench={b} doing={doing} cursor={0} touched={{ place, touch }} onDone={onDone} {...more} />}
+    </WithDoing>
+  );
 }
 
 beforeEach(freshTablet);
@@ -30,19 +35,28 @@ describe("recording", () => {
     fireEvent.click(screen.getByText("flange toe"));
     fireEvent.submit(screen.getByLabelText("From").closest("form") as HTMLFormElement);
     await screen.findByText(/Recorded: undercut flange toe 3–4 1\/2 1\/32 deep/);
-    expect(puts(sent)[0]?.body).toEqual({ kind: "INDICATION", content: { kind: "undercut", toe: "B", from: "3", to: "4 1/2", depth: "1/32" } });
-    expect((screen.getByLabelText("From") as HTMLInputElement).value).toBe("");
+    expect(puts(sent)[0]?.body).toEqual({
+      kind: "INDICATION",
+      content: { kind: "undercut", toe: "B", from: "3", to: "4 1/2", depth: "1/32" },
+    });
+    expect(screen.getByLabelText<HTMLInputElement>("From").value).toBe("");
   });
 
   it("keeps an entry when the server cannot be reached, and sends it once when it is back", async () => {
     const b = bench();
     let down = true;
-    const { sent } = renderWith(<>{dock(b)}<NetworkMark /></>, {
-      PUT: () => {
-        if (down) throw new Error("no network");
-        return { json: b };
+    const { sent } = renderWith(
+      <>
+        {dock(b)}
+        <NetworkMark />
+      </>,
+      {
+        PUT: () => {
+          if (down) throw new Error("no network");
+          return { json: b };
+        },
       },
-    });
+    );
     fireEvent.keyDown(document.body, { key: "c" });
     fill("At", "18");
     fireEvent.submit(screen.getByLabelText("At").closest("form") as HTMLFormElement);
@@ -59,7 +73,13 @@ describe("recording", () => {
   it("shows the server's words at the field", async () => {
     const b = bench();
     renderWith(dock(b), {
-      PUT: () => ({ status: 422, json: { detail: "to: 40 in lies past the weld's end at 24 in", errors: [{ field: "to", problem: "40 in lies past the weld's end at 24 in" }] } }),
+      PUT: () => ({
+        status: 422,
+        json: {
+          detail: "to: 40 in lies past the weld's end at 24 in",
+          errors: [{ field: "to", problem: "40 in lies past the weld's end at 24 in" }],
+        },
+      }),
     });
     fireEvent.keyDown(document.body, { key: "o" });
     fill("From", "3");
@@ -96,23 +116,40 @@ describe("recording", () => {
     fireEvent.keyDown(document.body, { key: "b" });
     again(dock(b, { place: "11 5/8", touch: 1 }));
     again(dock(b, { place: "14", touch: 2 }));
-    expect((screen.getByLabelText("From") as HTMLInputElement).value).toBe("11 5/8");
-    expect((screen.getByLabelText("To") as HTMLInputElement).value).toBe("14");
+    expect(screen.getByLabelText<HTMLInputElement>("From").value).toBe("11 5/8");
+    expect(screen.getByLabelText<HTMLInputElement>("To").value).toBe("14");
   });
 
   it("shows what somebody else changed, and stores mine only when asked", async () => {
     const b = bench();
-    const entry = { id: "e7", kind: "INDICATION" as const, content: { kind: "crack", at: "3" }, by: "Ines", at: "2026-05-04T10:00:00Z", withdrawn: false, version: 4 };
+    const entry = {
+      id: "e7",
+      kind: "INDICATION" as const,
+      content: { kind: "crack", at: "3" },
+      by: "Ines",
+      at: "2026-05-04T10:00:00Z",
+      withdrawn: false,
+      version: 4,
+    };
     let clash = true;
     const { sent } = renderWith(dock(b, { editing: entry }), {
-      PUT: () => (clash ? { status: 409, json: { detail: "Tomas Reed changed this entry meanwhile", current: { ...entry, by: "Tomas Reed", content: { kind: "crack", at: "9" }, version: 5 } } } : { json: b }),
+      PUT: () =>
+        clash
+          ? {
+              status: 409,
+              json: {
+                detail: "Tomas Reed changed this entry meanwhile",
+                current: { ...entry, by: "Tomas Reed", content: { kind: "crack", at: "9" }, version: 5 },
+              },
+            }
+          : { json: b },
       "GET /api/inspections": () => ({ json: b }),
     });
     fill("At", "5");
     fireEvent.click(screen.getByText("Store the change"));
     await screen.findByText("Tomas Reed made it");
     expect(screen.getByText(/crack at 9/)).toBeTruthy();
-    expect((screen.getByLabelText("At") as HTMLInputElement).value).toBe("5");
+    expect(screen.getByLabelText<HTMLInputElement>("At").value).toBe("5");
     clash = false;
     fireEvent.click(screen.getByText("Store mine instead"));
     await waitFor(() => expect(puts(sent)).toHaveLength(2));
@@ -122,12 +159,24 @@ describe("recording", () => {
   it("changes an entry under its own id and version", async () => {
     const b = bench();
     const done = vi.fn();
-    const entry = { id: "e7", kind: "INDICATION" as const, content: { kind: "crack", at: "3" }, by: "Ines", at: "2026-05-04T10:00:00Z", withdrawn: false, version: 4 };
+    const entry = {
+      id: "e7",
+      kind: "INDICATION" as const,
+      content: { kind: "crack", at: "3" },
+      by: "Ines",
+      at: "2026-05-04T10:00:00Z",
+      withdrawn: false,
+      version: 4,
+    };
     const { sent } = renderWith(dock(b, { editing: entry, onDone: done }), { PUT: () => ({ json: b }) });
     fill("At", "5");
     fireEvent.click(screen.getByText("Store the change"));
     await waitFor(() => expect(done).toHaveBeenCalled());
-    expect(puts(sent)[0]).toEqual({ method: "PUT", path: "/api/inspections/inspection-1/entries/e7", body: { kind: "INDICATION", content: { kind: "crack", at: "5" }, version: 4 } });
+    expect(puts(sent)[0]).toEqual({
+      method: "PUT",
+      path: "/api/inspections/inspection-1/entries/e7",
+      body: { kind: "INDICATION", content: { kind: "crack", at: "5" }, version: 4 },
+    });
   });
 
   it("says where a blade stops going with one touch", async () => {
@@ -138,15 +187,30 @@ describe("recording", () => {
     fill("To", "9");
     fireEvent.click(screen.getByText("5/16 does not, 1/4 goes"));
     await waitFor(() => expect(puts(sent)).toHaveLength(1));
-    expect(puts(sent)[0]?.body).toEqual({ kind: "INDICATION", content: { kind: "undersize", from: "6", to: "9", least: "1/4" } });
+    expect(puts(sent)[0]?.body).toEqual({
+      kind: "INDICATION",
+      content: { kind: "undersize", from: "6", to: "9", least: "1/4" },
+    });
   });
 });
 
 describe("a gauge that types", () => {
-  const field = (label: string) => screen.getByLabelText(label) as HTMLInputElement;
+  const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
 
   it("goes from reading to reading, records the station and goes on to the next", async () => {
-    const b = bench({ guide: [{ kind: "STATION", from: 304.8, to: 304.8, place: "12", criterion: "size", words: "Read the legs at 12", line: "leg 12 " }] });
+    const b = bench({
+      guide: [
+        {
+          kind: "STATION",
+          from: 304.8,
+          to: 304.8,
+          place: "12",
+          criterion: "size",
+          words: "Read the legs at 12",
+          line: "leg 12 ",
+        },
+      ],
+    });
     const moved = vi.fn();
     const { sent } = renderWith(dock(b, { onCursor: moved }), { PUT: () => ({ json: b }) });
     fireEvent.keyDown(document.body, { key: "l" });
@@ -165,11 +229,25 @@ describe("a gauge that types", () => {
   it("does not wait for the server: the next station's readings stand, and what is refused is held", async () => {
     const b = bench();
     const answers: (() => void)[] = [];
-    renderWith(<><WithDoing bench={b}>{() => <NotTaken bench={b} onRight={vi.fn()} />}</WithDoing>{dock(b)}</>, { PUT: () => ({ status: 422, json: { detail: "at: 40 in lies past the weld's end", errors: [{ field: "at", problem: "40 in lies past the weld's end" }] } }) });
+    renderWith(
+      <>
+        <WithDoing bench={b}>{() => <NotTaken bench={b} onRight={vi.fn()} />}</WithDoing>
+        {dock(b)}
+      </>,
+      {
+        PUT: () => ({
+          status: 422,
+          json: {
+            detail: "at: 40 in lies past the weld's end",
+            errors: [{ field: "at", problem: "40 in lies past the weld's end" }],
+          },
+        }),
+      },
+    );
     const answered = globalThis.fetch;
-    vi.stubGlobal("fetch", async (path: string, init: RequestInit) => {
-      if (init.method === "PUT") await new Promise<void>((go) => answers.push(go));
-      return answered(path, init);
+    vi.stubGlobal("fetch", async (request: Request) => {
+      if (request.method === "PUT") await new Promise<void>((go) => answers.push(go));
+      return answered(request);
     });
     fireEvent.keyDown(document.body, { key: "l" });
     fireEvent.click(screen.getByText("Run"));
@@ -195,7 +273,12 @@ describe("a gauge that types", () => {
     fireEvent.click(screen.getByText("+ throat"));
     fill("Stations every, in", "2 1/2");
     fill("At", "1");
-    for (const [label, text] of [["Leg A", "0.31"], ["Leg B", "0.32"], ["Throat if read", "0.22"]] as const) typeLikeAGauge(field(label), text);
+    for (const [label, text] of [
+      ["Leg A", "0.31"],
+      ["Leg B", "0.32"],
+      ["Throat if read", "0.22"],
+    ] as const)
+      typeLikeAGauge(field(label), text);
     await waitFor(() => expect(puts(sent)).toHaveLength(1));
     expect(puts(sent)[0]?.body).toMatchObject({ content: { throat: "0.22" } });
     await waitFor(() => expect(field("At").value).toBe("3 1/2"));

@@ -45,7 +45,22 @@ type Props = {
 const nobody = () => undefined;
 
 /** Where things are recorded: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter records. */
-export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line, later = 0, onLater = nobody, onDrawn = nobody, onCursor = nobody, onEdit = nobody, onDone, onMarks = nobody }: Props) {
+export function EntryDock({
+  bench,
+  doing,
+  touched,
+  cursor,
+  editing,
+  drawn,
+  line,
+  later = 0,
+  onLater = nobody,
+  onDrawn = nobody,
+  onCursor = nobody,
+  onEdit = nobody,
+  onDone,
+  onMarks = nobody,
+}: Props) {
   const { units } = bench.joint;
   const busy = useBusy(bench.id);
   const [spec, setSpec] = useState<KindSpec | undefined>(() => (editing ? specOf(editing) : undefined));
@@ -144,7 +159,11 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
     // what was typed while the last one went to the server is the next one's
     const same = (name: keyof Typed) => (latest.current[name] ?? "") === (now[name] ?? "");
     const at = running && same("at") ? nextAt(now.at ?? "", running.step, bench) : undefined;
-    update({ ...Object.fromEntries(k.fields.filter((f) => same(f.name)).map((f) => [f.name, ""])), ...stays(k, latest.current), ...(at === undefined ? {} : { at }) });
+    update({
+      ...Object.fromEntries(k.fields.filter((f) => same(f.name)).map((f) => [f.name, ""])),
+      ...stays(k, latest.current),
+      ...(at === undefined ? {} : { at }),
+    });
     const place = at === undefined ? undefined : placeOf(at, units);
     if (place !== undefined) onCursor(place);
     focus(at ? "[data-measure]" : "[data-first]");
@@ -155,7 +174,11 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
     const now = latest.current;
     const content = contentOf(spec, now);
     const words = inWords({ kind: spec.entry, content }, bench);
-    const step = { do: "put" as const, entry: { id, kind: spec.entry, content }, ...(version === undefined ? {} : { version }) };
+    const step = {
+      do: "put" as const,
+      entry: { id, kind: spec.entry, content },
+      ...(version === undefined ? {} : { version }),
+    };
     // a gauge does not wait: a run goes on at once, and what is refused then is held above the form
     const goesOn = running !== undefined && !editing;
     if (goesOn) goOn(spec, now, running);
@@ -200,7 +223,14 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
 
   const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges, staleTime: 60_000 });
   const late = gauges.data?.find((g) => g.form.name === typed.gauge)?.fault;
-  const readWith = spec && measures(spec) && <ReadWith bench={bench} known={gauges.data ?? []} value={typed.gauge ?? ""} onChange={(v) => update({ gauge: v })} />;
+  const readWith = spec && measures(spec) && (
+    <ReadWith
+      bench={bench}
+      known={gauges.data ?? []}
+      value={typed.gauge ?? ""}
+      onChange={(v) => update({ gauge: v })}
+    />
+  );
   const problems = problemsByField(fault);
   const theirs = fault instanceof Refused && fault.status === 409 ? (fault.current as Entry | undefined) : undefined;
   const others = fault !== undefined && !theirs && !spec?.fields.some((f) => f.name in problems);
@@ -215,31 +245,72 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
       (x: unknown) => setFault(x),
     );
   };
-  const repaired = bench.again?.inspectedAt.find((s) => cursor >= s.from && cursor <= s.to) ?? bench.again?.inspectedAt[0];
-  const along = repaired ? { from: showPlace(repaired.from, units), to: showPlace(repaired.to, units) } : { from: "0", to: bench.joint.form.length ?? "" };
-  const bladed = spec?.id === "blade" && !editing ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? "")) : bladesFor(bench, along.from, along.to).slice(0, 1);
-  const photoOf = editing && !editing.waiting ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` } : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
+  const repaired =
+    bench.again?.inspectedAt.find((s) => cursor >= s.from && cursor <= s.to) ?? bench.again?.inspectedAt[0];
+  const along = repaired
+    ? { from: showPlace(repaired.from, units), to: showPlace(repaired.to, units) }
+    : { from: "0", to: bench.joint.form.length ?? "" };
+  const bladed =
+    spec?.id === "blade" && !editing
+      ? bladesFor(bench, typed.from || "0", typed.to || (bench.joint.form.length ?? ""))
+      : bladesFor(bench, along.from, along.to).slice(0, 1);
+  const photoOf =
+    editing && !editing.waiting
+      ? { of: { entry: editing.id }, words: `of ${inWords(editing, bench)}` }
+      : { of: { at: showPlace(cursor, units) }, words: `at ${showPlace(cursor, units)} ${units}` };
   return (
     <section className="card dock" aria-label="Record">
       {drawn && !editing ? (
-        <DrawPanel key={drawn.lane} bench={bench} doing={doing} drawn={drawn} onDrawn={onDrawn} onSaid={setSaid} onForm={pick} />
+        <DrawPanel
+          key={drawn.lane}
+          bench={bench}
+          doing={doing}
+          drawn={drawn}
+          onDrawn={onDrawn}
+          onSaid={setSaid}
+          onForm={pick}
+        />
       ) : (
-        !editing && !spec && <EntryLine bench={bench} doing={doing} focused={toLine} start={line} onMarks={onMarks} side={<UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />} />
+        !editing &&
+        !spec && (
+          <EntryLine
+            bench={bench}
+            doing={doing}
+            focused={toLine}
+            start={line}
+            onMarks={onMarks}
+            side={<UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />}
+          />
+        )
       )}
       {!editing && !drawn && !(spec && run) && (
         <div className="kinds" role="group" aria-label="What was seen or read">
           {here.slice(0, first).map((k) => (
-            <button key={k.id} type="button" className="pick" aria-pressed={spec?.id === k.id} onClick={() => (spec?.id === k.id ? setSpec(undefined) : pick(k))} title={`key ${k.key}`}>
+            <button
+              key={k.id}
+              type="button"
+              className="pick"
+              aria-pressed={spec?.id === k.id}
+              onClick={() => (spec?.id === k.id ? setSpec(undefined) : pick(k))}
+              title={`key ${k.key}`}
+            >
               <KeyWord word={k.word} letter={k.key} />
             </button>
           ))}
-          <select className="pick" aria-label="More kinds" value={spec && here.indexOf(spec) >= first ? spec.id : ""} onChange={(e) => {
-            const k = here.find((x) => x.id === e.target.value);
-            if (k) pick(k);
-          }}>
+          <select
+            className="pick"
+            aria-label="More kinds"
+            value={spec && here.indexOf(spec) >= first ? spec.id : ""}
+            onChange={(e) => {
+              const k = here.find((x) => x.id === e.target.value);
+              if (k) pick(k);
+            }}
+          >
             <option value="">More …</option>
             {here.slice(first).map((k) => (
-              <option key={k.id} value={k.id}>{k.word}</option>
+              <option key={k.id} value={k.id}>
+                {k.word}
+              </option>
             ))}
           </select>
           <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />
@@ -252,61 +323,151 @@ export function EntryDock({ bench, doing, touched, cursor, editing, drawn, line,
           ) : (
             <Guide bench={bench} later={later} onLater={onLater} onGo={go} />
           )}
-          {(!spec || spec.id === "blade") && bladed.map((b) => (
-            <button key={b.words} type="button" className={`pick ${b.goes ? "goes" : ""}`} disabled={busy} onClick={() => blade(b)}>
-              {spec?.id === "blade" ? b.words : `${bench.joint.size} goes, ${repaired ? `${along.from}–${along.to}` : "full length"}`}
-            </button>
-          ))}
+          {(!spec || spec.id === "blade") &&
+            bladed.map((b) => (
+              <button
+                key={b.words}
+                type="button"
+                className={`pick ${b.goes ? "goes" : ""}`}
+                disabled={busy}
+                onClick={() => blade(b)}
+              >
+                {spec?.id === "blade"
+                  ? b.words
+                  : `${bench.joint.size} goes, ${repaired ? `${along.from}–${along.to}` : "full length"}`}
+              </button>
+            ))}
         </div>
       )}
       {spec && (!drawn || editing) && (
         <form ref={form} onSubmit={submit} noValidate onKeyDown={onPressed}>
           {spec.fields.map((f, i) => (
-            <DockField key={f.name} spec={f} bench={bench} value={typed[f.name] ?? ""} problem={problems[f.name]} first={i === 0} onChange={(v) => update({ [f.name]: v })} />
+            <DockField
+              key={f.name}
+              spec={f}
+              bench={bench}
+              value={typed[f.name] ?? ""}
+              problem={problems[f.name]}
+              first={i === 0}
+              onChange={(v) => update({ [f.name]: v })}
+            />
           ))}
           {(editing ?? run) && readWith}
           <button type="submit" className="btn main" disabled={busy}>
             {editing?.version !== undefined ? "Store the change" : "Record"}
           </button>
           {editing && <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />}
-          {editing && <button type="button" className="btn" onClick={onDone}>Leave as it was</button>}
-          {isStation && !editing && <Run run={run} spec={spec} units={units} onRun={setRun} practice={practice} onPractice={setPractice} />}
+          {editing && (
+            <button type="button" className="btn" onClick={onDone}>
+              Leave as it was
+            </button>
+          )}
+          {isStation && !editing && (
+            <Run run={run} spec={spec} units={units} onRun={setRun} practice={practice} onPractice={setPractice} />
+          )}
           {run && !editing && <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />}
         </form>
       )}
-      {practice && isStation && !editing && <PracticeGauge bench={bench} at={typed.at ?? ""} onClose={() => setPractice(false)} />}
+      {practice && isStation && !editing && (
+        <PracticeGauge bench={bench} at={typed.at ?? ""} onClose={() => setPractice(false)} />
+      )}
       {theirs && spec && (
-        <Clash bench={bench} mine={{ kind: spec.entry, content: contentOf(spec, typed) }} theirs={theirs} onTheirs={onDone} onMine={() => void putDown(theirs.version)} onBoth={() => void putDown(undefined, newId())} />
+        <Clash
+          bench={bench}
+          mine={{ kind: spec.entry, content: contentOf(spec, typed) }}
+          theirs={theirs}
+          onTheirs={onDone}
+          onMine={() => void putDown(theirs.version)}
+          onBoth={() => void putDown(undefined, newId())}
+        />
       )}
       <div className="said" role="status">
-        {late && spec && measures(spec) && <span className="fault" style={{ marginRight: 12 }}>✕ {late}</span>}
-        {others ? <span className="fault">{saidBy(fault)}</span> : Object.keys(problems).length > 0 ? <span className="fault">{Object.values(problems)[0]}</span> : said || (spec ? <span className="quiet">Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter records; Esc, then a letter, changes what is recorded.</span> : <span className="quiet">Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.</span>)}
+        {late && spec && measures(spec) && (
+          <span className="fault" style={{ marginRight: 12 }}>
+            ✕ {late}
+          </span>
+        )}
+        {others ? (
+          <span className="fault">{saidBy(fault)}</span>
+        ) : Object.keys(problems).length > 0 ? (
+          <span className="fault">{Object.values(problems)[0]}</span>
+        ) : (
+          said ||
+          (spec ? (
+            <span className="quiet">
+              Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter records; Esc, then a letter, changes what
+              is recorded.
+            </span>
+          ) : (
+            <span className="quiet">
+              Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.
+            </span>
+          ))
+        )}
       </div>
     </section>
   );
 }
 
-type RunProps = { run?: { also: string[]; step: string }; spec: KindSpec; units: string; onRun: (r: { also: string[]; step: string } | undefined) => void; practice: boolean; onPractice: (on: boolean) => void };
+type RunProps = {
+  run?: { also: string[]; step: string };
+  spec: KindSpec;
+  units: string;
+  onRun: (r: { also: string[]; step: string } | undefined) => void;
+  practice: boolean;
+  onPractice: (on: boolean) => void;
+};
 
 /** Station after station: Enter goes from reading to reading and on to the next station, as a gauge that types sends it. */
 function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
   const optional = spec.fields.filter((f) => f.measure && f.optional);
   return (
     <span className="run" role="group" aria-label="Run of stations">
-      <button type="button" className="pick" aria-pressed={run !== undefined} title="Enter goes to the next reading, then to the next station; a gauge that types does it by itself" onClick={() => onRun(run ? undefined : { also: [], step: "" })}>Run</button>
+      <button
+        type="button"
+        className="pick"
+        aria-pressed={run !== undefined}
+        title="Enter goes to the next reading, then to the next station; a gauge that types does it by itself"
+        onClick={() => onRun(run ? undefined : { also: [], step: "" })}
+      >
+        Run
+      </button>
       {run && (
         <>
           {optional.map((f) => (
-            <button key={f.name} type="button" className="pick" aria-pressed={run.also.includes(f.name)} onClick={() => onRun({ ...run, also: run.also.includes(f.name) ? run.also.filter((x) => x !== f.name) : [...run.also, f.name] })}>
+            <button
+              key={f.name}
+              type="button"
+              className="pick"
+              aria-pressed={run.also.includes(f.name)}
+              onClick={() =>
+                onRun({
+                  ...run,
+                  also: run.also.includes(f.name) ? run.also.filter((x) => x !== f.name) : [...run.also, f.name],
+                })
+              }
+            >
               + {f.label.toLowerCase()}
             </button>
           ))}
           <label className="step">
-            every <input className="text" aria-label={`Stations every, ${units}`} value={run.step} placeholder="next" onChange={(e) => onRun({ ...run, step: e.target.value })} /> {run.step !== "" && units}
+            every{" "}
+            <input
+              className="text"
+              aria-label={`Stations every, ${units}`}
+              value={run.step}
+              placeholder="next"
+              onChange={(e) => onRun({ ...run, step: e.target.value })}
+            />{" "}
+            {run.step !== "" && units}
           </label>
         </>
       )}
-      {!practice && <button type="button" className="pick" onClick={() => onPractice(true)}>Practice gauge</button>}
+      {!practice && (
+        <button type="button" className="pick" onClick={() => onPractice(true)}>
+          Practice gauge
+        </button>
+      )}
     </span>
   );
 }
@@ -316,7 +477,8 @@ function nextAt(at: string, step: string, bench: Bench): string {
   const { units } = bench.joint;
   const now = placeOf(at, units);
   const by = placeOf(step, units);
-  if (now !== undefined && by !== undefined && by > 0) return now + by > bench.strip.length + 0.01 ? "" : showPlace(now + by, units, 16);
+  if (now !== undefined && by !== undefined && by > 0)
+    return now + by > bench.strip.length + 0.01 ? "" : showPlace(now + by, units, 16);
   return bench.guide.find((s) => s.kind === "STATION" && s.place !== at && (s.from ?? 0) > (now ?? -1))?.place ?? "";
 }
 
@@ -325,7 +487,8 @@ function defaults(spec: KindSpec, bench: Bench): Typed {
   for (const f of spec.fields) {
     if (f.input === "toe") start[f.name] = "A";
     if (f.input === "choice") start[f.name] = f.options?.[0]?.[0] ?? "";
-    if (f.chips === "size" && f.name === "atLeast") start[f.name] = bench.joint.form.size ?? bench.joint.form.throat ?? "";
+    if (f.chips === "size" && f.name === "atLeast")
+      start[f.name] = bench.joint.form.size ?? bench.joint.form.throat ?? "";
   }
   return start;
 }
@@ -333,9 +496,9 @@ function defaults(spec: KindSpec, bench: Bench): Typed {
 /** After putting one down: the toe, the choices and the gauge stay, the places go. */
 function stays(spec: KindSpec, typed: Typed): Typed {
   const names = spec.fields.filter((f) => f.input === "toe" || f.input === "choice").map((f) => f.name);
-  return Object.fromEntries([...names, "gauge" as const].map((name) => [name, typed[name] ?? ""])) as Typed;
+  return Object.fromEntries([...names, "gauge" as const].map((name) => [name, typed[name] ?? ""]));
 }
 
 function asTyped(entry: { content: Entry["content"] }): Typed {
-  return Object.fromEntries(Object.entries(entry.content).map(([k, v]) => [k, String(v)])) as Typed;
+  return Object.fromEntries(Object.entries(entry.content).map(([k, v]) => [k, String(v)]));
 }

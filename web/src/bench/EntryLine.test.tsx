@@ -4,17 +4,37 @@ import { bench } from "../test/bench";
 import { freshTablet, renderWith, WithDoing } from "../test/render";
 import { EntryLine } from "./EntryLine";
 
-const whole = { entries: [{ kind: "READING", content: { at: "6", legA: "5/16", legB: "1/4" } }], kind: "leg", from: 0, to: 0, expects: [], completions: [], marks: [] };
-const wrong = { entries: [], kind: "undercut", problem: "from where to where? as 12-13", from: 5, to: 7, expects: [], completions: [], marks: [] };
+const whole = {
+  entries: [{ kind: "READING", content: { at: "6", legA: "5/16", legB: "1/4" } }],
+  kind: "leg",
+  from: 0,
+  to: 0,
+  expects: [],
+  completions: [],
+  marks: [],
+};
+const wrong = {
+  entries: [],
+  kind: "undercut",
+  problem: "from where to where? as 12-13",
+  from: 5,
+  to: 7,
+  expects: [],
+  completions: [],
+  marks: [],
+};
 const half = { entries: [], kind: "leg", from: 0, to: 0, expects: ["at", "leg A"], completions: ["throat"], marks: [] };
 
 function line(answer: unknown[]) {
   freshTablet();
   const b = bench();
-  const view = renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, {
-    "POST /api/inspections/inspection-1/lines": () => ({ json: answer }),
-    "POST /api/inspections/inspection-1/entries": () => ({ json: bench({ version: 4 }) }),
-  });
+  const view = renderWith(
+    <WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>,
+    {
+      "POST /api/inspections/inspection-1/lines": () => ({ json: answer }),
+      "POST /api/inspections/inspection-1/entries": () => ({ json: bench({ version: 4 }) }),
+    },
+  );
   const input = screen.getByLabelText<HTMLInputElement>("Entry line", { selector: "input" });
   return { ...view, input, stored: () => view.sent.filter((s) => s.path.endsWith("/entries")) };
 }
@@ -57,7 +77,10 @@ describe("the entry line", () => {
     fireEvent.click(await screen.findByText("Record 2"));
     await waitFor(() => expect(stored()).toHaveLength(1));
     expect(stored()[0]?.body).toHaveLength(2);
-    expect(sent.find((s) => s.path.endsWith("/lines"))?.body).toEqual({ lines: ["1\t5/16\t1/4", "6\t5/16\t1/4"], before: "leg" });
+    expect(sent.find((s) => s.path.endsWith("/lines"))?.body).toEqual({
+      lines: ["1\t5/16\t1/4", "6\t5/16\t1/4"],
+      before: "leg",
+    });
   });
 
   it("keeps a line that nobody could read, as it was typed, and what is half typed outlives the page", async () => {
@@ -65,20 +88,30 @@ describe("the entry line", () => {
     fireEvent.change(input, { target: { value: "leg 6" } });
     unmount();
     const b = bench();
-    renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, { POST: () => { throw new Error("no network"); } });
+    renderWith(<WithDoing bench={b}>{(doing) => <EntryLine bench={b} doing={doing} onMarks={vi.fn()} />}</WithDoing>, {
+      POST: () => {
+        throw new Error("no network");
+      },
+    });
     const away = screen.getByLabelText<HTMLInputElement>("Entry line", { selector: "input" });
     expect(away.value).toBe("leg 6");
     fireEvent.change(away, { target: { value: "uc a 12-14 1/32" } });
     await screen.findByText(/No network: Enter keeps the line/);
     fireEvent.submit(away);
     await screen.findByText(/Kept here, it is read and goes when the network is back: uc a 12-14 1\/32/);
-    const kept = Object.keys(window.localStorage).filter((k) => k.startsWith("mensor.waiting")).map((k) => window.localStorage.getItem(k) ?? "");
+    const kept = Object.keys(window.localStorage)
+      .filter((k) => k.startsWith("mensor.waiting"))
+      .map((k) => window.localStorage.getItem(k) ?? "");
     expect(kept).toHaveLength(1);
     expect(kept[0]).toContain("uc a 12-14 1/32");
   });
 
   it("repeats the kind of the line before, also where that one is still on its way, and keeps what is typed meanwhile", async () => {
-    const crown = { ...whole, kind: "crown", entries: [{ kind: "READING", content: { at: "12", reinforcement: "1/16" } }] };
+    const crown = {
+      ...whole,
+      kind: "crown",
+      entries: [{ kind: "READING", content: { at: "12", reinforcement: "1/16" } }],
+    };
     const { input, sent, stored } = line([crown]);
     fireEvent.change(input, { target: { value: "crown 12 1/16" } });
     fireEvent.submit(input);
@@ -86,7 +119,9 @@ describe("the entry line", () => {
     fireEvent.submit(input);
     fireEvent.change(input, { target: { value: "14" } });
     await waitFor(() => expect(stored()).toHaveLength(2));
-    const asked = sent.filter((s) => s.path.endsWith("/lines")).map((s) => s.body as { lines: string[]; before: string });
+    const asked = sent
+      .filter((s) => s.path.endsWith("/lines"))
+      .map((s) => s.body as { lines: string[]; before: string });
     expect(asked.findLast((a) => a.lines[0] === "13 1/16")?.before).toBe("crown");
     expect(input.value).toBe("14");
   });

@@ -7,7 +7,14 @@ import { isUnreachable } from "../lib/outbox";
 import { saidOf, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 
-type Props = { bench: Bench; doing: Doing; focused?: boolean; start?: string; side?: ReactNode; onMarks: (marks: Line["marks"]) => void };
+type Props = {
+  bench: Bench;
+  doing: Doing;
+  focused?: boolean;
+  start?: string;
+  side?: ReactNode;
+  onMarks: (marks: Line["marks"]) => void;
+};
 
 /** What was typed and not yet recorded outlives the page. */
 const draftOf = (look: string) => `mensor.line.${look}`;
@@ -67,7 +74,10 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const last = read.at(-1);
   const away = reading.isError && isUnreachable(reading.error);
 
-  const ways = useRef<{ last: Promise<unknown>; underway: Set<string> }>({ last: Promise.resolve(), underway: new Set() });
+  const ways = useRef<{ last: Promise<unknown>; underway: Set<string> }>({
+    last: Promise.resolve(),
+    underway: new Set(),
+  });
   /** The entries' own ids stand until they are stored, so that a repeated send puts nothing down twice. */
   const pending = useRef<{ text: string; ids: string[] }>({ text: "", ids: [] });
   /** A quick hand's Enter comes before the line was read, and the next line before this one is stored: they go one after the other. */
@@ -86,11 +96,21 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     const kind = repeats.current;
     let views: Line[];
     try {
-      views = await queries.fetchQuery({ queryKey: ["lines", bench.id, kind, rows.join("\n")], queryFn: () => api.lines(bench.id, rows, kind), retry: false });
+      views = await queries.fetchQuery({
+        queryKey: ["lines", bench.id, kind, rows.join("\n")],
+        queryFn: () => api.lines(bench.id, rows, kind),
+        retry: false,
+      });
     } catch (x) {
       if (!isUnreachable(x)) throw x;
-      await doing.act({ do: "line", lines: rows, before: kind, ids: Array.from({ length: rows.length * mostInALine }, newId) }, mine);
-      done(mine, `Kept here, it is read and goes when the network is back: ${rows.length === 1 ? mine : `${rows.length} rows`}`);
+      await doing.act(
+        { do: "line", lines: rows, before: kind, ids: Array.from({ length: rows.length * mostInALine }, newId) },
+        mine,
+      );
+      done(
+        mine,
+        `Kept here, it is read and goes when the network is back: ${rows.length === 1 ? mine : `${rows.length} rows`}`,
+      );
       return;
     }
     const all = views.flatMap((v) => v.entries);
@@ -98,7 +118,10 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     if (pending.current.text !== mine) pending.current = { text: mine, ids: all.map(() => newId()) };
     const { ids } = pending.current;
     const words = all.length === 1 && all[0] ? inWords(all[0], bench) : `${all.length} entries`;
-    const kept = await doing.act({ do: "putAll", entries: all.map((x, i) => ({ kind: x.kind, content: x.content, id: ids[i] ?? newId() })) }, words);
+    const kept = await doing.act(
+      { do: "putAll", entries: all.map((x, i) => ({ kind: x.kind, content: x.content, id: ids[i] ?? newId() })) },
+      words,
+    );
     repeats.current = views.at(-1)?.kind || kind;
     setBefore(repeats.current);
     done(mine, saidOf(kept, words));
@@ -137,7 +160,10 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             autoCapitalize="off"
             spellCheck={false}
             value={text}
-            onChange={(e) => { setText(e.target.value); setSaid(""); }}
+            onChange={(e) => {
+              setText(e.target.value);
+              setSaid("");
+            }}
             onPaste={paste}
             onKeyDown={(e) => {
               const only = last?.completions.length === 1 ? last.completions[0] : undefined;
@@ -152,30 +178,65 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>Record{entries.length > 1 ? ` ${entries.length}` : ""}</button>
-        {several && <button type="button" className="btn" onClick={() => setText("")}>Drop the rows</button>}
-        <button type="button" className="btn" aria-label="What the line understands" title="What the line understands (?)" onClick={() => setCard(true)}>?</button>
+        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>
+          Record{entries.length > 1 ? ` ${entries.length}` : ""}
+        </button>
+        {several && (
+          <button type="button" className="btn" onClick={() => setText("")}>
+            Drop the rows
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn"
+          aria-label="What the line understands"
+          title="What the line understands (?)"
+          onClick={() => setCard(true)}
+        >
+          ?
+        </button>
         {side}
       </div>
       {text !== "" && (
         <div className="means" role="status" aria-busy={reading.isPlaceholderData || reading.isPending}>
           {fault === undefined && away ? (
-            <span className="quiet">No network: Enter keeps the line as it is typed; it is read when Mensor is back.</span>
+            <span className="quiet">
+              No network: Enter keeps the line as it is typed; it is read when Mensor is back.
+            </span>
           ) : fault !== undefined || reading.isError ? (
             <span className="fault">{saidBy(fault ?? reading.error)}</span>
           ) : problem?.problem ? (
-            <span className="fault">{several ? `row ${wrong + 1}: ` : ""}{wrong >= 0 && problem.to > problem.from && <mark>{(lines[wrong] ?? "").slice(problem.from, problem.to)}</mark>} {problem.problem}</span>
+            <span className="fault">
+              {several ? `row ${wrong + 1}: ` : ""}
+              {wrong >= 0 && problem.to > problem.from && (
+                <mark>{(lines[wrong] ?? "").slice(problem.from, problem.to)}</mark>
+              )}{" "}
+              {problem.problem}
+            </span>
           ) : entries.length > 0 && open < 0 ? (
-            <b>{several ? `${entries.length} entries, the last: ` : ""}{entries.slice(-2).map((x) => inWords(x, bench)).join(" · ")}</b>
+            <b>
+              {several ? `${entries.length} entries, the last: ` : ""}
+              {entries
+                .slice(-2)
+                .map((x) => inWords(x, bench))
+                .join(" · ")}
+            </b>
           ) : (
             <span className="quiet">then: {last?.expects.join(", ")}</span>
           )}
-          {!several && (last?.completions ?? []).slice(0, 8).map((c) => (
-            <button key={c} type="button" className="pick word" onClick={() => complete(c)}>{c}</button>
-          ))}
+          {!several &&
+            (last?.completions ?? []).slice(0, 8).map((c) => (
+              <button key={c} type="button" className="pick word" onClick={() => complete(c)}>
+                {c}
+              </button>
+            ))}
         </div>
       )}
-      {text === "" && said && <div className="means" role="status">{said}</div>}
+      {text === "" && said && (
+        <div className="means" role="status">
+          {said}
+        </div>
+      )}
       {card && <HelpCard onClose={() => setCard(false)} />}
     </form>
   );
@@ -186,15 +247,31 @@ function HelpCard({ onClose }: { onClose: () => void }) {
   const cards = useQuery({ queryKey: ["entry-line"], queryFn: api.entryLine, staleTime: Infinity });
   return (
     <Modal open title="What the entry line understands" footer={null} onCancel={onClose} width={860}>
-      <p className="small">A kind, then its parts apart by spaces. A length is one word: 1/32, 1-1/8, .03, 2.4mm. From–to: 12-14, 12..14 (past the datum of a closed weld: 23..1). A line of numbers repeats the kind before it; rows pasted from a spreadsheet are legs: at, leg A, leg B. <b>none</b> crack overlap: inspected, none seen. Undercut: <b>uc a 10-14 1/16 over 1/32 11-12.5</b> is at most 1/16, over 1/32 only there.</p>
+      <p className="small">
+        A kind, then its parts apart by spaces. A length is one word: 1/32, 1-1/8, .03, 2.4mm. From–to: 12-14, 12..14
+        (past the datum of a closed weld: 23..1). A line of numbers repeats the kind before it; rows pasted from a
+        spreadsheet are legs: at, leg A, leg B. <b>none</b> crack overlap: inspected, none seen. Undercut:{" "}
+        <b>uc a 10-14 1/16 over 1/32 11-12.5</b> is at most 1/16, over 1/32 only there.
+      </p>
       <table className="limits card-table">
-        <thead><tr><th>Kind</th><th>then</th><th>as</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Kind</th>
+            <th>then</th>
+            <th>as</th>
+          </tr>
+        </thead>
         <tbody>
           {cards.data?.map((c) => (
             <tr key={c.words[0]}>
-              <td><b>{c.words[0]}</b>{c.words.length > 1 && <span className="quiet small"> {c.words.slice(1).join(", ")}</span>}</td>
+              <td>
+                <b>{c.words[0]}</b>
+                {c.words.length > 1 && <span className="quiet small"> {c.words.slice(1).join(", ")}</span>}
+              </td>
               <td className="small">{c.follows.join(" · ")}</td>
-              <td><code>{c.example}</code></td>
+              <td>
+                <code>{c.example}</code>
+              </td>
             </tr>
           ))}
         </tbody>
@@ -203,7 +280,11 @@ function HelpCard({ onClose }: { onClose: () => void }) {
       <dl className="keycard">
         {keys.map(([key, does]) => (
           <div key={does}>
-            <dt>{key.split(" ").map((k) => <kbd key={k}>{k}</kbd>)}</dt>
+            <dt>
+              {key.split(" ").map((k) => (
+                <kbd key={k}>{k}</kbd>
+              ))}
+            </dt>
             <dd>{does}</dd>
           </div>
         ))}

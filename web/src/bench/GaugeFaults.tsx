@@ -10,7 +10,9 @@ type Fault = Bench["gaugeFaults"][number];
 export function GaugeFaults({ bench }: { bench: Bench }) {
   return (
     <>
-      {bench.gaugeFaults.map((f) => <OneFault key={f.gauge} bench={bench} fault={f} />)}
+      {bench.gaugeFaults.map((f) => (
+        <OneFault key={f.gauge} bench={bench} fault={f} />
+      ))}
     </>
   );
 }
@@ -26,18 +28,48 @@ function OneFault({ bench, fault }: { bench: Bench; fault: Fault }) {
   };
   return (
     <div className="small gaugefault" role="note">
-      <b className={fault.waived ? "hint" : "fault"}>{fault.waived ? "△ " : "✕ "}{fault.fault}</b>
-      {readings > 0 && <> · {readings} {readings === 1 ? "entry" : "entries"} read with it</>}
-      {fault.waived && <div>Waived by {fault.waived.by}: {fault.waived.reason}</div>}
-      {!fault.waived && bench.state === "OPEN" && <div>Stops the signature: read again with another gauge{actor.role === "QUALITY_MANAGER" ? "" : ", or the quality manager waives it"}.</div>}
+      <b className={fault.waived ? "hint" : "fault"}>
+        {fault.waived ? "△ " : "✕ "}
+        {fault.fault}
+      </b>
+      {readings > 0 && (
+        <>
+          {" "}
+          · {readings} {readings === 1 ? "entry" : "entries"} read with it
+        </>
+      )}
+      {fault.waived && (
+        <div>
+          Waived by {fault.waived.by}: {fault.waived.reason}
+        </div>
+      )}
+      {!fault.waived && bench.state === "OPEN" && (
+        <div>
+          Stops the signature: read again with another gauge
+          {actor.role === "QUALITY_MANAGER" ? "" : ", or the quality manager waives it"}.
+        </div>
+      )}
       {!fault.waived && bench.state === "OPEN" && actor.role === "QUALITY_MANAGER" && reason === undefined && (
-        <button type="button" className="link" onClick={() => setReason("")}>waive it …</button>
+        <button type="button" className="link" onClick={() => setReason("")}>
+          waive it …
+        </button>
       )}
       {reason !== undefined && !fault.waived && (
         <form onSubmit={waive}>
-          <TextField id={`waive-${fault.gauge}`} label="Why its readings may stand" value={reason} onChange={setReason} />
-          {change.isError && <div role="alert" className="fault">{saidBy(change.error)}</div>}
-          <button type="submit" className="btn">Waive it</button>
+          <TextField
+            id={`waive-${fault.gauge}`}
+            label="Why its readings may stand"
+            value={reason}
+            onChange={setReason}
+          />
+          {change.isError && (
+            <div role="alert" className="fault">
+              {saidBy(change.error)}
+            </div>
+          )}
+          <button type="submit" className="btn">
+            Waive it
+          </button>
         </form>
       )}
     </div>

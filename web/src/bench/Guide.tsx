@@ -10,12 +10,34 @@ export function Guide({ bench, later, onLater, onGo }: Props) {
   if (!step) return null;
   return (
     <span className="guide" role="group" aria-label="Next to inspect">
-      <button type="button" className="go" data-step={step.kind} onClick={() => { setSeen(step.words); onGo(step); }}>
-        <span className="small">To inspect: {bench.guide.length} <kbd>G</kbd></span>
+      <button
+        type="button"
+        className="go"
+        data-step={step.kind}
+        onClick={() => {
+          setSeen(step.words);
+          onGo(step);
+        }}
+      >
+        <span className="small">
+          To inspect: {bench.guide.length} <kbd>G</kbd>
+        </span>
         <b>{step.words}</b>
       </button>
-      {bench.guide.length > 1 && <button type="button" className="square" aria-label="Later: show the next step" title="later" onClick={() => onLater((later + 1) % bench.guide.length)}>›</button>}
-      <span className="unseen" role="status">{seen}</span>
+      {bench.guide.length > 1 && (
+        <button
+          type="button"
+          className="square"
+          aria-label="Later: show the next step"
+          title="later"
+          onClick={() => onLater((later + 1) % bench.guide.length)}
+        >
+          ›
+        </button>
+      )}
+      <span className="unseen" role="status">
+        {seen}
+      </span>
     </span>
   );
 }

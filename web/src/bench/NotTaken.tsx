@@ -18,14 +18,32 @@ export function NotTaken({ bench, onRight }: Props) {
         const { theirs } = w;
         if (mine && theirs)
           return (
-            <Clash key={w.key} bench={bench} mine={mine} theirs={theirs} onTheirs={() => outbox.drop(w.key)} onMine={() => void outbox.again(w.key, { do: "put", entry: mine, version: theirs.version })} onBoth={() => void outbox.again(w.key, { do: "put", entry: { ...mine, id: newId() } })} />
+            <Clash
+              key={w.key}
+              bench={bench}
+              mine={mine}
+              theirs={theirs}
+              onTheirs={() => outbox.drop(w.key)}
+              onMine={() => void outbox.again(w.key, { do: "put", entry: mine, version: theirs.version })}
+              onBoth={() => void outbox.again(w.key, { do: "put", entry: { ...mine, id: newId() } })}
+            />
           );
         return (
           <div key={w.key} role="alert" className="row">
-            <span style={{ flex: 1 }}><b className="fault">Not taken:</b> {w.words}: {w.refused}</span>
-            {(w.step.do === "put" || w.step.do === "line") && <button type="button" className="pick" onClick={() => onRight(w)}>put it right</button>}
-            <button type="button" className="pick" onClick={() => void outbox.again(w.key, w.step)}>send it again</button>
-            <button type="button" className="pick" onClick={() => outbox.drop(w.key)}>leave it out</button>
+            <span style={{ flex: 1 }}>
+              <b className="fault">Not taken:</b> {w.words}: {w.refused}
+            </span>
+            {(w.step.do === "put" || w.step.do === "line") && (
+              <button type="button" className="pick" onClick={() => onRight(w)}>
+                put it right
+              </button>
+            )}
+            <button type="button" className="pick" onClick={() => void outbox.again(w.key, w.step)}>
+              send it again
+            </button>
+            <button type="button" className="pick" onClick={() => outbox.drop(w.key)}>
+              leave it out
+            </button>
           </div>
         );
       })}

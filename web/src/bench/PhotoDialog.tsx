@@ -11,15 +11,30 @@ export function PhotoDialog({ bench, photo, doing, onClose }: Props) {
   const [fault, setFault] = useState<unknown>();
   const entry = bench.entries.find((e) => e.id === photo.entry);
   const words = entry ? inWords(entry, bench) : `at ${photo.label ?? ""} ${bench.joint.units}`;
-  const off = () => doing?.act({ do: "photoOff", photo: photo.id }, `take off: picture ${words}`).then(onClose, setFault);
+  const off = () =>
+    doing?.act({ do: "photoOff", photo: photo.id }, `take off: picture ${words}`).then(onClose, setFault);
   return (
     <Modal open title={`Picture ${entry ? "of " : ""}${words}`} footer={null} onCancel={onClose} width={900}>
-      <img src={`/api/inspections/${bench.id}/photos/${photo.id}`} alt={`The weld, ${words}`} style={{ display: "block", maxWidth: "100%", maxHeight: "66vh", margin: "0 auto" }} />
+      <img
+        src={`/api/inspections/${bench.id}/photos/${photo.id}`}
+        alt={`The weld, ${words}`}
+        style={{ display: "block", maxWidth: "100%", maxHeight: "66vh", margin: "0 auto" }}
+      />
       <div className="row" style={{ marginTop: 10 }}>
-        <span className="quiet" style={{ flex: 1 }}>taken by {photo.by}</span>
-        {doing && <button type="button" className="btn" onClick={() => void off()}>Take it off</button>}
+        <span className="quiet" style={{ flex: 1 }}>
+          taken by {photo.by}
+        </span>
+        {doing && (
+          <button type="button" className="btn" onClick={() => void off()}>
+            Take it off
+          </button>
+        )}
       </div>
-      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+      {fault !== undefined && (
+        <p role="alert" className="fault">
+          {saidBy(fault)}
+        </p>
+      )}
     </Modal>
   );
 }

@@ -33,7 +33,9 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
         <b>Practice gauge</b>
         <div className="small quiet">A made-up weld: a little noise, and one reading in twelve is badly seated.</div>
       </div>
-      <output className="lcd" aria-live="polite">{last?.text ?? "– – –"}</output>
+      <output className="lcd" aria-live="polite">
+        {last?.text ?? "– – –"}
+      </output>
       <button
         type="button"
         className="btn main"
@@ -48,9 +50,19 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
         Take a reading
       </button>
       <span className="small" style={{ flex: 1 }}>
-        {fault !== undefined ? <span className="fault">{saidBy(fault)}</span> : last && <>the weld is {last.truth} there{last.misSeated && <b className="hint"> · badly seated: read again</b>}</>}
+        {fault !== undefined ? (
+          <span className="fault">{saidBy(fault)}</span>
+        ) : (
+          last && (
+            <>
+              the weld is {last.truth} there{last.misSeated && <b className="hint"> · badly seated: read again</b>}
+            </>
+          )
+        )}
       </span>
-      <button type="button" className="pick" onClick={onClose}>Put it away</button>
+      <button type="button" className="pick" onClick={onClose}>
+        Put it away
+      </button>
     </section>
   );
 }

@@ -13,7 +13,10 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
   const [fault, setFault] = useState<unknown>();
   const kit = useQuery({ queryKey: ["kit"], queryFn: api.kit, enabled: actor.role === "INSPECTOR" });
   // what waits for the network is shown as answered: nobody is asked twice
-  const c: Conditions = Object.assign({}, bench.conditions, ...waiting.flatMap((w) => (w.step.do === "conditions" ? [w.step.part] : [])));
+  const c: Conditions = waiting.reduce(
+    (c, w) => (w.step.do === "conditions" ? { ...c, ...w.step.part } : c),
+    bench.conditions,
+  );
   const answer = (part: Partial<Conditions>) => {
     doing.act({ do: "conditions", part }, "ready to inspect").then(() => setFault(undefined), setFault);
   };
@@ -25,12 +28,21 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
       <section aria-label="Ready to inspect" className="item">
         <span>
           <b>Ready to inspect</b>
-          <div className="ask quiet">{["cleaned, at ambient", c.lightLevel && `light ${c.lightLevel}`, bench.gaugeNames.join(", ")].filter(Boolean).join("; ")}</div>
+          <div className="ask quiet">
+            {["cleaned, at ambient", c.lightLevel && `light ${c.lightLevel}`, bench.gaugeNames.join(", ")]
+              .filter(Boolean)
+              .join("; ")}
+          </div>
         </span>
-        <button type="button" className="link" onClick={() => setShown(true)}>change</button>
+        <button type="button" className="link" onClick={() => setShown(true)}>
+          change
+        </button>
       </section>
     );
-  const question = (word: string, field: "cleaned" | "ambient" | "coated" | "light" | "near" | "inCalibration" | "reverseFace" | "groundPlaces") => (
+  const question = (
+    word: string,
+    field: "cleaned" | "ambient" | "coated" | "light" | "near" | "inCalibration" | "reverseFace" | "groundPlaces",
+  ) => (
     <div className="item">
       <span>{word}</span>
       <YesNo word={word} value={c[field]} disabled={disabled} onAnswer={(v) => answer({ [field]: v })} />
@@ -39,7 +51,11 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
   return (
     <section aria-label="Ready to inspect">
       <h3>Ready to inspect? {ready && <span className="v-accept">✓ Yes</span>}</h3>
-      {!ready && finding && finding.verdict === "reject" && <p className="small fault" style={{ margin: "2px 0" }}>{finding.reason}</p>}
+      {!ready && finding && finding.verdict === "reject" && (
+        <p className="small fault" style={{ margin: "2px 0" }}>
+          {finding.reason}
+        </p>
+      )}
       {bench.joint.form.delayed === true && <Wait bench={bench} disabled={disabled} onAnswer={answer} />}
       {question("Cleaned", "cleaned")}
       {question("At ambient", "ambient")}
@@ -49,39 +65,99 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
       {bench.gaugeNames.length === 0 && (kit.data?.length ?? 0) > 0 ? (
         <div className="item">
           <span>Gauges used</span>
-          <button type="button" className="pick" disabled={disabled} onClick={() => answer({ gauges: kit.data })}>today’s kit ({kit.data?.length})</button>
+          <button type="button" className="pick" disabled={disabled} onClick={() => answer({ gauges: kit.data })}>
+            today’s kit ({kit.data?.length})
+          </button>
         </div>
       ) : bench.gaugeNames.length > 0 ? (
         <div className="item">
           <span className="small">
-            {c.inCalibration === false ? <b className="fault">✕ not in calibration</b> : <b className="v-accept">✓ in calibration</b>}
+            {c.inCalibration === false ? (
+              <b className="fault">✕ not in calibration</b>
+            ) : (
+              <b className="v-accept">✓ in calibration</b>
+            )}
             <div className="quiet">{bench.gaugeNames.join(", ")}</div>
           </span>
-          <button type="button" className="link" disabled={disabled} onClick={() => answer({ forget: ["gauges", "inCalibration"] })}>others</button>
+          <button
+            type="button"
+            className="link"
+            disabled={disabled}
+            onClick={() => answer({ forget: ["gauges", "inCalibration"] })}
+          >
+            others
+          </button>
         </div>
       ) : (
         <>
           {question("Gauges in calibration", "inCalibration")}
-          <Link className="small" to="/gauges">or take today’s kit</Link>
+          <Link className="small" to="/gauges">
+            or take today’s kit
+          </Link>
         </>
       )}
       {bench.again && (
         <>
           {question("Reverse face inspected", "reverseFace")}
-          {c.reverseFace === false && <Noted word="Reverse covered by" field="reverseBy" value={c.reverseBy} hint="UT report 12" disabled={disabled} onNote={answer} />}
+          {c.reverseFace === false && (
+            <Noted
+              word="Reverse covered by"
+              field="reverseBy"
+              value={c.reverseBy}
+              hint="UT report 12"
+              disabled={disabled}
+              onNote={answer}
+            />
+          )}
           {question("Ground and clamp places", "groundPlaces")}
         </>
       )}
-      <Noted word="Light level" field="lightLevel" value={c.lightLevel} hint="100 fc" disabled={disabled} onNote={answer} />
-      <Noted word="Access" field="access" value={c.access} hint="scaffold, both sides" disabled={disabled} onNote={answer} />
-      {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
-      {ready && <button type="button" className="link" onClick={() => setShown(false)}>done</button>}
+      <Noted
+        word="Light level"
+        field="lightLevel"
+        value={c.lightLevel}
+        hint="100 fc"
+        disabled={disabled}
+        onNote={answer}
+      />
+      <Noted
+        word="Access"
+        field="access"
+        value={c.access}
+        hint="scaffold, both sides"
+        disabled={disabled}
+        onNote={answer}
+      />
+      {fault !== undefined && (
+        <p role="alert" className="fault small">
+          {saidBy(fault)}
+        </p>
+      )}
+      {ready && (
+        <button type="button" className="link" onClick={() => setShown(false)}>
+          done
+        </button>
+      )}
     </section>
   );
 }
 
 /** Something noted in words; emptied, it is taken back. */
-function Noted({ word, field, value, hint, disabled, onNote }: { word: string; field: "lightLevel" | "access" | "reverseBy"; value?: string; hint: string; disabled: boolean; onNote: (c: Partial<Conditions>) => void }) {
+function Noted({
+  word,
+  field,
+  value,
+  hint,
+  disabled,
+  onNote,
+}: {
+  word: string;
+  field: "lightLevel" | "access" | "reverseBy";
+  value?: string;
+  hint: string;
+  disabled: boolean;
+  onNote: (c: Partial<Conditions>) => void;
+}) {
   const [typed, setTyped] = useState(value ?? "");
   const note = () => {
     if (typed.trim() === (value ?? "")) return;
@@ -90,26 +166,60 @@ function Noted({ word, field, value, hint, disabled, onNote }: { word: string; f
   return (
     <div className="item">
       <label htmlFor={field}>{word}</label>
-      <input id={field} className="text" style={{ width: 128 }} placeholder={hint} autoComplete="off" value={typed} disabled={disabled} onChange={(e) => setTyped(e.target.value)} onBlur={note} />
+      <input
+        id={field}
+        className="text"
+        style={{ width: 128 }}
+        placeholder={hint}
+        autoComplete="off"
+        value={typed}
+        disabled={disabled}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={note}
+      />
     </div>
   );
 }
 
 /** The wait of delayed steels: it runs by itself from the welding date, else the hours are typed. */
-function Wait({ bench, disabled, onAnswer }: { bench: Bench; disabled: boolean; onAnswer: (c: Partial<Conditions>) => void }) {
+function Wait({
+  bench,
+  disabled,
+  onAnswer,
+}: {
+  bench: Bench;
+  disabled: boolean;
+  onAnswer: (c: Partial<Conditions>) => void;
+}) {
   const stands = bench.conditions.hoursSinceWelding;
   const [hours, setHours] = useState(stands === undefined ? "" : String(stands));
   if (bench.welding.weldedAt)
     return (
       <div className="item">
         <span>Since welding</span>
-        <b className={(stands ?? 0) < 48 ? "hint" : "v-accept"}>{(stands ?? 0) < 48 ? `${stands ?? 0} h of 48` : `✓ ${stands ?? 0} h`}</b>
+        <b className={(stands ?? 0) < 48 ? "hint" : "v-accept"}>
+          {(stands ?? 0) < 48 ? `${stands ?? 0} h of 48` : `✓ ${stands ?? 0} h`}
+        </b>
       </div>
     );
   return (
     <div className="item">
       <label htmlFor="hours">Hours since welding</label>
-      <input id="hours" className="text" style={{ width: 80 }} value={hours} disabled={disabled} onChange={(e) => setHours(e.target.value)} onBlur={() => onAnswer(hours.trim() === "" ? { forget: ["hoursSinceWelding"] } : { hoursSinceWelding: Number(hours.replace(",", ".")) })} />
+      <input
+        id="hours"
+        className="text"
+        style={{ width: 80 }}
+        value={hours}
+        disabled={disabled}
+        onChange={(e) => setHours(e.target.value)}
+        onBlur={() =>
+          onAnswer(
+            hours.trim() === ""
+              ? { forget: ["hoursSinceWelding"] }
+              : { hoursSinceWelding: Number(hours.replace(",", ".")) },
+          )
+        }
+      />
     </div>
   );
 }

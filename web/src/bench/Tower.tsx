@@ -22,11 +22,16 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const e = bench.evaluation;
   const clearable = e.todo.filter((t) => t.clearable);
   const rest = e.todo.filter((t) => !t.clearable && t.id !== "readiness");
-  const waits = waiting.flatMap((w) => (w.step.do === "put" ? [w.step.entry] : w.step.do === "putAll" ? w.step.entries : [])).flatMap((x) => (x.kind === "CLEAR" ? [x.content.criterion] : []));
+  const waits = waiting
+    .flatMap((w) => (w.step.do === "put" ? [w.step.entry] : w.step.do === "putAll" ? w.step.entries : []))
+    .flatMap((x) => (x.kind === "CLEAR" ? [x.content.criterion] : []));
   const noneSeen = async (criterion: string, title: string) => {
     setFault(undefined);
     try {
-      await doing.act({ do: "put", entry: { id: newId(), kind: "CLEAR", content: { criterion } } }, `${title}: inspected, none seen`);
+      await doing.act(
+        { do: "put", entry: { id: newId(), kind: "CLEAR", content: { criterion } } },
+        `${title}: inspected, none seen`,
+      );
     } catch (x) {
       setFault(x);
     }
@@ -34,7 +39,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const verify = async () => {
     setFault(undefined);
     try {
-      navigate(`/inspections/${(await api.verify(bench.joint.id)).inspectionId}`);
+      await navigate(`/inspections/${(await api.verify(bench.joint.id)).inspectionId}`);
     } catch (x) {
       setFault(x);
     }
@@ -53,8 +58,11 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         </div>
         {bench.signature ? (
           <div className="small" style={{ marginTop: 4 }}>
-            Signed {bench.signature.verdict} by {bench.signature.name} ({bench.signature.capacity}), {new Date(bench.signature.at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" })}
-            <div className="quiet" style={{ fontSize: 12, overflowWrap: "anywhere" }}>SHA-256 {bench.signature.sha256.slice(0, 16)}…</div>
+            Signed {bench.signature.verdict} by {bench.signature.name} ({bench.signature.capacity}),{" "}
+            {new Date(bench.signature.at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" })}
+            <div className="quiet" style={{ fontSize: 12, overflowWrap: "anywhere" }}>
+              SHA-256 {bench.signature.sha256.slice(0, 16)}…
+            </div>
           </div>
         ) : null}
         <div style={{ marginTop: 4 }}>
@@ -62,17 +70,30 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         </div>
         {bench.signStop && <div className="small hint">△ {bench.signStop}.</div>}
         {bench.due.length > 0 && <div className="small hint">Not released: {bench.due.join(", ")}</div>}
-        {bench.capacity === "verification" && <div className="small">Verification (verification), a record of its own</div>}
+        {bench.capacity === "verification" && (
+          <div className="small">Verification (verification), a record of its own</div>
+        )}
       </div>
       <div className="todo">
         <GaugeFaults bench={bench} />
         {open ? (
           <>
-            {bench.welding.fitUp.stops && <p className="small fault" style={{ margin: "4px 0" }}>✕ The fit-up stopped this joint</p>}
-            {!bench.welding.fitUp.stops && bench.welding.fitUp.raised.map((r) => <p key={r} className="small raised">{r}</p>)}
+            {bench.welding.fitUp.stops && (
+              <p className="small fault" style={{ margin: "4px 0" }}>
+                ✕ The fit-up stopped this joint
+              </p>
+            )}
+            {!bench.welding.fitUp.stops &&
+              bench.welding.fitUp.raised.map((r) => (
+                <p key={r} className="small raised">
+                  {r}
+                </p>
+              ))}
             {bench.again && (
               <p className="small again">
-                <b>Re-inspection, {bench.stage}</b>: repaired {bench.again.repaired}; look at <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers {bench.again.defects.join(", ")}. Outside it the inspection before stands.
+                <b>Re-inspection, {bench.stage}</b>: repaired {bench.again.repaired}; look at{" "}
+                <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers{" "}
+                {bench.again.defects.join(", ")}. Outside it the inspection before stands.
               </p>
             )}
             <Ready bench={bench} doing={doing} disabled={!inspects} />
@@ -83,8 +104,23 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
                   <b>{t.title}</b>
                   <div className="ask quiet">{t.ask}</div>
                 </span>
-                <button type="button" className="none" data-none={t.id} disabled={!inspects || busy || waits.includes(t.id)} aria-label={`${t.title}: inspected, none seen`} onClick={() => void noneSeen(t.id, t.title)}>
-                  {waits.includes(t.id) ? "waits" : <>none<br />seen</>}
+                <button
+                  type="button"
+                  className="none"
+                  data-none={t.id}
+                  disabled={!inspects || busy || waits.includes(t.id)}
+                  aria-label={`${t.title}: inspected, none seen`}
+                  onClick={() => void noneSeen(t.id, t.title)}
+                >
+                  {waits.includes(t.id) ? (
+                    "waits"
+                  ) : (
+                    <>
+                      none
+                      <br />
+                      seen
+                    </>
+                  )}
                 </button>
               </div>
             ))}
@@ -108,9 +144,22 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
             {h.note && `: “${h.note}”`}
           </p>
         ))}
-        {bench.handovers.length > 0 && bench.seenBy.map((s) => <p key={s.name} className="small quiet">{seenInWords(s)}</p>)}
-        {bench.reason && <p className="small">Revision {bench.revision}: {bench.reason}</p>}
-        {fault !== undefined && <p role="alert" className="fault small">{saidBy(fault)}</p>}
+        {bench.handovers.length > 0 &&
+          bench.seenBy.map((s) => (
+            <p key={s.name} className="small quiet">
+              {seenInWords(s)}
+            </p>
+          ))}
+        {bench.reason && (
+          <p className="small">
+            Revision {bench.revision}: {bench.reason}
+          </p>
+        )}
+        {fault !== undefined && (
+          <p role="alert" className="fault small">
+            {saidBy(fault)}
+          </p>
+        )}
       </div>
       <div className="acts">
         {open && inspects && clearable.length > 1 && (
@@ -118,31 +167,67 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
             Full length inspected: none seen …
           </button>
         )}
-        {open && inspects && (e.verdict === "incomplete" ? (
-          <button type="button" className="btn" onClick={() => setDialog("hand")}>Hand over …</button>
-        ) : (
-          <button type="button" className={`btn ${e.verdict}`} onClick={() => setDialog("sign")}>
-            Sign {e.verdict} …
-          </button>
-        ))}
+        {open &&
+          inspects &&
+          (e.verdict === "incomplete" ? (
+            <button type="button" className="btn" onClick={() => setDialog("hand")}>
+              Hand over …
+            </button>
+          ) : (
+            <button type="button" className={`btn ${e.verdict}`} onClick={() => setDialog("sign")}>
+              Sign {e.verdict} …
+            </button>
+          ))}
         {!open && inspects && bench.revisions[0]?.id === bench.id && (
-          <button type="button" className="btn" onClick={() => setDialog("amend")}>Amend …</button>
+          <button type="button" className="btn" onClick={() => setDialog("amend")}>
+            Amend …
+          </button>
         )}
-        {inspects && !open && bench.capacity === "QC" && !bench.revisions.some((r) => r.capacity === "verification") && (
-          <button type="button" className="btn" onClick={() => void verify()}>Verification inspection …</button>
+        {inspects &&
+          !open &&
+          bench.capacity === "QC" &&
+          !bench.revisions.some((r) => r.capacity === "verification") && (
+            <button type="button" className="btn" onClick={() => void verify()}>
+              Verification inspection …
+            </button>
+          )}
+        {!inspects && open && (
+          <p className="cautions">An inspector looks and signs; you see the inspection as it stands.</p>
         )}
-        {!inspects && open && <p className="cautions">An inspector looks and signs; you see the inspection as it stands.</p>}
         {!open && (
-          <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/inspections/${bench.id}/record`} download={`${bench.joint.mark}-record.json`}>
+          <a
+            className="btn"
+            style={{ display: "grid", placeItems: "center", textDecoration: "none" }}
+            href={`/api/inspections/${bench.id}/record`}
+            download={`${bench.joint.mark}-record.json`}
+          >
             Signed record (file)
           </a>
         )}
-        {!open && <a className="btn" style={{ display: "grid", placeItems: "center", textDecoration: "none" }} href={`/api/joints/${bench.joint.id}/report`} target="_blank" rel="noreferrer">Report (PDF)</a>}
+        {!open && (
+          <a
+            className="btn"
+            style={{ display: "grid", placeItems: "center", textDecoration: "none" }}
+            href={`/api/joints/${bench.joint.id}/report`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Report (PDF)
+          </a>
+        )}
       </div>
-      {dialog === "full-length" && <FullLengthDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />}
+      {dialog === "full-length" && (
+        <FullLengthDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />
+      )}
       {dialog === "sign" && <SignDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "hand" && <HandOverDialog bench={bench} onClose={() => setDialog(undefined)} />}
-      {dialog === "amend" && <AmendDialog bench={bench} onClose={() => setDialog(undefined)} onAmended={(id) => navigate(`/inspections/${id}`)} />}
+      {dialog === "amend" && (
+        <AmendDialog
+          bench={bench}
+          onClose={() => setDialog(undefined)}
+          onAmended={(id) => navigate(`/inspections/${id}`)}
+        />
+      )}
     </aside>
   );
 }
@@ -152,13 +237,24 @@ function Signed({ bench }: { bench: Bench }) {
   return (
     <>
       <h3>The record is frozen</h3>
-      <p className="small" style={{ margin: 0 }}>A change is a new revision that names this one.</p>
+      <p className="small" style={{ margin: 0 }}>
+        A change is a new revision that names this one.
+      </p>
       {bench.revisions.length > 1 && (
         <>
           <h3>Inspections and revisions</h3>
           {bench.revisions.map((r) => (
-            <button key={r.id} type="button" className="link" style={{ textAlign: "left" }} disabled={r.id === bench.id} onClick={() => navigate(`/inspections/${r.id}`)}>
-              {r.capacity === "verification" ? "Verification, " : ""}{r.stage === "final" ? "" : `re-inspection after ${r.stage}, `}revision {r.revision}, {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
+            <button
+              key={r.id}
+              type="button"
+              className="link"
+              style={{ textAlign: "left" }}
+              disabled={r.id === bench.id}
+              onClick={() => navigate(`/inspections/${r.id}`)}
+            >
+              {r.capacity === "verification" ? "Verification, " : ""}
+              {r.stage === "final" ? "" : `re-inspection after ${r.stage}, `}revision {r.revision},{" "}
+              {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
             </button>
           ))}
         </>

@@ -22,7 +22,8 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
       // a field that holds something has an undo of its own
       if ((target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) && target.value !== "") return;
       if (!(e.ctrlKey || e.metaKey) || e.altKey) return;
-      const which = e.key.toLowerCase() === "z" ? (e.shiftKey ? "redo" : "undo") : e.key.toLowerCase() === "y" ? "redo" : undefined;
+      const which =
+        e.key.toLowerCase() === "z" ? (e.shiftKey ? "redo" : "undo") : e.key.toLowerCase() === "y" ? "redo" : undefined;
       if (!which) return;
       e.preventDefault();
       void move(which);
@@ -32,10 +33,24 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
   });
   return (
     <>
-      <button type="button" className="pick square" aria-label={`Undo ${canUndo ?? ""}`.trim()} title={canUndo ? `Undo: ${canUndo} (Ctrl Z)` : "Nothing to undo"} disabled={!canUndo || busy} onClick={() => void move("undo")}>
+      <button
+        type="button"
+        className="pick square"
+        aria-label={`Undo ${canUndo ?? ""}`.trim()}
+        title={canUndo ? `Undo: ${canUndo} (Ctrl Z)` : "Nothing to undo"}
+        disabled={!canUndo || busy}
+        onClick={() => void move("undo")}
+      >
         <Turn />
       </button>
-      <button type="button" className="pick square" aria-label={`Redo ${canRedo ?? ""}`.trim()} title={canRedo ? `Redo: ${canRedo} (Ctrl Y)` : "Nothing to redo"} disabled={!canRedo || busy} onClick={() => void move("redo")}>
+      <button
+        type="button"
+        className="pick square"
+        aria-label={`Redo ${canRedo ?? ""}`.trim()}
+        title={canRedo ? `Redo: ${canRedo} (Ctrl Y)` : "Nothing to redo"}
+        disabled={!canRedo || busy}
+        onClick={() => void move("redo")}
+      >
         <Turn redo />
       </button>
     </>
@@ -44,7 +59,18 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
 
 function Turn({ redo = false }: { redo?: boolean }) {
   return (
-    <svg width="22" height="18" viewBox="0 0 22 18" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" strokeLinejoin="round" style={redo ? { transform: "scaleX(-1)" } : undefined}>
+    <svg
+      width="22"
+      height="18"
+      viewBox="0 0 22 18"
+      aria-hidden="true"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.2"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      style={redo ? { transform: "scaleX(-1)" } : undefined}
+    >
       <path d="M7 2 2 7l5 5M2 7h11a6 5 0 0 1 0 9H8" />
     </svg>
   );

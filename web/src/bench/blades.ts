@@ -13,10 +13,18 @@ export type BladeSays = { words: string; kind: "READING" | "INDICATION"; content
 export function bladesFor(bench: Bench, from: string, to: string): BladeSays[] {
   const { units, form } = bench.joint;
   const wanted = form.size ?? form.throat ?? "";
-  const smaller = (set[units] ?? []).filter((b) => (placeOf(b, units) ?? 0) < (placeOf(wanted, units) ?? 0)).slice(-3).reverse();
+  const smaller = (set[units] ?? [])
+    .filter((b) => (placeOf(b, units) ?? 0) < (placeOf(wanted, units) ?? 0))
+    .slice(-3)
+    .reverse();
   if (!bench.joint.blade || wanted === "") return [];
   return [
     { words: `${wanted} goes`, kind: "READING", content: { from, to, atLeast: wanted }, goes: true },
-    ...smaller.map((b): BladeSays => ({ words: `${wanted} does not, ${b} goes`, kind: "INDICATION", content: { kind: "undersize", from, to, least: b }, goes: false })),
+    ...smaller.map((b): BladeSays => ({
+      words: `${wanted} does not, ${b} goes`,
+      kind: "INDICATION",
+      content: { kind: "undersize", from, to, least: b },
+      goes: false,
+    })),
   ];
 }

@@ -28,32 +28,63 @@ export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doin
   const confirm = async () => {
     try {
       const entries = ticked.map((criterion) => ({ id: newId(), kind: "CLEAR" as const, content: { criterion } }));
-      await doing.act({ do: "putAll", entries }, `${bench.again ? bench.again.inspectAlong : "full length"} inspected, none seen of ${ticked.length}`);
+      await doing.act(
+        { do: "putAll", entries },
+        `${bench.again ? bench.again.inspectAlong : "full length"} inspected, none seen of ${ticked.length}`,
+      );
       onClose();
     } catch (e) {
       setFault(saidBy(e));
     }
   };
   return (
-    <Dialog title={bench.again ? `${bench.again.inspectAlong} inspected, both toes` : "Full length inspected, both toes"} onClose={onClose}>
-      <p style={{ marginTop: 0 }}>Tick what you inspected for along {bench.again ? bench.again.inspectAlong : "the whole weld"} and did not see. What you leave out stays to be inspected.</p>
-      <button type="button" className="pick" aria-pressed={all} style={{ width: "100%", marginBottom: 8 }} onClick={() => setTicked(all ? [] : items.map((t) => t.id))}>
+    <Dialog
+      title={bench.again ? `${bench.again.inspectAlong} inspected, both toes` : "Full length inspected, both toes"}
+      onClose={onClose}
+    >
+      <p style={{ marginTop: 0 }}>
+        Tick what you inspected for along {bench.again ? bench.again.inspectAlong : "the whole weld"} and did not see.
+        What you leave out stays to be inspected.
+      </p>
+      <button
+        type="button"
+        className="pick"
+        aria-pressed={all}
+        style={{ width: "100%", marginBottom: 8 }}
+        onClick={() => setTicked(all ? [] : items.map((t) => t.id))}
+      >
         None seen of all {items.length}
       </button>
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 6 }}>
         {items.map((t) => (
           <label key={t.id} className="pick" style={{ display: "flex", alignItems: "center", gap: 10 }}>
-            <input type="checkbox" style={{ width: 24, height: 24 }} checked={ticked.includes(t.id)} onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))} />
+            <input
+              type="checkbox"
+              style={{ width: 24, height: 24 }}
+              checked={ticked.includes(t.id)}
+              onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))}
+            />
             {t.title}
           </label>
         ))}
       </div>
-      {fault && <p role="alert" className="fault">{fault}</p>}
+      {fault && (
+        <p role="alert" className="fault">
+          {fault}
+        </p>
+      )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className="btn main" disabled={ticked.length === 0 || busy} onClick={() => void confirm()}>
+        <button
+          type="button"
+          className="btn main"
+          disabled={ticked.length === 0 || busy}
+          onClick={() => void confirm()}
+        >
           Inspected, none seen of {ticked.length}
         </button>
-        <button type="button" className="btn" onClick={onClose}>Back</button>
+        <button type="button" className="btn" onClick={onClose}>
+          Back
+        </button>
       </div>
     </Dialog>
   );
@@ -69,7 +100,14 @@ export function SignDialog({ bench, onClose }: DialogProps) {
   const rejected = bench.evaluation.findings.filter((f) => f.verdict === "reject");
   const sign = async () => {
     try {
-      await change.mutateAsync(() => api.sign(bench.id, { version: bench.version, verdict, capacity: bench.capacity, certificate: certificate || undefined }));
+      await change.mutateAsync(() =>
+        api.sign(bench.id, {
+          version: bench.version,
+          verdict,
+          capacity: bench.capacity,
+          certificate: certificate || undefined,
+        }),
+      );
       onClose();
     } catch (e) {
       setFault(saidBy(e));
@@ -86,24 +124,36 @@ export function SignDialog({ bench, onClose }: DialogProps) {
         </div>
       ))}
       <p className="small">
-        {bench.joint.criteriaTitle}, {bench.joint.edition}. Visual inspection: surface flaws only. The record is frozen; a later change is a new revision.
+        {bench.joint.criteriaTitle}, {bench.joint.edition}. Visual inspection: surface flaws only. The record is frozen;
+        a later change is a new revision.
       </p>
       <div className="grid">
         <div className="field" style={{ gridColumn: "span 12" }}>
-          <label>Signing for</label>
+          <b>Signing for</b>
           <div>{words}</div>
         </div>
         <div className="field" style={{ gridColumn: "span 6" }}>
           <label htmlFor="certificate">Certificate</label>
-          <input id="certificate" className="text" value={certificate} onChange={(e) => setCertificate(e.target.value)} />
+          <input
+            id="certificate"
+            className="text"
+            value={certificate}
+            onChange={(e) => setCertificate(e.target.value)}
+          />
         </div>
       </div>
-      {fault && <p role="alert" className="fault">{fault}</p>}
+      {fault && (
+        <p role="alert" className="fault">
+          {fault}
+        </p>
+      )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
         <button type="button" className={`btn ${verdict}`} disabled={change.isPending} onClick={() => void sign()}>
           Sign as {verdict}, {actor.name}
         </button>
-        <button type="button" className="btn" onClick={onClose}>Back</button>
+        <button type="button" className="btn" onClick={onClose}>
+          Back
+        </button>
       </div>
     </Dialog>
   );
@@ -128,33 +178,53 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
   };
   return (
     <Dialog title="Hand over the part-done inspection" onClose={onClose}>
-      <p style={{ marginTop: 0 }}>{bench.evaluation.todo.length} still to do. Entries stay under the name of whoever recorded them.</p>
+      <p style={{ marginTop: 0 }}>
+        {bench.evaluation.todo.length} still to do. Entries stay under the name of whoever recorded them.
+      </p>
       <div className="field">
         <label htmlFor="to">To</label>
         <select id="to" className="text" value={to} onChange={(e) => setTo(e.target.value)}>
           <option value="">choose an inspector</option>
           {inspectors.map((p) => (
-            <option key={p.id} value={p.id}>{p.name}</option>
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
           ))}
         </select>
       </div>
       <div className="field" style={{ marginTop: 10 }}>
         <label htmlFor="looked">Inspected so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
-        <input id="looked" className="text" value={inspected} placeholder={`0-${bench.joint.form.length ?? ""}`} onChange={(e) => setInspected(e.target.value)} />
+        <input
+          id="looked"
+          className="text"
+          value={inspected}
+          placeholder={`0-${bench.joint.form.length ?? ""}`}
+          onChange={(e) => setInspected(e.target.value)}
+        />
       </div>
       {bench.seenBy.length > 0 && (
         <ul className="small">
-          {bench.seenBy.map((s) => <li key={s.name}>{seenInWords(s)}</li>)}
+          {bench.seenBy.map((s) => (
+            <li key={s.name}>{seenInWords(s)}</li>
+          ))}
         </ul>
       )}
       <div className="field" style={{ marginTop: 10 }}>
         <label htmlFor="note">Note for the next</label>
         <input id="note" className="text" value={note} onChange={(e) => setNote(e.target.value)} />
       </div>
-      {fault && <p role="alert" className="fault">{fault}</p>}
+      {fault && (
+        <p role="alert" className="fault">
+          {fault}
+        </p>
+      )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className="btn main" disabled={to === "" || change.isPending} onClick={() => void hand()}>Hand over</button>
-        <button type="button" className="btn" onClick={onClose}>Back</button>
+        <button type="button" className="btn main" disabled={to === "" || change.isPending} onClick={() => void hand()}>
+          Hand over
+        </button>
+        <button type="button" className="btn" onClick={onClose}>
+          Back
+        </button>
       </div>
     </Dialog>
   );
@@ -185,15 +255,30 @@ export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAme
   };
   return (
     <Dialog title="Amend the signed record" onClose={onClose}>
-      <p style={{ marginTop: 0 }}>This record stays as it was signed. A new revision begins with its entries, names it, and is signed anew.</p>
+      <p style={{ marginTop: 0 }}>
+        This record stays as it was signed. A new revision begins with its entries, names it, and is signed anew.
+      </p>
       <div className="field">
         <label htmlFor="reason">Why</label>
         <input id="reason" className="text" value={reason} onChange={(e) => setReason(e.target.value)} />
       </div>
-      {fault && <p role="alert" className="fault">{fault}</p>}
+      {fault && (
+        <p role="alert" className="fault">
+          {fault}
+        </p>
+      )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className="btn main" disabled={reason.trim() === "" || change.isPending} onClick={() => void amend()}>Begin revision {bench.revision + 1}</button>
-        <button type="button" className="btn" onClick={onClose}>Back</button>
+        <button
+          type="button"
+          className="btn main"
+          disabled={reason.trim() === "" || change.isPending}
+          onClick={() => void amend()}
+        >
+          Begin revision {bench.revision + 1}
+        </button>
+        <button type="button" className="btn" onClick={onClose}>
+          Back
+        </button>
       </div>
     </Dialog>
   );

@@ -38,7 +38,24 @@ const readings: KindSpec[] = [
     key: "l",
     entry: "READING",
     of: "fillet",
-    fields: [at, { name: "legA", label: "Leg A", input: "length", measure: true }, { name: "legB", label: "Leg B", input: "length", measure: true }, { name: "throat", label: "Throat", input: "length", measure: true, optional: true }, { name: "face", label: "Face", input: "choice", optional: true, options: [["", "not said"], ["flat", "flat"], ["convex", "convex"], ["concave", "concave"]] }],
+    fields: [
+      at,
+      { name: "legA", label: "Leg A", input: "length", measure: true },
+      { name: "legB", label: "Leg B", input: "length", measure: true },
+      { name: "throat", label: "Throat", input: "length", measure: true, optional: true },
+      {
+        name: "face",
+        label: "Face",
+        input: "choice",
+        optional: true,
+        options: [
+          ["", "not said"],
+          ["flat", "flat"],
+          ["convex", "convex"],
+          ["concave", "concave"],
+        ],
+      },
+    ],
   },
   {
     id: "crown",
@@ -46,20 +63,93 @@ const readings: KindSpec[] = [
     key: "w",
     entry: "READING",
     of: "groove",
-    fields: [at, { name: "reinforcement", label: "Reinforcement", input: "length", measure: true, chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true }, { name: "offset", label: "Offset", input: "length", measure: true, optional: true }, { name: "throat", label: "Throat", input: "length", measure: true, optional: true }],
+    fields: [
+      at,
+      { name: "reinforcement", label: "Reinforcement", input: "length", measure: true, chips: "depth" },
+      { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true },
+      { name: "offset", label: "Offset", input: "length", measure: true, optional: true },
+      { name: "throat", label: "Throat", input: "length", measure: true, optional: true },
+    ],
   },
-  { id: "blade", word: "Blade goes", key: "b", entry: "READING", of: "fillet", fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }] },
-  { id: "convexity", word: "Convexity", entry: "READING", fields: [at, { name: "convexity", label: "Convexity", input: "length", measure: true, chips: "depth" }, { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true }] },
-  { id: "root", word: "Root height", entry: "READING", of: "groove", fields: [at, { name: "rootReinforcement", label: "Height at the root", input: "length", measure: true, chips: "depth" }, { name: "rootWidth", label: "Root width", input: "length", measure: true, optional: true }] },
-  { id: "concavity", word: "Concavity", entry: "READING", of: "fillet", fields: [at, { name: "concavity", label: "Concavity", input: "length", measure: true, chips: "depth" }, { name: "legA", label: "Leg A", input: "length", measure: true, optional: true }, { name: "legB", label: "Leg B", input: "length", measure: true, optional: true }] },
-  { id: "toe-angle", word: "Toe angle", entry: "READING", fields: [at, { name: "toeAngleA", label: "Toe A, °", input: "degrees", optional: true }, { name: "toeAngleB", label: "Toe B, °", input: "degrees", optional: true }] },
+  {
+    id: "blade",
+    word: "Blade goes",
+    key: "b",
+    entry: "READING",
+    of: "fillet",
+    fields: [from, to, { name: "atLeast", label: "Blade", input: "length", chips: "size" }],
+  },
+  {
+    id: "convexity",
+    word: "Convexity",
+    entry: "READING",
+    fields: [
+      at,
+      { name: "convexity", label: "Convexity", input: "length", measure: true, chips: "depth" },
+      { name: "faceWidth", label: "Face width", input: "length", measure: true, optional: true },
+    ],
+  },
+  {
+    id: "root",
+    word: "Root height",
+    entry: "READING",
+    of: "groove",
+    fields: [
+      at,
+      { name: "rootReinforcement", label: "Height at the root", input: "length", measure: true, chips: "depth" },
+      { name: "rootWidth", label: "Root width", input: "length", measure: true, optional: true },
+    ],
+  },
+  {
+    id: "concavity",
+    word: "Concavity",
+    entry: "READING",
+    of: "fillet",
+    fields: [
+      at,
+      { name: "concavity", label: "Concavity", input: "length", measure: true, chips: "depth" },
+      { name: "legA", label: "Leg A", input: "length", measure: true, optional: true },
+      { name: "legB", label: "Leg B", input: "length", measure: true, optional: true },
+    ],
+  },
+  {
+    id: "toe-angle",
+    word: "Toe angle",
+    entry: "READING",
+    fields: [
+      at,
+      { name: "toeAngleA", label: "Toe A, °", input: "degrees", optional: true },
+      { name: "toeAngleB", label: "Toe B, °", input: "degrees", optional: true },
+    ],
+  },
 ];
 
 /** The letters that pick a kind at the bench. */
-const keys: Record<string, string> = { undercut: "u", porosity: "p", undersize: "s", crack: "c", crater: "r", overlap: "o" };
+const keys: Record<string, string> = {
+  undercut: "u",
+  porosity: "p",
+  undersize: "s",
+  crack: "c",
+  crater: "r",
+  overlap: "o",
+};
 
 /** What a hand reaches for first; the rest follows as the server lists it. */
-const first = ["undercut", "porosity", "legs", "crown", "blade", "undersize", "crack", "crater", "overlap", "convexity", "root", "concavity", "toe-angle"];
+const first = [
+  "undercut",
+  "porosity",
+  "legs",
+  "crown",
+  "blade",
+  "undersize",
+  "crack",
+  "crater",
+  "overlap",
+  "convexity",
+  "root",
+  "concavity",
+  "toe-angle",
+];
 
 const placeOf: Record<KindView["placement"], FieldSpec[]> = {
   AT: [at],
@@ -125,7 +215,8 @@ export function kindsOf(bench: Bench): KindSpec[] {
 /** The chips that a hand reaches first: fractions as gauges show them, or millimetres. */
 export function chipsFor(field: FieldSpec, bench: Bench): string[] {
   const inch = bench.joint.units === "in";
-  if (field.chips === "depth") return inch ? ["1/64", "1/32", "3/64", "1/16", "3/32", "1/8"] : ["0.5", "1", "1.5", "2", "3"];
+  if (field.chips === "depth")
+    return inch ? ["1/64", "1/32", "3/64", "1/16", "3/32", "1/8"] : ["0.5", "1", "1.5", "2", "3"];
   if (field.chips === "size") return inch ? ["3/16", "1/4", "5/16", "3/8", "1/2"] : ["4", "5", "6", "8", "10"];
   return [];
 }
@@ -143,7 +234,7 @@ export function contentOf(spec: KindSpec, typed: Typed): EntryContent {
     else content[f.name] = text;
   }
   if (measures(spec) && typed.gauge) content.gauge = typed.gauge;
-  return content as EntryContent;
+  return content;
 }
 
 /** Whether a gauge reads it: then the entry can name which. */

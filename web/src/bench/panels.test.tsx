@@ -11,11 +11,31 @@ import { Tower } from "./Tower";
 
 const rejected = (): Bench =>
   bench({
-    entries: [{ id: "e1", kind: "INDICATION", content: { kind: "undercut", toe: "A", from: "3", to: "9", depth: "1/16" }, by: "Ines Marl", at: "2026-05-04T10:00:00Z", withdrawn: false, version: 0 }],
+    entries: [
+      {
+        id: "e1",
+        kind: "INDICATION",
+        content: { kind: "undercut", toe: "A", from: "3", to: "9", depth: "1/16" },
+        by: "Ines Marl",
+        at: "2026-05-04T10:00:00Z",
+        withdrawn: false,
+        version: 0,
+      },
+    ],
     evaluation: {
       verdict: "reject",
       rejects: 1,
-      findings: [finding("crack", "accept"), finding("undercut", "reject", { entries: ["e1"], measured: "6 in over 1/32", allowed: "2 in", margin: "-4 in", trace: ["web toe 3–9"], share: 3 })],
+      findings: [
+        finding("crack", "accept"),
+        finding("undercut", "reject", {
+          entries: ["e1"],
+          measured: "6 in over 1/32",
+          allowed: "2 in",
+          margin: "-4 in",
+          trace: ["web toe 3–9"],
+          share: 3,
+        }),
+      ],
       todo: [{ id: "slag", criterion: "slag", title: "Slag", ask: "inspect for slag", clearable: true }],
       notes: [],
     },
@@ -36,23 +56,69 @@ const traced: Causes = {
       kind: "undercut",
       trouble: "undercut",
       situation: "undercut-upper",
-      causes: [{ id: "work-angle", title: "Work angle", name: "Rod aimed away", hands: true, standing: "strong", speaksFor: ["on the web toe only"], speaksAgainst: ["one short place"], check: "compare the legs", change: "aim more at this toe", prevent: "prop the hand" }],
+      causes: [
+        {
+          id: "work-angle",
+          title: "Work angle",
+          name: "Rod aimed away",
+          hands: true,
+          standing: "strong",
+          speaksFor: ["on the web toe only"],
+          speaksAgainst: ["one short place"],
+          check: "compare the legs",
+          change: "aim more at this toe",
+          prevent: "prop the hand",
+        },
+      ],
       ruledOut: [{ title: "Arc force too high", why: "this is position 2F" }],
-      next: { ask: "check for this sign: tall, ropy bead", sign: "ropy-bead", settles: "would speak for or against: current too low" },
+      next: {
+        ask: "check for this sign: tall, ropy bead",
+        sign: "ropy-bead",
+        settles: "would speak for or against: current too low",
+      },
       doubt: ["A ranking, not a proof."],
     },
   ],
   common: [{ id: "work-angle", title: "Work angle", explains: ["overlap", "undercut"], leaves: ["arc strike"] }],
   doubts: [{ why: "welded vertical down on 1/4 in or over", test: "MT of the weld; the engineer decides" }],
-  signs: [{ id: "ropy-bead", words: "tall, ropy bead" }, { id: "narrow-bead", words: "narrow bead", seen: true }],
+  signs: [
+    { id: "ropy-bead", words: "tall, ropy bead" },
+    { id: "narrow-bead", words: "narrow bead", seen: true },
+  ],
   also: [{ id: "wavy", words: "wavy, uneven bead" }],
-  trials: [{ id: "t1", cause: "work-angle", trouble: "undercut", words: "rod aimed up", after: "FB-8", by: "Ines Marl", at: "2026-05-04T10:00:00Z" }],
-  tests: [{ id: "s1", kind: "bend", specimen: "root bend 1", said: {}, verdict: "accept", lines: ["bent without more than is allowed"], replace: false, withdrawn: false, by: "Ines Marl", at: "2026-05-04T10:00:00Z", citation: "6.10" }],
+  trials: [
+    {
+      id: "t1",
+      cause: "work-angle",
+      trouble: "undercut",
+      words: "rod aimed up",
+      after: "FB-8",
+      by: "Ines Marl",
+      at: "2026-05-04T10:00:00Z",
+    },
+  ],
+  tests: [
+    {
+      id: "s1",
+      kind: "bend",
+      specimen: "root bend 1",
+      said: {},
+      verdict: "accept",
+      lines: ["bent without more than is allowed"],
+      replace: false,
+      withdrawn: false,
+      by: "Ines Marl",
+      at: "2026-05-04T10:00:00Z",
+      citation: "6.10",
+    },
+  ],
 };
 
 describe("what the code says", () => {
   it("puts what rejects first and opens it to arithmetic, clause and causes", async () => {
-    const { container } = renderWith(<OneCode bench={rejected()} />, { "GET /api/inspections/inspection-1/causes": () => ({ json: traced }) });
+    const { container } = renderWith(<OneCode bench={rejected()} />, {
+      "GET /api/inspections/inspection-1/causes": () => ({ json: traced }),
+    });
     expect(container.querySelector(".finding")?.getAttribute("data-criterion")).toBe("undercut");
     fireEvent.click(screen.getByText("Undercut: rejects"));
     expect(screen.getByLabelText("Arithmetic").textContent).toBe("web toe 3–9");
@@ -64,12 +130,17 @@ describe("what the code says", () => {
 });
 
 describe("the causes of a weld", () => {
-  const answers = { "GET /api/inspections/inspection-1/causes": () => ({ json: traced }), PUT: () => ({ json: traced }) };
+  const answers = {
+    "GET /api/inspections/inspection-1/causes": () => ({ json: traced }),
+    PUT: () => ({ json: traced }),
+  };
 
   it("stand with what they have in common, what inspection cannot see, and what was ruled out", async () => {
     renderWith(<CausesPanel bench={rejected()} />, answers);
     await screen.findByText(/Rod aimed away/);
-    expect(screen.getByLabelText("Together").textContent).toContain("could explain the overlap and the undercut; it leaves the arc strike unexplained");
+    expect(screen.getByLabelText("Together").textContent).toContain(
+      "could explain the overlap and the undercut; it leaves the arc strike unexplained",
+    );
     expect(screen.getByLabelText("Fusion in doubt").textContent).toContain("vertical down");
     expect(screen.getByText(/Ruled out: arc force too high/)).toBeTruthy();
     expect(screen.getByText("narrow bead")).toBeTruthy();
@@ -80,7 +151,11 @@ describe("the causes of a weld", () => {
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, answers);
     fireEvent.click(await screen.findByText("Check for a sign (2)"));
     fireEvent.click(within(screen.getByLabelText("tall, ropy bead")).getByText("not"));
-    await waitFor(() => expect(sent.find((s) => s.path.endsWith("/welding"))?.body).toMatchObject({ welding: { signs: [], signsAbsent: ["ropy-bead"] } }));
+    await waitFor(() =>
+      expect(sent.find((s) => s.path.endsWith("/welding"))?.body).toMatchObject({
+        welding: { signs: [], signsAbsent: ["ropy-bead"] },
+      }),
+    );
   });
 
   it("trace what is only said of the bead", async () => {
@@ -96,14 +171,34 @@ describe("the causes of a weld", () => {
     expect(words.value).toBe("aim more at this toe");
     fireEvent.change(words, { target: { value: "aim 10° higher" } });
     fireEvent.click(screen.getByText("Write it down"));
-    await waitFor(() => expect(sent.find((s) => s.path.includes("/trials/") && !s.path.endsWith("outcome"))?.body).toEqual({ cause: "work-angle", trouble: "undercut", words: "aim 10° higher" }));
+    await waitFor(() =>
+      expect(sent.find((s) => s.path.includes("/trials/") && !s.path.endsWith("outcome"))?.body).toEqual({
+        cause: "work-angle",
+        trouble: "undercut",
+        words: "aim 10° higher",
+      }),
+    );
     fireEvent.change(screen.getByLabelText("Mark of the next weld"), { target: { value: "FB-10" } });
     fireEvent.click(screen.getByText("no better"));
-    await waitFor(() => expect(sent.find((s) => s.path.endsWith("/trials/t1/outcome"))?.body).toEqual({ nextMark: "FB-10", showed: "SAME" }));
+    await waitFor(() =>
+      expect(sent.find((s) => s.path.endsWith("/trials/t1/outcome"))?.body).toEqual({
+        nextMark: "FB-10",
+        showed: "SAME",
+      }),
+    );
   });
 
   it("record a bend with its openings, and keep what was typed where it is refused", async () => {
-    const refused = { ...answers, PUT: () => ({ status: 422, json: { detail: "openings[0]: a length is required", errors: [{ field: "openings[0]", problem: "a length is required" }] } }) };
+    const refused = {
+      ...answers,
+      PUT: () => ({
+        status: 422,
+        json: {
+          detail: "openings[0]: a length is required",
+          errors: [{ field: "openings[0]", problem: "a length is required" }],
+        },
+      }),
+    };
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, refused);
     fireEvent.click(await screen.findByText("Record a specimen …"));
     fireEvent.change(screen.getByLabelText("Test"), { target: { value: "bend" } });
@@ -111,7 +206,11 @@ describe("the causes of a weld", () => {
     fireEvent.change(screen.getByLabelText("Openings, each at its longest"), { target: { value: "a bit, 3/32" } });
     fireEvent.click(screen.getByText("Record it"));
     await screen.findByText("a length is required");
-    expect(sent.find((s) => s.path.includes("/tests/"))?.body).toEqual({ kind: "bend", specimen: "face bend 2", openings: ["a bit", "3/32"] });
+    expect(sent.find((s) => s.path.includes("/tests/"))?.body).toEqual({
+      kind: "bend",
+      specimen: "face bend 2",
+      openings: ["a bit", "3/32"],
+    });
     expect(screen.getByLabelText<HTMLInputElement>("Openings, each at its longest").value).toBe("a bit, 3/32");
   });
 
@@ -137,7 +236,7 @@ describe("the tower", () => {
   it("lets nobody but an inspector look or sign", () => {
     renderWith(tower(rejected()), {}, "REPAIR_LEAD");
     expect(screen.queryByText("Sign reject …")).toBeNull();
-    expect((screen.getByLabelText("Slag: inspected, none seen") as HTMLButtonElement).disabled).toBe(true);
+    expect(screen.getByLabelText<HTMLButtonElement>("Slag: inspected, none seen").disabled).toBe(true);
   });
 
   it("hands over what is incomplete, and never signs it", () => {
@@ -153,7 +252,12 @@ describe("what was record", () => {
     const first = b.entries[0];
     if (!first) throw new Error("no entry");
     b.entries = [{ ...first, withdrawn: true, withdrawnWhy: "taken off by Ines Marl" }];
-    const { sent } = renderWith(<WithDoing bench={b}>{(doing) => <EnteredPanel bench={b} doing={doing} mayChange onEdit={() => undefined} />}</WithDoing>, { POST: () => ({ json: b }) });
+    const { sent } = renderWith(
+      <WithDoing bench={b}>
+        {(doing) => <EnteredPanel bench={b} doing={doing} mayChange onEdit={() => undefined} />}
+      </WithDoing>,
+      { POST: () => ({ json: b }) },
+    );
     expect(screen.getByText(/taken off by Ines Marl/)).toBeTruthy();
     fireEvent.click(screen.getByText("undo"));
     await waitFor(() => expect(sent[0]?.path).toBe("/api/inspections/inspection-1/entries/e1/restore"));

@@ -27,11 +27,13 @@ export function reading(text: string): string {
 
 /** Types into a field as a gauge does: its keys at once, Enter at the end. */
 export function typeLikeAGauge(input: HTMLInputElement, text: string) {
-  const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set;
-  setter?.call(input, "");
+  // around React's own, or it would not notice
+  const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value");
+  const write = (value: string) => own?.set?.call(input, value);
+  write("");
   for (const c of text) {
     input.dispatchEvent(new KeyboardEvent("keydown", { key: c, bubbles: true, cancelable: true }));
-    setter?.call(input, input.value + c);
+    write(input.value + c);
     input.dispatchEvent(new Event("input", { bubbles: true }));
   }
   input.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true, cancelable: true }));

@@ -22,11 +22,18 @@ export function useBench(id: string) {
     // an answer that was overtaken by a later one shows nothing old
     structuralSharing: (old, next) => newer(old as Bench | undefined, next as Bench),
   });
-  const latest = useQuery({ queryKey: ["latest", id], queryFn: () => api.latest(id), refetchInterval: beat, retry: false, staleTime: 0 });
+  const latest = useQuery({
+    queryKey: ["latest", id],
+    queryFn: () => api.latest(id),
+    refetchInterval: beat,
+    retry: false,
+    staleTime: 0,
+  });
   const shown = bench.data?.version;
   const stands = latest.data?.version;
   useEffect(() => {
-    if (shown !== undefined && stands !== undefined && stands > shown) void queries.invalidateQueries({ queryKey: keyOf(id) });
+    if (shown !== undefined && stands !== undefined && stands > shown)
+      void queries.invalidateQueries({ queryKey: keyOf(id) });
   }, [queries, id, shown, stands]);
   const { dataUpdatedAt, errorUpdatedAt, error } = latest;
   useEffect(() => {
@@ -121,7 +128,14 @@ export function useDoing(bench: Bench): Doing {
   const queries = useQueryClient();
   const outbox = useOutbox();
   // made once: what it does not find in the store it was given at first
-  const [doing] = useState(() => makeDoing(bench.id, outbox, () => queries.getQueryData<Bench>(keyOf(bench.id)) ?? bench, () => void queries.invalidateQueries({ queryKey: keyOf(bench.id) })));
+  const [doing] = useState(() =>
+    makeDoing(
+      bench.id,
+      outbox,
+      () => queries.getQueryData<Bench>(keyOf(bench.id)) ?? bench,
+      () => void queries.invalidateQueries({ queryKey: keyOf(bench.id) }),
+    ),
+  );
   return doing;
 }
 
@@ -141,7 +155,8 @@ function makeDoing(id: string, outbox: Outbox, shown: () => Bench, again: () => 
       try {
         const after = await outbox.act(id, step, words, refused);
         const changes = changesOf(step, before, after);
-        const photo = step.do === "photo" || step.do === "photoOff" ? { photo: { id: step.photo, off: step.do === "photo" } } : {};
+        const photo =
+          step.do === "photo" || step.do === "photoOff" ? { photo: { id: step.photo, off: step.do === "photo" } } : {};
         if (changes.length > 0 || "photo" in photo) {
           tracks.set(id, { done: [...tracks.get(id).done, { words, changes, ...photo }].slice(-most), undone: [] });
         }
@@ -170,7 +185,10 @@ function makeDoing(id: string, outbox: Outbox, shown: () => Bench, again: () => 
   /** What was never sent needs no taking off. */
   const dropWaiting = (done: Done) => {
     const ids = new Set(done.changes.filter((c) => c.before === undefined).map((c) => c.id));
-    outbox.now().waiting.filter((w) => w.look === id && idsOf(w).length > 0 && idsOf(w).every((x) => ids.has(x))).forEach((w) => outbox.drop(w.key));
+    outbox
+      .now()
+      .waiting.filter((w) => w.look === id && idsOf(w).length > 0 && idsOf(w).every((x) => ids.has(x)))
+      .forEach((w) => outbox.drop(w.key));
   };
 
   const step = async (from: "done" | "undone") => {
@@ -178,7 +196,12 @@ function makeDoing(id: string, outbox: Outbox, shown: () => Bench, again: () => 
     const last = now[from].at(-1);
     if (!last) return undefined;
     await move(from === "done" ? "before" : "after", last);
-    tracks.set(id, from === "done" ? { done: now.done.slice(0, -1), undone: [...now.undone, last] } : { done: [...now.done, last], undone: now.undone.slice(0, -1) });
+    tracks.set(
+      id,
+      from === "done"
+        ? { done: now.done.slice(0, -1), undone: [...now.undone, last] }
+        : { done: [...now.done, last], undone: now.undone.slice(0, -1) },
+    );
     return last.words;
   };
 

@@ -36,17 +36,32 @@ export function CausesPanel({ bench }: { bench: Bench }) {
   const causes = useCauses(bench, also);
   const c = causes.data;
   const mayRecord = actor.role !== "VIEWER";
-  if (causes.isError) return <p role="alert" className="fault">{saidBy(causes.error)}</p>;
+  if (causes.isError)
+    return (
+      <p role="alert" className="fault">
+        {saidBy(causes.error)}
+      </p>
+    );
   if (!c) return <p className="quiet">Tracing the causes …</p>;
   return (
     <div className="causes">
       <div className="row" style={{ padding: "6px 0" }}>
         <span className="small quiet">Also on this bead:</span>
         {c.also.map((a) => (
-          <button key={a.id} type="button" className="pick" aria-pressed={also.includes(a.id)} onClick={() => setAlso(also.includes(a.id) ? also.filter((x) => x !== a.id) : [...also, a.id])}>{a.words}</button>
+          <button
+            key={a.id}
+            type="button"
+            className="pick"
+            aria-pressed={also.includes(a.id)}
+            onClick={() => setAlso(also.includes(a.id) ? also.filter((x) => x !== a.id) : [...also, a.id])}
+          >
+            {a.words}
+          </button>
         ))}
         <span style={{ flex: 1 }} />
-        <Link className="link" to={`/inspections/${bench.id}/note`}>note for the welder</Link>
+        <Link className="link" to={`/inspections/${bench.id}/note`}>
+          note for the welder
+        </Link>
       </div>
       {c.doubts.map((d) => (
         <section key={d.why} className="doubt" aria-label="Fusion in doubt">
@@ -56,9 +71,22 @@ export function CausesPanel({ bench }: { bench: Bench }) {
         </section>
       ))}
       {c.common.length > 0 && <Common common={c.common} />}
-      {c.defects.length === 0 && <p className="quiet">Nothing rejects, so there is no cause to trace. Pick what else is seen on the bead, above.</p>}
+      {c.defects.length === 0 && (
+        <p className="quiet">
+          Nothing rejects, so there is no cause to trace. Pick what else is seen on the bead, above.
+        </p>
+      )}
       {groupByRanking(c.defects).map((g) => (
-        <Defect key={g.key} defects={g.defects} bench={bench} act={mayRecord ? (cause, d) => <WeChange bench={bench} cause={cause.id} trouble={d.trouble} words={cause.change} /> : undefined} />
+        <Defect
+          key={g.key}
+          defects={g.defects}
+          bench={bench}
+          act={
+            mayRecord
+              ? (cause, d) => <WeChange bench={bench} cause={cause.id} trouble={d.trouble} words={cause.change} />
+              : undefined
+          }
+        />
       ))}
       <Trials bench={bench} trials={c.trials} mayRecord={mayRecord} />
       <Signs bench={bench} causes={c} mayRecord={mayRecord} />
@@ -75,7 +103,11 @@ function Common({ common }: { common: Causes["common"] }) {
       {common.slice(0, 3).map((x) => (
         <div key={x.id}>
           <b>{x.title}</b> could explain the {x.explains.join(" and the ")}
-          <span className="quiet">{x.leaves.length > 0 ? `; it leaves the ${x.leaves.join(" and the ")} unexplained` : "; it leaves nothing unexplained"}</span>
+          <span className="quiet">
+            {x.leaves.length > 0
+              ? `; it leaves the ${x.leaves.join(" and the ")} unexplained`
+              : "; it leaves nothing unexplained"}
+          </span>
         </div>
       ))}
     </section>
@@ -87,14 +119,44 @@ function WeChange({ bench, cause, trouble, words }: { bench: Bench; cause: strin
   const record = useRecord(bench);
   const [id] = useState(newId);
   const [text, setText] = useState<string>();
-  if (record.isSuccess) return <span role="status" className="v-accept">Written down: say below what the next weld shows.</span>;
-  if (text === undefined) return <button type="button" className="btn" style={{ justifySelf: "start" }} onClick={() => setText(words)}>We change this …</button>;
+  if (record.isSuccess)
+    return (
+      <span role="status" className="v-accept">
+        Written down: say below what the next weld shows.
+      </span>
+    );
+  if (text === undefined)
+    return (
+      <button type="button" className="btn" style={{ justifySelf: "start" }} onClick={() => setText(words)}>
+        We change this …
+      </button>
+    );
   return (
-    <form className="row" onSubmit={(e) => { e.preventDefault(); record.mutate(() => api.trial(bench.id, id, { cause, trouble, words: text })); }}>
-      <input aria-label="What is changed, one thing" className="text" style={{ flex: 1 }} value={text} onChange={(e) => setText(e.target.value)} />
-      <button type="submit" className="btn main" disabled={record.isPending}>Write it down</button>
-      <button type="button" className="btn" onClick={() => setText(undefined)}>Back</button>
-      {record.isError && <span role="alert" className="fault">{saidBy(record.error)}</span>}
+    <form
+      className="row"
+      onSubmit={(e) => {
+        e.preventDefault();
+        record.mutate(() => api.trial(bench.id, id, { cause, trouble, words: text }));
+      }}
+    >
+      <input
+        aria-label="What is changed, one thing"
+        className="text"
+        style={{ flex: 1 }}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
+      <button type="submit" className="btn main" disabled={record.isPending}>
+        Write it down
+      </button>
+      <button type="button" className="btn" onClick={() => setText(undefined)}>
+        Back
+      </button>
+      {record.isError && (
+        <span role="alert" className="fault">
+          {saidBy(record.error)}
+        </span>
+      )}
     </form>
   );
 }
@@ -109,8 +171,16 @@ function Trials({ bench, trials, mayRecord }: { bench: Bench; trials: Causes["tr
       {trials.map((t) => (
         <div key={t.id} className="item">
           <span>
-            <b>{t.words}</b> <span className="small quiet">for the {t.trouble} of {t.after}, {t.by}</span>
-            {t.showed && <div className={t.showed === "BETTER" ? "v-accept" : "v-reject"}>{t.nextMark} was {showedWords[t.showed]}{t.note ? `: ${t.note}` : ""}</div>}
+            <b>{t.words}</b>{" "}
+            <span className="small quiet">
+              for the {t.trouble} of {t.after}, {t.by}
+            </span>
+            {t.showed && (
+              <div className={t.showed === "BETTER" ? "v-accept" : "v-reject"}>
+                {t.nextMark} was {showedWords[t.showed]}
+                {t.note ? `: ${t.note}` : ""}
+              </div>
+            )}
           </span>
           {!t.showed && mayRecord && <Outcome bench={bench} id={t.id} />}
         </div>
@@ -122,14 +192,28 @@ function Trials({ bench, trials, mayRecord }: { bench: Bench; trials: Causes["tr
 function Outcome({ bench, id }: { bench: Bench; id: string }) {
   const record = useRecord(bench);
   const [mark, setMark] = useState("");
-  const put = (showed: keyof typeof showedWords) => record.mutate(() => api.outcome(bench.id, id, { nextMark: mark, showed }));
+  const put = (showed: keyof typeof showedWords) =>
+    record.mutate(() => api.outcome(bench.id, id, { nextMark: mark, showed }));
   return (
     <span className="row">
-      <input aria-label="Mark of the next weld" className="text" style={{ width: 110 }} placeholder="next weld" value={mark} onChange={(e) => setMark(e.target.value)} />
+      <input
+        aria-label="Mark of the next weld"
+        className="text"
+        style={{ width: 110 }}
+        placeholder="next weld"
+        value={mark}
+        onChange={(e) => setMark(e.target.value)}
+      />
       {(Object.keys(showedWords) as (keyof typeof showedWords)[]).map((s) => (
-        <button key={s} type="button" className="pick" disabled={record.isPending} onClick={() => put(s)}>{showedWords[s]}</button>
+        <button key={s} type="button" className="pick" disabled={record.isPending} onClick={() => put(s)}>
+          {showedWords[s]}
+        </button>
       ))}
-      {record.isError && <span role="alert" className="fault">{saidBy(record.error)}</span>}
+      {record.isError && (
+        <span role="alert" className="fault">
+          {saidBy(record.error)}
+        </span>
+      )}
     </span>
   );
 }
@@ -142,8 +226,14 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
   const shown = all ? causes.signs : answered;
   return (
     <section aria-label="Seen on the bead">
-      <h3>Seen on the bead {answered.length > 0 ? `(${answered.length} of ${causes.signs.length} inspected for)` : ""}</h3>
-      {signs.fault && <p role="alert" className="fault">{signs.fault}</p>}
+      <h3>
+        Seen on the bead {answered.length > 0 ? `(${answered.length} of ${causes.signs.length} inspected for)` : ""}
+      </h3>
+      {signs.fault && (
+        <p role="alert" className="fault">
+          {signs.fault}
+        </p>
+      )}
       <div className="signs">
         {shown.map((s) => (
           <div key={s.id} className="signcard" data-seen={s.seen === undefined ? "" : s.seen ? "yes" : "no"}>
@@ -151,14 +241,30 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
             <span>{s.words}</span>
             {mayRecord && (
               <span className="yesno" role="group" aria-label={s.words}>
-                <button type="button" disabled={signs.pending} aria-pressed={s.seen === true} onClick={() => signs.answer(s.id, s.seen === true ? undefined : true)}>seen</button>
-                <button type="button" disabled={signs.pending} aria-pressed={s.seen === false} onClick={() => signs.answer(s.id, s.seen === false ? undefined : false)}>not</button>
+                <button
+                  type="button"
+                  disabled={signs.pending}
+                  aria-pressed={s.seen === true}
+                  onClick={() => signs.answer(s.id, s.seen === true ? undefined : true)}
+                >
+                  seen
+                </button>
+                <button
+                  type="button"
+                  disabled={signs.pending}
+                  aria-pressed={s.seen === false}
+                  onClick={() => signs.answer(s.id, s.seen === false ? undefined : false)}
+                >
+                  not
+                </button>
               </span>
             )}
           </div>
         ))}
       </div>
-      <button type="button" className="link" onClick={() => setAll(!all)}>{all ? "Only those answered" : `Check for a sign (${causes.signs.length})`}</button>
+      <button type="button" className="link" onClick={() => setAll(!all)}>
+        {all ? "Only those answered" : `Check for a sign (${causes.signs.length})`}
+      </button>
     </section>
   );
 }

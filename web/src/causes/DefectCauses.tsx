@@ -18,11 +18,21 @@ export function groupByRanking(defects: DefectCauses[]) {
 }
 
 /** A defect with its causes: the leading one with what speaks for and against it, the check, and the one thing to change. */
-export function Defect({ defects, bench, act }: { defects: DefectCauses[]; bench: Bench; act?: (cause: Cause, defect: DefectCauses) => ReactNode }) {
+export function Defect({
+  defects,
+  bench,
+  act,
+}: {
+  defects: DefectCauses[];
+  bench: Bench;
+  act?: (cause: Cause, defect: DefectCauses) => ReactNode;
+}) {
   const [all, setAll] = useState(false);
   const d = defects[0];
   if (!d) return null;
-  const names = defects.map((x) => [...bench.entries, ...(bench.again?.before ?? [])].find((e) => e.id === x.entry)).filter((e) => e !== undefined);
+  const names = defects
+    .map((x) => [...bench.entries, ...(bench.again?.before ?? [])].find((e) => e.id === x.entry))
+    .filter((e) => e !== undefined);
   const shown = all ? d.causes : d.causes.slice(0, 3);
   return (
     <div className="traced">
@@ -39,10 +49,14 @@ export function Defect({ defects, bench, act }: { defects: DefectCauses[]; bench
           </div>
           <ul>
             {c.speaksFor.map((l) => (
-              <li key={l} data-sign="+">{l}</li>
+              <li key={l} data-sign="+">
+                {l}
+              </li>
             ))}
             {c.speaksAgainst.map((l) => (
-              <li key={l} data-sign="−">{l}</li>
+              <li key={l} data-sign="−">
+                {l}
+              </li>
             ))}
           </ul>
           <div>
@@ -71,7 +85,9 @@ export function Defect({ defects, bench, act }: { defects: DefectCauses[]; bench
       ))}
       {d.next && <NextCheck next={d.next} bench={bench} />}
       {d.doubt.map((l) => (
-        <p key={l} className="cautions">{l}</p>
+        <p key={l} className="cautions">
+          {l}
+        </p>
       ))}
     </div>
   );
@@ -104,11 +120,24 @@ function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; b
       </span>
       {actor.role !== "VIEWER" && (
         <span className="row">
-          <button type="button" className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, true)}>seen</button>
-          <button type="button" className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, false)}>not seen</button>
+          <button type="button" className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, true)}>
+            seen
+          </button>
+          <button
+            type="button"
+            className="none"
+            disabled={signs.pending}
+            onClick={() => signs.answer(next.sign, false)}
+          >
+            not seen
+          </button>
         </span>
       )}
-      {signs.fault && <div role="alert" className="fault">{signs.fault}</div>}
+      {signs.fault && (
+        <div role="alert" className="fault">
+          {signs.fault}
+        </div>
+      )}
     </div>
   );
 }

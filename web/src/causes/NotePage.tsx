@@ -20,20 +20,41 @@ export default function NotePage() {
       <TopBar>
         <span className="mark">{n?.mark ?? "Note"}</span>
         <span className="what">note for the welder</span>
-        <Link className="small way" to={`/inspections/${id}`}>to the bench</Link>
+        <Link className="small way" to={`/inspections/${id}`}>
+          to the bench
+        </Link>
       </TopBar>
       <main className="notepage">
-        {note.isError && <p role="alert" className="fault">{saidBy(note.error)}</p>}
+        {note.isError && (
+          <p role="alert" className="fault">
+            {saidBy(note.error)}
+          </p>
+        )}
         {n && (
           <>
             <article className="card note" aria-label="Note for the welder" tabIndex={0}>
               <Sheet n={n} />
             </article>
             <aside className="card panel noprint" aria-label="Rating">
-              <header><h2>Rate the test piece</h2></header>
+              <header>
+                <h2>Rate the test piece</h2>
+              </header>
               <div className="body">
-                <button type="button" className="btn main" style={{ width: "100%", margin: "8px 0" }} onClick={() => window.print()}>Print the note</button>
-                {actor.role !== "VIEWER" && <Rate key={n.rating?.at ?? "new"} n={n} onRated={(rated) => queries.setQueryData(["note", id], rated)} />}
+                <button
+                  type="button"
+                  className="btn main"
+                  style={{ width: "100%", margin: "8px 0" }}
+                  onClick={() => window.print()}
+                >
+                  Print the note
+                </button>
+                {actor.role !== "VIEWER" && (
+                  <Rate
+                    key={n.rating?.at ?? "new"}
+                    n={n}
+                    onRated={(rated) => queries.setQueryData(["note", id], rated)}
+                  />
+                )}
               </div>
             </aside>
           </>
@@ -47,18 +68,36 @@ function Sheet({ n }: { n: Note }) {
   return (
     <>
       <header>
-        <h1>{n.mark}{n.welder ? `, welder ${n.welder}` : ""}</h1>
+        <h1>
+          {n.mark}
+          {n.welder ? `, welder ${n.welder}` : ""}
+        </h1>
         <p>{[n.inWords, n.position, n.wps, n.job].filter(Boolean).join(" · ")}</p>
-        <p className="verdict"><VerdictShape verdict={n.verdict} size={28} /> {verdictWords[n.verdict]}{n.signed ? ", signed" : ", not signed yet"}</p>
+        <p className="verdict">
+          <VerdictShape verdict={n.verdict} size={28} /> {verdictWords[n.verdict]}
+          {n.signed ? ", signed" : ", not signed yet"}
+        </p>
       </header>
       <h2>What was seen</h2>
-      {n.seen.length === 0 ? <p>Nothing that rejects.</p> : (
+      {n.seen.length === 0 ? (
+        <p>Nothing that rejects.</p>
+      ) : (
         <table>
-          <thead><tr><th>What</th><th>Found</th><th>Allowed</th><th>Where{n.datum ? `, from the ${n.datum}` : ""}</th></tr></thead>
+          <thead>
+            <tr>
+              <th>What</th>
+              <th>Found</th>
+              <th>Allowed</th>
+              <th>Where{n.datum ? `, from the ${n.datum}` : ""}</th>
+            </tr>
+          </thead>
           <tbody>
             {n.seen.map((s) => (
               <tr key={s.what}>
-                <td><b>{s.what}</b>{s.why && <div className="small">likely: {s.why}</div>}</td>
+                <td>
+                  <b>{s.what}</b>
+                  {s.why && <div className="small">likely: {s.why}</div>}
+                </td>
                 <td>{s.found}</td>
                 <td>{s.allowed}</td>
                 <td>{s.where ?? "along the weld"}</td>
@@ -71,53 +110,126 @@ function Sheet({ n }: { n: Note }) {
         <section className="onething">
           <h2>Change one thing</h2>
           <p className="change">{n.change.change}</p>
-          <p>Because: {n.change.cause} ({n.change.standing}).</p>
-          {n.change.evidence.length > 0 && <ul>{n.change.evidence.map((e) => <li key={e}>{e}</li>)}</ul>}
+          <p>
+            Because: {n.change.cause} ({n.change.standing}).
+          </p>
+          {n.change.evidence.length > 0 && (
+            <ul>
+              {n.change.evidence.map((e) => (
+                <li key={e}>{e}</li>
+              ))}
+            </ul>
+          )}
           <p>So that it does not come again: {n.change.prevent}.</p>
         </section>
       )}
-      {n.doubts.map((d) => <p key={d.why}><b>Fusion is in doubt:</b> {d.why}. {d.test}.</p>)}
+      {n.doubts.map((d) => (
+        <p key={d.why}>
+          <b>Fusion is in doubt:</b> {d.why}. {d.test}.
+        </p>
+      ))}
       <h2>What was good</h2>
-      {n.good.length === 0 ? <p>Not everything is inspected yet.</p> : <ul>{n.good.map((g) => <li key={g}>{g}</li>)}</ul>}
+      {n.good.length === 0 ? (
+        <p>Not everything is inspected yet.</p>
+      ) : (
+        <ul>
+          {n.good.map((g) => (
+            <li key={g}>{g}</li>
+          ))}
+        </ul>
+      )}
       {n.rating && (
         <section className="rated" aria-label="How well it is made">
           <h2>How well it is made: {n.rating.sum} of 10</h2>
-          <p className="small">A rating for learning, by {n.rating.by}. It is not pass or fail: the code’s verdict stands above.</p>
-          <p>{n.rubric.map((r) => `${r.title} ${n.rating?.points.find((p) => p.id === r.id)?.points ?? 0}/${r.most}`).join(" · ")}</p>
-          {n.rating.reasons.map((r) => <p key={r}>{r}</p>)}
+          <p className="small">
+            A rating for learning, by {n.rating.by}. It is not pass or fail: the code’s verdict stands above.
+          </p>
+          <p>
+            {n.rubric
+              .map((r) => `${r.title} ${n.rating?.points.find((p) => p.id === r.id)?.points ?? 0}/${r.most}`)
+              .join(" · ")}
+          </p>
+          {n.rating.reasons.map((r) => (
+            <p key={r}>{r}</p>
+          ))}
         </section>
       )}
-      <p className="cautions">The likely why is a ranking from common practice with its evidence, not proof and not a measured probability. Stay within the procedure; outside it the welding engineer decides.</p>
+      <p className="cautions">
+        The likely why is a ranking from common practice with its evidence, not proof and not a measured probability.
+        Stay within the procedure; outside it the welding engineer decides.
+      </p>
     </>
   );
 }
 
 function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
-  const [points, setPoints] = useState<Record<string, number>>(Object.fromEntries(n.rating?.points.map((p) => [p.id, p.points]) ?? []));
+  const [points, setPoints] = useState<Record<string, number>>(
+    Object.fromEntries(n.rating?.points.map((p) => [p.id, p.points]) ?? []),
+  );
   const [first, setFirst] = useState(n.rating?.reasons[0] ?? "");
   const [second, setSecond] = useState(n.rating?.reasons[1] ?? "");
-  const rate = useMutation({ mutationFn: () => api.rateTestPiece(n.inspectionId, { points, firstReason: first, secondReason: second }), onSuccess: onRated });
+  const rate = useMutation({
+    mutationFn: () => api.rateTestPiece(n.inspectionId, { points, firstReason: first, secondReason: second }),
+    onSuccess: onRated,
+  });
   const problems = problemsByField(rate.error);
   const sum = Object.values(points).reduce((a, b) => a + b, 0);
   return (
-    <form onSubmit={(e) => { e.preventDefault(); rate.mutate(); }}>
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        rate.mutate();
+      }}
+    >
       <p className="small quiet">For a coupon, or to teach. Apart from pass and fail.</p>
       {n.rubric.map((r) => (
         <div key={r.id} className="ratepoint">
-          <span><b>{r.title}</b><div className="small quiet">full: {r.full}</div></span>
+          <span>
+            <b>{r.title}</b>
+            <div className="small quiet">full: {r.full}</div>
+          </span>
           <span className="yesno" role="group" aria-label={r.title}>
-            {Array.from({ length: r.most + 1 }, (_, i) => <button key={i} type="button" aria-pressed={points[r.id] === i} onClick={() => setPoints({ ...points, [r.id]: i })}>{i}</button>)}
+            {Array.from({ length: r.most + 1 }, (_, i) => (
+              <button
+                key={i}
+                type="button"
+                aria-pressed={points[r.id] === i}
+                onClick={() => setPoints({ ...points, [r.id]: i })}
+              >
+                {i}
+              </button>
+            ))}
           </span>
           {problems[`points.${r.id}`] && <div className="fault">{problems[`points.${r.id}`]}</div>}
         </div>
       ))}
       <label htmlFor="first">Why, in two lines</label>
-      <input id="first" className="text" value={first} placeholder="what earned the points" aria-invalid={problems.firstReason !== undefined} onChange={(e) => setFirst(e.target.value)} />
+      <input
+        id="first"
+        className="text"
+        value={first}
+        placeholder="what earned the points"
+        aria-invalid={problems.firstReason !== undefined}
+        onChange={(e) => setFirst(e.target.value)}
+      />
       {problems.firstReason && <div className="fault">{problems.firstReason}</div>}
-      <input aria-label="Second line" className="text" value={second} placeholder="what cost points" aria-invalid={problems.secondReason !== undefined} onChange={(e) => setSecond(e.target.value)} />
+      <input
+        aria-label="Second line"
+        className="text"
+        value={second}
+        placeholder="what cost points"
+        aria-invalid={problems.secondReason !== undefined}
+        onChange={(e) => setSecond(e.target.value)}
+      />
       {problems.secondReason && <div className="fault">{problems.secondReason}</div>}
-      <button type="submit" className="btn" disabled={rate.isPending} style={{ marginTop: 8 }}>Store {sum} of 10</button>
-      {rate.isError && Object.keys(problems).length === 0 && <p role="alert" className="fault">{saidBy(rate.error)}</p>}
+      <button type="submit" className="btn" disabled={rate.isPending} style={{ marginTop: 8 }}>
+        Store {sum} of 10
+      </button>
+      {rate.isError && Object.keys(problems).length === 0 && (
+        <p role="alert" className="fault">
+          {saidBy(rate.error)}
+        </p>
+      )}
     </form>
   );
 }

@@ -34,28 +34,185 @@ const marks: Record<string, ReactNode> = {
   "narrow-bead": ripples(round(3), 8),
   "pointed-ripples": ripples(pointed(7), 16, 6, 50),
   "round-close-ripples": ripples(round(8), 18, 6, 58, 4),
-  "coarse-spatter": <>{bead}{[[10, 4], [22, 6], [36, 3], [50, 6], [14, 35], [30, 37], [44, 34], [58, 36], [4, 37]].map(([x, y]) => dot(x ?? 0, y ?? 0, 2.4))}</>,
-  "one-sided-spatter": <>{bead}{[[10, 5], [18, 3], [26, 6], [34, 4], [42, 6], [50, 3], [58, 6]].map(([x, y]) => dot(x ?? 0, y ?? 0, 2.2))}</>,
-  "stick-marks": <>{bead}{line("M6 8l8 8")}{line("M14 8l-8 8")}{line("M6 26l8 8")}{line("M14 26l-8 8")}</>,
-  "slag-hard-to-free": <>{bead}<path d="M12 12h18v6H12zM36 22h20v6H36z" className="dark" /></>,
-  "deep-crater": <>{ripples(round(7), 16, 8, 36)}<ellipse cx="50" cy="20" rx="8" ry="7" className="dark" /></>,
-  "overheated-rod-end": <><rect x="4" y="14" width="34" height="12" className="bead" /><rect x="38" y="15" width="16" height="10" className="hot" />{line("M54 20h8")}</>,
-  "repeats-at-weave": <>{line("M4 30L14 10L24 30L34 10L44 30L54 10L60 22")}{alert(14, 8, 5)}{alert(34, 8, 5)}{alert(54, 8, 5)}</>,
-  "follows-patches": <><path d="M8 2h18v36H8zM40 2h16v36H40z" className="patch" />{bead}{dot(14, 18)}{dot(20, 22)}{dot(46, 18)}{dot(50, 23)}</>,
-  "follows-gap": <>{bead}{line("M4 34h18l10 4l10 -4h18")}{dot(28, 20)}{dot(34, 18)}{dot(38, 22)}</>,
-  "mill-scale-left": <><path d="M4 2h56v8H4zM4 30h56v8H4z" className="patch" />{bead}</>,
-  "rust-paint-oil": <>{bead}<path d="M8 4q6 -4 12 0t12 0t12 0t12 0v6H8z" className="hot" /></>,
-  "slag-ahead-of-pool": <>{ripples(round(7), 16, 8, 28)}<ellipse cx="40" cy="20" rx="8" ry="8" className="hot" /><path d="M46 12h12v16H46z" className="dark" /></>,
-  "pool-peanut": <><rect x="2" y="13" width="24" height="14" className="bead" /><path d="M24 20q0 -10 10 -8q6 3 12 0q12 -2 12 8t-12 8q-6 -3 -12 0q-10 2 -10 -8z" className="hot" /></>,
-  "pool-wide": <><rect x="2" y="8" width="24" height="24" className="bead" /><ellipse cx="38" cy="20" rx="18" ry="16" className="hot" /></>,
-  sputtering: <>{bead}{line("M32 20L24 4M32 20L40 3M32 20L50 8M32 20L14 9")}</>,
-  "metal-fell-out": <>{cut("M14 10Q20 28 40 32H14z")}<path d="M34 36q4 -8 8 0q-4 6 -8 0z" className="hot" /></>,
-  "one-rod-only": <>{[8, 22, 36, 50].map((x) => <rect key={x} x={x} y="4" width="7" height="32" className={x === 36 ? "hot" : "bead"} />)}</>,
-  "last-third-of-rod": <><rect x="4" y="14" width="38" height="12" className="bead" /><rect x="42" y="14" width="18" height="12" className="hot" />{line("M42 8v24")}</>,
-  "appeared-later": <><circle cx="32" cy="20" r="15" className="face" />{line("M32 10v10l8 6")}</>,
-  "not-wire-brushed-between-passes": <><rect x="4" y="8" width="56" height="9" className="bead" /><rect x="4" y="17" width="56" height="4" className="dark" /><rect x="4" y="21" width="56" height="11" className="bead" /></>,
-  "hand-not-propped": <><path d="M4 20q8 -10 14 -2t14 4t14 -6t14 6" className="line wide" /></>,
-  "struck-outside": <>{bead}{line("M46 2l-4 6h6l-4 6")}{alert(30, 4, 3)}{alert(18, 6, 3)}</>,
-  "not-brought-back-over-start": <>{ripples(round(7), 16, 22, 58)}<path d="M4 12h12v16H4z" className="face" />{alert(12, 20, 8)}</>,
-  "broke-off-quickly": <>{ripples(round(7), 16, 8, 40)}<path d="M48 12q12 2 12 8t-12 8z" className="dark" /></>,
+  "coarse-spatter": (
+    <>
+      {bead}
+      {[
+        [10, 4],
+        [22, 6],
+        [36, 3],
+        [50, 6],
+        [14, 35],
+        [30, 37],
+        [44, 34],
+        [58, 36],
+        [4, 37],
+      ].map(([x, y]) => dot(x ?? 0, y ?? 0, 2.4))}
+    </>
+  ),
+  "one-sided-spatter": (
+    <>
+      {bead}
+      {[
+        [10, 5],
+        [18, 3],
+        [26, 6],
+        [34, 4],
+        [42, 6],
+        [50, 3],
+        [58, 6],
+      ].map(([x, y]) => dot(x ?? 0, y ?? 0, 2.2))}
+    </>
+  ),
+  "stick-marks": (
+    <>
+      {bead}
+      {line("M6 8l8 8")}
+      {line("M14 8l-8 8")}
+      {line("M6 26l8 8")}
+      {line("M14 26l-8 8")}
+    </>
+  ),
+  "slag-hard-to-free": (
+    <>
+      {bead}
+      <path d="M12 12h18v6H12zM36 22h20v6H36z" className="dark" />
+    </>
+  ),
+  "deep-crater": (
+    <>
+      {ripples(round(7), 16, 8, 36)}
+      <ellipse cx="50" cy="20" rx="8" ry="7" className="dark" />
+    </>
+  ),
+  "overheated-rod-end": (
+    <>
+      <rect x="4" y="14" width="34" height="12" className="bead" />
+      <rect x="38" y="15" width="16" height="10" className="hot" />
+      {line("M54 20h8")}
+    </>
+  ),
+  "repeats-at-weave": (
+    <>
+      {line("M4 30L14 10L24 30L34 10L44 30L54 10L60 22")}
+      {alert(14, 8, 5)}
+      {alert(34, 8, 5)}
+      {alert(54, 8, 5)}
+    </>
+  ),
+  "follows-patches": (
+    <>
+      <path d="M8 2h18v36H8zM40 2h16v36H40z" className="patch" />
+      {bead}
+      {dot(14, 18)}
+      {dot(20, 22)}
+      {dot(46, 18)}
+      {dot(50, 23)}
+    </>
+  ),
+  "follows-gap": (
+    <>
+      {bead}
+      {line("M4 34h18l10 4l10 -4h18")}
+      {dot(28, 20)}
+      {dot(34, 18)}
+      {dot(38, 22)}
+    </>
+  ),
+  "mill-scale-left": (
+    <>
+      <path d="M4 2h56v8H4zM4 30h56v8H4z" className="patch" />
+      {bead}
+    </>
+  ),
+  "rust-paint-oil": (
+    <>
+      {bead}
+      <path d="M8 4q6 -4 12 0t12 0t12 0t12 0v6H8z" className="hot" />
+    </>
+  ),
+  "slag-ahead-of-pool": (
+    <>
+      {ripples(round(7), 16, 8, 28)}
+      <ellipse cx="40" cy="20" rx="8" ry="8" className="hot" />
+      <path d="M46 12h12v16H46z" className="dark" />
+    </>
+  ),
+  "pool-peanut": (
+    <>
+      <rect x="2" y="13" width="24" height="14" className="bead" />
+      <path d="M24 20q0 -10 10 -8q6 3 12 0q12 -2 12 8t-12 8q-6 -3 -12 0q-10 2 -10 -8z" className="hot" />
+    </>
+  ),
+  "pool-wide": (
+    <>
+      <rect x="2" y="8" width="24" height="24" className="bead" />
+      <ellipse cx="38" cy="20" rx="18" ry="16" className="hot" />
+    </>
+  ),
+  sputtering: (
+    <>
+      {bead}
+      {line("M32 20L24 4M32 20L40 3M32 20L50 8M32 20L14 9")}
+    </>
+  ),
+  "metal-fell-out": (
+    <>
+      {cut("M14 10Q20 28 40 32H14z")}
+      <path d="M34 36q4 -8 8 0q-4 6 -8 0z" className="hot" />
+    </>
+  ),
+  "one-rod-only": (
+    <>
+      {[8, 22, 36, 50].map((x) => (
+        <rect key={x} x={x} y="4" width="7" height="32" className={x === 36 ? "hot" : "bead"} />
+      ))}
+    </>
+  ),
+  "last-third-of-rod": (
+    <>
+      <rect x="4" y="14" width="38" height="12" className="bead" />
+      <rect x="42" y="14" width="18" height="12" className="hot" />
+      {line("M42 8v24")}
+    </>
+  ),
+  "appeared-later": (
+    <>
+      <circle cx="32" cy="20" r="15" className="face" />
+      {line("M32 10v10l8 6")}
+    </>
+  ),
+  "not-wire-brushed-between-passes": (
+    <>
+      <rect x="4" y="8" width="56" height="9" className="bead" />
+      <rect x="4" y="17" width="56" height="4" className="dark" />
+      <rect x="4" y="21" width="56" height="11" className="bead" />
+    </>
+  ),
+  "hand-not-propped": (
+    <>
+      <path d="M4 20q8 -10 14 -2t14 4t14 -6t14 6" className="line wide" />
+    </>
+  ),
+  "struck-outside": (
+    <>
+      {bead}
+      {line("M46 2l-4 6h6l-4 6")}
+      {alert(30, 4, 3)}
+      {alert(18, 6, 3)}
+    </>
+  ),
+  "not-brought-back-over-start": (
+    <>
+      {ripples(round(7), 16, 22, 58)}
+      <path d="M4 12h12v16H4z" className="face" />
+      {alert(12, 20, 8)}
+    </>
+  ),
+  "broke-off-quickly": (
+    <>
+      {ripples(round(7), 16, 8, 40)}
+      <path d="M48 12q12 2 12 8t-12 8z" className="dark" />
+    </>
+  ),
 };

@@ -19,16 +19,35 @@ export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Ca
           <span className="row">
             <VerdictShape verdict={t.withdrawn ? "not-applicable" : t.verdict} size={24} />
             <span>
-              <b>{t.specimen}</b> {kinds[t.kind as keyof typeof kinds].toLowerCase()}: {t.withdrawn ? "taken off" : t.lines.join("; ")}
-              <div className="small quiet">{t.by} · {t.citation}</div>
+              <b>{t.specimen}</b> {kinds[t.kind as keyof typeof kinds].toLowerCase()}:{" "}
+              {t.withdrawn ? "taken off" : t.lines.join("; ")}
+              <div className="small quiet">
+                {t.by} · {t.citation}
+              </div>
             </span>
           </span>
-          {mayRecord && <button type="button" className="link" onClick={() => record.mutate(() => (t.withdrawn ? api.testOn(bench.id, t.id) : api.testOff(bench.id, t.id)))}>{t.withdrawn ? "put back" : "take off"}</button>}
+          {mayRecord && (
+            <button
+              type="button"
+              className="link"
+              onClick={() =>
+                record.mutate(() => (t.withdrawn ? api.testOn(bench.id, t.id) : api.testOff(bench.id, t.id)))
+              }
+            >
+              {t.withdrawn ? "put back" : "take off"}
+            </button>
+          )}
         </div>
       ))}
-      {mayRecord && !open && <button type="button" className="btn" onClick={() => setOpen(true)}>Record a specimen …</button>}
+      {mayRecord && !open && (
+        <button type="button" className="btn" onClick={() => setOpen(true)}>
+          Record a specimen …
+        </button>
+      )}
       {open && <NewSpecimen bench={bench} onDone={() => setOpen(false)} />}
-      <p className="cautions">A specimen tells of itself. Which test, and what follows from it, the engineer decides.</p>
+      <p className="cautions">
+        A specimen tells of itself. Which test, and what follows from it, the engineer decides.
+      </p>
     </section>
   );
 }
@@ -36,14 +55,21 @@ export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Ca
 function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
   const record = useRecord(bench);
   const [id] = useState(newId);
-  const [form, setForm] = useState<TestPieceForm & { openingsText?: string }>({ kind: bench.joint.blade ? "fillet-break" : "bend" });
+  const [form, setForm] = useState<TestPieceForm & { openingsText?: string }>({
+    kind: bench.joint.blade ? "fillet-break" : "bend",
+  });
   const set = (more: Partial<typeof form>) => setForm({ ...form, ...more });
   const problems = problemsByField(record.error);
   const kind = form.kind ?? "bend";
   const put = () => {
     const { openingsText, ...rest } = form;
-    const openings = (openingsText ?? "").split(/[,;]/).map((o) => o.trim()).filter(Boolean);
-    record.mutate(() => api.test(bench.id, id, said({ ...rest, ...(kind === "bend" ? { openings } : {}) })), { onSuccess: onDone });
+    const openings = (openingsText ?? "")
+      .split(/[,;]/)
+      .map((o) => o.trim())
+      .filter(Boolean);
+    record.mutate(() => api.test(bench.id, id, said({ ...rest, ...(kind === "bend" ? { openings } : {}) })), {
+      onSuccess: onDone,
+    });
   };
   const question = (word: string, value: boolean | undefined, onAnswer: (v: boolean) => void) => (
     <div className="item" style={{ gridColumn: "span 12" }}>
@@ -53,22 +79,82 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
   );
   const corner = form.corners?.[0];
   return (
-    <form className="grid" onSubmit={(e) => { e.preventDefault(); put(); }}>
-      <ChoiceField id="specimen-kind" label="Test" span={4} value={kind} options={Object.entries(kinds)} onChange={(v) => setForm({ kind: v, ...(form.specimen ? { specimen: form.specimen } : {}) })} />
-      <TextField id="specimen" label="Specimen" span={8} value={form.specimen} placeholder="root bend 1" problem={problems.specimen} onChange={(v) => set({ specimen: v })} />
+    <form
+      className="grid"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put();
+      }}
+    >
+      <ChoiceField
+        id="specimen-kind"
+        label="Test"
+        span={4}
+        value={kind}
+        options={Object.entries(kinds)}
+        onChange={(v) => setForm({ kind: v, ...(form.specimen ? { specimen: form.specimen } : {}) })}
+      />
+      <TextField
+        id="specimen"
+        label="Specimen"
+        span={8}
+        value={form.specimen}
+        placeholder="root bend 1"
+        problem={problems.specimen}
+        onChange={(v) => set({ specimen: v })}
+      />
       {kind === "bend" && (
         <>
-          <TextField id="openings" label="Openings, each at its longest" span={6} value={form.openingsText} placeholder="none, or 1/16, 3/32" problem={problems.openings ?? problems["openings[0]"]} onChange={(v) => set({ openingsText: v })} />
-          <TextField id="corner" label="Longest corner crack" span={3} value={corner?.length} placeholder="none" problem={problems["corners[0].length"]} onChange={(v) => set({ corners: v ? [{ ...corner, length: v }] : [] })} />
-          {corner && question("It starts from slag or lack of fusion", corner.fromSlagOrFusion, (v) => set({ corners: [{ ...corner, fromSlagOrFusion: v }] }))}
+          <TextField
+            id="openings"
+            label="Openings, each at its longest"
+            span={6}
+            value={form.openingsText}
+            placeholder="none, or 1/16, 3/32"
+            problem={problems.openings ?? problems["openings[0]"]}
+            onChange={(v) => set({ openingsText: v })}
+          />
+          <TextField
+            id="corner"
+            label="Longest corner crack"
+            span={3}
+            value={corner?.length}
+            placeholder="none"
+            problem={problems["corners[0].length"]}
+            onChange={(v) => set({ corners: v ? [{ ...corner, length: v }] : [] })}
+          />
+          {corner &&
+            question("It starts from slag or lack of fusion", corner.fromSlagOrFusion, (v) =>
+              set({ corners: [{ ...corner, fromSlagOrFusion: v }] }),
+            )}
         </>
       )}
       {kind === "fillet-break" && (
         <>
           {question("Bent flat without breaking", form.bentFlat, (v) => set({ bentFlat: v }))}
           {!form.bentFlat && question("Fused to the root all along", form.fullFusion, (v) => set({ fullFusion: v }))}
-          {!form.bentFlat && <TextField id="largest" label="Largest inclusion or pore" span={6} value={form.largest} placeholder="0" problem={problems.largest} onChange={(v) => set({ largest: v })} />}
-          {!form.bentFlat && <TextField id="sum" label="All together" span={6} value={form.sum} placeholder="0" problem={problems.sum} onChange={(v) => set({ sum: v })} />}
+          {!form.bentFlat && (
+            <TextField
+              id="largest"
+              label="Largest inclusion or pore"
+              span={6}
+              value={form.largest}
+              placeholder="0"
+              problem={problems.largest}
+              onChange={(v) => set({ largest: v })}
+            />
+          )}
+          {!form.bentFlat && (
+            <TextField
+              id="sum"
+              label="All together"
+              span={6}
+              value={form.sum}
+              placeholder="0"
+              problem={problems.sum}
+              onChange={(v) => set({ sum: v })}
+            />
+          )}
         </>
       )}
       {kind === "macro" && (
@@ -77,13 +163,29 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
           {question("Fused between beads and to the plates", form.fullFusion, (v) => set({ fullFusion: v }))}
           {question("Fused to the root", form.fusedToRoot, (v) => set({ fusedToRoot: v }))}
           {question("Legs as required", form.legsAsRequired, (v) => set({ legsAsRequired: v }))}
-          <TextField id="undercut" label="Undercut" span={4} value={form.undercut} placeholder="0" problem={problems.undercut} onChange={(v) => set({ undercut: v })} />
+          <TextField
+            id="undercut"
+            label="Undercut"
+            span={4}
+            value={form.undercut}
+            placeholder="0"
+            problem={problems.undercut}
+            onChange={(v) => set({ undercut: v })}
+          />
         </>
       )}
-      {record.isError && <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>{saidBy(record.error)}</p>}
+      {record.isError && (
+        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
+          {saidBy(record.error)}
+        </p>
+      )}
       <div className="row" style={{ gridColumn: "span 12" }}>
-        <button type="submit" className="btn main" disabled={record.isPending}>Record it</button>
-        <button type="button" className="btn" onClick={onDone}>Back</button>
+        <button type="submit" className="btn main" disabled={record.isPending}>
+          Record it
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Back
+        </button>
       </div>
     </form>
   );

@@ -37,7 +37,9 @@ const columns: TableColumnsType<CoverageLine> = [
       <>
         {l.by}
         {l.clause && <span className="small quiet"> · {l.clause}</span>}
-        {l.confidence !== "high" && <span className="hint small"> · {l.confidence} confidence: check against your copy</span>}
+        {l.confidence !== "high" && (
+          <span className="hint small"> · {l.confidence} confidence: check against your copy</span>
+        )}
       </>
     ),
   },
@@ -48,7 +50,13 @@ export function CoverageTable({ lines }: { lines: CoverageLine[] }) {
   return (
     <section aria-label="What is judged">
       <h3>What is judged, and what has no limit</h3>
-      <Table rowKey={(l) => `${l.read}${l.what}`} columns={columns} dataSource={lines} pagination={false} size="small" />
+      <Table
+        rowKey={(l) => `${l.read}${l.what}`}
+        columns={columns}
+        dataSource={lines}
+        pagination={false}
+        size="small"
+      />
     </section>
   );
 }

@@ -8,7 +8,12 @@ import { TopBar } from "../lib/TopBar";
 import { CoverageTable } from "./CoverageTable";
 import { Measured } from "./Measured";
 
-const joints = [["fillet", "fillet, tee"], ["butt", "groove, butt"], ["tee-groove", "groove, tee"], ["pipe-butt", "groove, pipe butt"]] as const;
+const joints = [
+  ["fillet", "fillet, tee"],
+  ["butt", "groove, butt"],
+  ["tee-groove", "groove, tee"],
+  ["pipe-butt", "groove, pipe butt"],
+] as const;
 
 /** The criteria books to read: what each asks of a joint, where it stands, how sure it is, and what Mensor chose. */
 export default function CriteriaPages() {
@@ -20,13 +25,23 @@ export default function CriteriaPages() {
       <TopBar rooms />
       <main className="halves">
         <nav className="card panel" aria-label="Acceptance criteria">
-          <header><h2>Acceptance criteria</h2></header>
+          <header>
+            <h2>Acceptance criteria</h2>
+          </header>
           <div className="body picks">
             {books.isError && <p className="fault">{saidBy(books.error)}</p>}
             {books.data?.map((b) => (
-              <Link key={b.id} to={`/criteria/${b.id}`} className="picked" aria-current={b.id === chosen?.id ? "page" : undefined}>
+              <Link
+                key={b.id}
+                to={`/criteria/${b.id}`}
+                className="picked"
+                aria-current={b.id === chosen?.id ? "page" : undefined}
+              >
                 <b>{b.title}</b>
-                <span className="quiet small">{b.check?.stands ? `✓ checked ${b.check.checkedOn}` : "from memory, not checked yet"} · {b.units.join(", ")}</span>
+                <span className="quiet small">
+                  {b.check?.stands ? `✓ checked ${b.check.checkedOn}` : "from memory, not checked yet"} ·{" "}
+                  {b.units.join(", ")}
+                </span>
               </Link>
             ))}
           </div>
@@ -59,17 +74,39 @@ function CriteriaCard({ book }: { book: CriteriaLine }) {
       <div className="body bookpage">
         <div className="grid" role="group" aria-label="Which joint">
           <ChoiceField id="joint" label="Read it for" span={4} value={joint} options={joints} onChange={setJoint} />
-          <TextField id="thickness" label={`Thickness, ${units}`} span={3} value={thickness} onChange={setThickness} problem={page.isError ? problemsByField(page.error).thickness : undefined} />
-          <ChoiceField id="units" label="Column" span={3} value={units} disabled={book.units.length < 2} options={book.units.map((u) => [u, u === "in" ? "inches" : "millimetres"] as const)} onChange={change} />
+          <TextField
+            id="thickness"
+            label={`Thickness, ${units}`}
+            span={3}
+            value={thickness}
+            onChange={setThickness}
+            problem={page.isError ? problemsByField(page.error).thickness : undefined}
+          />
+          <ChoiceField
+            id="units"
+            label="Column"
+            span={3}
+            value={units}
+            disabled={book.units.length < 2}
+            options={book.units.map((u) => [u, u === "in" ? "inches" : "millimetres"] as const)}
+            onChange={change}
+          />
         </div>
         {page.data?.refused && <p className="hint">{page.data.refused}</p>}
         {page.data && !page.data.refused && <Limits page={page.data} />}
         {page.data && page.data.byThickness.length > 0 && <ByThickness page={page.data} />}
         {page.data && page.data.coverage.length > 0 && <CoverageTable lines={page.data.coverage} />}
-        {page.data?.notes.map((n) => <p key={n} className="small">{n}</p>)}
+        {page.data?.notes.map((n) => (
+          <p key={n} className="small">
+            {n}
+          </p>
+        ))}
         <Checked book={book} page={page.data} />
         {page.data && <Choices page={page.data} />}
-        <p className="cautions">The limits stand here from memory of the published document. The contract’s own copy and the Engineer decide; local codes and licensed practice come first.</p>
+        <p className="cautions">
+          The limits stand here from memory of the published document. The contract’s own copy and the Engineer decide;
+          local codes and licensed practice come first.
+        </p>
       </div>
     </div>
   );
@@ -78,12 +115,22 @@ function CriteriaCard({ book }: { book: CriteriaLine }) {
 function Limits({ page }: { page: CriteriaPage }) {
   return (
     <table className="limits">
-      <thead><tr><th colSpan={2}>Criterion</th><th>Allowed</th><th>Where it stands</th></tr></thead>
+      <thead>
+        <tr>
+          <th colSpan={2}>Criterion</th>
+          <th>Allowed</th>
+          <th>Where it stands</th>
+        </tr>
+      </thead>
       <tbody>
         {page.criteria.map((c) => (
           <tr key={c.criterion} data-criterion={c.criterion}>
-            <td className="pic"><Measured criterion={c.criterion} /></td>
-            <td><b>{c.title}</b></td>
+            <td className="pic">
+              <Measured criterion={c.criterion} />
+            </td>
+            <td>
+              <b>{c.title}</b>
+            </td>
             <td>
               {c.limits.map((l, i) => (
                 <div key={i}>
@@ -113,12 +160,28 @@ function ByThickness({ page }: { page: CriteriaPage }) {
       <h3>By thickness, {page.units}</h3>
       <div style={{ overflowX: "auto" }}>
         <table className="limits bythickness">
-          <thead><tr><th>Limit</th>{page.thicknesses.map((t) => <th key={t}>{t}</th>)}</tr></thead>
+          <thead>
+            <tr>
+              <th>Limit</th>
+              {page.thicknesses.map((t) => (
+                <th key={t}>{t}</th>
+              ))}
+            </tr>
+          </thead>
           <tbody>
             {page.byThickness.map((r) => (
               <tr key={r.criterion + r.of}>
-                <td><b>{r.title}</b>{r.of && r.of !== r.title.toLowerCase() && <div className="small quiet">{r.of}</div>}</td>
-                {r.allowed.map((a, i) => (a === r.allowed[i - 1] ? null : <td key={i} colSpan={same(r.allowed, i)}>{a || "–"}</td>))}
+                <td>
+                  <b>{r.title}</b>
+                  {r.of && r.of !== r.title.toLowerCase() && <div className="small quiet">{r.of}</div>}
+                </td>
+                {r.allowed.map((a, i) =>
+                  a === r.allowed[i - 1] ? null : (
+                    <td key={i} colSpan={same(r.allowed, i)}>
+                      {a || "–"}
+                    </td>
+                  ),
+                )}
               </tr>
             ))}
           </tbody>
@@ -143,7 +206,9 @@ function Choices({ page }: { page: CriteriaPage }) {
         {page.choices.map((c) => (
           <div key={c.title}>
             <dt>{c.title}</dt>
-            <dd>{c.what} <span className="quiet small">Why: {c.why}</span></dd>
+            <dd>
+              {c.what} <span className="quiet small">Why: {c.why}</span>
+            </dd>
           </div>
         ))}
       </dl>
@@ -161,17 +226,32 @@ function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
       <h3>Checked against our copy</h3>
       {c ? (
         <div>
-          <b className={c.stands ? "v-accept" : "hint"}>{c.stands ? "✓ " : "△ of another edition: "}{c.checkedOn}, {c.checkedBy}</b>, against {c.copyEdition}
+          <b className={c.stands ? "v-accept" : "hint"}>
+            {c.stands ? "✓ " : "△ of another edition: "}
+            {c.checkedOn}, {c.checkedBy}
+          </b>
+          , against {c.copyEdition}
           <span className="quiet small"> · recorded by {c.recordedBy}</span>
           {c.differed.length === 0 && <div className="small">No number differed.</div>}
           {c.differed.map((d, i) => (
-            <div key={i} className="small hint">{d.criterion}: {d.here} here, {d.copy} in the copy</div>
+            <div key={i} className="small hint">
+              {d.criterion}: {d.here} here, {d.copy} in the copy
+            </div>
           ))}
         </div>
       ) : (
-        <p className="hint" style={{ margin: 0 }}>△ Not yet. {book.stop ? "Nothing is signed by these criteria until the quality manager records the check." : "In the demo it signs all the same; nothing in it is real."}</p>
+        <p className="hint" style={{ margin: 0 }}>
+          △ Not yet.{" "}
+          {book.stop
+            ? "Nothing is signed by these criteria until the quality manager records the check."
+            : "In the demo it signs all the same; nothing in it is real."}
+        </p>
       )}
-      {actor.role === "QUALITY_MANAGER" && !open && <button type="button" className="btn" onClick={() => setOpen(true)}>Record a check …</button>}
+      {actor.role === "QUALITY_MANAGER" && !open && (
+        <button type="button" className="btn" onClick={() => setOpen(true)}>
+          Record a check …
+        </button>
+      )}
       {open && <CheckForm book={book} page={page} onDone={() => setOpen(false)} />}
     </section>
   );
@@ -184,7 +264,8 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
   const [fault, setFault] = useState<unknown>();
   const problems = problemsByField(fault);
   const differed = form.differed ?? [];
-  const differ = (n: number, change: Partial<(typeof differed)[number]>) => setForm({ ...form, differed: differed.map((d, i) => (i === n ? { ...d, ...change } : d)) });
+  const differ = (n: number, change: Partial<(typeof differed)[number]>) =>
+    setForm({ ...form, differed: differed.map((d, i) => (i === n ? { ...d, ...change } : d)) });
   const store = async (e: FormEvent) => {
     e.preventDefault();
     try {
@@ -198,23 +279,85 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
   return (
     <form onSubmit={(e) => void store(e)} aria-label="Record a check">
       <div className="grid">
-        <TextField id="copyEdition" label="Edition of your copy" span={5} value={form.copyEdition} problem={problems.copyEdition} onChange={(v) => setForm({ ...form, copyEdition: v })} />
-        <TextField id="checkedOn" label="Checked on" type="date" span={3} value={form.checkedOn} problem={problems.checkedOn} onChange={(v) => setForm({ ...form, checkedOn: v || undefined })} />
-        <TextField id="checkedBy" label="By" span={4} value={form.checkedBy} problem={problems.checkedBy} onChange={(v) => setForm({ ...form, checkedBy: v })} />
+        <TextField
+          id="copyEdition"
+          label="Edition of your copy"
+          span={5}
+          value={form.copyEdition}
+          problem={problems.copyEdition}
+          onChange={(v) => setForm({ ...form, copyEdition: v })}
+        />
+        <TextField
+          id="checkedOn"
+          label="Checked on"
+          type="date"
+          span={3}
+          value={form.checkedOn}
+          problem={problems.checkedOn}
+          onChange={(v) => setForm({ ...form, checkedOn: v || undefined })}
+        />
+        <TextField
+          id="checkedBy"
+          label="By"
+          span={4}
+          value={form.checkedBy}
+          problem={problems.checkedBy}
+          onChange={(v) => setForm({ ...form, checkedBy: v })}
+        />
         {differed.map((d, i) => (
           <div key={i} style={{ display: "contents" }}>
-            <ChoiceField id={`dc${i}`} label="Number that differs, of" span={4} value={d.criterion} problem={problems[`differed[${i}].criterion`]} options={[["", "choose"], ...(page?.criteria ?? []).map((c) => [c.criterion, c.title] as const)]} onChange={(v) => differ(i, { criterion: v })} />
-            <TextField id={`dh${i}`} label="Here" span={3} value={d.here} problem={problems[`differed[${i}].here`]} onChange={(v) => differ(i, { here: v })} />
-            <TextField id={`dd${i}`} label="In your copy" span={3} value={d.copy} problem={problems[`differed[${i}].copy`]} onChange={(v) => differ(i, { copy: v })} />
-            <div style={{ gridColumn: "span 2", alignSelf: "end" }}><button type="button" className="link" onClick={() => setForm({ ...form, differed: differed.filter((_, n) => n !== i) })}>take off</button></div>
+            <ChoiceField
+              id={`dc${i}`}
+              label="Number that differs, of"
+              span={4}
+              value={d.criterion}
+              problem={problems[`differed[${i}].criterion`]}
+              options={[["", "choose"], ...(page?.criteria ?? []).map((c) => [c.criterion, c.title] as const)]}
+              onChange={(v) => differ(i, { criterion: v })}
+            />
+            <TextField
+              id={`dh${i}`}
+              label="Here"
+              span={3}
+              value={d.here}
+              problem={problems[`differed[${i}].here`]}
+              onChange={(v) => differ(i, { here: v })}
+            />
+            <TextField
+              id={`dd${i}`}
+              label="In your copy"
+              span={3}
+              value={d.copy}
+              problem={problems[`differed[${i}].copy`]}
+              onChange={(v) => differ(i, { copy: v })}
+            />
+            <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
+              <button
+                type="button"
+                className="link"
+                onClick={() => setForm({ ...form, differed: differed.filter((_, n) => n !== i) })}
+              >
+                take off
+              </button>
+            </div>
           </div>
         ))}
       </div>
-      <button type="button" className="link" onClick={() => setForm({ ...form, differed: [...differed, {}] })}>a number differed …</button>
-      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+      <button type="button" className="link" onClick={() => setForm({ ...form, differed: [...differed, {}] })}>
+        a number differed …
+      </button>
+      {fault !== undefined && (
+        <p role="alert" className="fault">
+          {saidBy(fault)}
+        </p>
+      )}
       <div style={{ display: "flex", gap: 8 }}>
-        <button type="submit" className="btn main">Checked against our copy</button>
-        <button type="button" className="btn" onClick={onDone}>Back</button>
+        <button type="submit" className="btn main">
+          Checked against our copy
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Back
+        </button>
       </div>
     </form>
   );

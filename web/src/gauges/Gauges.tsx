@@ -37,19 +37,38 @@ export default function Gauges() {
           <header>
             <h2>Gauges</h2>
             {carries && <span className="small quiet">{carried.length} in today’s kit</span>}
-            {registers && <button type="button" className="link" onClick={() => setChosen("new")}>register a gauge</button>}
+            {registers && (
+              <button type="button" className="link" onClick={() => setChosen("new")}>
+                register a gauge
+              </button>
+            )}
           </header>
           <div className="body rows">
-            {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+            {fault !== undefined && (
+              <p role="alert" className="fault">
+                {saidBy(fault)}
+              </p>
+            )}
             {gauges.data?.length === 0 && <p>No gauge is registered.</p>}
             {(gauges.data?.length ?? 0) > 0 && (
               <table>
-                <thead><tr><th>Gauge</th><th>Reads to</th><th>Up to</th><th>Serial</th><th>Calibration due</th>{carries && <th>Today’s kit</th>}</tr></thead>
+                <thead>
+                  <tr>
+                    <th>Gauge</th>
+                    <th>Reads to</th>
+                    <th>Up to</th>
+                    <th>Serial</th>
+                    <th>Calibration due</th>
+                    {carries && <th>Today’s kit</th>}
+                  </tr>
+                </thead>
                 <tbody>
                   {gauges.data?.map((g) => (
                     <tr key={g.id} onClick={() => setChosen(g.id)} aria-current={g.id === chosen ? "true" : undefined}>
                       <td>
-                        <button type="button" className="big named">{g.form.name}</button>
+                        <button type="button" className="big named">
+                          {g.form.name}
+                        </button>
                         <div className="small quiet">{g.form.kind}</div>
                         {g.fault && <div className="small fault">✕ {g.fault}</div>}
                       </td>
@@ -59,7 +78,14 @@ export default function Gauges() {
                       <td>{g.form.due ?? "none"}</td>
                       {carries && (
                         <td onClick={(e) => e.stopPropagation()}>
-                          <button type="button" className="pick" aria-pressed={carried.includes(g.id)} disabled={g.fault !== undefined && !carried.includes(g.id)} aria-label={`${g.form.name} in today’s kit`} onClick={() => void carry(g.id)}>
+                          <button
+                            type="button"
+                            className="pick"
+                            aria-pressed={carried.includes(g.id)}
+                            disabled={g.fault !== undefined && !carried.includes(g.id)}
+                            aria-label={`${g.form.name} in today’s kit`}
+                            onClick={() => void carry(g.id)}
+                          >
                             {carried.includes(g.id) ? "carried" : "take"}
                           </button>
                         </td>
@@ -71,18 +97,43 @@ export default function Gauges() {
             )}
           </div>
         </section>
-        {chosen === undefined && <section className="card side"><p className="quiet">Choose a gauge to see which records it touched, or to say that it was found out of calibration.</p></section>}
-        {(chosen === "new" || gauge) && <GaugeCard key={`${chosen} ${gauge?.version}`} gauge={gauge} mayChange={registers} onStored={(id) => setChosen(id)} />}
+        {chosen === undefined && (
+          <section className="card side">
+            <p className="quiet">
+              Choose a gauge to see which records it touched, or to say that it was found out of calibration.
+            </p>
+          </section>
+        )}
+        {(chosen === "new" || gauge) && (
+          <GaugeCard
+            key={`${chosen} ${gauge?.version}`}
+            gauge={gauge}
+            mayChange={registers}
+            onStored={(id) => setChosen(id)}
+          />
+        )}
       </main>
     </div>
   );
 }
 
-function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: boolean; onStored: (id: string) => void }) {
+function GaugeCard({
+  gauge,
+  mayChange,
+  onStored,
+}: {
+  gauge?: Gauge;
+  mayChange: boolean;
+  onStored: (id: string) => void;
+}) {
   const [form, setForm] = useState<GaugeForm>(gauge?.form ?? { kind: "fillet gauge" });
   const [fault, setFault] = useState<unknown>();
   const queries = useQueryClient();
-  const touched = useQuery({ queryKey: ["touched", gauge?.id, gauge?.version], queryFn: () => api.touchedBy(gauge?.id ?? ""), enabled: gauge !== undefined });
+  const touched = useQuery({
+    queryKey: ["touched", gauge?.id, gauge?.version],
+    queryFn: () => api.touchedBy(gauge?.id ?? ""),
+    enabled: gauge !== undefined,
+  });
   const problems = problemsByField(fault);
   const store = async (e: FormEvent) => {
     e.preventDefault();
@@ -90,18 +141,31 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
       const id = gauge?.id ?? newId();
       await api.putGauge(id, said(form), gauge?.version);
       setFault(undefined);
-      await queries.invalidateQueries({ predicate: (q) => ["gauges", "bench", "joints", "touched"].includes(String(q.queryKey[0])) });
+      await queries.invalidateQueries({
+        predicate: (q) => ["gauges", "bench", "joints", "touched"].includes(String(q.queryKey[0])),
+      });
       onStored(id);
     } catch (x) {
       setFault(x);
     }
   };
   const text = (f: keyof GaugeForm, label: string, span: number, placeholder?: string, type?: string) => (
-    <TextField id={`gauge-${f}`} label={label} span={span} type={type} value={form[f]} placeholder={placeholder} problem={problems[f]} onChange={(v) => setForm({ ...form, [f]: v })} />
+    <TextField
+      id={`gauge-${f}`}
+      label={label}
+      span={span}
+      type={type}
+      value={form[f]}
+      placeholder={placeholder}
+      problem={problems[f]}
+      onChange={(v) => setForm({ ...form, [f]: v })}
+    />
   );
   return (
     <section className="card panel" aria-label="The gauge">
-      <header><h2>{gauge ? gauge.form.name : "A new gauge"}</h2></header>
+      <header>
+        <h2>{gauge ? gauge.form.name : "A new gauge"}</h2>
+      </header>
       <div className="body">
         <form onSubmit={(e) => void store(e)}>
           <fieldset disabled={!mayChange} className="plainset">
@@ -115,8 +179,16 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
               {text("due", "Calibration due", 6, undefined, "date")}
               {text("foundOut", "Found out of calibration on", 6, undefined, "date")}
             </div>
-            {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-            {mayChange && <button type="submit" className="btn main" style={{ marginTop: 10 }}>{gauge ? "Store the gauge" : "Register it"}</button>}
+            {fault !== undefined && (
+              <p role="alert" className="fault">
+                {saidBy(fault)}
+              </p>
+            )}
+            {mayChange && (
+              <button type="submit" className="btn main" style={{ marginTop: 10 }}>
+                {gauge ? "Store the gauge" : "Register it"}
+              </button>
+            )}
           </fieldset>
         </form>
         {gauge && (
@@ -125,11 +197,23 @@ function GaugeCard({ gauge, mayChange, onStored }: { gauge?: Gauge; mayChange: b
             {touched.data?.length === 0 && <p className="quiet">None.</p>}
             {touched.data?.map((t) => (
               <div className="item" key={t.inspectionId}>
-                <Link to={`/inspections/${t.inspectionId}`}><b>{t.mark}</b>{t.weldNo && ` weld ${t.weldNo}`}{t.revision > 1 && `, rev ${t.revision}`}</Link>
-                <span><VerdictMark verdict={t.verdict} size={18} /> <span className="quiet small">{t.signed ? "signed" : "open"}</span></span>
+                <Link to={`/inspections/${t.inspectionId}`}>
+                  <b>{t.mark}</b>
+                  {t.weldNo && ` weld ${t.weldNo}`}
+                  {t.revision > 1 && `, rev ${t.revision}`}
+                </Link>
+                <span>
+                  <VerdictMark verdict={t.verdict} size={18} />{" "}
+                  <span className="quiet small">{t.signed ? "signed" : "open"}</span>
+                </span>
               </div>
             ))}
-            {gauge.form.foundOut && <p className="cautions">An open inspection that names it is not ready until another gauge is named. A signed record stands; whether it holds is for the quality manager to decide, by a new revision.</p>}
+            {gauge.form.foundOut && (
+              <p className="cautions">
+                An open inspection that names it is not ready until another gauge is named. A signed record stands;
+                whether it holds is for the quality manager to decide, by a new revision.
+              </p>
+            )}
           </section>
         )}
       </div>

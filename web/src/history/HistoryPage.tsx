@@ -15,21 +15,42 @@ export default function HistoryPage() {
   const all = history.data ?? [];
   const kinds = [...new Set(all.map((c) => c.what))];
   const wanted = find.trim().toLowerCase();
-  const fitting = all.filter((c) => (what === "" || c.what === what) && (wanted === "" || `${c.by} ${c.name} ${c.fields.map((f) => `${f.field} ${f.before ?? ""} ${f.after ?? ""}`).join(" ")}`.toLowerCase().includes(wanted)));
+  const fitting = all.filter(
+    (c) =>
+      (what === "" || c.what === what) &&
+      (wanted === "" ||
+        `${c.by} ${c.name} ${c.fields.map((f) => `${f.field} ${f.before ?? ""} ${f.after ?? ""}`).join(" ")}`
+          .toLowerCase()
+          .includes(wanted)),
+  );
   return (
     <div className="app">
       <TopBar>
         <span className="mark">{all.find((c) => c.what === "Weld")?.name ?? "Weld"}</span>
         <span className="what">history: every change, who made it, what stood before</span>
-        <Link className="small way" to="/">to the worklist</Link>
+        <Link className="small way" to="/">
+          to the worklist
+        </Link>
       </TopBar>
       <main className="list">
         <div className="tools">
-          <input className="text find" style={{ width: 240 }} aria-label="Find a person or a word" placeholder="Find a person or a word" value={find} onChange={(e) => setFind(e.target.value)} />
+          <input
+            className="text find"
+            style={{ width: 240 }}
+            aria-label="Find a person or a word"
+            placeholder="Find a person or a word"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
           <div className="kinds" role="group" aria-label="Show">
-            <button type="button" className="pick" aria-pressed={what === ""} onClick={() => setWhat("")}>All<span className="n">{all.length}</span></button>
+            <button type="button" className="pick" aria-pressed={what === ""} onClick={() => setWhat("")}>
+              All<span className="n">{all.length}</span>
+            </button>
             {kinds.map((k) => (
-              <button key={k} type="button" className="pick" aria-pressed={what === k} onClick={() => setWhat(k)}>{k}<span className="n">{all.filter((c) => c.what === k).length}</span></button>
+              <button key={k} type="button" className="pick" aria-pressed={what === k} onClick={() => setWhat(k)}>
+                {k}
+                <span className="n">{all.filter((c) => c.what === k).length}</span>
+              </button>
             ))}
           </div>
         </div>
@@ -38,13 +59,24 @@ export default function HistoryPage() {
           {history.isSuccess && fitting.length === 0 && <p style={{ padding: 16 }}>Nothing fits.</p>}
           {fitting.length > 0 && (
             <table>
-              <thead><tr><th>When</th><th>Who</th><th>What</th><th>Before → after</th></tr></thead>
+              <thead>
+                <tr>
+                  <th>When</th>
+                  <th>Who</th>
+                  <th>What</th>
+                  <th>Before → after</th>
+                </tr>
+              </thead>
               <tbody>
-                {fitting.slice(0, most).map((c, i) => <Line key={`${c.revision} ${i}`} change={c} />)}
+                {fitting.slice(0, most).map((c, i) => (
+                  <Line key={`${c.revision} ${i}`} change={c} />
+                ))}
               </tbody>
             </table>
           )}
-          {fitting.length > most && <p style={{ padding: 16 }}>{fitting.length - most} more: narrow them by a word or a kind.</p>}
+          {fitting.length > most && (
+            <p style={{ padding: 16 }}>{fitting.length - most} more: narrow them by a word or a kind.</p>
+          )}
         </div>
       </main>
     </div>
@@ -56,11 +88,18 @@ function Line({ change: c }: { change: Change }) {
     <tr>
       <td>{new Date(c.at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "medium" })}</td>
       <td>{c.by === "" ? <span className="quiet">Mensor</span> : c.by}</td>
-      <td><b>{c.what}</b> {c.name}<div className="small quiet">{c.did}</div></td>
+      <td>
+        <b>{c.what}</b> {c.name}
+        <div className="small quiet">{c.did}</div>
+      </td>
       <td>
         <ul>
           {c.fields.map((f) => (
-            <li key={f.field}><span className="quiet">{f.field}:</span> {f.before !== undefined && <del>{f.before}</del>}{f.before !== undefined && f.after !== undefined && " → "}{f.after !== undefined && <b>{f.after}</b>}</li>
+            <li key={f.field}>
+              <span className="quiet">{f.field}:</span> {f.before !== undefined && <del>{f.before}</del>}
+              {f.before !== undefined && f.after !== undefined && " → "}
+              {f.after !== undefined && <b>{f.after}</b>}
+            </li>
           ))}
         </ul>
       </td>

@@ -24,27 +24,50 @@ export default function Jobs() {
         <nav className="card panel" aria-label="Jobs">
           <header>
             <h2>Jobs</h2>
-            {setsUp && <Link className="link linked" to="/jobs/new">new job</Link>}
+            {setsUp && (
+              <Link className="link linked" to="/jobs/new">
+                new job
+              </Link>
+            )}
           </header>
           <div className="body picks">
             {jobs.isError && <p className="fault">{saidBy(jobs.error)}</p>}
-            {jobs.data?.length === 0 && <p>No job yet. A job holds the code, the units and the lots that its welds share.</p>}
+            {jobs.data?.length === 0 && (
+              <p>No job yet. A job holds the code, the units and the lots that its welds share.</p>
+            )}
             {jobs.data?.map((j) => (
-              <Link key={j.id} to={`/jobs/${j.id}`} className="picked" aria-current={j.id === chosen?.id ? "page" : undefined}>
+              <Link
+                key={j.id}
+                to={`/jobs/${j.id}`}
+                className="picked"
+                aria-current={j.id === chosen?.id ? "page" : undefined}
+              >
                 <b>{j.form.name}</b>
-                <span className="quiet small">{welds(j)} · {j.form.units} · {j.form.criteria}</span>
+                <span className="quiet small">
+                  {welds(j)} · {j.form.units} · {j.form.criteria}
+                </span>
               </Link>
             ))}
           </div>
         </nav>
-        {jobs.data && <JobCard key={chosen ? `${chosen.id} ${chosen.version}` : "new"} job={chosen} mayChange={setsUp} />}
+        {jobs.data && (
+          <JobCard key={chosen ? `${chosen.id} ${chosen.version}` : "new"} job={chosen} mayChange={setsUp} />
+        )}
       </main>
     </div>
   );
 }
 
-const loadings = [["", "not known yet"], ["static", "static"], ["cyclic", "cyclic"]] as const;
-const states = [["due", "due"], ["asked", "asked for"], ["done", "done"]] as const;
+const loadings = [
+  ["", "not known yet"],
+  ["static", "static"],
+  ["cyclic", "cyclic"],
+] as const;
+const states = [
+  ["due", "due"],
+  ["asked", "asked for"],
+  ["done", "done"],
+] as const;
 
 function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
   const books = useQuery({ queryKey: ["books"], queryFn: api.books, staleTime: Infinity });
@@ -61,12 +84,18 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
   const store = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const sent = said({ ...form, tests: form.tests?.map((t) => said(t)), drawings: form.drawings?.map((d) => said(d)), lots: form.lots?.filter((l) => l.trim() !== ""), terms: form.terms && said({ ...form.terms, limits: form.terms.limits?.map((l) => said(l)) }) });
+      const sent = said({
+        ...form,
+        tests: form.tests?.map((t) => said(t)),
+        drawings: form.drawings?.map((d) => said(d)),
+        lots: form.lots?.filter((l) => l.trim() !== ""),
+        terms: form.terms && said({ ...form.terms, limits: form.terms.limits?.map((l) => said(l)) }),
+      });
       const next = job ? await api.changeJob(job.id, sent, job.version) : await api.createJob(sent);
       setFault(undefined);
       setStored(true);
       await queries.invalidateQueries({ queryKey: ["jobs"] });
-      navigate(`/jobs/${next.id}`);
+      await navigate(`/jobs/${next.id}`);
     } catch (x) {
       setFault(x);
     }
@@ -76,50 +105,185 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
     <div className="card panel">
       <header>
         <h2>{job ? job.form.name : "A new job"}</h2>
-        {job && <Link className="link linked" to={`/?job=${job.id}`}>{welds(job)}</Link>}
+        {job && (
+          <Link className="link linked" to={`/?job=${job.id}`}>
+            {welds(job)}
+          </Link>
+        )}
       </header>
       <div className="body">
         <form onSubmit={(e) => void store(e)} aria-label="The job">
           <fieldset disabled={!mayChange} className="plainset">
             <div className="grid">
-              <TextField id="name" label="Job" span={4} value={form.name} problem={problems.name} onChange={(v) => set({ name: v })} />
-              <ChoiceField id="criteria" label={fixed ? "Acceptance criteria (fixed: welds are judged by it)" : "Acceptance criteria"} span={5} disabled={fixed} value={form.criteria} problem={problems.criteria} options={(books.data ?? []).map((b) => [b.id, `${b.title}, ${b.edition}`] as const)} onChange={(v) => set({ criteria: v })} />
-              <ChoiceField id="units" label="Drawings in" span={3} disabled={fixed} value={form.units} problem={problems.units} options={[["in", "inches"], ["mm", "mm"]]} onChange={(v) => set({ units: v })} />
-              <ChoiceField id="loading" label="Loading" span={3} value={form.loading} problem={problems.loading} options={loadings} onChange={(v) => set({ loading: v })} />
-              <TextField id="contract" label="Contract’s own specification" span={5} value={form.contract} onChange={(v) => set({ contract: v })} placeholder="its number and revision" />
-              <TextField id="apart" label={`Starts and stops apart, ${form.units}`} span={4} value={form.apart} problem={problems.apart} onChange={(v) => set({ apart: v })} placeholder={form.units === "mm" ? "25.4, a rule of thumb" : "1, a rule of thumb"} />
-              <TextField id="lots" label="Lots, separated by commas" span={12} value={form.lots?.join(", ")} onChange={(v) => set({ lots: v === "" ? [] : v.split(/,\s?/) })} />
+              <TextField
+                id="name"
+                label="Job"
+                span={4}
+                value={form.name}
+                problem={problems.name}
+                onChange={(v) => set({ name: v })}
+              />
+              <ChoiceField
+                id="criteria"
+                label={fixed ? "Acceptance criteria (fixed: welds are judged by it)" : "Acceptance criteria"}
+                span={5}
+                disabled={fixed}
+                value={form.criteria}
+                problem={problems.criteria}
+                options={(books.data ?? []).map((b) => [b.id, `${b.title}, ${b.edition}`] as const)}
+                onChange={(v) => set({ criteria: v })}
+              />
+              <ChoiceField
+                id="units"
+                label="Drawings in"
+                span={3}
+                disabled={fixed}
+                value={form.units}
+                problem={problems.units}
+                options={[
+                  ["in", "inches"],
+                  ["mm", "mm"],
+                ]}
+                onChange={(v) => set({ units: v })}
+              />
+              <ChoiceField
+                id="loading"
+                label="Loading"
+                span={3}
+                value={form.loading}
+                problem={problems.loading}
+                options={loadings}
+                onChange={(v) => set({ loading: v })}
+              />
+              <TextField
+                id="contract"
+                label="Contract’s own specification"
+                span={5}
+                value={form.contract}
+                onChange={(v) => set({ contract: v })}
+                placeholder="its number and revision"
+              />
+              <TextField
+                id="apart"
+                label={`Starts and stops apart, ${form.units}`}
+                span={4}
+                value={form.apart}
+                problem={problems.apart}
+                onChange={(v) => set({ apart: v })}
+                placeholder={form.units === "mm" ? "25.4, a rule of thumb" : "1, a rule of thumb"}
+              />
+              <TextField
+                id="lots"
+                label="Lots, separated by commas"
+                span={12}
+                value={form.lots?.join(", ")}
+                onChange={(v) => set({ lots: v === "" ? [] : v.split(/,\s?/) })}
+              />
             </div>
             <div className="pairs">
               <section>
                 <h3>Drawings</h3>
                 {(form.drawings ?? []).map((d, i) => (
                   <div className="grid" key={i}>
-                    <TextField id={`d${i}`} label="Number" span={6} value={d.number} problem={problems[`drawings[${i}].number`]} onChange={(v) => set({ drawings: form.drawings?.map((x, n) => (n === i ? { ...x, number: v } : x)) })} />
-                    <TextField id={`dr${i}`} label="Revision" span={3} value={d.revision} onChange={(v) => set({ drawings: form.drawings?.map((x, n) => (n === i ? { ...x, revision: v } : x)) })} />
+                    <TextField
+                      id={`d${i}`}
+                      label="Number"
+                      span={6}
+                      value={d.number}
+                      problem={problems[`drawings[${i}].number`]}
+                      onChange={(v) =>
+                        set({ drawings: form.drawings?.map((x, n) => (n === i ? { ...x, number: v } : x)) })
+                      }
+                    />
+                    <TextField
+                      id={`dr${i}`}
+                      label="Revision"
+                      span={3}
+                      value={d.revision}
+                      onChange={(v) =>
+                        set({ drawings: form.drawings?.map((x, n) => (n === i ? { ...x, revision: v } : x)) })
+                      }
+                    />
                     <TakeOff onClick={() => set({ drawings: form.drawings?.filter((_, n) => n !== i) })} />
                   </div>
                 ))}
-                <button type="button" className="link" onClick={() => set({ drawings: [...(form.drawings ?? []), {}] })}>add a drawing</button>
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => set({ drawings: [...(form.drawings ?? []), {}] })}
+                >
+                  add a drawing
+                </button>
               </section>
               <section>
                 <h3>Further tests</h3>
                 {(form.tests ?? []).map((t, i) => (
                   <div className="grid" key={i}>
-                    <ChoiceField id={`t${i}`} label="Method" span={3} value={t.method} problem={problems[`tests[${i}].method`]} options={["", "MT", "PT", "UT", "RT"].map((m) => [m, m || "–"] as const)} onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, method: v } : x)) })} />
-                    <TextField id={`tp${i}`} label="Percent" span={3} value={t.percent === undefined ? "" : String(t.percent)} problem={problems[`tests[${i}].percent`]} onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, percent: v === "" ? undefined : Number(v) || 0 } : x)) })} />
-                    <ChoiceField id={`ts${i}`} label="Stands" span={3} value={t.status ?? "due"} options={states} onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, status: v } : x)) })} />
+                    <ChoiceField
+                      id={`t${i}`}
+                      label="Method"
+                      span={3}
+                      value={t.method}
+                      problem={problems[`tests[${i}].method`]}
+                      options={["", "MT", "PT", "UT", "RT"].map((m) => [m, m || "–"] as const)}
+                      onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, method: v } : x)) })}
+                    />
+                    <TextField
+                      id={`tp${i}`}
+                      label="Percent"
+                      span={3}
+                      value={t.percent === undefined ? "" : String(t.percent)}
+                      problem={problems[`tests[${i}].percent`]}
+                      onChange={(v) =>
+                        set({
+                          tests: form.tests?.map((x, n) =>
+                            n === i ? { ...x, percent: v === "" ? undefined : Number(v) || 0 } : x,
+                          ),
+                        })
+                      }
+                    />
+                    <ChoiceField
+                      id={`ts${i}`}
+                      label="Stands"
+                      span={3}
+                      value={t.status ?? "due"}
+                      options={states}
+                      onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, status: v } : x)) })}
+                    />
                     <TakeOff onClick={() => set({ tests: form.tests?.filter((_, n) => n !== i) })} />
                   </div>
                 ))}
-                <button type="button" className="link" onClick={() => set({ tests: [...(form.tests ?? []), { method: "MT", status: "due" }] })}>add a test</button>
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => set({ tests: [...(form.tests ?? []), { method: "MT", status: "due" }] })}
+                >
+                  add a test
+                </button>
                 <p className="cautions">Visual acceptance is not release while one of these is due.</p>
               </section>
             </div>
-            <Terms terms={form.terms ?? {}} units={form.units ?? "in"} problems={problems} onChange={(terms) => set({ terms })} />
-            {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-            {mayChange && <button type="submit" className="btn main">{job ? "Store the job" : "Set up the job"}</button>}
-            {stored && <span role="status" className="v-accept" style={{ marginLeft: 12, fontWeight: 700 }}>Stored</span>}
+            <Terms
+              terms={form.terms ?? {}}
+              units={form.units ?? "in"}
+              problems={problems}
+              onChange={(terms) => set({ terms })}
+            />
+            {fault !== undefined && (
+              <p role="alert" className="fault">
+                {saidBy(fault)}
+              </p>
+            )}
+            {mayChange && (
+              <button type="submit" className="btn main">
+                {job ? "Store the job" : "Set up the job"}
+              </button>
+            )}
+            {stored && (
+              <span role="status" className="v-accept" style={{ marginLeft: 12, fontWeight: 700 }}>
+                Stored
+              </span>
+            )}
           </fieldset>
         </form>
         {job && <WeldList job={job} mayImport={mayChange} />}
@@ -133,7 +297,9 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
 function TakeOff({ onClick }: { onClick: () => void }) {
   return (
     <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
-      <button type="button" className="link" onClick={onClick}>take off</button>
+      <button type="button" className="link" onClick={onClick}>
+        take off
+      </button>
     </div>
   );
 }

@@ -10,36 +10,90 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
   const queries = useQueryClient();
   const [lot, setLot] = useState("");
   const [as, setAs] = useState("pdf");
-  const mine = useQuery({ queryKey: ["reports"], queryFn: api.reports, enabled: actor.role !== "VIEWER", refetchInterval: (q) => (q.state.data?.some(isUnderway) ? 500 : false) });
+  const mine = useQuery({
+    queryKey: ["reports"],
+    queryFn: api.reports,
+    enabled: actor.role !== "VIEWER",
+    refetchInterval: (q) => (q.state.data?.some(isUnderway) ? 500 : false),
+  });
   const again = () => void queries.invalidateQueries({ queryKey: ["reports"] });
-  const begin = useMutation({ mutationFn: () => api.beginReport({ job, as, ...(lot ? { lot } : {}) }), onSuccess: again });
+  const begin = useMutation({
+    mutationFn: () => api.beginReport({ job, as, ...(lot ? { lot } : {}) }),
+    onSuccess: again,
+  });
   const stop = useMutation({ mutationFn: api.stopReport, onSettled: again });
   if (actor.role === "VIEWER") return null;
   return (
     <section aria-label="Reports">
       <h3>Reports</h3>
-      <p className="small quiet" style={{ margin: "4px 0" }}>What is signed: drawings, findings with clause and margin, repairs and cycles, gauges, signatures with their sums. One weld’s report stands at its bench.</p>
+      <p className="small quiet" style={{ margin: "4px 0" }}>
+        What is signed: drawings, findings with clause and margin, repairs and cycles, gauges, signatures with their
+        sums. One weld’s report stands at its bench.
+      </p>
       <div className="grid">
-        <ChoiceField id="report-lot" label="Of" span={6} value={lot} options={[["", "the whole job"], ...lots.map((l) => [l, l] as const)]} onChange={setLot} />
-        <ChoiceField id="report-as" label="As" span={3} value={as} options={[["pdf", "PDF"], ["csv", "CSV"], ["json", "JSON"]]} onChange={setAs} />
+        <ChoiceField
+          id="report-lot"
+          label="Of"
+          span={6}
+          value={lot}
+          options={[["", "the whole job"], ...lots.map((l) => [l, l] as const)]}
+          onChange={setLot}
+        />
+        <ChoiceField
+          id="report-as"
+          label="As"
+          span={3}
+          value={as}
+          options={[
+            ["pdf", "PDF"],
+            ["csv", "CSV"],
+            ["json", "JSON"],
+          ]}
+          onChange={setAs}
+        />
         <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
-          <button type="button" className="btn main" style={{ width: "100%" }} disabled={begin.isPending} onClick={() => begin.mutate()}>Make it</button>
+          <button
+            type="button"
+            className="btn main"
+            style={{ width: "100%" }}
+            disabled={begin.isPending}
+            onClick={() => begin.mutate()}
+          >
+            Make it
+          </button>
         </div>
       </div>
-      {begin.isError && <p role="alert" className="fault">{saidBy(begin.error)}</p>}
+      {begin.isError && (
+        <p role="alert" className="fault">
+          {saidBy(begin.error)}
+        </p>
+      )}
       {mine.data?.map((r) => (
         <div className="run" key={r.id}>
-          <span><b>{r.title}</b> <span className="quiet small">{r.as.toUpperCase()}, {new Date(r.asked).toLocaleTimeString(undefined, { timeStyle: "short" })}</span></span>
+          <span>
+            <b>{r.title}</b>{" "}
+            <span className="quiet small">
+              {r.as.toUpperCase()}, {new Date(r.asked).toLocaleTimeString(undefined, { timeStyle: "short" })}
+            </span>
+          </span>
           {isUnderway(r) ? (
             <>
               <progress aria-label={`${r.title}: ${r.done} of ${r.welds} welds`} value={r.done} max={r.welds} />
-              <span className="small">{r.done} of {r.welds}</span>
-              <button type="button" className="btn" onClick={() => stop.mutate(r.id)}>Stop</button>
+              <span className="small">
+                {r.done} of {r.welds}
+              </span>
+              <button type="button" className="btn" onClick={() => stop.mutate(r.id)}>
+                Stop
+              </button>
             </>
           ) : r.state === "done" ? (
-            <a className="btn linked" href={`/api/reports/${r.id}/file`} target="_blank" rel="noreferrer">Open ({Math.ceil((r.bytes ?? 0) / 1024)} kB)</a>
+            <a className="btn linked" href={`/api/reports/${r.id}/file`} target="_blank" rel="noreferrer">
+              Open ({Math.ceil((r.bytes ?? 0) / 1024)} kB)
+            </a>
           ) : (
-            <span className={r.state === "failed" ? "fault" : "quiet"}>{r.state === "failed" ? "could not be made" : "stopped"}</span>
+            <span className={r.state === "failed" ? "fault" : "quiet"}>
+              {r.state === "failed" ? "could not be made" : "stopped"}
+            </span>
           )}
         </div>
       ))}

@@ -8,17 +8,28 @@ export function SignedRecords({ job }: { job: string }) {
   return (
     <section aria-label="Signed records">
       <h3>Signed records</h3>
-      {chain.isError && <p role="alert" className="fault">{saidBy(chain.error)}</p>}
+      {chain.isError && (
+        <p role="alert" className="fault">
+          {saidBy(chain.error)}
+        </p>
+      )}
       {c && c.records === 0 && <p className="quiet">None is signed yet.</p>}
       {c && c.records > 0 && (
         <>
           <p className={c.fault ? "v-reject" : "v-accept"} style={{ margin: "4px 0", fontWeight: 700 }}>
             {c.fault ? `✕ ${c.fault}` : `✓ ${c.records === 1 ? "1 record" : `${c.records} records`}, the chain holds`}
           </p>
-          <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>SHA-256 of the last one: {c.last}. Note it outside: a chain that ends too early cannot be notified from a whole one without it.</p>
+          <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>
+            SHA-256 of the last one: {c.last}. Note it outside: a chain that ends too early cannot be notified from a
+            whole one without it.
+          </p>
           <div className="row">
-            <a className="btn linked" href={`/api/jobs/${job}/chain`} download="signed-records.json">Save the records (file)</a>
-            <button type="button" className="btn" disabled={chain.isFetching} onClick={() => void chain.refetch()}>Check again</button>
+            <a className="btn linked" href={`/api/jobs/${job}/chain`} download="signed-records.json">
+              Save the records (file)
+            </a>
+            <button type="button" className="btn" disabled={chain.isFetching} onClick={() => void chain.refetch()}>
+              Check again
+            </button>
           </div>
         </>
       )}

@@ -40,13 +40,19 @@ function withConstant(all: Record<string, number> | undefined, id: string, typed
   return typed.trim() === "" ? rest : { ...rest, [id]: Number(typed.replace(",", ".")) };
 }
 
-type Props = { terms: ContractTerms; units: string; problems: Record<string, string>; onChange: (t: ContractTerms) => void };
+type Props = {
+  terms: ContractTerms;
+  units: string;
+  problems: Record<string, string>;
+  onChange: (t: ContractTerms) => void;
+};
 
 /** What the contract says beside the code: it can only tighten, and each line says where it stands. */
 export function Terms({ terms, units, problems, onChange }: Props) {
   const limits = terms.limits ?? [];
   const set = (change: Partial<ContractTerms>) => onChange({ ...terms, ...change });
-  const setLimit = (n: number, change: object) => set({ limits: limits.map((l, i) => (i === n ? { ...l, ...change } : l)) });
+  const setLimit = (n: number, change: object) =>
+    set({ limits: limits.map((l, i) => (i === n ? { ...l, ...change } : l)) });
   return (
     <section aria-label="The contract’s own limits">
       <h3>The contract’s own limits and choices</h3>
@@ -54,53 +60,171 @@ export function Terms({ terms, units, problems, onChange }: Props) {
         const kind = kinds.find((k) => k[0] === l.id);
         return (
           <div className="grid" key={i}>
-            <ChoiceField id={`lid${i}`} label="Limit" span={4} value={l.id} problem={problems[`terms.limits[${i}].id`]} options={kinds.map((k) => [k[0], k[1]] as const)} onChange={(v) => setLimit(i, { id: v, max: kinds.find((k) => k[0] === v)?.[2] ? l.max : undefined })} />
+            <ChoiceField
+              id={`lid${i}`}
+              label="Limit"
+              span={4}
+              value={l.id}
+              problem={problems[`terms.limits[${i}].id`]}
+              options={kinds.map((k) => [k[0], k[1]] as const)}
+              onChange={(v) => setLimit(i, { id: v, max: kinds.find((k) => k[0] === v)?.[2] ? l.max : undefined })}
+            />
             {kind?.[2] ? (
-              <TextField id={`lmax${i}`} label={`At most, ${units}`} span={2} value={l.max} problem={problems[`terms.limits[${i}].max`]} onChange={(v) => setLimit(i, { max: v })} />
+              <TextField
+                id={`lmax${i}`}
+                label={`At most, ${units}`}
+                span={2}
+                value={l.max}
+                problem={problems[`terms.limits[${i}].max`]}
+                onChange={(v) => setLimit(i, { max: v })}
+              />
             ) : (
               <div style={{ gridColumn: "span 2" }} />
             )}
-            <TextField id={`lnote${i}`} label="Where it stands" span={4} value={l.note} placeholder="client specification, clause" problem={problems[`terms.limits[${i}].note`]} onChange={(v) => setLimit(i, { note: v })} />
+            <TextField
+              id={`lnote${i}`}
+              label="Where it stands"
+              span={4}
+              value={l.note}
+              placeholder="client specification, clause"
+              problem={problems[`terms.limits[${i}].note`]}
+              onChange={(v) => setLimit(i, { note: v })}
+            />
             <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
-              <button type="button" className="link" onClick={() => set({ limits: limits.filter((_, n) => n !== i) })}>take off</button>
+              <button type="button" className="link" onClick={() => set({ limits: limits.filter((_, n) => n !== i) })}>
+                take off
+              </button>
             </div>
           </div>
         );
       })}
-      <button type="button" className="link" onClick={() => set({ limits: [...limits, { id: "undercut.depth" }] })}>add a limit</button>
+      <button type="button" className="link" onClick={() => set({ limits: [...limits, { id: "undercut.depth" }] })}>
+        add a limit
+      </button>
       <div className="grid">
-        <ChoiceField id="undercutChoice" label="Undercut of both toes" span={4} value={terms.undercut ?? "sum"} options={[["sum", "adds up in one window"], ["per-toe", "each toe by itself"]]} onChange={(v) => set({ undercut: v === "sum" ? undefined : v })} />
-        {terms.undercut === "per-toe" && <TextField id="undercutNote" label="Where that is agreed" span={6} value={terms.undercutNote} placeholder="inspection plan" problem={problems["terms.undercutNote"]} onChange={(v) => set({ undercutNote: v })} />}
+        <ChoiceField
+          id="undercutChoice"
+          label="Undercut of both toes"
+          span={4}
+          value={terms.undercut ?? "sum"}
+          options={[
+            ["sum", "adds up in one window"],
+            ["per-toe", "each toe by itself"],
+          ]}
+          onChange={(v) => set({ undercut: v === "sum" ? undefined : v })}
+        />
+        {terms.undercut === "per-toe" && (
+          <TextField
+            id="undercutNote"
+            label="Where that is agreed"
+            span={6}
+            value={terms.undercutNote}
+            placeholder="inspection plan"
+            problem={problems["terms.undercutNote"]}
+            onChange={(v) => set({ undercutNote: v })}
+          />
+        )}
       </div>
       <div className="grid">
-        <ChoiceField id="guarded" label="Acceptance" span={4} value={terms.guarded ? "yes" : ""} options={[["", "a reading at its limit accepts"], ["yes", "guarded (JCGM 106)"]]} onChange={(v) => set({ guarded: v === "yes" ? true : undefined })} />
+        <ChoiceField
+          id="guarded"
+          label="Acceptance"
+          span={4}
+          value={terms.guarded ? "yes" : ""}
+          options={[
+            ["", "a reading at its limit accepts"],
+            ["yes", "guarded (JCGM 106)"],
+          ]}
+          onChange={(v) => set({ guarded: v === "yes" ? true : undefined })}
+        />
         {terms.guarded && (
           <>
-            <TextField id="guardFactor" label="Band, uncertainties" span={2} value={terms.guardFactor === undefined ? "" : String(terms.guardFactor)} placeholder="2" problem={problems["terms.guardFactor"]} onChange={(v) => set({ guardFactor: v === "" ? undefined : Number(v) || 0 })} />
-            <TextField id="guardNote" label="Where it stands" span={4} value={terms.guardNote} problem={problems["terms.guardNote"]} onChange={(v) => set({ guardNote: v })} />
+            <TextField
+              id="guardFactor"
+              label="Band, uncertainties"
+              span={2}
+              value={terms.guardFactor === undefined ? "" : String(terms.guardFactor)}
+              placeholder="2"
+              problem={problems["terms.guardFactor"]}
+              onChange={(v) => set({ guardFactor: v === "" ? undefined : Number(v) || 0 })}
+            />
+            <TextField
+              id="guardNote"
+              label="Where it stands"
+              span={4}
+              value={terms.guardNote}
+              problem={problems["terms.guardNote"]}
+              onChange={(v) => set({ guardNote: v })}
+            />
           </>
         )}
       </div>
       <div className="grid">
-        <ChoiceField id="repairCycles" label="Repairs of one place" span={4} value={String(terms.repairCycles ?? "")} problem={problems["terms.repairCycles"]} options={[["", "two, then the Engineer"], ["1", "one, then the Engineer"], ["3", "three, then the Engineer"]]} onChange={(v) => set({ repairCycles: v === "" ? undefined : Number(v) })} />
+        <ChoiceField
+          id="repairCycles"
+          label="Repairs of one place"
+          span={4}
+          value={String(terms.repairCycles ?? "")}
+          problem={problems["terms.repairCycles"]}
+          options={[
+            ["", "two, then the Engineer"],
+            ["1", "one, then the Engineer"],
+            ["3", "three, then the Engineer"],
+          ]}
+          onChange={(v) => set({ repairCycles: v === "" ? undefined : Number(v) })}
+        />
         <fieldset className="field checks" style={{ gridColumn: "span 4" }}>
           <legend>Waits for the Engineer too</legend>
           {holds.map(([id, word]) => (
-            <label key={id} className="check"><input type="checkbox" checked={terms.repairHolds?.includes(id) ?? false} onChange={(e) => set({ repairHolds: e.target.checked ? [...(terms.repairHolds ?? []), id] : (terms.repairHolds ?? []).filter((h) => h !== id) })} /> {word}</label>
+            <label key={id} className="check">
+              <input
+                type="checkbox"
+                checked={terms.repairHolds?.includes(id) ?? false}
+                onChange={(e) =>
+                  set({
+                    repairHolds: e.target.checked
+                      ? [...(terms.repairHolds ?? []), id]
+                      : (terms.repairHolds ?? []).filter((h) => h !== id),
+                  })
+                }
+              />{" "}
+              {word}
+            </label>
           ))}
         </fieldset>
-        {(terms.repairCycles !== undefined || (terms.repairHolds?.length ?? 0) > 0) && <TextField id="repairNote" label="Where it stands" span={4} value={terms.repairNote} problem={problems["terms.repairNote"]} onChange={(v) => set({ repairNote: v })} />}
+        {(terms.repairCycles !== undefined || (terms.repairHolds?.length ?? 0) > 0) && (
+          <TextField
+            id="repairNote"
+            label="Where it stands"
+            span={4}
+            value={terms.repairNote}
+            problem={problems["terms.repairNote"]}
+            onChange={(v) => set({ repairNote: v })}
+          />
+        )}
       </div>
       <details>
         <summary className="small">What repairs are reckoned with</summary>
         <div className="grid">
           {constants.map(([id, word, usual]) => (
-            <TextField key={id} id={`rc-${id}`} label={word} span={3} placeholder={usual} value={terms.repairConstants?.[id] === undefined ? "" : String(terms.repairConstants[id])} problem={problems[`terms.repairConstants.${id}`]} onChange={(v) => set({ repairConstants: withConstant(terms.repairConstants, id, v) })} />
+            <TextField
+              key={id}
+              id={`rc-${id}`}
+              label={word}
+              span={3}
+              placeholder={usual}
+              value={terms.repairConstants?.[id] === undefined ? "" : String(terms.repairConstants[id])}
+              problem={problems[`terms.repairConstants.${id}`]}
+              onChange={(v) => set({ repairConstants: withConstant(terms.repairConstants, id, v) })}
+            />
           ))}
         </div>
       </details>
       {problems["terms.limits"] && <p className="fault">{problems["terms.limits"]}</p>}
-      <p className="cautions spaced">A contract can only tighten. What the Engineer allows beyond the code is a deviation of one weld, recorded at its bench with his document.</p>
+      <p className="cautions spaced">
+        A contract can only tighten. What the Engineer allows beyond the code is a deviation of one weld, recorded at
+        its bench with his document.
+      </p>
     </section>
   );
 }

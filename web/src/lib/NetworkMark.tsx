@@ -26,8 +26,16 @@ export function NetworkMark() {
   }, [outbox, reachable, open.length]);
   return (
     <span className="network" role="status">
-      {!reachable && <span title="Mensor cannot be reached. What you record is kept in this browser and goes when it is back.">◌ no network{open.length > 0 && ` · ${open.length} ${open.length === 1 ? "waits" : "wait"}`}</span>}
-      {refused[0] && <Link to={`/inspections/${refused[0].look}`} className="way">△ {refused.length} not taken</Link>}
+      {!reachable && (
+        <span title="Mensor cannot be reached. What you record is kept in this browser and goes when it is back.">
+          ◌ no network{open.length > 0 && ` · ${open.length} ${open.length === 1 ? "waits" : "wait"}`}
+        </span>
+      )}
+      {refused[0] && (
+        <Link to={`/inspections/${refused[0].look}`} className="way">
+          △ {refused.length} not taken
+        </Link>
+      )}
     </span>
   );
 }

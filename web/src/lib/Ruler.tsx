@@ -1,6 +1,13 @@
 import { ink } from "../theme";
 
-type Props = { from?: number; to: number; datum?: boolean; ticks: { at: number; label: string }[]; x: (mm: number) => number; gutter: number };
+type Props = {
+  from?: number;
+  to: number;
+  datum?: boolean;
+  ticks: { at: number; label: string }[];
+  x: (mm: number) => number;
+  gutter: number;
+};
 
 /** The tape over a drawing of the weld's length, from the datum or from where it is in view. */
 export function Ruler({ from = 0, to, datum = true, ticks, x, gutter }: Props) {

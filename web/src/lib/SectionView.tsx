@@ -8,7 +8,12 @@ type Point = { x: number; y: number };
 export function SectionView({ section, units }: { section: Section; units: string }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>({ width: 380, height: 300 });
   const weld = section.weld.points;
-  const points = [...weld, ...section.required, ...(section.weld.curve ? [section.weld.curve] : []), ...(section.limit ? [section.limit.through] : [])];
+  const points = [
+    ...weld,
+    ...section.required,
+    ...(section.weld.curve ? [section.weld.curve] : []),
+    ...(section.limit ? [section.limit.through] : []),
+  ];
   const minX = Math.min(0, ...points.map((p) => p.x));
   const maxX = Math.max(...points.map((p) => p.x));
   const maxY = Math.max(...points.map((p) => p.y));
@@ -24,48 +29,78 @@ export function SectionView({ section, units }: { section: Section; units: strin
   const firstTop = Math.max(0, Math.min(...(section.members[0]?.points ?? []).map((p) => at(p).y)));
   return (
     <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
-    <svg width={width} height={height} role="img" aria-label={label(section, units)} style={{ display: "block" }}>
-      {section.members.map((m, i) => (
-        <path key={i} d={path(m.points)} fill={i === 0 ? ink.steel : ink.steelLight} stroke={ink.none} strokeWidth="1.5" />
-      ))}
-      <path d={weldPath(section, at, text)} fill={ink.weld} fillOpacity=".92" stroke={ink.text} strokeWidth="2.2" strokeLinejoin="round" />
-      {section.gap > 0 && <Label at={{ x: ox - left / 2, y: oy - 8 }} text={section.gapLabel} colour={ink.open} />}
-      <path d={path(section.required)} fill="none" stroke={ink.chalk} strokeWidth="2.6" strokeDasharray="8 5" />
-      {section.limit && <MostOutside limit={section.limit} at={at} text={text} />}
-      {section.notches.map((n, i) => (
-        <Notch key={i} notch={n} at={at} scale={scale} />
-      ))}
-      {section.dimensions.map((d, i) => (
-        <Dimension key={i} d={d} at={at} dihedral={section.dihedral} />
-      ))}
-      <g fontSize="16" fontWeight="600" fill={ink.text}>
-        {section.dihedral === 180 ? (
-          <>
-            <text x={8} y={oy - 8} textAnchor="start">{section.members[0]?.label}</text>
-            <text x={width - 8} y={oy - 8} textAnchor="end">{section.members[1]?.label}</text>
-            {section.members[2] && <text x={ox} y={oy + 22} textAnchor="middle">{section.members[2].label}</text>}
-          </>
-        ) : (
-          <>
-            <text x={ox - 10} y={firstTop + 18} textAnchor="end">{section.members[0]?.label}</text>
-            <text x={width - 8} y={oy + 22} textAnchor="end">{section.members[1]?.label}</text>
-          </>
-        )}
-      </g>
-    </svg>
+      <svg width={width} height={height} role="img" aria-label={label(section, units)} style={{ display: "block" }}>
+        {section.members.map((m, i) => (
+          <path
+            key={i}
+            d={path(m.points)}
+            fill={i === 0 ? ink.steel : ink.steelLight}
+            stroke={ink.none}
+            strokeWidth="1.5"
+          />
+        ))}
+        <path
+          d={weldPath(section, at, text)}
+          fill={ink.weld}
+          fillOpacity=".92"
+          stroke={ink.text}
+          strokeWidth="2.2"
+          strokeLinejoin="round"
+        />
+        {section.gap > 0 && <Label at={{ x: ox - left / 2, y: oy - 8 }} text={section.gapLabel} colour={ink.open} />}
+        <path d={path(section.required)} fill="none" stroke={ink.chalk} strokeWidth="2.6" strokeDasharray="8 5" />
+        {section.limit && <MostOutside limit={section.limit} at={at} text={text} />}
+        {section.notches.map((n, i) => (
+          <Notch key={i} notch={n} at={at} scale={scale} />
+        ))}
+        {section.dimensions.map((d, i) => (
+          <Dimension key={i} d={d} at={at} dihedral={section.dihedral} />
+        ))}
+        <g fontSize="16" fontWeight="600" fill={ink.text}>
+          {section.dihedral === 180 ? (
+            <>
+              <text x={8} y={oy - 8} textAnchor="start">
+                {section.members[0]?.label}
+              </text>
+              <text x={width - 8} y={oy - 8} textAnchor="end">
+                {section.members[1]?.label}
+              </text>
+              {section.members[2] && (
+                <text x={ox} y={oy + 22} textAnchor="middle">
+                  {section.members[2].label}
+                </text>
+              )}
+            </>
+          ) : (
+            <>
+              <text x={ox - 10} y={firstTop + 18} textAnchor="end">
+                {section.members[0]?.label}
+              </text>
+              <text x={width - 8} y={oy + 22} textAnchor="end">
+                {section.members[1]?.label}
+              </text>
+            </>
+          )}
+        </g>
+      </svg>
     </div>
   );
 }
 
 function label(s: Section, units: string): string {
-  const dims = s.dimensions.map((d) => `${dimensionWord[d.name] ?? d.name} ${d.label} ${units}${d.low ? ", under" : ""}`);
+  const dims = s.dimensions.map(
+    (d) => `${dimensionWord[d.name] ?? d.name} ${d.label} ${units}${d.low ? ", under" : ""}`,
+  );
   return `Cross-section${s.read ? ` at ${s.at} ${units}` : ", as drawn"}: ${dims.join("; ")}`;
 }
 
 function weldPath(section: Section, at: (p: Point) => Point, text: (p: Point) => string): string {
   const [root, a, b] = section.weld.points as [Point, Point, Point];
   const c = section.weld.curve;
-  const rest = section.weld.points.slice(3).map((p) => `L${text(at(p))}`).join("");
+  const rest = section.weld.points
+    .slice(3)
+    .map((p) => `L${text(at(p))}`)
+    .join("");
   if (!c) return `M${text(at(root))}L${text(at(a))}L${text(at(b))}${rest}z`;
   // a quadratic that passes the point at its middle
   const control = { x: 2 * c.x - (a.x + b.x) / 2, y: 2 * c.y - (a.y + b.y) / 2 };
@@ -73,13 +108,45 @@ function weldPath(section: Section, at: (p: Point) => Point, text: (p: Point) =>
 }
 
 /** How far the face may stand out: a dotted line that the crown must not pass. */
-function MostOutside({ limit, at, text }: { limit: NonNullable<Section["limit"]>; at: (p: Point) => Point; text: (p: Point) => string }) {
-  const control = { x: 2 * limit.through.x - (limit.a.x + limit.b.x) / 2, y: 2 * limit.through.y - (limit.a.y + limit.b.y) / 2 };
-  const far = at({ x: 0.06 * limit.a.x + 0.38 * control.x + 0.56 * limit.b.x, y: 0.06 * limit.a.y + 0.38 * control.y + 0.56 * limit.b.y });
+function MostOutside({
+  limit,
+  at,
+  text,
+}: {
+  limit: NonNullable<Section["limit"]>;
+  at: (p: Point) => Point;
+  text: (p: Point) => string;
+}) {
+  const control = {
+    x: 2 * limit.through.x - (limit.a.x + limit.b.x) / 2,
+    y: 2 * limit.through.y - (limit.a.y + limit.b.y) / 2,
+  };
+  const far = at({
+    x: 0.06 * limit.a.x + 0.38 * control.x + 0.56 * limit.b.x,
+    y: 0.06 * limit.a.y + 0.38 * control.y + 0.56 * limit.b.y,
+  });
   return (
     <g>
-      <path d={`M${text(at(limit.a))}Q${text(at(control))} ${text(at(limit.b))}`} fill="none" stroke={ink.open} strokeWidth="2.4" strokeDasharray="2 5" strokeLinecap="round" />
-      <text x={far.x + 14} y={far.y - 2} fontSize="15" fontWeight="700" fill={ink.open} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">{limit.label}</text>
+      <path
+        d={`M${text(at(limit.a))}Q${text(at(control))} ${text(at(limit.b))}`}
+        fill="none"
+        stroke={ink.open}
+        strokeWidth="2.4"
+        strokeDasharray="2 5"
+        strokeLinecap="round"
+      />
+      <text
+        x={far.x + 14}
+        y={far.y - 2}
+        fontSize="15"
+        fontWeight="700"
+        fill={ink.open}
+        stroke={ink.paper}
+        strokeWidth="4.5"
+        paintOrder="stroke"
+      >
+        {limit.label}
+      </text>
     </g>
   );
 }
@@ -102,14 +169,34 @@ function Notch({ notch, at, scale }: { notch: Section["notches"][number]; at: (p
         stroke={ink.paper}
         strokeWidth="1"
       />
-      <Label at={{ x: p.x + (notch.direction > 90 ? 14 : 14), y: p.y - 12 }} text={notch.label} colour={colour} anchor="start" />
+      <Label
+        at={{ x: p.x + (notch.direction > 90 ? 14 : 14), y: p.y - 12 }}
+        text={notch.label}
+        colour={colour}
+        anchor="start"
+      />
     </g>
   );
 }
 
-const dimensionWord: Record<string, string> = { legA: "leg", legB: "leg", throat: "throat", convexity: "convexity", reinforcement: "crown", offset: "offset" };
+const dimensionWord: Record<string, string> = {
+  legA: "leg",
+  legB: "leg",
+  throat: "throat",
+  convexity: "convexity",
+  reinforcement: "crown",
+  offset: "offset",
+};
 
-function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: (p: Point) => Point; dihedral: number }) {
+function Dimension({
+  d,
+  at,
+  dihedral,
+}: {
+  d: Section["dimensions"][number];
+  at: (p: Point) => Point;
+  dihedral: number;
+}) {
   const from = at(d.from);
   const to = at(d.to);
   const colour = d.low ? ink.reject : ink.text;
@@ -118,10 +205,21 @@ function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: 
     const half = ((dihedral / 2) * Math.PI) / 180;
     return (
       <g>
-        {d.name === "throat" && <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={ink.paper} strokeWidth="2" strokeDasharray="5 4" />}
+        {d.name === "throat" && (
+          <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={ink.paper} strokeWidth="2" strokeDasharray="5 4" />
+        )}
         <circle cx={to.x} cy={to.y} r="4" fill={colour} stroke={ink.paper} />
         {/* the offset is lettered under the surface, clear of the crown above it */}
-        <Label at={d.name === "offset" ? { x: to.x + 8, y: to.y + 20 } : { x: to.x + Math.cos(half) * 12, y: to.y - Math.sin(half) * 12 }} text={words} colour={colour} anchor="start" />
+        <Label
+          at={
+            d.name === "offset"
+              ? { x: to.x + 8, y: to.y + 20 }
+              : { x: to.x + Math.cos(half) * 12, y: to.y - Math.sin(half) * 12 }
+          }
+          text={words}
+          colour={colour}
+          anchor="start"
+        />
       </g>
     );
   }
@@ -139,7 +237,12 @@ function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: 
     <g>
       <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={colour} strokeWidth="2" />
       {[a, b].map((p, i) => (
-        <path key={i} d={`M${p.x + uy * 6} ${p.y - ux * 6}L${p.x - uy * 6} ${p.y + ux * 6}`} stroke={colour} strokeWidth="2" />
+        <path
+          key={i}
+          d={`M${p.x + uy * 6} ${p.y - ux * 6}L${p.x - uy * 6} ${p.y + ux * 6}`}
+          stroke={colour}
+          strokeWidth="2"
+        />
       ))}
       <Label
         at={d.name === "legA" ? { x: middle.x + nx * 0.35, y: middle.y + 6 } : { x: middle.x, y: middle.y + 22 }}
@@ -151,9 +254,29 @@ function Dimension({ d, at, dihedral }: { d: Section["dimensions"][number]; at: 
   );
 }
 
-function Label({ at, text, colour, anchor = "middle" }: { at: Point; text: string; colour: string; anchor?: "start" | "middle" | "end" }) {
+function Label({
+  at,
+  text,
+  colour,
+  anchor = "middle",
+}: {
+  at: Point;
+  text: string;
+  colour: string;
+  anchor?: "start" | "middle" | "end";
+}) {
   return (
-    <text x={at.x} y={at.y} textAnchor={anchor} fontSize="16" fontWeight="800" fill={colour} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">
+    <text
+      x={at.x}
+      y={at.y}
+      textAnchor={anchor}
+      fontSize="16"
+      fontWeight="800"
+      fill={colour}
+      stroke={ink.paper}
+      strokeWidth="4.5"
+      paintOrder="stroke"
+    >
       {text}
     </text>
   );

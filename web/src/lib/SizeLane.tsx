@@ -15,13 +15,27 @@ const bandFill: Record<Strip["bands"][number]["state"], string> = {
 export function SizeLane({ strip, x, left, right, top, height }: Props) {
   // what the drawing wants is a line at two thirds of the lane; a reading stands over or under it, to scale
   const wanted = top + height / 3;
-  const y = (size: number) => Math.min(top + height - 4, Math.max(top + 4, wanted + (1 - size / strip.wanted) * height * 1.6));
-  const stations = lettered(strip.stations.filter((s) => x(s.at) >= left - 8 && x(s.at) <= right + 8), x, right);
-  const taken = stations.map(({ s, label, free }): [number, number] => [x(s.at) - 8, x(s.at) + (free ? 12 + label.length * 7.5 : 8)]);
+  const y = (size: number) =>
+    Math.min(top + height - 4, Math.max(top + 4, wanted + (1 - size / strip.wanted) * height * 1.6));
+  const stations = lettered(
+    strip.stations.filter((s) => x(s.at) >= left - 8 && x(s.at) <= right + 8),
+    x,
+    right,
+  );
+  const taken = stations.map(({ s, label, free }): [number, number] => [
+    x(s.at) - 8,
+    x(s.at) + (free ? 12 + label.length * 7.5 : 8),
+  ]);
   return (
     <g>
-      {strip.bands.filter((b) => x(b.to) >= left && x(b.from) <= right).map((b, i) => <Band key={i} band={b} x={x} left={left} right={right} top={top} height={height} taken={taken} />)}
-      {strip.wanted > 0 && strip.stations.some((s) => s.size > 0) && <path d={`M${left} ${wanted}H${right}`} stroke={ink.chalkDeep} strokeWidth="2" strokeDasharray="8 5" />}
+      {strip.bands
+        .filter((b) => x(b.to) >= left && x(b.from) <= right)
+        .map((b, i) => (
+          <Band key={i} band={b} x={x} left={left} right={right} top={top} height={height} taken={taken} />
+        ))}
+      {strip.wanted > 0 && strip.stations.some((s) => s.size > 0) && (
+        <path d={`M${left} ${wanted}H${right}`} stroke={ink.chalkDeep} strokeWidth="2" strokeDasharray="8 5" />
+      )}
       {stations.map(({ s, label, free }) => {
         const colour = s.rejects ? ink.reject : ink.layout;
         return (
@@ -29,9 +43,20 @@ export function SizeLane({ strip, x, left, right, top, height }: Props) {
             <title>{`${s.label}: ${s.sizeLabel || "read"}`}</title>
             <path d={`M${x(s.at)} ${top - 3}l6 -8h-12z`} fill={colour} />
             <path d={`M${x(s.at)} ${top - 3}v${height + 6}`} stroke={colour} strokeWidth={s.rejects ? 2.5 : 1.5} />
-            {s.size > 0 && strip.wanted > 0 && <circle cx={x(s.at)} cy={y(s.size)} r="5" fill={colour} stroke={ink.paper} strokeWidth="1.5" />}
+            {s.size > 0 && strip.wanted > 0 && (
+              <circle cx={x(s.at)} cy={y(s.size)} r="5" fill={colour} stroke={ink.paper} strokeWidth="1.5" />
+            )}
             {free && (
-              <text x={x(s.at) + 9} y={top + height - 7} fontSize="14" fontWeight="700" fill={colour} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">
+              <text
+                x={x(s.at) + 9}
+                y={top + height - 7}
+                fontSize="14"
+                fontWeight="700"
+                fill={colour}
+                stroke={ink.paper}
+                strokeWidth="4.5"
+                paintOrder="stroke"
+              >
                 {label}
               </text>
             )}
@@ -55,7 +80,15 @@ function lettered(stations: Strip["stations"], x: (mm: number) => number, right:
   });
 }
 
-type BandProps = { band: Strip["bands"][number]; x: (mm: number) => number; left: number; right: number; top: number; height: number; taken: [number, number][] };
+type BandProps = {
+  band: Strip["bands"][number];
+  x: (mm: number) => number;
+  left: number;
+  right: number;
+  top: number;
+  height: number;
+  taken: [number, number][];
+};
 
 function Band({ band, x, left, right, top, height, taken }: BandProps) {
   const from = Math.max(left, x(band.from));
@@ -68,9 +101,27 @@ function Band({ band, x, left, right, top, height, taken }: BandProps) {
   return (
     <g data-band={band.state}>
       <title>{label}</title>
-      <rect x={from} y={top} width={width} height={height} fill={bandFill[band.state]} stroke={known ? ink.accept : ink.none} strokeDasharray={known ? undefined : "4 3"} />
+      <rect
+        x={from}
+        y={top}
+        width={width}
+        height={height}
+        fill={bandFill[band.state]}
+        stroke={known ? ink.accept : ink.none}
+        strokeDasharray={known ? undefined : "4 3"}
+      />
       {lettering && (
-        <text x={(a + z) / 2} y={top + height / 2 + 5} textAnchor="middle" fontSize="14" fontWeight="600" fill={known ? ink.accept : band.state === "UNTRIED" ? ink.quiet : ink.open} stroke={ink.paper} strokeWidth="5" paintOrder="stroke">
+        <text
+          x={(a + z) / 2}
+          y={top + height / 2 + 5}
+          textAnchor="middle"
+          fontSize="14"
+          fontWeight="600"
+          fill={known ? ink.accept : band.state === "UNTRIED" ? ink.quiet : ink.open}
+          stroke={ink.paper}
+          strokeWidth="5"
+          paintOrder="stroke"
+        >
           {lettering}
         </text>
       )}

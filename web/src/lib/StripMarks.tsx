@@ -9,20 +9,49 @@ export type LaneBox = { id: string; top: number; height: number };
 const depthScale = 10;
 const deepest = 26;
 
-type Props = { marks: Mark[]; lane: LaneBox; x: (mm: number) => number; left: number; right: number; chosen: Set<number>; onMark?: (i: number) => void };
+type Props = {
+  marks: Mark[];
+  lane: LaneBox;
+  x: (mm: number) => number;
+  left: number;
+  right: number;
+  chosen: Set<number>;
+  onMark?: (i: number) => void;
+};
 
 /** The indications of one lane, each a shape of its own, lettered where there is room. */
 export function Marks({ marks, lane, x, left, right, chosen, onMark }: Props) {
   return (
     <>
       {lettered(marks, lane, x, left, right).map(({ mark: m, label, at, anchor }) => (
-        <OneMark key={`${m.indication}${m.from <= 1e-6 ? " from the datum" : ""}`} mark={m} lane={lane} from={x(m.from)} to={x(m.to)} label={label} at={at} anchor={anchor} chosen={chosen.has(m.indication)} onMark={onMark} />
+        <OneMark
+          key={`${m.indication}${m.from <= 1e-6 ? " from the datum" : ""}`}
+          mark={m}
+          lane={lane}
+          from={x(m.from)}
+          to={x(m.to)}
+          label={label}
+          at={at}
+          anchor={anchor}
+          chosen={chosen.has(m.indication)}
+          onMark={onMark}
+        />
       ))}
     </>
   );
 }
 
-type OneProps = { mark: Mark; lane: LaneBox; from: number; to: number; label: string; at: number; anchor: "start" | "middle"; chosen: boolean; onMark?: (i: number) => void };
+type OneProps = {
+  mark: Mark;
+  lane: LaneBox;
+  from: number;
+  to: number;
+  label: string;
+  at: number;
+  anchor: "start" | "middle";
+  chosen: boolean;
+  onMark?: (i: number) => void;
+};
 
 /** Among hundreds, only what changed is drawn again. */
 const OneMark = memo(function OneMark({ mark: m, lane, from, to, label, at, anchor, chosen, onMark }: OneProps) {
@@ -38,10 +67,31 @@ const OneMark = memo(function OneMark({ mark: m, lane, from, to, label, at, anch
       }}
     >
       <title>{`${m.kind.replace(/-/g, " ")} ${m.label}`}</title>
-      {chosen && <rect x={from - 5} y={lane.top - 1} width={to - from + 10} height={lane.height + 2} rx="4" fill="none" stroke={ink.chalkDeep} strokeWidth="2.5" />}
+      {chosen && (
+        <rect
+          x={from - 5}
+          y={lane.top - 1}
+          width={to - from + 10}
+          height={lane.height + 2}
+          rx="4"
+          fill="none"
+          stroke={ink.chalkDeep}
+          strokeWidth="2.5"
+        />
+      )}
       <Shape mark={m} lane={lane} from={from} to={Math.max(to, from + 3)} colour={colour} />
       {label && (
-        <text x={at} y={labelY(m, lane)} textAnchor={anchor} fontSize="14" fontWeight="700" fill={colour} stroke={ink.paper} strokeWidth="4" paintOrder="stroke">
+        <text
+          x={at}
+          y={labelY(m, lane)}
+          textAnchor={anchor}
+          fontSize="14"
+          fontWeight="700"
+          fill={colour}
+          stroke={ink.paper}
+          strokeWidth="4"
+          paintOrder="stroke"
+        >
           {label}
         </text>
       )}
@@ -51,9 +101,21 @@ const OneMark = memo(function OneMark({ mark: m, lane, from, to, label, at, anch
 
 function isDrawnAlike(a: OneProps, b: OneProps): boolean {
   return (
-    a.from === b.from && a.to === b.to && a.label === b.label && a.at === b.at && a.anchor === b.anchor && a.chosen === b.chosen && a.onMark === b.onMark &&
-    a.lane.top === b.lane.top && a.lane.height === b.lane.height &&
-    a.mark.kind === b.mark.kind && a.mark.shape === b.mark.shape && a.mark.depth === b.mark.depth && a.mark.label === b.mark.label && a.mark.rejects === b.mark.rejects && a.mark.indication === b.mark.indication
+    a.from === b.from &&
+    a.to === b.to &&
+    a.label === b.label &&
+    a.at === b.at &&
+    a.anchor === b.anchor &&
+    a.chosen === b.chosen &&
+    a.onMark === b.onMark &&
+    a.lane.top === b.lane.top &&
+    a.lane.height === b.lane.height &&
+    a.mark.kind === b.mark.kind &&
+    a.mark.shape === b.mark.shape &&
+    a.mark.depth === b.mark.depth &&
+    a.mark.label === b.mark.label &&
+    a.mark.rejects === b.mark.rejects &&
+    a.mark.indication === b.mark.indication
   );
 }
 
@@ -113,7 +175,19 @@ function labelY(m: Mark, lane: LaneBox): number {
   return lane.top + lane.height / 2 + 5;
 }
 
-function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; from: number; to: number; colour: string }) {
+function Shape({
+  mark,
+  lane,
+  from,
+  to,
+  colour,
+}: {
+  mark: Mark;
+  lane: LaneBox;
+  from: number;
+  to: number;
+  colour: string;
+}) {
   const middle = lane.top + lane.height / 2;
   switch (mark.shape) {
     case "NOTCH": {
@@ -121,7 +195,12 @@ function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; fr
       const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
       const into = lane.id === "B" ? -depth : depth;
       const run = Math.min(6, (to - from) / 3);
-      return <path d={`M${from} ${edge}Q${from + run / 2} ${edge + into} ${from + run} ${edge + into}H${to - run}Q${to - run / 2} ${edge + into} ${to} ${edge}z`} fill={mark.rejects ? colour : ink.notch} />;
+      return (
+        <path
+          d={`M${from} ${edge}Q${from + run / 2} ${edge + into} ${from + run} ${edge + into}H${to - run}Q${to - run / 2} ${edge + into} ${to} ${edge}z`}
+          fill={mark.rejects ? colour : ink.notch}
+        />
+      );
     }
     case "PORES": {
       const r = Math.min(9, Math.max(3.5, mark.depth * 2.6));
@@ -135,16 +214,50 @@ function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; fr
       );
     }
     case "CRACK":
-      return <path d={`M${from - 9} ${middle - 2}l4 -7 5 13 5 -12 5 11 ${Math.max(2, to - from)} -5`} fill="none" stroke={colour} strokeWidth="2.8" strokeLinejoin="round" />;
+      return (
+        <path
+          d={`M${from - 9} ${middle - 2}l4 -7 5 13 5 -12 5 11 ${Math.max(2, to - from)} -5`}
+          fill="none"
+          stroke={colour}
+          strokeWidth="2.8"
+          strokeLinejoin="round"
+        />
+      );
     case "ROLL": {
       const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
       const s = lane.id === "B" ? -1 : 1;
-      return <path d={`M${from} ${edge}q0 ${13 * s} 8 ${13 * s}H${to - 8}q8 0 8 ${-13 * s}`} fill={ink.paper} stroke={colour} strokeWidth="2.5" />;
+      return (
+        <path
+          d={`M${from} ${edge}q0 ${13 * s} 8 ${13 * s}H${to - 8}q8 0 8 ${-13 * s}`}
+          fill={ink.paper}
+          stroke={colour}
+          strokeWidth="2.5"
+        />
+      );
     }
     case "HATCH":
-      return <rect x={from} y={lane.top + 4} width={to - from} height={lane.height - 8} fill="url(#hatch)" stroke={colour} strokeWidth="2" opacity=".75" />;
+      return (
+        <rect
+          x={from}
+          y={lane.top + 4}
+          width={to - from}
+          height={lane.height - 8}
+          fill="url(#hatch)"
+          stroke={colour}
+          strokeWidth="2"
+          opacity=".75"
+        />
+      );
     case "DOTS":
-      return <path d={`M${from} ${middle - 8}H${to}M${from} ${middle + 8}H${to}`} stroke={colour} strokeWidth="3" strokeDasharray="1 9" strokeLinecap="round" />;
+      return (
+        <path
+          d={`M${from} ${middle - 8}H${to}M${from} ${middle + 8}H${to}`}
+          stroke={colour}
+          strokeWidth="3"
+          strokeDasharray="1 9"
+          strokeLinecap="round"
+        />
+      );
     case "RING":
       return (
         <g fill="none" stroke={colour} strokeWidth="2.5">
@@ -153,8 +266,27 @@ function Shape({ mark, lane, from, to, colour }: { mark: Mark; lane: LaneBox; fr
         </g>
       );
     case "STAR":
-      return <path d={`M${from} ${lane.top + 2}l3 9h9l-7 6 3 9-8-6-8 6 3-9-7-6h9z`} transform={`translate(-1 -1) `} fill={ink.paper} stroke={colour} strokeWidth="2" />;
+      return (
+        <path
+          d={`M${from} ${lane.top + 2}l3 9h9l-7 6 3 9-8-6-8 6 3-9-7-6h9z`}
+          transform={`translate(-1 -1) `}
+          fill={ink.paper}
+          stroke={colour}
+          strokeWidth="2"
+        />
+      );
     case "BOX":
-      return <rect x={from} y={lane.top + 5} width={to - from} height={lane.height - 10} fill={ink.paper} stroke={colour} strokeWidth="2.5" strokeDasharray="5 3" />;
+      return (
+        <rect
+          x={from}
+          y={lane.top + 5}
+          width={to - from}
+          height={lane.height - 10}
+          fill={ink.paper}
+          stroke={colour}
+          strokeWidth="2.5"
+          strokeDasharray="5 3"
+        />
+      );
   }
 }

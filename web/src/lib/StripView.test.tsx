@@ -6,15 +6,45 @@ import { VerdictMark } from "./VerdictMark";
 
 const strip: Strip = {
   length: 100,
-  ticks: [{ at: 0, label: "0" }, { at: 50, label: "" }, { at: 100, label: "100" }],
-  lanes: [{ id: "A", name: "web toe" }, { id: "face", name: "face" }, { id: "B", name: "flange toe" }],
+  ticks: [
+    { at: 0, label: "0" },
+    { at: 50, label: "" },
+    { at: 100, label: "100" },
+  ],
+  lanes: [
+    { id: "A", name: "web toe" },
+    { id: "face", name: "face" },
+    { id: "B", name: "flange toe" },
+  ],
   marks: [
-    { indication: 0, lane: "A", kind: "undercut", shape: "NOTCH", from: 10, to: 20, depth: 1, label: "1", rejects: true },
-    { indication: 1, lane: "face", kind: "crack", shape: "CRACK", from: 50, to: 50, depth: 0, label: "", rejects: false },
+    {
+      indication: 0,
+      lane: "A",
+      kind: "undercut",
+      shape: "NOTCH",
+      from: 10,
+      to: 20,
+      depth: 1,
+      label: "1",
+      rejects: true,
+    },
+    {
+      indication: 1,
+      lane: "face",
+      kind: "crack",
+      shape: "CRACK",
+      from: 50,
+      to: 50,
+      depth: 0,
+      label: "",
+      rejects: false,
+    },
   ],
   stations: [{ reading: 0, at: 30, label: "30", rejects: false, size: 8, sizeLabel: "8" }],
   bands: [{ from: 0, to: 100, state: "GOES", label: "8 blade goes" }],
-  brackets: [{ finding: "undercut", from: 0, to: 100, label: "undercut 60 over 1 · 50 allowed", rejects: true, windowed: true }],
+  brackets: [
+    { finding: "undercut", from: 0, to: 100, label: "undercut 60 over 1 · 50 allowed", rejects: true, windowed: true },
+  ],
   gaps: [],
   wanted: 8,
 };

@@ -1,4 +1,13 @@
-import { useCallback, memo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode, type WheelEvent } from "react";
+import {
+  useCallback,
+  memo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+  type WheelEvent,
+} from "react";
 import { ink } from "../theme";
 import type { Bench, Photo, Strip } from "./api";
 import { showPlace } from "./place";
@@ -71,7 +80,8 @@ export function StripView(props: Props) {
     if (first) {
       const room = Math.max((first.to - first.from) * 2, 300);
       const middle = (first.from + first.to) / 2;
-      if ((first.to - first.from) * scale < 60 && room < view.to - view.from) show(middle - room / 2, middle + room / 2);
+      if ((first.to - first.from) * scale < 60 && room < view.to - view.from)
+        show(middle - room / 2, middle + room / 2);
       else reach(middle);
     }
   }
@@ -88,9 +98,17 @@ export function StripView(props: Props) {
     },
     [draws],
   );
-  const finger = useRef<{ x: number; y: number; lane?: string; ruler: boolean; at: number; fixed?: number; moved: boolean; view: View } | undefined>(undefined);
+  const finger = useRef<
+    | { x: number; y: number; lane?: string; ruler: boolean; at: number; fixed?: number; moved: boolean; view: View }
+    | undefined
+  >(undefined);
   const touches = useRef(new Map<number, number>());
-  const drawnTo = (at: number, fixed: number, lane: string) => onDraw?.({ lane, from: onTape(Math.min(at, fixed), units), to: Math.min(strip.length, onTape(Math.max(at, fixed), units)) });
+  const drawnTo = (at: number, fixed: number, lane: string) =>
+    onDraw?.({
+      lane,
+      from: onTape(Math.min(at, fixed), units),
+      to: Math.min(strip.length, onTape(Math.max(at, fixed), units)),
+    });
   const down = (e: PointerEvent<SVGSVGElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
     const px = e.clientX - box.left;
@@ -100,10 +118,21 @@ export function StripView(props: Props) {
       finger.current = undefined;
       return;
     }
-    const lane = layout.lanes.find((l) => py >= l.top - gap / 2 && py < l.top + l.height + gap / 2)?.id ?? (layout.size && py >= layout.sizeTop && py <= layout.sizeTop + sizeHeight ? "size" : undefined);
+    const lane =
+      layout.lanes.find((l) => py >= l.top - gap / 2 && py < l.top + l.height + gap / 2)?.id ??
+      (layout.size && py >= layout.sizeTop && py <= layout.sizeTop + sizeHeight ? "size" : undefined);
     const grip = drawn && drawn.lane === lane ? [drawn.from, drawn.to].map((p) => Math.abs(x(p) - px)) : undefined;
     const held = grip && Math.min(...grip) <= fingertip ? (grip[0] ?? 0) <= (grip[1] ?? 0) : undefined;
-    finger.current = { x: px, y: py, ...(lane ? { lane } : {}), ruler: py < rulerHeight, at: mm(px), moved: false, view, ...(held === undefined || !drawn ? {} : { fixed: held ? drawn.to : drawn.from }) };
+    finger.current = {
+      x: px,
+      y: py,
+      ...(lane ? { lane } : {}),
+      ruler: py < rulerHeight,
+      at: mm(px),
+      moved: false,
+      view,
+      ...(held === undefined || !drawn ? {} : { fixed: held ? drawn.to : drawn.from }),
+    };
   };
   const move = (e: PointerEvent<SVGSVGElement>) => {
     const px = e.clientX - e.currentTarget.getBoundingClientRect().left;
@@ -141,7 +170,8 @@ export function StripView(props: Props) {
     onCursor?.(mm(e.clientX - e.currentTarget.getBoundingClientRect().left));
   };
   const wheel = (e: WheelEvent<SVGSVGElement>) => {
-    if (e.ctrlKey || e.altKey) zoom(e.deltaY > 0 ? 1.25 : 0.8, mm(e.clientX - e.currentTarget.getBoundingClientRect().left));
+    if (e.ctrlKey || e.altKey)
+      zoom(e.deltaY > 0 ? 1.25 : 0.8, mm(e.clientX - e.currentTarget.getBoundingClientRect().left));
     else if (e.shiftKey || Math.abs(e.deltaX) > Math.abs(e.deltaY)) pan((e.deltaX || e.deltaY) / scale);
   };
   const goTo = (at: number) => {
@@ -172,16 +202,66 @@ export function StripView(props: Props) {
   const tag = Math.min(Math.max(x(cursor), gutter + 4), end - 4);
   return (
     <div ref={ref} className="stripview">
-      <div tabIndex={0} role="group" aria-label="Strip: arrows move the cursor, Page up and Page down go from mark to mark, plus and minus zoom, 0 shows the whole weld" onKeyDown={key}>
-        <svg ref={withoutThrow} width={width} height={layout.height} role="img" aria-label={`The weld along its length, ${strip.marks.length} indications`} style={{ display: "block", cursor: onCursor ? "crosshair" : "default", touchAction: onDraw ? "none" : "pan-y" }} onClick={pick} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={up} onWheel={wheel}>
-          <Still strip={strip} ghosts={props.ghosts} quiet={props.quiet} photos={props.photos} look={props.look} units={units} chosen={chosen} next={props.next} worked={props.worked} inspectedAt={props.inspectedAt} onMark={props.onMark} onPhoto={props.onPhoto} width={width} from={view.from} to={view.to} />
+      <div
+        tabIndex={0}
+        role="group"
+        aria-label="Strip: arrows move the cursor, Page up and Page down go from mark to mark, plus and minus zoom, 0 shows the whole weld"
+        onKeyDown={key}
+      >
+        <svg
+          ref={withoutThrow}
+          width={width}
+          height={layout.height}
+          role="img"
+          aria-label={`The weld along its length, ${strip.marks.length} indications`}
+          style={{
+            display: "block",
+            cursor: onCursor ? "crosshair" : "default",
+            touchAction: onDraw ? "none" : "pan-y",
+          }}
+          onClick={pick}
+          onPointerDown={down}
+          onPointerMove={move}
+          onPointerUp={up}
+          onPointerCancel={up}
+          onWheel={wheel}
+        >
+          <Still
+            strip={strip}
+            ghosts={props.ghosts}
+            quiet={props.quiet}
+            photos={props.photos}
+            look={props.look}
+            units={units}
+            chosen={chosen}
+            next={props.next}
+            worked={props.worked}
+            inspectedAt={props.inspectedAt}
+            onMark={props.onMark}
+            onPhoto={props.onPhoto}
+            width={width}
+            from={view.from}
+            to={view.to}
+          />
           {drawn && <DrawnStretch drawn={drawn} layout={layout} x={x} />}
           {x(cursor) >= gutter - 1 && x(cursor) <= end + 1 && (
             <g pointerEvents="none">
-              <path d={`M${x(cursor)} 24V${layout.sizeTop + sizeHeight + 4}`} stroke={ink.chalkDeep} strokeWidth="4" opacity=".35" />
+              <path
+                d={`M${x(cursor)} 24V${layout.sizeTop + sizeHeight + 4}`}
+                stroke={ink.chalkDeep}
+                strokeWidth="4"
+                opacity=".35"
+              />
               <path d={`M${x(cursor)} 24V${layout.sizeTop + sizeHeight + 4}`} stroke={ink.chalk} strokeWidth="2" />
               <rect x={Math.min(tag - 38, width - 77)} y="0" width="76" height="24" rx="5" fill={ink.chalk} />
-              <text x={Math.min(tag, width - 39)} y="17" textAnchor="middle" fontSize="15" fontWeight="800" fill={ink.onChalk}>
+              <text
+                x={Math.min(tag, width - 39)}
+                y="17"
+                textAnchor="middle"
+                fontSize="15"
+                fontWeight="800"
+                fill={ink.onChalk}
+              >
                 {showPlace(cursor, units)} {units}
               </text>
             </g>
@@ -189,12 +269,36 @@ export function StripView(props: Props) {
         </svg>
       </div>
       <div className="viewing">
-        <button type="button" className="pick square" aria-label="Zoom in" title="closer (+)" onClick={() => zoom(0.5, cursor)}>+</button>
-        <button type="button" className="pick square" aria-label="Zoom out" title="wider (−)" disabled={isWhole} onClick={() => zoom(2, cursor)}>−</button>
+        <button
+          type="button"
+          className="pick square"
+          aria-label="Zoom in"
+          title="closer (+)"
+          onClick={() => zoom(0.5, cursor)}
+        >
+          +
+        </button>
+        <button
+          type="button"
+          className="pick square"
+          aria-label="Zoom out"
+          title="wider (−)"
+          disabled={isWhole}
+          onClick={() => zoom(2, cursor)}
+        >
+          −
+        </button>
         {!isWhole && (
           <>
-            <button type="button" className="pick" title="the whole weld (0)" onClick={whole}>whole</button>
-            <Overview strip={strip} view={view} units={units} onGo={(at) => show(at - (view.to - view.from) / 2, at + (view.to - view.from) / 2)} />
+            <button type="button" className="pick" title="the whole weld (0)" onClick={whole}>
+              whole
+            </button>
+            <Overview
+              strip={strip}
+              view={view}
+              units={units}
+              onGo={(at) => show(at - (view.to - view.from) / 2, at + (view.to - view.from) / 2)}
+            />
           </>
         )}
         {isWhole && props.beside}
@@ -224,12 +328,39 @@ function layOut({ strip, quiet = [], photos = [], chosen }: Pick<Props, "strip" 
   const rows = new Set(brackets.map((b) => b.finding)).size;
   const bracketsTop = y;
   const sizeTop = bracketsTop + rows * bracketHeight + 10;
-  return { before, lanes, pictures, brackets, bracketsTop, sizeTop, size: strip.bands.length > 0, height: sizeTop + sizeHeight + 6 };
+  return {
+    before,
+    lanes,
+    pictures,
+    brackets,
+    bracketsTop,
+    sizeTop,
+    size: strip.bands.length > 0,
+    height: sizeTop + sizeHeight + 6,
+  };
 }
 
 /** All that stays as it is while the cursor moves: with hundreds of indications, drawing it again for each key would be felt. */
-const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "beside" | "cursor" | "onCursor" | "onDraw" | "drawn"> & { width: number } & View) {
-  const { strip, quiet = [], ghosts = [], photos = [], units, chosen, onMark, onPhoto, look, next, worked = [], inspectedAt = [] } = props;
+const Still = memo(function Still({
+  width,
+  from,
+  to,
+  ...props
+}: Omit<Props, "beside" | "cursor" | "onCursor" | "onDraw" | "drawn"> & { width: number } & View) {
+  const {
+    strip,
+    quiet = [],
+    ghosts = [],
+    photos = [],
+    units,
+    chosen,
+    onMark,
+    onPhoto,
+    look,
+    next,
+    worked = [],
+    inspectedAt = [],
+  } = props;
   const layout = layOut(props);
   const inner = Math.max(10, width - gutter - right);
   const end = gutter + inner;
@@ -255,44 +386,143 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
       <Ruler from={from} to={to} datum={from <= 0} ticks={ticks} x={x} gutter={gutter} />
       {layout.lanes.map((lane) => (
         <g key={lane.id}>
-          <text x={gutter - 10} y={lane.top + lane.height / 2 + 5} textAnchor="end" fontSize="15" fontWeight="600" fill={ink.text}>
+          <text
+            x={gutter - 10}
+            y={lane.top + lane.height / 2 + 5}
+            textAnchor="end"
+            fontSize="15"
+            fontWeight="600"
+            fill={ink.text}
+          >
             {lane.name}
           </text>
-          <rect data-lane={lane.id} x={gutter} y={lane.top} width={inner} height={lane.height} fill={lane.id === "base" ? "transparent" : lane.id === "face" ? ink.laneFace : ink.lane} stroke={ink.line} strokeDasharray={lane.id === "base" ? "3 4" : undefined} />
+          <rect
+            data-lane={lane.id}
+            x={gutter}
+            y={lane.top}
+            width={inner}
+            height={lane.height}
+            fill={lane.id === "base" ? "transparent" : lane.id === "face" ? ink.laneFace : ink.lane}
+            stroke={ink.line}
+            strokeDasharray={lane.id === "base" ? "3 4" : undefined}
+          />
         </g>
       ))}
-      <text x={gutter - 10} y={layout.sizeTop + sizeHeight / 2 + 5} textAnchor="end" fontSize="15" fontWeight="600" fill={ink.text}>
+      <text
+        x={gutter - 10}
+        y={layout.sizeTop + sizeHeight / 2 + 5}
+        textAnchor="end"
+        fontSize="15"
+        fontWeight="600"
+        fill={ink.text}
+      >
         {layout.size ? "size" : "read at"}
       </text>
-      {layout.before > 0 && <text x={gutter - 10} y={rulerHeight + beforeHeight / 2 + 3} textAnchor="end" fontSize="13" fill={ink.quiet}>before</text>}
+      {layout.before > 0 && (
+        <text x={gutter - 10} y={rulerHeight + beforeHeight / 2 + 3} textAnchor="end" fontSize="13" fill={ink.quiet}>
+          before
+        </text>
+      )}
       <g clipPath="url(#inview)">
-        {layout.before > 0 && <BeforeLane quiet={quiet.filter((q) => isIn(q.from, q.to))} x={x} left={gutter} end={end} />}
+        {layout.before > 0 && (
+          <BeforeLane quiet={quiet.filter((q) => isIn(q.from, q.to))} x={x} left={gutter} end={end} />
+        )}
         {inspectedAt.map((s, i) => (
-          <rect key={`look${i}`} data-reinspected x={x(s.from)} y={rulerHeight + 2} width={Math.max(2, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight} fill={ink.layout} fillOpacity=".07" stroke={ink.layout} strokeDasharray="7 5"><title>re-inspected</title></rect>
+          <rect
+            key={`look${i}`}
+            data-reinspected
+            x={x(s.from)}
+            y={rulerHeight + 2}
+            width={Math.max(2, x(s.to) - x(s.from))}
+            height={layout.sizeTop - rulerHeight}
+            fill={ink.layout}
+            fillOpacity=".07"
+            stroke={ink.layout}
+            strokeDasharray="7 5"
+          >
+            <title>re-inspected</title>
+          </rect>
         ))}
         {worked.map((s, i) => (
           <g key={`work${i}`} data-worked>
-            <rect x={x(s.from)} y={rulerHeight - 6} width={Math.max(3, x(s.to) - x(s.from))} height={layout.sizeTop - rulerHeight + 6} fill={ink.chalk} fillOpacity=".22" stroke={ink.chalkDeep} />
+            <rect
+              x={x(s.from)}
+              y={rulerHeight - 6}
+              width={Math.max(3, x(s.to) - x(s.from))}
+              height={layout.sizeTop - rulerHeight + 6}
+              fill={ink.chalk}
+              fillOpacity=".22"
+              stroke={ink.chalkDeep}
+            />
             <title>repaired</title>
           </g>
         ))}
-        {strip.gaps.filter((g) => isIn(g.from, g.to)).map((g, i) => (
-          <g key={i}>
-            <rect x={x(g.from)} y={rulerHeight - 6} width={Math.max(2, x(g.to) - x(g.from))} height={layout.lanes.reduce((h, l) => h + l.height + gap, layout.before) + 6} fill={ink.chalk} fillOpacity=".16" />
-            <text x={Math.min(Math.max((x(g.from) + x(g.to)) / 2, gutter + 30), end - 30)} y={rulerHeight + 14} textAnchor="middle" fontSize="13" fontWeight="700" fill={ink.open}>{g.label}</text>
-          </g>
-        ))}
+        {strip.gaps
+          .filter((g) => isIn(g.from, g.to))
+          .map((g, i) => (
+            <g key={i}>
+              <rect
+                x={x(g.from)}
+                y={rulerHeight - 6}
+                width={Math.max(2, x(g.to) - x(g.from))}
+                height={layout.lanes.reduce((h, l) => h + l.height + gap, layout.before) + 6}
+                fill={ink.chalk}
+                fillOpacity=".16"
+              />
+              <text
+                x={Math.min(Math.max((x(g.from) + x(g.to)) / 2, gutter + 30), end - 30)}
+                y={rulerHeight + 14}
+                textAnchor="middle"
+                fontSize="13"
+                fontWeight="700"
+                fill={ink.open}
+              >
+                {g.label}
+              </text>
+            </g>
+          ))}
         {layout.lanes.map((lane) => (
           <g key={lane.id}>
-            {ghosts.filter((g) => g.lane === lane.id).map((g, i) => (
-              <rect key={`ghost${i}`} data-ghost={g.kind} x={x(g.from) - 3} y={lane.top + 1} width={Math.max(6, x(g.to) - x(g.from) + 6)} height={lane.height - 2} rx="3" fill="none" stroke={ink.layout} strokeWidth="2.5" strokeDasharray="6 4">
-                <title>{`understood: ${g.kind} ${g.label}`}</title>
-              </rect>
-            ))}
-            <Marks left={gutter} right={end} marks={strip.marks.filter((m) => m.lane === lane.id && isIn(m.from, m.to))} lane={lane} x={x} chosen={chosen?.indications ?? none} onMark={onMark} />
+            {ghosts
+              .filter((g) => g.lane === lane.id)
+              .map((g, i) => (
+                <rect
+                  key={`ghost${i}`}
+                  data-ghost={g.kind}
+                  x={x(g.from) - 3}
+                  y={lane.top + 1}
+                  width={Math.max(6, x(g.to) - x(g.from) + 6)}
+                  height={lane.height - 2}
+                  rx="3"
+                  fill="none"
+                  stroke={ink.layout}
+                  strokeWidth="2.5"
+                  strokeDasharray="6 4"
+                >
+                  <title>{`understood: ${g.kind} ${g.label}`}</title>
+                </rect>
+              ))}
+            <Marks
+              left={gutter}
+              right={end}
+              marks={strip.marks.filter((m) => m.lane === lane.id && isIn(m.from, m.to))}
+              lane={lane}
+              x={x}
+              chosen={chosen?.indications ?? none}
+              onMark={onMark}
+            />
           </g>
         ))}
-        {layout.pictures !== undefined && <Pictures photos={photos.filter((p) => !p.withdrawn && isIn(p.at, p.at))} look={look ?? ""} x={x} top={layout.pictures} end={end} onPhoto={onPhoto} />}
+        {layout.pictures !== undefined && (
+          <Pictures
+            photos={photos.filter((p) => !p.withdrawn && isIn(p.at, p.at))}
+            look={look ?? ""}
+            x={x}
+            top={layout.pictures}
+            end={end}
+            onPhoto={onPhoto}
+          />
+        )}
         {layout.brackets.map((b, i) => {
           const row = new Set(layout.brackets.slice(0, i + 1).map((p) => p.finding)).size - 1;
           const top = layout.bracketsTop + row * bracketHeight + 6;
@@ -304,7 +534,12 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
           const wide = Math.max(z - a, 10);
           return (
             <g key={i} data-bracket={b.finding}>
-              <path d={`M${(a + z - wide) / 2} ${top - 6}v7h${wide}v-7`} fill="none" stroke={colour} strokeWidth={b.rejects ? 3 : 1.5} />
+              <path
+                d={`M${(a + z - wide) / 2} ${top - 6}v7h${wide}v-7`}
+                fill="none"
+                stroke={colour}
+                strokeWidth={b.rejects ? 3 : 1.5}
+              />
               {(i === 0 || layout.brackets[i - 1]?.finding !== b.finding) && (
                 <text x={middle} y={top + 16} textAnchor="middle" fontSize="14" fontWeight="700" fill={colour}>
                   {`${b.rejects ? "✕ " : ""}${b.label}`}
@@ -314,7 +549,11 @@ const Still = memo(function Still({ width, from, to, ...props }: Omit<Props, "be
           );
         })}
         <SizeLane strip={strip} x={x} left={gutter} right={end} top={layout.sizeTop} height={sizeHeight} />
-        {next !== undefined && <path d={`M${x(next)} ${rulerHeight - 2}l7 -8h-14z`} fill={ink.chalk} stroke={ink.text} strokeWidth="1.5"><title>next to inspect</title></path>}
+        {next !== undefined && (
+          <path d={`M${x(next)} ${rulerHeight - 2}l7 -8h-14z`} fill={ink.chalk} stroke={ink.text} strokeWidth="1.5">
+            <title>next to inspect</title>
+          </path>
+        )}
       </g>
     </>
   );
@@ -326,7 +565,16 @@ function DrawnStretch({ drawn, layout, x }: { drawn: Drawn; layout: Layout; x: (
   const y = lane.top + lane.height / 2;
   return (
     <g data-drawn={drawn.lane} pointerEvents="none">
-      <rect x={x(drawn.from)} y={lane.top} width={Math.max(2, x(drawn.to) - x(drawn.from))} height={lane.height} fill={ink.chalk} fillOpacity=".35" stroke={ink.chalkDeep} strokeWidth="2.5" />
+      <rect
+        x={x(drawn.from)}
+        y={lane.top}
+        width={Math.max(2, x(drawn.to) - x(drawn.from))}
+        height={lane.height}
+        fill={ink.chalk}
+        fillOpacity=".35"
+        stroke={ink.chalkDeep}
+        strokeWidth="2.5"
+      />
       {[drawn.from, drawn.to].map((p, i) => (
         <circle key={i} cx={x(p)} cy={y} r="11" fill={ink.chalk} stroke={ink.text} strokeWidth="2" />
       ))}
@@ -334,7 +582,14 @@ function DrawnStretch({ drawn, layout, x }: { drawn: Drawn; layout: Layout; x: (
   );
 }
 
-type PicturesProps = { photos: Photo[]; look: string; x: (mm: number) => number; top: number; end: number; onPhoto?: (photo: Photo) => void };
+type PicturesProps = {
+  photos: Photo[];
+  look: string;
+  x: (mm: number) => number;
+  top: number;
+  end: number;
+  onPhoto?: (photo: Photo) => void;
+};
 
 /** Pictures at their places; those that would lie on each other stand beside. */
 function Pictures({ photos, look, x, top, end, onPhoto }: PicturesProps) {
@@ -342,11 +597,35 @@ function Pictures({ photos, look, x, top, end, onPhoto }: PicturesProps) {
     <g>
       {besideEachOther(photos, x, end).map(({ p, left }) => {
         return (
-          <g key={p.id} data-photo={p.id} style={{ cursor: "pointer" }} onClick={(e) => { e.stopPropagation(); onPhoto?.(p); }}>
+          <g
+            key={p.id}
+            data-photo={p.id}
+            style={{ cursor: "pointer" }}
+            onClick={(e) => {
+              e.stopPropagation();
+              onPhoto?.(p);
+            }}
+          >
             <title>{`picture at ${p.label ?? "its entry"}, ${p.by}`}</title>
             <path d={`M${x(p.at)} ${top - 2}L${left + 24} ${top + 4}`} stroke={ink.quiet} strokeWidth="1.5" />
-            <rect x={left} y={top + 3} width="48" height="36" rx="4" fill={ink.lane} stroke={ink.text} strokeWidth="1.5" />
-            <image href={`/api/inspections/${look}/photos/${p.id}/thumbnail`} x={left + 1} y={top + 4} width="46" height="34" preserveAspectRatio="xMidYMid slice" />
+            <rect
+              x={left}
+              y={top + 3}
+              width="48"
+              height="36"
+              rx="4"
+              fill={ink.lane}
+              stroke={ink.text}
+              strokeWidth="1.5"
+            />
+            <image
+              href={`/api/inspections/${look}/photos/${p.id}/thumbnail`}
+              x={left + 1}
+              y={top + 4}
+              width="46"
+              height="34"
+              preserveAspectRatio="xMidYMid slice"
+            />
           </g>
         );
       })}
@@ -366,7 +645,17 @@ function besideEachOther(photos: Photo[], x: (mm: number) => number, end: number
 }
 
 /** The whole weld in little, with the part in view; a touch goes there. */
-function Overview({ strip, view, units, onGo }: { strip: Strip; view: View; units: string; onGo: (mm: number) => void }) {
+function Overview({
+  strip,
+  view,
+  units,
+  onGo,
+}: {
+  strip: Strip;
+  view: View;
+  units: string;
+  onGo: (mm: number) => void;
+}) {
   const share = (mm: number) => `${(mm / strip.length) * 100}%`;
   return (
     <button
@@ -379,10 +668,16 @@ function Overview({ strip, view, units, onGo }: { strip: Strip; view: View; unit
       }}
     >
       {strip.marks.map((m, i) => (
-        <i key={i} className={m.rejects ? "bad" : ""} style={{ left: share(m.from), width: `max(3px, ${share(m.to - m.from)})` }} />
+        <i
+          key={i}
+          className={m.rejects ? "bad" : ""}
+          style={{ left: share(m.from), width: `max(3px, ${share(m.to - m.from)})` }}
+        />
       ))}
       <b style={{ left: share(view.from), width: share(view.to - view.from) }} />
-      <span>{showPlace(view.from, units)}–{showPlace(view.to, units)} of {showPlace(strip.length, units)} {units}</span>
+      <span>
+        {showPlace(view.from, units)}–{showPlace(view.to, units)} of {showPlace(strip.length, units)} {units}
+      </span>
     </button>
   );
 }
@@ -399,13 +694,50 @@ function BeforeLane({ quiet, x, left, end }: { quiet: Quiet[]; x: (mm: number) =
         return (
           <g key={i}>
             <title>{m.label}</title>
-            {m.kind === "start" && <path d={`M${x(m.from)} ${y - 7}v14m0 -7h8m-4 -4l4 4-4 4`} stroke={ink.quiet} strokeWidth="2" fill="none" />}
-            {m.kind === "stop" && <path d={`M${x(m.from)} ${y - 7}v14M${x(m.from) - 8} ${y}h8`} stroke={ink.quiet} strokeWidth="2" fill="none" />}
-            {m.kind === "stacked" && <rect x={middle - half} y={y - 10} width={half * 2} height={20} rx="6" fill="none" stroke={ink.open} strokeWidth="2.5" strokeDasharray="4 3" />}
+            {m.kind === "start" && (
+              <path
+                d={`M${x(m.from)} ${y - 7}v14m0 -7h8m-4 -4l4 4-4 4`}
+                stroke={ink.quiet}
+                strokeWidth="2"
+                fill="none"
+              />
+            )}
+            {m.kind === "stop" && (
+              <path
+                d={`M${x(m.from)} ${y - 7}v14M${x(m.from) - 8} ${y}h8`}
+                stroke={ink.quiet}
+                strokeWidth="2"
+                fill="none"
+              />
+            )}
+            {m.kind === "stacked" && (
+              <rect
+                x={middle - half}
+                y={y - 10}
+                width={half * 2}
+                height={20}
+                rx="6"
+                fill="none"
+                stroke={ink.open}
+                strokeWidth="2.5"
+                strokeDasharray="4 3"
+              />
+            )}
             {m.kind === "remark" && (
               <>
-                <rect x={middle - half} y={y - 9} width={half * 2} height={18} rx="4" fill={ink.openSoft} stroke={ink.open} strokeWidth="1.5" />
-                <text x={middle} y={y + 5} textAnchor="middle" fontSize="14" fontWeight="800" fill={ink.open}>!</text>
+                <rect
+                  x={middle - half}
+                  y={y - 9}
+                  width={half * 2}
+                  height={18}
+                  rx="4"
+                  fill={ink.openSoft}
+                  stroke={ink.open}
+                  strokeWidth="1.5"
+                />
+                <text x={middle} y={y + 5} textAnchor="middle" fontSize="14" fontWeight="800" fill={ink.open}>
+                  !
+                </text>
               </>
             )}
           </g>

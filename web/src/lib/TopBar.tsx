@@ -34,7 +34,9 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
       <div className="where">{children}</div>
       {rooms && actor.role !== "VIEWER" && (
         <nav className="rooms" aria-label="Lists">
-          <NavLink to="/" end>Worklist</NavLink>
+          <NavLink to="/" end>
+            Worklist
+          </NavLink>
           <NavLink to="/repairs">Repairs</NavLink>
           <NavLink to="/jobs">Jobs</NavLink>
           <NavLink to="/procedures">Procedures</NavLink>

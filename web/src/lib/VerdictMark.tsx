@@ -23,7 +23,14 @@ export function VerdictShape({ verdict, size = 24 }: { verdict: string; size?: n
     return (
       <svg {...common}>
         <circle cx="12" cy="12" r="10.5" fill={ink.accept} />
-        <path d="m7 12.5 3.4 3.4L17 9" fill="none" stroke={ink.paper} strokeWidth="2.6" strokeLinecap="round" strokeLinejoin="round" />
+        <path
+          d="m7 12.5 3.4 3.4L17 9"
+          fill="none"
+          stroke={ink.paper}
+          strokeWidth="2.6"
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
       </svg>
     );
   if (verdict === "incomplete")

@@ -1,4 +1,5 @@
-import type { components } from "./api.d";
+import createClient from "openapi-fetch";
+import type { components, paths } from "./api.d";
 import { atHand, completed, isBench } from "./at-hand";
 
 type Schemas = components["schemas"];
@@ -97,167 +98,278 @@ function token(): string | undefined {
     ?.slice("XSRF-TOKEN=".length);
 }
 
-async function send<T>(method: string, path: string, body?: unknown, plain?: boolean): Promise<T> {
-  const headers: Record<string, string> = { Accept: "application/json" };
-  const raw = body instanceof Blob;
-  if (body !== undefined) headers["Content-Type"] = raw ? "application/octet-stream" : plain ? "text/plain;charset=UTF-8" : "application/json";
-  const csrf = token();
-  if (csrf && method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(csrf);
-  const at = /^\/api\/inspections\/([^/]+)/.exec(path)?.[1];
-  const had = at === undefined ? undefined : atHand(at);
-  if (had) headers["X-Bench"] = had.tag;
-  let response: Response;
-  try {
-    response = await fetch(path, {
-      method,
-      headers,
-      credentials: "same-origin",
-      ...(body === undefined ? {} : { body: raw ? body : plain ? String(body) : JSON.stringify(body) }),
-    });
-  } catch {
-    throw new Refused(0, "Mensor cannot be reached; what you typed is still here, try again", [], undefined);
-  }
-  const text = await response.text();
-  const json = parsed(text);
+/** The bench that a question was asked beside: its answer may say what changed since. */
+const asked = new WeakMap<Request, Bench>();
+const answered = new WeakMap<Response, Bench>();
+
+const client = createClient<paths>({
+  baseUrl: window.location.origin,
+  credentials: "same-origin",
+  headers: { Accept: "application/json" },
+  // looked up at each call: a test puts its own in its place
+  fetch: (request) => window.fetch(request),
+});
+
+client.use({
+  onRequest({ request }) {
+    const csrf = token();
+    if (csrf && request.method !== "GET") request.headers.set("X-XSRF-TOKEN", decodeURIComponent(csrf));
+    const id = /\/api\/inspections\/([^/?]+)/.exec(request.url)?.[1];
+    const had = id === undefined ? undefined : atHand(id);
+    if (had) {
+      request.headers.set("X-Bench", had.tag);
+      asked.set(request, had);
+    }
+  },
+  onResponse({ request, response }) {
+    const had = asked.get(request);
+    if (had) answered.set(response, had);
+  },
+  onError: () => new Refused(0, "Mensor cannot be reached; what you typed is still here, try again", [], undefined),
+});
+
+type Answered<T> = { data?: T; error?: unknown; response: Response };
+
+/** What was answered, or thrown as refused: the one place where the server's errors become the app's. */
+async function answer<T>(question: Promise<Answered<T>>): Promise<T> {
+  const { data, error, response } = await question;
   if (!response.ok) {
-    const problem = (json ?? {}) as { detail?: string; errors?: FieldProblem[]; current?: unknown };
-    throw new Refused(response.status, problem.detail ?? "the server refused this", problem.errors ?? [], problem.current);
+    // what a proxy says while Mensor starts is no JSON
+    const problem = (typeof error === "object" && error !== null ? error : {}) as Partial<Problem>;
+    throw new Refused(
+      response.status,
+      problem.detail ?? "the server refused this",
+      problem.errors ?? [],
+      problem.current,
+    );
   }
-  return (isBench(json) ? completed(json, had) : json) as T;
+  return (isBench(data) ? completed(data, answered.get(response)) : data) as T;
 }
 
-/** What a proxy says while Mensor starts is no JSON. */
-function parsed(text: string): unknown {
-  try {
-    return text ? JSON.parse(text) : undefined;
-  } catch {
-    return undefined;
-  }
-}
+type Problem = { detail: string; errors: FieldProblem[]; current: unknown };
 
-const inspection = (id: string) => `/api/inspections/${id}`;
+/** The body is a text as it stands, or a file's bytes. */
+const asText = { headers: { "Content-Type": "text/plain;charset=UTF-8" }, bodySerializer: (text: string) => text };
+const asFile = { headers: { "Content-Type": "application/octet-stream" }, bodySerializer: (file: Blob) => file };
 
 /** One function per question asked of the server. */
 export const api = {
-  session: () => send<Session>("GET", "/api/session"),
-  signIn: (login: string, password: string) => send<Session>("POST", "/api/session", { login, password }),
-  signOut: () => send<Session>("DELETE", "/api/session"),
-  firstPerson: (p: { login: string; name: string; password: string }) => send<Session>("POST", "/api/people/first", p),
-  people: () => send<Actor[]>("GET", "/api/people"),
-  addPerson: (p: NewPerson) => send<Actor>("POST", "/api/people", p),
-  kinds: () => send<KindView[]>("GET", "/api/kinds"),
-  books: () => send<CriteriaLine[]>("GET", "/api/criteria"),
+  session: () => answer(client.GET("/api/session")),
+  signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
+  signOut: () => answer(client.DELETE("/api/session")),
+  firstPerson: (p: { login: string; name: string; password: string }) =>
+    answer(client.POST("/api/people/first", { body: p })),
+  people: () => answer(client.GET("/api/people")),
+  addPerson: (p: NewPerson) => answer(client.POST("/api/people", { body: p })),
+  kinds: () => answer(client.GET("/api/kinds")),
+  books: () => answer(client.GET("/api/criteria")),
   book: (id: string, probe: { units: string; joint: string; thickness: string }) =>
-    send<CriteriaPage>("GET", `/api/criteria/${id}?${new URLSearchParams(probe).toString()}`),
-  checkCriteria: (id: string, form: CriteriaCheckForm) => send<CriteriaLine>("POST", `/api/criteria/${id}/check`, form),
+    answer(client.GET("/api/criteria/{id}", { params: { path: { id }, query: probe } })),
+  checkCriteria: (id: string, form: CriteriaCheckForm) =>
+    answer(client.POST("/api/criteria/{id}/check", { params: { path: { id } }, body: form })),
   joints: (find: string, group: string, job: string) =>
-    send<WorklistPage>("GET", `/api/joints?find=${encodeURIComponent(find)}&group=${group}${job ? `&job=${job}` : ""}`),
-  jobs: () => send<Job[]>("GET", "/api/jobs"),
-  createJob: (form: JobForm) => send<Job>("POST", "/api/jobs", form),
-  changeJob: (id: string, form: JobForm, version: number) => send<Job>("PUT", `/api/jobs/${id}`, { form, version }),
-  chain: (job: string) => send<Chain>("GET", `/api/jobs/${job}/chain/check`),
-  checkList: (job: string, text: string) => send<Import>("POST", `/api/jobs/${job}/weld-list`, text, true),
-  list: (id: string) => send<Import>("GET", `/api/weld-lists/${id}`),
-  storeList: (id: string) => send<Import>("POST", `/api/weld-lists/${id}/store`),
-  cancelList: (id: string) => send<Import>("DELETE", `/api/weld-lists/${id}`),
-  procedures: () => send<Procedure[]>("GET", "/api/procedures"),
-  rods: () => send<Rod[]>("GET", "/api/procedures/rods"),
-  previewProcedure: (form: ProcedureForm) => send<ProcedurePreview>("POST", "/api/procedures/preview", form),
-  createProcedure: (form: ProcedureForm) => send<Procedure>("POST", "/api/procedures", form),
-  importProcedure: (text: string) => send<Procedure>("POST", "/api/procedures/import", text, true),
+    answer(client.GET("/api/joints", { params: { query: { find, group, ...(job ? { job } : {}) } } })),
+  jobs: () => answer(client.GET("/api/jobs")),
+  createJob: (form: JobForm) => answer(client.POST("/api/jobs", { body: form })),
+  changeJob: (id: string, form: JobForm, version: number) =>
+    answer(client.PUT("/api/jobs/{id}", { params: { path: { id } }, body: { form, version } })),
+  chain: (job: string) => answer(client.GET("/api/jobs/{id}/chain/check", { params: { path: { id: job } } })),
+  checkList: (job: string, text: string) =>
+    answer(client.POST("/api/jobs/{job}/weld-list", { params: { path: { job } }, body: text, ...asText })),
+  list: (id: string) => answer(client.GET("/api/weld-lists/{id}", { params: { path: { id } } })),
+  storeList: (id: string) => answer(client.POST("/api/weld-lists/{id}/store", { params: { path: { id } } })),
+  cancelList: (id: string) => answer(client.DELETE("/api/weld-lists/{id}", { params: { path: { id } } })),
+  procedures: () => answer(client.GET("/api/procedures")),
+  rods: () => answer(client.GET("/api/procedures/rods")),
+  previewProcedure: (form: ProcedureForm) => answer(client.POST("/api/procedures/preview", { body: form })),
+  createProcedure: (form: ProcedureForm) => answer(client.POST("/api/procedures", { body: form })),
+  importProcedure: (text: string) => answer(client.POST("/api/procedures/import", { body: text, ...asText })),
   changeProcedure: (id: string, form: ProcedureForm, version: number) =>
-    send<Procedure>("PUT", `/api/procedures/${id}`, { form, version }),
-  weldingRecord: (joint: string) => send<WeldingRecord>("GET", `/api/joints/${joint}/welding-record`),
+    answer(client.PUT("/api/procedures/{id}", { params: { path: { id } }, body: { form, version } })),
+  weldingRecord: (joint: string) =>
+    answer(client.GET("/api/joints/{id}/welding-record", { params: { path: { id: joint } } })),
   made: (joint: string, entry: string, kind: WeldingKind, content: WeldingContent, version?: number) =>
-    send<WeldingRecord>("PUT", `/api/joints/${joint}/welding-record/entries/${entry}`, { kind, content, version }),
+    answer(
+      client.PUT("/api/joints/{id}/welding-record/entries/{entryId}", {
+        params: { path: { id: joint, entryId: entry } },
+        body: { kind, content, version },
+      }),
+    ),
   takeOffMade: (joint: string, entry: WeldingEntry) =>
-    send<WeldingRecord>("DELETE", `/api/joints/${joint}/welding-record/entries/${entry.id}?version=${entry.version}`),
+    answer(
+      client.DELETE("/api/joints/{id}/welding-record/entries/{entryId}", {
+        params: { path: { id: joint, entryId: entry.id }, query: { version: entry.version } },
+      }),
+    ),
   restoreMade: (joint: string, entry: string) =>
-    send<WeldingRecord>("POST", `/api/joints/${joint}/welding-record/entries/${entry}/restore`),
+    answer(
+      client.POST("/api/joints/{id}/welding-record/entries/{entryId}/restore", {
+        params: { path: { id: joint, entryId: entry } },
+      }),
+    ),
   whole: (joint: string, version: number, whole: WeldingForm) =>
-    send<WeldingRecord>("PUT", `/api/joints/${joint}/welding-record/whole`, { version, whole }),
-  welded: (joint: string, at: string) => send<WeldingRecord>("PUT", `/api/joints/${joint}/welding-record/welded`, { at }),
+    answer(
+      client.PUT("/api/joints/{id}/welding-record/whole", {
+        params: { path: { id: joint } },
+        body: { version, whole },
+      }),
+    ),
+  welded: (joint: string, at: string) =>
+    answer(client.PUT("/api/joints/{id}/welding-record/welded", { params: { path: { id: joint } }, body: { at } })),
   plan: (joint: string, constants: Record<string, string>) =>
-    send<Plan>("POST", `/api/joints/${joint}/plan`, { constants }),
-  gauges: () => send<Gauge[]>("GET", "/api/gauges"),
-  putGauge: (id: string, form: GaugeForm, version?: number) => send<Gauge>("PUT", `/api/gauges/${id}`, { form, version }),
-  touchedBy: (gauge: string) => send<GaugeUse[]>("GET", `/api/gauges/${gauge}/records`),
-  kit: () => send<string[]>("GET", "/api/kit"),
-  takeKit: (ids: string[]) => send<string[]>("PUT", "/api/kit", ids),
-  welders: () => send<Welder[]>("GET", "/api/welders"),
-  putWelder: (form: WelderForm, version?: number) => send<Welder>("PUT", "/api/welders", { form, version }),
-  papers: () => send<WithPapers[]>("GET", "/api/people/papers"),
-  certify: (id: string, papers: Papers) => send<WithPapers>("PUT", `/api/people/${id}/papers`, papers),
-  verify: (joint: string) => send<Created>("POST", `/api/joints/${joint}/verification`),
-  sheet: (sheet: string) => send<Sheet>("GET", `/api/inspections/${sheet}/sheet`),
-  putSheet: (sheet: string, common: { inspections: string[]; conditions: Conditions; entries: { kind: EntryKind; content: EntryContent }[] }) =>
-    send<Sheet>("POST", `/api/inspections/${sheet}/sheet`, common),
+    answer(client.POST("/api/joints/{id}/plan", { params: { path: { id: joint } }, body: { constants } })),
+  gauges: () => answer(client.GET("/api/gauges")),
+  putGauge: (id: string, form: GaugeForm, version?: number) =>
+    answer(client.PUT("/api/gauges/{id}", { params: { path: { id } }, body: { form, version } })),
+  touchedBy: (gauge: string) => answer(client.GET("/api/gauges/{id}/records", { params: { path: { id: gauge } } })),
+  kit: () => answer(client.GET("/api/kit")),
+  takeKit: (ids: string[]) => answer(client.PUT("/api/kit", { body: ids })),
+  welders: () => answer(client.GET("/api/welders")),
+  putWelder: (form: WelderForm, version?: number) => answer(client.PUT("/api/welders", { body: { form, version } })),
+  papers: () => answer(client.GET("/api/people/papers")),
+  certify: (id: string, papers: Papers) =>
+    answer(client.PUT("/api/people/{id}/papers", { params: { path: { id } }, body: papers })),
+  verify: (joint: string) => answer(client.POST("/api/joints/{id}/verification", { params: { path: { id: joint } } })),
+  sheet: (sheet: string) => answer(client.GET("/api/inspections/{id}/sheet", { params: { path: { id: sheet } } })),
+  putSheet: (
+    sheet: string,
+    common: { inspections: string[]; conditions: Conditions; entries: { kind: EntryKind; content: EntryContent }[] },
+  ) => answer(client.POST("/api/inspections/{id}/sheet", { params: { path: { id: sheet } }, body: common })),
   signSheet: (sheet: string, inspections: { inspectionId: string; version: number }[], capacity: string) =>
-    send<Sheet>("POST", `/api/inspections/${sheet}/sheet/sign`, { inspections, capacity }),
-  joint: (id: string) => send<Stored>("GET", `/api/joints/${id}`),
-  preview: (form: NewJoint) => send<Preview>("POST", "/api/joints/preview", form),
-  createJoint: (form: NewJoint) => send<Created>("POST", "/api/joints", form),
+    answer(
+      client.POST("/api/inspections/{id}/sheet/sign", {
+        params: { path: { id: sheet } },
+        body: { inspections, capacity },
+      }),
+    ),
+  joint: (id: string) => answer(client.GET("/api/joints/{id}", { params: { path: { id } } })),
+  preview: (form: NewJoint) => answer(client.POST("/api/joints/preview", { body: form })),
+  createJoint: (form: NewJoint) => answer(client.POST("/api/joints", { body: form })),
   changeJoint: (id: string, form: NewJoint, version: number) =>
-    send<Created>("PUT", `/api/joints/${id}`, { form, version }),
-  bench: (id: string) => send<Bench>("GET", inspection(id)),
-  latest: (id: string) => send<Latest>("GET", `${inspection(id)}/version`),
+    answer(client.PUT("/api/joints/{id}", { params: { path: { id } }, body: { form, version } })),
+  bench: (id: string) => answer(client.GET("/api/inspections/{id}", { params: { path: { id } } })),
+  latest: (id: string) => answer(client.GET("/api/inspections/{id}/version", { params: { path: { id } } })),
   read: (id: string, measure: string, at: number, number: number) =>
-    send<GaugeReading>("GET", `${inspection(id)}/simulated-gauge?measure=${measure}&at=${at}&number=${number}`),
+    answer(
+      client.GET("/api/inspections/{id}/simulated-gauge", { params: { path: { id }, query: { measure, at, number } } }),
+    ),
   photo: (id: string, photo: string, of: { at?: string; entry?: string }, picture: Blob) =>
-    send<Bench>("PUT", `${inspection(id)}/photos/${photo}?${new URLSearchParams({ ...(of.at ? { at: of.at } : {}), ...(of.entry ? { entry: of.entry } : {}) }).toString()}`, picture),
-  photoOff: (id: string, photo: string) => send<Bench>("DELETE", `${inspection(id)}/photos/${photo}`),
-  photoOn: (id: string, photo: string) => send<Bench>("POST", `${inspection(id)}/photos/${photo}/restore`),
-  causes: (id: string, also: string[] = []) => send<Causes>("GET", `${inspection(id)}/causes${also.length > 0 ? `?also=${also.join(",")}` : ""}`),
-  trial: (id: string, trial: string, form: TrialForm) => send<Causes>("PUT", `${inspection(id)}/trials/${trial}`, form),
-  outcome: (id: string, trial: string, form: OutcomeForm) => send<Causes>("PUT", `${inspection(id)}/trials/${trial}/outcome`, form),
-  test: (id: string, test: string, form: TestPieceForm) => send<Causes>("PUT", `${inspection(id)}/tests/${test}`, form),
-  testOff: (id: string, test: string) => send<Causes>("DELETE", `${inspection(id)}/tests/${test}`),
-  testOn: (id: string, test: string) => send<Causes>("POST", `${inspection(id)}/tests/${test}/restore`),
+    answer(
+      client.PUT("/api/inspections/{id}/photos/{photoId}", {
+        params: { path: { id, photoId: photo }, query: of },
+        body: picture,
+        ...asFile,
+      }),
+    ),
+  photoOff: (id: string, photo: string) =>
+    answer(client.DELETE("/api/inspections/{id}/photos/{photoId}", { params: { path: { id, photoId: photo } } })),
+  photoOn: (id: string, photo: string) =>
+    answer(client.POST("/api/inspections/{id}/photos/{photoId}/restore", { params: { path: { id, photoId: photo } } })),
+  causes: (id: string, also: string[] = []) =>
+    answer(client.GET("/api/inspections/{id}/causes", { params: { path: { id }, query: { also } } })),
+  trial: (id: string, trial: string, form: TrialForm) =>
+    answer(client.PUT("/api/inspections/{id}/trials/{trial}", { params: { path: { id, trial } }, body: form })),
+  outcome: (id: string, trial: string, form: OutcomeForm) =>
+    answer(client.PUT("/api/inspections/{id}/trials/{trial}/outcome", { params: { path: { id, trial } }, body: form })),
+  test: (id: string, test: string, form: TestPieceForm) =>
+    answer(client.PUT("/api/inspections/{id}/tests/{test}", { params: { path: { id, test } }, body: form })),
+  testOff: (id: string, test: string) =>
+    answer(client.DELETE("/api/inspections/{id}/tests/{test}", { params: { path: { id, test } } })),
+  testOn: (id: string, test: string) =>
+    answer(client.POST("/api/inspections/{id}/tests/{test}/restore", { params: { path: { id, test } } })),
   defects: (id: string, depths: Record<string, string>) => {
-    const said = Object.entries(depths).map(([defect, depth]) => `depth=${defect}:${encodeURIComponent(depth)}`);
-    return send<Defects>("GET", `${inspection(id)}/defects${said.length > 0 ? `?${said.join("&")}` : ""}`);
+    const depth = Object.entries(depths).map(([defect, at]) => `${defect}:${at}`);
+    return answer(client.GET("/api/inspections/{id}/defects", { params: { path: { id }, query: { depth } } }));
   },
-  reinspect: (id: string) => send<{ inspectionId: string }>("POST", `${inspection(id)}/re-inspection`, {}),
-  history: (joint: string) => send<Change[]>("GET", `/api/joints/${joint}/history`),
-  reports: () => send<ReportRun[]>("GET", "/api/reports"),
-  beginReport: (form: ReportForm) => send<ReportRun>("POST", "/api/reports", form),
-  stopReport: (id: string) => send<ReportRun>("DELETE", `/api/reports/${id}`),
-  repairs: (job: string) => send<Repairs>("GET", `/api/repairs${job === "" ? "" : `?job=${job}`}`),
-  ticket: (id: string) => send<Ticket>("GET", `/api/defects/${id}`),
-  decide: (id: string, decision: Decision) => send<Ticket>("PUT", `/api/defects/${id}/disposition`, decision),
-  notify: (id: string, form: { notified: string; version: number }) => send<Ticket>("PUT", `/api/defects/${id}/notification`, form),
-  step: (id: string, state: string, form: StepForm) => send<Ticket>("PUT", `/api/defects/${id}/steps/${state}`, form),
-  stepBack: (id: string, back: { why: string; version: number }) => send<Ticket>("POST", `/api/defects/${id}/back`, back),
-  release: (id: string, hold: string, document: { number: string; engineer: string; date: string; name: string }, file: Blob) =>
-    send<Ticket>("PUT", `/api/defects/${id}/holds/${hold}/document?${new URLSearchParams(document).toString()}`, file),
-  denyHold: (id: string, hold: string, why: { why: string }) => send<Ticket>("POST", `/api/defects/${id}/holds/${hold}/denied`, why),
-  repairPhoto: (id: string, photo: string, picture: Blob) => send<Ticket>("PUT", `/api/defects/${id}/photos/${photo}`, picture),
-  note: (id: string) => send<Note>("GET", `${inspection(id)}/note`),
-  rejectRate: (by: string, key: string) => send<RejectRate>("GET", `/api/reject-rates/one?by=${by}${key === "" ? "" : `&key=${encodeURIComponent(key)}`}`),
-  rejectRates: (by: string) => send<RateList>("GET", `/api/reject-rates?by=${by}`),
-  rateTestPiece: (id: string, form: RatingForm) => send<Note>("PUT", `${inspection(id)}/rating`, form),
+  reinspect: (id: string) => answer(client.POST("/api/inspections/{id}/re-inspection", { params: { path: { id } } })),
+  history: (joint: string) => answer(client.GET("/api/joints/{id}/history", { params: { path: { id: joint } } })),
+  reports: () => answer(client.GET("/api/reports")),
+  beginReport: (form: ReportForm) => answer(client.POST("/api/reports", { body: form })),
+  stopReport: (id: string) => answer(client.DELETE("/api/reports/{id}", { params: { path: { id } } })),
+  repairs: (job: string) => answer(client.GET("/api/repairs", { params: { query: job === "" ? {} : { job } } })),
+  ticket: (id: string) => answer(client.GET("/api/defects/{id}", { params: { path: { id } } })),
+  decide: (id: string, decision: Decision) =>
+    answer(client.PUT("/api/defects/{id}/disposition", { params: { path: { id } }, body: decision })),
+  notify: (id: string, form: { notified: string; version: number }) =>
+    answer(client.PUT("/api/defects/{id}/notification", { params: { path: { id } }, body: form })),
+  step: (id: string, state: string, form: StepForm) =>
+    answer(client.PUT("/api/defects/{id}/steps/{state}", { params: { path: { id, state } }, body: form })),
+  stepBack: (id: string, back: { why: string; version: number }) =>
+    answer(client.POST("/api/defects/{id}/back", { params: { path: { id } }, body: back })),
+  release: (
+    id: string,
+    hold: string,
+    document: { number: string; engineer: string; date: string; name: string },
+    file: Blob,
+  ) =>
+    answer(
+      client.PUT("/api/defects/{id}/holds/{kind}/document", {
+        params: { path: { id, kind: hold }, query: document },
+        body: file,
+        ...asFile,
+      }),
+    ),
+  denyHold: (id: string, hold: string, why: { why: string }) =>
+    answer(client.POST("/api/defects/{id}/holds/{kind}/denied", { params: { path: { id, kind: hold } }, body: why })),
+  repairPhoto: (id: string, photo: string, picture: Blob) =>
+    answer(
+      client.PUT("/api/defects/{id}/photos/{photoId}", {
+        params: { path: { id, photoId: photo } },
+        body: picture,
+        ...asFile,
+      }),
+    ),
+  note: (id: string) => answer(client.GET("/api/inspections/{id}/note", { params: { path: { id } } })),
+  rejectRate: (by: string, key: string) =>
+    answer(client.GET("/api/reject-rates/one", { params: { query: { by, ...(key === "" ? {} : { key }) } } })),
+  rejectRates: (by: string) => answer(client.GET("/api/reject-rates", { params: { query: { by } } })),
+  rateTestPiece: (id: string, form: RatingForm) =>
+    answer(client.PUT("/api/inspections/{id}/rating", { params: { path: { id } }, body: form })),
   put: (id: string, entry: string, kind: EntryKind, content: EntryContent, version?: number) =>
-    send<Bench>("PUT", `${inspection(id)}/entries/${entry}`, { kind, content, version }),
+    answer(
+      client.PUT("/api/inspections/{id}/entries/{entryId}", {
+        params: { path: { id, entryId: entry } },
+        body: { kind, content, version },
+      }),
+    ),
   putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>
-    send<Bench>("POST", `${inspection(id)}/entries`, entries),
-  lines: (id: string, lines: string[], before: string) => send<Line[]>("POST", `${inspection(id)}/lines`, { lines, before }),
-  entryLine: () => send<LineCard[]>("GET", "/api/entry-line"),
+    answer(client.POST("/api/inspections/{id}/entries", { params: { path: { id } }, body: entries })),
+  lines: (id: string, lines: string[], before: string) =>
+    answer(client.POST("/api/inspections/{id}/lines", { params: { path: { id } }, body: { lines, before } })),
+  entryLine: () => answer(client.GET("/api/entry-line")),
   takeOff: (id: string, entry: { id: string; version: number }) =>
-    send<Bench>("DELETE", `${inspection(id)}/entries/${entry.id}?version=${entry.version}`),
-  restore: (id: string, entry: string) => send<Bench>("POST", `${inspection(id)}/entries/${entry}/restore`),
-  conditions: (id: string, c: Conditions) => send<Bench>("PUT", `${inspection(id)}/conditions`, c),
+    answer(
+      client.DELETE("/api/inspections/{id}/entries/{entryId}", {
+        params: { path: { id, entryId: entry.id }, query: { version: entry.version } },
+      }),
+    ),
+  restore: (id: string, entry: string) =>
+    answer(
+      client.POST("/api/inspections/{id}/entries/{entryId}/restore", { params: { path: { id, entryId: entry } } }),
+    ),
+  conditions: (id: string, c: Conditions) =>
+    answer(client.PUT("/api/inspections/{id}/conditions", { params: { path: { id } }, body: c })),
   welding: (id: string, version: number, welding: WeldingForm) =>
-    send<Bench>("PUT", `${inspection(id)}/welding`, { version, welding }),
+    answer(client.PUT("/api/inspections/{id}/welding", { params: { path: { id } }, body: { version, welding } })),
   handOver: (id: string, hand: { to: string; note: string; inspectedFrom?: string; inspectedTo?: string }) =>
-    send<Bench>("POST", `${inspection(id)}/handover`, hand),
-  amend: (id: string, reason: string) => send<Bench>("POST", `${inspection(id)}/amend`, { reason }),
+    answer(client.POST("/api/inspections/{id}/handover", { params: { path: { id } }, body: hand })),
+  amend: (id: string, reason: string) =>
+    answer(client.POST("/api/inspections/{id}/amend", { params: { path: { id } }, body: { reason } })),
   sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>
-    send<Bench>("POST", `${inspection(id)}/sign`, form),
-  compare: (id: string, codes: string[]) => send<CodeColumn[]>("GET", `${inspection(id)}/comparison?codes=${codes.join(",")}`),
-  deviate: (id: string, form: DeviationForm) => send<Bench>("POST", `${inspection(id)}/deviations`, form),
+    answer(client.POST("/api/inspections/{id}/sign", { params: { path: { id } }, body: form })),
+  compare: (id: string, codes: string[]) =>
+    answer(client.GET("/api/inspections/{id}/comparison", { params: { path: { id }, query: { codes } } })),
+  deviate: (id: string, form: DeviationForm) =>
+    answer(client.POST("/api/inspections/{id}/deviations", { params: { path: { id } }, body: form })),
   withdrawDeviation: (id: string, deviation: string, why: string) =>
-    send<Bench>("POST", `${inspection(id)}/deviations/${deviation}/withdraw`, { why }),
-  waive: (id: string, gauge: string, reason: string) => send<Bench>("POST", `${inspection(id)}/waivers`, { gauge, reason }),
+    answer(
+      client.POST("/api/inspections/{id}/deviations/{deviationId}/withdraw", {
+        params: { path: { id, deviationId: deviation } },
+        body: { why },
+      }),
+    ),
+  waive: (id: string, gauge: string, reason: string) =>
+    answer(client.POST("/api/inspections/{id}/waivers", { params: { path: { id } }, body: { gauge, reason } })),
 };
 
 /** The fields at fault by name, for a form. */

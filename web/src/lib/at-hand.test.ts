@@ -3,7 +3,15 @@ import { bench } from "../test/bench";
 import type { Entry } from "./api";
 import { atHand, completed, isBench, type BenchChange } from "./at-hand";
 
-const entry = (id: string, content: Entry["content"]): Entry => ({ id, kind: "INDICATION", content, by: "Ines Marl", at: "2026-05-04T10:00:00Z", withdrawn: false, version: 0 });
+const entry = (id: string, content: Entry["content"]): Entry => ({
+  id,
+  kind: "INDICATION",
+  content,
+  by: "Ines Marl",
+  at: "2026-05-04T10:00:00Z",
+  withdrawn: false,
+  version: 0,
+});
 
 const none = { first: 0, items: [], last: 0 };
 
@@ -18,15 +26,24 @@ test("an answer that tells what changed stands beside what stayed", () => {
   const had = completed(bench({ id: "inspection-9", tag: "a", entries: [one, three] }), undefined);
   expect(atHand("inspection-9")).toBe(had);
 
-  const next = completed(change("a", bench({ id: "inspection-9", tag: "b", version: 9 }), { entries: { first: 1, items: [two], last: 1 } }), had);
+  const next = completed(
+    change("a", bench({ id: "inspection-9", tag: "b", version: 9 }), { entries: { first: 1, items: [two], last: 1 } }),
+    had,
+  );
   expect(next.entries.map((e) => e.id)).toEqual(["e1", "e2", "e3"]);
   expect(next.entries[0]).toBe(had.entries[0]);
   expect(next.version).toBe(9);
   expect(atHand("inspection-9")?.tag).toBe("b");
 
-  const left = completed(change("b", bench({ id: "inspection-9", tag: "c" }), { entries: { first: 0, items: [], last: 1 } }), next);
+  const left = completed(
+    change("b", bench({ id: "inspection-9", tag: "c" }), { entries: { first: 0, items: [], last: 1 } }),
+    next,
+  );
   expect(left.entries.map((e) => e.id)).toEqual(["e3"]);
-  const same = completed(change("c", bench({ id: "inspection-9", tag: "d" }), { entries: { first: 1, items: [], last: 0 } }), left);
+  const same = completed(
+    change("c", bench({ id: "inspection-9", tag: "d" }), { entries: { first: 1, items: [], last: 0 } }),
+    left,
+  );
   expect(same.entries).toBe(left.entries);
 });
 

@@ -54,5 +54,9 @@ function spliced<T>(had: T[], { first, items, last }: Splice<T>): T[] {
 }
 
 export function isBench(answer: unknown): answer is Bench | BenchChange {
-  return typeof answer === "object" && answer !== null && (("tag" in answer && "strip" in answer) || ("since" in answer && "rest" in answer));
+  return (
+    typeof answer === "object" &&
+    answer !== null &&
+    (("tag" in answer && "strip" in answer) || ("since" in answer && "rest" in answer))
+  );
 }

@@ -6,7 +6,10 @@ import { entriesOf, Outbox, type Step } from "./outbox";
 
 vi.mock("idb-keyval", () => ({ get: vi.fn(), set: vi.fn(), del: vi.fn() }));
 
-const put = (id: string): Step => ({ do: "put", entry: { id, kind: "INDICATION", content: { kind: "crack", at: "3" } } });
+const put = (id: string): Step => ({
+  do: "put",
+  entry: { id, kind: "INDICATION", content: { kind: "crack", at: "3" } },
+});
 const away = () => new Refused(0, "no network", [], undefined);
 const flush = () => new Promise((r) => setTimeout(r, 0));
 
@@ -66,7 +69,15 @@ describe("what waits for the server", () => {
 
   it("holds what was refused late with the reason, a clash with what the other made of it, and sends the rest", async () => {
     let down = true;
-    const theirs = { id: "e1", kind: "INDICATION", content: {}, by: "Tomas Reed", at: "", withdrawn: false, version: 5 };
+    const theirs = {
+      id: "e1",
+      kind: "INDICATION",
+      content: {},
+      by: "Tomas Reed",
+      at: "",
+      withdrawn: false,
+      version: 5,
+    };
     const box = new Outbox("p1", window.localStorage, async (_, s): Promise<Bench> => {
       if (down) throw away();
       if (s.do === "put" && s.entry.id === "e1") throw new Refused(409, "changed meanwhile", [], theirs);
@@ -78,7 +89,9 @@ describe("what waits for the server", () => {
     box.heard(true);
     await flush();
     await flush();
-    expect(box.now().waiting).toMatchObject([{ words: "one", refused: "changed meanwhile", theirs: { by: "Tomas Reed" } }]);
+    expect(box.now().waiting).toMatchObject([
+      { words: "one", refused: "changed meanwhile", theirs: { by: "Tomas Reed" } },
+    ]);
     box.drop(box.now().waiting[0]?.key ?? "");
     expect(window.localStorage.length).toBe(0);
   });
@@ -121,7 +134,15 @@ describe("what waits for the server", () => {
   });
 
   it("reads a kept line under the same ids each time", () => {
-    const view = { entries: [{ kind: "READING" as const, content: { at: "6" } }], kind: "leg", from: 0, to: 0, expects: [], completions: [], marks: [] };
+    const view = {
+      entries: [{ kind: "READING" as const, content: { at: "6" } }],
+      kind: "leg",
+      from: 0,
+      to: 0,
+      expects: [],
+      completions: [],
+      marks: [],
+    };
     const ids = ["a", "b", "c"];
     expect(entriesOf([view, view], ids).map((e) => e.id)).toEqual(["a", "b"]);
     expect(entriesOf([view, view], ids)).toEqual(entriesOf([view, view], ids));

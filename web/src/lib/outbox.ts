@@ -1,5 +1,14 @@
 import { del, get, set } from "idb-keyval";
-import { api, Refused, saidBy, type Bench, type Conditions, type Entry, type EntryContent, type EntryKind } from "./api";
+import {
+  api,
+  Refused,
+  saidBy,
+  type Bench,
+  type Conditions,
+  type Entry,
+  type EntryContent,
+  type EntryKind,
+} from "./api";
 import { newId } from "./id";
 
 export type NewEntry = { id: string; kind: EntryKind; content: EntryContent };
@@ -17,7 +26,15 @@ export type Step =
   | { do: "photoOff" | "photoOn"; photo: string };
 
 /** @property refused why the server would not take it when it was sent late; @property theirs what another person made of the entry */
-export type Waiting = { key: string; look: string; at: number; step: Step; words: string; refused?: string; theirs?: Entry };
+export type Waiting = {
+  key: string;
+  look: string;
+  at: number;
+  step: Step;
+  words: string;
+  refused?: string;
+  theirs?: Entry;
+};
 
 export type Posted = { waiting: Waiting[]; reachable: boolean };
 
@@ -176,7 +193,8 @@ export class Outbox {
     const mine: Waiting[] = [];
     for (let i = 0; i < this.storage.length; i++) {
       const key = this.storage.key(i);
-      if (key?.startsWith(`mensor.waiting.${this.person}.`)) mine.push(JSON.parse(this.storage.getItem(key) ?? "null") as Waiting);
+      if (key?.startsWith(`mensor.waiting.${this.person}.`))
+        mine.push(JSON.parse(this.storage.getItem(key) ?? "null") as Waiting);
     }
     return mine.sort((a, b) => a.at - b.at);
   }
@@ -217,7 +235,9 @@ async function sendStep(look: string, s: Step): Promise<Bench> {
 export function entriesOf(views: Awaited<ReturnType<typeof api.lines>>, ids: string[]): NewEntry[] {
   const problem = views.find((v) => v.problem ?? v.entries.length === 0);
   if (problem) throw new Refused(422, problem.problem ?? "the line is not whole", [], undefined);
-  return views.flatMap((v) => v.entries).map((e, i) => ({ kind: e.kind, content: e.content, id: (ids[i] ??= newId()) }));
+  return views
+    .flatMap((v) => v.entries)
+    .map((e, i) => ({ kind: e.kind, content: e.content, id: (ids[i] ??= newId()) }));
 }
 
 /** A picture too big for the list of what waits is kept beside it. */

@@ -31,11 +31,8 @@ export function applyTheme() {
 }
 
 export function useTheme(): Theme {
-  return useSyncExternalStore(
-    (l) => {
-      listeners.add(l);
-      return () => void listeners.delete(l);
-    },
-    themeNow,
-  );
+  return useSyncExternalStore((l) => {
+    listeners.add(l);
+    return () => void listeners.delete(l);
+  }, themeNow);
 }

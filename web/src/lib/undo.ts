@@ -18,7 +18,12 @@ export function changesOf(step: Step, before: Bench, after?: Bench): Change[] {
   const put = (e: { id: string; kind: EntryKind; content: EntryContent }): Change => {
     const old = olds.get(e.id);
     const next = news.get(e.id)?.content ?? e.content;
-    return { id: e.id, kind: e.kind, ...(old ? { before: stateOf(old) } : {}), after: { content: next, withdrawn: false } };
+    return {
+      id: e.id,
+      kind: e.kind,
+      ...(old ? { before: stateOf(old) } : {}),
+      after: { content: next, withdrawn: false },
+    };
   };
   const changes: Change[] = [];
   if (step.do === "put") changes.push(put(step.entry));
@@ -26,7 +31,13 @@ export function changesOf(step: Step, before: Bench, after?: Bench): Change[] {
   if (step.do === "line") changes.push(...step.ids.flatMap((id) => news.get(id) ?? []).map(put));
   if (step.do === "takeOff" || step.do === "restore") {
     const e = olds.get(step.entry);
-    if (e) changes.push({ id: e.id, kind: e.kind, before: stateOf(e), after: { content: e.content, withdrawn: step.do === "takeOff" } });
+    if (e)
+      changes.push({
+        id: e.id,
+        kind: e.kind,
+        before: stateOf(e),
+        after: { content: e.content, withdrawn: step.do === "takeOff" },
+      });
   }
   // a new indication takes back its own "none seen": undoing it says that again
   for (const e of after?.entries ?? []) {
@@ -63,7 +74,8 @@ export function stepsTo(side: "before" | "after", changes: Change[], bench: Benc
       on.push({ do: "put", entry: { id: c.id, kind: c.kind, content: wanted.content } });
     } else {
       if (now.withdrawn) on.push({ do: "restore", entry: c.id });
-      if (!same(now.content, wanted.content)) on.push({ do: "put", entry: { id: c.id, kind: c.kind, content: wanted.content }, version: now.version });
+      if (!same(now.content, wanted.content))
+        on.push({ do: "put", entry: { id: c.id, kind: c.kind, content: wanted.content }, version: now.version });
     }
   }
   return [...off, ...on];

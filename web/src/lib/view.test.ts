@@ -21,8 +21,14 @@ describe("the part in view", () => {
   });
 
   it("letters the tape with fractions where there is room for them", () => {
-    expect(ticksFor({ from: 0, to: twentyFeet }, twentyFeet, 850, "in").map((t) => t.label).filter(Boolean)).toContain("120");
-    const close = ticksFor({ from: 100, to: 176.2 }, twentyFeet, 850, "in").map((t) => t.label).filter(Boolean);
+    expect(
+      ticksFor({ from: 0, to: twentyFeet }, twentyFeet, 850, "in")
+        .map((t) => t.label)
+        .filter(Boolean),
+    ).toContain("120");
+    const close = ticksFor({ from: 100, to: 176.2 }, twentyFeet, 850, "in")
+      .map((t) => t.label)
+      .filter(Boolean);
     expect(close).toContain("4 1/4");
     expect(close.length).toBeLessThanOrEqual(19);
     expect(ticksFor({ from: 0, to: 60 }, 600, 850, "mm").map((t) => t.label)).toContain("15");

@@ -27,7 +27,10 @@ export function useView(length: number) {
 export function fit(v: View, length: number): View {
   const extent = Math.min(length, Math.max(Math.min(closest, length), v.to - v.from));
   const middle = (v.from + v.to) / 2;
-  const from = Math.min(Math.max(0, Math.abs(extent - (v.to - v.from)) < 1e-9 ? v.from : middle - extent / 2), length - extent);
+  const from = Math.min(
+    Math.max(0, Math.abs(extent - (v.to - v.from)) < 1e-9 ? v.from : middle - extent / 2),
+    length - extent,
+  );
   return { from, to: from + extent };
 }
 
@@ -52,7 +55,13 @@ const steps: Record<string, number[]> = {
 };
 
 /** The tape in view: a labelled line about each {@code apart} pixels, a short one between. */
-export function ticksFor(view: View, length: number, width: number, units: string, apart = 46): { at: number; label: string }[] {
+export function ticksFor(
+  view: View,
+  length: number,
+  width: number,
+  units: string,
+  apart = 46,
+): { at: number; label: string }[] {
   const extent = view.to - view.from;
   const room = width / apart;
   const all = steps[units] ?? [];
@@ -61,7 +70,8 @@ export function ticksFor(view: View, length: number, width: number, units: strin
   for (let n = Math.floor(view.from / step); n * step <= view.to + 1e-9; n++) {
     for (const half of [0, 0.5]) {
       const at = (n + half) * step;
-      if (at >= view.from - 1e-9 && at <= Math.min(length, view.to) + 1e-9) ticks.push({ at, label: half === 0 ? showPlace(at, units) : "" });
+      if (at >= view.from - 1e-9 && at <= Math.min(length, view.to) + 1e-9)
+        ticks.push({ at, label: half === 0 ? showPlace(at, units) : "" });
     }
   }
   return ticks;

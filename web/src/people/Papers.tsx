@@ -30,12 +30,51 @@ export function PapersForm({ of }: { of: WithPapers }) {
   return (
     <form className="card side grid" aria-label={`Papers of ${of.person.name}`} onSubmit={(e) => void store(e)}>
       <h2 style={{ gridColumn: "span 12", fontSize: 18 }}>Papers of {of.person.name}</h2>
-      <TextField id="paper" label="Certificate" value={form.certificate} problem={problems.certificate} onChange={(v) => set({ certificate: v })} />
-      <TextField id="until" label="Holds until" span={6} type="date" value={form.certificateUntil} problem={problems.certificateUntil} onChange={(v) => set({ certificateUntil: v })} />
-      <TextField id="eyes" label="Eye test until" span={6} type="date" value={form.eyeTestUntil} problem={problems.eyeTestUntil} onChange={(v) => set({ eyeTestUntil: v })} />
-      <ChoiceField id="inspects-for" label="Inspects for" value={form.capacity} problem={problems.capacity} options={[["", "either"], ["QC", "the fabricator (QC)"], ["verification", "the owner (verification)"]]} onChange={(v) => set({ capacity: v })} />
-      {fault !== undefined && Object.keys(problems).length === 0 && <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>{saidBy(fault)}</p>}
-      <button type="submit" className="btn main" style={{ gridColumn: "span 12" }}>Store the papers</button>
+      <TextField
+        id="paper"
+        label="Certificate"
+        value={form.certificate}
+        problem={problems.certificate}
+        onChange={(v) => set({ certificate: v })}
+      />
+      <TextField
+        id="until"
+        label="Holds until"
+        span={6}
+        type="date"
+        value={form.certificateUntil}
+        problem={problems.certificateUntil}
+        onChange={(v) => set({ certificateUntil: v })}
+      />
+      <TextField
+        id="eyes"
+        label="Eye test until"
+        span={6}
+        type="date"
+        value={form.eyeTestUntil}
+        problem={problems.eyeTestUntil}
+        onChange={(v) => set({ eyeTestUntil: v })}
+      />
+      <ChoiceField
+        id="inspects-for"
+        label="Inspects for"
+        value={form.capacity}
+        problem={problems.capacity}
+        options={[
+          ["", "either"],
+          ["QC", "the fabricator (QC)"],
+          ["verification", "the owner (verification)"],
+        ]}
+        onChange={(v) => set({ capacity: v })}
+      />
+      {fault !== undefined && Object.keys(problems).length === 0 && (
+        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
+          {saidBy(fault)}
+        </p>
+      )}
+      <button type="submit" className="btn main" style={{ gridColumn: "span 12" }}>
+        Store the papers
+      </button>
     </form>
   );
 }

@@ -21,30 +21,79 @@ export function StackView({ plan, fillet, units }: { plan: PassPlan; fillet: boo
   const oy = height / 2 + ((minY + maxY) / 2) * scale;
   const at = (p: { x: number; y: number }) => `${(ox + p.x * scale).toFixed(1)} ${(oy - p.y * scale).toFixed(1)}`;
   const path = (ps: { x: number; y: number }[]) => `M${ps.map(at).join("L")}z`;
-  const edge = (a: [number, number], b: [number, number], c: [number, number], d: [number, number]) => path([a, b, c, d].map(([x, y]) => ({ x, y })));
+  const edge = (a: [number, number], b: [number, number], c: [number, number], d: [number, number]) =>
+    path([a, b, c, d].map(([x, y]) => ({ x, y })));
   const far = around;
   const bar = units === "in" ? { mm: 12.7, label: "1/2 in" } : { mm: 10, label: "10 mm" };
   return (
     <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
-      <svg width={width} height={height} role="img" aria-label={`${plan.beads.length} beads, ${plan.what}`} style={{ display: "block" }}>
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`${plan.beads.length} beads, ${plan.what}`}
+        style={{ display: "block" }}
+      >
         {fillet && (
           <g fill={ink.steelLight} stroke={ink.none}>
             <path d={edge([minX - far, 0], [maxX + far, 0], [maxX + far, -far], [minX - far, -far])} />
             <path d={edge([minX - far, maxY + far], [0, maxY + far], [0, 0], [minX - far, 0])} fill={ink.steel} />
           </g>
         )}
-        {!fillet && <path d={edge([minX - far, minY], [maxX + far, minY], [maxX + far, Math.max(...plan.outline.map((p) => p.y))], [minX - far, Math.max(...plan.outline.map((p) => p.y))])} fill={ink.steelLight} stroke={ink.none} />}
+        {!fillet && (
+          <path
+            d={edge(
+              [minX - far, minY],
+              [maxX + far, minY],
+              [maxX + far, Math.max(...plan.outline.map((p) => p.y))],
+              [minX - far, Math.max(...plan.outline.map((p) => p.y))],
+            )}
+            fill={ink.steelLight}
+            stroke={ink.none}
+          />
+        )}
         <path d={path(plan.outline)} fill={ink.paper} />
-        {plan.beads.map((b) => <path key={b.pass} d={path(b.outline)} fill={tints[b.kind] ?? ink.weld} stroke={ink.text} strokeWidth="1.6" strokeLinejoin="round" />)}
+        {plan.beads.map((b) => (
+          <path
+            key={b.pass}
+            d={path(b.outline)}
+            fill={tints[b.kind] ?? ink.weld}
+            stroke={ink.text}
+            strokeWidth="1.6"
+            strokeLinejoin="round"
+          />
+        ))}
         <path d={path(plan.outline)} fill="none" stroke={ink.chalk} strokeWidth="2.6" strokeDasharray="8 5" />
         {plan.beads.map((b) => {
           const n = b.outline.length || 1;
           const x = ox + (b.outline.reduce((s, p) => s + p.x, 0) / n) * scale;
           const y = oy - (b.outline.reduce((s, p) => s + p.y, 0) / n) * scale;
-          return <text key={b.pass} x={x} y={y + 6} textAnchor="middle" fontSize="17" fontWeight="800" fill={ink.text} stroke={ink.paper} strokeWidth="4.5" paintOrder="stroke">{b.pass}</text>;
+          return (
+            <text
+              key={b.pass}
+              x={x}
+              y={y + 6}
+              textAnchor="middle"
+              fontSize="17"
+              fontWeight="800"
+              fill={ink.text}
+              stroke={ink.paper}
+              strokeWidth="4.5"
+              paintOrder="stroke"
+            >
+              {b.pass}
+            </text>
+          );
         })}
-        <path d={`M${width - 70 - bar.mm * scale} ${height - 16}h${bar.mm * scale}m0 -6v12m${-bar.mm * scale} -12v12`} stroke={ink.text} strokeWidth="2" fill="none" />
-        <text x={width - 62} y={height - 11} fontSize="14" fill={ink.text}>{bar.label}</text>
+        <path
+          d={`M${width - 70 - bar.mm * scale} ${height - 16}h${bar.mm * scale}m0 -6v12m${-bar.mm * scale} -12v12`}
+          stroke={ink.text}
+          strokeWidth="2"
+          fill="none"
+        />
+        <text x={width - 62} y={height - 11} fontSize="14" fill={ink.text}>
+          {bar.label}
+        </text>
       </svg>
     </div>
   );

@@ -8,12 +8,37 @@ const rods = [
   { electrode: "E7018", diameter: "1/8", metric: "3.2", lowHydrogen: true, group: 4, amps: { low: 115, high: 165 } },
   { electrode: "E7018", diameter: "5/32", metric: "4", lowHydrogen: true, group: 4, amps: { low: 150, high: 220 } },
 ];
-const form: ProcedureForm = { format: "mensor-procedure/1", number: "W-1", revision: "A", units: "in", welds: ["fillet"], passes: [{ kind: "root", electrode: "E7018", diameter: "1/8", amps: [115, 140] }] };
-const procedure = (more: Partial<Procedure>): Procedure => ({ id: "w1", form, version: 0, used: 0, breaches: [], ...more });
+const form: ProcedureForm = {
+  format: "mensor-procedure/1",
+  number: "W-1",
+  revision: "A",
+  units: "in",
+  welds: ["fillet"],
+  passes: [{ kind: "root", electrode: "E7018", diameter: "1/8", amps: [115, 140] }],
+};
+const procedure = (more: Partial<Procedure>): Procedure => ({
+  id: "w1",
+  form,
+  version: 0,
+  used: 0,
+  breaches: [],
+  ...more,
+});
 const answers = (p: Procedure) => ({
   "GET /api/procedures/rods": () => ({ json: rods }),
   "GET /api/procedures": () => ({ json: [p] }),
-  "POST /api/procedures/preview": () => ({ json: { problems: [], breaches: [{ field: "passes[0].layer", line: "root pass: 3/8 in flat, 5/16 in horizontal: 1/2 in is over both", citation: "D1.1 5.1 (3.6)" }] } }),
+  "POST /api/procedures/preview": () => ({
+    json: {
+      problems: [],
+      breaches: [
+        {
+          field: "passes[0].layer",
+          line: "root pass: 3/8 in flat, 5/16 in horizontal: 1/2 in is over both",
+          citation: "D1.1 5.1 (3.6)",
+        },
+      ],
+    },
+  }),
   "PUT /api/procedures/w1": () => ({ json: p }),
 });
 
@@ -21,7 +46,7 @@ it("starts the amps from the rod's range, and keeps what was narrowed", async ()
   const { sent } = renderWith(<Procedures />, answers(procedure({})), "WELDING_ENGINEER");
   expect(((await screen.findByLabelText("Amps")) as HTMLInputElement).value).toBe("115–140");
   fireEvent.change(screen.getByLabelText("Diameter"), { target: { value: "5/32" } });
-  expect((screen.getByLabelText("Amps") as HTMLInputElement).value).toBe("150–220");
+  expect(screen.getByLabelText<HTMLInputElement>("Amps").value).toBe("150–220");
   fireEvent.change(screen.getByLabelText("Amps"), { target: { value: "160-200" } });
   fireEvent.click(screen.getByText("Store the procedure"));
   await waitFor(() => expect(sent.some((s) => s.method === "PUT")).toBe(true));

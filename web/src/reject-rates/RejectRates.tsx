@@ -3,17 +3,33 @@ import { useSearchParams } from "react-router";
 import { api, saidBy, type RejectRate, type RejectRateRow } from "../lib/api";
 import { TopBar } from "../lib/TopBar";
 
-const kinds = [["welder", "Welders"], ["procedure", "Procedures"], ["position", "Positions"], ["electrode", "Rods"]] as const;
+const kinds = [
+  ["welder", "Welders"],
+  ["procedure", "Procedures"],
+  ["position", "Positions"],
+  ["electrode", "Rods"],
+] as const;
 const inches = (mm: number) => Math.round(mm / 25.4).toLocaleString("en-US");
 const rate = (n: number) => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
 const percent = (n: number) => `${Math.round(n * 100)}%`;
-const nameOf = (by: string, r: { key?: string; name?: string }) => (r.key === undefined ? "not recorded" : r.name ? `${r.key}, ${r.name}` : by === "position" ? `position ${r.key}` : r.key);
+const nameOf = (by: string, r: { key?: string; name?: string }) =>
+  r.key === undefined
+    ? "not recorded"
+    : r.name
+      ? `${r.key}, ${r.name}`
+      : by === "position"
+        ? `position ${r.key}`
+        : r.key;
 
 /** What the signed inspections tell: rejected places per 100 in, with how sure that is. */
 export default function RejectRates() {
   const [search, setSearch] = useSearchParams();
   const by = search.get("by") ?? "welder";
-  const rates = useQuery({ queryKey: ["rates", by], queryFn: () => api.rejectRates(by), placeholderData: keepPreviousData });
+  const rates = useQuery({
+    queryKey: ["rates", by],
+    queryFn: () => api.rejectRates(by),
+    placeholderData: keepPreviousData,
+  });
   const rows = rates.data?.by === by ? rates.data.rows : [];
   const key = search.has("key") ? (search.get("key") ?? "") : (rows[0]?.key ?? (rows.length > 0 ? "" : undefined));
   const most = Math.max(0.1, ...rows.map((r) => Math.min(r.high, 3 * Math.max(r.per100, 0.5))));
@@ -26,23 +42,65 @@ export default function RejectRates() {
           <header>
             <h2>Rejected places per 100 in</h2>
             <span className="row">
-              {kinds.map(([id, word]) => <button key={id} type="button" className="pick" aria-pressed={by === id} onClick={() => setSearch({ by: id })}>{word}</button>)}
+              {kinds.map(([id, word]) => (
+                <button
+                  key={id}
+                  type="button"
+                  className="pick"
+                  aria-pressed={by === id}
+                  onClick={() => setSearch({ by: id })}
+                >
+                  {word}
+                </button>
+              ))}
             </span>
           </header>
           <div className="body">
-            {rates.isError && <p role="alert" className="fault">{saidBy(rates.error)}</p>}
-            {rates.data && rows.length === 0 && <p>No inspection is signed yet. A signed inspection counts with its weld’s length and its rejected places.</p>}
+            {rates.isError && (
+              <p role="alert" className="fault">
+                {saidBy(rates.error)}
+              </p>
+            )}
+            {rates.data && rows.length === 0 && (
+              <p>
+                No inspection is signed yet. A signed inspection counts with its weld’s length and its rejected places.
+              </p>
+            )}
             {rows.map((r, i) => (
               <div key={r.key ?? "none"}>
-                {i === few && <p className="small quiet" style={{ margin: "14px 0 4px" }}>Fewer than {rates.data?.ranked} welds: too few to be set beside others. By name, in no order of merit.</p>}
-                <button type="button" className="raterow" aria-current={key === (r.key ?? "")} onClick={() => setSearch({ by, key: r.key ?? "" })}>
-                  <span><b>{nameOf(by, r)}</b><span className="small quiet" style={{ display: "block" }}>{r.welds} {r.welds === 1 ? "weld" : "welds"}, {inches(r.lengthMm)} in</span></span>
+                {i === few && (
+                  <p className="small quiet" style={{ margin: "14px 0 4px" }}>
+                    Fewer than {rates.data?.ranked} welds: too few to be set beside others. By name, in no order of
+                    merit.
+                  </p>
+                )}
+                <button
+                  type="button"
+                  className="raterow"
+                  aria-current={key === (r.key ?? "")}
+                  onClick={() => setSearch({ by, key: r.key ?? "" })}
+                >
+                  <span>
+                    <b>{nameOf(by, r)}</b>
+                    <span className="small quiet" style={{ display: "block" }}>
+                      {r.welds} {r.welds === 1 ? "weld" : "welds"}, {inches(r.lengthMm)} in
+                    </span>
+                  </span>
                   <Spread row={r} most={most} />
-                  <span className="num"><b>{rate(r.per100)}</b><span className="small quiet" style={{ display: "block" }}>{rate(r.low)}–{rate(r.high)}</span></span>
+                  <span className="num">
+                    <b>{rate(r.per100)}</b>
+                    <span className="small quiet" style={{ display: "block" }}>
+                      {rate(r.low)}–{rate(r.high)}
+                    </span>
+                  </span>
                 </button>
               </div>
             ))}
-            <p className="cautions" style={{ marginTop: 12 }}>Signed QC inspections, the last one of each weld. The bar is the 95% interval of a Poisson count: where bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate is where to look, not a judgement of a person.</p>
+            <p className="cautions" style={{ marginTop: 12 }}>
+              Signed QC inspections, the last one of each weld. The bar is the 95% interval of a Poisson count: where
+              bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate
+              is where to look, not a judgement of a person.
+            </p>
           </div>
         </section>
         {key !== undefined && rows.length > 0 && <One by={by} at={key} />}
@@ -62,13 +120,23 @@ function Spread({ row, most }: { row: { per100: number; low: number; high: numbe
 }
 
 function One({ by, at }: { by: string; at: string }) {
-  const one = useQuery({ queryKey: ["rate", by, at], queryFn: () => api.rejectRate(by, at), placeholderData: keepPreviousData });
+  const one = useQuery({
+    queryKey: ["rate", by, at],
+    queryFn: () => api.rejectRate(by, at),
+    placeholderData: keepPreviousData,
+  });
   const o = one.data;
   return (
     <section className="card panel" aria-label="One of them">
-      <header><h2>{o ? nameOf(by, o.row) : ""}</h2></header>
+      <header>
+        <h2>{o ? nameOf(by, o.row) : ""}</h2>
+      </header>
       <div className="body">
-        {one.isError && <p role="alert" className="fault">{saidBy(one.error)}</p>}
+        {one.isError && (
+          <p role="alert" className="fault">
+            {saidBy(one.error)}
+          </p>
+        )}
         {o && <Opened o={o} />}
       </div>
     </section>
@@ -79,7 +147,11 @@ function Opened({ o }: { o: RejectRate }) {
   const row: RejectRateRow = o.row;
   return (
     <>
-      <p className="bigline"><b>{rate(row.per100)}</b> rejected places per 100 in: {row.places} in {inches(row.lengthMm)} in of {row.welds} {row.welds === 1 ? "weld" : "welds"}. With so many, the true rate may lie anywhere from {rate(row.low)} to {rate(row.high)}.</p>
+      <p className="bigline">
+        <b>{rate(row.per100)}</b> rejected places per 100 in: {row.places} in {inches(row.lengthMm)} in of {row.welds}{" "}
+        {row.welds === 1 ? "weld" : "welds"}. With so many, the true rate may lie anywhere from {rate(row.low)} to{" "}
+        {rate(row.high)}.
+      </p>
       <h3>Which kinds</h3>
       <Shares rows={o.kinds} none="Nothing was rejected." />
       <div className="two">
@@ -92,13 +164,35 @@ function Opened({ o }: { o: RejectRate }) {
           <Shares rows={o.shop} none="None." />
         </div>
       </div>
-      <p className="cautions">Hand: current, arc, angle, manipulation, speed. Shop: cleaning, rods, fit-up, arc blow, procedure, metal. The leading cause of each place, from a ranking and not from proof; shares with their 95% interval (Wilson).</p>
+      <p className="cautions">
+        Hand: current, arc, angle, manipulation, speed. Shop: cleaning, rods, fit-up, arc blow, procedure, metal. The
+        leading cause of each place, from a ranking and not from proof; shares with their 95% interval (Wilson).
+      </p>
       <h3>Trend</h3>
       <table className="limits">
-        <thead><tr><th>Quarter from</th><th>Welds</th><th>Inches</th><th>Places</th><th>per 100 in</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Quarter from</th>
+            <th>Welds</th>
+            <th>Inches</th>
+            <th>Places</th>
+            <th>per 100 in</th>
+          </tr>
+        </thead>
         <tbody>
           {o.trend.map((t) => (
-            <tr key={t.from}><td>{t.from}</td><td>{t.welds}</td><td>{inches(t.lengthMm)}</td><td>{t.places}</td><td><b>{rate(t.per100)}</b> <span className="small quiet">{rate(t.low)}–{rate(t.high)}</span></td></tr>
+            <tr key={t.from}>
+              <td>{t.from}</td>
+              <td>{t.welds}</td>
+              <td>{inches(t.lengthMm)}</td>
+              <td>{t.places}</td>
+              <td>
+                <b>{rate(t.per100)}</b>{" "}
+                <span className="small quiet">
+                  {rate(t.low)}–{rate(t.high)}
+                </span>
+              </td>
+            </tr>
           ))}
         </tbody>
       </table>
@@ -113,8 +207,15 @@ function Shares({ rows, none }: { rows: RejectRate["kinds"]; none: string }) {
       {rows.map((r) => (
         <div key={r.name} className="sharerow">
           <span>{r.name}</span>
-          <span className="sharebar" aria-hidden="true"><i style={{ width: percent(r.share) }} /></span>
-          <span className="num"><b>{r.places}</b> <span className="small quiet">{percent(r.share)} ({percent(r.low)}–{percent(r.high)})</span></span>
+          <span className="sharebar" aria-hidden="true">
+            <i style={{ width: percent(r.share) }} />
+          </span>
+          <span className="num">
+            <b>{r.places}</b>{" "}
+            <span className="small quiet">
+              {percent(r.share)} ({percent(r.low)}–{percent(r.high)})
+            </span>
+          </span>
         </div>
       ))}
     </>

@@ -6,7 +6,14 @@ import { Holds } from "./Holds";
 import { NextStep } from "./NextStep";
 import { useDefectChange } from "./useDefect";
 
-type Props = { defect: Defect; units: string; datum: string; whole?: boolean; depth?: string; onDepth?: (depth: string) => void };
+type Props = {
+  defect: Defect;
+  units: string;
+  datum: string;
+  whole?: boolean;
+  depth?: string;
+  onDepth?: (depth: string) => void;
+};
 
 /** One rejected place: its number, where it stands, what was decided, what waits, what to do and what was done. */
 export function DefectCard({ defect: d, units, datum, whole = false, depth = "", onDepth }: Props) {
@@ -15,17 +22,25 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
   return (
     <section className="card defect" aria-label={`${d.number}: ${d.words}`} data-state={d.state}>
       <header>
-        <span className="nc">{whole || actor.role === "VIEWER" ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}</span>
+        <span className="nc">
+          {whole || actor.role === "VIEWER" ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}
+        </span>
         <span className="what">
           <b>{d.words}</b>
           <span className="small quiet"> from the {datum}</span>
         </span>
-        <span className="cycle">{d.cycle > 1 && `repair ${d.cycle} of this place · `}<b>{d.stateTitle}</b></span>
+        <span className="cycle">
+          {d.cycle > 1 && `repair ${d.cycle} of this place · `}
+          <b>{d.stateTitle}</b>
+        </span>
       </header>
       {d.route.length > 1 && (
         <ol className="route" aria-label="States of the repair">
           {d.route.map((s) => (
-            <li key={s.id} data-reached={s.reached} aria-current={s.id === d.state ? "step" : undefined}>{s.reached ? "✓ " : ""}{s.title}</li>
+            <li key={s.id} data-reached={s.reached} aria-current={s.id === d.state ? "step" : undefined}>
+              {s.reached ? "✓ " : ""}
+              {s.title}
+            </li>
           ))}
         </ol>
       )}
@@ -33,9 +48,20 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
       <Notification defect={d} />
       {!d.closedWhy && <Decision defect={d} may={decidesDisposition} />}
       <Holds defect={d} />
-      {d.plan && (whole || d.disposition !== undefined) && <Plan defect={d} units={units} depth={depth} onDepth={onDepth} whole={whole} />}
+      {d.plan && (whole || d.disposition !== undefined) && (
+        <Plan defect={d} units={units} depth={depth} onDepth={onDepth} whole={whole} />
+      )}
       {whole && <Recorded defect={d} may={decidesDisposition} />}
-      {d.next && (whole ? <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} /> : actor.role !== "VIEWER" && <p className="small" style={{ margin: 0 }}>Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link></p>)}
+      {d.next &&
+        (whole ? (
+          <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} />
+        ) : (
+          actor.role !== "VIEWER" && (
+            <p className="small" style={{ margin: 0 }}>
+              Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link>
+            </p>
+          )
+        ))}
     </section>
   );
 }
@@ -46,19 +72,46 @@ function Notification({ defect: d }: { defect: Defect }) {
   const [whom, setWhom] = useState("");
   const [asking, setAsking] = useState(false);
   const raised = `Rejected ${day(d.raisedAt)} by ${d.raisedBy}.`;
-  if (d.notified) return <p className="small quiet" style={{ margin: 0 }}>{raised} Notified {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).</p>;
-  if (actor.role === "VIEWER" || d.closedWhy) return <p className="small quiet" style={{ margin: 0 }}>{raised}</p>;
+  if (d.notified)
+    return (
+      <p className="small quiet" style={{ margin: 0 }}>
+        {raised} Notified {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).
+      </p>
+    );
+  if (actor.role === "VIEWER" || d.closedWhy)
+    return (
+      <p className="small quiet" style={{ margin: 0 }}>
+        {raised}
+      </p>
+    );
   return (
     <div className="small">
       {raised}{" "}
       {asking ? (
-        <form className="row" onSubmit={(e) => { e.preventDefault(); change.mutate(() => api.notify(d.id, { notified: whom, version: d.version })); }}>
+        <form
+          className="row"
+          onSubmit={(e) => {
+            e.preventDefault();
+            change.mutate(() => api.notify(d.id, { notified: whom, version: d.version }));
+          }}
+        >
           <label htmlFor={`told-${d.id}`}>Who was told</label>
-          <input id={`told-${d.id}`} className="text" style={{ width: 220 }} placeholder="name, and how" value={whom} onChange={(e) => setWhom(e.target.value)} />
-          <button type="submit" className="btn">Note it</button>
+          <input
+            id={`told-${d.id}`}
+            className="text"
+            style={{ width: 220 }}
+            placeholder="name, and how"
+            value={whom}
+            onChange={(e) => setWhom(e.target.value)}
+          />
+          <button type="submit" className="btn">
+            Note it
+          </button>
         </form>
       ) : (
-        <button type="button" className="link" onClick={() => setAsking(true)}>note who was told</button>
+        <button type="button" className="link" onClick={() => setAsking(true)}>
+          note who was told
+        </button>
       )}
       <Fault of={change.error} />
     </div>
@@ -71,59 +124,143 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
   const [decision, setDecision] = useState(d.disposition ?? d.proposed);
   const [note, setNote] = useState(d.note ?? "");
   const [cuts, setCuts] = useState(d.cutsApart);
-  const store = () => change.mutate(() => api.decide(d.id, { decision, ...(note ? { note } : {}), cutsApart: cuts, version: d.version }), { onSuccess: () => setChanging(false) });
+  const store = () =>
+    change.mutate(
+      () => api.decide(d.id, { decision, ...(note ? { note } : {}), cutsApart: cuts, version: d.version }),
+      { onSuccess: () => setChanging(false) },
+    );
   if (d.disposition && !changing)
     return (
       <div>
-        <b>{d.dispositionTitle}</b>{d.note && `: ${d.note}`}{d.cutsApart && " · a member is cut apart"}
+        <b>{d.dispositionTitle}</b>
+        {d.note && `: ${d.note}`}
+        {d.cutsApart && " · a member is cut apart"}
         <span className="quiet small"> · {d.decidedBy}</span>
-        {may && d.state === "open" && <> <button type="button" className="link" onClick={() => setChanging(true)}>decide anew</button></>}
+        {may && d.state === "open" && (
+          <>
+            {" "}
+            <button type="button" className="link" onClick={() => setChanging(true)}>
+              decide anew
+            </button>
+          </>
+        )}
       </div>
     );
-  if (!may) return <div className="quiet">{d.disposition ? d.dispositionTitle : "Not decided yet."} Proposed: {d.proposedTitle.toLowerCase()}.</div>;
+  if (!may)
+    return (
+      <div className="quiet">
+        {d.disposition ? d.dispositionTitle : "Not decided yet."} Proposed: {d.proposedTitle.toLowerCase()}.
+      </div>
+    );
   const removes = decision === "replace" || decision === "remove-and-reweld";
   return (
     <>
-      <div className="small">Proposed: <b>{d.proposedTitle.toLowerCase()}</b>: {d.why}. Welding over a defect is not offered: it would bury it.</div>
+      <div className="small">
+        Proposed: <b>{d.proposedTitle.toLowerCase()}</b>: {d.why}. Welding over a defect is not offered: it would bury
+        it.
+      </div>
       <div className="kinds" role="group" aria-label="Disposition">
         {d.choices.map((c) => (
-          <button key={c.id} type="button" className="pick" aria-pressed={decision === c.id} onClick={() => setDecision(c.id)}>{c.title}</button>
+          <button
+            key={c.id}
+            type="button"
+            className="pick"
+            aria-pressed={decision === c.id}
+            onClick={() => setDecision(c.id)}
+          >
+            {c.title}
+          </button>
         ))}
       </div>
       {removes && (
-        <label className="check"><input type="checkbox" checked={cuts} onChange={(e) => setCuts(e.target.checked)} /> a member is cut apart: the Engineer is notified first</label>
+        <label className="check">
+          <input type="checkbox" checked={cuts} onChange={(e) => setCuts(e.target.checked)} /> a member is cut apart:
+          the Engineer is notified first
+        </label>
       )}
       <div style={{ display: "flex", gap: 8 }}>
-        <input className="text" aria-label="Note" placeholder="Note for the one who does it" value={note} onChange={(e) => setNote(e.target.value)} />
-        <button type="button" className="btn main" disabled={change.isPending} onClick={store}>Decide</button>
+        <input
+          className="text"
+          aria-label="Note"
+          placeholder="Note for the one who does it"
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+        />
+        <button type="button" className="btn main" disabled={change.isPending} onClick={store}>
+          Decide
+        </button>
       </div>
       <Fault of={change.error} />
     </>
   );
 }
 
-function Plan({ defect: d, units, depth, onDepth, whole }: { defect: Defect; units: string; depth: string; onDepth?: (d: string) => void; whole: boolean }) {
+function Plan({
+  defect: d,
+  units,
+  depth,
+  onDepth,
+  whole,
+}: {
+  defect: Defect;
+  units: string;
+  depth: string;
+  onDepth?: (d: string) => void;
+  whole: boolean;
+}) {
   const [typed, setTyped] = useState(depth);
   const p = d.plan;
   if (!p) return null;
   const works = d.disposition !== "refer" && d.disposition !== "accept-as-is";
   return (
     <div className="worklines">
-      {works && p.extent && <div className="extent">{p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span></div>}
-      {whole && p.least && <p className="least"><b>Least repair:</b> {p.least}. Correcting all of it is never wrong.</p>}
+      {works && p.extent && (
+        <div className="extent">
+          {p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span>
+        </div>
+      )}
+      {whole && p.least && (
+        <p className="least">
+          <b>Least repair:</b> {p.least}. Correcting all of it is never wrong.
+        </p>
+      )}
       <ol>
-        {p.steps.map((s) => <li key={s}>{s}</li>)}
+        {p.steps.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
       </ol>
       {onDepth && (p.asksDepth || depth !== "") && (
-        <form className="row" onSubmit={(e) => { e.preventDefault(); onDepth(typed.trim()); }}>
+        <form
+          className="row"
+          onSubmit={(e) => {
+            e.preventDefault();
+            onDepth(typed.trim());
+          }}
+        >
           <label htmlFor={`depth-${d.id}`}>Depth found</label>
-          <input id={`depth-${d.id}`} className="text" style={{ width: 90 }} placeholder={units === "mm" ? "6" : "1/4"} value={typed} onChange={(e) => setTyped(e.target.value)} />
-          <button type="submit" className="btn">Reckon</button>
+          <input
+            id={`depth-${d.id}`}
+            className="text"
+            style={{ width: 90 }}
+            placeholder={units === "mm" ? "6" : "1/4"}
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          <button type="submit" className="btn">
+            Reckon
+          </button>
         </form>
       )}
       {p.numbers && (
         <div className={whole ? undefined : "small"}>
-          About <b>{p.numbers.rods} {p.numbers.rods === 1 ? "rod" : "rods"}</b> of {p.numbers.diameter} {p.numbers.rod}, {p.numbers.beads} {p.numbers.beads === 1 ? "bead" : "beads"}, {p.numbers.grams.toFixed(0)} g ({p.numbers.pounds.toFixed(2)} lb), {Math.ceil(p.numbers.arcMinutes)} min of arc; the cavity {size(p.numbers.depthMm, units)} deep, {size(p.numbers.widthMm, units)} wide. Estimates, the volume an upper one.
+          About{" "}
+          <b>
+            {p.numbers.rods} {p.numbers.rods === 1 ? "rod" : "rods"}
+          </b>{" "}
+          of {p.numbers.diameter} {p.numbers.rod}, {p.numbers.beads} {p.numbers.beads === 1 ? "bead" : "beads"},{" "}
+          {p.numbers.grams.toFixed(0)} g ({p.numbers.pounds.toFixed(2)} lb), {Math.ceil(p.numbers.arcMinutes)} min of
+          arc; the cavity {size(p.numbers.depthMm, units)} deep, {size(p.numbers.widthMm, units)} wide. Estimates, the
+          volume an upper one.
         </div>
       )}
     </div>
@@ -143,28 +280,60 @@ function Recorded({ defect: d, may }: { defect: Defect; may: boolean }) {
           <li key={i} className={s.withdrawnWhy ? "withdrawn" : undefined}>
             {d.cycle > 1 && <span className="quiet">repair {s.cycle} · </span>}
             <b>{s.title}</b>: {s.said.join(", ")}
-            <span className="small quiet"> · {s.by}, {day(s.at)}</span>
-            {s.warnings.map((w) => <div key={w} className="hint">⚠ {w}</div>)}
+            <span className="small quiet">
+              {" "}
+              · {s.by}, {day(s.at)}
+            </span>
+            {s.warnings.map((w) => (
+              <div key={w} className="hint">
+                ⚠ {w}
+              </div>
+            ))}
             {s.withdrawnWhy && <div className="small">taken back by {s.withdrawnWhy}</div>}
           </li>
         ))}
       </ol>
-      {may && !d.closedWhy && standing.length > 0 && (why === undefined ? (
-        <button type="button" className="link" onClick={() => setWhy("")}>take the last step back</button>
-      ) : (
-        <form className="row" onSubmit={(e) => { e.preventDefault(); change.mutate(() => api.stepBack(d.id, { why, version: d.version }), { onSuccess: () => setWhy(undefined) }); }}>
-          <label htmlFor="back">What was wrong with it</label>
-          <input id="back" className="text" style={{ width: 260 }} value={why} onChange={(e) => setWhy(e.target.value)} />
-          <button type="submit" className="btn">Take back</button>
-        </form>
-      ))}
+      {may &&
+        !d.closedWhy &&
+        standing.length > 0 &&
+        (why === undefined ? (
+          <button type="button" className="link" onClick={() => setWhy("")}>
+            take the last step back
+          </button>
+        ) : (
+          <form
+            className="row"
+            onSubmit={(e) => {
+              e.preventDefault();
+              change.mutate(() => api.stepBack(d.id, { why, version: d.version }), {
+                onSuccess: () => setWhy(undefined),
+              });
+            }}
+          >
+            <label htmlFor="back">What was wrong with it</label>
+            <input
+              id="back"
+              className="text"
+              style={{ width: 260 }}
+              value={why}
+              onChange={(e) => setWhy(e.target.value)}
+            />
+            <button type="submit" className="btn">
+              Take back
+            </button>
+          </form>
+        ))}
       <Fault of={change.error} />
     </div>
   );
 }
 
 export function Fault({ of }: { of: unknown }): ReactNode {
-  return of ? <div role="alert" className="fault">{saidBy(of)}</div> : null;
+  return of ? (
+    <div role="alert" className="fault">
+      {saidBy(of)}
+    </div>
+  ) : null;
 }
 
 export const day = (at: string) => new Date(at).toLocaleDateString(undefined, { dateStyle: "medium" });

@@ -11,12 +11,35 @@ export function Holds({ defect: d }: { defect: Defect }) {
   const actor = useActor();
   return (
     <>
-      {d.holds.map((h) => (h.open ? <Open key={h.kind} defect={d} hold={h} /> : (
-        <p key={h.kind} className="small released">
-          ✓ {h.deniedWhy ? `Not so: ${h.deniedWhy}` : <>The Engineer’s document {actor.role === "VIEWER" ? h.documentNo : <a href={`/api/defects/${d.id}/holds/${h.kind}/document`} download={h.fileName}>{h.documentNo}</a>}, {h.documentBy}, {h.documentDate}</>}
-          <span className="quiet"> · {h.words} · recorded by {h.by}{h.at && `, ${day(h.at)}`}</span>
-        </p>
-      )))}
+      {d.holds.map((h) =>
+        h.open ? (
+          <Open key={h.kind} defect={d} hold={h} />
+        ) : (
+          <p key={h.kind} className="small released">
+            ✓{" "}
+            {h.deniedWhy ? (
+              `Not so: ${h.deniedWhy}`
+            ) : (
+              <>
+                The Engineer’s document{" "}
+                {actor.role === "VIEWER" ? (
+                  h.documentNo
+                ) : (
+                  <a href={`/api/defects/${d.id}/holds/${h.kind}/document`} download={h.fileName}>
+                    {h.documentNo}
+                  </a>
+                )}
+                , {h.documentBy}, {h.documentDate}
+              </>
+            )}
+            <span className="quiet">
+              {" "}
+              · {h.words} · recorded by {h.by}
+              {h.at && `, ${day(h.at)}`}
+            </span>
+          </p>
+        ),
+      )}
     </>
   );
 }
@@ -35,36 +58,107 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
   const known = Object.keys(problems).length > 0;
   return (
     <div className="hold" role="group" aria-label={`On hold: ${hold.words}`}>
-      <div><HoldMark /> <b>On hold:</b> {hold.words}. <span className="small quiet">Since {day(hold.since)}.</span></div>
+      <div>
+        <HoldMark /> <b>On hold:</b> {hold.words}. <span className="small quiet">Since {day(hold.since)}.</span>
+      </div>
       {asked === undefined && (
         <div className="row">
-          {records && <button type="button" className="btn" onClick={() => setAsked("document")}>The Engineer’s document …</button>}
-          {hold.question && actor.role === "WELDING_ENGINEER" && <button type="button" className="btn" onClick={() => setAsked("no")}>Not so, because …</button>}
-          {!records && <span className="small quiet">The welding engineer or the quality manager records the Engineer’s document.</span>}
+          {records && (
+            <button type="button" className="btn" onClick={() => setAsked("document")}>
+              The Engineer’s document …
+            </button>
+          )}
+          {hold.question && actor.role === "WELDING_ENGINEER" && (
+            <button type="button" className="btn" onClick={() => setAsked("no")}>
+              Not so, because …
+            </button>
+          )}
+          {!records && (
+            <span className="small quiet">
+              The welding engineer or the quality manager records the Engineer’s document.
+            </span>
+          )}
         </div>
       )}
       {asked === "document" && (
-        <form onSubmit={(e) => { e.preventDefault(); change.mutate(() => api.release(d.id, hold.kind, { number, engineer, date, name: file?.name ?? "" }, file ?? new Blob([]))); }}>
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            change.mutate(() =>
+              api.release(d.id, hold.kind, { number, engineer, date, name: file?.name ?? "" }, file ?? new Blob([])),
+            );
+          }}
+        >
           <div className="grid">
-            <TextField id={`no-${hold.kind}`} label="Document no." span={3} value={number} problem={problems.number} onChange={setNumber} />
-            <TextField id={`by-${hold.kind}`} label="The Engineer’s name" span={4} value={engineer} problem={problems.engineer} onChange={setEngineer} />
-            <TextField id={`date-${hold.kind}`} label="Date" span={3} type="date" value={date} problem={problems.date} onChange={setDate} />
+            <TextField
+              id={`no-${hold.kind}`}
+              label="Document no."
+              span={3}
+              value={number}
+              problem={problems.number}
+              onChange={setNumber}
+            />
+            <TextField
+              id={`by-${hold.kind}`}
+              label="The Engineer’s name"
+              span={4}
+              value={engineer}
+              problem={problems.engineer}
+              onChange={setEngineer}
+            />
+            <TextField
+              id={`date-${hold.kind}`}
+              label="Date"
+              span={3}
+              type="date"
+              value={date}
+              problem={problems.date}
+              onChange={setDate}
+            />
           </div>
           <div className="row">
-            <label className="btn file" htmlFor={`file-${hold.kind}`}>{file ? file.name : "The document (PDF, picture) …"}</label>
-            <input id={`file-${hold.kind}`} type="file" accept="application/pdf,image/png,image/jpeg" className="unseen" onChange={(e) => setFile(e.target.files?.[0])} />
-            <button type="submit" className="btn main" disabled={change.isPending}>Record it</button>
-            <button type="button" className="link" onClick={() => setAsked(undefined)}>leave it</button>
+            <label className="btn file" htmlFor={`file-${hold.kind}`}>
+              {file ? file.name : "The document (PDF, picture) …"}
+            </label>
+            <input
+              id={`file-${hold.kind}`}
+              type="file"
+              accept="application/pdf,image/png,image/jpeg"
+              className="unseen"
+              onChange={(e) => setFile(e.target.files?.[0])}
+            />
+            <button type="submit" className="btn main" disabled={change.isPending}>
+              Record it
+            </button>
+            <button type="button" className="link" onClick={() => setAsked(undefined)}>
+              leave it
+            </button>
           </div>
           {problems.file && <div className="msg fault">{problems.file}</div>}
         </form>
       )}
       {asked === "no" && (
-        <form className="row" onSubmit={(e) => { e.preventDefault(); change.mutate(() => api.denyHold(d.id, hold.kind, { why })); }}>
+        <form
+          className="row"
+          onSubmit={(e) => {
+            e.preventDefault();
+            change.mutate(() => api.denyHold(d.id, hold.kind, { why }));
+          }}
+        >
           <label htmlFor={`why-${hold.kind}`}>Why not</label>
-          <input id={`why-${hold.kind}`} className="text" style={{ width: 300 }} value={why} onChange={(e) => setWhy(e.target.value)} />
-          <button type="submit" className="btn main" disabled={change.isPending}>Record it</button>
-          <button type="button" className="link" onClick={() => setAsked(undefined)}>leave it</button>
+          <input
+            id={`why-${hold.kind}`}
+            className="text"
+            style={{ width: 300 }}
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+          />
+          <button type="submit" className="btn main" disabled={change.isPending}>
+            Record it
+          </button>
+          <button type="button" className="link" onClick={() => setAsked(undefined)}>
+            leave it
+          </button>
         </form>
       )}
       {!known && <Fault of={change.error} />}

@@ -6,9 +6,24 @@ import { Fault } from "./DefectCard";
 import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
 
-const lengths: Partial<Record<string, string>> = { from: "From", to: "To", depth: "How deep", left: "Thickness left", diameter: "Rod’s diameter" };
-const texts: Partial<Record<string, string>> = { seenBy: "Inspected by", proofReport: "Report no.", rod: "Rod class", welder: "Welder’s stamp" };
-const questions: Partial<Record<string, string>> = { clean: "Cavity clean and sound?", cleaned: "Slag and spatter off?", cooled: "Cooled to ambient?" };
+const lengths: Partial<Record<string, string>> = {
+  from: "From",
+  to: "To",
+  depth: "How deep",
+  left: "Thickness left",
+  diameter: "Rod’s diameter",
+};
+const texts: Partial<Record<string, string>> = {
+  seenBy: "Inspected by",
+  proofReport: "Report no.",
+  rod: "Rod class",
+  welder: "Welder’s stamp",
+};
+const questions: Partial<Record<string, string>> = {
+  clean: "Cavity clean and sound?",
+  cleaned: "Slag and spatter off?",
+  cooled: "Cooled to ambient?",
+};
 const hints: Partial<Record<string, string>> = { rod: "E7018", diameter: "1/8", depth: "1/4" };
 
 const now = () => {
@@ -20,53 +35,200 @@ const now = () => {
 export function NextStep({ defect: d, units }: { defect: Defect; units: string }) {
   const actor = useActor();
   const change = useDefectChange(d.id);
-  const [form, setForm] = useState<Record<string, string | boolean>>(() => ({ scale: units === "mm" ? "C" : "F", weldedAt: now(), seenBy: actor.name, ...before(d) }));
+  const [form, setForm] = useState<Record<string, string | boolean>>(() => ({
+    scale: units === "mm" ? "C" : "F",
+    weldedAt: now(),
+    seenBy: actor.name,
+    ...before(d),
+  }));
   const next = d.next;
   if (!next) return null;
-  const may = actor.role === "REPAIR_LEAD" || actor.role === "WELDING_ENGINEER" || (next.state === "cavity-accepted" && actor.role === "INSPECTOR");
+  const may =
+    actor.role === "REPAIR_LEAD" ||
+    actor.role === "WELDING_ENGINEER" ||
+    (next.state === "cavity-accepted" && actor.role === "INSPECTOR");
   const problems = problemsByField(change.error);
   const set = (field: string, value: string | boolean) => setForm({ ...form, [field]: value });
   const text = (field: string) => String(form[field] ?? "");
   const record = () => change.mutate(() => api.step(d.id, next.state, said(form, [...next.asks, "note"], d.version)));
-  if (next.stopped) return <p className="hold" style={{ margin: 0 }}><span><HoldMark /> <b>{next.title}</b> waits: {next.stopped}.</span></p>;
-  if (!may) return <p className="quiet" style={{ margin: 0 }}>Next: {next.title.toLowerCase()}. The repair lead or the welding engineer records it.</p>;
+  if (next.stopped)
+    return (
+      <p className="hold" style={{ margin: 0 }}>
+        <span>
+          <HoldMark /> <b>{next.title}</b> waits: {next.stopped}.
+        </span>
+      </p>
+    );
+  if (!may)
+    return (
+      <p className="quiet" style={{ margin: 0 }}>
+        Next: {next.title.toLowerCase()}. The repair lead or the welding engineer records it.
+      </p>
+    );
   return (
-    <form className="nextstep" aria-label={`Record: ${next.title}`} onSubmit={(e) => { e.preventDefault(); record(); }}>
+    <form
+      className="nextstep"
+      aria-label={`Record: ${next.title}`}
+      onSubmit={(e) => {
+        e.preventDefault();
+        record();
+      }}
+    >
       <h3>Record: {next.title.toLowerCase()}</h3>
       <div className="grid">
         {next.asks.map((a) => {
           const problem = problems[a];
-          if (lengths[a]) return <TextField key={a} id={`s-${a}`} label={`${lengths[a]}, ${units}`} span={3} value={text(a)} placeholder={hints[a]} problem={problem} onChange={(v) => set(a, v)} />;
-          if (texts[a]) return <TextField key={a} id={`s-${a}`} label={texts[a]} span={4} value={text(a)} placeholder={hints[a]} problem={problem} onChange={(v) => set(a, v)} />;
+          if (lengths[a])
+            return (
+              <TextField
+                key={a}
+                id={`s-${a}`}
+                label={`${lengths[a]}, ${units}`}
+                span={3}
+                value={text(a)}
+                placeholder={hints[a]}
+                problem={problem}
+                onChange={(v) => set(a, v)}
+              />
+            );
+          if (texts[a])
+            return (
+              <TextField
+                key={a}
+                id={`s-${a}`}
+                label={texts[a]}
+                span={4}
+                value={text(a)}
+                placeholder={hints[a]}
+                problem={problem}
+                onChange={(v) => set(a, v)}
+              />
+            );
           if (questions[a])
             return (
               <div key={a} className="field" style={{ gridColumn: "span 5" }}>
-                <span className="label" style={{ display: "block", fontSize: 14, fontWeight: 600 }}>{questions[a]}</span>
+                <span className="label" style={{ display: "block", fontSize: 14, fontWeight: 600 }}>
+                  {questions[a]}
+                </span>
                 <YesNo word={questions[a]} value={form[a] as boolean | undefined} onAnswer={(v) => set(a, v)} />
                 {problem && <div className="msg fault">{problem}</div>}
               </div>
             );
-          if (a === "method") return <ChoiceField key={a} id="s-method" label="How it was taken off" span={6} value={text(a)} problem={problem} options={[["", "choose"], ...next.methods.map((m) => [m.id, m.title] as const)]} onChange={(v) => set(a, v)} />;
-          if (a === "foundBy") return <ChoiceField key={a} id="s-foundBy" label="Ends found by" span={3} value={text(a)} problem={problem} options={[["", "choose"], ["PT", "PT"], ["MT", "MT"], ["etch", "etching"], ["VT", "by eye"]]} onChange={(v) => set(a, v)} />;
-          if (a === "proof") return <ChoiceField key={a} id="s-proof" label="Proven gone by" span={3} value={text(a)} problem={problem} options={[["", "choose"], ["MT", "MT"], ["PT", "PT"]]} onChange={(v) => set(a, v)} />;
+          if (a === "method")
+            return (
+              <ChoiceField
+                key={a}
+                id="s-method"
+                label="How it was taken off"
+                span={6}
+                value={text(a)}
+                problem={problem}
+                options={[["", "choose"], ...next.methods.map((m) => [m.id, m.title] as const)]}
+                onChange={(v) => set(a, v)}
+              />
+            );
+          if (a === "foundBy")
+            return (
+              <ChoiceField
+                key={a}
+                id="s-foundBy"
+                label="Ends found by"
+                span={3}
+                value={text(a)}
+                problem={problem}
+                options={[
+                  ["", "choose"],
+                  ["PT", "PT"],
+                  ["MT", "MT"],
+                  ["etch", "etching"],
+                  ["VT", "by eye"],
+                ]}
+                onChange={(v) => set(a, v)}
+              />
+            );
+          if (a === "proof")
+            return (
+              <ChoiceField
+                key={a}
+                id="s-proof"
+                label="Proven gone by"
+                span={3}
+                value={text(a)}
+                problem={problem}
+                options={[
+                  ["", "choose"],
+                  ["MT", "MT"],
+                  ["PT", "PT"],
+                ]}
+                onChange={(v) => set(a, v)}
+              />
+            );
           if (a === "preheat")
             return (
               <div key={a} className="field" style={{ gridColumn: "span 4" }}>
                 <label htmlFor="s-preheat">Preheat read</label>
                 <span style={{ display: "flex", gap: 4 }}>
-                  <input id="s-preheat" className="text" inputMode="decimal" value={text(a)} aria-invalid={problem !== undefined} onChange={(e) => set(a, e.target.value)} />
-                  <select className="text" style={{ width: 70 }} aria-label="Scale" value={text("scale")} onChange={(e) => set("scale", e.target.value)}><option value="F">°F</option><option value="C">°C</option></select>
+                  <input
+                    id="s-preheat"
+                    className="text"
+                    inputMode="decimal"
+                    value={text(a)}
+                    aria-invalid={problem !== undefined}
+                    onChange={(e) => set(a, e.target.value)}
+                  />
+                  <select
+                    className="text"
+                    style={{ width: 70 }}
+                    aria-label="Scale"
+                    value={text("scale")}
+                    onChange={(e) => set("scale", e.target.value)}
+                  >
+                    <option value="F">°F</option>
+                    <option value="C">°C</option>
+                  </select>
                 </span>
                 {problem && <div className="msg fault">{problem}</div>}
               </div>
             );
-          if (a === "rods") return <TextField key={a} id="s-rods" label="How many rods" span={3} value={text(a)} problem={problem} onChange={(v) => set(a, v)} />;
-          if (a === "weldedAt") return <TextField key={a} id="s-weldedAt" label="Welded at" span={5} type="datetime-local" value={text(a)} problem={problem} onChange={(v) => set(a, v)} />;
+          if (a === "rods")
+            return (
+              <TextField
+                key={a}
+                id="s-rods"
+                label="How many rods"
+                span={3}
+                value={text(a)}
+                problem={problem}
+                onChange={(v) => set(a, v)}
+              />
+            );
+          if (a === "weldedAt")
+            return (
+              <TextField
+                key={a}
+                id="s-weldedAt"
+                label="Welded at"
+                span={5}
+                type="datetime-local"
+                value={text(a)}
+                problem={problem}
+                onChange={(v) => set(a, v)}
+              />
+            );
           return null;
         })}
-        <TextField id="s-note" label="Note" span={8} value={text("note")} problem={problems.note} onChange={(v) => set("note", v)} />
+        <TextField
+          id="s-note"
+          label="Note"
+          span={8}
+          value={text("note")}
+          problem={problems.note}
+          onChange={(v) => set("note", v)}
+        />
         <div style={{ gridColumn: "span 4", alignSelf: "end" }}>
-          <button type="submit" className="btn main" style={{ width: "100%" }} disabled={change.isPending}>Record</button>
+          <button type="submit" className="btn main" style={{ width: "100%" }} disabled={change.isPending}>
+            Record
+          </button>
         </div>
       </div>
       {Object.keys(problems).length === 0 && <Fault of={change.error} />}
@@ -91,8 +253,13 @@ function said(form: Record<string, string | boolean>, asks: string[], version: n
   for (const a of asks) {
     const v = form[a];
     if (v === undefined || v === "") continue;
-    all[a] = a === "rods" || a === "preheat" ? Number(String(v).replace(",", ".")) : a === "weldedAt" ? new Date(String(v)).toISOString() : v;
+    all[a] =
+      a === "rods" || a === "preheat"
+        ? Number(String(v).replace(",", "."))
+        : a === "weldedAt"
+          ? new Date(String(v)).toISOString()
+          : v;
     if (a === "preheat") all.scale = form.scale;
   }
-  return all as StepForm;
+  return all;
 }

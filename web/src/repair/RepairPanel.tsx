@@ -11,7 +11,13 @@ export function RepairPanel({ bench }: { bench: Bench }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [depths, setDepths] = useState<Record<string, string>>({});
-  const defects = useQuery({ queryKey: ["defects", bench.id, depths], queryFn: () => api.defects(bench.id, depths), placeholderData: keepPreviousData, retry: false, refetchInterval: 10_000 });
+  const defects = useQuery({
+    queryKey: ["defects", bench.id, depths],
+    queryFn: () => api.defects(bench.id, depths),
+    placeholderData: keepPreviousData,
+    retry: false,
+    refetchInterval: 10_000,
+  });
   const again = useMutation({
     mutationFn: () => api.reinspect(bench.id),
     onSuccess: ({ inspectionId }) => {
@@ -22,27 +28,57 @@ export function RepairPanel({ bench }: { bench: Bench }) {
   const [last, setLast] = useState(defects.data);
   if (defects.data && defects.data !== last) setLast(defects.data);
   const shown = defects.data ?? last;
-  if (!shown) return defects.isError ? <p role="alert" className="fault">{saidBy(defects.error)}</p> : null;
+  if (!shown)
+    return defects.isError ? (
+      <p role="alert" className="fault">
+        {saidBy(defects.error)}
+      </p>
+    ) : null;
   const datum = bench.joint.form.datum ?? "datum end";
   return (
     <section aria-label="Repair" className="repairs">
-      <p className="small" style={{ margin: "8px 0 0" }}>The contractor chooses the repair. The Engineer acts for the owner: accept as is only by his document.</p>
+      <p className="small" style={{ margin: "8px 0 0" }}>
+        The contractor chooses the repair. The Engineer acts for the owner: accept as is only by his document.
+      </p>
       {shown.least.map((l) => (
-        <p key={l} className="least"><b>Least repair:</b> {l}. Correcting all of it is never wrong.</p>
+        <p key={l} className="least">
+          <b>Least repair:</b> {l}. Correcting all of it is never wrong.
+        </p>
       ))}
-      {defects.isError && <p role="alert" className="fault">{saidBy(defects.error)}</p>}
-      {shown.canReinspect && actor.role === "INSPECTOR" && (
-        <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>Begin the re-inspection</button>
+      {defects.isError && (
+        <p role="alert" className="fault">
+          {saidBy(defects.error)}
+        </p>
       )}
-      {shown.canReinspect && actor.role !== "INSPECTOR" && <p className="small" style={{ margin: 0 }}>All is repaired: an inspector re-inspects.</p>}
-      {shown.again && <p className="small quiet" style={{ margin: 0 }}>{shown.again}.</p>}
+      {shown.canReinspect && actor.role === "INSPECTOR" && (
+        <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>
+          Begin the re-inspection
+        </button>
+      )}
+      {shown.canReinspect && actor.role !== "INSPECTOR" && (
+        <p className="small" style={{ margin: 0 }}>
+          All is repaired: an inspector re-inspects.
+        </p>
+      )}
+      {shown.again && (
+        <p className="small quiet" style={{ margin: 0 }}>
+          {shown.again}.
+        </p>
+      )}
       <Fault of={again.error} />
       {shown.defects.map((d) => (
-        <DefectCard key={d.id} defect={d} units={bench.joint.units} datum={datum} depth={depths[d.id] ?? ""} onDepth={(x) => setDepths(Object.fromEntries(Object.entries({ ...depths, [d.id]: x }).filter(([, v]) => v !== "")))} />
+        <DefectCard
+          key={d.id}
+          defect={d}
+          units={bench.joint.units}
+          datum={datum}
+          depth={depths[d.id] ?? ""}
+          onDepth={(x) =>
+            setDepths(Object.fromEntries(Object.entries({ ...depths, [d.id]: x }).filter(([, v]) => v !== "")))
+          }
+        />
       ))}
-      <p className="cautions">
-        {shown.cautions.join(" ")}
-      </p>
+      <p className="cautions">{shown.cautions.join(" ")}</p>
     </section>
   );
 }

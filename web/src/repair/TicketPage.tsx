@@ -19,11 +19,30 @@ export default function TicketPage() {
     <div className="app">
       <TopBar>
         <span className="mark">{t ? t.defect.number : "Repair ticket"}</span>
-        {t && <span className="what">{[`${t.mark}${t.weldNo ? ` weld ${t.weldNo}` : ""}`, t.side && `${t.side} side`, t.inWords, `${t.job} / ${t.lot}`].filter(Boolean).join(" · ")}</span>}
-        {t && <Link className="small way" to={`/inspections/${t.inspection}`}>to the bench</Link>}
+        {t && (
+          <span className="what">
+            {[
+              `${t.mark}${t.weldNo ? ` weld ${t.weldNo}` : ""}`,
+              t.side && `${t.side} side`,
+              t.inWords,
+              `${t.job} / ${t.lot}`,
+            ]
+              .filter(Boolean)
+              .join(" · ")}
+          </span>
+        )}
+        {t && (
+          <Link className="small way" to={`/inspections/${t.inspection}`}>
+            to the bench
+          </Link>
+        )}
       </TopBar>
       <main className="ticket">
-        {ticket.isError && <p role="alert" className="fault">{saidBy(ticket.error)}</p>}
+        {ticket.isError && (
+          <p role="alert" className="fault">
+            {saidBy(ticket.error)}
+          </p>
+        )}
         {t && <Whole key={t.defect.id} ticket={t} />}
       </main>
     </div>
@@ -33,23 +52,46 @@ export default function TicketPage() {
 function Whole({ ticket: t }: { ticket: Ticket }) {
   const [cursor, setCursor] = useState(t.from ?? 0);
   const d = t.defect;
-  const worked = useMemo(() => (t.from === undefined || t.to === undefined ? undefined : [{ from: t.from, to: t.to }]), [t.from, t.to]);
+  const worked = useMemo(
+    () => (t.from === undefined || t.to === undefined ? undefined : [{ from: t.from, to: t.to }]),
+    [t.from, t.to],
+  );
   return (
     <>
       <section className="card where" aria-label="Where">
         <div className="place">
-          {d.place ? <><b>{d.place}{t.units === "in" ? " in" : " mm"}</b> from the {t.datum}</> : <b>the whole weld, {t.length}</b>}
+          {d.place ? (
+            <>
+              <b>
+                {d.place}
+                {t.units === "in" ? " in" : " mm"}
+              </b>{" "}
+              from the {t.datum}
+            </>
+          ) : (
+            <b>the whole weld, {t.length}</b>
+          )}
         </div>
         <StripView strip={t.strip} units={t.units} cursor={cursor} onCursor={setCursor} worked={worked} />
-        <div className="section"><SectionView section={t.section} units={t.units} /></div>
-        <div className="small quiet">{[t.drawing && `drawing ${t.drawing}`, t.wps && `procedure ${t.wps}`, `weld ${t.length} long`].filter(Boolean).join(" · ")}</div>
+        <div className="section">
+          <SectionView section={t.section} units={t.units} />
+        </div>
+        <div className="small quiet">
+          {[t.drawing && `drawing ${t.drawing}`, t.wps && `procedure ${t.wps}`, `weld ${t.length} long`]
+            .filter(Boolean)
+            .join(" · ")}
+        </div>
       </section>
       <div className="todo">
         <DefectCard defect={d} units={t.units} datum={t.datum} whole />
         <Photos ticket={t} />
         <p className="row">
-          <a className="btn" href={`/api/defects/${d.id}/ticket.pdf`} target="_blank" rel="noreferrer">Ticket on paper (A5)</a>
-          <a className="btn" href={`/api/defects/${d.id}/ticket.pdf?paper=letter`} target="_blank" rel="noreferrer">letter</a>
+          <a className="btn" href={`/api/defects/${d.id}/ticket.pdf`} target="_blank" rel="noreferrer">
+            Ticket on paper (A5)
+          </a>
+          <a className="btn" href={`/api/defects/${d.id}/ticket.pdf?paper=letter`} target="_blank" rel="noreferrer">
+            letter
+          </a>
         </p>
         <p className="cautions">{t.cautions.join(" ")}</p>
       </div>
@@ -65,16 +107,27 @@ function Photos({ ticket: t }: { ticket: Ticket }) {
   return (
     <section aria-label="Pictures" className="row pictures">
       {t.defect.photos.map((p) => (
-        <a key={p.id} href={`/api/defects/${t.defect.id}/photos/${p.id}`} target="_blank" rel="noreferrer"><img alt={`by ${p.by}`} src={`/api/defects/${t.defect.id}/photos/${p.id}`} /></a>
+        <a key={p.id} href={`/api/defects/${t.defect.id}/photos/${p.id}`} target="_blank" rel="noreferrer">
+          <img alt={`by ${p.by}`} src={`/api/defects/${t.defect.id}/photos/${p.id}`} />
+        </a>
       ))}
       {may && (
         <>
-          <label className="btn file" htmlFor="repair-photo">Add a picture …</label>
-          <input id="repair-photo" type="file" accept="image/png,image/jpeg" capture="environment" className="unseen" onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) change.mutate(() => api.repairPhoto(t.defect.id, newId(), file));
-            e.target.value = "";
-          }} />
+          <label className="btn file" htmlFor="repair-photo">
+            Add a picture …
+          </label>
+          <input
+            id="repair-photo"
+            type="file"
+            accept="image/png,image/jpeg"
+            capture="environment"
+            className="unseen"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) change.mutate(() => api.repairPhoto(t.defect.id, newId(), file));
+              e.target.value = "";
+            }}
+          />
         </>
       )}
       <Fault of={change.error} />

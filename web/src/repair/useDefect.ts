@@ -10,7 +10,8 @@ export function useDefectChange(id: string) {
       queries.setQueryData(["defect", id], ticket);
     },
     onSettled: () => {
-      for (const key of ["defect", "defects", "repairs", "joints", "bench"]) void queries.invalidateQueries({ queryKey: [key] });
+      for (const key of ["defect", "defects", "repairs", "joints", "bench"])
+        void queries.invalidateQueries({ queryKey: [key] });
     },
   });
 }

@@ -5,8 +5,15 @@ import { bench } from "../test/bench";
 import { renderWith } from "../test/render";
 import SetUp from "./SetUp";
 
-const lists = { "GET /api/jobs": () => ({ json: [] }), "GET /api/procedures": () => ({ json: [] }), "GET /api/welders": () => ({ json: [] }) };
-const books = { ...lists, "GET /api/criteria": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }) };
+const lists = {
+  "GET /api/jobs": () => ({ json: [] }),
+  "GET /api/procedures": () => ({ json: [] }),
+  "GET /api/welders": () => ({ json: [] }),
+};
+const books = {
+  ...lists,
+  "GET /api/criteria": () => ({ json: [{ id: "d1.1-static", title: "AWS D1.1 static", edition: "2020" }] }),
+};
 const nothing = { numbers: [], problems: [], remarks: [], redLines: [] };
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
@@ -14,7 +21,16 @@ describe("setting up a joint", () => {
   it("sends what was typed, draws the section and shows what is unusual at its field", async () => {
     const { sent } = renderWith(<SetUp />, {
       ...books,
-      "POST /api/joints/preview": () => ({ json: { problems: [], redLines: [], numbers: [], remarks: [{ field: "size", line: "the size is over the thinner member" }], section: bench().drawn, inWords: "1/2 fillet, tee, 24 in" } }),
+      "POST /api/joints/preview": () => ({
+        json: {
+          problems: [],
+          redLines: [],
+          numbers: [],
+          remarks: [{ field: "size", line: "the size is over the thinner member" }],
+          section: bench().drawn,
+          inWords: "1/2 fillet, tee, 24 in",
+        },
+      }),
       "POST /api/joints": () => ({ json: { jointId: "j", inspectionId: "i" } }),
     });
     fill("Job", "Lock footbridge");
@@ -28,15 +44,33 @@ describe("setting up a joint", () => {
     await waitFor(() => expect(sent.some((s) => s.path === "/api/joints")).toBe(true));
     const body = sent.find((s) => s.path === "/api/joints")?.body as NewJoint;
     expect(body.job).toBe("Lock footbridge");
-    expect(body.joint).toMatchObject({ mark: "FB-9", size: "1/2", length: "24", weld: "fillet", connection: "tee", segments: [{ from: "0", to: "3" }, { from: "12", to: "15" }] });
+    expect(body.joint).toMatchObject({
+      mark: "FB-9",
+      size: "1/2",
+      length: "24",
+      weld: "fillet",
+      connection: "tee",
+      segments: [
+        { from: "0", to: "3" },
+        { from: "12", to: "15" },
+      ],
+    });
     expect(body.joint).not.toHaveProperty("throat");
   });
 
   it("says nothing of an empty field until it was tried, then at the field", async () => {
     renderWith(<SetUp />, {
       ...books,
-      "POST /api/joints/preview": () => ({ json: { ...nothing, problems: [{ field: "job", problem: "name the job that the joint belongs to" }] } }),
-      "POST /api/joints": () => ({ status: 422, json: { detail: "job: name the job that the joint belongs to", errors: [{ field: "job", problem: "name the job that the joint belongs to" }] } }),
+      "POST /api/joints/preview": () => ({
+        json: { ...nothing, problems: [{ field: "job", problem: "name the job that the joint belongs to" }] },
+      }),
+      "POST /api/joints": () => ({
+        status: 422,
+        json: {
+          detail: "job: name the job that the joint belongs to",
+          errors: [{ field: "job", problem: "name the job that the joint belongs to" }],
+        },
+      }),
     });
     await new Promise((r) => setTimeout(r, 250));
     expect(screen.queryByText("name the job that the joint belongs to")).toBeNull();
@@ -54,7 +88,17 @@ describe("setting up a joint", () => {
   });
 
   it("takes code and units from a job that stands, and shows the red lines of the welder", async () => {
-    const job = { id: "j", version: 0, welds: 3, form: { name: "Lock gate lines", criteria: "d1.1-static", units: "mm", drawings: [{ number: "LG-11", revision: "A" }] } };
+    const job = {
+      id: "j",
+      version: 0,
+      welds: 3,
+      form: {
+        name: "Lock gate lines",
+        criteria: "d1.1-static",
+        units: "mm",
+        drawings: [{ number: "LG-11", revision: "A" }],
+      },
+    };
     const { sent } = renderWith(<SetUp />, {
       ...books,
       "GET /api/jobs": () => ({ json: [job] }),
@@ -63,9 +107,9 @@ describe("setting up a joint", () => {
     await waitFor(() => expect(sent.some((s) => s.path === "/api/jobs")).toBe(true));
     await screen.findByText("no test of W7 covers 4F");
     fill("Job", "Lock gate lines");
-    expect((screen.getByLabelText("Drawing in") as HTMLSelectElement).value).toBe("mm");
-    expect((screen.getByLabelText("Drawing in") as HTMLSelectElement).disabled).toBe(true);
+    expect(screen.getByLabelText<HTMLSelectElement>("Drawing in").value).toBe("mm");
+    expect(screen.getByLabelText<HTMLSelectElement>("Drawing in").disabled).toBe(true);
     fill("Drawing", "LG-11");
-    expect((screen.getByLabelText("Revision") as HTMLInputElement).value).toBe("A");
+    expect(screen.getByLabelText<HTMLInputElement>("Revision").value).toBe("A");
   });
 });

@@ -22,15 +22,47 @@ describe("the set-up form", () => {
   });
 
   it("leaves empty fields out", () => {
-    const sent = pruned({ ...emptyForm, joint: { ...emptyForm.joint, mark: "X", size: "", members: [{ name: "web", thickness: "3/8" }, { name: "" }] } });
-    expect(sent.joint).toEqual({ mark: "X", weld: "fillet", connection: "tee", members: [{ name: "web", thickness: "3/8" }] });
+    const sent = pruned({
+      ...emptyForm,
+      joint: { ...emptyForm.joint, mark: "X", size: "", members: [{ name: "web", thickness: "3/8" }, { name: "" }] },
+    });
+    expect(sent.joint).toEqual({
+      mark: "X",
+      weld: "fillet",
+      connection: "tee",
+      members: [{ name: "web", thickness: "3/8" }],
+    });
   });
 
   it("turns a fillet into a groove and back, keeping what both have", () => {
-    const fillet = { mark: "G1", weld: "fillet", connection: "lap", size: "1/4", position: "2F", length: "12", members: [{ name: "left" }] };
+    const fillet = {
+      mark: "G1",
+      weld: "fillet",
+      connection: "lap",
+      size: "1/4",
+      position: "2F",
+      length: "12",
+      members: [{ name: "left" }],
+    };
     const groove = asWeld(fillet, "groove");
-    expect(groove).toEqual({ mark: "G1", weld: "groove", connection: "butt", penetration: "cjp", groove: { prep: "V" }, length: "12", members: [{ name: "left" }] });
-    expect(asWeld(groove, "fillet")).toEqual({ mark: "G1", weld: "fillet", connection: "tee", length: "12", members: [{ name: "left" }] });
-    expect(pruned({ ...emptyForm, joint: { ...groove, groove: { prep: "V", rootFace: "" } } }).joint?.groove).toEqual({ prep: "V" });
+    expect(groove).toEqual({
+      mark: "G1",
+      weld: "groove",
+      connection: "butt",
+      penetration: "cjp",
+      groove: { prep: "V" },
+      length: "12",
+      members: [{ name: "left" }],
+    });
+    expect(asWeld(groove, "fillet")).toEqual({
+      mark: "G1",
+      weld: "fillet",
+      connection: "tee",
+      length: "12",
+      members: [{ name: "left" }],
+    });
+    expect(pruned({ ...emptyForm, joint: { ...groove, groove: { prep: "V", rootFace: "" } } }).joint?.groove).toEqual({
+      prep: "V",
+    });
   });
 });

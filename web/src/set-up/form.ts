@@ -11,10 +11,30 @@ export const emptyForm: NewJoint = {
 /** A groove asks other things than a fillet; what belongs to the other is let go, what both have stays. */
 export function asWeld(joint: JointForm, weld: string): JointForm {
   const both = Object.fromEntries(Object.entries(joint).filter(([field]) => !ofOneSort.has(field))) as JointForm;
-  return weld === "groove" ? { ...both, weld, connection: "butt", penetration: "cjp", groove: { prep: "V" } } : { ...both, weld, connection: "tee" };
+  return weld === "groove"
+    ? { ...both, weld, connection: "butt", penetration: "cjp", groove: { prep: "V" } }
+    : { ...both, weld, connection: "tee" };
 }
 
-const ofOneSort = new Set(["connection", "corner", "size", "throat", "sizeMeans", "dihedral", "legs", "rootOpening", "use", "flangeWidth", "girderEnds", "penetration", "groove", "backing", "flush", "position", "testPiece"]);
+const ofOneSort = new Set([
+  "connection",
+  "corner",
+  "size",
+  "throat",
+  "sizeMeans",
+  "dihedral",
+  "legs",
+  "rootOpening",
+  "use",
+  "flangeWidth",
+  "girderEnds",
+  "penetration",
+  "groove",
+  "backing",
+  "flush",
+  "position",
+  "testPiece",
+]);
 
 type Spans = JointForm["segments"];
 type Gaps = JointForm["gaps"];
@@ -40,7 +60,9 @@ export function gapsOf(text: string): Gaps {
 }
 
 export function gapsText(gaps: Gaps): string | undefined {
-  return gaps?.map((g) => `${g.from ?? ""}${g.to === undefined ? "" : `-${g.to}`}${g.opening ? ` ${g.opening}` : ""}`).join(",");
+  return gaps
+    ?.map((g) => `${g.from ?? ""}${g.to === undefined ? "" : `-${g.to}`}${g.opening ? ` ${g.opening}` : ""}`)
+    .join(",");
 }
 
 function stretch(text: string): { from: string; to?: string } {
@@ -51,9 +73,13 @@ function stretch(text: string): { from: string; to?: string } {
 /** What is sent: fields left empty are left out, as the format wants them. */
 export function pruned(form: NewJoint): NewJoint {
   const joint = form.joint ?? {};
-  const kept = Object.fromEntries(Object.entries(joint).filter(([, v]) => v !== "" && v !== undefined && v !== null)) as JointForm;
+  const kept = Object.fromEntries(
+    Object.entries(joint).filter(([, v]) => v !== "" && v !== undefined && v !== null),
+  ) as JointForm;
   if (joint.groove) {
-    const groove = Object.fromEntries(Object.entries(joint.groove).filter(([, v]) => v !== "" && v !== undefined && v !== null)) as NonNullable<JointForm["groove"]>;
+    const groove = Object.fromEntries(
+      Object.entries(joint.groove).filter(([, v]) => v !== "" && v !== undefined && v !== null),
+    ) as NonNullable<JointForm["groove"]>;
     if (Object.keys(groove).length > 0) kept.groove = groove;
     else delete kept.groove;
   }

@@ -4,8 +4,31 @@ import type { Sheet } from "../lib/api";
 import { renderWith } from "../test/render";
 import SheetPage from "./SheetPage";
 
-const line = (n: number, more: Partial<Sheet["lines"][number]> = {}) => ({ inspectionId: `i${n}`, jointId: `j${n}`, mark: `CA-0${n}`, verdict: "incomplete", rejects: 0, todos: 14, begun: false, signed: false, version: 1, ...more });
-const sheet = (lines: Sheet["lines"]): Sheet => ({ inWords: "1/4 fillet, lap, 6 in", job: "Lock footbridge", units: "in", length: "6", size: "1/4", capacity: "verification", clearable: [{ id: "crack", title: "Crack" }, { id: "undercut", title: "Undercut" }], lines });
+const line = (n: number, more: Partial<Sheet["lines"][number]> = {}) => ({
+  inspectionId: `i${n}`,
+  jointId: `j${n}`,
+  mark: `CA-0${n}`,
+  verdict: "incomplete",
+  rejects: 0,
+  todos: 14,
+  begun: false,
+  signed: false,
+  version: 1,
+  ...more,
+});
+const sheet = (lines: Sheet["lines"]): Sheet => ({
+  inWords: "1/4 fillet, lap, 6 in",
+  job: "Lock footbridge",
+  units: "in",
+  length: "6",
+  size: "1/4",
+  capacity: "verification",
+  clearable: [
+    { id: "crack", title: "Crack" },
+    { id: "undercut", title: "Undercut" },
+  ],
+  lines,
+});
 
 it("puts the same down on each weld but the one left out, and nothing is pressed beforehand", async () => {
   const { sent } = renderWith(<SheetPage />, {
@@ -16,7 +39,12 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
   const put = (await screen.findByText("Record on 2 welds")) as HTMLButtonElement;
   expect(put.disabled).toBe(true);
   fireEvent.click(screen.getByLabelText("CA-02 on the sheet"));
-  for (const question of ["Slag and spatter off", "Cooled to ambient", "Enough light", "Eye within 24 in, not below 30°"]) {
+  for (const question of [
+    "Slag and spatter off",
+    "Cooled to ambient",
+    "Enough light",
+    "Eye within 24 in, not below 30°",
+  ]) {
     fireEvent.click(screen.getByRole("group", { name: question }).firstElementChild as Element);
   }
   fireEvent.click(screen.getByRole("group", { name: "Coated or painted" }).lastElementChild as Element);
@@ -35,5 +63,8 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
   });
   fireEvent.click(await screen.findByText("Sign 1 as accept"));
   await waitFor(() => expect(sent.filter((s) => s.method === "POST")).toHaveLength(2));
-  expect(sent.filter((s) => s.method === "POST")[1]?.body).toEqual({ inspections: [{ inspectionId: "i1", version: 7 }], capacity: "verification" });
+  expect(sent.filter((s) => s.method === "POST")[1]?.body).toEqual({
+    inspections: [{ inspectionId: "i1", version: 7 }],
+    capacity: "verification",
+  });
 });

@@ -8,7 +8,12 @@ import { VerdictMark } from "../lib/VerdictMark";
 
 type Line = Sheet["lines"][number];
 
-const ready = [["cleaned", "Slag and spatter off"], ["ambient", "Cooled to ambient"], ["light", "Enough light"], ["near", "Eye within 24 in, not below 30°"]] as const;
+const ready = [
+  ["cleaned", "Slag and spatter off"],
+  ["ambient", "Cooled to ambient"],
+  ["light", "Enough light"],
+  ["near", "Eye within 24 in, not below 30°"],
+] as const;
 
 /** Many like welds on one sheet: what is common is said once; the exceptions are opened by themselves. */
 export default function SheetPage() {
@@ -20,7 +25,11 @@ export default function SheetPage() {
         <span className="mark">{sheet.data ? `${sheet.data.lines.length} like welds` : "Sheet"}</span>
         <span className="what">{sheet.data?.inWords}</span>
       </TopBar>
-      {sheet.isError && <p className="fault" style={{ padding: 24 }}>{saidBy(sheet.error)}</p>}
+      {sheet.isError && (
+        <p className="fault" style={{ padding: 24 }}>
+          {saidBy(sheet.error)}
+        </p>
+      )}
       {sheet.data && <SheetScreen id={id} sheet={sheet.data} />}
     </div>
   );
@@ -51,7 +60,13 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
   const answered = ready.every(([f]) => conditions[f] !== undefined) && conditions.coated !== undefined;
   const put = () => {
     const gauges = kit.data && kit.data.length > 0 ? { gauges: kit.data } : {};
-    change.mutate(() => api.putSheet(id, { inspections: chosen.map((l) => l.inspectionId), conditions: { ...conditions, ...gauges }, entries }));
+    change.mutate(() =>
+      api.putSheet(id, {
+        inspections: chosen.map((l) => l.inspectionId),
+        conditions: { ...conditions, ...gauges },
+        entries,
+      }),
+    );
   };
   return (
     <main className="halves wide-left">
@@ -59,49 +74,121 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
         <header>
           <h2>{chosen.length} to be recorded together</h2>
           {accepts.length > 0 && (
-            <button type="button" className="btn accept" disabled={change.isPending} onClick={() => change.mutate(() => api.signSheet(id, accepts.map((l) => ({ inspectionId: l.inspectionId, version: l.version })), sheet.capacity))}>
+            <button
+              type="button"
+              className="btn accept"
+              disabled={change.isPending}
+              onClick={() =>
+                change.mutate(() =>
+                  api.signSheet(
+                    id,
+                    accepts.map((l) => ({ inspectionId: l.inspectionId, version: l.version })),
+                    sheet.capacity,
+                  ),
+                )
+              }
+            >
               Sign {accepts.length} as accept
             </button>
           )}
         </header>
         <div className="body welds">
           {sheet.lines.map((l) => (
-            <WeldCard key={l.inspectionId} line={l} on={chosen.includes(l)} onTurn={() => setLeft(left.includes(l.inspectionId) ? left.filter((x) => x !== l.inspectionId) : [...left, l.inspectionId])} />
+            <WeldCard
+              key={l.inspectionId}
+              line={l}
+              on={chosen.includes(l)}
+              onTurn={() =>
+                setLeft(
+                  left.includes(l.inspectionId) ? left.filter((x) => x !== l.inspectionId) : [...left, l.inspectionId],
+                )
+              }
+            />
           ))}
         </div>
       </section>
       <section className="card panel" aria-label="What holds for each">
         <header>
           <h2>What holds for each</h2>
-          <button type="button" className="btn main" disabled={chosen.length === 0 || (!answered && entries.length === 0) || change.isPending} onClick={put}>
+          <button
+            type="button"
+            className="btn main"
+            disabled={chosen.length === 0 || (!answered && entries.length === 0) || change.isPending}
+            onClick={put}
+          >
             Record on {chosen.length} {chosen.length === 1 ? "weld" : "welds"}
           </button>
         </header>
         <div className="body">
           <h3>Ready to inspect?</h3>
           {ready.map(([f, word]) => (
-            <div className="item" key={f}><span>{word}</span><YesNo word={word} value={conditions[f]} onAnswer={(v) => setConditions({ ...conditions, [f]: v })} /></div>
+            <div className="item" key={f}>
+              <span>{word}</span>
+              <YesNo word={word} value={conditions[f]} onAnswer={(v) => setConditions({ ...conditions, [f]: v })} />
+            </div>
           ))}
-          <div className="item"><span>Coated or painted</span><YesNo word="Coated or painted" value={conditions.coated} onAnswer={(v) => setConditions({ ...conditions, coated: v })} /></div>
+          <div className="item">
+            <span>Coated or painted</span>
+            <YesNo
+              word="Coated or painted"
+              value={conditions.coated}
+              onAnswer={(v) => setConditions({ ...conditions, coated: v })}
+            />
+          </div>
           <div className="item">
             <span>Gauges in calibration</span>
-            {kit.data && kit.data.length > 0 ? <b className="v-accept">✓ today’s kit, {kit.data.length}</b> : <YesNo word="Gauges in calibration" value={conditions.inCalibration} onAnswer={(v) => setConditions({ ...conditions, inCalibration: v })} />}
+            {kit.data && kit.data.length > 0 ? (
+              <b className="v-accept">✓ today’s kit, {kit.data.length}</b>
+            ) : (
+              <YesNo
+                word="Gauges in calibration"
+                value={conditions.inCalibration}
+                onAnswer={(v) => setConditions({ ...conditions, inCalibration: v })}
+              />
+            )}
           </div>
           <h3>Size</h3>
           {sheet.size && (
-            <button type="button" className="pick" aria-pressed={blade !== ""} onClick={() => setBlade(blade ? "" : sheet.size)}>
+            <button
+              type="button"
+              className="pick"
+              aria-pressed={blade !== ""}
+              onClick={() => setBlade(blade ? "" : sheet.size)}
+            >
               {sheet.size} blade goes, full length
             </button>
           )}
           <h3>Inspected for, none seen</h3>
           <div className="kinds">
-            <button type="button" className="pick" aria-pressed={allNone} onClick={() => setNone(allNone ? [] : sheet.clearable.map((c) => c.id))}>all {sheet.clearable.length}</button>
+            <button
+              type="button"
+              className="pick"
+              aria-pressed={allNone}
+              onClick={() => setNone(allNone ? [] : sheet.clearable.map((c) => c.id))}
+            >
+              all {sheet.clearable.length}
+            </button>
             {sheet.clearable.map((c) => (
-              <button type="button" key={c.id} className="pick" aria-pressed={none.includes(c.id)} onClick={() => setNone(none.includes(c.id) ? none.filter((x) => x !== c.id) : [...none, c.id])}>{c.title}</button>
+              <button
+                type="button"
+                key={c.id}
+                className="pick"
+                aria-pressed={none.includes(c.id)}
+                onClick={() => setNone(none.includes(c.id) ? none.filter((x) => x !== c.id) : [...none, c.id])}
+              >
+                {c.title}
+              </button>
             ))}
           </div>
-          {change.isError && <p role="alert" className="fault">{saidBy(change.error)}</p>}
-          <p className="cautions spaced">Each weld was inspected by itself; the sheet only saves the writing. A weld with anything else on it is left out by a touch and opened by itself.</p>
+          {change.isError && (
+            <p role="alert" className="fault">
+              {saidBy(change.error)}
+            </p>
+          )}
+          <p className="cautions spaced">
+            Each weld was inspected by itself; the sheet only saves the writing. A weld with anything else on it is left
+            out by a touch and opened by itself.
+          </p>
         </div>
       </section>
     </main>
@@ -112,13 +199,26 @@ function WeldCard({ line: l, on, onTurn }: { line: Line; on: boolean; onTurn: ()
   const name = `${l.mark}${l.weldNo ? ` / ${l.weldNo}` : ""}${l.side ? `, ${l.side} side` : ""}`;
   return (
     <div className={`weldcard${on ? " on" : ""}`}>
-      <button type="button" className="named" disabled={l.begun || l.signed} aria-pressed={on} aria-label={`${name} on the sheet`} onClick={onTurn}>
+      <button
+        type="button"
+        className="named"
+        disabled={l.begun || l.signed}
+        aria-pressed={on}
+        aria-label={`${name} on the sheet`}
+        onClick={onTurn}
+      >
         <b>{name}</b>
-        {l.begun || l.signed ? <VerdictMark verdict={l.verdict} size={18} /> : <span className="quiet">{on ? "on the sheet" : "left out"}</span>}
+        {l.begun || l.signed ? (
+          <VerdictMark verdict={l.verdict} size={18} />
+        ) : (
+          <span className="quiet">{on ? "on the sheet" : "left out"}</span>
+        )}
         {l.signed && <span className="quiet small">signed</span>}
         {!l.signed && l.begun && l.todos > 0 && <span className="quiet small">{l.todos} to do</span>}
       </button>
-      <Link className="small" to={`/inspections/${l.inspectionId}`}>open</Link>
+      <Link className="small" to={`/inspections/${l.inspectionId}`}>
+        open
+      </Link>
     </div>
   );
 }

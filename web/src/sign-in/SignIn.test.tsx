@@ -5,13 +5,18 @@ import { renderWith } from "../test/render";
 import { SignIn } from "./SignIn";
 
 const nobody: Session = { empty: false, signIns: [] };
-const ines: Session = { empty: false, signIns: [], person: { id: "p", login: "ines", name: "Ines Marl", role: "INSPECTOR" } };
+const ines: Session = {
+  empty: false,
+  signIns: [],
+  person: { id: "p", login: "ines", name: "Ines Marl", role: "INSPECTOR" },
+};
 
 it("signs in, and says in the server's words why not", async () => {
   let right = false;
   const done = vi.fn();
   renderWith(<SignIn session={nobody} onSignedIn={done} />, {
-    "POST /api/session": () => (right ? { json: ines } : { status: 429, json: { detail: "too many wrong passwords; try again in 4 s" } }),
+    "POST /api/session": () =>
+      right ? { json: ines } : { status: 429, json: { detail: "too many wrong passwords; try again in 4 s" } },
   });
   fireEvent.change(screen.getByLabelText("Login"), { target: { value: "ines" } });
   fireEvent.change(screen.getByLabelText("Password"), { target: { value: "x" } });
@@ -26,14 +31,19 @@ it("shows the demo's sign-ins only in the demo", () => {
   const { unmount } = renderWith(<SignIn session={nobody} onSignedIn={vi.fn()} />, {});
   expect(screen.queryByText(/One touch signs in/)).toBeNull();
   unmount();
-  const demo: Session = { empty: false, signIns: [{ login: "rufus", name: "Rufus Dane", role: "REPAIR_LEAD", password: "pw" }] };
+  const demo: Session = {
+    empty: false,
+    signIns: [{ login: "rufus", name: "Rufus Dane", role: "REPAIR_LEAD", password: "pw" }],
+  };
   renderWith(<SignIn session={demo} onSignedIn={vi.fn()} />, {});
   expect(screen.getByText("Rufus Dane")).toBeTruthy();
 });
 
 it("asks the first visitor of an empty Mensor to make the quality manager", async () => {
   const done = vi.fn();
-  const { sent } = renderWith(<SignIn session={{ empty: true, signIns: [] }} onSignedIn={done} />, { "POST /api/people/first": () => ({ json: ines }) });
+  const { sent } = renderWith(<SignIn session={{ empty: true, signIns: [] }} onSignedIn={done} />, {
+    "POST /api/people/first": () => ({ json: ines }),
+  });
   fireEvent.change(screen.getByLabelText("Your name"), { target: { value: "Q. Stone" } });
   fireEvent.change(screen.getByLabelText("Login"), { target: { value: "stone" } });
   fireEvent.change(screen.getByLabelText("Password, 10 characters or more"), { target: { value: "long-enough-1" } });

@@ -13,8 +13,8 @@ export function SignIn({ session, onSignedIn }: Props) {
         <p>The measuring bench for finished stick welds.</p>
         <GateDrawing />
         <p style={{ fontSize: 15, maxWidth: "44ch" }}>
-          Visual inspection only, surface flaws only. Limits stand here from memory of the published codes: the contract’s own
-          copy and the Engineer decide.
+          Visual inspection only, surface flaws only. Limits stand here from memory of the published codes: the
+          contract’s own copy and the Engineer decide.
         </p>
       </section>
       <section className="desk">
@@ -45,8 +45,17 @@ function Form({ session, onSignedIn }: Props) {
       <h2 style={{ fontSize: 28 }}>Sign in</h2>
       <form onSubmit={submit}>
         <TextField id="login" label="Login" value={login} onChange={setLogin} autoComplete="username" />
-        <TextField id="password" label="Password" type="password" value={password} onChange={setPassword} autoComplete="current-password" />
-        <div role="alert" className="fault">{fault}</div>
+        <TextField
+          id="password"
+          label="Password"
+          type="password"
+          value={password}
+          onChange={setPassword}
+          autoComplete="current-password"
+        />
+        <div role="alert" className="fault">
+          {fault}
+        </div>
         <button className="btn main" type="submit">
           Sign in
         </button>
@@ -96,8 +105,17 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
       <form onSubmit={(e) => void submit(e)}>
         <TextField id="name" label="Your name" value={name} onChange={setName} autoComplete="name" />
         <TextField id="login" label="Login" value={login} onChange={setLogin} autoComplete="username" />
-        <TextField id="password" label="Password, 10 characters or more" type="password" value={password} onChange={setPassword} autoComplete="new-password" />
-        <div role="alert" className="fault">{fault}</div>
+        <TextField
+          id="password"
+          label="Password, 10 characters or more"
+          type="password"
+          value={password}
+          onChange={setPassword}
+          autoComplete="new-password"
+        />
+        <div role="alert" className="fault">
+          {fault}
+        </div>
         <button className="btn main" type="submit">
           Make and sign in
         </button>
@@ -106,13 +124,27 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
   );
 }
 
-type TextProps = { id: string; label: string; value: string; onChange: (v: string) => void; type?: string; autoComplete: string };
+type TextProps = {
+  id: string;
+  label: string;
+  value: string;
+  onChange: (v: string) => void;
+  type?: string;
+  autoComplete: string;
+};
 
 function TextField({ id, label, value, onChange, type = "text", autoComplete }: TextProps) {
   return (
     <div>
       <label htmlFor={id}>{label}</label>
-      <input id={id} className="text" type={type} value={value} autoComplete={autoComplete} onChange={(e) => onChange(e.target.value)} />
+      <input
+        id={id}
+        className="text"
+        type={type}
+        value={value}
+        autoComplete={autoComplete}
+        onChange={(e) => onChange(e.target.value)}
+      />
     </div>
   );
 }
@@ -124,12 +156,22 @@ function GateDrawing() {
       <g fill="none" stroke="#c9d3dc" strokeWidth="2">
         <path d="M150 12v150M90 12v150M20 162h420M20 212h420" />
       </g>
-      <path d="M150 72 Q 206 100 240 162 L150 162z" fill="#f2b705" fillOpacity=".22" stroke="#f2b705" strokeWidth="2.5" />
+      <path
+        d="M150 72 Q 206 100 240 162 L150 162z"
+        fill="#f2b705"
+        fillOpacity=".22"
+        stroke="#f2b705"
+        strokeWidth="2.5"
+      />
       <path d="M150 82 L230 162" stroke="#f2b705" strokeWidth="2" strokeDasharray="7 5" />
       <g stroke="#ffffff" strokeWidth="1.5" fill="#ffffff" fontSize="20" fontWeight="700">
         <path d="M272 72v90M264 72h16M264 162h16M150 186h90M150 178v16M240 178v16" />
-        <text x="284" y="124" stroke="none">5/16</text>
-        <text x="176" y="210" stroke="none">5/16</text>
+        <text x="284" y="124" stroke="none">
+          5/16
+        </text>
+        <text x="176" y="210" stroke="none">
+          5/16
+        </text>
       </g>
     </svg>
   );

@@ -10,19 +10,29 @@ import type { Actor, Bench } from "../lib/api";
 export type Sent = { method: string; path: string; body: unknown };
 
 /** Renders as in the application, with the server's answers by "METHOD path"; gives what was sent. */
-export function renderWith(node: ReactNode, answers: Record<string, (body: unknown) => { status?: number; json: unknown }>, role: Actor["role"] = "INSPECTOR") {
+export function renderWith(
+  node: ReactNode,
+  answers: Record<string, (body: unknown) => { status?: number; json: unknown }>,
+  role: Actor["role"] = "INSPECTOR",
+) {
   const sent: Sent[] = [];
-  vi.stubGlobal("fetch", async (path: string, init: RequestInit) => {
-    const body: unknown = typeof init.body === "string" ? JSON.parse(init.body) : undefined;
-    const method = init.method ?? "GET";
+  vi.stubGlobal("fetch", async (request: Request) => {
+    const { pathname, search } = new URL(request.url);
+    const path = pathname + search;
+    const { method } = request;
+    const text = await request.clone().text();
+    const body: unknown = text.startsWith("{") || text.startsWith("[") ? JSON.parse(text) : undefined;
     sent.push({ method, path, body });
     const key = Object.keys(answers).find((k) => `${method} ${path}`.startsWith(k));
     const answer = key ? answers[key]?.(body) : { status: 404, json: { detail: `nobody answers ${method} ${path}` } };
-    const status = answer?.status ?? 200;
-    return { ok: status < 400, status, text: async () => JSON.stringify(answer?.json) };
+    return Response.json(answer?.json, { status: answer?.status ?? 200 });
   });
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  queries.setQueryData(["session"], { empty: false, signIns: [], person: { id: "p1", login: "ines", name: "Ines Marl", role } });
+  queries.setQueryData(["session"], {
+    empty: false,
+    signIns: [],
+    person: { id: "p1", login: "ines", name: "Ines Marl", role },
+  });
   const wrapped = (inner: ReactNode) => (
     <QueryClientProvider client={queries}>
       <MemoryRouter>{inner}</MemoryRouter>

@@ -10,7 +10,13 @@ class NoResize {
   disconnect() {}
 }
 vi.stubGlobal("ResizeObserver", NoResize);
-vi.stubGlobal("matchMedia", () => ({ matches: false, addListener() {}, removeListener() {}, addEventListener() {}, removeEventListener() {} }));
+vi.stubGlobal("matchMedia", () => ({
+  matches: false,
+  addListener() {},
+  removeListener() {},
+  addEventListener() {},
+  removeEventListener() {},
+}));
 // a busy machine is slow, not wrong
 configure({ asyncUtilTimeout: 20_000 });
 afterEach(cleanup);

@@ -21,8 +21,11 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
   const [typed, setTyped] = useState<Typed>(empty);
   const standing = welding.entries.filter((e) => !e.withdrawn);
   const readings = welding.entries.filter((e) => e.kind === "FIT_UP");
-  const answerTo = (question: string) => standing.find((e) => e.kind === "FIT_UP_ANSWER" && e.content.question === question);
-  const local = questions.concat(standing.some((e) => e.kind === "FIT_UP" && e.content.from) ? [["tight-elsewhere", "Tight everywhere else"]] : []);
+  const answerTo = (question: string) =>
+    standing.find((e) => e.kind === "FIT_UP_ANSWER" && e.content.question === question);
+  const local = questions.concat(
+    standing.some((e) => e.kind === "FIT_UP" && e.content.from) ? [["tight-elsewhere", "Tight everywhere else"]] : [],
+  );
   const may = mayRecord && !welding.signed;
   const read = async (e: FormEvent) => {
     e.preventDefault();
@@ -30,10 +33,19 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
     const content: WeldingContent = said({ ...placeOf(place), ...lengths, angle: numberOf(angle) });
     if (await act(() => api.made(welding.jointId, newId(), "FIT_UP", content))) setTyped(empty);
   };
-  const answer = (question: string, more: WeldingContent) => void act(() => api.made(welding.jointId, newId(), "FIT_UP_ANSWER", { question, ...more }));
+  const answer = (question: string, more: WeldingContent) =>
+    void act(() => api.made(welding.jointId, newId(), "FIT_UP_ANSWER", { question, ...more }));
   const problems = problemsByField(fault);
   const field = (name: keyof Typed, label: string, span: number, hint?: string) => (
-    <TextField id={`fit-${name}`} label={label} span={span} value={typed[name]} placeholder={hint} problem={name === "place" ? (problems.at ?? problems.from ?? problems.to) : problems[name]} onChange={(v) => setTyped({ ...typed, [name]: v })} />
+    <TextField
+      id={`fit-${name}`}
+      label={label}
+      span={span}
+      value={typed[name]}
+      placeholder={hint}
+      problem={name === "place" ? (problems.at ?? problems.from ?? problems.to) : problems[name]}
+      onChange={(v) => setTyped({ ...typed, [name]: v })}
+    />
   );
   const inch = welding.units === "in";
   return (
@@ -51,15 +63,33 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
             {!welding.fillet && field("angle", "Included angle, °", 4)}
             {!welding.fillet && field("offset", "Offset", 4)}
             {(welding.backing || !welding.fillet) && field("backingGap", "Gap to backing", 4)}
-            <button type="submit" className="btn main" style={{ gridColumn: "span 4", alignSelf: "end" }} disabled={pending}>Record</button>
+            <button
+              type="submit"
+              className="btn main"
+              style={{ gridColumn: "span 4", alignSelf: "end" }}
+              disabled={pending}
+            >
+              Record
+            </button>
           </form>
         )}
-        {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
+        {fault !== undefined && (
+          <p role="alert" className="fault">
+            {saidBy(fault)}
+          </p>
+        )}
         {welding.signed && <p className="hint small">An inspection is signed: the fit-up stands as it is.</p>}
         {welding.fitUp.stops && (
-          <p role="alert" className="stopline">Do not weld: refer it, or build up under an approved procedure, then read the fit-up again.</p>
+          <p role="alert" className="stopline">
+            Do not weld: refer it, or build up under an approved procedure, then read the fit-up again.
+          </p>
         )}
-        {!welding.fitUp.stops && welding.fitUp.raised.map((r) => <p key={r} className="raised">{r}</p>)}
+        {!welding.fitUp.stops &&
+          welding.fitUp.raised.map((r) => (
+            <p key={r} className="raised">
+              {r}
+            </p>
+          ))}
         {readings.map((e) => (
           <Made key={e.id} entry={e} may={may} act={act} jointId={welding.jointId} words={readingInWords(e)} />
         ))}
@@ -69,16 +99,31 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
             return (
               <div className="item" key={id}>
                 <span>{word}</span>
-                <YesNo word={word} value={a?.content.asWanted} disabled={!may} onAnswer={(v) => answer(id, { asWanted: v })} />
+                <YesNo
+                  word={word}
+                  value={a?.content.asWanted}
+                  disabled={!may}
+                  onAnswer={(v) => answer(id, { asWanted: v })}
+                />
               </div>
             );
           })}
-          <Bright welding={welding} value={answerTo("bright-metal")?.content.depth} may={may} onAnswer={(depth) => answer("bright-metal", { depth })} />
+          <Bright
+            welding={welding}
+            value={answerTo("bright-metal")?.content.depth}
+            may={may}
+            onAnswer={(depth) => answer("bright-metal", { depth })}
+          />
         </div>
         <h3>What it comes to</h3>
         {!welding.fitUp.begun && <p className="quiet small">Nothing is read yet. No reading is not a pass.</p>}
-        {welding.fitUp.begun && welding.fitUp.items.filter((i) => i.verdict !== "not-applicable").map((i) => <InspectionItemLine key={i.id} item={i} />)}
-        <p className="cautions">Tolerances from memory of AWS D1.1; the joint’s own detail, the procedure and the Engineer decide.</p>
+        {welding.fitUp.begun &&
+          welding.fitUp.items
+            .filter((i) => i.verdict !== "not-applicable")
+            .map((i) => <InspectionItemLine key={i.id} item={i} />)}
+        <p className="cautions">
+          Tolerances from memory of AWS D1.1; the joint’s own detail, the procedure and the Engineer decide.
+        </p>
       </div>
     </section>
   );
@@ -92,29 +137,80 @@ export function FitUpWord({ welding }: { welding: WeldingRecord }) {
   return <b className="v-accept">✓ holds</b>;
 }
 
-function Bright({ welding, value, may, onAnswer }: { welding: WeldingRecord; value?: string; may: boolean; onAnswer: (v: string) => void }) {
+function Bright({
+  welding,
+  value,
+  may,
+  onAnswer,
+}: {
+  welding: WeldingRecord;
+  value?: string;
+  may: boolean;
+  onAnswer: (v: string) => void;
+}) {
   const [typed, setTyped] = useState(value ?? "");
   return (
     <div className="item">
       <label htmlFor="bright">Bright metal back, {welding.units}</label>
-      <input id="bright" className="text" style={{ width: 97 }} disabled={!may} autoComplete="off" placeholder={welding.units === "in" ? "1/2 to 1" : "13 to 25"} value={typed} onChange={(e) => setTyped(e.target.value)} onBlur={() => typed.trim() !== "" && typed !== value && onAnswer(typed.trim())} />
+      <input
+        id="bright"
+        className="text"
+        style={{ width: 97 }}
+        disabled={!may}
+        autoComplete="off"
+        placeholder={welding.units === "in" ? "1/2 to 1" : "13 to 25"}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={() => typed.trim() !== "" && typed !== value && onAnswer(typed.trim())}
+      />
     </div>
   );
 }
 
 /** One thing recorded, who did, and the way to take it off and back. */
-export function Made({ entry: e, words, may, act, jointId, onEdit, children }: { entry: WeldingEntry; words: React.ReactNode; may: boolean; act: (f: () => Promise<WeldingRecord>) => Promise<boolean>; jointId: string; onEdit?: () => void; children?: React.ReactNode }) {
+export function Made({
+  entry: e,
+  words,
+  may,
+  act,
+  jointId,
+  onEdit,
+  children,
+}: {
+  entry: WeldingEntry;
+  words: React.ReactNode;
+  may: boolean;
+  act: (f: () => Promise<WeldingRecord>) => Promise<boolean>;
+  jointId: string;
+  onEdit?: () => void;
+  children?: React.ReactNode;
+}) {
   return (
     <div className={`entered${e.withdrawn ? " off" : ""}`}>
       <span>
-        {words} <span className="quiet small">{e.by}{e.withdrawnWhy && ` · ${e.withdrawnWhy}`}</span>
+        {words}{" "}
+        <span className="quiet small">
+          {e.by}
+          {e.withdrawnWhy && ` · ${e.withdrawnWhy}`}
+        </span>
         {children}
       </span>
       {may && (
         <span className="edits">
-          {e.withdrawn ? <button type="button" className="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>undo</button>
-            : <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(jointId, e))}>take off</button>}
-          {!e.withdrawn && onEdit && <button type="button" className="link" onClick={onEdit}>change</button>}
+          {e.withdrawn ? (
+            <button type="button" className="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>
+              undo
+            </button>
+          ) : (
+            <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(jointId, e))}>
+              take off
+            </button>
+          )}
+          {!e.withdrawn && onEdit && (
+            <button type="button" className="link" onClick={onEdit}>
+              change
+            </button>
+          )}
         </span>
       )}
     </div>
@@ -130,5 +226,9 @@ function readingInWords(e: WeldingEntry) {
     c.offset && `offset ${c.offset}`,
     c.backingGap && `to backing ${c.backingGap}`,
   ].filter(Boolean);
-  return <><b>{placeText(c)}</b> {parts.join(", ")}</>;
+  return (
+    <>
+      <b>{placeText(c)}</b> {parts.join(", ")}
+    </>
+  );
 }

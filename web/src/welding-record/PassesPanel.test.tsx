@@ -16,19 +16,53 @@ describe("the passes", () => {
     fireEvent.click(screen.getByText("Record the pass"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.path).toMatch(/^\/api\/joints\/joint-1\/welding-record\/entries\/[0-9a-f-]{36}$/);
-    expect(sent[0]?.body).toEqual({ kind: "PASS", content: { kind: "root", electrode: "E7018", diameter: "1/8", amps: 95, polarity: "DCEP", starts: ["0", "8 1/2"] } });
+    expect(sent[0]?.body).toEqual({
+      kind: "PASS",
+      content: {
+        kind: "root",
+        electrode: "E7018",
+        diameter: "1/8",
+        amps: 95,
+        polarity: "DCEP",
+        starts: ["0", "8 1/2"],
+      },
+    });
   });
 
   it("copies the procedure's values as planned, and measures what a hand types over", async () => {
-    const procedure = { id: "w", name: "W-12 rev B", passes: [{ kind: "root", electrode: "E7018", diameter: "1/8 in", amps: 127.5, volts: 22, polarity: "DCEP", ranges: "115–140 A" }] };
-    const { sent } = renderWith(<PassesPanel welding={welding({ procedure })} mayRecord />, { PUT: () => ({ json: welding() }) });
+    const procedure = {
+      id: "w",
+      name: "W-12 rev B",
+      passes: [
+        {
+          kind: "root",
+          electrode: "E7018",
+          diameter: "1/8 in",
+          amps: 127.5,
+          volts: 22,
+          polarity: "DCEP",
+          ranges: "115–140 A",
+        },
+      ],
+    };
+    const { sent } = renderWith(<PassesPanel welding={welding({ procedure })} mayRecord />, {
+      PUT: () => ({ json: welding() }),
+    });
     fireEvent.click(screen.getByRole("button", { name: "root" }));
     choose("Amps", "100");
     fireEvent.click(screen.getByText("Record the pass"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({
       kind: "PASS",
-      content: { kind: "root", electrode: "E7018", diameter: "1/8 in", amps: 100, volts: 22, polarity: "DCEP", plannedFields: ["electrode", "diameter", "volts", "polarity"] },
+      content: {
+        kind: "root",
+        electrode: "E7018",
+        diameter: "1/8 in",
+        amps: 100,
+        volts: 22,
+        polarity: "DCEP",
+        plannedFields: ["electrode", "diameter", "volts", "polarity"],
+      },
     });
   });
 
@@ -42,8 +76,20 @@ describe("the passes", () => {
 
   it("shows each departure at its pass, and what is only planned apart", () => {
     const m = welding({
-      entries: [made("e1", "PASS", { kind: "root", electrode: "E7018", diameter: "1/8", amps: 90, volts: 22, plannedFields: ["volts"] })],
-      departures: [{ entry: "e1", line: "1/8 in E7018 at 90 A: the rod's range is 115–165 A", fault: true }, { line: "low-hydrogen rods out 6 h; 4 h for E70", fault: true }],
+      entries: [
+        made("e1", "PASS", {
+          kind: "root",
+          electrode: "E7018",
+          diameter: "1/8",
+          amps: 90,
+          volts: 22,
+          plannedFields: ["volts"],
+        }),
+      ],
+      departures: [
+        { entry: "e1", line: "1/8 in E7018 at 90 A: the rod's range is 115–165 A", fault: true },
+        { line: "low-hydrogen rods out 6 h; 4 h for E70", fault: true },
+      ],
     });
     renderWith(<PassesPanel welding={m} mayRecord={false} />, {});
     expect(screen.getByText(/1\/8, E7018, 90 A/)).toBeTruthy();

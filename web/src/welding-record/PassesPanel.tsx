@@ -1,5 +1,13 @@
 import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry, type WeldingForm } from "../lib/api";
+import {
+  api,
+  problemsByField,
+  saidBy,
+  type WeldingRecord,
+  type WeldingContent,
+  type WeldingEntry,
+  type WeldingForm,
+} from "../lib/api";
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { Made } from "./FitUpPanel";
 import { useWeldingChange } from "./useWeldingRecord";
@@ -9,14 +17,69 @@ const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
 const diameters: Record<string, string[]> = { in: ["3/32", "1/8", "5/32", "3/16"], mm: ["2.5", "3.2", "4", "5"] };
 const choices = (list: string[]) => list.map((v) => [v, v || "–"] as const);
 
-type Typed = Record<"kind" | "electrode" | "diameter" | "amps" | "volts" | "speed" | "runLength" | "polarity" | "technique" | "progression" | "temperatureF" | "arcForce" | "starts" | "stops" | "beadWidth" | "cleaned" | "welder", string>;
-const empty: Typed = { kind: "root", electrode: "E7018", diameter: "", amps: "", volts: "", speed: "", runLength: "", polarity: "", technique: "", progression: "", temperatureF: "", arcForce: "", starts: "", stops: "", beadWidth: "", cleaned: "", welder: "" };
+type Typed = Record<
+  | "kind"
+  | "electrode"
+  | "diameter"
+  | "amps"
+  | "volts"
+  | "speed"
+  | "runLength"
+  | "polarity"
+  | "technique"
+  | "progression"
+  | "temperatureF"
+  | "arcForce"
+  | "starts"
+  | "stops"
+  | "beadWidth"
+  | "cleaned"
+  | "welder",
+  string
+>;
+const empty: Typed = {
+  kind: "root",
+  electrode: "E7018",
+  diameter: "",
+  amps: "",
+  volts: "",
+  speed: "",
+  runLength: "",
+  polarity: "",
+  technique: "",
+  progression: "",
+  temperatureF: "",
+  arcForce: "",
+  starts: "",
+  stops: "",
+  beadWidth: "",
+  cleaned: "",
+  welder: "",
+};
 const numbers = ["amps", "volts", "arcForce", "temperatureF"] as const;
 /** What a procedure says and a copy takes over. */
-const copied = ["electrode", "diameter", "amps", "volts", "polarity", "progression", "technique", "speed", "temperatureF"] as const;
+const copied = [
+  "electrode",
+  "diameter",
+  "amps",
+  "volts",
+  "polarity",
+  "progression",
+  "technique",
+  "speed",
+  "temperatureF",
+] as const;
 
 /** What was actually used, pass by pass, and where it departs; it is what the causes are traced from. */
-export function PassesPanel({ welding, mayRecord, brief = false }: { welding: WeldingRecord; mayRecord: boolean; brief?: boolean }) {
+export function PassesPanel({
+  welding,
+  mayRecord,
+  brief = false,
+}: {
+  welding: WeldingRecord;
+  mayRecord: boolean;
+  brief?: boolean;
+}) {
   const { act, fault } = useWeldingChange(welding.jointId);
   const [editing, setEditing] = useState<WeldingEntry>();
   const passes = welding.entries.filter((e) => e.kind === "PASS");
@@ -28,29 +91,86 @@ export function PassesPanel({ welding, mayRecord, brief = false }: { welding: We
   };
   return (
     <>
-      {passes.length === 0 && <p className="quiet" style={{ margin: "10px 0" }}>No pass is recorded. Without amps and speed no single cause can be named as the one.</p>}
+      {passes.length === 0 && (
+        <p className="quiet" style={{ margin: "10px 0" }}>
+          No pass is recorded. Without amps and speed no single cause can be named as the one.
+        </p>
+      )}
       {passes.map((e) => (
-        <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={welding.jointId} onEdit={() => setEditing(e)} words={
-          <><b>{e.withdrawn ? "" : `${standing.indexOf(e) + 1}. `}</b><PassInWords content={e.content} /></>
-        }>
-          {welding.departures.filter((d) => d.entry === e.id && (d.fault || !e.content.plannedFields?.length)).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
+        <Made
+          key={e.id}
+          entry={e}
+          may={mayRecord}
+          act={act}
+          jointId={welding.jointId}
+          onEdit={() => setEditing(e)}
+          words={
+            <>
+              <b>{e.withdrawn ? "" : `${standing.indexOf(e) + 1}. `}</b>
+              <PassInWords content={e.content} />
+            </>
+          }
+        >
+          {welding.departures
+            .filter((d) => d.entry === e.id && (d.fault || !e.content.plannedFields?.length))
+            .map((d) => (
+              <Departure key={d.line} line={d.line} fault={d.fault} />
+            ))}
         </Made>
       ))}
-      {welding.departures.filter((d) => !d.entry).map((d) => <Departure key={d.line} line={d.line} fault={d.fault} />)}
-      {mayRecord && <PassForm key={`${editing?.id} ${editing?.version} ${standing.length}`} welding={welding} last={standing.at(-1)?.content} editing={editing?.content} fault={fault} brief={brief} onPut={put} onLeave={() => setEditing(undefined)} />}
-      {mayRecord && <Whole welding={welding} onStore={(w) => act(() => api.whole(welding.jointId, welding.version, w))} />}
-      {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-      <p className="cautions">Rod ranges from memory of the filler-metal specification’s annex and handbooks: the procedure and the maker’s box label go first.</p>
+      {welding.departures
+        .filter((d) => !d.entry)
+        .map((d) => (
+          <Departure key={d.line} line={d.line} fault={d.fault} />
+        ))}
+      {mayRecord && (
+        <PassForm
+          key={`${editing?.id} ${editing?.version} ${standing.length}`}
+          welding={welding}
+          last={standing.at(-1)?.content}
+          editing={editing?.content}
+          fault={fault}
+          brief={brief}
+          onPut={put}
+          onLeave={() => setEditing(undefined)}
+        />
+      )}
+      {mayRecord && (
+        <Whole welding={welding} onStore={(w) => act(() => api.whole(welding.jointId, welding.version, w))} />
+      )}
+      {fault !== undefined && (
+        <p role="alert" className="fault">
+          {saidBy(fault)}
+        </p>
+      )}
+      <p className="cautions">
+        Rod ranges from memory of the filler-metal specification’s annex and handbooks: the procedure and the maker’s
+        box label go first.
+      </p>
     </>
   );
 }
 
 function Departure({ line, fault }: { line: string; fault: boolean }) {
-  return <div className={`small ${fault ? "fault" : "hint"}`}>{fault ? "✕" : "!"} {line}</div>;
+  return (
+    <div className={`small ${fault ? "fault" : "hint"}`}>
+      {fault ? "✕" : "!"} {line}
+    </div>
+  );
 }
 
 const shown: [keyof WeldingContent, string][] = [
-  ["diameter", ""], ["electrode", ""], ["amps", " A"], ["volts", " V"], ["polarity", ""], ["speed", ""], ["runLength", " a rod"], ["technique", ""], ["progression", ""], ["temperatureF", " °F"], ["arcForce", " arc force"],
+  ["diameter", ""],
+  ["electrode", ""],
+  ["amps", " A"],
+  ["volts", " V"],
+  ["polarity", ""],
+  ["speed", ""],
+  ["runLength", " a rod"],
+  ["technique", ""],
+  ["progression", ""],
+  ["temperatureF", " °F"],
+  ["arcForce", " arc force"],
 ];
 
 /** A pass in a line; what nobody measured yet is set apart. */
@@ -75,8 +195,35 @@ function PassInWords({ content: c }: { content: WeldingContent }) {
   );
 }
 
-function PassForm({ welding, last, editing, fault, brief, onPut, onLeave }: { welding: WeldingRecord; last?: WeldingContent; editing?: WeldingContent; fault: unknown; brief: boolean; onPut: (c: WeldingContent) => Promise<boolean>; onLeave: () => void }) {
-  const [typed, setTyped] = useState<Typed>(() => (editing ? typedOf(editing) : { ...empty, kind: last ? "fill" : "root", electrode: last?.electrode ?? empty.electrode, diameter: last?.diameter ?? "", polarity: last?.polarity ?? "", welder: welding.welder ?? "" }));
+function PassForm({
+  welding,
+  last,
+  editing,
+  fault,
+  brief,
+  onPut,
+  onLeave,
+}: {
+  welding: WeldingRecord;
+  last?: WeldingContent;
+  editing?: WeldingContent;
+  fault: unknown;
+  brief: boolean;
+  onPut: (c: WeldingContent) => Promise<boolean>;
+  onLeave: () => void;
+}) {
+  const [typed, setTyped] = useState<Typed>(() =>
+    editing
+      ? typedOf(editing)
+      : {
+          ...empty,
+          kind: last ? "fill" : "root",
+          electrode: last?.electrode ?? empty.electrode,
+          diameter: last?.diameter ?? "",
+          polarity: last?.polarity ?? "",
+          welder: welding.welder ?? "",
+        },
+  );
   const [planned, setPlanned] = useState<string[]>(editing?.plannedFields ?? []);
   const [noNumber, setNoNumber] = useState<string>();
   const set = (field: keyof Typed, value: string) => {
@@ -109,18 +256,40 @@ function PassForm({ welding, last, editing, fault, brief, onPut, onLeave }: { we
   const problems = problemsByField(fault);
   const hint = (f: string) => (planned.includes(f) ? "planned" : undefined);
   const text = (f: keyof Typed, label: string, span: number, placeholder?: string) => (
-    <TextField id={`pass-${f}`} label={label} span={span} value={typed[f]} placeholder={placeholder} hint={hint(f)} problem={noNumber === f ? "a number, as the meter shows it" : problems[f]} onChange={(v) => set(f, v)} />
+    <TextField
+      id={`pass-${f}`}
+      label={label}
+      span={span}
+      value={typed[f]}
+      placeholder={placeholder}
+      hint={hint(f)}
+      problem={noNumber === f ? "a number, as the meter shows it" : problems[f]}
+      onChange={(v) => set(f, v)}
+    />
   );
   const choice = (f: keyof Typed, label: string, span: number, options: string[]) => (
-    <ChoiceField id={`pass-${f}`} label={label} span={span} value={typed[f]} hint={hint(f)} problem={problems[f]} options={choices(typed[f] === "" || options.includes(typed[f]) ? options : [...options, typed[f]])} onChange={(v) => set(f, v)} />
+    <ChoiceField
+      id={`pass-${f}`}
+      label={label}
+      span={span}
+      value={typed[f]}
+      hint={hint(f)}
+      problem={problems[f]}
+      options={choices(typed[f] === "" || options.includes(typed[f]) ? options : [...options, typed[f]])}
+      onChange={(v) => set(f, v)}
+    />
   );
   return (
     <form onSubmit={(e) => void submit(e)} aria-label="Record a pass" className="passes">
       {(welding.procedure?.passes.length ?? 0) > 0 && (
         <div className="kinds">
-          <span className="small quiet" style={{ alignSelf: "center" }}>Copy from {welding.procedure?.name}:</span>
+          <span className="small quiet" style={{ alignSelf: "center" }}>
+            Copy from {welding.procedure?.name}:
+          </span>
           {welding.procedure?.passes.map((p, i) => (
-            <button key={i} type="button" className="pick" title={p.ranges} onClick={() => copy(i)}>{p.kind}</button>
+            <button key={i} type="button" className="pick" title={p.ranges} onClick={() => copy(i)}>
+              {p.kind}
+            </button>
           ))}
         </div>
       )}
@@ -140,41 +309,104 @@ function PassForm({ welding, last, editing, fault, brief, onPut, onLeave }: { we
         {!brief && text("starts", "Starts at", 4, welding.units === "in" ? "0, 8, 16" : "0, 200")}
         {!brief && text("stops", "Stops at", 4)}
         {!brief && text("beadWidth", "Bead width", 4)}
-        {!brief && <ChoiceField id="pass-cleaned" label="Cleaned" span={3} value={typed.cleaned} options={[["", "–"], ["true", "yes"], ["false", "no"]]} onChange={(v) => set("cleaned", v)} />}
+        {!brief && (
+          <ChoiceField
+            id="pass-cleaned"
+            label="Cleaned"
+            span={3}
+            value={typed.cleaned}
+            options={[
+              ["", "–"],
+              ["true", "yes"],
+              ["false", "no"],
+            ]}
+            onChange={(v) => set("cleaned", v)}
+          />
+        )}
         {!brief && text("welder", "Welder", 3)}
         <div className="row" style={{ gridColumn: "span 6", alignSelf: "end" }}>
-          <button type="submit" className="btn main">{editing ? "Store the pass" : "Record the pass"}</button>
-          {editing && <button type="button" className="link" onClick={onLeave}>leave</button>}
+          <button type="submit" className="btn main">
+            {editing ? "Store the pass" : "Record the pass"}
+          </button>
+          {editing && (
+            <button type="button" className="link" onClick={onLeave}>
+              leave
+            </button>
+          )}
         </div>
       </div>
-      {planned.length > 0 && <p className="hint small">Values marked planned are the procedure’s. Type over what you read yourself; what you leave stays planned, not measured.</p>}
+      {planned.length > 0 && (
+        <p className="hint small">
+          Values marked planned are the procedure’s. Type over what you read yourself; what you leave stays planned, not
+          measured.
+        </p>
+      )}
     </form>
   );
 }
 
 function placesOf(text: string): string[] {
-  return text.split(/[,;]/).map((s) => s.trim()).filter((s) => s !== "");
+  return text
+    .split(/[,;]/)
+    .map((s) => s.trim())
+    .filter((s) => s !== "");
 }
 
 function typedOf(c: WeldingContent): Typed {
   const text = (v: unknown) => (v === undefined ? "" : String(v));
-  return Object.fromEntries(Object.keys(empty).map((f) => {
-    const v = c[f as keyof WeldingContent];
-    return [f, Array.isArray(v) ? v.join(", ") : text(v)];
-  })) as Typed;
+  return Object.fromEntries(
+    Object.keys(empty).map((f) => {
+      const v = c[f as keyof WeldingContent];
+      return [f, Array.isArray(v) ? v.join(", ") : text(v)];
+    }),
+  ) as Typed;
 }
 
 /** What holds for the weld as a whole. */
 function Whole({ welding, onStore }: { welding: WeldingRecord; onStore: (f: WeldingForm) => Promise<boolean> }) {
   const form = welding.whole;
-  const [hours, setHours] = useState(form.electrodeExposureHours === undefined ? "" : String(form.electrodeExposureHours));
+  const [hours, setHours] = useState(
+    form.electrodeExposureHours === undefined ? "" : String(form.electrodeExposureHours),
+  );
   const n = numberOf(hours);
   const clock = welding.rods.length > 0;
   return (
     <div className="grid whole">
-      <ChoiceField id="arc" label="Arc was held" span={4} value={form.arcLength} options={choices(["", "short", "normal", "long"])} onChange={(v) => void onStore({ ...form, arcLength: v === "" ? undefined : v })} />
-      <ChoiceField id="scale" label="Scale was off" span={4} value={form.millScaleRemoved === undefined ? "" : String(form.millScaleRemoved)} options={[["", "–"], ["true", "yes"], ["false", "no"]]} onChange={(v) => void onStore({ ...form, millScaleRemoved: v === "" ? undefined : v === "true" })} />
-      {!clock && <TextField id="out" label="Rods out, hours" span={4} value={hours} problem={n !== undefined && !isFinite(n) ? "a number of hours" : undefined} onChange={setHours} onBlur={() => (n === undefined || isFinite(n)) && n !== form.electrodeExposureHours && void onStore({ ...form, electrodeExposureHours: n })} />}
+      <ChoiceField
+        id="arc"
+        label="Arc was held"
+        span={4}
+        value={form.arcLength}
+        options={choices(["", "short", "normal", "long"])}
+        onChange={(v) => void onStore({ ...form, arcLength: v === "" ? undefined : v })}
+      />
+      <ChoiceField
+        id="scale"
+        label="Scale was off"
+        span={4}
+        value={form.millScaleRemoved === undefined ? "" : String(form.millScaleRemoved)}
+        options={[
+          ["", "–"],
+          ["true", "yes"],
+          ["false", "no"],
+        ]}
+        onChange={(v) => void onStore({ ...form, millScaleRemoved: v === "" ? undefined : v === "true" })}
+      />
+      {!clock && (
+        <TextField
+          id="out"
+          label="Rods out, hours"
+          span={4}
+          value={hours}
+          problem={n !== undefined && !isFinite(n) ? "a number of hours" : undefined}
+          onChange={setHours}
+          onBlur={() =>
+            (n === undefined || isFinite(n)) &&
+            n !== form.electrodeExposureHours &&
+            void onStore({ ...form, electrodeExposureHours: n })
+          }
+        />
+      )}
     </div>
   );
 }

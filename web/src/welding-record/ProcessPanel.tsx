@@ -17,7 +17,9 @@ export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; m
   const put = (content: WeldingContent) => act(() => api.made(welding.jointId, newId(), "PROCESS", content));
   const asked = new Set(welding.questions.map((q) => q.id));
   const computed = welding.process.filter((i) => !asked.has(i.id) && i.verdict !== "not-applicable");
-  const notes = welding.entries.filter((e) => e.kind === "PROCESS" && (e.content.at || e.content.from || e.content.note));
+  const notes = welding.entries.filter(
+    (e) => e.kind === "PROCESS" && (e.content.at || e.content.from || e.content.note),
+  );
   const title = (q?: string) => welding.questions.find((x) => x.id === q)?.title ?? q;
   return (
     <section className="card panel" aria-label="As the passes go in">
@@ -34,22 +36,66 @@ export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; m
                   <b>{q.title}</b>
                   {item && item.verdict === "reject" && <div className="small fault">✕ {item.reason}</div>}
                 </span>
-                <YesNo word={q.title} value={whole(q.id)?.content.asWanted} disabled={!mayRecord} onAnswer={(v) => void put({ question: q.id, asWanted: v })}>
-                  {mayRecord && <button type="button" aria-expanded={exception === q.id} aria-label={`${q.title}: not so at a place`} onClick={() => setException(exception === q.id ? undefined : q.id)}>at …</button>}
+                <YesNo
+                  word={q.title}
+                  value={whole(q.id)?.content.asWanted}
+                  disabled={!mayRecord}
+                  onAnswer={(v) => void put({ question: q.id, asWanted: v })}
+                >
+                  {mayRecord && (
+                    <button
+                      type="button"
+                      aria-expanded={exception === q.id}
+                      aria-label={`${q.title}: not so at a place`}
+                      onClick={() => setException(exception === q.id ? undefined : q.id)}
+                    >
+                      at …
+                    </button>
+                  )}
                 </YesNo>
               </div>
-              {exception === q.id && <Exception question={q.id} problems={problemsByField(fault)} onLeave={() => setException(undefined)} onPut={async (c) => { if (await put(c)) setException(undefined); }} />}
+              {exception === q.id && (
+                <Exception
+                  question={q.id}
+                  problems={problemsByField(fault)}
+                  onLeave={() => setException(undefined)}
+                  onPut={async (c) => {
+                    if (await put(c)) setException(undefined);
+                  }}
+                />
+              )}
             </div>
           );
         })}
         {notes.map((e) => (
-          <Made key={e.id} entry={e} may={mayRecord} act={act} jointId={welding.jointId} words={
-            <><b>{placeText(e.content) || "along it"}</b> {e.content.asWanted ? "" : "not so: "}{title(e.content.question)}{e.content.note && `, ${e.content.note}`}{e.content.pass && `, pass ${e.content.pass}`}</>
-          } />
+          <Made
+            key={e.id}
+            entry={e}
+            may={mayRecord}
+            act={act}
+            jointId={welding.jointId}
+            words={
+              <>
+                <b>{placeText(e.content) || "along it"}</b> {e.content.asWanted ? "" : "not so: "}
+                {title(e.content.question)}
+                {e.content.note && `, ${e.content.note}`}
+                {e.content.pass && `, pass ${e.content.pass}`}
+              </>
+            }
+          />
         ))}
-        {fault !== undefined && <p role="alert" className="fault">{saidBy(fault)}</p>}
-        {computed.map((i) => <InspectionItemLine key={i.id} item={i} />)}
-        <p className="cautions">Starts and stops {welding.apart} {welding.units} apart is a rule of thumb, set in the <Link to="/jobs">job</Link>. The questions are common practice.</p>
+        {fault !== undefined && (
+          <p role="alert" className="fault">
+            {saidBy(fault)}
+          </p>
+        )}
+        {computed.map((i) => (
+          <InspectionItemLine key={i.id} item={i} />
+        ))}
+        <p className="cautions">
+          Starts and stops {welding.apart} {welding.units} apart is a rule of thumb, set in the{" "}
+          <Link to="/jobs">job</Link>. The questions are common practice.
+        </p>
         <Rods welding={welding} mayRecord={mayRecord} act={act} />
         <WeldedAt key={welding.weldedAt ?? ""} welding={welding} mayRecord={mayRecord} act={act} />
       </div>
@@ -57,7 +103,17 @@ export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; m
   );
 }
 
-function Exception({ question, problems, onPut, onLeave }: { question: string; problems: Record<string, string>; onPut: (c: WeldingContent) => Promise<void>; onLeave: () => void }) {
+function Exception({
+  question,
+  problems,
+  onPut,
+  onLeave,
+}: {
+  question: string;
+  problems: Record<string, string>;
+  onPut: (c: WeldingContent) => Promise<void>;
+  onLeave: () => void;
+}) {
   const [place, setPlace] = useState("");
   const [note, setNote] = useState("");
   const submit = (e: FormEvent) => {
@@ -66,11 +122,22 @@ function Exception({ question, problems, onPut, onLeave }: { question: string; p
   };
   return (
     <form className="grid" onSubmit={submit} aria-label="Not so at a place">
-      <TextField id="not-at" label="At, or from–to" span={4} value={place} problem={problems.at ?? problems.from ?? problems.to} onChange={setPlace} />
+      <TextField
+        id="not-at"
+        label="At, or from–to"
+        span={4}
+        value={place}
+        problem={problems.at ?? problems.from ?? problems.to}
+        onChange={setPlace}
+      />
       <TextField id="not-note" label="What was seen" span={8} value={note} onChange={setNote} />
       <div className="row" style={{ gridColumn: "span 12" }}>
-        <button type="submit" className="btn main">Record</button>
-        <button type="button" className="link" onClick={onLeave}>leave</button>
+        <button type="submit" className="btn main">
+          Record
+        </button>
+        <button type="button" className="link" onClick={onLeave}>
+          leave
+        </button>
       </div>
     </form>
   );
@@ -82,7 +149,8 @@ type Act = (f: () => Promise<WeldingRecord>) => Promise<boolean>;
 function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: boolean; act: Act }) {
   const [electrode, setElectrode] = useState("E7018");
   const [at, setAt] = useState("");
-  const outing = (e: WeldingEntry, outings: NonNullable<WeldingContent["outings"]>) => act(() => api.made(welding.jointId, e.id, "RODS", { ...e.content, outings }, e.version));
+  const outing = (e: WeldingEntry, outings: NonNullable<WeldingContent["outings"]>) =>
+    act(() => api.made(welding.jointId, e.id, "RODS", { ...e.content, outings }, e.version));
   const entryOf = (id: string) => welding.entries.find((e) => e.id === id);
   const moment = () => (at === "" ? moments(new Date()) : moments(new Date(at)));
   return (
@@ -97,14 +165,42 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
             <span>
               <b>{r.electrode}</b> <b className={r.over ? "fault" : ""}>{r.shown}</b>
               {r.over && <span className="fault"> ✕ over: dry them again as the maker says, or scrap them</span>}
-              <div className="small quiet">{r.out ? "out now" : "in the oven"}{welding.weldedAt && r.out ? ", clock stopped when the weld was finished" : ""}</div>
+              <div className="small quiet">
+                {r.out ? "out now" : "in the oven"}
+                {welding.weldedAt && r.out ? ", clock stopped when the weld was finished" : ""}
+              </div>
             </span>
             {mayRecord && (
               <span style={{ whiteSpace: "nowrap" }}>
-                {r.out
-                  ? <button type="button" className="pick" onClick={() => void outing(e, outings.map((o, i) => (i === outings.length - 1 ? { ...o, back: moment() } : o)))}>back now</button>
-                  : <button type="button" className="pick" onClick={() => void outing(e, [...outings, { out: moment() }])}>out again</button>}
-                <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>take off</button>
+                {r.out ? (
+                  <button
+                    type="button"
+                    className="pick"
+                    onClick={() =>
+                      void outing(
+                        e,
+                        outings.map((o, i) => (i === outings.length - 1 ? { ...o, back: moment() } : o)),
+                      )
+                    }
+                  >
+                    back now
+                  </button>
+                ) : (
+                  <button
+                    type="button"
+                    className="pick"
+                    onClick={() => void outing(e, [...outings, { out: moment() }])}
+                  >
+                    out again
+                  </button>
+                )}
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}
+                >
+                  take off
+                </button>
               </span>
             )}
           </div>
@@ -113,9 +209,30 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
       <Labels welding={welding} mayRecord={mayRecord} act={act} />
       {mayRecord && (
         <div className="row">
-          <input aria-label="Rod" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
-          <input aria-label="Taken out at, empty for now" type="datetime-local" className="text" style={{ width: 178 }} value={at} onChange={(e) => setAt(e.target.value)} />
-          <button type="button" className="btn" onClick={() => void act(() => api.made(welding.jointId, newId(), "RODS", { electrode, outings: [{ out: moment() }] }))}>{at === "" ? "Out now" : "Out then"}</button>
+          <input
+            aria-label="Rod"
+            className="text"
+            style={{ width: 78 }}
+            value={electrode}
+            onChange={(e) => setElectrode(e.target.value)}
+          />
+          <input
+            aria-label="Taken out at, empty for now"
+            type="datetime-local"
+            className="text"
+            style={{ width: 178 }}
+            value={at}
+            onChange={(e) => setAt(e.target.value)}
+          />
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              void act(() => api.made(welding.jointId, newId(), "RODS", { electrode, outings: [{ out: moment() }] }))
+            }
+          >
+            {at === "" ? "Out now" : "Out then"}
+          </button>
         </div>
       )}
     </section>
@@ -128,7 +245,9 @@ function Labels({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord
   const [electrode, setElectrode] = useState("E7018");
   const [diameter, setDiameter] = useState(welding.units === "mm" ? "3.2" : "1/8");
   const [amps, setAmps] = useState("");
-  const noted = welding.entries.filter((e) => e.kind === "RODS" && !e.withdrawn && (e.content.labelAmps ?? []).length > 0);
+  const noted = welding.entries.filter(
+    (e) => e.kind === "RODS" && !e.withdrawn && (e.content.labelAmps ?? []).length > 0,
+  );
   const range = amps.split(/[–-]/).map((a) => Number(a.trim()));
   const put = async () => {
     if (await act(() => api.made(welding.jointId, newId(), "RODS", { electrode, diameter, labelAmps: range }))) {
@@ -140,18 +259,59 @@ function Labels({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord
     <>
       {noted.map((e) => (
         <div key={e.id} className="item">
-          <span><b>{e.content.diameter} {e.content.electrode}</b>: the box says {e.content.labelAmps?.join("–")} A</span>
-          {mayRecord && <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>take off</button>}
+          <span>
+            <b>
+              {e.content.diameter} {e.content.electrode}
+            </b>
+            : the box says {e.content.labelAmps?.join("–")} A
+          </span>
+          {mayRecord && (
+            <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>
+              take off
+            </button>
+          )}
         </div>
       ))}
-      {mayRecord && !open && <button type="button" className="link" onClick={() => setOpen(true)}>note a box label</button>}
+      {mayRecord && !open && (
+        <button type="button" className="link" onClick={() => setOpen(true)}>
+          note a box label
+        </button>
+      )}
       {open && (
         <div className="row" style={{ margin: "6px 0 14px" }}>
-          <span className="small quiet" style={{ flexBasis: "100%" }}>On the box: rod, diameter, least and most amps</span>
-          <input aria-label="Rods of the box" className="text" style={{ width: 78 }} value={electrode} onChange={(e) => setElectrode(e.target.value)} />
-          <input aria-label="Diameter on the box" className="text" style={{ width: 64 }} value={diameter} onChange={(e) => setDiameter(e.target.value)} />
-          <input aria-label="Amps on the box, least–most" className="text" style={{ width: 96 }} placeholder="90–140" value={amps} onChange={(e) => setAmps(e.target.value)} />
-          <button type="button" className="btn" disabled={range.length !== 2 || range.some((n) => !(n > 0))} onClick={() => void put()}>Note it</button>
+          <span className="small quiet" style={{ flexBasis: "100%" }}>
+            On the box: rod, diameter, least and most amps
+          </span>
+          <input
+            aria-label="Rods of the box"
+            className="text"
+            style={{ width: 78 }}
+            value={electrode}
+            onChange={(e) => setElectrode(e.target.value)}
+          />
+          <input
+            aria-label="Diameter on the box"
+            className="text"
+            style={{ width: 64 }}
+            value={diameter}
+            onChange={(e) => setDiameter(e.target.value)}
+          />
+          <input
+            aria-label="Amps on the box, least–most"
+            className="text"
+            style={{ width: 96 }}
+            placeholder="90–140"
+            value={amps}
+            onChange={(e) => setAmps(e.target.value)}
+          />
+          <button
+            type="button"
+            className="btn"
+            disabled={range.length !== 2 || range.some((n) => !(n > 0))}
+            onClick={() => void put()}
+          >
+            Note it
+          </button>
         </div>
       )}
     </>
@@ -165,11 +325,36 @@ function WeldedAt({ welding, mayRecord, act }: { welding: WeldingRecord; mayReco
     <section aria-label="Welding finished">
       <h3>Welding finished</h3>
       <div className="row">
-        <input aria-label="Welding finished at" type="datetime-local" className="text" style={{ width: 200 }} disabled={!mayRecord} value={at} onChange={(e) => setAt(e.target.value)} />
-        {mayRecord && (at !== "" || shown !== "") && <button type="button" className="btn" disabled={at === "" || at === shown} onClick={() => void act(() => api.welded(welding.jointId, new Date(at).toISOString().replace(".000Z", "Z")))}>Store</button>}
-        {mayRecord && shown === "" && at === "" && <button type="button" className="btn" onClick={() => setAt(localTime(new Date()))}>Now</button>}
+        <input
+          aria-label="Welding finished at"
+          type="datetime-local"
+          className="text"
+          style={{ width: 200 }}
+          disabled={!mayRecord}
+          value={at}
+          onChange={(e) => setAt(e.target.value)}
+        />
+        {mayRecord && (at !== "" || shown !== "") && (
+          <button
+            type="button"
+            className="btn"
+            disabled={at === "" || at === shown}
+            onClick={() =>
+              void act(() => api.welded(welding.jointId, new Date(at).toISOString().replace(".000Z", "Z")))
+            }
+          >
+            Store
+          </button>
+        )}
+        {mayRecord && shown === "" && at === "" && (
+          <button type="button" className="btn" onClick={() => setAt(localTime(new Date()))}>
+            Now
+          </button>
+        )}
       </div>
-      <p className="cautions">{welding.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}</p>
+      <p className="cautions">
+        {welding.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}
+      </p>
     </section>
   );
 }

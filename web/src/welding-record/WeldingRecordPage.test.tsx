@@ -8,7 +8,15 @@ import { placeOf, placeText } from "./place";
 import { localTime, ProcessPanel } from "./ProcessPanel";
 
 const choose = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const item = { id: "gap", title: "Gap under the fillet", verdict: "reject", measured: "1/4", allowed: "3/16", reason: "open 1/4 at 6", citation: "D1.1 7.22 (5.21)" };
+const item = {
+  id: "gap",
+  title: "Gap under the fillet",
+  verdict: "reject",
+  measured: "1/4",
+  allowed: "3/16",
+  reason: "open 1/4 at 6",
+  citation: "D1.1 7.22 (5.21)",
+};
 
 describe("a place as it is typed", () => {
   it("is a station or a stretch", () => {
@@ -21,7 +29,15 @@ describe("a place as it is typed", () => {
 
 describe("the fit-up", () => {
   it("records a gap at its stretch and shows the leg that it asks for", async () => {
-    const raised = welding({ fitUp: { begun: true, verdict: "incomplete", stops: false, items: [], raised: ["10–14: leg 3/8 for a gap of 1/8"] } });
+    const raised = welding({
+      fitUp: {
+        begun: true,
+        verdict: "incomplete",
+        stops: false,
+        items: [],
+        raised: ["10–14: leg 3/8 for a gap of 1/8"],
+      },
+    });
     const { sent } = renderWith(<FitUpPanel welding={raised} mayRecord />, { PUT: () => ({ json: raised }) });
     choose("At, or from–to", "10-14");
     choose("Gap", "1/8");
@@ -34,17 +50,30 @@ describe("the fit-up", () => {
 
   it("asks a groove for its root face, angle and offset", () => {
     renderWith(<FitUpPanel welding={welding({ fillet: false })} mayRecord />, {});
-    for (const label of ["Root opening", "Root face", "Included angle, °", "Offset", "Gap to backing"]) expect(screen.getByLabelText(label)).toBeTruthy();
+    for (const label of ["Root opening", "Root face", "Included angle, °", "Offset", "Gap to backing"])
+      expect(screen.getByLabelText(label)).toBeTruthy();
   });
 
   it("says that a gap beyond the limit stops the joint", () => {
-    renderWith(<FitUpPanel welding={welding({ fitUp: { begun: true, verdict: "reject", stops: true, items: [item], raised: [] } })} mayRecord />, {});
+    renderWith(
+      <FitUpPanel
+        welding={welding({ fitUp: { begun: true, verdict: "reject", stops: true, items: [item], raised: [] } })}
+        mayRecord
+      />,
+      {},
+    );
     expect(screen.getByRole("alert").textContent).toMatch(/Do not weld: refer it/);
     expect(screen.getByText(/open 1\/4 at 6/)).toBeTruthy();
   });
 
   it("stands once an inspection is signed", () => {
-    renderWith(<FitUpPanel welding={welding({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })} mayRecord />, {});
+    renderWith(
+      <FitUpPanel
+        welding={welding({ signed: true, entries: [made("f", "FIT_UP", { at: "6", opening: "1/16" })] })}
+        mayRecord
+      />,
+      {},
+    );
     expect(screen.queryByText("Record")).toBeNull();
     expect(screen.queryByText("take off")).toBeNull();
     expect(screen.getByText(/the fit-up stands/)).toBeTruthy();
@@ -62,7 +91,10 @@ describe("as the passes go in", () => {
     choose("What was seen", "pinhole");
     fireEvent.click(screen.getByText("Record"));
     await waitFor(() => expect(sent).toHaveLength(2));
-    expect(sent[1]?.body).toEqual({ kind: "PROCESS", content: { question: "root", asWanted: false, at: "4", note: "pinhole" } });
+    expect(sent[1]?.body).toEqual({
+      kind: "PROCESS",
+      content: { question: "root", asWanted: false, at: "4", note: "pinhole" },
+    });
   });
 
   it("brings rods that are out back to the oven, keeping when they went out", async () => {
@@ -87,7 +119,26 @@ describe("as the passes go in", () => {
 
 it("draws the passes with their runs, and says what lies stacked", () => {
   renderWith(
-    <WeldingStrip units="in" drawing={{ length: 600, ticks: [], gaps: [{ from: 100, to: 200, label: "gap 1/8" }], openings: [], passes: [{ label: "1 root", runs: [{ from: 0, to: 200 }, { from: 200, to: 600 }] }, { label: "2 fill", runs: [] }], marks: [{ from: 200, to: 203, kind: "stacked", label: "passes 1 and 2 stacked at 8" }] }} />,
+    <WeldingStrip
+      units="in"
+      drawing={{
+        length: 600,
+        ticks: [],
+        gaps: [{ from: 100, to: 200, label: "gap 1/8" }],
+        openings: [],
+        passes: [
+          {
+            label: "1 root",
+            runs: [
+              { from: 0, to: 200 },
+              { from: 200, to: 600 },
+            ],
+          },
+          { label: "2 fill", runs: [] },
+        ],
+        marks: [{ from: 200, to: 203, kind: "stacked", label: "passes 1 and 2 stacked at 8" }],
+      }}
+    />,
     {},
   );
   expect(screen.getByRole("img").getAttribute("aria-label")).toContain("gap 1/8; passes 1 and 2 stacked at 8");
@@ -101,8 +152,13 @@ it("notes what the box of the rods says", async () => {
   const { sent } = renderWith(<ProcessPanel welding={m} mayRecord />, { PUT: () => ({ json: m }) });
   expect(screen.getByText(/the box says 75–120 A/)).toBeTruthy();
   fireEvent.click(screen.getByText("note a box label"));
-  expect((screen.getByText("Note it") as HTMLButtonElement).disabled).toBe(true);
+  expect(screen.getByText<HTMLButtonElement>("Note it").disabled).toBe(true);
   fireEvent.change(screen.getByLabelText("Amps on the box, least–most"), { target: { value: "90-140" } });
   fireEvent.click(screen.getByText("Note it"));
-  await waitFor(() => expect(sent[0]?.body).toEqual({ kind: "RODS", content: { electrode: "E7018", diameter: "1/8", labelAmps: [90, 140] } }));
+  await waitFor(() =>
+    expect(sent[0]?.body).toEqual({
+      kind: "RODS",
+      content: { electrode: "E7018", diameter: "1/8", labelAmps: [90, 140] },
+    }),
+  );
 });

@@ -30,9 +30,19 @@ export default function WeldingRecordPage() {
           {m.mark}
           {m.weldNo && <span style={{ fontWeight: 600, fontSize: 17 }}> weld {m.weldNo}</span>}
         </span>
-        <span className="what">{[m.inWords, m.position, m.welder && `welder ${m.welder}`, m.procedure?.name ?? "no procedure"].filter(Boolean).join(" · ")}</span>
-        <Link className="small way" to={`/joints/${id}/plan`}>pass plan</Link>
-        {m.inspectionId && <Link className="small way" to={`/inspections/${m.inspectionId}`}>to the bench</Link>}
+        <span className="what">
+          {[m.inWords, m.position, m.welder && `welder ${m.welder}`, m.procedure?.name ?? "no procedure"]
+            .filter(Boolean)
+            .join(" · ")}
+        </span>
+        <Link className="small way" to={`/joints/${id}/plan`}>
+          pass plan
+        </Link>
+        {m.inspectionId && (
+          <Link className="small way" to={`/inspections/${m.inspectionId}`}>
+            to the bench
+          </Link>
+        )}
       </TopBar>
       <main className="welding">
         <section className="card strip" aria-label="Fit-up and passes along the weld">
@@ -42,7 +52,11 @@ export default function WeldingRecordPage() {
         <section className="card panel" aria-label="Passes">
           <header>
             <h2>Passes ({passes})</h2>
-            {m.procedure && <Link className="link linked" to={`/procedures/${m.procedure.id}`}>{m.procedure.name}</Link>}
+            {m.procedure && (
+              <Link className="link linked" to={`/procedures/${m.procedure.id}`}>
+                {m.procedure.name}
+              </Link>
+            )}
           </header>
           <div className="body">
             <PassesPanel welding={m} mayRecord={mayRecord} />

@@ -17,12 +17,14 @@ export function useWeldingChange(joint: string) {
       void queries.invalidateQueries({ predicate: (q) => ["bench", "joints", "plan"].includes(String(q.queryKey[0])) });
     },
     onError: (e) => {
-      if (e instanceof Refused && e.status === 409) void queries.invalidateQueries({ predicate: (q) => ["bench", "welding"].includes(String(q.queryKey[0])) });
+      if (e instanceof Refused && e.status === 409)
+        void queries.invalidateQueries({ predicate: (q) => ["bench", "welding"].includes(String(q.queryKey[0])) });
     },
   });
-  const act = (f: () => Promise<WeldingRecord>) => change.mutateAsync(f).then(
-    () => true,
-    () => false,
-  );
+  const act = (f: () => Promise<WeldingRecord>) =>
+    change.mutateAsync(f).then(
+      () => true,
+      () => false,
+    );
   return { act, fault: change.error ?? undefined, pending: change.isPending };
 }

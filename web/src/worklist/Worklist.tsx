@@ -25,7 +25,12 @@ export default function Worklist() {
   const [params, setParams] = useSearchParams();
   const job = params.get("job") ?? "";
   const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs, staleTime: 30_000 });
-  const joints = useQuery({ queryKey: ["joints", find, group, job], queryFn: () => api.joints(find.trim(), group, job), refetchInterval: 10_000, placeholderData: keepPreviousData });
+  const joints = useQuery({
+    queryKey: ["joints", find, group, job],
+    queryFn: () => api.joints(find.trim(), group, job),
+    refetchInterval: 10_000,
+    placeholderData: keepPreviousData,
+  });
   const rows = joints.data?.rows ?? [];
   const counts = joints.data?.counts ?? {};
   const setsUp = ["INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
@@ -36,11 +41,28 @@ export default function Worklist() {
       <TopBar rooms />
       <main className="list">
         <div className="tools">
-          <input className="text find" aria-label="Find by mark" placeholder="Find by mark" value={find} autoFocus onChange={(e) => setFind(e.target.value)} />
+          <input
+            className="text find"
+            aria-label="Find by mark"
+            placeholder="Find by mark"
+            value={find}
+            autoFocus
+            onChange={(e) => setFind(e.target.value)}
+          />
           {(jobs.data?.length ?? 0) > 1 && (
-            <select className="text" style={{ width: 124 }} aria-label="Show the job" value={job} onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}>
+            <select
+              className="text"
+              style={{ width: 124 }}
+              aria-label="Show the job"
+              value={job}
+              onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}
+            >
               <option value="">all jobs</option>
-              {jobs.data?.map((j) => <option key={j.id} value={j.id}>{j.form.name}</option>)}
+              {jobs.data?.map((j) => (
+                <option key={j.id} value={j.id}>
+                  {j.form.name}
+                </option>
+              ))}
             </select>
           )}
           <div className="kinds" role="group" aria-label="Show">
@@ -53,15 +75,25 @@ export default function Worklist() {
           </div>
           <span style={{ flex: 1 }} />
           {setsUp && (
-            <Link to="/joints/new" className="btn main" style={{ display: "inline-flex", alignItems: "center", textDecoration: "none" }}>
+            <Link
+              to="/joints/new"
+              className="btn main"
+              style={{ display: "inline-flex", alignItems: "center", textDecoration: "none" }}
+            >
               Set up a joint
             </Link>
           )}
         </div>
         <div className="card rows">
-          {joints.isError && <p className="fault" style={{ padding: 16 }}>{saidBy(joints.error)}</p>}
+          {joints.isError && (
+            <p className="fault" style={{ padding: 16 }}>
+              {saidBy(joints.error)}
+            </p>
+          )}
           {joints.isSuccess && rows.length === 0 && (
-            <p style={{ padding: 24 }}>{all ? "No joint is set up yet." : "No joint fits. Clear the mark, or show all."}</p>
+            <p style={{ padding: 24 }}>
+              {all ? "No joint is set up yet." : "No joint fits. Clear the mark, or show all."}
+            </p>
           )}
           {rows.length > 0 && <Table rows={rows} inspects={actor.role === "INSPECTOR"} />}
           {hidden > 0 && <p style={{ padding: 16 }}>{hidden} more: narrow the list by mark, job or state.</p>}
@@ -110,7 +142,12 @@ function Line({ row, inspects }: { row: Row; inspects: boolean }) {
       <td>
         <Link className="big" to={path} onClick={(e) => e.stopPropagation()}>
           {name[0]}
-          {name[1] && <span className="quiet small" style={{ marginLeft: 8, fontWeight: 600 }}>{name[1]}{row.side ? `, ${row.side} side` : ""}</span>}
+          {name[1] && (
+            <span className="quiet small" style={{ marginLeft: 8, fontWeight: 600 }}>
+              {name[1]}
+              {row.side ? `, ${row.side} side` : ""}
+            </span>
+          )}
         </Link>
       </td>
       <td>{row.inWords}</td>
@@ -121,11 +158,20 @@ function Line({ row, inspects }: { row: Row; inspects: boolean }) {
         {row.capacity === "verification" && <span className="quiet"> · owner’s</span>}
         {row.revision > 1 && <span className="quiet"> · rev {row.revision}</span>}
       </td>
-      <td>{row.begun || row.signed ? <VerdictMark verdict={row.verdict} /> : <span className="quiet">not begun</span>}</td>
+      <td>
+        {row.begun || row.signed ? <VerdictMark verdict={row.verdict} /> : <span className="quiet">not begun</span>}
+      </td>
       <td>
         <span className="next">{row.next}</span>
         {inspects && row.alike > 1 && !row.begun && (
-          <Link className="small" style={{ display: "block" }} to={`${path}/sheet`} onClick={(e) => e.stopPropagation()}>{row.alike} alike: one sheet</Link>
+          <Link
+            className="small"
+            style={{ display: "block" }}
+            to={`${path}/sheet`}
+            onClick={(e) => e.stopPropagation()}
+          >
+            {row.alike} alike: one sheet
+          </Link>
         )}
         {row.holder && !row.signed && <div className="quiet small">{row.holder} has it</div>}
       </td>

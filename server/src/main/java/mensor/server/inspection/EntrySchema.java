@@ -16,7 +16,6 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import mensor.exchange.EntryDocument;
@@ -50,10 +49,14 @@ class EntrySchema {
     @SuppressWarnings("rawtypes")
     private static Schema schema() {
         Map<String, Schema> fields = new TreeMap<>();
-        for (RecordComponent c : Reading.Station.class.getRecordComponents()) {
-            fields.put(c.getName(), c.getType() == OptionalDouble.class ? new NumberSchema() : new StringSchema());
+        for (Class<?> measures : List.of(Reading.FilletMeasures.class, Reading.GrooveMeasures.class)) {
+            for (RecordComponent c : measures.getRecordComponents()) {
+                fields.put(c.getName(), new StringSchema());
+            }
         }
-        Stream.of("kind", "from", "to", "atLeast", "criterion", "by").forEach(f -> fields.put(f, new StringSchema()));
+        Stream.of("toeAngleA", "toeAngleB").forEach(f -> fields.put(f, new NumberSchema()));
+        Stream.of("at", "face", "division", "gauge", "kind", "from", "to", "atLeast", "criterion", "by")
+                .forEach(f -> fields.put(f, new StringSchema()));
         for (IndicationKind k : IndicationKind.values()) {
             k.fields().forEach(f -> fields.put(f.name(), of(f)));
         }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import mensor.server.people.Actor;
 import mensor.server.photo.Photos;
 import mensor.server.photo.PictureFile;
+import mensor.server.web.UploadedFile;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -38,6 +39,7 @@ class PhotoController {
     }
 
     /** The body is the picture's bytes; what they are is told by themselves, not by a name. */
+    @UploadedFile
     @PutMapping
     BenchView put(
             @AuthenticationPrincipal Actor actor,

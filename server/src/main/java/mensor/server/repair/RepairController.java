@@ -16,6 +16,7 @@ import mensor.server.people.Actor;
 import mensor.server.photo.PictureFile;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
+import mensor.server.web.UploadedFile;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -151,6 +152,7 @@ class RepairController {
     }
 
     /** The body is the document's bytes: a PDF, PNG or JPEG. */
+    @UploadedFile
     @PutMapping("/defects/{id}/holds/{kind}/document")
     DefectsView.TicketView release(
             @AuthenticationPrincipal Actor actor,
@@ -193,6 +195,7 @@ class RepairController {
         return ticket(actor, id);
     }
 
+    @UploadedFile
     @PutMapping("/defects/{id}/photos/{photoId}")
     DefectsView.TicketView photo(
             @AuthenticationPrincipal Actor actor,
