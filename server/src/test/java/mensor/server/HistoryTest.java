@@ -33,19 +33,19 @@ class HistoryTest {
         JsonNode history = ines.get("/api/joints/" + ines.jointOf(inspection) + "/history")
                 .expect(200)
                 .json();
-        JsonNode off = of(history, "Recorded", 0);
-        JsonNode changed = of(history, "Recorded", 1);
-        JsonNode put = of(history, "Recorded", 2);
+        JsonNode off = of(history, "Entry", 0);
+        JsonNode changed = of(history, "Entry", 1);
+        JsonNode put = of(history, "Entry", 2);
         assertThat(off.get("by").asString()).isEqualTo("ines");
-        assertThat(off.get("fields").toString()).contains("withdrawn").contains("taken off by ines");
+        assertThat(off.get("fields").toString()).contains("withdrawn");
         assertThat(changed.get("by").asString()).isEqualTo("tomas");
         assertThat(changed.get("fields")).singleElement().satisfies(f -> {
             assertThat(f.get("field").asString()).isEqualTo("depth");
             assertThat(f.get("before").asString()).isEqualTo("1/32");
             assertThat(f.get("after").asString()).isEqualTo("1/16");
         });
-        assertThat(put.get("did").asString()).isEqualTo("begun");
-        assertThat(of(history, "Weld", 0).get("fields").toString()).contains("document: length");
+        assertThat(put.get("did").asString()).isEqualTo("recorded");
+        assertThat(of(history, "Weld", 0).get("fields").toString()).contains("\"length\"");
         assertThat(of(history, "Inspection", 0).get("by").asString()).isEqualTo("ines");
     }
 
@@ -70,7 +70,33 @@ class HistoryTest {
         JsonNode decided = of(history, "Defect", 0);
         assertThat(decided.get("by").asString()).isEqualTo("rufus");
         assertThat(decided.get("fields").toString()).contains("\"disposition\"").contains("blend");
-        assertThat(of(history, "Inspection", 0).get("fields").toString()).contains("SIGNED");
+        assertThat(of(history, "Inspection", 0).get("fields").toString()).contains("signed");
+    }
+
+    /** No stored name, no piece of a document: only words. */
+    @Test
+    void everyChangeIsSaidInTheTradesWords() {
+        String inspection = ines.inspection("H3");
+        ines.add(inspection, "READING", "'at':'2','legA':'5/16','legB':'1/4','division':'1/64'")
+                .expect(200);
+        ines.add(inspection, "INDICATION", "'kind':'crack','at':'3'").expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        JsonNode history =
+                ines.get("/api/joints/" + ines.jointOf(inspection) + "/history").json();
+        assertThat(of(history, "Entry", 1).get("fields").toString())
+                .contains("\"leg A\"")
+                .contains("5/16");
+        assertThat(of(history, "Entry", 0).get("name").asString()).isEqualTo("crack");
+        history.forEach(c -> c.get("fields").forEach(f -> {
+            assertThat(f.get("field").asString()).as("a field in words").doesNotMatch(".*([a-z][A-Z]|[_{}\\[\\]:]).*");
+            for (String value : new String[] {"before", "after"}) {
+                if (f.has(value)) {
+                    assertThat(f.get(value).asString())
+                            .as(f.get("field").asString())
+                            .doesNotMatch("(?s).*([{}\\[\\]\"]|[0-9a-f]{8}-[0-9a-f]{4}).*");
+                }
+            }
+        }));
     }
 
     private static JsonNode of(JsonNode history, String what, int n) {

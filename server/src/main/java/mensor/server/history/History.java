@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
+import java.util.Optional;
 import java.util.UUID;
 import mensor.server.people.People;
 import org.jspecify.annotations.Nullable;
@@ -38,7 +38,7 @@ public class History {
     private static final List<Kept> KEPT = List.of(
             new Kept("joint", "Weld", "id = :joint"),
             new Kept("inspection", "Inspection", "joint_id = :joint"),
-            new Kept("entry", "Recorded", OF_INSPECTIONS),
+            new Kept("entry", "Entry", OF_INSPECTIONS),
             new Kept("handover", "Hand-over", OF_INSPECTIONS),
             new Kept("photo", "Picture", OF_INSPECTIONS),
             new Kept("gauge_waiver", "Gauge waived", OF_INSPECTIONS),
@@ -51,35 +51,6 @@ public class History {
             new Kept("repair_step", "Repair", OF_DEFECTS),
             new Kept("repair_hold", "Hold", OF_DEFECTS),
             new Kept("repair_photo", "Picture of the repair", OF_DEFECTS));
-
-    /** Keys, and what the heading of a change says already. */
-    private static final Set<String> UNSAID = Set.of(
-            "REV",
-            "REVTYPE",
-            "REVTSTMP",
-            "PERSON",
-            "ID",
-            "KIND",
-            "SEQUENCE",
-            "DESIGN",
-            "PLACE_INDEX",
-            "JOINT_ID",
-            "INSPECTION_ID",
-            "DEFECT_ID",
-            "JOB_ID",
-            "ENTERED_BY",
-            "ENTERED_AT",
-            "RECORDED_BY",
-            "RECORDED_AT",
-            "CREATED_BY",
-            "CREATED_AT",
-            "STARTED_AT",
-            "ENTRIES",
-            "FIRST_LOOK_ID",
-            "LOOK_ID",
-            "FOLLOWS",
-            "AMENDS",
-            "PROCEDURE_ID");
 
     private final JdbcClient jdbc;
     private final People people;
@@ -95,7 +66,7 @@ public class History {
      * One thing changed.
      *
      * @param by empty where the application did it by itself, or the history begins
-     * @param did begun, changed, taken off
+     * @param did recorded, changed, taken off
      */
     public record HistoryChange(
             long revision, Instant at, String by, String what, String name, String did, List<FieldChange> fields) {}
@@ -109,6 +80,9 @@ public class History {
     public List<HistoryChange> ofJoint(UUID joint) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
+        jdbc.sql("select id, name from gauge")
+                .query((row, n) -> names.put(row.getObject("id", UUID.class), row.getString("name")))
+                .list();
         List<HistoryChange> changes = new ArrayList<>();
         for (Kept kept : KEPT) {
             changes.addAll(of(kept, joint, names));
@@ -123,13 +97,14 @@ public class History {
                 .param("joint", joint)
                 .query((row, n) -> read(row))
                 .list();
+        HistoryWords words = new HistoryWords(names);
         Map<Object, Map<String, Object>> before = new HashMap<>();
         List<HistoryChange> changes = new ArrayList<>();
         for (Map<String, Object> row : rows) {
             Object id = row.getOrDefault("ID", row.get("INSPECTION_ID"));
             Map<String, Object> old = before.put(id, row);
             boolean gone = ((Number) row.get("REVTYPE")).intValue() == 2;
-            List<FieldChange> fields = gone ? List.of() : between(old, row, names);
+            List<FieldChange> fields = gone ? List.of() : between(old, row, words);
             if (old != null && fields.isEmpty() && !gone) {
                 continue;
             }
@@ -139,8 +114,8 @@ public class History {
                     Instant.ofEpochMilli(((Number) row.get("REVTSTMP")).longValue()),
                     person == null ? "" : names.getOrDefault((UUID) person, ""),
                     kept.title(),
-                    nameOf(kept, row),
-                    gone ? "taken off" : old == null ? "begun" : "changed",
+                    HistoryWords.name(kept.table(), row, content(row)),
+                    gone ? "taken off" : old == null ? "recorded" : "changed",
                     fields));
         }
         return changes;
@@ -158,27 +133,9 @@ public class History {
         return read;
     }
 
-    /** Which one of its sort it is. */
-    private static String nameOf(Kept kept, Map<String, Object> row) {
-        Object name = switch (kept.table()) {
-            case "inspection" -> row.get("STAGE") + " (" + row.get("CAPACITY") + "), revision " + row.get("REVISION");
-            case "entry", "welding_entry" ->
-                String.valueOf(row.get("KIND")).toLowerCase(Locale.ROOT).replace('_', ' ');
-            case "defect" -> "NC-" + row.get("NUMBER");
-            case "repair_step" -> row.get("STATE");
-            case "repair_hold" -> row.get("KIND");
-            case "joint" -> row.get("MARK");
-            case "gauge_waiver" -> row.get("GAUGE");
-            case "test_piece" -> row.get("SPECIMEN");
-            case "photo" -> row.get("PLACE");
-            default -> "";
-        };
-        return name == null ? "" : String.valueOf(name);
-    }
-
-    private List<FieldChange> between(Map<String, Object> old, Map<String, Object> now, Map<UUID, String> names) {
-        Map<String, String> before = old == null ? Map.of() : flat(old, names);
-        Map<String, String> after = flat(now, names);
+    private List<FieldChange> between(Map<String, Object> old, Map<String, Object> now, HistoryWords words) {
+        Map<String, String> before = old == null ? Map.of() : flat(old, words);
+        Map<String, String> after = flat(now, words);
         List<FieldChange> changes = new ArrayList<>();
         after.forEach((field, value) -> {
             if (!Objects.equals(before.get(field), value)) {
@@ -194,35 +151,41 @@ public class History {
     }
 
     /** The row's fields in words; a document's fields one by one. */
-    private Map<String, String> flat(Map<String, Object> row, Map<UUID, String> names) {
+    private Map<String, String> flat(Map<String, Object> row, HistoryWords words) {
         Map<String, String> flat = new LinkedHashMap<>();
         row.forEach((column, value) -> {
-            if (value == null || UNSAID.contains(column) || Boolean.FALSE.equals(value)) {
+            String field = HistoryWords.camel(column);
+            if (value == null || !HistoryWords.isSaid(field) || Boolean.FALSE.equals(value)) {
                 return;
             }
-            String field = column.toLowerCase(Locale.ROOT).replace('_', ' ');
-            if (value instanceof UUID id) {
-                flat.put(field, names.getOrDefault(id, id.toString()));
-            } else if (value instanceof String text && text.startsWith("{")) {
-                document(flat, field, text);
+            Optional<JsonNode> document = value instanceof String text ? read(text) : Optional.empty();
+            if (document.isPresent() && document.get().isObject()) {
+                document.get().properties().stream()
+                        .filter(p -> HistoryWords.isSaid(p.getKey()))
+                        .forEach(p ->
+                                words.value(p.getValue()).ifPresent(v -> flat.put(HistoryWords.field(p.getKey()), v)));
             } else {
-                flat.put(field, String.valueOf(value));
+                document.map(words::value)
+                        .orElseGet(() -> words.value(value))
+                        .ifPresent(v -> flat.put(HistoryWords.field(field), v));
             }
         });
         return flat;
     }
 
-    private void document(Map<String, String> flat, String field, String text) {
+    private Optional<JsonNode> content(Map<String, Object> row) {
+        return row.get("CONTENT") instanceof String text ? read(text) : Optional.empty();
+    }
+
+    /** A document or a list of the store; empty where the text is none. */
+    private Optional<JsonNode> read(String text) {
+        if (!text.startsWith("{") && !text.startsWith("[")) {
+            return Optional.empty();
+        }
         try {
-            JsonNode read = json.readTree(text);
-            read.properties()
-                    .forEach(p -> flat.put(
-                            field.equals("content") ? p.getKey() : field + ": " + p.getKey(),
-                            p.getValue().isString()
-                                    ? p.getValue().asString()
-                                    : p.getValue().toString()));
+            return Optional.of(json.readTree(text));
         } catch (JacksonException e) {
-            flat.put(field, text);
+            return Optional.empty();
         }
     }
 }

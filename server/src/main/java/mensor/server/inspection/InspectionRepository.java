@@ -14,16 +14,12 @@ import org.springframework.data.repository.query.Param;
 interface InspectionRepository extends JpaRepository<InspectionEntity, UUID> {
     String LINE =
             "select new mensor.server.inspection.Worklist$Line(j.id, i.id, j.jobId, j.lot, j.mark, j.weldNo, j.side,"
-                    + " j.inWords, j.weldingPosition, j.welder, j.design, j.weldedAt, j.delayHours, i.stage, i.capacity, i.cycle, i.revision, i.state,"
+                    + " j.inWords, j.weldingPosition, j.welder, j.wps, j.design, j.weldedAt, j.delayHours, i.stage, i.capacity, i.cycle, i.revision, i.state,"
                     + " i.verdict, i.rejects, i.todos, i.entryCount, i.holder)";
 
     List<InspectionEntity> findByJointIdOrderByCycleDescRevisionDesc(UUID jointId);
 
-    /** Every look with its joint, without the documents: what the worklist is made of. */
-    @Query(LINE + " from InspectionEntity i, JointEntity j where i.jointId = j.id and (:job is null or j.jobId = :job)")
-    List<Worklist.Line> lines(@Param("job") UUID job);
-
-    /** As above, the inspections whose kit holds a gauge, or with an entry that names it: {@code like} patterns of both. */
+    /** The inspections, with their joint and without the documents, whose kit holds a gauge, or with an entry that names it: {@code like} patterns of both. */
     @Query(LINE + " from InspectionEntity i, JointEntity j where i.jointId = j.id and (i.conditions like :kit or exists"
             + " (select 1 from EntryEntity e where e.inspectionId = i.id and e.content like :named)) order by j.mark")
     List<Worklist.Line> touchedBy(@Param("kit") String kit, @Param("named") String named);

@@ -4,12 +4,8 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -25,17 +21,14 @@ import org.springframework.transaction.annotation.Transactional;
 /** The joints with where each stands and what comes next. */
 @Service
 public class Worklist {
-    private static final int MOST_ROWS = 300;
-    private static final Comparator<String> IN_ORDER = Comparator.nullsFirst(Comparator.naturalOrder());
-
-    private final InspectionRepository inspections;
+    private final WorklistQuery query;
     private final RepairStanding repairs;
     private final Jobs jobs;
     private final People people;
     private final Clock clock;
 
-    Worklist(InspectionRepository inspections, RepairStanding repairs, Jobs jobs, People people, Clock clock) {
-        this.inspections = inspections;
+    Worklist(WorklistQuery query, RepairStanding repairs, Jobs jobs, People people, Clock clock) {
+        this.query = query;
         this.repairs = repairs;
         this.jobs = jobs;
         this.people = people;
@@ -54,6 +47,7 @@ public class Worklist {
             String inWords,
             String position,
             String welder,
+            String wps,
             String design,
             Instant weldedAt,
             Integer delayHours,
@@ -71,10 +65,6 @@ public class Worklist {
             return weldedAt == null || delayHours == null
                     ? Optional.empty()
                     : Optional.of(weldedAt.plus(Duration.ofHours(delayHours)));
-        }
-
-        boolean isAfter(Line other) {
-            return cycle != other.cycle ? cycle > other.cycle : revision > other.revision;
         }
 
         boolean isSigned() {
@@ -95,6 +85,7 @@ public class Worklist {
             String inWords,
             @Nullable String position,
             @Nullable String welder,
+            @Nullable String wps,
             String stage,
             String capacity,
             int revision,
@@ -108,63 +99,34 @@ public class Worklist {
             String group,
             int alike) {}
 
-    /** The first rows that fit, how many fit in all, and how many there are in each group. */
+    /** A page of the rows that fit, how many fit in all, and how many there are in each group. */
     public record WorklistPage(List<Row> rows, int fitting, Map<String, Integer> counts) {}
 
+    /** The rows of a page, how many fit in all, and how many there are in each group. */
     @Transactional(readOnly = true)
-    public WorklistPage page(Actor actor, String find, String group, UUID job) {
-        // the welds first: a job that is set up meanwhile has its name when its weld is seen
-        Collection<Line> latest = latest(actor, job);
+    public WorklistPage page(Actor actor, String find, String group, UUID job, String sort, int from, int size) {
+        // only of signed rejects does anybody ask what their repair waits for
         Map<UUID, RepairStanding.Standing> standing = repairs.all();
+        Map<UUID, String> repairGroups = new HashMap<>();
+        standing.forEach((inspection, its) -> repairGroups.put(inspection, NextStep.group(its)));
+        WorklistQuery.Found found = query.find(
+                new WorklistQuery.Wanted(actor.role().seesSignedOnly(), find, group, job, sort, from, size),
+                repairGroups);
         Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
-        Map<String, Integer> alike = new HashMap<>();
-        latest.forEach(l -> {
-            if (!l.isSigned() && l.entryCount() == 0 && l.cycle() == 0) {
-                alike.merge(l.jobId() + l.design() + l.capacity(), 1, Integer::sum);
-            }
-        });
-        String wanted = find.strip().toLowerCase(Locale.ROOT);
-        Map<String, Integer> counts = new HashMap<>();
-        List<Line> fitting = new ArrayList<>();
-        for (Line l : latest) {
-            if (l.mark().toLowerCase(Locale.ROOT).contains(wanted)) {
-                String its = group(l, standing);
-                counts.merge(its, 1, Integer::sum);
-                counts.merge("all", 1, Integer::sum);
-                if (group.equals("all") || group.equals(its)) {
-                    fitting.add(l);
-                }
-            }
-        }
-        fitting.sort(Comparator.comparing((Line l) -> jobNames.get(l.jobId()))
-                .thenComparing(Line::lot)
-                .thenComparing(Line::mark)
-                .thenComparing(Line::weldNo, IN_ORDER)
-                .thenComparing(Line::side, IN_ORDER)
-                .thenComparing(Line::capacity));
+        Map<String, Integer> alike = query.alike(found.rows());
         Instant now = clock.instant();
-        List<Row> rows = fitting.stream()
-                .limit(MOST_ROWS)
-                .map(l -> row(l, now, standing, names, jobNames, alike))
-                .toList();
-        return new WorklistPage(rows, fitting.size(), counts);
-    }
-
-    /** The newest look of each joint and capacity; a viewer sees the newest signed one. */
-    private Collection<Line> latest(Actor actor, UUID job) {
-        Map<String, Line> latest = new LinkedHashMap<>();
-        for (Line l : inspections.lines(job)) {
-            if (!actor.role().seesSignedOnly() || l.isSigned()) {
-                latest.merge(l.jointId() + l.capacity(), l, (a, b) -> a.isAfter(b) ? a : b);
-            }
+        List<Row> rows = new ArrayList<>();
+        for (int n = 0; n < found.rows().size(); n++) {
+            rows.add(row(found.rows().get(n), found.groups().get(n), now, standing, names, jobNames, alike));
         }
-        return latest.values();
+        return new WorklistPage(rows, found.counts().getOrDefault(group, 0), found.counts());
     }
 
     private static Row row(
             Line l,
+            String group,
             Instant now,
             Map<UUID, RepairStanding.Standing> standing,
             Map<UUID, String> names,
@@ -182,6 +144,7 @@ public class Worklist {
                 l.inWords(),
                 l.position(),
                 l.welder(),
+                l.wps(),
                 l.stage(),
                 l.capacity(),
                 l.revision(),
@@ -198,7 +161,7 @@ public class Worklist {
                         l.todos(),
                         repairs(l, standing),
                         NextStep.wait(l.readyAt(), now)),
-                group(l, standing),
+                group,
                 alike.getOrDefault(l.jobId() + l.design() + l.capacity(), 0));
     }
 
@@ -208,15 +171,5 @@ public class Worklist {
 
     private static Verdict result(Line l) {
         return Named.find(Verdict.class, l.verdict()).orElseThrow();
-    }
-
-    private static String group(Line l, Map<UUID, RepairStanding.Standing> standing) {
-        if (l.isSigned()) {
-            return result(l) == Verdict.REJECT ? NextStep.group(repairs(l, standing)) : "done";
-        }
-        if (l.entryCount() == 0) {
-            return "inspect";
-        }
-        return result(l) == Verdict.INCOMPLETE ? "in-progress" : "sign";
     }
 }

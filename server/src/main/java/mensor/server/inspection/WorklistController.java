@@ -20,14 +20,21 @@ class WorklistController {
         this.worklist = worklist;
     }
 
-    /** The first of the joints that fit, and how many there are in each group. */
+    /**
+     * A page of the joints that fit, and how many there are in each group.
+     *
+     * @param sort a column's name, with "-" before it the other way round
+     */
     @GetMapping("/joints")
     Worklist.WorklistPage rows(
             @AuthenticationPrincipal Actor actor,
             @RequestParam(defaultValue = "") String find,
             @RequestParam(defaultValue = "all") String group,
-            @RequestParam(required = false) UUID job) {
-        return worklist.page(actor, find, group, job);
+            @RequestParam(required = false) UUID job,
+            @RequestParam(defaultValue = "") String sort,
+            @RequestParam(defaultValue = "0") int from,
+            @RequestParam(defaultValue = "100") int size) {
+        return worklist.page(actor, find, group, job, sort, from, size);
     }
 
     /** What the entry line understands, a line for each kind. */

@@ -3,6 +3,7 @@ package mensor.server.joint;
 import java.util.UUID;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -50,10 +52,28 @@ class JointController {
         return new Created(joint.id(), inspections.begin(joint));
     }
 
+    /**
+     * The weld that was set up last in a lot, or in the whole job where no lot is named: a start for the next one.
+     *
+     * @param form absent where none is there yet
+     */
+    record LastJoint(@Nullable NewJoint form, @Nullable String inWords) {}
+
+    @GetMapping("/joints/last")
+    LastJoint last(@RequestParam UUID job, @RequestParam(defaultValue = "") String lot) {
+        return joints.last(job, lot)
+                .map(j -> new LastJoint(form(j), j.inWords()))
+                .orElse(new LastJoint(null, null));
+    }
+
     @GetMapping("/joints/{id}")
     Stored joint(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         StoredJoint j = joints.get(id);
-        NewJoint form = new NewJoint(
+        return new Stored(form(j), j.version());
+    }
+
+    private NewJoint form(StoredJoint j) {
+        return new NewJoint(
                 jobs.get(j.jobId()).name(),
                 j.lot(),
                 j.criteria(),
@@ -64,7 +84,6 @@ class JointController {
                 j.drawingRev(),
                 j.weldedAt(),
                 json.readValue(j.document(), JointForm.class));
-        return new Stored(form, j.version());
     }
 
     @PutMapping("/joints/{id}")

@@ -48,4 +48,8 @@ interface JointRepository extends JpaRepository<JointEntity, UUID> {
     /** Mark, weld number and side of every weld of a job: what names it. */
     @Query("select j.mark, j.weldNo, j.side from JointEntity j where j.jobId = ?1")
     List<Object[]> namesOfJob(UUID job);
+
+    Optional<JointEntity> findFirstByJobIdOrderByCreatedAtDesc(UUID jobId);
+
+    Optional<JointEntity> findFirstByJobIdAndLotOrderByCreatedAtDesc(UUID jobId, String lot);
 }

@@ -52,6 +52,14 @@ public class Joints {
         return List.copyOf(joints.findByJobIdAndDesignOrderByMarkAscWeldNoAscSideAsc(job, design));
     }
 
+    /** The weld that was set up last in a job's lot; in all of the job where the lot is empty. */
+    public Optional<StoredJoint> last(UUID job, String lot) {
+        return (lot.isBlank()
+                        ? joints.findFirstByJobIdOrderByCreatedAtDesc(job)
+                        : joints.findFirstByJobIdAndLotOrderByCreatedAtDesc(job, lot.strip()))
+                .map(StoredJoint.class::cast);
+    }
+
     /** Mark, weld number and side of each weld of a job: what names it. */
     public List<WeldName> namesOfJob(UUID job) {
         return joints.namesOfJob(job).stream()

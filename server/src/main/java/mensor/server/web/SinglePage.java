@@ -19,6 +19,7 @@ class SinglePage {
         "/defects/**",
         "/history/**",
         "/reports",
+        "/worklist",
         // as these pages were called before; a link in an old note still leads there
         "/books/**",
         "/rates"
