@@ -17,7 +17,10 @@ export default ts.config(
       // what scrolls or is moved along by the arrow keys takes the focus
       "jsx-a11y/no-noninteractive-tabindex": ["error", { tags: [], roles: ["group", "region", "tabpanel"] }],
       // a form or a panel may listen to keys for all that is in it; a click is for a control
-      "jsx-a11y/no-noninteractive-element-interactions": ["error", { handlers: ["onClick", "onMouseDown", "onMouseUp"] }],
+      "jsx-a11y/no-noninteractive-element-interactions": [
+        "error",
+        { handlers: ["onClick", "onMouseDown", "onMouseUp"] },
+      ],
     },
   },
   { files: ["src/**/*.test.*", "src/test/**"], rules: { "@typescript-eslint/require-await": "off" } },

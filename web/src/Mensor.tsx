@@ -1,9 +1,13 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
-import { Navigate, Route, Routes, useLocation } from "react-router";
+import { Button, Result, Skeleton } from "antd";
+import { Link, Navigate, Outlet, Route, Routes, useLocation } from "react-router";
 import { describeKinds } from "./bench/kinds";
 import { api } from "./lib/api";
 import { changeSession, useSession } from "./lib/session";
+import { ErrorBoundary } from "./lib/ErrorBoundary";
+import { NewVersion } from "./lib/NewVersion";
+import { beginningOf } from "./lib/pages";
 import { SignIn } from "./sign-in/SignIn";
 
 const Worklist = lazy(() => import("./worklist/Worklist"));
@@ -23,6 +27,41 @@ const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
 
+function Opening({ failed, onRetry }: { failed: boolean; onRetry: () => void }) {
+  if (!failed) return <Skeleton active style={{ padding: 24 }} />;
+  return (
+    <Result
+      status="warning"
+      title="Mensor cannot be reached. Is it running?"
+      extra={<Button onClick={onRetry}>Try again</Button>}
+    />
+  );
+}
+
+/** A fault of one page stays on that page: the others can still be opened. */
+function Guarded() {
+  const { pathname } = useLocation();
+  return (
+    <ErrorBoundary key={pathname}>
+      <Outlet />
+    </ErrorBoundary>
+  );
+}
+
+function Nowhere() {
+  return (
+    <Result
+      status="404"
+      title="There is no such page"
+      extra={
+        <Link to="/">
+          <Button type="primary">To the beginning</Button>
+        </Link>
+      }
+    />
+  );
+}
+
 /** As pages were called before: a link in an old note still leads there. */
 function Renamed({ from, to }: { from: string; to: string }) {
   const { pathname, search } = useLocation();
@@ -34,8 +73,9 @@ export function Mensor() {
   const session = useSession();
   const kinds = useQuery({
     queryKey: ["kinds"],
-    queryFn: async () => {
-      const views = await api.kinds();
+    queryFn: api.kinds,
+    // also what was kept in the browser is described before a bench is shown
+    select: (views) => {
       describeKinds(views);
       return views;
     },
@@ -43,37 +83,41 @@ export function Mensor() {
     staleTime: Infinity,
     gcTime: Infinity,
   });
-  if (session.isPending) return <p style={{ padding: 24 }}>Opening Mensor …</p>;
-  if (session.isError) return <p style={{ padding: 24 }}>Mensor cannot be reached. Is it running?</p>;
+  // a session that was kept is shown while the server cannot be asked
+  if (!session.data) return <Opening failed={session.isError} onRetry={() => void session.refetch()} />;
   if (!session.data.person) return <SignIn session={session.data} onSignedIn={(s) => changeSession(queries, s)} />;
-  if (kinds.isPending) return <p style={{ padding: 24 }}>Opening …</p>;
-  if (kinds.isError) return <p style={{ padding: 24 }}>Mensor cannot be reached. Is it running?</p>;
+  if (!kinds.data) return <Opening failed={kinds.isError} onRetry={() => void kinds.refetch()} />;
   return (
-    <Suspense fallback={<p style={{ padding: 24 }}>Opening …</p>}>
+    <Suspense fallback={<Skeleton active style={{ padding: 24 }} />}>
+      <NewVersion />
       <Routes>
-        <Route path="/joints/new" element={<SetUp />} />
-        <Route path="/joints/:id" element={<SetUp />} />
-        <Route path="/inspections/:id" element={<BenchPage />} />
-        <Route path="/joints/:id/welding-record" element={<WeldingRecordPage />} />
-        <Route path="/joints/:id/history" element={<HistoryPage />} />
-        <Route path="/joints/:id/plan" element={<PlanPage />} />
-        <Route path="/inspections/:id/sheet" element={<SheetPage />} />
-        <Route path="/inspections/:id/note" element={<NotePage />} />
-        <Route path="/repairs" element={<RepairsPage />} />
-        <Route path="/defects/:id" element={<TicketPage />} />
-        <Route path="/reject-rates" element={<RejectRates />} />
-        <Route path="/jobs" element={<Jobs />} />
-        <Route path="/jobs/:id" element={<Jobs />} />
-        <Route path="/procedures" element={<Procedures />} />
-        <Route path="/procedures/:id" element={<Procedures />} />
-        <Route path="/gauges" element={<Gauges />} />
-        <Route path="/criteria" element={<CriteriaPages />} />
-        <Route path="/criteria/:id" element={<CriteriaPages />} />
-        <Route path="/people" element={<People />} />
-        <Route path="/books/*" element={<Renamed from="/books" to="/criteria" />} />
-        <Route path="/rates" element={<Renamed from="/rates" to="/reject-rates" />} />
-        <Route path="/joints/:id/making" element={<Renamed from="/making" to="/welding-record" />} />
-        <Route path="*" element={<Worklist />} />
+        <Route element={<Guarded />}>
+          <Route path="/" element={<Navigate to={beginningOf(session.data.person.role)} replace />} />
+          <Route path="/worklist" element={<Worklist />} />
+          <Route path="/joints/new" element={<SetUp />} />
+          <Route path="/joints/:id" element={<SetUp />} />
+          <Route path="/inspections/:id" element={<BenchPage />} />
+          <Route path="/joints/:id/welding-record" element={<WeldingRecordPage />} />
+          <Route path="/joints/:id/history" element={<HistoryPage />} />
+          <Route path="/joints/:id/plan" element={<PlanPage />} />
+          <Route path="/inspections/:id/sheet" element={<SheetPage />} />
+          <Route path="/inspections/:id/note" element={<NotePage />} />
+          <Route path="/repairs" element={<RepairsPage />} />
+          <Route path="/defects/:id" element={<TicketPage />} />
+          <Route path="/reject-rates" element={<RejectRates />} />
+          <Route path="/jobs" element={<Jobs />} />
+          <Route path="/jobs/:id" element={<Jobs />} />
+          <Route path="/procedures" element={<Procedures />} />
+          <Route path="/procedures/:id" element={<Procedures />} />
+          <Route path="/gauges" element={<Gauges />} />
+          <Route path="/criteria" element={<CriteriaPages />} />
+          <Route path="/criteria/:id" element={<CriteriaPages />} />
+          <Route path="/people" element={<People />} />
+          <Route path="/books/*" element={<Renamed from="/books" to="/criteria" />} />
+          <Route path="/rates" element={<Renamed from="/rates" to="/reject-rates" />} />
+          <Route path="/joints/:id/making" element={<Renamed from="/making" to="/welding-record" />} />
+          <Route path="*" element={<Nowhere />} />
+        </Route>
       </Routes>
     </Suspense>
   );

@@ -4,18 +4,20 @@ import "@fontsource/atkinson-hyperlegible-next/700.css";
 import "@fontsource/atkinson-hyperlegible-next/800.css";
 import "./palette.css";
 import "./styles.css";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
+import { PersistQueryClientProvider } from "@tanstack/react-query-persist-client";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Mensor } from "./Mensor";
 import { Themed } from "./Themed";
+import { keeping } from "./lib/keep";
 import { applyTheme } from "./lib/theme-choice";
 
 const queries = new QueryClient({
   defaultOptions: {
     // a shop network that the browser calls "offline" may still reach the server in the next room
-    queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 2_000, networkMode: "always" },
+    queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 2_000, gcTime: 24 * 3_600_000, networkMode: "always" },
     mutations: { networkMode: "always" },
   },
 });
@@ -25,11 +27,11 @@ applyTheme();
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <Themed>
-      <QueryClientProvider client={queries}>
+      <PersistQueryClientProvider client={queries} persistOptions={keeping}>
         <BrowserRouter>
           <Mensor />
         </BrowserRouter>
-      </QueryClientProvider>
+      </PersistQueryClientProvider>
     </Themed>
   </StrictMode>,
 );

@@ -36,6 +36,12 @@ const light = {
   border: "#7d8b95",
   reject: "#a4161a",
   paper: "#ffffff",
+  open: "#7a4d00",
+  accept: "#14623c",
+  fill: "#16324f",
+  head: "#f5f7f8",
+  hover: "#eef3f7",
+  rejectFill: "#a4161a",
 };
 const dark = {
   layout: "#9cc4ee",
@@ -44,6 +50,12 @@ const dark = {
   border: "#8796a1",
   reject: "#ff9d94",
   paper: "#1b242b",
+  open: "#f3c67a",
+  accept: "#7fd6a4",
+  fill: "#1f4f80",
+  head: "#232e36",
+  hover: "#27343e",
+  rejectFill: "#a01f23",
 };
 
 /** The same for the widgets, which reckon with real colours. */
@@ -54,16 +66,56 @@ export function antdTheme(now: Theme): ThemeConfig {
     token: {
       fontFamily: '"Atkinson Hyperlegible Next", system-ui, sans-serif',
       fontSize: 16,
-      colorPrimary: c.layout,
+      colorPrimary: c.fill,
       colorText: c.text,
       colorTextDescription: c.quiet,
       colorBorder: c.border,
       colorError: c.reject,
       colorBgElevated: c.paper,
+      colorBgContainer: c.paper,
       borderRadius: 6,
       controlHeight: 44,
       controlHeightSM: 44,
       motionDurationMid: "0.12s",
+      colorLink: c.layout,
+      colorLinkHover: c.text,
+      colorTextPlaceholder: c.quiet,
+      colorWarning: c.open,
+      colorSuccess: c.accept,
+    },
+    components: {
+      Form: { itemMarginBottom: 0, verticalLabelPadding: "0 0 2px", labelHeight: 24 },
+      Segmented: {
+        trackBg: c.paper,
+        itemColor: c.text,
+        itemSelectedBg: c.fill,
+        itemSelectedColor: "#ffffff",
+        controlPaddingHorizontal: 14,
+      },
+      Table: {
+        headerColor: c.quiet,
+        headerBg: c.head,
+        cellPaddingBlockSM: 6,
+        rowHoverBg: c.hover,
+        rowSelectedBg: c.hover,
+      },
+      Tabs: {
+        itemSelectedColor: c.text,
+        inkBarColor: c.layout,
+        itemHoverColor: c.text,
+        titleFontSize: 16,
+        horizontalItemPadding: "10px 0",
+        itemColor: c.quiet,
+      },
+      Collapse: { headerBg: c.head },
+      Menu: { darkItemColor: "#dbe4ec", darkItemSelectedBg: "transparent", darkPopupBg: "#0c2238", itemHeight: 44 },
+      Button: {
+        fontWeight: 600,
+        defaultGhostColor: "#ffffff",
+        defaultGhostBorderColor: "#ffffff90",
+        colorError: c.rejectFill,
+        colorErrorHover: c.rejectFill,
+      },
     },
   };
 }

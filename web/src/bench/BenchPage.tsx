@@ -1,3 +1,4 @@
+import { Button, Tabs } from "antd";
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -96,6 +97,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   };
   const outbox = useOutbox();
   const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
+  const passes = bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
   const j = bench.joint;
   return (
     <div className="app">
@@ -168,69 +170,21 @@ function BenchScreen({ bench }: { bench: Bench }) {
             </div>
           </section>
           <section className="card panel criteria-panel">
-            <header role="tablist">
-              <button
-                type="button"
-                role="tab"
-                className="tab"
-                aria-selected={tab === "book"}
-                onClick={() => setTab("book")}
-              >
-                Acceptance criteria
-              </button>
-              <button
-                type="button"
-                role="tab"
-                className="tab"
-                aria-selected={tab === "entered"}
-                onClick={() => setTab("entered")}
-              >
-                Entries ({standing.length})
-              </button>
-              <button
-                type="button"
-                role="tab"
-                className="tab"
-                aria-selected={tab === "passes"}
-                onClick={() => setTab("passes")}
-              >
-                Passes ({bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length})
-              </button>
-              {(rejected || bench.again) && (
-                <button
-                  type="button"
-                  role="tab"
-                  className="tab"
-                  aria-selected={tab === "repair"}
-                  onClick={() => setTab("repair")}
-                >
-                  Repair
-                </button>
-              )}
-              {actor.role !== "VIEWER" && (
-                <button
-                  type="button"
-                  role="tab"
-                  className="tab"
-                  aria-selected={tab === "causes"}
-                  onClick={() => setTab("causes")}
-                >
-                  Causes
-                </button>
-              )}
-              <span style={{ flex: 1 }} />
-              <button
-                type="button"
-                role="tab"
-                className="tab small"
-                aria-selected={tab === "beside"}
-                title="Compare with other codes"
-                onClick={() => setTab("beside")}
-              >
-                Compare
-              </button>
-              <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
-            </header>
+            <Tabs
+              activeKey={tab}
+              onChange={(k) => setTab(k as Tab)}
+              className="benchtabs"
+              tabBarGutter={22}
+              tabBarExtraContent={<NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
+              items={[
+                { key: "book", label: "Acceptance criteria" },
+                { key: "entered", label: `Entries (${standing.length})` },
+                { key: "passes", label: `Passes (${passes})` },
+                ...(rejected || bench.again ? [{ key: "repair", label: "Repair" }] : []),
+                ...(actor.role === "VIEWER" ? [] : [{ key: "causes", label: "Causes" }]),
+                { key: "beside", label: "Compare" },
+              ]}
+            />
             <div className="body">
               {tab === "book" && (
                 <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />
@@ -307,9 +261,9 @@ function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "sec
   const other = narrow === "section" ? "book" : "section";
   return (
     <span className="narrow-tabs">
-      <button type="button" className="link" onClick={() => setNarrow(other)}>
+      <Button type="link" onClick={() => setNarrow(other)}>
         {other === "section" ? "show the section" : "show the criteria"}
-      </button>
+      </Button>
     </span>
   );
 }

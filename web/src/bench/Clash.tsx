@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import type { Bench, Entry } from "../lib/api";
 import type { NewEntry } from "../lib/outbox";
 import { inWords } from "./kinds";
@@ -18,20 +19,14 @@ export function Clash({ bench, mine, theirs, onTheirs, onMine, onBoth }: Props) 
       <div>
         <b>{theirs.by} made it</b>
         <p>{theirs.withdrawn ? <s>{inWords(theirs, bench)}</s> : inWords(theirs, bench)}</p>
-        <button type="button" className="pick" onClick={onTheirs}>
-          Keep theirs
-        </button>
+        <Button onClick={onTheirs}>Keep theirs</Button>
       </div>
       <div>
         <b>You made it</b>
         <p>{inWords(mine, bench)}</p>
-        <button type="button" className="pick" onClick={onMine}>
-          Store mine instead
-        </button>
+        <Button onClick={onMine}>Store mine instead</Button>
       </div>
-      <button type="button" className="pick" onClick={onBoth}>
-        Both stand: mine as one more
-      </button>
+      <Button onClick={onBoth}>Both stand: mine as one more</Button>
     </div>
   );
 }

@@ -1,7 +1,9 @@
+import { Button } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, saidBy, type Bench, type CodeColumn, type Finding } from "../lib/api";
 import { VerdictMark, VerdictShape } from "../lib/VerdictMark";
+import { SmallTable, type SmallColumn } from "../lib/SmallTable";
 
 /** The same inspection held against other books, criterion by criterion; what differs is marked. Nothing of it is kept. */
 export function Beside({ bench }: { bench: Bench }) {
@@ -25,22 +27,21 @@ export function Beside({ bench }: { bench: Bench }) {
       </p>
       <div className="kinds" role="group" aria-label="Other codes">
         {signed && (
-          <button type="button" className="pick" aria-pressed={today} onClick={() => setToday(!today)}>
+          <Button type={today ? "primary" : "default"} aria-pressed={today} onClick={() => setToday(!today)}>
             What would today’s criteria say?
-          </button>
+          </Button>
         )}
         {books.data
           ?.filter((b) => b.id !== bench.joint.criteria)
           .map((b) => (
-            <button
+            <Button
+              type={chosen.includes(b.id) ? "primary" : "default"}
               key={b.id}
-              type="button"
-              className="pick"
               aria-pressed={chosen.includes(b.id)}
               onClick={() => toggle(b.id)}
             >
               {b.id}
-            </button>
+            </Button>
           ))}
       </div>
       {columns.isError && (
@@ -49,7 +50,7 @@ export function Beside({ bench }: { bench: Bench }) {
         </p>
       )}
       {(chosen.length > 0 || today) && columns.data && (
-        <Table columns={signed ? [asSigned(bench), ...columns.data] : columns.data} />
+        <Columns columns={signed ? [asSigned(bench), ...columns.data] : columns.data} />
       )}
     </>
   );
@@ -74,7 +75,7 @@ function under(column: CodeColumn, isFirst: boolean): string {
   return column.id.endsWith("as signed") ? "as signed" : "the contract’s code";
 }
 
-function Table({ columns }: { columns: CodeColumn[] }) {
+function Columns({ columns }: { columns: CodeColumn[] }) {
   const judging = columns.filter((c) => !c.refused);
   const own = judging[0];
   if (!own) return null;
@@ -84,44 +85,44 @@ function Table({ columns }: { columns: CodeColumn[] }) {
   const all = own.findings.filter((f) => f.id === f.criterion);
   const rows = [...all.filter(differing), ...all.filter((f) => !differing(f))];
   return (
-    <div style={{ overflowX: "auto" }}>
-      <table className="limits beside">
-        <thead>
-          <tr>
-            <th>Criterion</th>
-            {columns.map((c, i) => (
-              <th key={c.id}>
-                {c.title}
-                <div className="small quiet">{under(c, i === 0)}</div>
-                {c.refused ? (
-                  <div className="small hint">{c.refused}</div>
-                ) : (
-                  <VerdictMark verdict={c.verdict} size={22} />
-                )}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((f) => {
-            const each = columns.map((c) => c.findings.find((x) => x.id === f.id));
-            const differs = differing(f);
-            return (
-              <tr key={f.id} className={differs ? "differs" : undefined} data-criterion={f.id}>
-                <td>
-                  <b>{f.title}</b>
-                  {differs && <div className="small hint">≠ differs</div>}
-                </td>
-                {each.map((x, i) => (
-                  <td key={i}>{x ? <Cell finding={x} /> : "–"}</td>
-                ))}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
+    <SmallTable
+      label="The codes side by side"
+      rows={rows}
+      rowKey={(f) => f.id}
+      rowProps={(f) => ({ "data-criterion": f.id, className: differing(f) ? "differs" : undefined })}
+      columns={[
+        [
+          "Criterion",
+          (f) => (
+            <>
+              <b>{f.title}</b>
+              {differing(f) && <div className="small hint">≠ differs</div>}
+            </>
+          ),
+          150,
+        ],
+        ...columns.map((c, i): SmallColumn<Finding> => [
+          <Head key={c.id} column={c} isFirst={i === 0} />,
+          (f) => <CellOf column={c} id={f.id} />,
+        ]),
+      ]}
+    />
   );
+}
+
+function Head({ column: c, isFirst }: { column: CodeColumn; isFirst: boolean }) {
+  return (
+    <>
+      {c.title}
+      <div className="small quiet">{under(c, isFirst)}</div>
+      {c.refused ? <div className="small hint">{c.refused}</div> : <VerdictMark verdict={c.verdict} size={22} />}
+    </>
+  );
+}
+
+function CellOf({ column, id }: { column: CodeColumn; id: string }) {
+  const finding = column.findings.find((x) => x.id === id);
+  return finding ? <Cell finding={finding} /> : "–";
 }
 
 function Cell({ finding: f }: { finding: Finding }) {

@@ -1,6 +1,7 @@
+import { Button } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Bench, type DeviationForm } from "../lib/api";
-import { ChoiceField, TextField } from "../lib/fields";
+import { ChoiceField, DateField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { useChange } from "./useBench";
 
@@ -27,9 +28,9 @@ export function ContractPanel({ bench }: { bench: Bench }) {
         </div>
       ))}
       {records && !adding && (
-        <button type="button" className="link" onClick={() => setAdding(true)}>
+        <Button type="link" onClick={() => setAdding(true)}>
           record what the Engineer allows …
-        </button>
+        </Button>
       )}
       {adding && <DeviationEntry bench={bench} onDone={() => setAdding(false)} />}
     </section>
@@ -41,9 +42,9 @@ function TakeBack({ bench, id }: { bench: Bench; id: string }) {
   const [why, setWhy] = useState<string>();
   if (why === undefined)
     return (
-      <button type="button" className="link" onClick={() => setWhy("")}>
+      <Button type="link" onClick={() => setWhy("")}>
         no longer holds …
-      </button>
+      </Button>
     );
   const store = (e: FormEvent) => {
     e.preventDefault();
@@ -52,9 +53,7 @@ function TakeBack({ bench, id }: { bench: Bench; id: string }) {
   return (
     <form onSubmit={store} style={{ display: "flex", gap: 6, alignItems: "end" }}>
       <TextField id={`why-${id}`} label="Why it no longer holds" value={why} onChange={setWhy} />
-      <button type="submit" className="btn">
-        Take it back
-      </button>
+      <Button htmlType="submit">Take it back</Button>
       {change.isError && (
         <span role="alert" className="fault">
           {saidBy(change.error)}
@@ -73,18 +72,11 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
   const criteria = bench.evaluation.findings.filter(
     (f) => f.id === f.criterion && f.id !== "readiness" && f.id !== "size",
   );
-  const text = (
-    name: Exclude<keyof DeviationForm, "criterion">,
-    label: string,
-    span: number,
-    placeholder?: string,
-    type?: string,
-  ) => (
+  const text = (name: Exclude<keyof DeviationForm, "criterion">, label: string, span: number, placeholder?: string) => (
     <TextField
       id={`dev-${name}`}
       label={label}
       span={span}
-      type={type}
       placeholder={placeholder}
       value={form[name]}
       problem={problems[name]}
@@ -117,7 +109,14 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
         {text("max", `Up to, ${bench.joint.units}`, 4, "as it is")}
         {text("document", "His document", 4)}
         {text("engineer", "The Engineer", 4)}
-        {text("date", "Dated", 4, undefined, "date")}
+        <DateField
+          id="dev-date"
+          label="Dated"
+          span={4}
+          value={form.date}
+          problem={problems.date}
+          onChange={(v) => setForm({ ...form, date: v })}
+        />
         {text("note", "Note", 12)}
       </div>
       {fault !== undefined && (
@@ -130,12 +129,10 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
         is a changed drawing.
       </p>
       <div style={{ display: "flex", gap: 8 }}>
-        <button type="submit" className="btn main">
+        <Button type="primary" htmlType="submit">
           Record the document
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onDone}>Back</Button>
       </div>
     </form>
   );

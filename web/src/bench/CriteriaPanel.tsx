@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { Link } from "react-router";
 import { useCauses } from "../causes/CausesPanel";
 import { Defect, groupByRanking } from "../causes/DefectCauses";
@@ -140,9 +141,9 @@ function CausesOf({ finding, bench, onCauses }: { finding: Finding; bench: Bench
     <section aria-label="Likely causes">
       <div className="row">
         <h3 style={{ fontSize: 16, flex: 1 }}>Likely causes</h3>
-        <button type="button" className="link" onClick={onCauses}>
+        <Button type="link" onClick={onCauses}>
           signs, changes, note for the welder
-        </button>
+        </Button>
       </div>
       {mine.length === 0 && (
         <p className="quiet small">Nothing recorded to trace: the fit-up or the drawing decides here.</p>

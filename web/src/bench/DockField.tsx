@@ -1,15 +1,18 @@
+import { Button, Input } from "antd";
 import type { Bench, Gauge } from "../lib/api";
 import { chipsFor, type FieldSpec } from "./kinds";
+import { Choice } from "../lib/fields";
 
 export function KeyWord({ word, letter }: { word: string; letter?: string }) {
   const at = letter ? word.toLowerCase().indexOf(letter) : -1;
   if (at < 0) return <>{word}</>;
+  // one element, or the button would set its parts apart
   return (
-    <>
+    <span>
       {word.slice(0, at)}
       <kbd>{word[at]}</kbd>
       {word.slice(at + 1)}
-    </>
+    </span>
   );
 }
 
@@ -28,24 +31,23 @@ export function ReadWith({
   const kit = known.filter((g) => bench.gaugeNames.includes(g.form.name ?? ""));
   const others = known.filter((g) => !kit.includes(g));
   return (
-    <select
+    <Choice
       id="dock-gauge"
-      className="pick"
+      width={190}
       aria-label="Read with gauge"
       value={value}
-      onChange={(e) => onChange(e.target.value)}
-    >
-      <option value="">read with …</option>
-      {[...kit, ...others].map((g) => (
-        <option key={g.id} value={g.form.name}>
-          {g.fault ? "✕ " : ""}
-          {g.form.name}
-          {g.form.division ? `, ${g.form.division}` : ""}
-          {g.fault ? " (not in calibration)" : ""}
-        </option>
-      ))}
-    </select>
+      onChange={onChange}
+      options={[["", "read with …"], ...[...kit, ...others].map((g) => [g.form.name ?? "", gaugeInWords(g)] as const)]}
+    />
   );
+}
+
+function gaugeInWords(g: Gauge): string {
+  return [
+    `${g.fault ? "✕ " : ""}${g.form.name ?? ""}`,
+    ...(g.form.division ? [g.form.division] : []),
+    ...(g.fault ? ["not in calibration"] : []),
+  ].join(", ");
 }
 
 type FieldProps = {
@@ -72,15 +74,15 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
         <label id={id}>{spec.label}</label>
         <div className="chips" role="group" aria-labelledby={id}>
           {names.map(([toe, name], i) => (
-            <button
+            <Button
+              type={value === toe ? "primary" : "default"}
               key={toe}
-              type="button"
               {...(isFirst && i === 0 ? mark : {})}
               aria-pressed={value === toe}
               onClick={() => onChange(toe)}
             >
               {name}
-            </button>
+            </Button>
           ))}
         </div>
       </div>
@@ -90,13 +92,7 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
     return (
       <div className="field">
         <label htmlFor={id}>{spec.label}</label>
-        <select id={id} className="text" {...mark} value={value} onChange={(e) => onChange(e.target.value)}>
-          {spec.options?.map(([v, word]) => (
-            <option key={v} value={v}>
-              {word}
-            </option>
-          ))}
-        </select>
+        <Choice id={id} width={150} {...mark} value={value} options={spec.options ?? []} onChange={onChange} />
       </div>
     );
   const chips = chipsFor(spec, bench);
@@ -107,9 +103,9 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
         {spec.optional && <span className="quiet"> if read</span>}
       </label>
       <div style={{ display: "flex", gap: 4 }}>
-        <input
+        <Input
+          status={problem !== undefined ? "error" : undefined}
           id={id}
-          className="text"
           {...mark}
           value={value}
           autoComplete="off"
@@ -120,9 +116,14 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
         {chips.length > 0 && (
           <span className="chips">
             {chips.map((c) => (
-              <button key={c} type="button" aria-pressed={value === c} onClick={() => onChange(c)}>
+              <Button
+                type={value === c ? "primary" : "default"}
+                key={c}
+                aria-pressed={value === c}
+                onClick={() => onChange(c)}
+              >
                 {c}
-              </button>
+              </Button>
             ))}
           </span>
         )}

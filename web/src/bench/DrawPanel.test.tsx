@@ -57,7 +57,7 @@ describe("a stretch that a finger drew", () => {
 
   it("on the face needs no depth where none is measured", async () => {
     const { put } = panel({ lane: "face", from: 0, to: 25.4 });
-    fireEvent.click(screen.getByText("Slag", { selector: "button" }));
+    fireEvent.click(screen.getByText("Slag", { selector: "button span" }));
     fireEvent.click(screen.getByText("Record slag"));
     await waitFor(() =>
       expect(put()).toEqual({ kind: "INDICATION", content: { kind: "slag", from: "0", to: "1", trapped: true } }),

@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState } from "react";
 import { saidBy, type Bench } from "../lib/api";
 import { newId } from "../lib/id";
@@ -68,47 +69,43 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
         <b className="drawnname">{name}</b>
         {(["from", "to"] as const).map((end) => (
           <span key={end} className="nudge" role="group" aria-label={`${end === "from" ? "From" : "To"}`}>
-            <button type="button" aria-label={`${end}: ${step} back`} onClick={() => nudge(end, -1)}>
+            <Button aria-label={`${end}: ${step} back`} onClick={() => nudge(end, -1)}>
               ◂
-            </button>
+            </Button>
             <output>{end === "from" ? from : to}</output>
-            <button type="button" aria-label={`${end}: ${step} on`} onClick={() => nudge(end, 1)}>
+            <Button aria-label={`${end}: ${step} on`} onClick={() => nudge(end, 1)}>
               ▸
-            </button>
+            </Button>
           </span>
         ))}
         {here.length > 1 && (
           <span className="kinds" role="group" aria-label="What it is">
             {here.map((k) => (
-              <button
+              <Button
+                type={spec?.id === k.id ? "primary" : "default"}
                 key={k.id}
-                type="button"
-                className="pick"
                 aria-pressed={spec?.id === k.id}
                 onClick={() => setId(k.id)}
               >
                 {k.word}
-              </button>
+              </Button>
             ))}
           </span>
         )}
         <span style={{ flex: 1 }} />
-        <button type="button" className="pick" onClick={() => onDrawn(undefined)}>
-          Leave it
-        </button>
+        <Button onClick={() => onDrawn(undefined)}>Leave it</Button>
       </div>
       <div className="row">
         {drawn.lane === "size" &&
           bladesFor(bench, from, to).map((b) => (
-            <button
+            <Button
               key={b.words}
-              type="button"
               className={`chip big ${b.goes ? "goes" : ""}`}
               disabled={busy}
               onClick={() => void put(b.kind, b.content)}
             >
               {b.words}
-            </button>
+            </Button>
           ))}
         {spec && by && (
           <>
@@ -116,33 +113,23 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
               {spec.word}, {by.label.toLowerCase()}:
             </span>
             {chipsFor(by, bench).map((c) => (
-              <button
+              <Button
                 key={c}
-                type="button"
                 className="chip big"
                 disabled={busy}
                 onClick={() => void put("INDICATION", contentOf(spec, { ...start, [by.name]: c }))}
               >
                 {c}
-              </button>
+              </Button>
             ))}
           </>
         )}
         {spec && (!by || by.optional) && (
-          <button
-            type="button"
-            className="chip big"
-            disabled={busy}
-            onClick={() => void put("INDICATION", contentOf(spec, start))}
-          >
+          <Button className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
             {by ? "not measured" : `Record ${spec.word.toLowerCase()}`}
-          </button>
+          </Button>
         )}
-        {spec && (
-          <button type="button" className="pick" onClick={() => onForm(spec, start)}>
-            other …
-          </button>
-        )}
+        {spec && <Button onClick={() => onForm(spec, start)}>other …</Button>}
       </div>
       {fault !== undefined && (
         <p role="alert" className="fault" style={{ margin: 0 }}>

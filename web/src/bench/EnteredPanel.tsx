@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState } from "react";
 import { saidBy, type Bench, type Entry } from "../lib/api";
 import type { Step } from "../lib/outbox";
@@ -44,28 +45,23 @@ export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
           {mayChange && (
             <span style={{ whiteSpace: "nowrap" }}>
               {!e.withdrawn && specOf(e) && (
-                <button type="button" className="link" onClick={() => onEdit(e)}>
+                <Button type="link" onClick={() => onEdit(e)}>
                   change
-                </button>
+                </Button>
               )}
               {e.withdrawn ? (
-                <button
-                  type="button"
-                  className="link"
-                  onClick={() => act({ do: "restore", entry: e.id }, inWords(e, bench))}
-                >
+                <Button type="link" onClick={() => act({ do: "restore", entry: e.id }, inWords(e, bench))}>
                   undo
-                </button>
+                </Button>
               ) : (
-                <button
-                  type="button"
-                  className="link"
+                <Button
+                  type="link"
                   onClick={() =>
                     act({ do: "takeOff", entry: e.id, version: e.version }, `take off: ${inWords(e, bench)}`)
                   }
                 >
                   take off
-                </button>
+                </Button>
               )}
             </span>
           )}

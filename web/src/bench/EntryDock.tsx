@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent as Pressed } from "react";
 import { api, problemsByField, Refused, saidBy, type Bench, type Entry, type Line } from "../lib/api";
@@ -17,6 +18,7 @@ import { PracticeGauge } from "./PracticeGauge";
 import { reading, Typing } from "./typing";
 import { UndoRedo } from "./UndoRedo";
 import { saidOf, useBusy, type Doing } from "./useBench";
+import { Choice } from "../lib/fields";
 
 /** A place touched on the strip; each touch has a number of its own. */
 export type GaugeUse = { place: string; touch: number };
@@ -286,33 +288,26 @@ export function EntryDock({
       {!editing && !drawn && !(spec && run) && (
         <div className="kinds" role="group" aria-label="What was seen or read">
           {here.slice(0, first).map((k) => (
-            <button
+            <Button
+              type={spec?.id === k.id ? "primary" : "default"}
               key={k.id}
-              type="button"
-              className="pick"
               aria-pressed={spec?.id === k.id}
               onClick={() => (spec?.id === k.id ? setSpec(undefined) : pick(k))}
               title={`key ${k.key}`}
             >
               <KeyWord word={k.word} letter={k.key} />
-            </button>
+            </Button>
           ))}
-          <select
-            className="pick"
+          <Choice
+            width={130}
             aria-label="More kinds"
             value={spec && here.indexOf(spec) >= first ? spec.id : ""}
-            onChange={(e) => {
-              const k = here.find((x) => x.id === e.target.value);
+            options={[["", "More …"], ...here.slice(first).map((k) => [k.id, k.word] as const)]}
+            onChange={(id) => {
+              const k = here.find((x) => x.id === id);
               if (k) pick(k);
             }}
-          >
-            <option value="">More …</option>
-            {here.slice(first).map((k) => (
-              <option key={k.id} value={k.id}>
-                {k.word}
-              </option>
-            ))}
-          </select>
+          />
           <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />
           {spec ? (
             <>
@@ -325,17 +320,11 @@ export function EntryDock({
           )}
           {(!spec || spec.id === "blade") &&
             bladed.map((b) => (
-              <button
-                key={b.words}
-                type="button"
-                className={`pick ${b.goes ? "goes" : ""}`}
-                disabled={busy}
-                onClick={() => blade(b)}
-              >
+              <Button key={b.words} className={b.goes ? "goes" : undefined} disabled={busy} onClick={() => blade(b)}>
                 {spec?.id === "blade"
                   ? b.words
                   : `${bench.joint.size} goes, ${repaired ? `${along.from}–${along.to}` : "full length"}`}
-              </button>
+              </Button>
             ))}
         </div>
       )}
@@ -353,15 +342,11 @@ export function EntryDock({
             />
           ))}
           {(editing ?? run) && readWith}
-          <button type="submit" className="btn main" disabled={busy}>
+          <Button type="primary" htmlType="submit" disabled={busy}>
             {editing?.version !== undefined ? "Store the change" : "Record"}
-          </button>
+          </Button>
           {editing && <PhotoButton doing={doing} {...photoOf} onSaid={setSaid} onFault={setFault} />}
-          {editing && (
-            <button type="button" className="btn" onClick={onDone}>
-              Leave as it was
-            </button>
-          )}
+          {editing && <Button onClick={onDone}>Leave as it was</Button>}
           {isStation && !editing && (
             <Run run={run} spec={spec} units={units} onRun={setRun} practice={practice} onPractice={setPractice} />
           )}
@@ -423,22 +408,20 @@ function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
   const optional = spec.fields.filter((f) => f.measure && f.optional);
   return (
     <span className="run" role="group" aria-label="Run of stations">
-      <button
-        type="button"
-        className="pick"
+      <Button
+        type={run !== undefined ? "primary" : "default"}
         aria-pressed={run !== undefined}
         title="Enter goes to the next reading, then to the next station; a gauge that types does it by itself"
         onClick={() => onRun(run ? undefined : { also: [], step: "" })}
       >
         Run
-      </button>
+      </Button>
       {run && (
         <>
           {optional.map((f) => (
-            <button
+            <Button
+              type={run.also.includes(f.name) ? "primary" : "default"}
               key={f.name}
-              type="button"
-              className="pick"
               aria-pressed={run.also.includes(f.name)}
               onClick={() =>
                 onRun({
@@ -448,12 +431,11 @@ function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
               }
             >
               + {f.label.toLowerCase()}
-            </button>
+            </Button>
           ))}
           <label className="step">
             every{" "}
-            <input
-              className="text"
+            <Input
               aria-label={`Stations every, ${units}`}
               value={run.step}
               placeholder="next"
@@ -463,11 +445,7 @@ function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
           </label>
         </>
       )}
-      {!practice && (
-        <button type="button" className="pick" onClick={() => onPractice(true)}>
-          Practice gauge
-        </button>
-      )}
+      {!practice && <Button onClick={() => onPractice(true)}>Practice gauge</Button>}
     </span>
   );
 }

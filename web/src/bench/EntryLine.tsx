@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { Modal } from "antd";
+import { Button, Input, Modal, type InputRef } from "antd";
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEvent, type ReactNode } from "react";
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
 import { isUnreachable } from "../lib/outbox";
 import { saidOf, type Doing } from "./useBench";
 import { newId } from "../lib/id";
+import { SmallTable } from "../lib/SmallTable";
 
 type Props = {
   bench: Bench;
@@ -37,7 +38,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const [said, setSaid] = useState("");
   const [card, setCard] = useState(false);
   const queries = useQueryClient();
-  const input = useRef<HTMLInputElement>(null);
+  const input = useRef<InputRef>(null);
   const lines = text.split("\n").filter((l) => l.trim() !== "");
 
   const asked = lines.length > 1 ? lines : [text];
@@ -148,11 +149,10 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     <form className="line" onSubmit={putDown} aria-label="Entry line">
       <div className="typed">
         {several ? (
-          <output className="text">{lines.length} rows pasted</output>
+          <output>{lines.length} rows pasted</output>
         ) : (
-          <input
+          <Input
             ref={input}
-            className="text"
             aria-label="Entry line"
             placeholder="/ then what you see: uc a 12-14 1/32 · leg 6 5/16 1/4 · none crack overlap · ? shows all"
             autoFocus={focused}
@@ -178,23 +178,17 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <button type="submit" className="btn main" disabled={wrong >= 0 && !away}>
+        <Button type="primary" htmlType="submit" disabled={wrong >= 0 && !away}>
           Record{entries.length > 1 ? ` ${entries.length}` : ""}
-        </button>
-        {several && (
-          <button type="button" className="btn" onClick={() => setText("")}>
-            Drop the rows
-          </button>
-        )}
-        <button
-          type="button"
-          className="btn"
+        </Button>
+        {several && <Button onClick={() => setText("")}>Drop the rows</Button>}
+        <Button
           aria-label="What the line understands"
           title="What the line understands (?)"
           onClick={() => setCard(true)}
         >
           ?
-        </button>
+        </Button>
         {side}
       </div>
       {text !== "" && (
@@ -226,9 +220,9 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
           )}
           {!several &&
             (last?.completions ?? []).slice(0, 8).map((c) => (
-              <button key={c} type="button" className="pick word" onClick={() => complete(c)}>
+              <Button key={c} className="word" onClick={() => complete(c)}>
                 {c}
-              </button>
+              </Button>
             ))}
         </div>
       )}
@@ -253,29 +247,24 @@ function HelpCard({ onClose }: { onClose: () => void }) {
         spreadsheet are legs: at, leg A, leg B. <b>none</b> crack overlap: inspected, none seen. Undercut:{" "}
         <b>uc a 10-14 1/16 over 1/32 11-12.5</b> is at most 1/16, over 1/32 only there.
       </p>
-      <table className="limits card-table">
-        <thead>
-          <tr>
-            <th>Kind</th>
-            <th>then</th>
-            <th>as</th>
-          </tr>
-        </thead>
-        <tbody>
-          {cards.data?.map((c) => (
-            <tr key={c.words[0]}>
-              <td>
+      <SmallTable
+        label="What the entry line understands"
+        rows={cards.data ?? []}
+        rowKey={(c) => c.words[0] ?? ""}
+        columns={[
+          [
+            "Kind",
+            (c) => (
+              <>
                 <b>{c.words[0]}</b>
                 {c.words.length > 1 && <span className="quiet small"> {c.words.slice(1).join(", ")}</span>}
-              </td>
-              <td className="small">{c.follows.join(" · ")}</td>
-              <td>
-                <code>{c.example}</code>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          ],
+          ["then", (c) => <span className="small">{c.follows.join(" · ")}</span>],
+          ["as", (c) => <code>{c.example}</code>],
+        ]}
+      />
       <h2 className="keyhead">Keys</h2>
       <dl className="keycard">
         {keys.map(([key, does]) => (

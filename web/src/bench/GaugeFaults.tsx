@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, saidBy, type Bench } from "../lib/api";
 import { TextField } from "../lib/fields";
@@ -50,9 +51,9 @@ function OneFault({ bench, fault }: { bench: Bench; fault: Fault }) {
         </div>
       )}
       {!fault.waived && bench.state === "OPEN" && actor.role === "QUALITY_MANAGER" && reason === undefined && (
-        <button type="button" className="link" onClick={() => setReason("")}>
+        <Button type="link" onClick={() => setReason("")}>
           waive it …
-        </button>
+        </Button>
       )}
       {reason !== undefined && !fault.waived && (
         <form onSubmit={waive}>
@@ -67,9 +68,7 @@ function OneFault({ bench, fault }: { bench: Bench; fault: Fault }) {
               {saidBy(change.error)}
             </div>
           )}
-          <button type="submit" className="btn">
-            Waive it
-          </button>
+          <Button htmlType="submit">Waive it</Button>
         </form>
       )}
     </div>

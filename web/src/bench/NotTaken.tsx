@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import type { Bench } from "../lib/api";
 import { newId } from "../lib/id";
 import type { Waiting } from "../lib/outbox";
@@ -33,17 +34,9 @@ export function NotTaken({ bench, onRight }: Props) {
             <span style={{ flex: 1 }}>
               <b className="fault">Not taken:</b> {w.words}: {w.refused}
             </span>
-            {(w.step.do === "put" || w.step.do === "line") && (
-              <button type="button" className="pick" onClick={() => onRight(w)}>
-                put it right
-              </button>
-            )}
-            <button type="button" className="pick" onClick={() => void outbox.again(w.key, w.step)}>
-              send it again
-            </button>
-            <button type="button" className="pick" onClick={() => outbox.drop(w.key)}>
-              leave it out
-            </button>
+            {(w.step.do === "put" || w.step.do === "line") && <Button onClick={() => onRight(w)}>put it right</Button>}
+            <Button onClick={() => void outbox.again(w.key, w.step)}>send it again</Button>
+            <Button onClick={() => outbox.drop(w.key)}>leave it out</Button>
           </div>
         );
       })}

@@ -1,6 +1,8 @@
+import { CameraOutlined } from "@ant-design/icons";
 import { newId } from "../lib/id";
 import { keepPicture } from "../lib/outbox";
 import { saidOf, type Doing } from "./useBench";
+import { FileButton } from "../lib/FileButton";
 
 type Props = {
   doing: Doing;
@@ -31,31 +33,11 @@ export function PhotoButton({ doing, of, words, onSaid, onFault }: Props) {
     }
   };
   return (
-    <label className="pick camera" title={`Picture ${words} (PNG or JPEG, up to 10 MB)`}>
-      <svg
-        width="24"
-        height="20"
-        viewBox="0 0 24 20"
-        aria-hidden="true"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="2"
-      >
-        <path d="M2 5h5l2-3h6l2 3h5v13H2z" strokeLinejoin="round" />
-        <circle cx="12" cy="11" r="4" />
-      </svg>
-      <input
-        type="file"
-        accept="image/png,image/jpeg"
-        capture="environment"
-        className="unseen"
-        aria-label={`Picture ${words}`}
-        onChange={(e) => {
-          const f = e.target.files?.[0];
-          e.target.value = "";
-          if (f) void take(f);
-        }}
-      />
-    </label>
+    <FileButton
+      accept="image/png,image/jpeg"
+      label={`Picture ${words} (PNG or JPEG, up to 10 MB)`}
+      icon={<CameraOutlined />}
+      onFile={(f) => void take(f)}
+    />
   );
 }

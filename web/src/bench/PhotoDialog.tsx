@@ -1,4 +1,4 @@
-import { Modal } from "antd";
+import { Button, Modal } from "antd";
 import { useState } from "react";
 import { saidBy, type Bench, type Photo } from "../lib/api";
 import { inWords } from "./kinds";
@@ -24,11 +24,7 @@ export function PhotoDialog({ bench, photo, doing, onClose }: Props) {
         <span className="quiet" style={{ flex: 1 }}>
           taken by {photo.by}
         </span>
-        {doing && (
-          <button type="button" className="btn" onClick={() => void off()}>
-            Take it off
-          </button>
-        )}
+        {doing && <Button onClick={() => void off()}>Take it off</Button>}
       </div>
       {fault !== undefined && (
         <p role="alert" className="fault">

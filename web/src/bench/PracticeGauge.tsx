@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useRef, useState } from "react";
 import { api, saidBy, type Bench, type GaugeReading } from "../lib/api";
 import { placeOf } from "../lib/place";
@@ -36,9 +37,8 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
       <output className="lcd" aria-live="polite">
         {last?.text ?? "– – –"}
       </output>
-      <button
-        type="button"
-        className="btn main"
+      <Button
+        type="primary"
         onPointerDown={(e) => {
           // the reading keeps its focus, as it does when a real gauge is squeezed
           e.preventDefault();
@@ -48,7 +48,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
         onClick={() => void read()}
       >
         Take a reading
-      </button>
+      </Button>
       <span className="small" style={{ flex: 1 }}>
         {fault !== undefined ? (
           <span className="fault">{saidBy(fault)}</span>
@@ -60,9 +60,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
           )
         )}
       </span>
-      <button type="button" className="pick" onClick={onClose}>
-        Put it away
-      </button>
+      <Button onClick={onClose}>Put it away</Button>
     </section>
   );
 }

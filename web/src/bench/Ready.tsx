@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -34,9 +35,9 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
               .join("; ")}
           </div>
         </span>
-        <button type="button" className="link" onClick={() => setShown(true)}>
+        <Button type="link" onClick={() => setShown(true)}>
           change
-        </button>
+        </Button>
       </section>
     );
   const question = (
@@ -65,9 +66,9 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
       {bench.gaugeNames.length === 0 && (kit.data?.length ?? 0) > 0 ? (
         <div className="item">
           <span>Gauges used</span>
-          <button type="button" className="pick" disabled={disabled} onClick={() => answer({ gauges: kit.data })}>
+          <Button disabled={disabled} onClick={() => answer({ gauges: kit.data })}>
             today’s kit ({kit.data?.length})
-          </button>
+          </Button>
         </div>
       ) : bench.gaugeNames.length > 0 ? (
         <div className="item">
@@ -79,14 +80,9 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
             )}
             <div className="quiet">{bench.gaugeNames.join(", ")}</div>
           </span>
-          <button
-            type="button"
-            className="link"
-            disabled={disabled}
-            onClick={() => answer({ forget: ["gauges", "inCalibration"] })}
-          >
+          <Button type="link" disabled={disabled} onClick={() => answer({ forget: ["gauges", "inCalibration"] })}>
             others
-          </button>
+          </Button>
         </div>
       ) : (
         <>
@@ -134,9 +130,9 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
         </p>
       )}
       {ready && (
-        <button type="button" className="link" onClick={() => setShown(false)}>
+        <Button type="link" onClick={() => setShown(false)}>
           done
-        </button>
+        </Button>
       )}
     </section>
   );
@@ -166,9 +162,8 @@ function Noted({
   return (
     <div className="item">
       <label htmlFor={field}>{word}</label>
-      <input
+      <Input
         id={field}
-        className="text"
         style={{ width: 128 }}
         placeholder={hint}
         autoComplete="off"
@@ -205,9 +200,8 @@ function Wait({
   return (
     <div className="item">
       <label htmlFor="hours">Hours since welding</label>
-      <input
+      <Input
         id="hours"
-        className="text"
         style={{ width: 80 }}
         value={hours}
         disabled={disabled}

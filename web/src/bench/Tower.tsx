@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useActor } from "../lib/session";
@@ -8,6 +9,7 @@ import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
 import { useBusy, useWaiting, type Doing } from "./useBench";
 import { newId } from "../lib/id";
+import { signLook } from "./sign-look";
 
 /** The verdict to be read at arm's length, what is still to be inspected, and what to do next. */
 export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
@@ -91,7 +93,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
               ))}
             {bench.again && (
               <p className="small again">
-                <b>Re-inspection, {bench.stage}</b>: repaired {bench.again.repaired}; look at{" "}
+                <b>Re-inspection, {bench.stage}</b>: repaired {bench.again.repaired}; inspect{" "}
                 <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers{" "}
                 {bench.again.defects.join(", ")}. Outside it the inspection before stands.
               </p>
@@ -104,8 +106,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
                   <b>{t.title}</b>
                   <div className="ask quiet">{t.ask}</div>
                 </span>
-                <button
-                  type="button"
+                <Button
                   className="none"
                   data-none={t.id}
                   disabled={!inspects || busy || waits.includes(t.id)}
@@ -121,7 +122,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
                       seen
                     </>
                   )}
-                </button>
+                </Button>
               </div>
             ))}
             {rest.length > 0 && <h3>Still to measure</h3>}
@@ -163,57 +164,38 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
       </div>
       <div className="acts">
         {open && inspects && clearable.length > 1 && (
-          <button type="button" className="btn" onClick={() => setDialog("full-length")}>
-            Full length inspected: none seen …
-          </button>
+          <Button onClick={() => setDialog("full-length")}>Full length inspected: none seen …</Button>
         )}
         {open &&
           inspects &&
           (e.verdict === "incomplete" ? (
-            <button type="button" className="btn" onClick={() => setDialog("hand")}>
-              Hand over …
-            </button>
+            <Button onClick={() => setDialog("hand")}>Hand over …</Button>
           ) : (
-            <button type="button" className={`btn ${e.verdict}`} onClick={() => setDialog("sign")}>
+            <Button {...signLook(e.verdict)} onClick={() => setDialog("sign")}>
               Sign {e.verdict} …
-            </button>
+            </Button>
           ))}
         {!open && inspects && bench.revisions[0]?.id === bench.id && (
-          <button type="button" className="btn" onClick={() => setDialog("amend")}>
-            Amend …
-          </button>
+          <Button onClick={() => setDialog("amend")}>Amend …</Button>
         )}
         {inspects &&
           !open &&
           bench.capacity === "QC" &&
           !bench.revisions.some((r) => r.capacity === "verification") && (
-            <button type="button" className="btn" onClick={() => void verify()}>
-              Verification inspection …
-            </button>
+            <Button onClick={() => void verify()}>Verification inspection …</Button>
           )}
         {!inspects && open && (
-          <p className="cautions">An inspector looks and signs; you see the inspection as it stands.</p>
+          <p className="cautions">An inspector inspects and signs; you see the inspection as it stands.</p>
         )}
         {!open && (
-          <a
-            className="btn"
-            style={{ display: "grid", placeItems: "center", textDecoration: "none" }}
-            href={`/api/inspections/${bench.id}/record`}
-            download={`${bench.joint.mark}-record.json`}
-          >
+          <Button href={`/api/inspections/${bench.id}/record`} download={`${bench.joint.mark}-record.json`}>
             Signed record (file)
-          </a>
+          </Button>
         )}
         {!open && (
-          <a
-            className="btn"
-            style={{ display: "grid", placeItems: "center", textDecoration: "none" }}
-            href={`/api/joints/${bench.joint.id}/report`}
-            target="_blank"
-            rel="noreferrer"
-          >
+          <Button href={`/api/joints/${bench.joint.id}/report`} target="_blank" rel="noreferrer">
             Report (PDF)
-          </a>
+          </Button>
         )}
       </div>
       {dialog === "full-length" && (
@@ -225,7 +207,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         <AmendDialog
           bench={bench}
           onClose={() => setDialog(undefined)}
-          onAmended={(id) => navigate(`/inspections/${id}`)}
+          onAmended={(id) => void navigate(`/inspections/${id}`)}
         />
       )}
     </aside>
@@ -244,18 +226,17 @@ function Signed({ bench }: { bench: Bench }) {
         <>
           <h3>Inspections and revisions</h3>
           {bench.revisions.map((r) => (
-            <button
+            <Button
+              type="link"
               key={r.id}
-              type="button"
-              className="link"
               style={{ textAlign: "left" }}
               disabled={r.id === bench.id}
-              onClick={() => navigate(`/inspections/${r.id}`)}
+              onClick={() => void navigate(`/inspections/${r.id}`)}
             >
               {r.capacity === "verification" ? "Verification, " : ""}
               {r.stage === "final" ? "" : `re-inspection after ${r.stage}, `}revision {r.revision},{" "}
               {r.state === "SIGNED" ? `signed ${r.verdict}` : "open"}
-            </button>
+            </Button>
           ))}
         </>
       )}

@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useEffect } from "react";
 import { useBusy, useTrack, type Doing } from "./useBench";
 
@@ -33,26 +34,24 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
   });
   return (
     <>
-      <button
-        type="button"
-        className="pick square"
+      <Button
+        className="square"
         aria-label={`Undo ${canUndo ?? ""}`.trim()}
         title={canUndo ? `Undo: ${canUndo} (Ctrl Z)` : "Nothing to undo"}
         disabled={!canUndo || busy}
         onClick={() => void move("undo")}
       >
         <Turn />
-      </button>
-      <button
-        type="button"
-        className="pick square"
+      </Button>
+      <Button
+        className="square"
         aria-label={`Redo ${canRedo ?? ""}`.trim()}
         title={canRedo ? `Redo: ${canRedo} (Ctrl Y)` : "Nothing to redo"}
         disabled={!canRedo || busy}
         onClick={() => void move("redo")}
       >
         <Turn redo />
-      </button>
+      </Button>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Modal } from "antd";
+import { Button, Checkbox, Input, Modal } from "antd";
 import { useState, type ReactNode } from "react";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
@@ -7,6 +7,8 @@ import { spansOf } from "../set-up/form";
 import { VerdictMark } from "../lib/VerdictMark";
 import { useBusy, useChange, type Doing } from "./useBench";
 import { newId } from "../lib/id";
+import { ChoiceField } from "../lib/fields";
+import { signLook } from "./sign-look";
 
 type DialogProps = { bench: Bench; onClose: () => void };
 
@@ -46,26 +48,24 @@ export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doin
         Tick what you inspected for along {bench.again ? bench.again.inspectAlong : "the whole weld"} and did not see.
         What you leave out stays to be inspected.
       </p>
-      <button
-        type="button"
-        className="pick"
+      <Button
+        type={all ? "primary" : "default"}
         aria-pressed={all}
         style={{ width: "100%", marginBottom: 8 }}
         onClick={() => setTicked(all ? [] : items.map((t) => t.id))}
       >
         None seen of all {items.length}
-      </button>
+      </Button>
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 6 }}>
         {items.map((t) => (
-          <label key={t.id} className="pick" style={{ display: "flex", alignItems: "center", gap: 10 }}>
-            <input
-              type="checkbox"
-              style={{ width: 24, height: 24 }}
-              checked={ticked.includes(t.id)}
-              onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))}
-            />
+          <Checkbox
+            key={t.id}
+            className="ticked"
+            checked={ticked.includes(t.id)}
+            onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))}
+          >
             {t.title}
-          </label>
+          </Checkbox>
         ))}
       </div>
       {fault && (
@@ -74,17 +74,10 @@ export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doin
         </p>
       )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button
-          type="button"
-          className="btn main"
-          disabled={ticked.length === 0 || busy}
-          onClick={() => void confirm()}
-        >
+        <Button type="primary" disabled={ticked.length === 0 || busy} onClick={() => void confirm()}>
           Inspected, none seen of {ticked.length}
-        </button>
-        <button type="button" className="btn" onClick={onClose}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onClose}>Back</Button>
       </div>
     </Dialog>
   );
@@ -134,12 +127,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
         </div>
         <div className="field" style={{ gridColumn: "span 6" }}>
           <label htmlFor="certificate">Certificate</label>
-          <input
-            id="certificate"
-            className="text"
-            value={certificate}
-            onChange={(e) => setCertificate(e.target.value)}
-          />
+          <Input id="certificate" value={certificate} onChange={(e) => setCertificate(e.target.value)} />
         </div>
       </div>
       {fault && (
@@ -148,12 +136,10 @@ export function SignDialog({ bench, onClose }: DialogProps) {
         </p>
       )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className={`btn ${verdict}`} disabled={change.isPending} onClick={() => void sign()}>
+        <Button {...signLook(verdict)} disabled={change.isPending} onClick={() => void sign()}>
           Sign as {verdict}, {actor.name}
-        </button>
-        <button type="button" className="btn" onClick={onClose}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onClose}>Back</Button>
       </div>
     </Dialog>
   );
@@ -181,22 +167,17 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
       <p style={{ marginTop: 0 }}>
         {bench.evaluation.todo.length} still to do. Entries stay under the name of whoever recorded them.
       </p>
-      <div className="field">
-        <label htmlFor="to">To</label>
-        <select id="to" className="text" value={to} onChange={(e) => setTo(e.target.value)}>
-          <option value="">choose an inspector</option>
-          {inspectors.map((p) => (
-            <option key={p.id} value={p.id}>
-              {p.name}
-            </option>
-          ))}
-        </select>
-      </div>
+      <ChoiceField
+        id="to"
+        label="To"
+        value={to}
+        options={[["", "choose an inspector"], ...inspectors.map((p) => [p.id, p.name] as const)]}
+        onChange={setTo}
+      />
       <div className="field" style={{ marginTop: 10 }}>
         <label htmlFor="looked">Inspected so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
-        <input
+        <Input
           id="looked"
-          className="text"
           value={inspected}
           placeholder={`0-${bench.joint.form.length ?? ""}`}
           onChange={(e) => setInspected(e.target.value)}
@@ -211,7 +192,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
       )}
       <div className="field" style={{ marginTop: 10 }}>
         <label htmlFor="note">Note for the next</label>
-        <input id="note" className="text" value={note} onChange={(e) => setNote(e.target.value)} />
+        <Input id="note" value={note} onChange={(e) => setNote(e.target.value)} />
       </div>
       {fault && (
         <p role="alert" className="fault">
@@ -219,12 +200,10 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
         </p>
       )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button type="button" className="btn main" disabled={to === "" || change.isPending} onClick={() => void hand()}>
+        <Button type="primary" disabled={to === "" || change.isPending} onClick={() => void hand()}>
           Hand over
-        </button>
-        <button type="button" className="btn" onClick={onClose}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onClose}>Back</Button>
       </div>
     </Dialog>
   );
@@ -260,7 +239,7 @@ export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAme
       </p>
       <div className="field">
         <label htmlFor="reason">Why</label>
-        <input id="reason" className="text" value={reason} onChange={(e) => setReason(e.target.value)} />
+        <Input id="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
       </div>
       {fault && (
         <p role="alert" className="fault">
@@ -268,17 +247,10 @@ export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAme
         </p>
       )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <button
-          type="button"
-          className="btn main"
-          disabled={reason.trim() === "" || change.isPending}
-          onClick={() => void amend()}
-        >
+        <Button type="primary" disabled={reason.trim() === "" || change.isPending} onClick={() => void amend()}>
           Begin revision {bench.revision + 1}
-        </button>
-        <button type="button" className="btn" onClick={onClose}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onClose}>Back</Button>
       </div>
     </Dialog>
   );

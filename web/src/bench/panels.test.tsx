@@ -8,6 +8,7 @@ import { CausesPanel } from "../causes/CausesPanel";
 import { CriteriaPanel } from "./CriteriaPanel";
 import { EnteredPanel } from "./EnteredPanel";
 import { Tower } from "./Tower";
+import { choose } from "../test/choose";
 
 const rejected = (): Bench =>
   bench({
@@ -201,7 +202,7 @@ describe("the causes of a weld", () => {
     };
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, refused);
     fireEvent.click(await screen.findByText("Record a specimen …"));
-    fireEvent.change(screen.getByLabelText("Test"), { target: { value: "bend" } });
+    choose("Test", "Bend");
     fireEvent.change(screen.getByLabelText("Specimen"), { target: { value: "face bend 2" } });
     fireEvent.change(screen.getByLabelText("Openings, each at its longest"), { target: { value: "a bit, 3/32" } });
     fireEvent.click(screen.getByText("Record it"));

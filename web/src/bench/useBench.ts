@@ -2,6 +2,7 @@ import { replaceEqualDeep, useMutation, useQuery, useQueryClient, type QueryClie
 import { useEffect, useState, useSyncExternalStore } from "react";
 import { api, Refused, type Bench } from "../lib/api";
 import { isUnreachable, outboxOf, type Outbox, type Step, type Waiting } from "../lib/outbox";
+import { onForget } from "../lib/forget";
 import { useActor } from "../lib/session";
 import { changesOf, stepsTo, type Done } from "../lib/undo";
 
@@ -94,6 +95,11 @@ class Store<T> {
     return this.values.get(look) ?? this.none;
   }
 
+  clear() {
+    this.values.clear();
+    this.listeners.forEach((l) => l());
+  }
+
   set(look: string, value: T) {
     this.values.set(look, value);
     this.listeners.forEach((l) => l());
@@ -101,6 +107,8 @@ class Store<T> {
 }
 
 const tracks = new Store<Track>(nothing);
+// what one person did is not undone by the next one at this tablet
+onForget(() => tracks.clear());
 const underway = new Store<number>(0);
 
 /** Whether something of this inspection is on its way to the server. */

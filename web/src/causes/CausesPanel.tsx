@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -48,18 +49,17 @@ export function CausesPanel({ bench }: { bench: Bench }) {
       <div className="row" style={{ padding: "6px 0" }}>
         <span className="small quiet">Also on this bead:</span>
         {c.also.map((a) => (
-          <button
+          <Button
+            type={also.includes(a.id) ? "primary" : "default"}
             key={a.id}
-            type="button"
-            className="pick"
             aria-pressed={also.includes(a.id)}
             onClick={() => setAlso(also.includes(a.id) ? also.filter((x) => x !== a.id) : [...also, a.id])}
           >
             {a.words}
-          </button>
+          </Button>
         ))}
         <span style={{ flex: 1 }} />
-        <Link className="link" to={`/inspections/${bench.id}/note`}>
+        <Link className="way" to={`/inspections/${bench.id}/note`}>
           note for the welder
         </Link>
       </div>
@@ -127,9 +127,9 @@ function WeChange({ bench, cause, trouble, words }: { bench: Bench; cause: strin
     );
   if (text === undefined)
     return (
-      <button type="button" className="btn" style={{ justifySelf: "start" }} onClick={() => setText(words)}>
+      <Button style={{ justifySelf: "start" }} onClick={() => setText(words)}>
         We change this …
-      </button>
+      </Button>
     );
   return (
     <form
@@ -139,19 +139,16 @@ function WeChange({ bench, cause, trouble, words }: { bench: Bench; cause: strin
         record.mutate(() => api.trial(bench.id, id, { cause, trouble, words: text }));
       }}
     >
-      <input
+      <Input
         aria-label="What is changed, one thing"
-        className="text"
         style={{ flex: 1 }}
         value={text}
         onChange={(e) => setText(e.target.value)}
       />
-      <button type="submit" className="btn main" disabled={record.isPending}>
+      <Button type="primary" htmlType="submit" disabled={record.isPending}>
         Write it down
-      </button>
-      <button type="button" className="btn" onClick={() => setText(undefined)}>
-        Back
-      </button>
+      </Button>
+      <Button onClick={() => setText(undefined)}>Back</Button>
       {record.isError && (
         <span role="alert" className="fault">
           {saidBy(record.error)}
@@ -196,18 +193,17 @@ function Outcome({ bench, id }: { bench: Bench; id: string }) {
     record.mutate(() => api.outcome(bench.id, id, { nextMark: mark, showed }));
   return (
     <span className="row">
-      <input
+      <Input
         aria-label="Mark of the next weld"
-        className="text"
         style={{ width: 110 }}
         placeholder="next weld"
         value={mark}
         onChange={(e) => setMark(e.target.value)}
       />
       {(Object.keys(showedWords) as (keyof typeof showedWords)[]).map((s) => (
-        <button key={s} type="button" className="pick" disabled={record.isPending} onClick={() => put(s)}>
+        <Button key={s} disabled={record.isPending} onClick={() => put(s)}>
           {showedWords[s]}
-        </button>
+        </Button>
       ))}
       {record.isError && (
         <span role="alert" className="fault">
@@ -241,30 +237,30 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
             <span>{s.words}</span>
             {mayRecord && (
               <span className="yesno" role="group" aria-label={s.words}>
-                <button
-                  type="button"
+                <Button
+                  type={s.seen === true ? "primary" : "default"}
                   disabled={signs.pending}
                   aria-pressed={s.seen === true}
                   onClick={() => signs.answer(s.id, s.seen === true ? undefined : true)}
                 >
                   seen
-                </button>
-                <button
-                  type="button"
+                </Button>
+                <Button
+                  type={s.seen === false ? "primary" : "default"}
                   disabled={signs.pending}
                   aria-pressed={s.seen === false}
                   onClick={() => signs.answer(s.id, s.seen === false ? undefined : false)}
                 >
                   not
-                </button>
+                </Button>
               </span>
             )}
           </div>
         ))}
       </div>
-      <button type="button" className="link" onClick={() => setAll(!all)}>
+      <Button type="link" onClick={() => setAll(!all)}>
         {all ? "Only those answered" : `Check for a sign (${causes.signs.length})`}
-      </button>
+      </Button>
     </section>
   );
 }

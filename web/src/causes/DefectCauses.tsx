@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState, type ReactNode } from "react";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench, type Causes } from "../lib/api";
@@ -74,9 +75,9 @@ export function Defect({
         </div>
       ))}
       {d.causes.length > 3 && (
-        <button type="button" className="link" style={{ justifySelf: "start" }} onClick={() => setAll(!all)}>
+        <Button type="link" style={{ justifySelf: "start" }} onClick={() => setAll(!all)}>
           {all ? "Only the first three" : `${d.causes.length - 3} less likely causes`}
-        </button>
+        </Button>
       )}
       {d.ruledOut.map((r) => (
         <div key={r.title} className="small quiet">
@@ -120,17 +121,12 @@ function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; b
       </span>
       {actor.role !== "VIEWER" && (
         <span className="row">
-          <button type="button" className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, true)}>
+          <Button className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, true)}>
             seen
-          </button>
-          <button
-            type="button"
-            className="none"
-            disabled={signs.pending}
-            onClick={() => signs.answer(next.sign, false)}
-          >
+          </Button>
+          <Button className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, false)}>
             not seen
-          </button>
+          </Button>
         </span>
       )}
       {signs.fault && (

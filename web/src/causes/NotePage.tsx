@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
@@ -5,6 +6,7 @@ import { api, problemsByField, saidBy, type Note } from "../lib/api";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { VerdictShape } from "../lib/VerdictMark";
+import { SmallTable } from "../lib/SmallTable";
 
 const verdictWords: Record<string, string> = { accept: "Accept", reject: "Reject", incomplete: "Not finished" };
 
@@ -32,7 +34,7 @@ export default function NotePage() {
         )}
         {n && (
           <>
-            <article className="card note" aria-label="Note for the welder" tabIndex={0}>
+            <article className="card note" role="region" aria-label="Note for the welder" tabIndex={0}>
               <Sheet n={n} />
             </article>
             <aside className="card panel noprint" aria-label="Rating">
@@ -40,14 +42,9 @@ export default function NotePage() {
                 <h2>Rate the test piece</h2>
               </header>
               <div className="body">
-                <button
-                  type="button"
-                  className="btn main"
-                  style={{ width: "100%", margin: "8px 0" }}
-                  onClick={() => window.print()}
-                >
+                <Button type="primary" style={{ width: "100%", margin: "8px 0" }} onClick={() => window.print()}>
                   Print the note
-                </button>
+                </Button>
                 {actor.role !== "VIEWER" && (
                   <Rate
                     key={n.rating?.at ?? "new"}
@@ -82,29 +79,25 @@ function Sheet({ n }: { n: Note }) {
       {n.seen.length === 0 ? (
         <p>Nothing that rejects.</p>
       ) : (
-        <table>
-          <thead>
-            <tr>
-              <th>What</th>
-              <th>Found</th>
-              <th>Allowed</th>
-              <th>Where{n.datum ? `, from the ${n.datum}` : ""}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {n.seen.map((s) => (
-              <tr key={s.what}>
-                <td>
-                  <b>{s.what}</b>
-                  {s.why && <div className="small">likely: {s.why}</div>}
-                </td>
-                <td>{s.found}</td>
-                <td>{s.allowed}</td>
-                <td>{s.where ?? "along the weld"}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <SmallTable
+          label="What was seen"
+          rows={n.seen}
+          rowKey={(x) => x.what}
+          columns={[
+            [
+              "What",
+              (x) => (
+                <>
+                  <b>{x.what}</b>
+                  {x.why && <div className="small">likely: {x.why}</div>}
+                </>
+              ),
+            ],
+            ["Found", (x) => x.found],
+            ["Allowed", (x) => x.allowed],
+            [`Where${n.datum ? `, from the ${n.datum}` : ""}`, (x) => x.where ?? "along the weld"],
+          ]}
+        />
       )}
       {n.change && (
         <section className="onething">
@@ -190,41 +183,41 @@ function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
           </span>
           <span className="yesno" role="group" aria-label={r.title}>
             {Array.from({ length: r.most + 1 }, (_, i) => (
-              <button
+              <Button
+                type={points[r.id] === i ? "primary" : "default"}
                 key={i}
-                type="button"
                 aria-pressed={points[r.id] === i}
                 onClick={() => setPoints({ ...points, [r.id]: i })}
               >
                 {i}
-              </button>
+              </Button>
             ))}
           </span>
           {problems[`points.${r.id}`] && <div className="fault">{problems[`points.${r.id}`]}</div>}
         </div>
       ))}
       <label htmlFor="first">Why, in two lines</label>
-      <input
+      <Input
+        status={problems.firstReason !== undefined ? "error" : undefined}
         id="first"
-        className="text"
         value={first}
         placeholder="what earned the points"
         aria-invalid={problems.firstReason !== undefined}
         onChange={(e) => setFirst(e.target.value)}
       />
       {problems.firstReason && <div className="fault">{problems.firstReason}</div>}
-      <input
+      <Input
+        status={problems.secondReason !== undefined ? "error" : undefined}
         aria-label="Second line"
-        className="text"
         value={second}
         placeholder="what cost points"
         aria-invalid={problems.secondReason !== undefined}
         onChange={(e) => setSecond(e.target.value)}
       />
       {problems.secondReason && <div className="fault">{problems.secondReason}</div>}
-      <button type="submit" className="btn" disabled={rate.isPending} style={{ marginTop: 8 }}>
+      <Button htmlType="submit" disabled={rate.isPending} style={{ marginTop: 8 }}>
         Store {sum} of 10
-      </button>
+      </Button>
       {rate.isError && Object.keys(problems).length === 0 && (
         <p role="alert" className="fault">
           {saidBy(rate.error)}

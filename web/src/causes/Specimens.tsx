@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState } from "react";
 import { api, problemsByField, saidBy, type Bench, type Causes, type TestPieceForm } from "../lib/api";
 import { ChoiceField, said, TextField, YesNo } from "../lib/fields";
@@ -27,23 +28,18 @@ export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Ca
             </span>
           </span>
           {mayRecord && (
-            <button
-              type="button"
-              className="link"
+            <Button
+              type="link"
               onClick={() =>
                 record.mutate(() => (t.withdrawn ? api.testOn(bench.id, t.id) : api.testOff(bench.id, t.id)))
               }
             >
               {t.withdrawn ? "put back" : "take off"}
-            </button>
+            </Button>
           )}
         </div>
       ))}
-      {mayRecord && !open && (
-        <button type="button" className="btn" onClick={() => setOpen(true)}>
-          Record a specimen …
-        </button>
-      )}
+      {mayRecord && !open && <Button onClick={() => setOpen(true)}>Record a specimen …</Button>}
       {open && <NewSpecimen bench={bench} onDone={() => setOpen(false)} />}
       <p className="cautions">
         A specimen tells of itself. Which test, and what follows from it, the engineer decides.
@@ -180,12 +176,10 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
         </p>
       )}
       <div className="row" style={{ gridColumn: "span 12" }}>
-        <button type="submit" className="btn main" disabled={record.isPending}>
+        <Button type="primary" htmlType="submit" disabled={record.isPending}>
           Record it
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onDone}>Back</Button>
       </div>
     </form>
   );

@@ -1,12 +1,14 @@
+import { Button, Table } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { Link, useParams } from "react-router";
 import { api, problemsByField, saidBy, type CriteriaCheckForm, type CriteriaLine, type CriteriaPage } from "../lib/api";
-import { ChoiceField, TextField } from "../lib/fields";
+import { ChoiceField, DateField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { CoverageTable } from "./CoverageTable";
 import { Measured } from "./Measured";
+import { SmallTable } from "../lib/SmallTable";
 
 const joints = [
   ["fillet", "fillet, tee"],
@@ -114,39 +116,30 @@ function CriteriaCard({ book }: { book: CriteriaLine }) {
 
 function Limits({ page }: { page: CriteriaPage }) {
   return (
-    <table className="limits">
-      <thead>
-        <tr>
-          <th colSpan={2}>Criterion</th>
-          <th>Allowed</th>
-          <th>Where it stands</th>
-        </tr>
-      </thead>
-      <tbody>
-        {page.criteria.map((c) => (
-          <tr key={c.criterion} data-criterion={c.criterion}>
-            <td className="pic">
-              <Measured criterion={c.criterion} />
-            </td>
-            <td>
-              <b>{c.title}</b>
-            </td>
-            <td>
-              {c.limits.map((l, i) => (
-                <div key={i}>
-                  {l.of && <span className="quiet">{l.of}: </span>}
-                  <b>{l.allowed}</b>
-                  {l.by && <span className="small quiet"> {l.by}</span>}
-                  {l.clause && <span className="small quiet"> · {l.clause}</span>}
-                  {l.confidence !== "high" && <Sure confidence={l.confidence} />}
-                </div>
-              ))}
-            </td>
-            <td className="small">{c.citation}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <SmallTable
+      label="Limits"
+      rows={page.criteria}
+      rowKey={(c) => c.criterion}
+      rowProps={(c) => ({ "data-criterion": c.criterion })}
+      columns={[
+        ["", (c) => <Measured criterion={c.criterion} />, 96],
+        ["Criterion", (c) => <b>{c.title}</b>],
+        ["Allowed", (c) => c.limits.map((l, i) => <LimitLine key={i} limit={l} />)],
+        ["Where it stands", (c) => <span className="small">{c.citation}</span>],
+      ]}
+    />
+  );
+}
+
+function LimitLine({ limit: l }: { limit: CriteriaPage["criteria"][number]["limits"][number] }) {
+  return (
+    <div>
+      {l.of && <span className="quiet">{l.of}: </span>}
+      <b>{l.allowed}</b>
+      {l.by && <span className="small quiet"> {l.by}</span>}
+      {l.clause && <span className="small quiet"> · {l.clause}</span>}
+      {l.confidence !== "high" && <Sure confidence={l.confidence} />}
+    </div>
   );
 }
 
@@ -158,35 +151,34 @@ function ByThickness({ page }: { page: CriteriaPage }) {
   return (
     <section>
       <h3>By thickness, {page.units}</h3>
-      <div style={{ overflowX: "auto" }}>
-        <table className="limits bythickness">
-          <thead>
-            <tr>
-              <th>Limit</th>
-              {page.thicknesses.map((t) => (
-                <th key={t}>{t}</th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {page.byThickness.map((r) => (
-              <tr key={r.criterion + r.of}>
-                <td>
-                  <b>{r.title}</b>
-                  {r.of && r.of !== r.title.toLowerCase() && <div className="small quiet">{r.of}</div>}
-                </td>
-                {r.allowed.map((a, i) =>
-                  a === r.allowed[i - 1] ? null : (
-                    <td key={i} colSpan={same(r.allowed, i)}>
-                      {a || "–"}
-                    </td>
-                  ),
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <Table<CriteriaPage["byThickness"][number]>
+        size="small"
+        pagination={false}
+        scroll={{ x: "max-content" }}
+        dataSource={page.byThickness}
+        rowKey={(r) => r.criterion + r.of}
+        columns={[
+          {
+            title: "Limit",
+            fixed: "left",
+            render: (_, r) => (
+              <>
+                <b>{r.title}</b>
+                {r.of && r.of !== r.title.toLowerCase() && <div className="small quiet">{r.of}</div>}
+              </>
+            ),
+          },
+          ...page.thicknesses.map((t, i) => ({
+            title: t,
+            key: t,
+            // what does not change from one thickness to the next is one wide cell
+            onCell: (r: CriteriaPage["byThickness"][number]) => ({
+              colSpan: i > 0 && r.allowed[i] === r.allowed[i - 1] ? 0 : same(r.allowed, i),
+            }),
+            render: (_: unknown, r: CriteriaPage["byThickness"][number]) => r.allowed[i] || "–",
+          })),
+        ]}
+      />
     </section>
   );
 }
@@ -247,11 +239,7 @@ function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
             : "In the demo it signs all the same; nothing in it is real."}
         </p>
       )}
-      {actor.role === "QUALITY_MANAGER" && !open && (
-        <button type="button" className="btn" onClick={() => setOpen(true)}>
-          Record a check …
-        </button>
-      )}
+      {actor.role === "QUALITY_MANAGER" && !open && <Button onClick={() => setOpen(true)}>Record a check …</Button>}
       {open && <CheckForm book={book} page={page} onDone={() => setOpen(false)} />}
     </section>
   );
@@ -287,10 +275,9 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
           problem={problems.copyEdition}
           onChange={(v) => setForm({ ...form, copyEdition: v })}
         />
-        <TextField
+        <DateField
           id="checkedOn"
           label="Checked on"
-          type="date"
           span={3}
           value={form.checkedOn}
           problem={problems.checkedOn}
@@ -332,32 +319,26 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
               onChange={(v) => differ(i, { copy: v })}
             />
             <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
-              <button
-                type="button"
-                className="link"
-                onClick={() => setForm({ ...form, differed: differed.filter((_, n) => n !== i) })}
-              >
+              <Button type="link" onClick={() => setForm({ ...form, differed: differed.filter((_, n) => n !== i) })}>
                 take off
-              </button>
+              </Button>
             </div>
           </div>
         ))}
       </div>
-      <button type="button" className="link" onClick={() => setForm({ ...form, differed: [...differed, {}] })}>
+      <Button type="link" onClick={() => setForm({ ...form, differed: [...differed, {}] })}>
         a number differed …
-      </button>
+      </Button>
       {fault !== undefined && (
         <p role="alert" className="fault">
           {saidBy(fault)}
         </p>
       )}
       <div style={{ display: "flex", gap: 8 }}>
-        <button type="submit" className="btn main">
+        <Button type="primary" htmlType="submit">
           Checked against our copy
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Back
-        </button>
+        </Button>
+        <Button onClick={onDone}>Back</Button>
       </div>
     </form>
   );

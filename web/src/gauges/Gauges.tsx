@@ -1,12 +1,14 @@
+import { Button, ConfigProvider } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { Link } from "react-router";
 import { api, problemsByField, saidBy, type Gauge, type GaugeForm } from "../lib/api";
-import { said, TextField } from "../lib/fields";
+import { DateField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 import { newId } from "../lib/id";
+import { DataTable, type Column } from "../lib/DataTable";
 
 /** The register of gauges, the kit carried today, and what a gauge touched that was found out of calibration. */
 export default function Gauges() {
@@ -38,63 +40,28 @@ export default function Gauges() {
             <h2>Gauges</h2>
             {carries && <span className="small quiet">{carried.length} in today’s kit</span>}
             {registers && (
-              <button type="button" className="link" onClick={() => setChosen("new")}>
+              <Button type="link" onClick={() => setChosen("new")}>
                 register a gauge
-              </button>
+              </Button>
             )}
           </header>
-          <div className="body rows">
+          <div className="body">
             {fault !== undefined && (
               <p role="alert" className="fault">
                 {saidBy(fault)}
               </p>
             )}
-            {gauges.data?.length === 0 && <p>No gauge is registered.</p>}
-            {(gauges.data?.length ?? 0) > 0 && (
-              <table>
-                <thead>
-                  <tr>
-                    <th>Gauge</th>
-                    <th>Reads to</th>
-                    <th>Up to</th>
-                    <th>Serial</th>
-                    <th>Calibration due</th>
-                    {carries && <th>Today’s kit</th>}
-                  </tr>
-                </thead>
-                <tbody>
-                  {gauges.data?.map((g) => (
-                    <tr key={g.id} onClick={() => setChosen(g.id)} aria-current={g.id === chosen ? "true" : undefined}>
-                      <td>
-                        <button type="button" className="big named">
-                          {g.form.name}
-                        </button>
-                        <div className="small quiet">{g.form.kind}</div>
-                        {g.fault && <div className="small fault">✕ {g.fault}</div>}
-                      </td>
-                      <td>{g.form.division ?? "go/no-go"}</td>
-                      <td>{g.form.range ?? "–"}</td>
-                      <td>{g.form.serial || "–"}</td>
-                      <td>{g.form.due ?? "none"}</td>
-                      {carries && (
-                        <td onClick={(e) => e.stopPropagation()}>
-                          <button
-                            type="button"
-                            className="pick"
-                            aria-pressed={carried.includes(g.id)}
-                            disabled={g.fault !== undefined && !carried.includes(g.id)}
-                            aria-label={`${g.form.name} in today’s kit`}
-                            onClick={() => void carry(g.id)}
-                          >
-                            {carried.includes(g.id) ? "carried" : "take"}
-                          </button>
-                        </td>
-                      )}
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )}
+            <DataTable<Gauge>
+              name="gauges"
+              label="Gauges"
+              rows={gauges.data ?? []}
+              loading={gauges.isPending}
+              rowKey={(g) => g.id}
+              chosen={chosen}
+              onOpen={(g) => setChosen(g.id)}
+              columns={gaugeColumns(carries ? { carried, carry } : undefined)}
+              empty={registers ? "No gauge is registered. Register the first one above." : "No gauge is registered."}
+            />
           </div>
         </section>
         {chosen === undefined && (
@@ -115,6 +82,57 @@ export default function Gauges() {
       </main>
     </div>
   );
+}
+
+type Kit = { carried: string[]; carry: (id: string) => Promise<void> };
+
+function gaugeColumns(kit?: Kit): Column<Gauge>[] {
+  return [
+    {
+      key: "name",
+      title: "Gauge",
+      value: (g) => g.form.name,
+      render: (g) => (
+        <>
+          <Button type="link" className="named">
+            {g.form.name}
+          </Button>
+          <div className="small quiet">{g.form.kind}</div>
+          {g.fault && <div className="small fault">✕ {g.fault}</div>}
+        </>
+      ),
+    },
+    { key: "kind", title: "Kind", value: (g) => g.form.kind, filter: true, extra: true },
+    { key: "division", title: "Reads to", width: 110, value: (g) => g.form.division ?? "go/no-go" },
+    { key: "range", title: "Up to", width: 80, value: (g) => g.form.range },
+    { key: "serial", title: "Serial", width: 90, value: (g) => g.form.serial },
+    { key: "due", title: "Calibration due", width: 140, value: (g) => g.form.due ?? "none" },
+    ...(kit ? [kitColumn(kit)] : []),
+  ];
+}
+
+function kitColumn({ carried, carry }: Kit): Column<Gauge> {
+  return {
+    key: "kit",
+    title: "Today’s kit",
+    width: 130,
+    value: (g) => (carried.includes(g.id) ? "carried" : "not carried"),
+    filter: true,
+    render: (g) => (
+      <Button
+        type={carried.includes(g.id) ? "primary" : "default"}
+        aria-pressed={carried.includes(g.id)}
+        disabled={g.fault !== undefined && !carried.includes(g.id)}
+        aria-label={`${g.form.name} in today’s kit`}
+        onClick={(e) => {
+          e.stopPropagation();
+          void carry(g.id);
+        }}
+      >
+        {carried.includes(g.id) ? "carried" : "take"}
+      </Button>
+    ),
+  };
 }
 
 function GaugeCard({
@@ -149,12 +167,23 @@ function GaugeCard({
       setFault(x);
     }
   };
-  const text = (f: keyof GaugeForm, label: string, span: number, placeholder?: string, type?: string) => (
+  const date = (f: "due" | "foundOut", label: string) => (
+    <DateField
+      id={`gauge-${f}`}
+      label={label}
+      span={6}
+      disabled={!mayChange}
+      value={form[f]}
+      problem={problems[f]}
+      onChange={(v) => setForm({ ...form, [f]: v })}
+    />
+  );
+  const text = (f: keyof GaugeForm, label: string, span: number, placeholder?: string) => (
     <TextField
       id={`gauge-${f}`}
       label={label}
       span={span}
-      type={type}
+      required={f === "name" || f === "kind"}
       value={form[f]}
       placeholder={placeholder}
       problem={problems[f]}
@@ -168,7 +197,7 @@ function GaugeCard({
       </header>
       <div className="body">
         <form onSubmit={(e) => void store(e)}>
-          <fieldset disabled={!mayChange} className="plainset">
+          <ConfigProvider componentDisabled={!mayChange}>
             <div className="grid">
               {text("name", "Name on it", 6, "FG-3")}
               {text("kind", "Kind", 6, "fillet gauge")}
@@ -176,8 +205,8 @@ function GaugeCard({
               {text("range", "Reads up to", 6, "1")}
               {text("uncertainty", "Certificate’s uncertainty, k = 2", 6, ".0008, empty for none")}
               {text("serial", "Serial", 6)}
-              {text("due", "Calibration due", 6, undefined, "date")}
-              {text("foundOut", "Found out of calibration on", 6, undefined, "date")}
+              {date("due", "Calibration due")}
+              {date("foundOut", "Found out of calibration on")}
             </div>
             {fault !== undefined && (
               <p role="alert" className="fault">
@@ -185,11 +214,11 @@ function GaugeCard({
               </p>
             )}
             {mayChange && (
-              <button type="submit" className="btn main" style={{ marginTop: 10 }}>
+              <Button type="primary" htmlType="submit" style={{ marginTop: 10 }}>
                 {gauge ? "Store the gauge" : "Register it"}
-              </button>
+              </Button>
             )}
-          </fieldset>
+          </ConfigProvider>
         </form>
         {gauge && (
           <section aria-label="Records it touched">

@@ -1,3 +1,4 @@
+import { Button, ConfigProvider } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -25,7 +26,7 @@ export default function Jobs() {
           <header>
             <h2>Jobs</h2>
             {setsUp && (
-              <Link className="link linked" to="/jobs/new">
+              <Link className="way" to="/jobs/new">
                 new job
               </Link>
             )}
@@ -106,14 +107,14 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
       <header>
         <h2>{job ? job.form.name : "A new job"}</h2>
         {job && (
-          <Link className="link linked" to={`/?job=${job.id}`}>
+          <Link className="way" to={`/worklist?job=${job.id}`}>
             {welds(job)}
           </Link>
         )}
       </header>
       <div className="body">
         <form onSubmit={(e) => void store(e)} aria-label="The job">
-          <fieldset disabled={!mayChange} className="plainset">
+          <ConfigProvider componentDisabled={!mayChange}>
             <div className="grid">
               <TextField
                 id="name"
@@ -207,13 +208,9 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                     <TakeOff onClick={() => set({ drawings: form.drawings?.filter((_, n) => n !== i) })} />
                   </div>
                 ))}
-                <button
-                  type="button"
-                  className="link"
-                  onClick={() => set({ drawings: [...(form.drawings ?? []), {}] })}
-                >
+                <Button type="link" onClick={() => set({ drawings: [...(form.drawings ?? []), {}] })}>
                   add a drawing
-                </button>
+                </Button>
               </section>
               <section>
                 <h3>Further tests</h3>
@@ -253,13 +250,12 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                     <TakeOff onClick={() => set({ tests: form.tests?.filter((_, n) => n !== i) })} />
                   </div>
                 ))}
-                <button
-                  type="button"
-                  className="link"
+                <Button
+                  type="link"
                   onClick={() => set({ tests: [...(form.tests ?? []), { method: "MT", status: "due" }] })}
                 >
                   add a test
-                </button>
+                </Button>
                 <p className="cautions">Visual acceptance is not release while one of these is due.</p>
               </section>
             </div>
@@ -275,16 +271,16 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
               </p>
             )}
             {mayChange && (
-              <button type="submit" className="btn main">
+              <Button type="primary" htmlType="submit">
                 {job ? "Store the job" : "Set up the job"}
-              </button>
+              </Button>
             )}
             {stored && (
               <span role="status" className="v-accept" style={{ marginLeft: 12, fontWeight: 700 }}>
                 Stored
               </span>
             )}
-          </fieldset>
+          </ConfigProvider>
         </form>
         {job && <WeldList job={job} mayImport={mayChange} />}
         {job && <Reports key={job.id} job={job.id} lots={job.form.lots ?? []} />}
@@ -297,9 +293,9 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
 function TakeOff({ onClick }: { onClick: () => void }) {
   return (
     <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
-      <button type="button" className="link" onClick={onClick}>
+      <Button type="link" onClick={onClick}>
         take off
-      </button>
+      </Button>
     </div>
   );
 }

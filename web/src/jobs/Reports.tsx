@@ -1,3 +1,4 @@
+import { Button, Progress } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, saidBy, type ReportRun } from "../lib/api";
@@ -52,15 +53,9 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
           onChange={setAs}
         />
         <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
-          <button
-            type="button"
-            className="btn main"
-            style={{ width: "100%" }}
-            disabled={begin.isPending}
-            onClick={() => begin.mutate()}
-          >
+          <Button type="primary" style={{ width: "100%" }} disabled={begin.isPending} onClick={() => begin.mutate()}>
             Make it
-          </button>
+          </Button>
         </div>
       </div>
       {begin.isError && (
@@ -78,18 +73,20 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
           </span>
           {isUnderway(r) ? (
             <>
-              <progress aria-label={`${r.title}: ${r.done} of ${r.welds} welds`} value={r.done} max={r.welds} />
+              <Progress
+                style={{ width: 150 }}
+                aria-label={`${r.title}: ${r.done} of ${r.welds} welds`}
+                percent={Math.round((100 * r.done) / Math.max(1, r.welds))}
+              />
               <span className="small">
                 {r.done} of {r.welds}
               </span>
-              <button type="button" className="btn" onClick={() => stop.mutate(r.id)}>
-                Stop
-              </button>
+              <Button onClick={() => stop.mutate(r.id)}>Stop</Button>
             </>
           ) : r.state === "done" ? (
-            <a className="btn linked" href={`/api/reports/${r.id}/file`} target="_blank" rel="noreferrer">
+            <Button href={`/api/reports/${r.id}/file`} target="_blank" rel="noreferrer">
               Open ({Math.ceil((r.bytes ?? 0) / 1024)} kB)
-            </a>
+            </Button>
           ) : (
             <span className={r.state === "failed" ? "fault" : "quiet"}>
               {r.state === "failed" ? "could not be made" : "stopped"}

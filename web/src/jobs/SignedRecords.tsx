@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { api, saidBy } from "../lib/api";
 
@@ -24,12 +25,12 @@ export function SignedRecords({ job }: { job: string }) {
             whole one without it.
           </p>
           <div className="row">
-            <a className="btn linked" href={`/api/jobs/${job}/chain`} download="signed-records.json">
+            <Button href={`/api/jobs/${job}/chain`} download="signed-records.json">
               Save the records (file)
-            </a>
-            <button type="button" className="btn" disabled={chain.isFetching} onClick={() => void chain.refetch()}>
+            </Button>
+            <Button disabled={chain.isFetching} onClick={() => void chain.refetch()}>
               Check again
-            </button>
+            </Button>
           </div>
         </>
       )}

@@ -1,5 +1,6 @@
+import { Button, Checkbox, Collapse } from "antd";
 import type { ContractTerms } from "../lib/api";
-import { ChoiceField, TextField } from "../lib/fields";
+import { ChoiceField, Field, TextField } from "../lib/fields";
 
 /** The contract's limits that can be set, in the trade's words; those without a most are said by their presence. */
 const kinds = [
@@ -91,16 +92,16 @@ export function Terms({ terms, units, problems, onChange }: Props) {
               onChange={(v) => setLimit(i, { note: v })}
             />
             <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
-              <button type="button" className="link" onClick={() => set({ limits: limits.filter((_, n) => n !== i) })}>
+              <Button type="link" onClick={() => set({ limits: limits.filter((_, n) => n !== i) })}>
                 take off
-              </button>
+              </Button>
             </div>
           </div>
         );
       })}
-      <button type="button" className="link" onClick={() => set({ limits: [...limits, { id: "undercut.depth" }] })}>
+      <Button type="link" onClick={() => set({ limits: [...limits, { id: "undercut.depth" }] })}>
         add a limit
-      </button>
+      </Button>
       <div className="grid">
         <ChoiceField
           id="undercutChoice"
@@ -173,25 +174,13 @@ export function Terms({ terms, units, problems, onChange }: Props) {
           ]}
           onChange={(v) => set({ repairCycles: v === "" ? undefined : Number(v) })}
         />
-        <fieldset className="field checks" style={{ gridColumn: "span 4" }}>
-          <legend>Waits for the Engineer too</legend>
-          {holds.map(([id, word]) => (
-            <label key={id} className="check">
-              <input
-                type="checkbox"
-                checked={terms.repairHolds?.includes(id) ?? false}
-                onChange={(e) =>
-                  set({
-                    repairHolds: e.target.checked
-                      ? [...(terms.repairHolds ?? []), id]
-                      : (terms.repairHolds ?? []).filter((h) => h !== id),
-                  })
-                }
-              />{" "}
-              {word}
-            </label>
-          ))}
-        </fieldset>
+        <Field id="repairHolds" label="Waits for the Engineer too" span={4}>
+          <Checkbox.Group
+            options={holds.map(([value, label]) => ({ value, label }))}
+            value={terms.repairHolds ?? []}
+            onChange={(on) => set({ repairHolds: on })}
+          />
+        </Field>
         {(terms.repairCycles !== undefined || (terms.repairHolds?.length ?? 0) > 0) && (
           <TextField
             id="repairNote"
@@ -203,23 +192,31 @@ export function Terms({ terms, units, problems, onChange }: Props) {
           />
         )}
       </div>
-      <details>
-        <summary className="small">What repairs are reckoned with</summary>
-        <div className="grid">
-          {constants.map(([id, word, usual]) => (
-            <TextField
-              key={id}
-              id={`rc-${id}`}
-              label={word}
-              span={3}
-              placeholder={usual}
-              value={terms.repairConstants?.[id] === undefined ? "" : String(terms.repairConstants[id])}
-              problem={problems[`terms.repairConstants.${id}`]}
-              onChange={(v) => set({ repairConstants: withConstant(terms.repairConstants, id, v) })}
-            />
-          ))}
-        </div>
-      </details>
+      <Collapse
+        ghost
+        items={[
+          {
+            key: "constants",
+            label: "What repairs are reckoned with",
+            children: (
+              <div className="grid">
+                {constants.map(([id, word, usual]) => (
+                  <TextField
+                    key={id}
+                    id={`rc-${id}`}
+                    label={word}
+                    span={3}
+                    placeholder={usual}
+                    value={terms.repairConstants?.[id] === undefined ? "" : String(terms.repairConstants[id])}
+                    problem={problems[`terms.repairConstants.${id}`]}
+                    onChange={(v) => set({ repairConstants: withConstant(terms.repairConstants, id, v) })}
+                  />
+                ))}
+              </div>
+            ),
+          },
+        ]}
+      />
       {problems["terms.limits"] && <p className="fault">{problems["terms.limits"]}</p>}
       <p className="cautions spaced">
         A contract can only tighten. What the Engineer allows beyond the code is a deviation of one weld, recorded at

@@ -1,6 +1,10 @@
+import { UploadOutlined } from "@ant-design/icons";
+import { Button, Collapse, Input, Progress } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api, saidBy, type Import, type Job } from "../lib/api";
+import { DataTable } from "../lib/DataTable";
+import { FileButton } from "../lib/FileButton";
 
 const busy = (i?: Import) => i?.state === "CHECKING" || i?.state === "STORING";
 
@@ -45,29 +49,18 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
       <h3>Weld list</h3>
       <div className="row">
         {job.welds > 0 && (
-          <a
-            className="btn linked"
-            href={`/api/jobs/${job.id}/weld-list`}
-            download={`${job.form.name ?? "job"}-welds.csv`}
-          >
+          <Button href={`/api/jobs/${job.id}/weld-list`} download={`${job.form.name ?? "job"}-welds.csv`}>
             Save the list (CSV)
-          </a>
+          </Button>
         )}
         {mayImport && (
-          <label className="btn linked">
+          <FileButton
+            accept=".csv,.tsv,.txt,text/csv,text/plain"
+            icon={<UploadOutlined />}
+            onFile={(f) => void f.text().then(begin)}
+          >
             Open a list …
-            <input
-              type="file"
-              accept=".csv,.tsv,.txt,text/csv,text/plain"
-              className="unseen"
-              aria-label="Open a weld list"
-              onChange={(e) => {
-                const f = e.target.files?.[0];
-                e.target.value = "";
-                if (f) void f.text().then(begin);
-              }}
-            />
-          </label>
+          </FileButton>
         )}
         <span className="quiet small">
           Comma, semicolon or tab; the first line names the columns: mark, weld no, size, length, thickness a, thickness
@@ -75,19 +68,28 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
         </span>
       </div>
       {mayImport && !list && (
-        <details>
-          <summary className="small">or paste it from a spreadsheet</summary>
-          <textarea
-            className="text"
-            aria-label="Pasted list"
-            rows={4}
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-          />
-          <button type="button" className="btn" disabled={text.trim() === ""} onClick={() => void begin(text)}>
-            Check the pasted list
-          </button>
-        </details>
+        <Collapse
+          ghost
+          items={[
+            {
+              key: "paste",
+              label: "or paste it from a spreadsheet",
+              children: (
+                <div style={{ display: "grid", gap: 8, justifyItems: "start" }}>
+                  <Input.TextArea
+                    aria-label="Pasted list"
+                    rows={4}
+                    value={text}
+                    onChange={(e) => setText(e.target.value)}
+                  />
+                  <Button disabled={text.trim() === ""} onClick={() => void begin(text)}>
+                    Check the pasted list
+                  </Button>
+                </div>
+              ),
+            },
+          ]}
+        />
       )}
       {fault !== undefined && (
         <p role="alert" className="fault">
@@ -136,7 +138,13 @@ function Preview({
     <div className="preview" aria-live="polite">
       <div className="row">
         <b>{words[list.state]}</b>
-        {running && <progress value={list.done} max={Math.max(1, list.rows)} aria-label="Rows done" />}
+        {running && (
+          <Progress
+            style={{ width: 160 }}
+            percent={Math.round((100 * list.done) / Math.max(1, list.rows))}
+            aria-label="Rows done"
+          />
+        )}
         <span>
           {running ? `${list.done} of ${list.rows} rows` : `${list.rows} rows`} ·{" "}
           <span className="v-accept">{list.good} good</span> ·{" "}
@@ -144,53 +152,51 @@ function Preview({
         </span>
         <span style={{ flex: 1 }} />
         {list.state === "CHECKED" && (
-          <button type="button" className="btn main" disabled={list.good === 0} onClick={onStore}>
+          <Button type="primary" disabled={list.good === 0} onClick={onStore}>
             Store the {list.good} good {list.good === 1 ? "weld" : "welds"}
-          </button>
+          </Button>
         )}
-        {(running || list.state === "CHECKED") && (
-          <button type="button" className="btn" onClick={onCancel}>
-            Cancel
-          </button>
-        )}
-        {!running && list.state !== "CHECKED" && (
-          <button type="button" className="btn" onClick={onClose}>
-            Close
-          </button>
-        )}
+        {(running || list.state === "CHECKED") && <Button onClick={onCancel}>Cancel</Button>}
+        {!running && list.state !== "CHECKED" && <Button onClick={onClose}>Close</Button>}
       </div>
       {list.failure && <p className="fault">{list.failure}</p>}
       {list.ignored.length > 0 && <p className="hint">Not used: {list.ignored.join(", ")}</p>}
       {list.shown.length > 0 && (
-        <table className="small">
-          <thead>
-            <tr>
-              <th>Row</th>
-              <th>Weld</th>
-              <th>What it is, or what is wrong</th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...bad, ...good].slice(0, 100).map((r) => (
-              <tr key={r.line}>
-                <td>{r.line}</td>
-                <td>
+        <DataTable<Import["shown"][number]>
+          name="weld-list"
+          label="Rows of the list"
+          rows={[...bad, ...good].slice(0, 100)}
+          rowKey={(r) => String(r.line)}
+          empty="No row"
+          columns={[
+            { key: "line", title: "Row", width: 80, value: (r) => r.line },
+            {
+              key: "weld",
+              title: "Weld",
+              width: 160,
+              value: (r) => `${r.mark} ${r.weldNo ?? ""}`,
+              render: (r) => (
+                <>
                   <b>{r.mark || "–"}</b>
                   {r.weldNo ? ` weld ${r.weldNo}` : ""}
-                </td>
-                <td>
-                  {r.problem ? (
-                    <span className="fault">
-                      ✕ {r.problem.field}: {r.problem.problem}
-                    </span>
-                  ) : (
-                    r.inWords
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </>
+              ),
+            },
+            {
+              key: "what",
+              title: "What it is, or what is wrong",
+              value: (r) => r.problem?.field ?? "",
+              render: (r) =>
+                r.problem ? (
+                  <span className="fault">
+                    ✕ {r.problem.field}: {r.problem.problem}
+                  </span>
+                ) : (
+                  r.inWords
+                ),
+            },
+          ]}
+        />
       )}
     </div>
   );

@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import {
   useCallback,
   memo,
@@ -269,30 +270,23 @@ export function StripView(props: Props) {
         </svg>
       </div>
       <div className="viewing">
-        <button
-          type="button"
-          className="pick square"
-          aria-label="Zoom in"
-          title="closer (+)"
-          onClick={() => zoom(0.5, cursor)}
-        >
+        <Button className="square" aria-label="Zoom in" title="closer (+)" onClick={() => zoom(0.5, cursor)}>
           +
-        </button>
-        <button
-          type="button"
-          className="pick square"
+        </Button>
+        <Button
+          className="square"
           aria-label="Zoom out"
           title="wider (−)"
           disabled={isWhole}
           onClick={() => zoom(2, cursor)}
         >
           −
-        </button>
+        </Button>
         {!isWhole && (
           <>
-            <button type="button" className="pick" title="the whole weld (0)" onClick={whole}>
+            <Button title="the whole weld (0)" onClick={whole}>
               whole
-            </button>
+            </Button>
             <Overview
               strip={strip}
               view={view}

@@ -1,13 +1,18 @@
+import { LogoutOutlined, MenuOutlined, MoonOutlined, SunOutlined, UserOutlined } from "@ant-design/icons";
 import { useQueryClient } from "@tanstack/react-query";
+import { Button, Dropdown, Menu, type MenuProps } from "antd";
 import type { ReactNode } from "react";
-import { Link, NavLink, useNavigate } from "react-router";
-import { api } from "./api";
-import { changeSession, useActor } from "./session";
+import { Link, useLocation, useNavigate } from "react-router";
+import { HelpButton } from "../help/HelpButton";
+import { api, type Actor } from "./api";
 import { NetworkMark } from "./NetworkMark";
-import { ThemeSwitch } from "./ThemeSwitch";
+import { pagesFor } from "./pages";
+import { changeSession, useActor } from "./session";
+import { setTheme, useTheme } from "./theme-choice";
+import styles from "./TopBar.module.css";
 import { Wordmark } from "./Wordmark";
 
-export const roleWords: Record<string, string> = {
+export const roleWords: Record<Actor["role"], string> = {
   INSPECTOR: "inspector",
   WELDING_ENGINEER: "welding engineer",
   REPAIR_LEAD: "repair lead",
@@ -15,46 +20,90 @@ export const roleWords: Record<string, string> = {
   VIEWER: "viewer",
 };
 
-/** The bar of a screen; {@code rooms} shows the ways to the shop's lists, which a bench has no room for. */
+/** The bar of a screen; {@code rooms} shows the ways to the shop's lists, by what one comes to do. */
 export function TopBar({ children, rooms = false }: { children?: ReactNode; rooms?: boolean }) {
+  return (
+    <header className={`noprint ${styles.bar}`}>
+      <Link to="/worklist" className={styles.word} aria-label="Mensor, to the worklist">
+        <Wordmark />
+        <span>Mensor</span>
+      </Link>
+      <div className={styles.where}>{children}</div>
+      {rooms && <Rooms />}
+      <NetworkMark />
+      <HelpButton />
+      <Person />
+    </header>
+  );
+}
+
+/** Where one goes, by what one comes to do: the bar stays short whatever comes next. */
+function Rooms() {
+  const actor = useActor();
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const groups = pagesFor(actor.role);
+  const here = groups.flatMap((g) => g.pages).find((p) => pathname.startsWith(p.to))?.to ?? "/worklist";
+  const go: MenuProps["onClick"] = ({ key }) => void navigate(key);
+  const items = groups.map((g) => ({
+    key: g.word,
+    label: g.word,
+    children: g.pages.map((p) => ({ key: p.to, label: p.word })),
+  }));
+  return (
+    <nav aria-label="Pages" className={styles.rooms}>
+      <Menu
+        className={styles.wide}
+        mode="horizontal"
+        theme="dark"
+        disabledOverflow
+        triggerSubMenuAction="click"
+        selectedKeys={[here]}
+        items={items}
+        onClick={go}
+      />
+      <span className={styles.narrow}>
+        <Dropdown
+          trigger={["click"]}
+          menu={{ items: items.map((i) => ({ ...i, type: "group" as const })), selectedKeys: [here], onClick: go }}
+        >
+          <Button ghost icon={<MenuOutlined />} aria-label="All pages" />
+        </Dropdown>
+      </span>
+    </nav>
+  );
+}
+
+function Person() {
   const actor = useActor();
   const queries = useQueryClient();
   const navigate = useNavigate();
+  const theme = useTheme();
+  const other = theme === "dark" ? "light" : "dark";
   const leave = async () => {
     const session = await api.signOut();
-    navigate("/");
+    await navigate("/");
     changeSession(queries, session);
   };
   return (
-    <header className="top">
-      <Link to="/" className="word" aria-label="Mensor, to the worklist">
-        <Wordmark />
-        Mensor
-      </Link>
-      <div className="where">{children}</div>
-      {rooms && actor.role !== "VIEWER" && (
-        <nav className="rooms" aria-label="Lists">
-          <NavLink to="/" end>
-            Worklist
-          </NavLink>
-          <NavLink to="/repairs">Repairs</NavLink>
-          <NavLink to="/jobs">Jobs</NavLink>
-          <NavLink to="/procedures">Procedures</NavLink>
-          <NavLink to="/gauges">Gauges</NavLink>
-          <NavLink to="/criteria">Criteria</NavLink>
-          <NavLink to="/reject-rates">Reject rates</NavLink>
-          <NavLink to="/people">People</NavLink>
-        </nav>
-      )}
-      <NetworkMark />
-      <ThemeSwitch />
-      <div className="who">
-        <b>{actor.name}</b>
-        {roleWords[actor.role]}
-      </div>
-      <button type="button" className="plain" onClick={() => void leave()}>
-        Sign out
-      </button>
-    </header>
+    <Dropdown
+      trigger={["click"]}
+      menu={{
+        items: [
+          { key: "who", label: `${actor.name}, ${roleWords[actor.role]}`, disabled: true },
+          { type: "divider" },
+          { key: "theme", icon: other === "dark" ? <MoonOutlined /> : <SunOutlined />, label: `Show it ${other}` },
+          { key: "out", icon: <LogoutOutlined />, label: "Sign out" },
+        ],
+        onClick: ({ key }) => (key === "theme" ? setTheme(other) : key === "out" ? void leave() : undefined),
+      }}
+    >
+      <Button ghost icon={<UserOutlined />} className={styles.who} aria-label={`${actor.name}: theme, sign out`}>
+        <span className={styles.name}>
+          <b>{actor.name}</b>
+          {roleWords[actor.role]}
+        </span>
+      </Button>
+    </Dropdown>
   );
 }

@@ -51,6 +51,7 @@ export type RejectRate = Schemas["RejectRate"];
 export type Decision = Schemas["Decision"];
 export type WeldingForm = Schemas["WeldingForm"];
 export type WorklistPage = Schemas["WorklistPage"];
+export type WorklistWanted = NonNullable<paths["/api/joints"]["get"]["parameters"]["query"]>;
 export type Job = Schemas["JobView"];
 export type JobForm = Schemas["JobForm"];
 export type Procedure = Schemas["ProcedureView"];
@@ -167,8 +168,8 @@ export const api = {
     answer(client.GET("/api/criteria/{id}", { params: { path: { id }, query: probe } })),
   checkCriteria: (id: string, form: CriteriaCheckForm) =>
     answer(client.POST("/api/criteria/{id}/check", { params: { path: { id } }, body: form })),
-  joints: (find: string, group: string, job: string) =>
-    answer(client.GET("/api/joints", { params: { query: { find, group, ...(job ? { job } : {}) } } })),
+  joints: (wanted: WorklistWanted, signal?: AbortSignal) =>
+    answer(client.GET("/api/joints", { params: { query: wanted }, signal })),
   jobs: () => answer(client.GET("/api/jobs")),
   createJob: (form: JobForm) => answer(client.POST("/api/jobs", { body: form })),
   changeJob: (id: string, form: JobForm, version: number) =>
@@ -181,7 +182,8 @@ export const api = {
   cancelList: (id: string) => answer(client.DELETE("/api/weld-lists/{id}", { params: { path: { id } } })),
   procedures: () => answer(client.GET("/api/procedures")),
   rods: () => answer(client.GET("/api/procedures/rods")),
-  previewProcedure: (form: ProcedureForm) => answer(client.POST("/api/procedures/preview", { body: form })),
+  previewProcedure: (form: ProcedureForm, signal?: AbortSignal) =>
+    answer(client.POST("/api/procedures/preview", { body: form, signal })),
   createProcedure: (form: ProcedureForm) => answer(client.POST("/api/procedures", { body: form })),
   importProcedure: (text: string) => answer(client.POST("/api/procedures/import", { body: text, ...asText })),
   changeProcedure: (id: string, form: ProcedureForm, version: number) =>
@@ -243,7 +245,8 @@ export const api = {
       }),
     ),
   joint: (id: string) => answer(client.GET("/api/joints/{id}", { params: { path: { id } } })),
-  preview: (form: NewJoint) => answer(client.POST("/api/joints/preview", { body: form })),
+  preview: (form: NewJoint, signal?: AbortSignal) => answer(client.POST("/api/joints/preview", { body: form, signal })),
+  lastJoint: (job: string, lot: string) => answer(client.GET("/api/joints/last", { params: { query: { job, lot } } })),
   createJoint: (form: NewJoint) => answer(client.POST("/api/joints", { body: form })),
   changeJoint: (id: string, form: NewJoint, version: number) =>
     answer(client.PUT("/api/joints/{id}", { params: { path: { id } }, body: { form, version } })),

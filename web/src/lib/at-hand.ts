@@ -1,4 +1,5 @@
 import type { components } from "./api.d";
+import { onForget } from "./forget";
 
 type Bench = components["schemas"]["BenchView"];
 
@@ -21,6 +22,7 @@ export type BenchChange = {
 /** The benches that were open last: of these the server sends what changed only. */
 const answers = new Map<string, Bench>();
 const most = 8;
+onForget(() => answers.clear());
 
 export function atHand(look: string): Bench | undefined {
   return answers.get(look);

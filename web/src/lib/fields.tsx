@@ -1,92 +1,205 @@
+import { DatePicker, Form, Input, Radio, Select } from "antd";
+import dayjs from "dayjs";
 import type { ReactNode } from "react";
 
-type Common = { id: string; label: string; span?: number; problem?: string; hint?: ReactNode };
+type Common = {
+  id: string;
+  label: ReactNode;
+  span?: number;
+  problem?: string;
+  hint?: ReactNode;
+  required?: boolean;
+  disabled?: boolean;
+};
 
-/** A labelled input in a form's grid, with what is wrong or unusual about it under it. */
-export function TextField({
+/** A label over a control in a form's grid of twelve, with what is wrong or unusual about it under it. */
+export function Field({
   id,
   label,
   span = 12,
   problem,
   hint,
+  required,
+  children,
+}: Omit<Common, "disabled"> & { children: ReactNode }) {
+  return (
+    <Form.Item
+      layout="vertical"
+      colon={false}
+      label={label}
+      htmlFor={id}
+      required={required}
+      validateStatus={problem ? "error" : hint ? "warning" : undefined}
+      help={
+        (problem || hint) && (
+          <span id={saidId(id)} role={problem ? "alert" : undefined}>
+            {problem ?? hint}
+            {problem && hint && <span className="hint"> {hint}</span>}
+          </span>
+        )
+      }
+      style={{ gridColumn: `span ${span}`, minWidth: 0 }}
+    >
+      {children}
+    </Form.Item>
+  );
+}
+
+const saidId = (id: string) => `${id}-said`;
+
+/** What ties a control to the message under it, for those who hear the screen. */
+export function saidOf({ id, problem, hint }: { id: string; problem?: string; hint?: ReactNode }) {
+  return {
+    id,
+    "aria-invalid": problem !== undefined,
+    ...(problem || hint ? { "aria-describedby": saidId(id) } : {}),
+    ...(problem ? { status: "error" as const } : {}),
+  };
+}
+
+export function TextField({
   value,
   onChange,
   placeholder,
   type = "text",
   onBlur,
-  disabled,
+  ...field
 }: Common & {
   value: string | undefined;
   onChange: (v: string) => void;
   placeholder?: string;
   type?: string;
   onBlur?: () => void;
-  disabled?: boolean;
 }) {
   return (
-    <div className="field" style={{ gridColumn: `span ${span}` }}>
-      <label htmlFor={id}>{label}</label>
-      <input
-        id={id}
-        className="text"
+    <Field {...field}>
+      <Input
+        {...saidOf(field)}
         type={type}
         autoComplete="off"
-        disabled={disabled}
+        disabled={field.disabled || undefined}
         value={value ?? ""}
         placeholder={placeholder}
-        aria-invalid={problem !== undefined}
         onChange={(e) => onChange(e.target.value)}
         onBlur={onBlur}
       />
-      <Under problem={problem} hint={hint} />
-    </div>
+    </Field>
   );
 }
 
+export type Options = readonly (readonly [value: string, word: string])[];
+
 export function ChoiceField({
-  id,
-  label,
-  span = 12,
-  problem,
-  hint,
   value,
   options,
   onChange,
-  disabled,
-}: Common & {
-  value: string | undefined;
-  options: readonly (readonly [string, string])[];
-  onChange: (v: string) => void;
-  disabled?: boolean;
-}) {
+  ...field
+}: Common & { value?: string; options: Options; onChange: (v: string) => void }) {
   return (
-    <div className="field" style={{ gridColumn: `span ${span}` }}>
-      <label htmlFor={id}>{label}</label>
-      <select
-        id={id}
-        className="text"
-        value={value ?? ""}
-        disabled={disabled}
-        aria-invalid={problem !== undefined}
-        onChange={(e) => onChange(e.target.value)}
-      >
-        {options.map(([v, word]) => (
-          <option key={v} value={v}>
-            {word}
-          </option>
-        ))}
-      </select>
-      <Under problem={problem} hint={hint} />
-    </div>
+    <Field {...field}>
+      <Choice
+        {...saidOf(field)}
+        disabled={field.disabled || undefined}
+        value={value}
+        options={options}
+        onChange={onChange}
+      />
+    </Field>
   );
 }
 
-function Under({ problem, hint }: { problem?: string; hint?: ReactNode }) {
+/** A list to choose from; a long one is searched by typing. */
+export function Choice({
+  value,
+  options,
+  onChange,
+  width = "100%",
+  ...rest
+}: {
+  id?: string;
+  value?: string;
+  options: Options;
+  onChange: (v: string) => void;
+  width?: number | string;
+  disabled?: boolean;
+  placeholder?: string;
+  status?: "error";
+  "aria-label"?: string;
+}) {
   return (
-    <>
-      {problem && <div className="msg fault">{problem}</div>}
-      {hint && <div className="msg hint">{hint}</div>}
-    </>
+    <Select
+      {...rest}
+      style={{ width }}
+      value={value ?? ""}
+      onChange={onChange}
+      showSearch={options.length > 8 && { optionFilterProp: "label" }}
+      popupMatchSelectWidth={false}
+      options={options.map(([v, word]) => ({ value: v, label: word }))}
+    />
+  );
+}
+
+/** How a day may be typed; the first is how it is shown. */
+const days = ["MMM D, YYYY", "M/D/YYYY", "YYYY-MM-DD"];
+const minutes = ["MMM D, YYYY h:mm A", "YYYY-MM-DD HH:mm", "YYYY-MM-DDTHH:mm"];
+
+/** A day as the interface keeps it: 2026-11-28. */
+export function DateField({
+  value,
+  onChange,
+  ...field
+}: Common & { value: string | undefined; onChange: (v: string) => void }) {
+  return (
+    <Field {...field}>
+      <DatePicker
+        {...saidOf(field)}
+        disabled={field.disabled || undefined}
+        style={{ width: "100%" }}
+        format={days}
+        value={value ? dayjs(value) : null}
+        onChange={(d) => onChange(d ? d.format("YYYY-MM-DD") : "")}
+      />
+    </Field>
+  );
+}
+
+/** A minute of this place's clock: 2026-11-28T14:05. */
+export function DateTimeField({
+  value,
+  onChange,
+  ...field
+}: Common & { value: string | undefined; onChange: (v: string) => void }) {
+  return (
+    <Field {...field}>
+      <DateTime {...saidOf(field)} disabled={field.disabled || undefined} value={value} onChange={onChange} />
+    </Field>
+  );
+}
+
+/** The same without a label of its own over it. */
+export function DateTime({
+  label,
+  value,
+  onChange,
+  ...rest
+}: {
+  label?: string;
+  value: string | undefined;
+  onChange: (v: string) => void;
+  id?: string;
+  disabled?: boolean;
+  status?: "error";
+}) {
+  return (
+    <DatePicker
+      {...rest}
+      aria-label={label}
+      style={{ minWidth: 220, width: "100%", maxWidth: 260 }}
+      format={minutes}
+      showTime={{ format: "h:mm A", use12Hours: true, showNow: true }}
+      value={value ? dayjs(value) : null}
+      onChange={(d) => onChange(d ? d.format("YYYY-MM-DDTHH:mm") : "")}
+    />
   );
 }
 
@@ -105,13 +218,19 @@ export function YesNo({
   children?: ReactNode;
 }) {
   return (
-    <span className="yesno" role="group" aria-label={word}>
-      <button type="button" disabled={disabled} aria-pressed={value === true} onClick={() => onAnswer(true)}>
-        yes
-      </button>
-      <button type="button" disabled={disabled} aria-pressed={value === false} onClick={() => onAnswer(false)}>
-        no
-      </button>
+    <span className="yesno">
+      <Radio.Group
+        aria-label={word}
+        disabled={disabled}
+        optionType="button"
+        buttonStyle="solid"
+        value={value}
+        onChange={(e) => onAnswer(e.target.value as boolean)}
+        options={[
+          { label: "yes", value: true },
+          { label: "no", value: false },
+        ]}
+      />
       {children}
     </span>
   );

@@ -1,4 +1,5 @@
 import { useQuery, type QueryClient } from "@tanstack/react-query";
+import { forgetAll } from "./forget";
 import { api, type Actor, type Session } from "./api";
 
 const key = ["session"];
@@ -15,6 +16,7 @@ export function useActor(): Actor {
 
 /** Another person, or nobody: what the one before saw is forgotten. */
 export function changeSession(queries: QueryClient, session: Session) {
+  forgetAll();
   queries.setQueryData(key, session);
   queries.removeQueries({ predicate: (q) => q.queryKey[0] !== key[0] });
 }

@@ -1,7 +1,8 @@
+import { Button } from "antd";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Papers, type WithPapers } from "../lib/api";
-import { ChoiceField, said, TextField } from "../lib/fields";
+import { ChoiceField, DateField, said, TextField } from "../lib/fields";
 
 /** A date up to which a paper holds; past it a word says so. */
 export function Until({ date }: { date?: string }) {
@@ -37,20 +38,18 @@ export function PapersForm({ of }: { of: WithPapers }) {
         problem={problems.certificate}
         onChange={(v) => set({ certificate: v })}
       />
-      <TextField
+      <DateField
         id="until"
         label="Holds until"
         span={6}
-        type="date"
         value={form.certificateUntil}
         problem={problems.certificateUntil}
         onChange={(v) => set({ certificateUntil: v })}
       />
-      <TextField
+      <DateField
         id="eyes"
         label="Eye test until"
         span={6}
-        type="date"
         value={form.eyeTestUntil}
         problem={problems.eyeTestUntil}
         onChange={(v) => set({ eyeTestUntil: v })}
@@ -72,9 +71,9 @@ export function PapersForm({ of }: { of: WithPapers }) {
           {saidBy(fault)}
         </p>
       )}
-      <button type="submit" className="btn main" style={{ gridColumn: "span 12" }}>
+      <Button type="primary" htmlType="submit" style={{ gridColumn: "span 12" }}>
         Store the papers
-      </button>
+      </Button>
     </form>
   );
 }

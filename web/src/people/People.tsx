@@ -1,10 +1,13 @@
+import { Button } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type NewPerson } from "../lib/api";
+import { api, problemsByField, saidBy, type NewPerson, type WithPapers } from "../lib/api";
 import { useActor } from "../lib/session";
 import { roleWords, TopBar } from "../lib/TopBar";
 import { PapersForm, Until } from "./Papers";
 import { Welders } from "./Welders";
+import { DataTable, type Column } from "../lib/DataTable";
+import { ChoiceField, TextField } from "../lib/fields";
 
 const empty: NewPerson = { login: "", name: "", role: "INSPECTOR", certificate: "", password: "" };
 
@@ -30,70 +33,33 @@ export default function People() {
   };
   const problems = problemsByField(fault);
   const text = (field: "login" | "name" | "certificate" | "password", label: string, type = "text") => (
-    <div className="field" style={{ gridColumn: "span 12" }}>
-      <label htmlFor={field}>{label}</label>
-      <input
-        id={field}
-        className="text"
-        type={type}
-        autoComplete="off"
-        aria-invalid={field in problems}
-        value={form[field] ?? ""}
-        onChange={(e) => setForm({ ...form, [field]: e.target.value })}
-      />
-      {problems[field] && <div className="msg fault">{problems[field]}</div>}
-    </div>
+    <TextField
+      id={field}
+      label={label}
+      type={type}
+      required={field !== "certificate"}
+      problem={problems[field]}
+      value={form[field]}
+      onChange={(v) => setForm({ ...form, [field]: v })}
+    />
   );
   return (
     <div className="app">
       <TopBar rooms />
-      <main className="setup people" tabIndex={0}>
+      <main className="setup people">
         <div>
-          <div className="card rows">
-            <table>
-              <thead>
-                <tr>
-                  <th>Name</th>
-                  <th>Role</th>
-                  <th>Inspects for</th>
-                  <th>Certificate</th>
-                  <th>Until</th>
-                  <th>Eye test until</th>
-                </tr>
-              </thead>
-              <tbody>
-                {(people.data ?? []).map((p) => (
-                  <tr
-                    key={p.person.id}
-                    onClick={() => setChosen(p.person.id)}
-                    style={{ cursor: manages ? "pointer" : "default" }}
-                    aria-current={chosen === p.person.id ? "true" : undefined}
-                  >
-                    <td>
-                      <b>{p.person.name}</b>
-                      <div className="quiet small">{p.person.login}</div>
-                    </td>
-                    <td>{roleWords[p.person.role]}</td>
-                    <td>
-                      {p.papers.capacity === "verification"
-                        ? "the owner"
-                        : p.papers.capacity === "QC"
-                          ? "the fabricator"
-                          : p.person.role === "INSPECTOR"
-                            ? "either"
-                            : "–"}
-                    </td>
-                    <td>{p.papers.certificate ?? "–"}</td>
-                    <td>
-                      <Until date={p.papers.certificateUntil} />
-                    </td>
-                    <td>
-                      <Until date={p.papers.eyeTestUntil} />
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+          <div className="card">
+            <DataTable<WithPapers>
+              name="people"
+              label="People"
+              rows={people.data ?? []}
+              loading={people.isPending}
+              rowKey={(p) => p.person.id}
+              chosen={chosen}
+              onOpen={manages ? (p) => setChosen(p.person.id) : undefined}
+              columns={personColumns}
+              empty="Nobody is registered."
+            />
           </div>
           <Welders />
         </div>
@@ -104,21 +70,13 @@ export default function People() {
               <h2 style={{ gridColumn: "span 12" }}>Add somebody</h2>
               {text("name", "Name")}
               {text("login", "Login")}
-              <div className="field" style={{ gridColumn: "span 12" }}>
-                <label htmlFor="role">Role</label>
-                <select
-                  id="role"
-                  className="text"
-                  value={form.role}
-                  onChange={(e) => setForm({ ...form, role: e.target.value as NewPerson["role"] })}
-                >
-                  {Object.entries(roleWords).map(([id, word]) => (
-                    <option key={id} value={id}>
-                      {word}
-                    </option>
-                  ))}
-                </select>
-              </div>
+              <ChoiceField
+                id="role"
+                label="Role"
+                value={form.role}
+                options={Object.entries(roleWords)}
+                onChange={(v) => setForm({ ...form, role: v as NewPerson["role"] })}
+              />
               {text("certificate", "Certificate, if any")}
               {text("password", "First password", "password")}
               {fault !== undefined && Object.keys(problems).length === 0 && (
@@ -126,9 +84,9 @@ export default function People() {
                   {saidBy(fault)}
                 </div>
               )}
-              <button className="btn main" type="submit" style={{ gridColumn: "span 12" }}>
+              <Button type="primary" htmlType="submit" style={{ gridColumn: "span 12" }}>
                 Add
-              </button>
+              </Button>
             </form>
           )}
           {!manages && <p className="card side quiet">The quality manager adds people and keeps their papers.</p>}
@@ -137,3 +95,38 @@ export default function People() {
     </div>
   );
 }
+
+function inspectsFor({ papers, person }: WithPapers): string {
+  if (papers.capacity === "verification") return "the owner";
+  if (papers.capacity === "QC") return "the fabricator";
+  return person.role === "INSPECTOR" ? "either" : "–";
+}
+
+const personColumns: Column<WithPapers>[] = [
+  {
+    key: "name",
+    title: "Name",
+    value: (p) => p.person.name,
+    render: (p) => (
+      <>
+        <b>{p.person.name}</b>
+        <div className="quiet small">{p.person.login}</div>
+      </>
+    ),
+  },
+  { key: "role", title: "Role", value: (p) => roleWords[p.person.role], filter: true },
+  { key: "for", title: "Inspects for", value: inspectsFor },
+  { key: "certificate", title: "Certificate", value: (p) => p.papers.certificate },
+  {
+    key: "until",
+    title: "Until",
+    value: (p) => p.papers.certificateUntil,
+    render: (p) => <Until date={p.papers.certificateUntil} />,
+  },
+  {
+    key: "eyes",
+    title: "Eye test until",
+    value: (p) => p.papers.eyeTestUntil,
+    render: (p) => <Until date={p.papers.eyeTestUntil} />,
+  },
+];

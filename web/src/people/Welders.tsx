@@ -1,8 +1,10 @@
+import { Button } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Welder, type WelderForm } from "../lib/api";
-import { ChoiceField, said, TextField } from "../lib/fields";
+import { ChoiceField, DateField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
+import { DataTable, type Column } from "../lib/DataTable";
 
 type Test = NonNullable<WelderForm["tests"]>[number];
 const positions = ["1F", "2F", "3F", "4F", "1G", "2G", "3G", "4G", "5G", "6G"].map((p) => [p, p] as const);
@@ -15,58 +17,58 @@ export function Welders() {
   const keeps = actor.role === "WELDING_ENGINEER" || actor.role === "QUALITY_MANAGER";
   const welder = welders.data?.find((w) => w.form.stamp === chosen);
   return (
-    <section className="card rows" style={{ marginTop: 14 }} aria-label="Welders">
-      <table>
-        <thead>
-          <tr>
-            <th>Welder</th>
-            <th>Tested for, SMAW</th>
-            <th>Stands</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(welders.data ?? []).map((w) => (
-            <tr
-              key={w.form.stamp}
-              onClick={() => setChosen(w.form.stamp)}
-              style={{ cursor: keeps ? "pointer" : "default" }}
-            >
-              <td>
-                <b>{w.form.stamp}</b> <span className="quiet">{w.form.name}</span>
-              </td>
-              <td>
-                {(w.form.tests ?? []).length === 0
-                  ? "nothing"
-                  : (w.form.tests ?? []).map((t, i) => <div key={i}>{testInWords(t)}</div>)}
-              </td>
-              <td>
-                {w.lapsed.map((l, i) =>
-                  l ? (
-                    <div key={i} className="fault small">
-                      ✕ {l}
-                    </div>
-                  ) : (
-                    <div key={i} className="v-accept">
-                      ✓ stands
-                    </div>
-                  ),
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <section className="card" style={{ marginTop: 14 }} aria-label="Welders">
+      <DataTable<Welder>
+        name="welders"
+        label="Welders"
+        rows={welders.data ?? []}
+        loading={welders.isPending}
+        rowKey={(w) => w.form.stamp ?? ""}
+        onOpen={keeps ? (w) => setChosen(w.form.stamp) : undefined}
+        columns={welderColumns}
+        empty="No welder is registered."
+      />
       {keeps &&
         (welder || chosen === "new" ? (
           <WelderCard key={`${chosen} ${welder?.version}`} welder={welder} onStored={() => setChosen(undefined)} />
         ) : (
-          <button type="button" className="link" onClick={() => setChosen("new")}>
+          <Button type="link" onClick={() => setChosen("new")}>
             add a welder
-          </button>
+          </Button>
         ))}
     </section>
   );
 }
+
+const welderColumns: Column<Welder>[] = [
+  {
+    key: "stamp",
+    title: "Welder",
+    value: (w) => w.form.stamp,
+    render: (w) => (
+      <>
+        <b>{w.form.stamp}</b> <span className="quiet">{w.form.name}</span>
+      </>
+    ),
+  },
+  {
+    key: "tests",
+    title: "Tested for, SMAW",
+    render: (w) => (w.form.tests?.length ? w.form.tests.map((t, i) => <div key={i}>{testInWords(t)}</div>) : "nothing"),
+  },
+  {
+    key: "stands",
+    title: "Stands",
+    value: (w) => (w.lapsed.some(Boolean) ? "something lapsed" : "all stands"),
+    filter: true,
+    render: (w) =>
+      w.lapsed.map((l, i) => (
+        <div key={i} className={l ? "fault small" : "v-accept"}>
+          {l ? `✕ ${l}` : "✓ stands"}
+        </div>
+      )),
+  },
+];
 
 function testInWords(t: Test): string {
   return [
@@ -118,13 +120,12 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
         onChange={(v) => setForm({ ...form, name: v })}
       />
       <div style={{ gridColumn: "span 4", alignSelf: "end" }}>
-        <button
-          type="button"
-          className="link"
+        <Button
+          type="link"
           onClick={() => setForm({ ...form, tests: [...tests, { group: 4, position: "3G", backing: true }] })}
         >
           add a test
-        </button>
+        </Button>
       </div>
       {tests.map((t, i) => {
         const at = (f: string) => problems[`tests[${i}].${f}`];
@@ -168,20 +169,18 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
               ]}
               onChange={(v) => setTest(i, { backing: v === "true" })}
             />
-            <TextField
+            <DateField
               id={`td${i}`}
               label="Tested"
               span={2}
-              type="date"
               value={t.tested}
               problem={at("tested")}
               onChange={(v) => setTest(i, { tested: v })}
             />
-            <TextField
+            <DateField
               id={`lu${i}`}
               label="Last used"
               span={2}
-              type="date"
               value={t.lastUsed}
               problem={at("lastUsed")}
               onChange={(v) => setTest(i, { lastUsed: v })}
@@ -195,12 +194,12 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
         </p>
       )}
       <div className="row" style={{ gridColumn: "span 12" }}>
-        <button type="submit" className="btn main">
+        <Button type="primary" htmlType="submit">
           Store the welder
-        </button>
-        <button type="button" className="link" onClick={onStored}>
+        </Button>
+        <Button type="link" onClick={onStored}>
           leave
-        </button>
+        </Button>
       </div>
       <p className="cautions" style={{ gridColumn: "span 12" }}>
         A test stands while its process was used within six months; what it covers is from memory of AWS D1.1, medium

@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
@@ -6,6 +7,7 @@ import { api, problemsByField, saidBy, type Plan } from "../lib/api";
 import { showPlace } from "../lib/place";
 import { TopBar } from "../lib/TopBar";
 import { StackView } from "./StackView";
+import { SmallTable } from "../lib/SmallTable";
 
 /** How the weld would be built up: the stack of beads, metal, rods, arc time and heat, held against what was recorded. */
 export default function PlanPage() {
@@ -106,112 +108,97 @@ function Takes({ plan: p, units, recorded }: { plan: Plan; units: string; record
         <dt>Arc time</dt>
         <dd>{d.arcMinutes < 10 ? d.arcMinutes.toFixed(1) : Math.round(d.arcMinutes)} min</dd>
       </dl>
-      <table className="plain-table" aria-label="Rods">
-        <thead>
-          <tr>
-            <th>Rod</th>
-            <th>How many</th>
-            <th>Lays</th>
-          </tr>
-        </thead>
-        <tbody>
-          {d.rods.map((r) => (
-            <tr key={r.electrode + r.diameter}>
-              <td>
-                <b>
-                  {r.diameter} {r.electrode}
-                </b>
-              </td>
-              <td>{r.count}</td>
-              <td>
+      <SmallTable
+        label="Rods"
+        rows={d.rods}
+        rowKey={(r) => r.electrode + r.diameter}
+        columns={[
+          [
+            "Rod",
+            (r) => (
+              <b>
+                {r.diameter} {r.electrode}
+              </b>
+            ),
+          ],
+          ["How many", (r) => r.count],
+          [
+            "Lays",
+            (r) => (
+              <>
                 {r.gramsPerRod.toFixed(1)} g a rod
                 {r.scaled && <span className="quiet"> (scaled from another size)</span>}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          ],
+        ]}
+      />
       {d.stretches.length > 1 && (
-        <table className="plain-table" aria-label="Along the weld">
-          <thead>
-            <tr>
-              <th>Where</th>
-              <th>Asks</th>
-              <th>Area</th>
-              <th>Beads</th>
-            </tr>
-          </thead>
-          <tbody>
-            {d.stretches.map((s) => (
-              <tr key={s.where}>
-                <td>
-                  <b>{s.where}</b>
-                </td>
-                <td>{s.asks}</td>
-                <td>{area(s.areaMm2, units)}</td>
-                <td>{s.beads}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <SmallTable
+          label="Along the weld"
+          rows={d.stretches}
+          rowKey={(x) => x.where}
+          columns={[
+            ["Where", (x) => <b>{x.where}</b>],
+            ["Asks", (x) => x.asks],
+            ["Area", (x) => area(x.areaMm2, units)],
+            ["Beads", (x) => x.beads],
+          ]}
+        />
       )}
       <h3>Heat input</h3>
       {d.heat.length === 0 && <p className="quiet small">Amps and volts are not known: no heat input.</p>}
       {d.heat.length > 0 && (
-        <table className="plain-table" aria-label="Heat input">
-          <thead>
-            <tr>
-              <th>Pass</th>
-              <th>From</th>
-              <th>kJ/in</th>
-              <th>kJ/mm</th>
-            </tr>
-          </thead>
-          <tbody>
-            {d.heat.map((h, i) => (
-              <tr key={i}>
-                <td>
-                  <b>{h.kind}</b>
-                </td>
-                <td>
+        <SmallTable
+          label="Heat input"
+          rows={d.heat}
+          rowKey={(_, i) => i}
+          columns={[
+            ["Pass", (h) => <b>{h.kind}</b>],
+            [
+              "From",
+              (h) => (
+                <>
                   {h.amps} A, {h.volts} V, {speed(h.speedMmPerMin, units)}
                   {!h.speedGiven && <span className="quiet"> (from the rod’s run)</span>}
-                </td>
-                <td>{h.kJPerInch.toFixed(1)}</td>
-                <td>
+                </>
+              ),
+            ],
+            ["kJ/in", (h) => h.kJPerInch.toFixed(1)],
+            [
+              "kJ/mm",
+              (h) => (
+                <>
                   {h.kJPerMm.toFixed(2)} <span className="quiet">(EN {h.enKJPerMm.toFixed(2)})</span>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </>
+              ),
+            ],
+          ]}
+        />
       )}
       <h3>Planned and recorded</h3>
       {!recorded && (
         <p className="quiet small">No pass is recorded yet; when one is, it stands here beside the plan.</p>
       )}
       {recorded && (
-        <table className="plain-table" aria-label="Planned and recorded">
-          <thead>
-            <tr>
-              <th></th>
-              <th>Planned</th>
-              <th>Recorded</th>
-            </tr>
-          </thead>
-          <tbody>
-            {p.comparison.map((c) => (
-              <tr key={c.what}>
-                <td>{c.what}</td>
-                <td>{c.planned}</td>
-                <td className={c.apart ? "fault" : ""}>
+        <SmallTable
+          label="Planned and recorded"
+          rows={p.comparison}
+          rowKey={(c) => c.what}
+          columns={[
+            ["", (c) => c.what],
+            ["Planned", (c) => c.planned],
+            [
+              "Recorded",
+              (c) => (
+                <span className={c.apart ? "fault" : ""}>
                   {c.apart ? "✕ " : ""}
                   {c.recorded}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </span>
+              ),
+            ],
+          ]}
+        />
       )}
     </>
   );
@@ -228,34 +215,26 @@ function speed(mmPerMin: number, units: string): string {
 
 function Beads({ plan: p, units }: { plan: Plan; units: string }) {
   return (
-    <table className="plain-table" aria-label="Beads in order">
-      <thead>
-        <tr>
-          <th>No.</th>
-          <th>Bead</th>
-          <th>Rod</th>
-          <th>Area</th>
-          <th>Run a rod</th>
-          <th>Stops from the datum</th>
-        </tr>
-      </thead>
-      <tbody>
-        {p.plan.beads.map((b) => (
-          <tr key={b.pass}>
-            <td>
-              <b>{b.pass}</b>
-            </td>
-            <td>{b.kind}</td>
-            <td>{b.rod}</td>
-            <td>{area(b.areaMm2, units)}</td>
-            <td>
+    <SmallTable
+      label="Beads in order"
+      rows={p.plan.beads}
+      rowKey={(b) => b.pass}
+      columns={[
+        ["No.", (b) => <b>{b.pass}</b>],
+        ["Bead", (b) => b.kind],
+        ["Rod", (b) => b.rod],
+        ["Area", (b) => area(b.areaMm2, units)],
+        [
+          "Run a rod",
+          (b) => (
+            <>
               {showPlace(b.runLengthMm, units)} {units}
-            </td>
-            <td>{b.stops.join(", ") || "–"}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+            </>
+          ),
+        ],
+        ["Stops from the datum", (b) => b.stops.join(", ") || "–"],
+      ]}
+    />
   );
 }
 
@@ -280,8 +259,7 @@ function Constants({
             {problems[`constants.${c.name}`] && <span className="fault small"> ✕</span>}
           </span>
           <span className="row">
-            <input
-              className="text"
+            <Input
               aria-label={c.title}
               style={{ width: 86 }}
               defaultValue={c.value}
@@ -296,9 +274,7 @@ function Constants({
           </span>
         </label>
       ))}
-      <button type="button" className="btn" onClick={onUsual}>
-        Back to the usual ones
-      </button>
+      <Button onClick={onUsual}>Back to the usual ones</Button>
       <p className="cautions">
         Estimates, from common practice and handbooks; the welding engineer and the procedure decide.
       </p>

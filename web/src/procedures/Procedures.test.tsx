@@ -44,7 +44,7 @@ const answers = (p: Procedure) => ({
 
 it("starts the amps from the rod's range, and keeps what was narrowed", async () => {
   const { sent } = renderWith(<Procedures />, answers(procedure({})), "WELDING_ENGINEER");
-  expect(((await screen.findByLabelText("Amps")) as HTMLInputElement).value).toBe("115–140");
+  expect((await screen.findByLabelText<HTMLInputElement>("Amps")).value).toBe("115–140");
   fireEvent.change(screen.getByLabelText("Diameter"), { target: { value: "5/32" } });
   expect(screen.getByLabelText<HTMLInputElement>("Amps").value).toBe("150–220");
   fireEvent.change(screen.getByLabelText("Amps"), { target: { value: "160-200" } });

@@ -1,7 +1,10 @@
+import { Button } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
 import { api, saidBy, type RejectRate, type RejectRateRow } from "../lib/api";
 import { TopBar } from "../lib/TopBar";
+import { SmallTable } from "../lib/SmallTable";
+import { DataTable, type Column } from "../lib/DataTable";
 
 const kinds = [
   ["welder", "Welders"],
@@ -43,15 +46,14 @@ export default function RejectRates() {
             <h2>Rejected places per 100 in</h2>
             <span className="row">
               {kinds.map(([id, word]) => (
-                <button
+                <Button
+                  type={by === id ? "primary" : "default"}
                   key={id}
-                  type="button"
-                  className="pick"
                   aria-pressed={by === id}
                   onClick={() => setSearch({ by: id })}
                 >
                   {word}
-                </button>
+                </Button>
               ))}
             </span>
           </header>
@@ -66,36 +68,23 @@ export default function RejectRates() {
                 No inspection is signed yet. A signed inspection counts with its weld’s length and its rejected places.
               </p>
             )}
-            {rows.map((r, i) => (
-              <div key={r.key ?? "none"}>
-                {i === few && (
-                  <p className="small quiet" style={{ margin: "14px 0 4px" }}>
-                    Fewer than {rates.data?.ranked} welds: too few to be set beside others. By name, in no order of
-                    merit.
-                  </p>
-                )}
-                <button
-                  type="button"
-                  className="raterow"
-                  aria-current={key === (r.key ?? "")}
-                  onClick={() => setSearch({ by, key: r.key ?? "" })}
-                >
-                  <span>
-                    <b>{nameOf(by, r)}</b>
-                    <span className="small quiet" style={{ display: "block" }}>
-                      {r.welds} {r.welds === 1 ? "weld" : "welds"}, {inches(r.lengthMm)} in
-                    </span>
-                  </span>
-                  <Spread row={r} most={most} />
-                  <span className="num">
-                    <b>{rate(r.per100)}</b>
-                    <span className="small quiet" style={{ display: "block" }}>
-                      {rate(r.low)}–{rate(r.high)}
-                    </span>
-                  </span>
-                </button>
-              </div>
-            ))}
+            {rows.length > 0 && (
+              <DataTable<RejectRateRow>
+                name="reject-rates"
+                label="Reject rates"
+                rows={rows}
+                rowKey={(r) => r.key ?? ""}
+                chosen={key}
+                onOpen={(r) => setSearch({ by, key: r.key ?? "" })}
+                columns={columnsFor(by, most)}
+                empty=""
+              />
+            )}
+            {few >= 0 && (
+              <p className="small quiet">
+                △ Fewer than {rates.data?.ranked} welds: too few to be set beside others; they stand last, by name.
+              </p>
+            )}
             <p className="cautions" style={{ marginTop: 12 }}>
               Signed QC inspections, the last one of each weld. The bar is the 95% interval of a Poisson count: where
               bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate
@@ -107,6 +96,39 @@ export default function RejectRates() {
       </main>
     </div>
   );
+}
+
+function columnsFor(by: string, most: number): Column<RejectRateRow>[] {
+  return [
+    {
+      key: "name",
+      title: kinds.find(([id]) => id === by)?.[1] ?? "",
+      width: 180,
+      value: (r) => nameOf(by, r),
+      render: (r) => (
+        <Button type="link" className="named">
+          {`${r.enough ? "" : "△ "}${nameOf(by, r)}`}
+        </Button>
+      ),
+    },
+    { key: "welds", title: "Welds", width: 80, value: (r) => r.welds },
+    { key: "inches", title: "Inches", width: 80, value: (r) => r.lengthMm, render: (r) => inches(r.lengthMm) },
+    {
+      key: "rate",
+      title: "per 100 in",
+      width: 150,
+      value: (r) => r.per100,
+      render: (r) => (
+        <>
+          <b>{rate(r.per100)}</b>{" "}
+          <span className="small quiet">
+            {rate(r.low)}–{rate(r.high)}
+          </span>
+        </>
+      ),
+    },
+    { key: "spread", title: "95% interval", width: 160, render: (r) => <Spread row={r} most={most} /> },
+  ];
 }
 
 function Spread({ row, most }: { row: { per100: number; low: number; high: number }; most: number }) {
@@ -169,33 +191,28 @@ function Opened({ o }: { o: RejectRate }) {
         leading cause of each place, from a ranking and not from proof; shares with their 95% interval (Wilson).
       </p>
       <h3>Trend</h3>
-      <table className="limits">
-        <thead>
-          <tr>
-            <th>Quarter from</th>
-            <th>Welds</th>
-            <th>Inches</th>
-            <th>Places</th>
-            <th>per 100 in</th>
-          </tr>
-        </thead>
-        <tbody>
-          {o.trend.map((t) => (
-            <tr key={t.from}>
-              <td>{t.from}</td>
-              <td>{t.welds}</td>
-              <td>{inches(t.lengthMm)}</td>
-              <td>{t.places}</td>
-              <td>
+      <SmallTable
+        label="Trend"
+        rows={o.trend}
+        rowKey={(t) => t.from}
+        columns={[
+          ["Quarter from", (t) => t.from],
+          ["Welds", (t) => t.welds],
+          ["Inches", (t) => inches(t.lengthMm)],
+          ["Places", (t) => t.places],
+          [
+            "per 100 in",
+            (t) => (
+              <>
                 <b>{rate(t.per100)}</b>{" "}
                 <span className="small quiet">
                   {rate(t.low)}–{rate(t.high)}
                 </span>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          ],
+        ]}
+      />
     </>
   );
 }

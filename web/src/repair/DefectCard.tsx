@@ -1,3 +1,4 @@
+import { Button, Checkbox, Input } from "antd";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { api, saidBy, type Defect } from "../lib/api";
@@ -96,22 +97,19 @@ function Notification({ defect: d }: { defect: Defect }) {
           }}
         >
           <label htmlFor={`told-${d.id}`}>Who was told</label>
-          <input
+          <Input
             id={`told-${d.id}`}
-            className="text"
             style={{ width: 220 }}
             placeholder="name, and how"
             value={whom}
             onChange={(e) => setWhom(e.target.value)}
           />
-          <button type="submit" className="btn">
-            Note it
-          </button>
+          <Button htmlType="submit">Note it</Button>
         </form>
       ) : (
-        <button type="button" className="link" onClick={() => setAsking(true)}>
+        <Button type="link" onClick={() => setAsking(true)}>
           note who was told
-        </button>
+        </Button>
       )}
       <Fault of={change.error} />
     </div>
@@ -139,9 +137,9 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
         {may && d.state === "open" && (
           <>
             {" "}
-            <button type="button" className="link" onClick={() => setChanging(true)}>
+            <Button type="link" onClick={() => setChanging(true)}>
               decide anew
-            </button>
+            </Button>
           </>
         )}
       </div>
@@ -161,34 +159,31 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
       </div>
       <div className="kinds" role="group" aria-label="Disposition">
         {d.choices.map((c) => (
-          <button
+          <Button
+            type={decision === c.id ? "primary" : "default"}
             key={c.id}
-            type="button"
-            className="pick"
             aria-pressed={decision === c.id}
             onClick={() => setDecision(c.id)}
           >
             {c.title}
-          </button>
+          </Button>
         ))}
       </div>
       {removes && (
-        <label className="check">
-          <input type="checkbox" checked={cuts} onChange={(e) => setCuts(e.target.checked)} /> a member is cut apart:
-          the Engineer is notified first
-        </label>
+        <Checkbox checked={cuts} onChange={(e) => setCuts(e.target.checked)}>
+          a member is cut apart: the Engineer is notified first
+        </Checkbox>
       )}
       <div style={{ display: "flex", gap: 8 }}>
-        <input
-          className="text"
+        <Input
           aria-label="Note"
           placeholder="Note for the one who does it"
           value={note}
           onChange={(e) => setNote(e.target.value)}
         />
-        <button type="button" className="btn main" disabled={change.isPending} onClick={store}>
+        <Button type="primary" disabled={change.isPending} onClick={store}>
           Decide
-        </button>
+        </Button>
       </div>
       <Fault of={change.error} />
     </>
@@ -238,17 +233,14 @@ function Plan({
           }}
         >
           <label htmlFor={`depth-${d.id}`}>Depth found</label>
-          <input
+          <Input
             id={`depth-${d.id}`}
-            className="text"
             style={{ width: 90 }}
             placeholder={units === "mm" ? "6" : "1/4"}
             value={typed}
             onChange={(e) => setTyped(e.target.value)}
           />
-          <button type="submit" className="btn">
-            Reckon
-          </button>
+          <Button htmlType="submit">Reckon</Button>
         </form>
       )}
       {p.numbers && (
@@ -297,9 +289,9 @@ function Recorded({ defect: d, may }: { defect: Defect; may: boolean }) {
         !d.closedWhy &&
         standing.length > 0 &&
         (why === undefined ? (
-          <button type="button" className="link" onClick={() => setWhy("")}>
+          <Button type="link" onClick={() => setWhy("")}>
             take the last step back
-          </button>
+          </Button>
         ) : (
           <form
             className="row"
@@ -311,16 +303,8 @@ function Recorded({ defect: d, may }: { defect: Defect; may: boolean }) {
             }}
           >
             <label htmlFor="back">What was wrong with it</label>
-            <input
-              id="back"
-              className="text"
-              style={{ width: 260 }}
-              value={why}
-              onChange={(e) => setWhy(e.target.value)}
-            />
-            <button type="submit" className="btn">
-              Take back
-            </button>
+            <Input id="back" style={{ width: 260 }} value={why} onChange={(e) => setWhy(e.target.value)} />
+            <Button htmlType="submit">Take back</Button>
           </form>
         ))}
       <Fault of={change.error} />

@@ -1,10 +1,12 @@
+import { Button, Input } from "antd";
 import { useState } from "react";
 import { api, problemsByField, type Defect } from "../lib/api";
-import { TextField } from "../lib/fields";
+import { DateField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { Fault, day } from "./DefectCard";
 import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
+import { FileButton } from "../lib/FileButton";
 
 /** What waits for the Engineer's document, and the documents that came. */
 export function Holds({ defect: d }: { defect: Defect }) {
@@ -63,15 +65,9 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
       </div>
       {asked === undefined && (
         <div className="row">
-          {records && (
-            <button type="button" className="btn" onClick={() => setAsked("document")}>
-              The Engineer’s document …
-            </button>
-          )}
+          {records && <Button onClick={() => setAsked("document")}>The Engineer’s document …</Button>}
           {hold.question && actor.role === "WELDING_ENGINEER" && (
-            <button type="button" className="btn" onClick={() => setAsked("no")}>
-              Not so, because …
-            </button>
+            <Button onClick={() => setAsked("no")}>Not so, because …</Button>
           )}
           {!records && (
             <span className="small quiet">
@@ -106,33 +102,25 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
               problem={problems.engineer}
               onChange={setEngineer}
             />
-            <TextField
+            <DateField
               id={`date-${hold.kind}`}
               label="Date"
               span={3}
-              type="date"
               value={date}
               problem={problems.date}
               onChange={setDate}
             />
           </div>
           <div className="row">
-            <label className="btn file" htmlFor={`file-${hold.kind}`}>
+            <FileButton accept="application/pdf,image/png,image/jpeg" onFile={setFile}>
               {file ? file.name : "The document (PDF, picture) …"}
-            </label>
-            <input
-              id={`file-${hold.kind}`}
-              type="file"
-              accept="application/pdf,image/png,image/jpeg"
-              className="unseen"
-              onChange={(e) => setFile(e.target.files?.[0])}
-            />
-            <button type="submit" className="btn main" disabled={change.isPending}>
+            </FileButton>
+            <Button type="primary" htmlType="submit" disabled={change.isPending}>
               Record it
-            </button>
-            <button type="button" className="link" onClick={() => setAsked(undefined)}>
+            </Button>
+            <Button type="link" onClick={() => setAsked(undefined)}>
               leave it
-            </button>
+            </Button>
           </div>
           {problems.file && <div className="msg fault">{problems.file}</div>}
         </form>
@@ -146,19 +134,13 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
           }}
         >
           <label htmlFor={`why-${hold.kind}`}>Why not</label>
-          <input
-            id={`why-${hold.kind}`}
-            className="text"
-            style={{ width: 300 }}
-            value={why}
-            onChange={(e) => setWhy(e.target.value)}
-          />
-          <button type="submit" className="btn main" disabled={change.isPending}>
+          <Input id={`why-${hold.kind}`} style={{ width: 300 }} value={why} onChange={(e) => setWhy(e.target.value)} />
+          <Button type="primary" htmlType="submit" disabled={change.isPending}>
             Record it
-          </button>
-          <button type="button" className="link" onClick={() => setAsked(undefined)}>
+          </Button>
+          <Button type="link" onClick={() => setAsked(undefined)}>
             leave it
-          </button>
+          </Button>
         </form>
       )}
       {!known && <Fault of={change.error} />}

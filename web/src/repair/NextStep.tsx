@@ -1,6 +1,7 @@
+import { Button, Input } from "antd";
 import { useState } from "react";
 import { api, problemsByField, type Defect, type StepForm } from "../lib/api";
-import { ChoiceField, TextField, YesNo } from "../lib/fields";
+import { Choice, ChoiceField, DateTimeField, TextField, YesNo } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { Fault } from "./DefectCard";
 import { HoldMark } from "./HoldMark";
@@ -168,24 +169,24 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
               <div key={a} className="field" style={{ gridColumn: "span 4" }}>
                 <label htmlFor="s-preheat">Preheat read</label>
                 <span style={{ display: "flex", gap: 4 }}>
-                  <input
+                  <Input
+                    status={problem !== undefined ? "error" : undefined}
                     id="s-preheat"
-                    className="text"
                     inputMode="decimal"
                     value={text(a)}
                     aria-invalid={problem !== undefined}
                     onChange={(e) => set(a, e.target.value)}
                   />
-                  <select
-                    className="text"
-                    style={{ width: 70 }}
+                  <Choice
+                    width={76}
                     aria-label="Scale"
                     value={text("scale")}
-                    onChange={(e) => set("scale", e.target.value)}
-                  >
-                    <option value="F">°F</option>
-                    <option value="C">°C</option>
-                  </select>
+                    options={[
+                      ["F", "°F"],
+                      ["C", "°C"],
+                    ]}
+                    onChange={(v) => set("scale", v)}
+                  />
                 </span>
                 {problem && <div className="msg fault">{problem}</div>}
               </div>
@@ -204,12 +205,11 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
             );
           if (a === "weldedAt")
             return (
-              <TextField
+              <DateTimeField
                 key={a}
                 id="s-weldedAt"
                 label="Welded at"
                 span={5}
-                type="datetime-local"
                 value={text(a)}
                 problem={problem}
                 onChange={(v) => set(a, v)}
@@ -226,9 +226,9 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
           onChange={(v) => set("note", v)}
         />
         <div style={{ gridColumn: "span 4", alignSelf: "end" }}>
-          <button type="submit" className="btn main" style={{ width: "100%" }} disabled={change.isPending}>
+          <Button type="primary" htmlType="submit" style={{ width: "100%" }} disabled={change.isPending}>
             Record
-          </button>
+          </Button>
         </div>
       </div>
       {Object.keys(problems).length === 0 && <Fault of={change.error} />}

@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -22,7 +23,7 @@ export function RepairPanel({ bench }: { bench: Bench }) {
     mutationFn: () => api.reinspect(bench.id),
     onSuccess: ({ inspectionId }) => {
       void queries.invalidateQueries({ queryKey: ["joints"] });
-      navigate(`/inspections/${inspectionId}`);
+      void navigate(`/inspections/${inspectionId}`);
     },
   });
   const [last, setLast] = useState(defects.data);
@@ -51,9 +52,9 @@ export function RepairPanel({ bench }: { bench: Bench }) {
         </p>
       )}
       {shown.canReinspect && actor.role === "INSPECTOR" && (
-        <button type="button" className="btn main" disabled={again.isPending} onClick={() => again.mutate()}>
+        <Button type="primary" disabled={again.isPending} onClick={() => again.mutate()}>
           Begin the re-inspection
-        </button>
+        </Button>
       )}
       {shown.canReinspect && actor.role !== "INSPECTOR" && (
         <p className="small" style={{ margin: 0 }}>

@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -9,6 +10,7 @@ import { StripView } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
 import { DefectCard, Fault } from "./DefectCard";
 import { useDefectChange } from "./useDefect";
+import { FileButton } from "../lib/FileButton";
 
 /** What the repair lead holds in his hand: where, what to do in order, and what must be recorded. */
 export default function TicketPage() {
@@ -86,12 +88,12 @@ function Whole({ ticket: t }: { ticket: Ticket }) {
         <DefectCard defect={d} units={t.units} datum={t.datum} whole />
         <Photos ticket={t} />
         <p className="row">
-          <a className="btn" href={`/api/defects/${d.id}/ticket.pdf`} target="_blank" rel="noreferrer">
+          <Button href={`/api/defects/${d.id}/ticket.pdf`} target="_blank" rel="noreferrer">
             Ticket on paper (A5)
-          </a>
-          <a className="btn" href={`/api/defects/${d.id}/ticket.pdf?paper=letter`} target="_blank" rel="noreferrer">
+          </Button>
+          <Button href={`/api/defects/${d.id}/ticket.pdf?paper=letter`} target="_blank" rel="noreferrer">
             letter
-          </a>
+          </Button>
         </p>
         <p className="cautions">{t.cautions.join(" ")}</p>
       </div>
@@ -112,23 +114,12 @@ function Photos({ ticket: t }: { ticket: Ticket }) {
         </a>
       ))}
       {may && (
-        <>
-          <label className="btn file" htmlFor="repair-photo">
-            Add a picture …
-          </label>
-          <input
-            id="repair-photo"
-            type="file"
-            accept="image/png,image/jpeg"
-            capture="environment"
-            className="unseen"
-            onChange={(e) => {
-              const file = e.target.files?.[0];
-              if (file) change.mutate(() => api.repairPhoto(t.defect.id, newId(), file));
-              e.target.value = "";
-            }}
-          />
-        </>
+        <FileButton
+          accept="image/png,image/jpeg"
+          onFile={(file) => change.mutate(() => api.repairPhoto(t.defect.id, newId(), file))}
+        >
+          Add a picture …
+        </FileButton>
       )}
       <Fault of={change.error} />
     </section>

@@ -5,6 +5,7 @@ import { bench } from "../test/bench";
 import { renderWith } from "../test/render";
 import { DefectCard } from "./DefectCard";
 import { RepairPanel } from "./RepairPanel";
+import { choose } from "../test/choose";
 
 const crack: Defect = {
   id: "d1",
@@ -100,7 +101,7 @@ describe("a rejected place", () => {
       "REPAIR_LEAD",
     );
     expect(screen.getByLabelText<HTMLInputElement>("From, in").value).toBe("10");
-    fireEvent.change(screen.getByLabelText("Ends found by"), { target: { value: "VT" } });
+    choose("Ends found by", "by eye");
     fireEvent.click(screen.getByText("Record"));
     await screen.findByText(/not by eye/);
     expect(sent.find((x) => x.method === "PUT")?.body).toEqual({ from: "10", to: "11", foundBy: "VT", version: 3 });

@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import type { NewJoint } from "../lib/api";
 import { bench } from "../test/bench";
+import { chosenOf } from "../test/choose";
 import { renderWith } from "../test/render";
 import SetUp from "./SetUp";
 
@@ -39,7 +40,7 @@ describe("setting up a joint", () => {
     fill("Length", "24");
     fill("Intermittent: welded stretches", "0-3, 12-15");
     await screen.findAllByText("the size is over the thinner member");
-    expect(screen.getByRole("img").getAttribute("aria-label")).toContain("as drawn");
+    expect(screen.getByRole("img", { name: /section/ }).getAttribute("aria-label")).toContain("as drawn");
     fireEvent.click(screen.getByText("Store and go to the bench"));
     await waitFor(() => expect(sent.some((s) => s.path === "/api/joints")).toBe(true));
     const body = sent.find((s) => s.path === "/api/joints")?.body as NewJoint;
@@ -102,14 +103,16 @@ describe("setting up a joint", () => {
     const { sent } = renderWith(<SetUp />, {
       ...books,
       "GET /api/jobs": () => ({ json: [job] }),
+      "GET /api/joints/last": () => ({ json: {} }),
       "POST /api/joints/preview": () => ({ json: { ...nothing, redLines: ["no test of W7 covers 4F"] } }),
     });
     await waitFor(() => expect(sent.some((s) => s.path === "/api/jobs")).toBe(true));
     await screen.findByText("no test of W7 covers 4F");
     fill("Job", "Lock gate lines");
-    expect(screen.getByLabelText<HTMLSelectElement>("Drawing in").value).toBe("mm");
-    expect(screen.getByLabelText<HTMLSelectElement>("Drawing in").disabled).toBe(true);
-    fill("Drawing", "LG-11");
+    expect(chosenOf("Drawing in")).toBe("mm");
+    expect(screen.getByLabelText<HTMLInputElement>("Drawing in").disabled).toBe(true);
+    // its only drawing comes with it
+    expect(screen.getByLabelText<HTMLInputElement>("Drawing").value).toBe("LG-11");
     expect(screen.getByLabelText<HTMLInputElement>("Revision").value).toBe("A");
   });
 });

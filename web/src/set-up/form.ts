@@ -88,3 +88,15 @@ export function pruned(form: NewJoint): NewJoint {
     .filter((m, i) => i === 0 || Object.keys(m).length > 0);
   return { ...form, joint: kept };
 }
+
+/** A new weld like one before: all of it but what makes it that weld. */
+export function likeThat(before: NewJoint, form: NewJoint): NewJoint {
+  const own = form.joint ?? {};
+  return {
+    ...before,
+    ...(form.lot ? { lot: form.lot } : {}),
+    ...(form.welder ? { welder: form.welder } : {}),
+    weldedAt: undefined,
+    joint: { ...before.joint, mark: own.mark, weldNo: own.weldNo, gaps: undefined },
+  };
+}

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { expect, it } from "vitest";
 import type { Sheet } from "../lib/api";
 import { renderWith } from "../test/render";
@@ -36,7 +36,7 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
     "GET /api/inspections/": () => ({ json: sheet([line(1), line(2), line(3, { begun: true, verdict: "reject" })]) }),
     POST: () => ({ json: sheet([line(1, { begun: true, verdict: "accept", version: 7 })]) }),
   });
-  const put = (await screen.findByText("Record on 2 welds")) as HTMLButtonElement;
+  const put = await screen.findByRole<HTMLButtonElement>("button", { name: "Record on 2 welds" });
   expect(put.disabled).toBe(true);
   fireEvent.click(screen.getByLabelText("CA-02 on the sheet"));
   for (const question of [
@@ -45,9 +45,9 @@ it("puts the same down on each weld but the one left out, and nothing is pressed
     "Enough light",
     "Eye within 24 in, not below 30°",
   ]) {
-    fireEvent.click(screen.getByRole("group", { name: question }).firstElementChild as Element);
+    fireEvent.click(within(screen.getByRole("radiogroup", { name: question })).getByText("yes"));
   }
-  fireEvent.click(screen.getByRole("group", { name: "Coated or painted" }).lastElementChild as Element);
+  fireEvent.click(within(screen.getByRole("radiogroup", { name: "Coated or painted" })).getByText("no"));
   fireEvent.click(screen.getByText("1/4 blade goes, full length"));
   fireEvent.click(screen.getByText("all 2"));
   fireEvent.click(screen.getByText("Crack"));

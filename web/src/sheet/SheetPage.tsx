@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
@@ -74,9 +75,9 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
         <header>
           <h2>{chosen.length} to be recorded together</h2>
           {accepts.length > 0 && (
-            <button
-              type="button"
-              className="btn accept"
+            <Button
+              color="green"
+              variant="solid"
               disabled={change.isPending}
               onClick={() =>
                 change.mutate(() =>
@@ -89,7 +90,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
               }
             >
               Sign {accepts.length} as accept
-            </button>
+            </Button>
           )}
         </header>
         <div className="body welds">
@@ -110,14 +111,13 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
       <section className="card panel" aria-label="What holds for each">
         <header>
           <h2>What holds for each</h2>
-          <button
-            type="button"
-            className="btn main"
+          <Button
+            type="primary"
             disabled={chosen.length === 0 || (!answered && entries.length === 0) || change.isPending}
             onClick={put}
           >
             Record on {chosen.length} {chosen.length === 1 ? "weld" : "welds"}
-          </button>
+          </Button>
         </header>
         <div className="body">
           <h3>Ready to inspect?</h3>
@@ -149,35 +149,32 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
           </div>
           <h3>Size</h3>
           {sheet.size && (
-            <button
-              type="button"
-              className="pick"
+            <Button
+              type={blade !== "" ? "primary" : "default"}
               aria-pressed={blade !== ""}
               onClick={() => setBlade(blade ? "" : sheet.size)}
             >
               {sheet.size} blade goes, full length
-            </button>
+            </Button>
           )}
           <h3>Inspected for, none seen</h3>
           <div className="kinds">
-            <button
-              type="button"
-              className="pick"
+            <Button
+              type={allNone ? "primary" : "default"}
               aria-pressed={allNone}
               onClick={() => setNone(allNone ? [] : sheet.clearable.map((c) => c.id))}
             >
               all {sheet.clearable.length}
-            </button>
+            </Button>
             {sheet.clearable.map((c) => (
-              <button
-                type="button"
+              <Button
+                type={none.includes(c.id) ? "primary" : "default"}
                 key={c.id}
-                className="pick"
                 aria-pressed={none.includes(c.id)}
                 onClick={() => setNone(none.includes(c.id) ? none.filter((x) => x !== c.id) : [...none, c.id])}
               >
                 {c.title}
-              </button>
+              </Button>
             ))}
           </div>
           {change.isError && (

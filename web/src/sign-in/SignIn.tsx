@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, saidBy, type Session } from "../lib/api";
 import { roleWords } from "../lib/TopBar";
@@ -56,9 +57,9 @@ function Form({ session, onSignedIn }: Props) {
         <div role="alert" className="fault">
           {fault}
         </div>
-        <button className="btn main" type="submit">
+        <Button type="primary" htmlType="submit">
           Sign in
-        </button>
+        </Button>
       </form>
       {session.signIns.length > 0 && (
         <div>
@@ -70,13 +71,13 @@ function Form({ session, onSignedIn }: Props) {
           </p>
           <div className="signins">
             {session.signIns.map((s) => (
-              <button key={s.login} type="button" onClick={() => void enter(s.login, s.password)}>
+              <Button key={s.login} onClick={() => void enter(s.login, s.password)}>
                 <b>{s.name}</b>
                 <br />
                 <span className="quiet small">
                   {roleWords[s.role]} · {s.login}
                 </span>
-              </button>
+              </Button>
             ))}
           </div>
         </div>
@@ -116,9 +117,9 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
         <div role="alert" className="fault">
           {fault}
         </div>
-        <button className="btn main" type="submit">
+        <Button type="primary" htmlType="submit">
           Make and sign in
-        </button>
+        </Button>
       </form>
     </>
   );
@@ -137,14 +138,7 @@ function TextField({ id, label, value, onChange, type = "text", autoComplete }: 
   return (
     <div>
       <label htmlFor={id}>{label}</label>
-      <input
-        id={id}
-        className="text"
-        type={type}
-        value={value}
-        autoComplete={autoComplete}
-        onChange={(e) => onChange(e.target.value)}
-      />
+      <Input id={id} type={type} value={value} autoComplete={autoComplete} onChange={(e) => onChange(e.target.value)} />
     </div>
   );
 }

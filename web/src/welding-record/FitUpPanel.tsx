@@ -1,3 +1,4 @@
+import { Button, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";
 import { numberOf, said, TextField, YesNo } from "../lib/fields";
@@ -63,14 +64,14 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
             {!welding.fillet && field("angle", "Included angle, °", 4)}
             {!welding.fillet && field("offset", "Offset", 4)}
             {(welding.backing || !welding.fillet) && field("backingGap", "Gap to backing", 4)}
-            <button
-              type="submit"
-              className="btn main"
+            <Button
+              type="primary"
+              htmlType="submit"
               style={{ gridColumn: "span 4", alignSelf: "end" }}
               disabled={pending}
             >
               Record
-            </button>
+            </Button>
           </form>
         )}
         {fault !== undefined && (
@@ -152,9 +153,8 @@ function Bright({
   return (
     <div className="item">
       <label htmlFor="bright">Bright metal back, {welding.units}</label>
-      <input
+      <Input
         id="bright"
-        className="text"
         style={{ width: 97 }}
         disabled={!may}
         autoComplete="off"
@@ -198,18 +198,18 @@ export function Made({
       {may && (
         <span className="edits">
           {e.withdrawn ? (
-            <button type="button" className="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>
+            <Button type="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>
               undo
-            </button>
+            </Button>
           ) : (
-            <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(jointId, e))}>
+            <Button type="link" onClick={() => void act(() => api.takeOffMade(jointId, e))}>
               take off
-            </button>
+            </Button>
           )}
           {!e.withdrawn && onEdit && (
-            <button type="button" className="link" onClick={onEdit}>
+            <Button type="link" onClick={onEdit}>
               change
-            </button>
+            </Button>
           )}
         </span>
       )}

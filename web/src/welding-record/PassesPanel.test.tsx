@@ -1,18 +1,19 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { made, welding } from "../test/bench";
+import { choose } from "../test/choose";
 import { renderWith } from "../test/render";
 import { PassesPanel } from "./PassesPanel";
 
-const choose = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 describe("the passes", () => {
   it("records a pass with what was set, and leaves out what was not", async () => {
     const { sent } = renderWith(<PassesPanel welding={welding()} mayRecord />, { PUT: () => ({ json: welding() }) });
     choose("Diameter", "1/8");
-    choose("Amps", "95 A");
+    type("Amps", "95 A");
     choose("Polarity", "DCEP");
-    choose("Starts at", "0, 8 1/2");
+    type("Starts at", "0, 8 1/2");
     fireEvent.click(screen.getByText("Record the pass"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.path).toMatch(/^\/api\/joints\/joint-1\/welding-record\/entries\/[0-9a-f-]{36}$/);
@@ -49,7 +50,7 @@ describe("the passes", () => {
       PUT: () => ({ json: welding() }),
     });
     fireEvent.click(screen.getByRole("button", { name: "root" }));
-    choose("Amps", "100");
+    type("Amps", "100");
     fireEvent.click(screen.getByText("Record the pass"));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({
@@ -68,7 +69,7 @@ describe("the passes", () => {
 
   it("refuses amps that are no number, in words", () => {
     const { sent } = renderWith(<PassesPanel welding={welding()} mayRecord />, {});
-    choose("Amps", "hot");
+    type("Amps", "hot");
     fireEvent.click(screen.getByText("Record the pass"));
     expect(screen.getByText(/a number, as the meter shows it/)).toBeTruthy();
     expect(sent).toHaveLength(0);

@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useState, type FormEvent } from "react";
 import {
   api,
@@ -176,7 +177,7 @@ const shown: [keyof WeldingContent, string][] = [
 /** A pass in a line; what nobody measured yet is set apart. */
 function PassInWords({ content: c }: { content: WeldingContent }) {
   const planned = c.plannedFields ?? [];
-  const word = ([f, unit]: (typeof shown)[number]) => `${String(c[f])}${unit}`;
+  const word = ([f, unit]: (typeof shown)[number]) => `${inText(c[f])}${unit}`;
   const there = shown.filter(([f]) => c[f] !== undefined);
   const measured = there.filter(([f]) => !planned.includes(f)).map(word);
   const copies = there.filter(([f]) => planned.includes(f)).map(word);
@@ -287,9 +288,9 @@ function PassForm({
             Copy from {welding.procedure?.name}:
           </span>
           {welding.procedure?.passes.map((p, i) => (
-            <button key={i} type="button" className="pick" title={p.ranges} onClick={() => copy(i)}>
+            <Button key={i} title={p.ranges} onClick={() => copy(i)}>
               {p.kind}
-            </button>
+            </Button>
           ))}
         </div>
       )}
@@ -325,13 +326,13 @@ function PassForm({
         )}
         {!brief && text("welder", "Welder", 3)}
         <div className="row" style={{ gridColumn: "span 6", alignSelf: "end" }}>
-          <button type="submit" className="btn main">
+          <Button type="primary" htmlType="submit">
             {editing ? "Store the pass" : "Record the pass"}
-          </button>
+          </Button>
           {editing && (
-            <button type="button" className="link" onClick={onLeave}>
+            <Button type="link" onClick={onLeave}>
               leave
-            </button>
+            </Button>
           )}
         </div>
       </div>
@@ -353,13 +354,13 @@ function placesOf(text: string): string[] {
 }
 
 function typedOf(c: WeldingContent): Typed {
-  const text = (v: unknown) => (v === undefined ? "" : String(v));
-  return Object.fromEntries(
-    Object.keys(empty).map((f) => {
-      const v = c[f as keyof WeldingContent];
-      return [f, Array.isArray(v) ? v.join(", ") : text(v)];
-    }),
-  ) as Typed;
+  return Object.fromEntries(Object.keys(empty).map((f) => [f, inText(c[f as keyof WeldingContent])])) as Typed;
+}
+
+/** A number, a word or a list of words, as a field has it. */
+function inText(v: WeldingContent[keyof WeldingContent]): string {
+  if (Array.isArray(v)) return v.filter((x) => typeof x === "string").join(", ");
+  return v === undefined ? "" : String(v);
 }
 
 /** What holds for the weld as a whole. */

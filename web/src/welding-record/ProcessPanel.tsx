@@ -1,12 +1,14 @@
+import { Button, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { Link } from "react-router";
 import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";
-import { said, TextField, YesNo } from "../lib/fields";
+import { DateTime, said, TextField, YesNo } from "../lib/fields";
 import { Made } from "./FitUpPanel";
 import { InspectionItemLine } from "./InspectionItems";
 import { placeOf, placeText } from "./place";
 import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
+import { localTime } from "../lib/local-time";
 
 /** The looks while the passes go in, and the low-hydrogen rods' clock. */
 export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; mayRecord: boolean }) {
@@ -43,14 +45,13 @@ export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; m
                   onAnswer={(v) => void put({ question: q.id, asWanted: v })}
                 >
                   {mayRecord && (
-                    <button
-                      type="button"
+                    <Button
                       aria-expanded={exception === q.id}
                       aria-label={`${q.title}: not so at a place`}
                       onClick={() => setException(exception === q.id ? undefined : q.id)}
                     >
                       at …
-                    </button>
+                    </Button>
                   )}
                 </YesNo>
               </div>
@@ -132,12 +133,12 @@ function Exception({
       />
       <TextField id="not-note" label="What was seen" span={8} value={note} onChange={setNote} />
       <div className="row" style={{ gridColumn: "span 12" }}>
-        <button type="submit" className="btn main">
+        <Button type="primary" htmlType="submit">
           Record
-        </button>
-        <button type="button" className="link" onClick={onLeave}>
+        </Button>
+        <Button type="link" onClick={onLeave}>
           leave
-        </button>
+        </Button>
       </div>
     </form>
   );
@@ -173,9 +174,7 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
             {mayRecord && (
               <span style={{ whiteSpace: "nowrap" }}>
                 {r.out ? (
-                  <button
-                    type="button"
-                    className="pick"
+                  <Button
                     onClick={() =>
                       void outing(
                         e,
@@ -184,23 +183,13 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
                     }
                   >
                     back now
-                  </button>
+                  </Button>
                 ) : (
-                  <button
-                    type="button"
-                    className="pick"
-                    onClick={() => void outing(e, [...outings, { out: moment() }])}
-                  >
-                    out again
-                  </button>
+                  <Button onClick={() => void outing(e, [...outings, { out: moment() }])}>out again</Button>
                 )}
-                <button
-                  type="button"
-                  className="link"
-                  onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}
-                >
+                <Button type="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>
                   take off
-                </button>
+                </Button>
               </span>
             )}
           </div>
@@ -209,30 +198,20 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
       <Labels welding={welding} mayRecord={mayRecord} act={act} />
       {mayRecord && (
         <div className="row">
-          <input
+          <Input
             aria-label="Rod"
-            className="text"
             style={{ width: 78 }}
             value={electrode}
             onChange={(e) => setElectrode(e.target.value)}
           />
-          <input
-            aria-label="Taken out at, empty for now"
-            type="datetime-local"
-            className="text"
-            style={{ width: 178 }}
-            value={at}
-            onChange={(e) => setAt(e.target.value)}
-          />
-          <button
-            type="button"
-            className="btn"
+          <DateTime label="Taken out at, empty for now" value={at} onChange={setAt} />
+          <Button
             onClick={() =>
               void act(() => api.made(welding.jointId, newId(), "RODS", { electrode, outings: [{ out: moment() }] }))
             }
           >
             {at === "" ? "Out now" : "Out then"}
-          </button>
+          </Button>
         </div>
       )}
     </section>
@@ -266,52 +245,44 @@ function Labels({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord
             : the box says {e.content.labelAmps?.join("–")} A
           </span>
           {mayRecord && (
-            <button type="button" className="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>
+            <Button type="link" onClick={() => void act(() => api.takeOffMade(welding.jointId, e))}>
               take off
-            </button>
+            </Button>
           )}
         </div>
       ))}
       {mayRecord && !open && (
-        <button type="button" className="link" onClick={() => setOpen(true)}>
+        <Button type="link" onClick={() => setOpen(true)}>
           note a box label
-        </button>
+        </Button>
       )}
       {open && (
         <div className="row" style={{ margin: "6px 0 14px" }}>
           <span className="small quiet" style={{ flexBasis: "100%" }}>
             On the box: rod, diameter, least and most amps
           </span>
-          <input
+          <Input
             aria-label="Rods of the box"
-            className="text"
             style={{ width: 78 }}
             value={electrode}
             onChange={(e) => setElectrode(e.target.value)}
           />
-          <input
+          <Input
             aria-label="Diameter on the box"
-            className="text"
             style={{ width: 64 }}
             value={diameter}
             onChange={(e) => setDiameter(e.target.value)}
           />
-          <input
+          <Input
             aria-label="Amps on the box, least–most"
-            className="text"
             style={{ width: 96 }}
             placeholder="90–140"
             value={amps}
             onChange={(e) => setAmps(e.target.value)}
           />
-          <button
-            type="button"
-            className="btn"
-            disabled={range.length !== 2 || range.some((n) => !(n > 0))}
-            onClick={() => void put()}
-          >
+          <Button disabled={range.length !== 2 || range.some((n) => !(n > 0))} onClick={() => void put()}>
             Note it
-          </button>
+          </Button>
         </div>
       )}
     </>
@@ -325,32 +296,18 @@ function WeldedAt({ welding, mayRecord, act }: { welding: WeldingRecord; mayReco
     <section aria-label="Welding finished">
       <h3>Welding finished</h3>
       <div className="row">
-        <input
-          aria-label="Welding finished at"
-          type="datetime-local"
-          className="text"
-          style={{ width: 200 }}
-          disabled={!mayRecord}
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-        />
+        <DateTime label="Welding finished at" disabled={!mayRecord} value={at} onChange={setAt} />
         {mayRecord && (at !== "" || shown !== "") && (
-          <button
-            type="button"
-            className="btn"
+          <Button
             disabled={at === "" || at === shown}
             onClick={() =>
               void act(() => api.welded(welding.jointId, new Date(at).toISOString().replace(".000Z", "Z")))
             }
           >
             Store
-          </button>
+          </Button>
         )}
-        {mayRecord && shown === "" && at === "" && (
-          <button type="button" className="btn" onClick={() => setAt(localTime(new Date()))}>
-            Now
-          </button>
-        )}
+        {mayRecord && shown === "" && at === "" && <Button onClick={() => setAt(localTime(new Date()))}>Now</Button>}
       </div>
       <p className="cautions">
         {welding.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}
@@ -362,10 +319,4 @@ function WeldedAt({ welding, mayRecord, act }: { welding: WeldingRecord; mayReco
 /** To the second, as the server takes it. */
 function moments(d: Date): string {
   return d.toISOString().replace(/\.\d+Z$/, "Z");
-}
-
-/** As a date and time field wants it, in the time of the place. */
-export function localTime(d: Date): string {
-  const two = (n: number) => String(n).padStart(2, "0");
-  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;
 }

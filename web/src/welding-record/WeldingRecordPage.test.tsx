@@ -5,7 +5,8 @@ import { renderWith } from "../test/render";
 import { FitUpPanel } from "./FitUpPanel";
 import { WeldingStrip } from "./WeldingStrip";
 import { placeOf, placeText } from "./place";
-import { localTime, ProcessPanel } from "./ProcessPanel";
+import { localTime } from "../lib/local-time";
+import { ProcessPanel } from "./ProcessPanel";
 
 const choose = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 const item = {
@@ -152,7 +153,7 @@ it("notes what the box of the rods says", async () => {
   const { sent } = renderWith(<ProcessPanel welding={m} mayRecord />, { PUT: () => ({ json: m }) });
   expect(screen.getByText(/the box says 75–120 A/)).toBeTruthy();
   fireEvent.click(screen.getByText("note a box label"));
-  expect(screen.getByText<HTMLButtonElement>("Note it").disabled).toBe(true);
+  expect(screen.getByRole<HTMLButtonElement>("button", { name: "Note it" }).disabled).toBe(true);
   fireEvent.change(screen.getByLabelText("Amps on the box, least–most"), { target: { value: "90-140" } });
   fireEvent.click(screen.getByText("Note it"));
   await waitFor(() =>

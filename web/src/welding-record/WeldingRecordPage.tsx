@@ -53,7 +53,7 @@ export default function WeldingRecordPage() {
           <header>
             <h2>Passes ({passes})</h2>
             {m.procedure && (
-              <Link className="link linked" to={`/procedures/${m.procedure.id}`}>
+              <Link className="way" to={`/procedures/${m.procedure.id}`}>
                 {m.procedure.name}
               </Link>
             )}

@@ -33,7 +33,7 @@ const page = (rows: Row[], more: Partial<WorklistPage> = {}): WorklistPage => ({
   ...more,
 });
 
-it("asks the server for a mark, a state and a job, and says how many are not shown", async () => {
+it("asks the server for a mark, a state and a job, and to sort by a column", async () => {
   const { sent } = renderWith(<Worklist />, {
     "GET /api/jobs": () => ({ json: [] }),
     "GET /api/joints?find=fb": () => ({
@@ -45,12 +45,13 @@ it("asks the server for a mark, a state and a job, and says how many are not sho
     "GET /api/joints": () => ({ json: page([row("FB-03", "in-progress"), row("ST2-17", "sign")]) }),
   });
   await screen.findByText("ST2-17");
-  fireEvent.change(screen.getByLabelText("Find by mark"), { target: { value: "fb" } });
+  fireEvent.change(screen.getByLabelText("Find a weld"), { target: { value: "fb" } });
   await screen.findByText("FB-04");
   expect(screen.queryByText("ST2-17")).toBeNull();
-  expect(screen.getByText(/319 more/)).toBeTruthy();
-  fireEvent.click(screen.getByText("Sign"));
+  fireEvent.click(screen.getByText("Sign 4"));
   await waitFor(() => expect(sent.some((s) => s.path.includes("group=sign"))).toBe(true));
+  fireEvent.click(screen.getAllByText("Welder")[0] as Element);
+  await waitFor(() => expect(sent.some((s) => s.path.includes("sort=welder"))).toBe(true));
 });
 
 it("offers one sheet for welds that are alike and not begun", async () => {
@@ -65,7 +66,18 @@ it("offers one sheet for welds that are alike and not begun", async () => {
   expect(links[0]?.getAttribute("href")).toBe("/inspections/CA-01/sheet");
 });
 
-it("says when nothing fits, and when nothing is set up", async () => {
-  renderWith(<Worklist />, { "GET /api/jobs": () => ({ json: [] }), "GET /api/joints": () => ({ json: page([]) }) });
-  await screen.findByText("No joint is set up yet.");
+it("greets an empty shop with what is wanted before the first inspection, each ticked once it is there", async () => {
+  renderWith(<Worklist />, {
+    "GET /api/jobs": () => ({ json: [] }),
+    "GET /api/joints": () => ({ json: page([]) }),
+    "GET /api/people": () => ({ json: [{ id: "p", name: "I. Vane", login: "vane", role: "INSPECTOR" }] }),
+    "GET /api/criteria": () => ({ json: [] }),
+    "GET /api/gauges": () => ({ json: [] }),
+  });
+  await screen.findByText(/No joint is set up yet/);
+  await waitFor(() => expect(screen.getByText("People and their roles").closest("li")?.dataset.done).toBe("true"));
+  expect(screen.getByText("Gauges").closest("li")?.dataset.done).toBe("false");
+  // an inspector is led to what an inspector may do
+  expect(screen.getByText("Do it now").closest("a")?.getAttribute("href")).toBe("/gauges");
+  expect(screen.getAllByText("for the quality manager")).toHaveLength(1);
 });

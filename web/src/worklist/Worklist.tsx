@@ -1,9 +1,16 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Fragment, useState } from "react";
+import { PlusOutlined, SearchOutlined } from "@ant-design/icons";
+import { keepPreviousData, useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { Alert, Button, Input, Segmented } from "antd";
+import { useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { useActor } from "../lib/session";
 import { api, saidBy, type Row } from "../lib/api";
+import { DataTable, type Column, type Sort } from "../lib/DataTable";
+import { Choice } from "../lib/fields";
+import { useActor } from "../lib/session";
+import { FirstHour } from "./FirstHour";
 import { TopBar } from "../lib/TopBar";
+import { useNarrow } from "../lib/useNarrow";
+import { useSettled } from "../lib/useSettled";
 import { VerdictMark } from "../lib/VerdictMark";
 
 const groups = [
@@ -16,165 +23,177 @@ const groups = [
   ["repair", "Repair"],
   ["done", "Done"],
 ] as const;
+const page = 100;
 
-/** The joints, where each stands and what comes next. */
+/** The welds, where each stands and what comes next; found, sorted and cut by the server. */
 export default function Worklist() {
   const actor = useActor();
+  const navigate = useNavigate();
+  const narrow = useNarrow();
   const [find, setFind] = useState("");
   const [group, setGroup] = useState<string>("all");
+  const [sort, setSort] = useState<Sort>();
   const [params, setParams] = useSearchParams();
   const job = params.get("job") ?? "";
   const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs, staleTime: 30_000 });
-  const joints = useQuery({
-    queryKey: ["joints", find, group, job],
-    queryFn: () => api.joints(find.trim(), group, job),
+  const wanted = {
+    find: useSettled(find.trim()),
+    group,
+    sort: sort ? `${sort.down ? "-" : ""}${sort.key}` : "",
+    ...(job ? { job } : {}),
+  };
+  const welds = useInfiniteQuery({
+    queryKey: ["joints", wanted],
+    queryFn: ({ pageParam, signal }) => api.joints({ ...wanted, from: pageParam, size: page }, signal),
+    initialPageParam: 0,
+    getNextPageParam: (last, all) => (all.length * page < last.fitting ? all.length * page : undefined),
     refetchInterval: 10_000,
     placeholderData: keepPreviousData,
   });
-  const rows = joints.data?.rows ?? [];
-  const counts = joints.data?.counts ?? {};
+  const rows = useMemo(() => welds.data?.pages.flatMap((p) => p.rows) ?? [], [welds.data]);
+  const counts = welds.data?.pages[0]?.counts ?? {};
   const setsUp = ["INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
   const all = find === "" && group === "all" && job === "";
-  const hidden = (joints.data?.fitting ?? 0) - rows.length;
+  const columns = useMemo(() => columnsFor(actor.role === "INSPECTOR"), [actor.role]);
+  const more = () => {
+    if (welds.hasNextPage && !welds.isFetchingNextPage) void welds.fetchNextPage();
+  };
+  const shownGroups = groups.map(([id, word]) => ({ value: id, label: `${word} ${counts[id] ?? 0}` }));
   return (
     <div className="app">
       <TopBar rooms />
       <main className="list">
         <div className="tools">
-          <input
-            className="text find"
-            aria-label="Find by mark"
-            placeholder="Find by mark"
+          <Input
+            style={{ width: 250 }}
+            aria-label="Find a weld"
+            prefix={<SearchOutlined />}
+            allowClear
+            placeholder="mark, welder, WPS, words"
             value={find}
-            autoFocus
+            autoFocus={!narrow}
             onChange={(e) => setFind(e.target.value)}
           />
           {(jobs.data?.length ?? 0) > 1 && (
-            <select
-              className="text"
-              style={{ width: 124 }}
+            <Choice
+              width={170}
               aria-label="Show the job"
               value={job}
-              onChange={(e) => setParams(e.target.value ? { job: e.target.value } : {}, { replace: true })}
-            >
-              <option value="">all jobs</option>
-              {jobs.data?.map((j) => (
-                <option key={j.id} value={j.id}>
-                  {j.form.name}
-                </option>
-              ))}
-            </select>
+              options={[["", "all jobs"], ...(jobs.data ?? []).map((j) => [j.id, j.form.name ?? ""] as const)]}
+              onChange={(v) => setParams(v ? { job: v } : {}, { replace: true })}
+            />
           )}
-          <div className="kinds" role="group" aria-label="Show">
-            {groups.map(([id, word]) => (
-              <button key={id} type="button" className="pick" aria-pressed={group === id} onClick={() => setGroup(id)}>
-                {word}
-                <span className="n">{counts[id] ?? 0}</span>
-              </button>
-            ))}
-          </div>
-          <span style={{ flex: 1 }} />
           {setsUp && (
-            <Link
-              to="/joints/new"
-              className="btn main"
-              style={{ display: "inline-flex", alignItems: "center", textDecoration: "none" }}
-            >
-              Set up a joint
+            <Link to="/joints/new" className="endlink">
+              <Button type="primary" icon={<PlusOutlined />} tabIndex={-1}>
+                Set up a joint
+              </Button>
             </Link>
           )}
-        </div>
-        <div className="card rows">
-          {joints.isError && (
-            <p className="fault" style={{ padding: 16 }}>
-              {saidBy(joints.error)}
-            </p>
+          {narrow ? (
+            <Choice
+              aria-label="Show"
+              value={group}
+              options={shownGroups.map((g) => [g.value, g.label] as const)}
+              onChange={setGroup}
+            />
+          ) : (
+            <Segmented aria-label="Show" value={group} onChange={setGroup} options={shownGroups} />
           )}
-          {joints.isSuccess && rows.length === 0 && (
-            <p style={{ padding: 24 }}>
-              {all ? "No joint is set up yet." : "No joint fits. Clear the mark, or show all."}
-            </p>
-          )}
-          {rows.length > 0 && <Table rows={rows} inspects={actor.role === "INSPECTOR"} />}
-          {hidden > 0 && <p style={{ padding: 16 }}>{hidden} more: narrow the list by mark, job or state.</p>}
         </div>
+        {welds.isError && <Alert type="error" showIcon title={saidBy(welds.error)} />}
+        {welds.isSuccess && all && rows.length === 0 && actor.role !== "VIEWER" ? (
+          <FirstHour />
+        ) : (
+          <DataTable<Row>
+            name="worklist"
+            label="Worklist"
+            fill
+            columns={columns}
+            rows={rows}
+            rowKey={(r) => r.inspectionId}
+            loading={welds.isPending || welds.isPlaceholderData}
+            onOpen={(r) => void navigate(`/inspections/${r.inspectionId}`)}
+            onSort={setSort}
+            onEnd={more}
+            empty={all ? "No joint is set up yet." : "No weld fits. Clear the search, or show all."}
+          />
+        )}
       </main>
     </div>
   );
 }
 
-function Table({ rows, inspects }: { rows: Row[]; inspects: boolean }) {
-  const place = (r: Row | undefined) => r && `${r.job} · ${r.lot}`;
-  const body = rows.map((r, i) => (
-    <Fragment key={r.inspectionId}>
-      {place(r) !== place(rows[i - 1]) && (
-        <tr className="lot">
-          <td colSpan={7}>{place(r)}</td>
-        </tr>
-      )}
-      <Line row={r} inspects={inspects} />
-    </Fragment>
-  ));
+const place = (row: Row) => `/inspections/${row.inspectionId}`;
+
+function columnsFor(inspects: boolean): Column<Row>[] {
+  return [
+    { key: "mark", title: "Weld", width: 212, value: (r) => r.mark, render: (r) => <Name row={r} /> },
+    { key: "inWords", title: "What it is", width: 200, value: (r) => r.inWords },
+    { key: "job", title: "Job", width: 150, value: (r) => r.job, extra: true },
+    { key: "lot", title: "Lot", width: 126, value: (r) => r.lot },
+    { key: "position", title: "Position", width: 104, value: (r) => r.position },
+    { key: "welder", title: "Welder", width: 98, value: (r) => r.welder },
+    { key: "wps", title: "WPS", width: 110, value: (r) => r.wps, extra: true },
+    { key: "stage", title: "Stage", width: 106, value: (r) => r.stage, render: (r) => <Stage row={r} /> },
+    {
+      key: "verdict",
+      title: "Verdict",
+      width: 132,
+      value: (r) => r.verdict,
+      render: (r) =>
+        r.begun || r.signed ? <VerdictMark verdict={r.verdict} /> : <span className="quiet">not begun</span>,
+    },
+    {
+      key: "next",
+      title: "Next",
+      width: 214,
+      value: (r) => r.next,
+      render: (r) => <Next row={r} inspects={inspects} />,
+    },
+  ];
+}
+
+function Name({ row }: { row: Row }) {
   return (
-    <table>
-      <thead>
-        <tr>
-          <th>Weld</th>
-          <th>What it is</th>
-          <th>Position</th>
-          <th>Welder</th>
-          <th>Stage</th>
-          <th>Verdict</th>
-          <th>Next</th>
-        </tr>
-      </thead>
-      <tbody>{body}</tbody>
-    </table>
+    <Link className="big" to={place(row)} onClick={(e) => e.stopPropagation()}>
+      {row.mark}
+      {row.weldNo && (
+        <span className="quiet small">
+          {" "}
+          weld {row.weldNo}
+          {row.side ? `, ${row.side} side` : ""}
+        </span>
+      )}
+    </Link>
   );
 }
 
-function Line({ row, inspects }: { row: Row; inspects: boolean }) {
-  const navigate = useNavigate();
-  const path = `/inspections/${row.inspectionId}`;
-  const name = [row.mark, row.weldNo && `weld ${row.weldNo}`].filter(Boolean);
+function Stage({ row }: { row: Row }) {
   return (
-    <tr onClick={() => navigate(path)}>
-      <td>
-        <Link className="big" to={path} onClick={(e) => e.stopPropagation()}>
-          {name[0]}
-          {name[1] && (
-            <span className="quiet small" style={{ marginLeft: 8, fontWeight: 600 }}>
-              {name[1]}
-              {row.side ? `, ${row.side} side` : ""}
-            </span>
-          )}
+    <>
+      {row.stage}
+      {row.capacity === "verification" && <span className="quiet"> · owner’s</span>}
+      {row.revision > 1 && <span className="quiet"> · rev {row.revision}</span>}
+    </>
+  );
+}
+
+function Next({ row, inspects }: { row: Row; inspects: boolean }) {
+  return (
+    <>
+      <b>{row.next}</b>
+      {inspects && row.alike > 1 && !row.begun && (
+        <Link
+          className="small"
+          style={{ display: "block" }}
+          to={`${place(row)}/sheet`}
+          onClick={(e) => e.stopPropagation()}
+        >
+          {row.alike} alike: one sheet
         </Link>
-      </td>
-      <td>{row.inWords}</td>
-      <td>{row.position ?? "–"}</td>
-      <td>{row.welder ?? "–"}</td>
-      <td>
-        {row.stage}
-        {row.capacity === "verification" && <span className="quiet"> · owner’s</span>}
-        {row.revision > 1 && <span className="quiet"> · rev {row.revision}</span>}
-      </td>
-      <td>
-        {row.begun || row.signed ? <VerdictMark verdict={row.verdict} /> : <span className="quiet">not begun</span>}
-      </td>
-      <td>
-        <span className="next">{row.next}</span>
-        {inspects && row.alike > 1 && !row.begun && (
-          <Link
-            className="small"
-            style={{ display: "block" }}
-            to={`${path}/sheet`}
-            onClick={(e) => e.stopPropagation()}
-          >
-            {row.alike} alike: one sheet
-          </Link>
-        )}
-        {row.holder && !row.signed && <div className="quiet small">{row.holder} has it</div>}
-      </td>
-    </tr>
+      )}
+      {row.holder && !row.signed && <div className="quiet small">{row.holder} has it</div>}
+    </>
   );
 }

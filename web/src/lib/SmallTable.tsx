@@ -1,0 +1,33 @@
+import { Table } from "antd";
+import type { ReactNode } from "react";
+
+/** A column: its head, and what a row shows in it. */
+export type SmallColumn<T> = readonly [title: ReactNode, cell: (row: T, index: number) => ReactNode, width?: number];
+
+type Props<T> = {
+  label: string;
+  columns: readonly SmallColumn<T>[];
+  rows: readonly T[];
+  rowKey: (row: T, index: number) => string | number;
+  rowProps?: (row: T) => Record<string, string | undefined>;
+};
+
+/** A short table that is read as it stands: no sorting, no choice of columns. */
+export function SmallTable<T extends object>({ label, columns, rows, rowKey, rowProps }: Props<T>) {
+  return (
+    <Table<T>
+      aria-label={label}
+      size="small"
+      pagination={false}
+      dataSource={[...rows]}
+      rowKey={(r) => rowKey(r, rows.indexOf(r))}
+      onRow={rowProps && ((r) => rowProps(r))}
+      columns={columns.map(([title, cell, width], i) => ({
+        key: String(i),
+        title,
+        width,
+        render: (_: unknown, r: T, n: number) => cell(r, n),
+      }))}
+    />
+  );
+}

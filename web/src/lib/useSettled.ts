@@ -1,0 +1,11 @@
+import { useEffect, useState } from "react";
+
+/** What was typed, once the hand pauses. */
+export function useSettled(typed: string, pause = 200): string {
+  const [settled, setSettled] = useState(typed);
+  useEffect(() => {
+    const timer = window.setTimeout(() => setSettled(typed), pause);
+    return () => window.clearTimeout(timer);
+  }, [typed, pause]);
+  return settled;
+}

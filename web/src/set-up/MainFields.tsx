@@ -1,0 +1,224 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button } from "antd";
+import { Fragment } from "react";
+import { api, type JointForm } from "../lib/api";
+import type { Options } from "../lib/fields";
+import { Chosen, Offered, Typed } from "./fields";
+import { asWeld, likeThat } from "./form";
+import { GrooveFields } from "./GrooveFields";
+import { useSetUp } from "./useSetUp";
+
+/** What every weld is asked: eight answers for a fillet. */
+export function MainFields({ isNew }: { isNew: boolean }) {
+  return (
+    <>
+      <fieldset>
+        <legend>Which weld</legend>
+        <div className="grid">
+          <WhichWeld isNew={isNew} />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend>What the drawing asks</legend>
+        <div className="grid">
+          <WhatItIs />
+        </div>
+      </fieldset>
+    </>
+  );
+}
+
+function WhichWeld({ isNew }: { isNew: boolean }) {
+  const { form, joint, change, set, jobs, job, welders, procedures } = useSetUp();
+  const name = form.job?.trim() ?? "";
+  const lot = form.lot?.trim() ?? "";
+  const last = useQuery({
+    queryKey: ["last-joint", job?.id, lot],
+    queryFn: () => api.lastJoint(job?.id ?? "", lot),
+    enabled: isNew && job !== undefined,
+    staleTime: 10_000,
+  });
+  /** A job that stands brings its code, units and drawing; they are no longer asked here. */
+  const setJob = (typed: string) => {
+    const known = jobs.find((j) => j.form.name === typed.trim());
+    const drawing = known?.form.drawings?.length === 1 ? known.form.drawings[0] : undefined;
+    change({
+      job: typed,
+      ...(known ? { criteria: known.form.criteria, units: known.form.units } : {}),
+      ...(known && drawing && !form.drawing ? { drawing: drawing.number, drawingRev: drawing.revision } : {}),
+      ...(known && !form.wps && procedures.length === 1 ? { wps: wpsName(procedures[0]) } : {}),
+    });
+  };
+  const before = last.data?.form;
+  const offersLast = before?.joint?.mark && !joint.size && !joint.length;
+  return (
+    <>
+      <Offered
+        path="job"
+        label="Job"
+        span={4}
+        required
+        value={form.job}
+        offered={jobs.map((j) => j.form.name)}
+        onChange={setJob}
+      />
+      <Offered
+        path="lot"
+        label="Lot or place"
+        span={4}
+        value={form.lot}
+        offered={job?.form.lots ?? []}
+        onChange={(v) => change({ lot: v })}
+      />
+      <Typed
+        path="mark"
+        label="Mark"
+        span={4}
+        required
+        value={joint.mark}
+        hint="ST2-22"
+        onChange={(v) => set({ mark: v })}
+      />
+      <Offered
+        path="welder"
+        label="Welder's stamp"
+        span={4}
+        value={form.welder}
+        offered={welders.map((w) => w.form.stamp)}
+        onChange={(v) => change({ welder: v })}
+      />
+      <Chosen
+        path="position"
+        label="Position"
+        span={4}
+        value={joint.position}
+        options={positionsOf(joint.weld === "groove")}
+        onChange={(v) => set({ position: v })}
+      />
+      <Typed path="weldNo" label="Weld number" span={4} value={joint.weldNo} onChange={(v) => set({ weldNo: v })} />
+      {offersLast && before && (
+        <div style={{ gridColumn: "span 12" }}>
+          <Button onClick={() => change(likeThat(before, form))}>
+            Start like {before.joint?.mark}, the last of {lot || name}: {last.data?.inWords}
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+const wpsName = (p?: { form: { number?: string; revision?: string } }) =>
+  p && `${p.form.number ?? ""} rev ${p.form.revision ?? ""}`;
+
+const ofGroove: Options = [
+  ["butt", "butt"],
+  ["tee", "tee"],
+  ["corner", "corner"],
+  ["lap", "lap"],
+  ["pipe-butt", "pipe butt"],
+  ["tube-to-plate", "tube to plate"],
+];
+const ofFillet: Options = [
+  ["tee", "tee"],
+  ["lap", "lap"],
+  ["corner", "corner"],
+  ["tube-to-plate", "tube to plate"],
+];
+
+function WhatItIs() {
+  const { joint, change, set } = useSetUp();
+  const groove = joint.weld === "groove";
+  return (
+    <>
+      <Chosen
+        path="weld"
+        label="Weld"
+        span={3}
+        value={joint.weld}
+        options={[
+          ["fillet", "fillet"],
+          ["groove", "groove"],
+        ]}
+        onChange={(v) => change({ joint: asWeld(joint, v) })}
+      />
+      <Chosen
+        path="connection"
+        label="Connection"
+        span={3}
+        value={joint.connection}
+        options={groove ? ofGroove : ofFillet}
+        onChange={(v) => set({ connection: v, corner: v === "corner" ? "inside" : undefined })}
+      />
+      {joint.connection === "corner" && (
+        <Chosen
+          path="corner"
+          label="Weld lies"
+          span={3}
+          value={joint.corner}
+          options={[
+            ["inside", "inside the corner"],
+            ["outside", "outside"],
+          ]}
+          onChange={(v) => set({ corner: v })}
+        />
+      )}
+      {!groove && (
+        <Typed
+          path="size"
+          label="Fillet size (leg)"
+          span={3}
+          required={!joint.throat}
+          value={joint.size}
+          hint="5/16"
+          onChange={(v) => set({ size: v })}
+        />
+      )}
+      <Typed
+        path="length"
+        label="Length"
+        span={3}
+        required
+        value={joint.length}
+        hint="24"
+        onChange={(v) => set({ length: v })}
+      />
+      {groove && <GrooveFields />}
+      <Members />
+    </>
+  );
+}
+
+function positionsOf(groove: boolean): Options {
+  const names = groove
+    ? ["1G flat", "2G horizontal", "3G vertical", "4G overhead"]
+    : ["1F flat", "2F horizontal", "3F vertical", "4F overhead"];
+  return [["", "–"], ...names.map((n) => [n.slice(0, 2), n] as const)];
+}
+
+function Members() {
+  const { joint, set } = useSetUp();
+  const members = joint.members ?? [];
+  const setMember = (n: number, part: Partial<NonNullable<JointForm["members"]>[number]>) =>
+    set({ members: [0, 1].map((i) => ({ ...members[i], ...(i === n ? part : {}) })) });
+  return [0, 1].map((n) => (
+    <Fragment key={n}>
+      <Typed
+        path={`members[${n}].name`}
+        label={n === 0 ? "First member, toe A" : "Second member, toe B"}
+        span={3}
+        value={members[n]?.name}
+        hint={n === 0 ? "web" : "flange"}
+        onChange={(v) => setMember(n, { name: v })}
+      />
+      <Typed
+        path={`members[${n}].thickness`}
+        label="Thickness"
+        span={3}
+        required
+        value={members[n]?.thickness}
+        hint={n === 0 ? "3/8" : "3/4"}
+        onChange={(v) => setMember(n, { thickness: v })}
+      />
+    </Fragment>
+  ));
+}

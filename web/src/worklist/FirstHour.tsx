@@ -1,0 +1,81 @@
+import { CheckCircleFilled } from "@ant-design/icons";
+import { useQuery } from "@tanstack/react-query";
+import { Button, Card } from "antd";
+import { Link } from "react-router";
+import { api, type Actor } from "../lib/api";
+import { useActor } from "../lib/session";
+import styles from "./first-hour.module.css";
+
+type Step = { done: boolean; words: string; why: string; to: string; who: Actor["role"][] };
+
+/** The list of an empty shop: what is wanted before the first inspection can be signed. It ticks itself. */
+export function FirstHour() {
+  const actor = useActor();
+  const people = useQuery({ queryKey: ["people"], queryFn: api.people });
+  const books = useQuery({ queryKey: ["books"], queryFn: api.books });
+  const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges });
+  const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs });
+  const steps: Step[] = [
+    {
+      done: (people.data ?? []).some((p) => p.role === "INSPECTOR"),
+      words: "People and their roles",
+      why: "who inspects, who leads repairs, who is the welding engineer",
+      to: "/people",
+      who: ["QUALITY_MANAGER"],
+    },
+    {
+      done: (books.data ?? []).some((b) => b.check?.stands),
+      words: "Acceptance criteria checked against your copy",
+      why: "until then nothing is signed by them",
+      to: "/criteria",
+      who: ["QUALITY_MANAGER"],
+    },
+    {
+      done: (gauges.data ?? []).length > 0,
+      words: "Gauges",
+      why: "so that a reading names what read it, and its calibration is watched",
+      to: "/gauges",
+      who: ["QUALITY_MANAGER", "INSPECTOR"],
+    },
+    {
+      done: (jobs.data ?? []).length > 0,
+      words: "A job",
+      why: "it holds the code, the units, drawings and lots",
+      to: "/jobs/new",
+      who: ["QUALITY_MANAGER", "INSPECTOR", "WELDING_ENGINEER"],
+    },
+    {
+      done: false,
+      words: "The first joint",
+      why: "what the drawing asks of one weld; or bring a weld list to the job",
+      to: "/joints/new",
+      who: ["QUALITY_MANAGER", "INSPECTOR", "WELDING_ENGINEER"],
+    },
+  ];
+  const next = steps.findIndex((s) => !s.done && s.who.includes(actor.role));
+  return (
+    <Card title="No joint is set up yet. Before the first inspection" className={styles.card}>
+      <ol className={styles.steps}>
+        {steps.map((s, i) => (
+          <li key={s.words} data-done={s.done}>
+            <span className={styles.mark}>{s.done ? <CheckCircleFilled aria-label="done" /> : i + 1}</span>
+            <span>
+              <b>{s.words}</b>
+              <div className="small quiet">{s.why}</div>
+            </span>
+            {!s.done &&
+              (s.who.includes(actor.role) ? (
+                <Link to={s.to}>
+                  <Button type={i === next ? "primary" : "default"} tabIndex={-1}>
+                    {i === next ? "Do it now" : "Open"}
+                  </Button>
+                </Link>
+              ) : (
+                <span className="small quiet">for the quality manager</span>
+              ))}
+          </li>
+        ))}
+      </ol>
+    </Card>
+  );
+}
