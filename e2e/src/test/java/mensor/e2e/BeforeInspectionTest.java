@@ -5,6 +5,7 @@ import static mensor.e2e.Floor.answer;
 import static mensor.e2e.Floor.assertFits;
 import static mensor.e2e.Floor.button;
 import static mensor.e2e.Floor.finding;
+import static mensor.e2e.Floor.goTo;
 import static mensor.e2e.Floor.openFromWorklist;
 import static mensor.e2e.Floor.signIn;
 import static mensor.e2e.Floor.tab;
@@ -33,14 +34,14 @@ class BeforeInspectionTest extends InTheBrowser {
         Page page = chromium.page(1280, 800);
         page.navigate(mensor.address());
         signIn(page, "ines");
-        page.getByLabel("Lists").getByText("Jobs").click();
+        goTo(page, "Prepare", "Jobs");
         page.getByLabel("Jobs", new Page.GetByLabelOptions().setExact(true))
                 .getByText("Lock footbridge")
                 .click();
         // The first job's card stands until the chosen one is drawn, and would take the file.
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lock footbridge")))
                 .isVisible();
-        page.getByLabel("Open a weld list")
+        page.locator(".weldlist input[type=file]")
                 .setInputFiles(new FilePayload("welds.csv", "text/csv", LIST.getBytes(StandardCharsets.UTF_8)));
         assertThat(page.getByText("Checked: nothing is stored yet")).isVisible();
         assertThat(page.getByText("2 with a problem")).isVisible();
@@ -53,6 +54,7 @@ class BeforeInspectionTest extends InTheBrowser {
 
         openFromWorklist(page, "GR-01");
         page.getByText("change joint").click();
+        page.getByText(Pattern.compile("^From the job")).click();
         page.getByLabel("Datum, in words").fill("north end, measured east");
         button(page, "Store the change").click();
         page.getByText("fit-up and passes").first().click();
@@ -94,7 +96,7 @@ class BeforeInspectionTest extends InTheBrowser {
         Page page = chromium.page(1280, 800);
         page.navigate(mensor.address());
         signIn(page, "tomas");
-        page.getByLabel("Find by mark").fill("CA-");
+        page.getByLabel("Find a weld").fill("CA-");
         page.getByText("40 alike: one sheet").first().click();
         page.getByLabel(Pattern.compile("^CA-07 .*on the sheet")).click();
         for (String question : new String[] {

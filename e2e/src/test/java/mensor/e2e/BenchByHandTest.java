@@ -247,7 +247,7 @@ class BenchByHandTest extends InTheBrowser {
     void aPictureStandsOnTheStripAndAnythingElseIsRefused() {
         Page page = as("ines", 1280, 800);
         setUp(page, "HAND-7");
-        Locator camera = page.locator(".camera input");
+        Locator camera = page.locator(".dock input[type=file]");
         camera.setInputFiles(
                 new FilePayload("toe.png", "image/png", Base64.getDecoder().decode(PNG)));
         assertThat(page.locator("[data-photo]")).hasCount(1);
@@ -288,7 +288,7 @@ class BenchByHandTest extends InTheBrowser {
     @CsvSource({"1280, 800", "1024, 768", "820, 1180"})
     void everyTargetIsBigEnoughForAGlove(int width, int height) {
         Page page = as("ines", width, height);
-        page.getByLabel("Find by mark").fill("ST2-17");
+        page.getByLabel("Find a weld").fill("ST2-17");
         page.getByText("ST2-17").first().click();
         assertThat(verdict(page)).isVisible();
         assertFits(page);
@@ -299,7 +299,7 @@ class BenchByHandTest extends InTheBrowser {
                 assertThat(page.locator(".dock form input").first()).isVisible();
             }
             Object small = page.evaluate("""
-                    () => [...document.querySelectorAll('button, select, input:not([type=checkbox]):not(.unseen), label.camera, .stripview a')]
+                    () => [...document.querySelectorAll('button, .ant-select, .ant-radio-button-wrapper, input:not([type=checkbox], [type=radio], [type=file], [role=combobox]), .stripview a')]
                       .filter((e) => e.offsetParent !== null)
                       .map((e) => [e.getBoundingClientRect(), (e.getAttribute('aria-label') ?? e.textContent).trim()])
                       .filter(([r]) => r.height < 43.5 || r.width < 43.5)

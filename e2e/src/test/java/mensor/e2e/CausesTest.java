@@ -42,7 +42,7 @@ class CausesTest extends InTheBrowser {
         line.press("Enter");
         assertThat(verdict(page)).hasText("Reject");
         tab(page, "Passes").click();
-        field(page, "Diameter").selectOption("1/8");
+        Floor.choose(page, "Diameter", "1/8");
         field(page, "Amps").fill("85");
         button(page, "Record the pass").click();
         assertThat(tab(page, "Passes")).hasText("Passes (1)");
@@ -77,7 +77,7 @@ class CausesTest extends InTheBrowser {
         button(page, "Print the note").click();
         assertThat(page.evaluate("() => window.printed")).isEqualTo(true);
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));
-        assertThat(page.locator(".top")).isHidden();
+        assertThat(page.locator("header").first()).isHidden();
         assertThat(page.getByText("Rate the test piece")).isHidden();
         assertThat(note).isVisible();
     }
@@ -91,7 +91,7 @@ class CausesTest extends InTheBrowser {
         button(page, "Check for a sign (29)").click();
         Locator wavy = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("tall, ropy bead"));
         wavy.getByText("seen").click();
-        assertThat(wavy.getByText("seen")).hasAttribute("aria-pressed", "true");
+        assertThat(wavy.getByRole(AriaRole.BUTTON).first()).hasAttribute("aria-pressed", "true");
         button(page, "wavy, uneven bead").click();
         assertThat(causes(page).first()).hasAttribute("data-cause", "manipulation");
         button(page, "Record a specimen …").click();
@@ -115,15 +115,13 @@ class CausesTest extends InTheBrowser {
     @Test
     void theRatesSetFewWeldsApart() {
         Page page = as("quinn", 1280, 800);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Reject rates"))
-                .click();
+        Floor.goTo(page, "Learn", "Reject rates");
         assertThat(page.getByText("Fewer than 20 welds")).isVisible();
-        assertThat(page.locator(".raterow", new Page.LocatorOptions().setHasText("B2")))
-                .containsText(Pattern.compile("\\d\\d welds"));
-        page.locator(".raterow", new Page.LocatorOptions().setHasText("K7")).click();
+        assertThat(page.locator("[data-row=B2]")).containsText(Pattern.compile("\\d\\d"));
+        page.locator("[data-row=K7]").click();
         assertThat(page.getByLabel("One of them")).containsText("Likely the shop");
         button(page, "Positions").click();
-        assertThat(page.locator(".raterow").first()).containsText("position");
+        assertThat(page.locator("[data-row]").first()).containsText("position");
         assertFits(page);
         openFromWorklist(page, "ST1-45");
         tab(page, "Causes").click();

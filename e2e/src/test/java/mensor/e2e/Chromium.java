@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -36,16 +37,29 @@ final class Chromium implements AutoCloseable {
 
     /** A page in a browser of its own, with no cookie of another. */
     Page page(int width, int height) {
-        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height))
-                .newPage();
+        Page page = browser.newContext(settings(width, height)).newPage();
         page.setDefaultTimeout(PATIENCE);
         return page;
     }
 
     /** A tablet: a browser of its own, under fingers. */
     BrowserContext tablet(int width, int height) {
-        BrowserContext context = browser.newContext(
-                new Browser.NewContextOptions().setViewportSize(width, height).setHasTouch(true));
+        BrowserContext context = browser.newContext(settings(width, height).setHasTouch(true));
+        context.setDefaultTimeout(PATIENCE);
+        return context;
+    }
+
+    /** The app comes from the server at each visit, not from what the browser kept of it. */
+    private static Browser.NewContextOptions settings(int width, int height) {
+        return new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setServiceWorkers(ServiceWorkerPolicy.BLOCK);
+    }
+
+    /** A browser that keeps the app, to go on without a network. */
+    BrowserContext keeping(int width, int height) {
+        BrowserContext context =
+                browser.newContext(settings(width, height).setServiceWorkers(ServiceWorkerPolicy.ALLOW));
         context.setDefaultTimeout(PATIENCE);
         return context;
     }

@@ -76,7 +76,7 @@ class FirstInspectionTest extends InTheBrowser {
         button(page, "Sign as reject, Ines Marl").click();
         assertThat(page.getByText("Signed reject by Ines Marl (QC)")).isVisible();
         String inspection = page.url();
-        button(page, "Sign out").click();
+        Floor.signOut(page);
 
         signIn(page, "rufus");
         page.navigate(inspection);
@@ -90,7 +90,7 @@ class FirstInspectionTest extends InTheBrowser {
         assertThat(dispose).containsText("the steel is not one that the preheat table knows");
         assertThat(page.getByText("On hold: waits for the Engineer", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        button(page, "Sign out").click();
+        Floor.signOut(page);
         assertThat(page.getByLabel("Login")).isVisible();
     }
 
@@ -180,13 +180,13 @@ class FirstInspectionTest extends InTheBrowser {
         Page page = open(1280, 800);
         signIn(page, "ines");
         setUp(page, "WALK-4");
-        page.getByLabel("More kinds").selectOption("slag");
+        Floor.choose(page, "More kinds", "Slag");
         page.locator("#dock-from").fill("10");
         page.locator("#dock-to").fill("12");
         page.locator("#dock-to").press("Enter");
         assertThat(verdict(page)).hasText("Reject");
         tab(page, "Passes").click();
-        page.getByLabel("Diameter").selectOption("1/8");
+        Floor.choose(page, "Diameter", "1/8");
         page.getByLabel("Amps").fill("95");
         page.getByLabel("Amps").press("Enter");
         assertThat(page.getByText("1/8 in E7018 at 95 A: the rod's range is 115–165 A"))
@@ -212,7 +212,7 @@ class FirstInspectionTest extends InTheBrowser {
         assertThat(page.getByLabel("Mark")).isVisible();
         assertFits(page);
         page.navigate(mensor.address());
-        page.getByLabel("Find by mark").fill("ST2-17");
+        page.getByLabel("Find a weld").fill("ST2-17");
         page.getByText("ST2-17").first().click();
         assertThat(verdict(page)).isVisible();
         assertFits(page);
@@ -221,7 +221,8 @@ class FirstInspectionTest extends InTheBrowser {
         assertFits(page);
         for (String room : List.of("/jobs", "/procedures", "/gauges", "/reject-rates", "/people")) {
             page.navigate(mensor.address() + room);
-            assertThat(page.getByLabel("Lists")).isVisible();
+            assertThat(page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)))
+                    .isVisible();
             assertFits(page);
         }
     }

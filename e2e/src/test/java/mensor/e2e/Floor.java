@@ -16,7 +16,7 @@ final class Floor {
         page.getByLabel("Login").fill(login);
         page.getByLabel("Password").fill("lock-bridge-12");
         page.getByLabel("Password").press("Enter");
-        assertThat(page.getByLabel("Find by mark")).isVisible();
+        assertThat(page.getByLabel("Mensor, to the worklist")).isVisible();
     }
 
     static Locator button(Page page, String name) {
@@ -60,7 +60,7 @@ final class Floor {
     /** Finds a weld on the worklist and opens its bench. */
     static void openFromWorklist(Page page, String mark) {
         page.getByLabel("Mensor, to the worklist").click();
-        page.getByLabel("Find by mark").fill(mark);
+        page.getByLabel("Find a weld").fill(mark);
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + mark)))
                 .first()
                 .click();
@@ -69,10 +69,49 @@ final class Floor {
 
     static void answer(Page page, String question, String word) {
         page.getByRole(
-                        AriaRole.GROUP,
+                        AriaRole.RADIOGROUP,
                         new Page.GetByRoleOptions().setName(question).setExact(true))
+                .or(page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName(question).setExact(true)))
                 .getByText(word, new Locator.GetByTextOptions().setExact(true))
                 .click();
+    }
+
+    /** Opens a list by its label and touches a word. */
+    static void choose(Page page, String label, String word) {
+        choose(page, page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)), word);
+    }
+
+    static void choose(Page page, Locator list, String word) {
+        list.focus();
+        list.press("ArrowDown");
+        page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option")
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + Pattern.quote(word) + "$")))
+                .click();
+    }
+
+    /** Types a day and takes it. */
+    static void day(Locator field, String day) {
+        field.fill(day);
+        field.press("Enter");
+    }
+
+    /** Goes to one of the pages by the menu in the bar. */
+    static void goTo(Page page, String group, String word) {
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName(group).setExact(true))
+                .click();
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName(word).setExact(true))
+                .click();
+    }
+
+    static void signOut(Page page) {
+        page.getByLabel(Pattern.compile("theme, sign out$")).click();
+        page.getByText("Sign out", new Page.GetByTextOptions().setExact(true)).click();
     }
 
     static void assertFits(Page page) {

@@ -75,7 +75,7 @@ class SpeedTest extends InTheBrowser {
         List<Double> openings = new ArrayList<>();
         for (int i = 0; i < 5; i++) {
             page.getByLabel("Mensor, to the worklist").click();
-            page.getByLabel("Find by mark").fill("LONG-1");
+            page.getByLabel("Find a weld").fill("LONG-1");
             assertThat(page.locator("a.big")).hasCount(1);
             openings.add(number(page.evaluate(CLICK_TO_DRAWN)));
         }
