@@ -174,7 +174,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
               activeKey={tab}
               onChange={(k) => setTab(k as Tab)}
               className="benchtabs"
-              tabBarGutter={22}
+              tabBarGutter={14}
               tabBarExtraContent={<NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
               items={[
                 { key: "book", label: "Acceptance criteria" },

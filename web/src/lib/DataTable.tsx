@@ -61,7 +61,7 @@ export function DataTable<T extends object>(props: Props<T>) {
   );
   const antColumns: TableColumnType<T>[] = [
     ...shown.map((c) => antColumn(c, rows, onSort !== undefined)),
-    { key: "columns", title: chooser, width: 52, render: () => null },
+    { key: "columns", width: 52, render: () => null },
   ];
   const near = (e: UIEvent) => {
     const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
@@ -69,7 +69,9 @@ export function DataTable<T extends object>(props: Props<T>) {
   };
   const y = Math.max(120, height - head);
   return (
-    <div ref={area} className={fill ? styles.fill : undefined} role="region" aria-label={label}>
+    <div ref={area} className={fill ? styles.fill : styles.table} role="region" aria-label={label}>
+      {/* over the head's last cell, not in it: the table keeps a hidden copy of its head to measure by */}
+      <span className={styles.chooser}>{chooser}</span>
       <Table<T>
         className={fill ? styles.body : undefined}
         columns={antColumns}
@@ -156,7 +158,7 @@ function ColumnChooser<T>(props: {
         />
       }
     >
-      <Button type="text" size="small" className={styles.chooser} icon={<SettingOutlined />} aria-label={label} />
+      <Button type="text" icon={<SettingOutlined />} aria-label={label} />
     </Popover>
   );
 }

@@ -96,84 +96,86 @@ export function ProcedureCard({
           </a>
         )}
       </header>
-      <form className="body" onSubmit={(e) => void store(e)} aria-label="The procedure">
-        {(preview?.breaches.length ?? 0) > 0 && (
-          <section aria-label="Outside the prequalified limits">
-            <h3 className="hint" style={{ marginTop: 6 }}>
-              ⚠ Outside the prequalified limits
-            </h3>
-            {preview?.breaches.map((b) => (
-              <p key={b.field + b.line} style={{ margin: "4px 0" }}>
-                <b>{b.line}</b> <span className="quiet small">{b.citation}</span>
+      <div className="body" role="region" aria-label="The procedure" tabIndex={0}>
+        <form onSubmit={(e) => void store(e)}>
+          {(preview?.breaches.length ?? 0) > 0 && (
+            <section aria-label="Outside the prequalified limits">
+              <h3 className="hint" style={{ marginTop: 6 }}>
+                ⚠ Outside the prequalified limits
+              </h3>
+              {preview?.breaches.map((b) => (
+                <p key={b.field + b.line} style={{ margin: "4px 0" }}>
+                  <b>{b.line}</b> <span className="quiet small">{b.citation}</span>
+                </p>
+              ))}
+              <p className="cautions">
+                A procedure qualified by test may lie outside them; its test must then cover this.
               </p>
+            </section>
+          )}
+          <ConfigProvider componentDisabled={!mayChange}>
+            <GeneralFields form={form} set={set} problems={problems} />
+            <h3>Passes</h3>
+            {(form.passes ?? []).map((p, i) => (
+              <PassFields
+                key={i}
+                index={i}
+                pass={p}
+                rods={rods}
+                units={form.units}
+                problems={problems}
+                onChange={(pass) => set({ passes: form.passes?.map((x, n) => (n === i ? pass : x)) })}
+                onTakeOff={
+                  mayChange && (form.passes?.length ?? 0) > 1
+                    ? () => set({ passes: form.passes?.filter((_, n) => n !== i) })
+                    : undefined
+                }
+              />
             ))}
-            <p className="cautions">
-              A procedure qualified by test may lie outside them; its test must then cover this.
+            {mayChange && (form.passes?.length ?? 0) < 4 && (
+              <Button
+                type="link"
+                onClick={() =>
+                  set({
+                    passes: [
+                      ...(form.passes ?? []),
+                      {
+                        ...form.passes?.at(-1),
+                        kind: kinds.map(([k]) => k).find((k) => !form.passes?.some((p) => p.kind === k)),
+                      },
+                    ],
+                  })
+                }
+              >
+                add a pass
+              </Button>
+            )}
+          </ConfigProvider>
+          {preview && preview.problems.length === 0 && preview.breaches.length === 0 && (
+            <p className="v-accept">✓ Within the prequalified limits that are checked here</p>
+          )}
+          {unchecked && <Alert type="warning" showIcon title={`Not checked: ${unchecked}`} />}
+          {preview?.problems.map((p) => (
+            <p key={p.field} className="hint small">
+              Still required: {p.field}: {p.problem}
             </p>
-          </section>
-        )}
-        <ConfigProvider componentDisabled={!mayChange}>
-          <GeneralFields form={form} set={set} problems={problems} />
-          <h3>Passes</h3>
-          {(form.passes ?? []).map((p, i) => (
-            <PassFields
-              key={i}
-              index={i}
-              pass={p}
-              rods={rods}
-              units={form.units}
-              problems={problems}
-              onChange={(pass) => set({ passes: form.passes?.map((x, n) => (n === i ? pass : x)) })}
-              onTakeOff={
-                mayChange && (form.passes?.length ?? 0) > 1
-                  ? () => set({ passes: form.passes?.filter((_, n) => n !== i) })
-                  : undefined
-              }
-            />
           ))}
-          {mayChange && (form.passes?.length ?? 0) < 4 && (
-            <Button
-              type="link"
-              onClick={() =>
-                set({
-                  passes: [
-                    ...(form.passes ?? []),
-                    {
-                      ...form.passes?.at(-1),
-                      kind: kinds.map(([k]) => k).find((k) => !form.passes?.some((p) => p.kind === k)),
-                    },
-                  ],
-                })
-              }
-            >
-              add a pass
+          {fault !== undefined && (
+            <p role="alert" className="fault">
+              {saidBy(fault)}
+            </p>
+          )}
+          {mayChange && (
+            <Button type="primary" htmlType="submit">
+              {procedure ? "Store the procedure" : "Set up the procedure"}
             </Button>
           )}
-        </ConfigProvider>
-        {preview && preview.problems.length === 0 && preview.breaches.length === 0 && (
-          <p className="v-accept">✓ Within the prequalified limits that are checked here</p>
-        )}
-        {unchecked && <Alert type="warning" showIcon title={`Not checked: ${unchecked}`} />}
-        {preview?.problems.map((p) => (
-          <p key={p.field} className="hint small">
-            Still required: {p.field}: {p.problem}
+          <p className="cautions">
+            Limits from memory of AWS D1.1, medium confidence: check against your copy. The welding engineer and the
+            Engineer decide.
           </p>
-        ))}
-        {fault !== undefined && (
-          <p role="alert" className="fault">
-            {saidBy(fault)}
-          </p>
-        )}
-        {mayChange && (
-          <Button type="primary" htmlType="submit">
-            {procedure ? "Store the procedure" : "Set up the procedure"}
-          </Button>
-        )}
-        <p className="cautions">
-          Limits from memory of AWS D1.1, medium confidence: check against your copy. The welding engineer and the
-          Engineer decide.
-        </p>
-      </form>
+        </form>
+      </div>
     </div>
   );
 }

@@ -87,7 +87,7 @@ final class Floor {
         list.focus();
         list.press("ArrowDown");
         page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option")
-                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + Pattern.quote(word) + "$")))
+                .getByText(word, new Locator.GetByTextOptions().setExact(true))
                 .click();
     }
 
