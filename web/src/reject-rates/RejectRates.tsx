@@ -103,7 +103,7 @@ function columnsFor(by: string, most: number): Column<RejectRateRow>[] {
     {
       key: "name",
       title: kinds.find(([id]) => id === by)?.[1] ?? "",
-      width: 180,
+      width: 150,
       value: (r) => nameOf(by, r),
       render: (r) => (
         <Button type="link" className="named">
@@ -111,12 +111,12 @@ function columnsFor(by: string, most: number): Column<RejectRateRow>[] {
         </Button>
       ),
     },
-    { key: "welds", title: "Welds", width: 80, value: (r) => r.welds },
-    { key: "inches", title: "Inches", width: 80, value: (r) => r.lengthMm, render: (r) => inches(r.lengthMm) },
+    { key: "welds", title: "Welds", width: 84, value: (r) => r.welds },
+    { key: "inches", title: "Inches", width: 92, value: (r) => r.lengthMm, render: (r) => inches(r.lengthMm) },
     {
       key: "rate",
       title: "per 100 in",
-      width: 150,
+      width: 130,
       value: (r) => r.per100,
       render: (r) => (
         <>
@@ -127,7 +127,7 @@ function columnsFor(by: string, most: number): Column<RejectRateRow>[] {
         </>
       ),
     },
-    { key: "spread", title: "95% interval", width: 160, render: (r) => <Spread row={r} most={most} /> },
+    { key: "spread", title: "95% interval", width: 110, render: (r) => <Spread row={r} most={most} /> },
   ];
 }
 

@@ -122,6 +122,8 @@ class GroovesAndCodesTest extends InTheBrowser {
         page.getByLabel("Acceptance criteria", new Page.GetByLabelOptions().setExact(true))
                 .getByText("ISO 5817 quality level C")
                 .click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("ISO 5817 quality level C")))
+                .isVisible();
         Floor.choose(page, "Read it for", "groove, butt");
         assertThat(page.locator("[data-criterion=profile]")).containsText("1 + 0.15 b mm, at most 7 mm");
         assertThat(page.getByText("Where the codes are silent, Mensor chose")).isVisible();
