@@ -213,6 +213,8 @@ class RepairStoryTest extends InTheBrowser {
         Page quinn = as("quinn", 1280, 800, null);
         Floor.goTo(quinn, "Prepare", "Jobs");
         quinn.getByText("Lock footbridge").first().click();
+        assertThat(quinn.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lock footbridge")))
+                .isVisible();
         Locator reports = quinn.getByLabel("Reports", new Page.GetByLabelOptions().setExact(true));
         Floor.choose(quinn, reports.getByLabel("Of"), "Canal landing");
         reports.getByText("Make it").click();
