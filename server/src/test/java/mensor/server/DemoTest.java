@@ -29,7 +29,7 @@ class DemoTest {
         context = MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=true");
         ines = browser();
         ines.signIn("ines", "lock-bridge-12").expect(200);
-        rows = ines.get("/api/joints")
+        rows = ines.get("/api/joints?size=500")
                 .expect(200)
                 .json()
                 .get("rows")
@@ -167,7 +167,7 @@ class DemoTest {
         TestBrowser vera = browser();
         vera.signIn("vera", "lock-bridge-12").expect(200);
         long signed = rows.stream().filter(r -> r.get("signed").asBoolean()).count();
-        assertThat(vera.get("/api/joints").json().get("rows")).hasSize((int) signed);
+        assertThat(vera.get("/api/joints?size=500").json().get("rows")).hasSize((int) signed);
     }
 
     @Test
