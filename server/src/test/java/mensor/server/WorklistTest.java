@@ -11,10 +11,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-/** Twenty thousand welds on the worklist: found, sorted and cut by the database. */
+/** A long worklist: found, sorted and cut by the database. */
 @ExtendWith(RunningMensor.class)
 class WorklistTest {
-    private static final int WELDS = 20_000;
+    /** As many as asked for by {@code -Dmensor.welds}; twenty thousand are stored in a minute or two. */
+    private static final int WELDS = Integer.getInteger("mensor.welds", 2_000);
+
     private static final String[] WELDERS = {"K7", "B2", "M3", "D5"};
 
     private final TestBrowser ines = RunningMensor.as("ines");
@@ -32,7 +34,7 @@ class WorklistTest {
     }
 
     @Test
-    void twentyThousandWeldsAreFoundSortedAndPaged() throws InterruptedException {
+    void aLongListIsFoundSortedAndPaged() throws InterruptedException {
         String job = ines.post("/api/jobs", "{'name':'Long list','criteria':'d1.1-static','units':'in'}")
                 .json()
                 .get("id")
@@ -69,7 +71,7 @@ class WorklistTest {
         assertThat(welders).isSorted().allMatch("B2"::equals);
         assertThat(each(rows(ask(job, "&sort=-welder&size=300")), "welder")).allMatch("M3"::equals);
         assertThat(each(rows(ask(job, "&sort=-mark&size=3")), "mark"))
-                .containsExactly("LL-19999", "LL-19998", "LL-19997");
+                .containsExactly(mark(WELDS - 1), mark(WELDS - 2), mark(WELDS - 3));
 
         // each word stands somewhere: mark, lot, welder, position in words
         JsonNode found = ines.get(ask(job, "&find=LL-0001+k7")).expect(200).json();
@@ -91,9 +93,14 @@ class WorklistTest {
             times.add((System.nanoTime() - began) / 1_000_000);
         }
         Collections.sort(times);
-        System.out.printf("first rows of 20,000 welds: middle of 9 %d ms, slowest %d ms%n", times.get(4), times.get(8));
+        System.out.printf(
+                "first rows of %d welds: middle of 9 %d ms, slowest %d ms%n", WELDS, times.get(4), times.get(8));
         // wanted under 300 ms; the machine is noisy
         assertThat(times.get(4)).isLessThan(2_000);
+    }
+
+    private static String mark(int n) {
+        return "LL-%05d".formatted(n);
     }
 
     private void settled(String id, String state) throws InterruptedException {
