@@ -23,13 +23,14 @@ export function WeldingStrip({ drawing, units }: { drawing: Drawing; units: stri
   const words = [...stacked.map((m) => ({ m, word: "✕ stacked" })), ...remarks.map((m) => ({ m, word: "! remark" }))];
   const height = passTop + rows * lane + 8 + (stacked.length > 0 ? 18 : 0) + (remarks.length > 0 ? 18 : 0);
   const lineOf = (word: string) => passTop + rows * lane + (word.startsWith("!") && stacked.length > 0 ? 32 : 14);
+  const along = [...drawing.gaps, ...drawing.marks].map((x) => x.label).join("; ");
   return (
     <div ref={ref}>
       <svg
         width={width}
         height={height}
         role="img"
-        aria-label={`Fit-up and passes along the weld, in ${units}: ${[...drawing.gaps.map((g) => g.label), ...drawing.marks.map((m) => m.label)].join("; ") || "nothing recorded along it"}`}
+        aria-label={`Fit-up and passes along the weld, in ${units}: ${along || "nothing recorded along it"}`}
         style={{ display: "block" }}
       >
         <Ruler to={drawing.length} ticks={drawing.ticks} x={x} gutter={gutter} />

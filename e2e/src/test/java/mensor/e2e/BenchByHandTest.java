@@ -299,7 +299,8 @@ class BenchByHandTest extends InTheBrowser {
                 assertThat(page.locator(".dock form input").first()).isVisible();
             }
             Object small = page.evaluate("""
-                    () => [...document.querySelectorAll('button, .ant-select, .ant-radio-button-wrapper, input:not([type=checkbox], [type=radio], [type=file], [role=combobox]), .stripview a')]
+                    () => [...document.querySelectorAll('button, .ant-select, .ant-radio-button-wrapper, .stripview a,'
+                      + 'input:not([type=checkbox], [type=radio], [type=file], [role=combobox])')]
                       .filter((e) => e.offsetParent !== null)
                       .map((e) => [e.getBoundingClientRect(), (e.getAttribute('aria-label') ?? e.textContent).trim()])
                       .filter(([r]) => r.height < 43.5 || r.width < 43.5)
