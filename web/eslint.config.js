@@ -12,6 +12,9 @@ export default ts.config(
     rules: {
       ...hooks.configs.recommended.rules,
       "@typescript-eslint/no-explicit-any": "error",
+      // what is longer does more than one thing
+      "max-lines": ["error", 400],
+      "max-lines-per-function": ["error", 250],
       // where a screen is opened to do one thing, the hand is led to it
       "jsx-a11y/no-autofocus": "off",
       // what scrolls or is moved along by the arrow keys takes the focus

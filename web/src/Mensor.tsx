@@ -92,7 +92,7 @@ export function Mensor() {
       <NewVersion />
       <Routes>
         <Route element={<Guarded />}>
-          <Route path="/" element={<Navigate to={beginningOf(session.data.person.role)} replace />} />
+          <Route path="/" element={<Navigate to={beginningOf(session.data.person)} replace />} />
           <Route path="/worklist" element={<Worklist />} />
           <Route path="/joints/new" element={<SetUp />} />
           <Route path="/joints/:id" element={<SetUp />} />

@@ -1,13 +1,16 @@
+import "./bench.css";
+import { holds } from "../lib/roles";
 import { Button, Tabs } from "antd";
 import { useQueryClient } from "@tanstack/react-query";
-import { useCallback, useMemo, useState } from "react";
-import { Link, useParams } from "react-router";
+import { lazy, Suspense, useCallback, useMemo, useState } from "react";
+import { Link, useParams, useSearchParams } from "react-router";
 import { useActor } from "../lib/session";
 import { saidBy, type Bench, type Entry, type Line, type Photo } from "../lib/api";
 import type { Waiting } from "../lib/outbox";
 import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
-import { StripView, type Drawn } from "../lib/StripView";
+import { StripView } from "../lib/StripView";
+import type { Drawn } from "../lib/useStripHand";
 import { TopBar } from "../lib/TopBar";
 import { CausesPanel } from "../causes/CausesPanel";
 import { Beside } from "./CodeComparison";
@@ -16,7 +19,8 @@ import { FitUpWord } from "../welding-record/FitUpPanel";
 import { PassesPanel } from "../welding-record/PassesPanel";
 import { RepairPanel } from "../repair/RepairPanel";
 import { EnteredPanel } from "./EnteredPanel";
-import { EntryDock, type Editing, type GaugeUse } from "./EntryDock";
+import { EntryDock } from "./EntryDock";
+import type { Editing, GaugeUse } from "./useDock";
 import { NotTaken } from "./NotTaken";
 import { PhotoDialog } from "./PhotoDialog";
 import { Tower } from "./Tower";
@@ -35,6 +39,8 @@ export default function BenchPage() {
   return <BenchScreen key={id} bench={bench.data} />;
 }
 
+const BenchTour = lazy(() => import("./BenchTour"));
+
 type Tab = "book" | "entered" | "passes" | "repair" | "beside" | "causes";
 
 /** The weld unrolled, its cross-section at the cursor, what the code says, and where things are recorded. */
@@ -45,7 +51,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const rejected = bench.state === "SIGNED" && bench.evaluation.verdict === "reject";
   const [cursor, setCursor] = useState(() => firstPlace(bench));
   const [touched, setGaugeUse] = useState<GaugeUse>({ place: "", touch: 0 });
-  const [tab, setTab] = useState<Tab>(rejected && actor.role !== "INSPECTOR" ? "repair" : "book");
+  const [tab, setTab] = useState<Tab>(rejected && !holds(actor, "INSPECTOR") ? "repair" : "book");
   const [narrow, setNarrow] = useState<"section" | "book">("book");
   const [editing, setEditing] = useState<Editing>();
   const [line, setLine] = useState<string>();
@@ -55,7 +61,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const [photo, setPhoto] = useState<Photo>();
   const [ghosts, setGhosts] = useState<Line["marks"]>([]);
   const units = bench.joint.units;
-  const mayChange = bench.state === "OPEN" && actor.role === "INSPECTOR";
+  const mayChange = bench.state === "OPEN" && holds(actor, "INSPECTOR");
   const section = useMemo(() => nearest(bench, cursor), [bench, cursor]);
   const standing = useMemo(() => bench.entries.filter((e) => !e.withdrawn), [bench]);
   const edit = (e: Entry) => {
@@ -111,12 +117,12 @@ function BenchScreen({ bench }: { bench: Bench }) {
             .filter(Boolean)
             .join(" · ")}
         </span>
-        {actor.role !== "VIEWER" && (
+        {!holds(actor, "VIEWER") && (
           <Link className="small way" to={`/joints/${j.id}/welding-record`}>
             fit-up and passes
           </Link>
         )}
-        {actor.role !== "VIEWER" && (
+        {!holds(actor, "VIEWER") && (
           <Link className="small way" to={`/joints/${j.id}/history`}>
             history
           </Link>
@@ -181,7 +187,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
                 { key: "entered", label: `Entries (${standing.length})` },
                 { key: "passes", label: `Passes (${passes})` },
                 ...(rejected || bench.again ? [{ key: "repair", label: "Repair" }] : []),
-                ...(actor.role === "VIEWER" ? [] : [{ key: "causes", label: "Causes" }]),
+                ...(holds(actor, "VIEWER") ? [] : [{ key: "causes", label: "Causes" }]),
                 { key: "beside", label: "Compare" },
               ]}
             />
@@ -203,7 +209,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
                     · <Link to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link> ·{" "}
                     <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
                   </p>
-                  <PassesPanel welding={bench.welding} mayRecord={actor.role !== "VIEWER"} brief />
+                  <PassesPanel welding={bench.welding} mayRecord={!holds(actor, "VIEWER")} brief />
                 </>
               )}
               {tab === "causes" && <CausesPanel bench={bench} />}
@@ -237,6 +243,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
           </div>
         )}
       </main>
+      <TourIfAsked />
       {photo && (
         <PhotoDialog
           bench={bench}
@@ -246,6 +253,17 @@ function BenchScreen({ bench }: { bench: Bench }) {
         />
       )}
     </div>
+  );
+}
+
+/** The tour, where the address asks for it; leaving it takes that off the address. */
+function TourIfAsked() {
+  const [search, setSearch] = useSearchParams();
+  if (!search.has("tour")) return null;
+  return (
+    <Suspense fallback={null}>
+      <BenchTour onLeave={() => setSearch({}, { replace: true })} />
+    </Suspense>
   );
 }
 

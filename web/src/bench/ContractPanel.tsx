@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Bench, type DeviationForm } from "../lib/api";
@@ -9,7 +10,7 @@ import { useChange } from "./useBench";
 export function ContractPanel({ bench }: { bench: Bench }) {
   const actor = useActor();
   const [adding, setAdding] = useState(false);
-  const records = bench.state === "OPEN" && ["WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
+  const records = bench.state === "OPEN" && holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER");
   const { lines } = bench.contract;
   if (lines.length === 0 && bench.deviations.length === 0 && !records) return null;
   return (

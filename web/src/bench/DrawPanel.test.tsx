@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { Drawn } from "../lib/StripView";
+import type { Drawn } from "../lib/useStripHand";
 import { StripView } from "../lib/StripView";
 import { bench } from "../test/bench";
 import { freshTablet, renderWith, WithDoing } from "../test/render";

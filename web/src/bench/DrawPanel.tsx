@@ -3,7 +3,7 @@ import { useState } from "react";
 import { saidBy, type Bench } from "../lib/api";
 import { newId } from "../lib/id";
 import { showPlace } from "../lib/place";
-import type { Drawn } from "../lib/StripView";
+import type { Drawn } from "../lib/useStripHand";
 import { markOf } from "../lib/view";
 import { bladesFor } from "./blades";
 import { chipsFor, contentOf, inWords, kinds, type KindSpec, type Typed } from "./kinds";

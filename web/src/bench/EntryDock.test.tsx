@@ -4,7 +4,8 @@ import { bench } from "../test/bench";
 import { freshTablet, renderWith, WithDoing, type Sent } from "../test/render";
 import type { Bench } from "../lib/api";
 import { NetworkMark } from "../lib/NetworkMark";
-import { EntryDock, type Editing } from "./EntryDock";
+import { EntryDock } from "./EntryDock";
+import type { Editing } from "./useDock";
 import { NotTaken } from "./NotTaken";
 import { typeLikeAGauge } from "./typing";
 

@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, saidBy, type Bench } from "../lib/api";
@@ -47,10 +48,10 @@ function OneFault({ bench, fault }: { bench: Bench; fault: Fault }) {
       {!fault.waived && bench.state === "OPEN" && (
         <div>
           Stops the signature: read again with another gauge
-          {actor.role === "QUALITY_MANAGER" ? "" : ", or the quality manager waives it"}.
+          {holds(actor, "QUALITY_MANAGER") ? "" : ", or the quality manager waives it"}.
         </div>
       )}
-      {!fault.waived && bench.state === "OPEN" && actor.role === "QUALITY_MANAGER" && reason === undefined && (
+      {!fault.waived && bench.state === "OPEN" && holds(actor, "QUALITY_MANAGER") && reason === undefined && (
         <Button type="link" onClick={() => setReason("")}>
           waive it …
         </Button>

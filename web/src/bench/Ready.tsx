@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button, Input } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -12,7 +13,7 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
   const actor = useActor();
   const { waiting } = useWaiting(bench.id);
   const [fault, setFault] = useState<unknown>();
-  const kit = useQuery({ queryKey: ["kit"], queryFn: api.kit, enabled: actor.role === "INSPECTOR" });
+  const kit = useQuery({ queryKey: ["kit"], queryFn: api.kit, enabled: holds(actor, "INSPECTOR") });
   // what waits for the network is shown as answered: nobody is asked twice
   const c: Conditions = waiting.reduce(
     (c, w) => (w.step.do === "conditions" ? { ...c, ...w.step.part } : c),

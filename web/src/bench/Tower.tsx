@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -19,7 +20,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   const { waiting } = useWaiting(bench.id);
   const [dialog, setDialog] = useState<"full-length" | "sign" | "hand" | "amend">();
   const [fault, setFault] = useState<unknown>();
-  const inspects = actor.role === "INSPECTOR";
+  const inspects = holds(actor, "INSPECTOR");
   const open = bench.state === "OPEN";
   const e = bench.evaluation;
   const clearable = e.todo.filter((t) => t.clearable);

@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { useQuery } from "@tanstack/react-query";
 import { Button, Checkbox, Input, Modal } from "antd";
 import { useState, type ReactNode } from "react";
@@ -153,7 +154,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
   const [inspected, setInspected] = useState("");
   const [fault, setFault] = useState("");
   const change = useChange(bench.id);
-  const inspectors = (people.data ?? []).filter((p) => p.role === "INSPECTOR" && p.id !== actor.id);
+  const inspectors = (people.data ?? []).filter((p) => holds(p, "INSPECTOR") && p.id !== actor.id);
   const hand = async () => {
     try {
       await change.mutateAsync(() => api.handOver(bench.id, { to, note, ...inspectedOf(inspected) }));

@@ -1,3 +1,5 @@
+import "./causes.css";
+import { holds } from "../lib/roles";
 import { Button, Input } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -36,7 +38,7 @@ export function CausesPanel({ bench }: { bench: Bench }) {
   const [also, setAlso] = useState<string[]>([]);
   const causes = useCauses(bench, also);
   const c = causes.data;
-  const mayRecord = actor.role !== "VIEWER";
+  const mayRecord = !holds(actor, "VIEWER");
   if (causes.isError)
     return (
       <p role="alert" className="fault">

@@ -1,3 +1,5 @@
+import "./causes.css";
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useState, type ReactNode } from "react";
 import { useActor } from "../lib/session";
@@ -119,7 +121,7 @@ function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; b
       <span>
         <b>Next check:</b> {next.ask}; {next.settles}
       </span>
-      {actor.role !== "VIEWER" && (
+      {!holds(actor, "VIEWER") && (
         <span className="row">
           <Button className="none" disabled={signs.pending} onClick={() => signs.answer(next.sign, true)}>
             seen

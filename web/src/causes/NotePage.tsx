@@ -1,3 +1,5 @@
+import "./causes.css";
+import { holds } from "../lib/roles";
 import { Button, Input } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -45,7 +47,7 @@ export default function NotePage() {
                 <Button type="primary" style={{ width: "100%", margin: "8px 0" }} onClick={() => window.print()}>
                   Print the note
                 </Button>
-                {actor.role !== "VIEWER" && (
+                {!holds(actor, "VIEWER") && (
                   <Rate
                     key={n.rating?.at ?? "new"}
                     n={n}

@@ -1,3 +1,5 @@
+import "./criteria.css";
+import { holds } from "../lib/roles";
 import { Button, Table } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
@@ -239,7 +241,7 @@ function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
             : "In the demo it signs all the same; nothing in it is real."}
         </p>
       )}
-      {actor.role === "QUALITY_MANAGER" && !open && <Button onClick={() => setOpen(true)}>Record a check …</Button>}
+      {holds(actor, "QUALITY_MANAGER") && !open && <Button onClick={() => setOpen(true)}>Record a check …</Button>}
       {open && <CheckForm book={book} page={page} onDone={() => setOpen(false)} />}
     </section>
   );

@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button, ConfigProvider } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
@@ -18,8 +19,8 @@ export default function Gauges() {
   const kit = useQuery({ queryKey: ["kit"], queryFn: api.kit });
   const [chosen, setChosen] = useState<string>();
   const [fault, setFault] = useState<unknown>();
-  const registers = actor.role === "INSPECTOR" || actor.role === "QUALITY_MANAGER";
-  const carries = actor.role === "INSPECTOR";
+  const registers = holds(actor, "INSPECTOR", "QUALITY_MANAGER");
+  const carries = holds(actor, "INSPECTOR");
   const carried = kit.data ?? [];
   const gauge = gauges.data?.find((g) => g.id === chosen);
   const carry = async (id: string) => {

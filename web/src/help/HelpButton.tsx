@@ -1,7 +1,7 @@
-import { QuestionCircleOutlined } from "@ant-design/icons";
+import { CompassOutlined, QuestionCircleOutlined } from "@ant-design/icons";
 import { Button, Drawer, Skeleton } from "antd";
 import { lazy, Suspense, useEffect, useState } from "react";
-import { useLocation } from "react-router";
+import { useLocation, useNavigate } from "react-router";
 import { sectionFor } from "./sections";
 
 const Handbook = lazy(() => import("./Handbook"));
@@ -10,6 +10,12 @@ const Handbook = lazy(() => import("./Handbook"));
 export function HelpButton() {
   const [open, setOpen] = useState(false);
   const { pathname } = useLocation();
+  const navigate = useNavigate();
+  const atBench = /^\/inspections\/[^/]+$/.test(pathname);
+  const tour = () => {
+    setOpen(false);
+    void navigate(`${pathname}?tour`, { replace: true });
+  };
   useEffect(() => {
     const pressed = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, [contenteditable]") !== null;
@@ -30,6 +36,11 @@ export function HelpButton() {
         onClick={() => setOpen(true)}
       />
       <Drawer title="Handbook" size={560} open={open} onClose={() => setOpen(false)}>
+        {atBench && (
+          <Button icon={<CompassOutlined />} onClick={tour} style={{ marginBottom: 10 }}>
+            Take the tour of the bench
+          </Button>
+        )}
         {open && (
           <Suspense fallback={<Skeleton active />}>
             <Handbook at={sectionFor(pathname)} />

@@ -1,3 +1,5 @@
+import "./jobs.css";
+import { holds } from "../lib/roles";
 import { Button, ConfigProvider } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
@@ -16,7 +18,7 @@ export default function Jobs() {
   const { id } = useParams();
   const actor = useActor();
   const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs });
-  const setsUp = ["INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
+  const setsUp = holds(actor, "INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER");
   const chosen = jobs.data?.find((j) => j.id === id) ?? (id === "new" ? undefined : jobs.data?.[0]);
   return (
     <div className="app">
@@ -63,6 +65,10 @@ const loadings = [
   ["", "not known yet"],
   ["static", "static"],
   ["cyclic", "cyclic"],
+] as const;
+const hands = [
+  ["", "in different hands: who signs an inspection decides no repair of that weld"],
+  ["one", "one person may do both; what one did in two roles is marked on the record"],
 ] as const;
 const states = [
   ["due", "due"],
@@ -172,6 +178,14 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                 problem={problems.apart}
                 onChange={(v) => set({ apart: v })}
                 placeholder={form.units === "mm" ? "25.4, a rule of thumb" : "1, a rule of thumb"}
+              />
+              <ChoiceField
+                id="oneHand"
+                label="Inspection and repair"
+                span={12}
+                value={form.oneHand ? "one" : ""}
+                options={hands}
+                onChange={(v) => set({ oneHand: v === "one" ? true : undefined })}
               />
               <TextField
                 id="lots"

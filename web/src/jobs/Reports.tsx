@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button, Progress } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -14,7 +15,7 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
   const mine = useQuery({
     queryKey: ["reports"],
     queryFn: api.reports,
-    enabled: actor.role !== "VIEWER",
+    enabled: !holds(actor, "VIEWER"),
     refetchInterval: (q) => (q.state.data?.some(isUnderway) ? 500 : false),
   });
   const again = () => void queries.invalidateQueries({ queryKey: ["reports"] });
@@ -23,7 +24,7 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
     onSuccess: again,
   });
   const stop = useMutation({ mutationFn: api.stopReport, onSettled: again });
-  if (actor.role === "VIEWER") return null;
+  if (holds(actor, "VIEWER")) return null;
   return (
     <section aria-label="Reports">
       <h3>Reports</h3>
@@ -64,7 +65,7 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
         </p>
       )}
       {mine.data?.map((r) => (
-        <div className="run" key={r.id}>
+        <div className="reportrun" key={r.id}>
           <span>
             <b>{r.title}</b>{" "}
             <span className="quiet small">

@@ -4,21 +4,14 @@ import { Button, Dropdown, Menu, type MenuProps } from "antd";
 import type { ReactNode } from "react";
 import { Link, useLocation, useNavigate } from "react-router";
 import { HelpButton } from "../help/HelpButton";
-import { api, type Actor } from "./api";
+import { api } from "./api";
 import { NetworkMark } from "./NetworkMark";
 import { pagesFor } from "./pages";
+import { rolesSaid } from "./roles";
 import { changeSession, useActor } from "./session";
 import { setTheme, useTheme } from "./theme-choice";
 import styles from "./TopBar.module.css";
 import { Wordmark } from "./Wordmark";
-
-export const roleWords: Record<Actor["role"], string> = {
-  INSPECTOR: "inspector",
-  WELDING_ENGINEER: "welding engineer",
-  REPAIR_LEAD: "repair lead",
-  QUALITY_MANAGER: "quality manager",
-  VIEWER: "viewer",
-};
 
 /** The bar of a screen; {@code rooms} shows the ways to the shop's lists, by what one comes to do. */
 export function TopBar({ children, rooms = false }: { children?: ReactNode; rooms?: boolean }) {
@@ -42,7 +35,7 @@ function Rooms() {
   const actor = useActor();
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  const groups = pagesFor(actor.role);
+  const groups = pagesFor(actor);
   const here = groups.flatMap((g) => g.pages).find((p) => pathname.startsWith(p.to))?.to ?? "/worklist";
   const go: MenuProps["onClick"] = ({ key }) => void navigate(key);
   const items = groups.map((g) => ({
@@ -90,7 +83,7 @@ function Person() {
       trigger={["click"]}
       menu={{
         items: [
-          { key: "who", label: `${actor.name}, ${roleWords[actor.role]}`, disabled: true },
+          { key: "who", label: `${actor.name}, ${rolesSaid(actor)}`, disabled: true },
           { type: "divider" },
           { key: "theme", icon: other === "dark" ? <MoonOutlined /> : <SunOutlined />, label: `Show it ${other}` },
           { key: "out", icon: <LogoutOutlined />, label: "Sign out" },
@@ -101,7 +94,7 @@ function Person() {
       <Button ghost icon={<UserOutlined />} className={styles.who} aria-label={`${actor.name}: theme, sign out`}>
         <span className={styles.name}>
           <b>{actor.name}</b>
-          {roleWords[actor.role]}
+          {rolesSaid(actor)}
         </span>
       </Button>
     </Dropdown>

@@ -158,8 +158,7 @@ export const api = {
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),
-  firstPerson: (p: { login: string; name: string; password: string }) =>
-    answer(client.POST("/api/people/first", { body: p })),
+  firstPerson: (p: Schemas["FirstPerson"]) => answer(client.POST("/api/people/first", { body: p })),
   people: () => answer(client.GET("/api/people")),
   addPerson: (p: NewPerson) => answer(client.POST("/api/people", { body: p })),
   kinds: () => answer(client.GET("/api/kinds")),
@@ -229,6 +228,8 @@ export const api = {
   welders: () => answer(client.GET("/api/welders")),
   putWelder: (form: WelderForm, version?: number) => answer(client.PUT("/api/welders", { body: { form, version } })),
   papers: () => answer(client.GET("/api/people/papers")),
+  changeRoles: (id: string, form: Schemas["RolesForm"]) =>
+    answer(client.PUT("/api/people/{id}/roles", { params: { path: { id } }, body: form })),
   certify: (id: string, papers: Papers) =>
     answer(client.PUT("/api/people/{id}/papers", { params: { path: { id } }, body: papers })),
   verify: (joint: string) => answer(client.POST("/api/joints/{id}/verification", { params: { path: { id: joint } } })),

@@ -1,6 +1,6 @@
 import type { Actor } from "./api";
+import { holds, type Role } from "./roles";
 
-type Role = Actor["role"];
 type Page = { to: string; word: string; not?: Role[] };
 type Group = { word: string; pages: Page[] };
 
@@ -26,16 +26,17 @@ const groups: Group[] = [
   { word: "Admin", pages: [{ to: "/people", word: "People and welders", not: ["VIEWER"] }] },
 ];
 
-/** Those that a role may open: what it may not is not offered. */
-export function pagesFor(role: Role): Group[] {
+/** Those that a person may open: what a role may not is not offered. */
+export function pagesFor(actor: Actor): Group[] {
   return groups
-    .map((g) => ({ ...g, pages: g.pages.filter((p) => !p.not?.includes(role)) }))
+    .map((g) => ({ ...g, pages: g.pages.filter((p) => !holds(actor, ...(p.not ?? []))) }))
     .filter((g) => g.pages.length > 0);
 }
 
-/** Where a role's day begins. */
-export function beginningOf(role: Role): string {
-  if (role === "REPAIR_LEAD") return "/repairs";
-  if (role === "WELDING_ENGINEER") return "/repairs?tab=waiting";
+/** Where a person's day begins; an inspector's at the worklist, whatever else he does. */
+export function beginningOf(actor: Actor): string {
+  if (holds(actor, "INSPECTOR", "QUALITY_MANAGER")) return "/worklist";
+  if (holds(actor, "REPAIR_LEAD")) return "/repairs";
+  if (holds(actor, "WELDING_ENGINEER")) return "/repairs?tab=waiting";
   return "/worklist";
 }

@@ -1,15 +1,18 @@
+import { holds, rolesSaid } from "../lib/roles";
 import { Button } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type NewPerson, type WithPapers } from "../lib/api";
 import { useActor } from "../lib/session";
-import { roleWords, TopBar } from "../lib/TopBar";
+import { TopBar } from "../lib/TopBar";
+import { RolesField } from "./RolesField";
+import { RolesForm } from "./RolesForm";
 import { PapersForm, Until } from "./Papers";
 import { Welders } from "./Welders";
 import { DataTable, type Column } from "../lib/DataTable";
-import { ChoiceField, TextField } from "../lib/fields";
+import { TextField } from "../lib/fields";
 
-const empty: NewPerson = { login: "", name: "", role: "INSPECTOR", certificate: "", password: "" };
+const empty: NewPerson = { login: "", name: "", roles: ["INSPECTOR"], certificate: "", password: "" };
 
 /** Who signs in; the quality manager adds people. */
 export default function People() {
@@ -18,7 +21,7 @@ export default function People() {
   const [form, setForm] = useState<NewPerson>(empty);
   const [fault, setFault] = useState<unknown>();
   const [chosen, setChosen] = useState<string>();
-  const manages = useActor().role === "QUALITY_MANAGER";
+  const manages = holds(useActor(), "QUALITY_MANAGER");
   const shown = people.data?.find((p) => p.person.id === chosen);
   const add = async (e: FormEvent) => {
     e.preventDefault();
@@ -64,18 +67,17 @@ export default function People() {
           <Welders />
         </div>
         <aside style={{ display: "grid", gap: 14 }}>
+          {shown && manages && <RolesForm key={`r ${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {shown && manages && <PapersForm key={`${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {manages && (
             <form className="card side grid" onSubmit={(e) => void add(e)}>
               <h2 style={{ gridColumn: "span 12" }}>Add somebody</h2>
               {text("name", "Name")}
               {text("login", "Login")}
-              <ChoiceField
-                id="role"
-                label="Role"
-                value={form.role}
-                options={Object.entries(roleWords)}
-                onChange={(v) => setForm({ ...form, role: v as NewPerson["role"] })}
+              <RolesField
+                value={form.roles ?? []}
+                problem={problems.roles}
+                onChange={(roles) => setForm({ ...form, roles })}
               />
               {text("certificate", "Certificate, if any")}
               {text("password", "First password", "password")}
@@ -99,7 +101,7 @@ export default function People() {
 function inspectsFor({ papers, person }: WithPapers): string {
   if (papers.capacity === "verification") return "the owner";
   if (papers.capacity === "QC") return "the fabricator";
-  return person.role === "INSPECTOR" ? "either" : "–";
+  return holds(person, "INSPECTOR") ? "either" : "–";
 }
 
 const personColumns: Column<WithPapers>[] = [
@@ -114,7 +116,7 @@ const personColumns: Column<WithPapers>[] = [
       </>
     ),
   },
-  { key: "role", title: "Role", value: (p) => roleWords[p.person.role], filter: true },
+  { key: "role", title: "Roles", value: (p) => rolesSaid(p.person), filter: true },
   { key: "for", title: "Inspects for", value: inspectsFor },
   { key: "certificate", title: "Certificate", value: (p) => p.papers.certificate },
   {

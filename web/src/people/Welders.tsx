@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
@@ -14,7 +15,7 @@ export function Welders() {
   const actor = useActor();
   const welders = useQuery({ queryKey: ["welders"], queryFn: api.welders });
   const [chosen, setChosen] = useState<string>();
-  const keeps = actor.role === "WELDING_ENGINEER" || actor.role === "QUALITY_MANAGER";
+  const keeps = holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER");
   const welder = welders.data?.find((w) => w.form.stamp === chosen);
   return (
     <section className="card" style={{ marginTop: 14 }} aria-label="Welders">

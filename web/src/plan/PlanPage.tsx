@@ -1,3 +1,4 @@
+import "./plan.css";
 import { Button, Input } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";

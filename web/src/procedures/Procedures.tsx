@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -17,7 +18,7 @@ export default function Procedures() {
   const queries = useQueryClient();
   const procedures = useQuery({ queryKey: ["procedures"], queryFn: api.procedures });
   const rods = useQuery({ queryKey: ["rods"], queryFn: api.rods, staleTime: Infinity });
-  const writes = actor.role === "WELDING_ENGINEER" || actor.role === "QUALITY_MANAGER";
+  const writes = holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER");
   const based = id?.startsWith("from-") ? procedures.data?.find((p) => p.id === id.slice(5)) : undefined;
   const fresh = id === "new" || based !== undefined;
   const chosen = fresh ? undefined : (procedures.data?.find((p) => p.id === id) ?? procedures.data?.at(-1));

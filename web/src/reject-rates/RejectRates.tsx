@@ -1,3 +1,4 @@
+import "./reject-rates.css";
 import { Button } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";

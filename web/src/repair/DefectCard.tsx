@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button, Checkbox, Input } from "antd";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
@@ -19,12 +20,12 @@ type Props = {
 /** One rejected place: its number, where it stands, what was decided, what waits, what to do and what was done. */
 export function DefectCard({ defect: d, units, datum, whole = false, depth = "", onDepth }: Props) {
   const actor = useActor();
-  const decidesDisposition = actor.role === "REPAIR_LEAD" || actor.role === "WELDING_ENGINEER";
+  const decidesDisposition = holds(actor, "REPAIR_LEAD", "WELDING_ENGINEER");
   return (
     <section className="card defect" aria-label={`${d.number}: ${d.words}`} data-state={d.state}>
       <header>
         <span className="nc">
-          {whole || actor.role === "VIEWER" ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}
+          {whole || holds(actor, "VIEWER") ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}
         </span>
         <span className="what">
           <b>{d.words}</b>
@@ -57,7 +58,7 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
         (whole ? (
           <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} />
         ) : (
-          actor.role !== "VIEWER" && (
+          !holds(actor, "VIEWER") && (
             <p className="small" style={{ margin: 0 }}>
               Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link>
             </p>
@@ -79,7 +80,7 @@ function Notification({ defect: d }: { defect: Defect }) {
         {raised} Notified {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).
       </p>
     );
-  if (actor.role === "VIEWER" || d.closedWhy)
+  if (holds(actor, "VIEWER") || d.closedWhy)
     return (
       <p className="small quiet" style={{ margin: 0 }}>
         {raised}

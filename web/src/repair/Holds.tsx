@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { api, problemsByField, type Defect } from "../lib/api";
@@ -24,7 +25,7 @@ export function Holds({ defect: d }: { defect: Defect }) {
             ) : (
               <>
                 The Engineer’s document{" "}
-                {actor.role === "VIEWER" ? (
+                {holds(actor, "VIEWER") ? (
                   h.documentNo
                 ) : (
                   <a href={`/api/defects/${d.id}/holds/${h.kind}/document`} download={h.fileName}>
@@ -55,7 +56,7 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
   const [date, setDate] = useState("");
   const [file, setFile] = useState<File>();
   const [why, setWhy] = useState("");
-  const records = actor.role === "WELDING_ENGINEER" || actor.role === "QUALITY_MANAGER";
+  const records = holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER");
   const problems = problemsByField(change.error);
   const known = Object.keys(problems).length > 0;
   return (
@@ -66,7 +67,7 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
       {asked === undefined && (
         <div className="row">
           {records && <Button onClick={() => setAsked("document")}>The Engineer’s document …</Button>}
-          {hold.question && actor.role === "WELDING_ENGINEER" && (
+          {hold.question && holds(actor, "WELDING_ENGINEER") && (
             <Button onClick={() => setAsked("no")}>Not so, because …</Button>
           )}
           {!records && (

@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { api, problemsByField, type Defect, type StepForm } from "../lib/api";
@@ -45,9 +46,7 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
   const next = d.next;
   if (!next) return null;
   const may =
-    actor.role === "REPAIR_LEAD" ||
-    actor.role === "WELDING_ENGINEER" ||
-    (next.state === "cavity-accepted" && actor.role === "INSPECTOR");
+    holds(actor, "REPAIR_LEAD", "WELDING_ENGINEER") || (next.state === "cavity-accepted" && holds(actor, "INSPECTOR"));
   const problems = problemsByField(change.error);
   const set = (field: string, value: string | boolean) => setForm({ ...form, [field]: value });
   const text = (field: string) => String(form[field] ?? "");

@@ -1,3 +1,5 @@
+import "./repair.css";
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -51,12 +53,12 @@ export function RepairPanel({ bench }: { bench: Bench }) {
           {saidBy(defects.error)}
         </p>
       )}
-      {shown.canReinspect && actor.role === "INSPECTOR" && (
+      {shown.canReinspect && holds(actor, "INSPECTOR") && (
         <Button type="primary" disabled={again.isPending} onClick={() => again.mutate()}>
           Begin the re-inspection
         </Button>
       )}
-      {shown.canReinspect && actor.role !== "INSPECTOR" && (
+      {shown.canReinspect && !holds(actor, "INSPECTOR") && (
         <p className="small" style={{ margin: 0 }}>
           All is repaired: an inspector re-inspects.
         </p>

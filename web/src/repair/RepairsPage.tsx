@@ -1,3 +1,4 @@
+import "./repair.css";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Alert, Tabs } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";

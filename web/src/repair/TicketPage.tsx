@@ -1,3 +1,5 @@
+import "./repair.css";
+import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
@@ -104,7 +106,7 @@ function Whole({ ticket: t }: { ticket: Ticket }) {
 function Photos({ ticket: t }: { ticket: Ticket }) {
   const actor = useActor();
   const change = useDefectChange(t.defect.id);
-  const may = !t.defect.closedWhy && ["REPAIR_LEAD", "WELDING_ENGINEER", "INSPECTOR"].includes(actor.role);
+  const may = !t.defect.closedWhy && holds(actor, "REPAIR_LEAD", "WELDING_ENGINEER", "INSPECTOR");
   if (!may && t.defect.photos.length === 0) return null;
   return (
     <section aria-label="Pictures" className="row pictures">

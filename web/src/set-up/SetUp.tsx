@@ -1,3 +1,4 @@
+import "./set-up.css";
 import { useQuery } from "@tanstack/react-query";
 import { Collapse } from "antd";
 import { useState, type FormEvent, type KeyboardEvent } from "react";

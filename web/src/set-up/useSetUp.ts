@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext, useEffect, useState } from "react";
-import { useNavigate } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
 import { api, problemsByField, saidBy, type JointForm, type NewJoint, type Preview } from "../lib/api";
 import { pruned } from "./form";
 
@@ -12,6 +12,7 @@ export function useSetUpForm(jointId: string | undefined, start: NewJoint, versi
   const [fault, setFault] = useState<unknown>();
   const [tried, setTried] = useState(false);
   const navigate = useNavigate();
+  const [search] = useSearchParams();
   const queries = useQueryClient();
   const books = useQuery({ queryKey: ["books"], queryFn: api.books, staleTime: Infinity });
   const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs, staleTime: 30_000 });
@@ -47,7 +48,7 @@ export function useSetUpForm(jointId: string | undefined, start: NewJoint, versi
         ? await api.changeJoint(jointId, pruned(form), version)
         : await api.createJoint(pruned(form));
       await queries.invalidateQueries();
-      await navigate(`/inspections/${created.inspectionId}`);
+      await navigate(`/inspections/${created.inspectionId}${search.has("first") ? "?tour" : ""}`);
     } catch (x) {
       setFault(x);
     }

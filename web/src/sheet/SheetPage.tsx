@@ -1,3 +1,4 @@
+import "./sheet.css";
 import { Button } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";

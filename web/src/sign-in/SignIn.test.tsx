@@ -8,7 +8,7 @@ const nobody: Session = { empty: false, signIns: [] };
 const ines: Session = {
   empty: false,
   signIns: [],
-  person: { id: "p", login: "ines", name: "Ines Marl", role: "INSPECTOR" },
+  person: { id: "p", login: "ines", name: "Ines Marl", roles: ["INSPECTOR"] },
 };
 
 it("signs in, and says in the server's words why not", async () => {
@@ -33,7 +33,7 @@ it("shows the demo's sign-ins only in the demo", () => {
   unmount();
   const demo: Session = {
     empty: false,
-    signIns: [{ login: "rufus", name: "Rufus Dane", role: "REPAIR_LEAD", password: "pw" }],
+    signIns: [{ login: "rufus", name: "Rufus Dane", roles: ["REPAIR_LEAD"], password: "pw" }],
   };
   renderWith(<SignIn session={demo} onSignedIn={vi.fn()} />, {});
   expect(screen.getByText("Rufus Dane")).toBeTruthy();
@@ -47,7 +47,8 @@ it("asks the first visitor of an empty Mensor to make the quality manager", asyn
   fireEvent.change(screen.getByLabelText("Your name"), { target: { value: "Q. Stone" } });
   fireEvent.change(screen.getByLabelText("Login"), { target: { value: "stone" } });
   fireEvent.change(screen.getByLabelText("Password, 10 characters or more"), { target: { value: "long-enough-1" } });
+  fireEvent.click(screen.getByLabelText("inspector"));
   fireEvent.click(screen.getByText("Make and sign in"));
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent[0]?.body).toEqual({ login: "stone", name: "Q. Stone", password: "long-enough-1" });
+  expect(sent[0]?.body).toEqual({ login: "stone", name: "Q. Stone", roles: ["INSPECTOR"], password: "long-enough-1" });
 });

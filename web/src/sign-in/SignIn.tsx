@@ -1,7 +1,9 @@
+import "./sign-in.css";
 import { Button, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, saidBy, type Session } from "../lib/api";
-import { roleWords } from "../lib/TopBar";
+import { rolesSaid, type Role } from "../lib/roles";
+import { RolesField } from "../people/RolesField";
 
 type Props = { session: Session; onSignedIn: (s: Session) => void };
 
@@ -75,7 +77,7 @@ function Form({ session, onSignedIn }: Props) {
                 <b>{s.name}</b>
                 <br />
                 <span className="quiet small">
-                  {roleWords[s.role]} · {s.login}
+                  {rolesSaid(s)} · {s.login}
                 </span>
               </Button>
             ))}
@@ -89,12 +91,13 @@ function Form({ session, onSignedIn }: Props) {
 function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
   const [login, setLogin] = useState("");
   const [name, setName] = useState("");
+  const [roles, setRoles] = useState<Role[]>([]);
   const [password, setPassword] = useState("");
   const [fault, setFault] = useState("");
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      onSignedIn(await api.firstPerson({ login, name, password }));
+      onSignedIn(await api.firstPerson({ login, name, roles, password }));
     } catch (x) {
       setFault(saidBy(x));
     }
@@ -102,7 +105,10 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
   return (
     <>
       <h2 style={{ fontSize: 28 }}>Make the quality manager</h2>
-      <p style={{ margin: 0 }}>Nobody is registered here yet. The quality manager adds the other people.</p>
+      <p style={{ margin: 0 }}>
+        Nobody is registered here yet. The quality manager adds the other people; in a small shop one person holds
+        several roles.
+      </p>
       <form onSubmit={(e) => void submit(e)}>
         <TextField id="name" label="Your name" value={name} onChange={setName} autoComplete="name" />
         <TextField id="login" label="Login" value={login} onChange={setLogin} autoComplete="username" />
@@ -114,6 +120,7 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
           onChange={setPassword}
           autoComplete="new-password"
         />
+        <RolesField without="QUALITY_MANAGER" value={roles} onChange={setRoles} />
         <div role="alert" className="fault">
           {fault}
         </div>

@@ -1,3 +1,4 @@
+import type { Role } from "../lib/roles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
@@ -5,7 +6,7 @@ import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
 import { useDoing, type Doing } from "../bench/useBench";
 import { outboxOf } from "../lib/outbox";
-import type { Actor, Bench } from "../lib/api";
+import type { Bench } from "../lib/api";
 
 export type Sent = { method: string; path: string; body: unknown };
 
@@ -13,7 +14,7 @@ export type Sent = { method: string; path: string; body: unknown };
 export function renderWith(
   node: ReactNode,
   answers: Record<string, (body: unknown) => { status?: number; json: unknown }>,
-  role: Actor["role"] = "INSPECTOR",
+  role: Role = "INSPECTOR",
 ) {
   const sent: Sent[] = [];
   vi.stubGlobal("fetch", async (request: Request) => {
@@ -31,7 +32,7 @@ export function renderWith(
   queries.setQueryData(["session"], {
     empty: false,
     signIns: [],
-    person: { id: "p1", login: "ines", name: "Ines Marl", role },
+    person: { id: "p1", login: "ines", name: "Ines Marl", roles: [role] },
   });
   const wrapped = (inner: ReactNode) => (
     <QueryClientProvider client={queries}>

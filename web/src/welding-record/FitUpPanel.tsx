@@ -1,3 +1,4 @@
+import "./welding-record.css";
 import { Button, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";

@@ -1,3 +1,5 @@
+import "./welding-record.css";
+import { holds } from "../lib/roles";
 import { Link, useParams } from "react-router";
 import { saidBy } from "../lib/api";
 import { useActor } from "../lib/session";
@@ -21,7 +23,7 @@ export default function WeldingRecordPage() {
         <p style={{ padding: 24 }}>{welding.isError ? saidBy(welding.error) : "Opening …"}</p>
       </div>
     );
-  const mayRecord = actor.role !== "VIEWER";
+  const mayRecord = !holds(actor, "VIEWER");
   const passes = m.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
   return (
     <div className="app">

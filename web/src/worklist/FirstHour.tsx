@@ -1,12 +1,13 @@
+import { holds, type Role } from "../lib/roles";
 import { CheckCircleFilled } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
 import { Button, Card } from "antd";
 import { Link } from "react-router";
-import { api, type Actor } from "../lib/api";
+import { api } from "../lib/api";
 import { useActor } from "../lib/session";
 import styles from "./first-hour.module.css";
 
-type Step = { done: boolean; words: string; why: string; to: string; who: Actor["role"][] };
+type Step = { done: boolean; words: string; why: string; to: string; who: Role[] };
 
 /** The list of an empty shop: what is wanted before the first inspection can be signed. It ticks itself. */
 export function FirstHour() {
@@ -17,7 +18,7 @@ export function FirstHour() {
   const jobs = useQuery({ queryKey: ["jobs"], queryFn: api.jobs });
   const steps: Step[] = [
     {
-      done: (people.data ?? []).some((p) => p.role === "INSPECTOR"),
+      done: (people.data ?? []).some((p) => holds(p, "INSPECTOR")),
       words: "People and their roles",
       why: "who inspects, who leads repairs, who is the welding engineer",
       to: "/people",
@@ -47,12 +48,12 @@ export function FirstHour() {
     {
       done: false,
       words: "The first joint",
-      why: "what the drawing asks of one weld; or bring a weld list to the job",
-      to: "/joints/new",
+      why: "what the drawing asks of one weld; a tour of the bench begins when it is set up. Or bring a weld list to the job",
+      to: "/joints/new?first",
       who: ["QUALITY_MANAGER", "INSPECTOR", "WELDING_ENGINEER"],
     },
   ];
-  const next = steps.findIndex((s) => !s.done && s.who.includes(actor.role));
+  const next = steps.findIndex((s) => !s.done && holds(actor, ...s.who));
   return (
     <Card title="No joint is set up yet. Before the first inspection" className={styles.card}>
       <ol className={styles.steps}>
@@ -64,7 +65,7 @@ export function FirstHour() {
               <div className="small quiet">{s.why}</div>
             </span>
             {!s.done &&
-              (s.who.includes(actor.role) ? (
+              (holds(actor, ...s.who) ? (
                 <Link to={s.to}>
                   <Button type={i === next ? "primary" : "default"} tabIndex={-1}>
                     {i === next ? "Do it now" : "Open"}

@@ -70,7 +70,7 @@ it("greets an empty shop with what is wanted before the first inspection, each t
   renderWith(<Worklist />, {
     "GET /api/jobs": () => ({ json: [] }),
     "GET /api/joints": () => ({ json: page([]) }),
-    "GET /api/people": () => ({ json: [{ id: "p", name: "I. Vane", login: "vane", role: "INSPECTOR" }] }),
+    "GET /api/people": () => ({ json: [{ id: "p", name: "I. Vane", login: "vane", roles: ["INSPECTOR"] }] }),
     "GET /api/criteria": () => ({ json: [] }),
     "GET /api/gauges": () => ({ json: [] }),
   });

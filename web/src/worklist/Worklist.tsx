@@ -1,3 +1,4 @@
+import { holds } from "../lib/roles";
 import { PlusOutlined, SearchOutlined } from "@ant-design/icons";
 import { keepPreviousData, useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { Alert, Button, Input, Segmented } from "antd";
@@ -52,9 +53,10 @@ export default function Worklist() {
   });
   const rows = useMemo(() => welds.data?.pages.flatMap((p) => p.rows) ?? [], [welds.data]);
   const counts = welds.data?.pages[0]?.counts ?? {};
-  const setsUp = ["INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"].includes(actor.role);
+  const setsUp = holds(actor, "INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER");
   const all = find === "" && group === "all" && job === "";
-  const columns = useMemo(() => columnsFor(actor.role === "INSPECTOR"), [actor.role]);
+  const inspects = holds(actor, "INSPECTOR");
+  const columns = useMemo(() => columnsFor(inspects), [inspects]);
   const more = () => {
     if (welds.hasNextPage && !welds.isFetchingNextPage) void welds.fetchNextPage();
   };
@@ -102,7 +104,7 @@ export default function Worklist() {
           )}
         </div>
         {welds.isError && <Alert type="error" showIcon title={saidBy(welds.error)} />}
-        {welds.isSuccess && all && rows.length === 0 && actor.role !== "VIEWER" ? (
+        {welds.isSuccess && all && rows.length === 0 && !holds(actor, "VIEWER") ? (
           <FirstHour />
         ) : (
           <DataTable<Row>

@@ -1,7 +1,9 @@
 package mensor.server;
 
+import java.util.stream.Collectors;
 import mensor.server.people.DemoSignIns;
 import mensor.server.people.People;
+import mensor.server.people.Role;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
@@ -34,7 +36,7 @@ class Welcome implements ApplicationRunner {
                             s.login(),
                             s.password(),
                             s.name(),
-                            s.role().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '))));
+                            s.roles().stream().map(Role::words).collect(Collectors.joining(" and ")))));
         } else if (people.isEmpty()) {
             text.append("Nobody is registered yet: the first visitor makes the quality manager.\n");
         }

@@ -50,7 +50,7 @@ class KilledProcessTest {
             TestBrowser b = new TestBrowser(address);
             b.post("/api/people/first", "{'login':'quinn','name':'Q','password':'a-long-password'}")
                     .expect(200);
-            b.post("/api/people", "{'login':'ines','name':'I','role':'INSPECTOR','password':'a-long-password'}")
+            b.post("/api/people", "{'login':'ines','name':'I','roles':['INSPECTOR'],'password':'a-long-password'}")
                     .expect(200);
             TestBrowser ines = new TestBrowser(address);
             ines.signIn("ines", "a-long-password").expect(200);

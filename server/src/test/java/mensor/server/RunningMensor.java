@@ -37,7 +37,7 @@ public class RunningMensor implements BeforeAllCallback {
             }) {
                 first.post(
                                 "/api/people",
-                                "{'login':'" + p[0] + "','name':'" + p[0] + "','role':'" + p[1] + "','password':'"
+                                "{'login':'" + p[0] + "','name':'" + p[0] + "','roles':['" + p[1] + "'],'password':'"
                                         + PASSWORD + "'}")
                         .expect(200);
             }

@@ -195,7 +195,7 @@ class ShopTest {
     void papersThatRanOutDoNotSign() {
         quinn.post(
                         "/api/people",
-                        "{'login':'sp.one','name':'Sid Pane','role':'INSPECTOR','certificate':'QC-1','password':'lock-bridge-12'}")
+                        "{'login':'sp.one','name':'Sid Pane','roles':['INSPECTOR'],'certificate':'QC-1','password':'lock-bridge-12'}")
                 .expect(200);
         TestBrowser sid = RunningMensor.browser();
         sid.signIn("sp.one", "lock-bridge-12").expect(200);

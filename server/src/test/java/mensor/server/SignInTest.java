@@ -21,7 +21,12 @@ class SignInTest {
     @Test
     void signsInAndOutByASessionCookie() {
         TestBrowser ines = RunningMensor.as("ines");
-        assertThat(ines.get("/api/session").json().get("person").get("role").asString())
+        assertThat(ines.get("/api/session")
+                        .json()
+                        .get("person")
+                        .get("roles")
+                        .get(0)
+                        .asString())
                 .isEqualTo("INSPECTOR");
         ines.get("/api/joints").expect(200);
         ines.delete("/api/session").expect(200);
@@ -37,7 +42,7 @@ class SignInTest {
     @Test
     void wrongPasswordsWaitLongerAndLonger() {
         TestBrowser quinn = RunningMensor.as("quinn");
-        quinn.post("/api/people", "{'login':'slow','name':'Slow','role':'VIEWER','password':'a-long-password'}")
+        quinn.post("/api/people", "{'login':'slow','name':'Slow','roles':['VIEWER'],'password':'a-long-password'}")
                 .expect(200);
         TestBrowser visitor = RunningMensor.browser();
         visitor.signIn("slow", "wrong").expect(401);
@@ -63,7 +68,9 @@ class SignInTest {
     @Test
     void badPeopleAreRefusedByField() {
         TestBrowser quinn = RunningMensor.as("quinn");
-        assertThat(quinn.post("/api/people", "{'login':'x y','name':'X','role':'VIEWER','password':'a-long-password'}")
+        assertThat(quinn.post(
+                                "/api/people",
+                                "{'login':'x y','name':'X','roles':['VIEWER'],'password':'a-long-password'}")
                         .expect(422)
                         .json()
                         .get("errors")
@@ -71,11 +78,13 @@ class SignInTest {
                         .get("field")
                         .asString())
                 .isEqualTo("login");
-        assertThat(quinn.post("/api/people", "{'login':'short','name':'X','role':'VIEWER','password':'123'}")
+        assertThat(quinn.post("/api/people", "{'login':'short','name':'X','roles':['VIEWER'],'password':'123'}")
                         .expect(422)
                         .detail())
                 .contains("password");
-        assertThat(quinn.post("/api/people", "{'login':'ines','name':'X','role':'VIEWER','password':'a-long-password'}")
+        assertThat(quinn.post(
+                                "/api/people",
+                                "{'login':'ines','name':'X','roles':['VIEWER'],'password':'a-long-password'}")
                         .expect(422)
                         .detail())
                 .contains("taken");

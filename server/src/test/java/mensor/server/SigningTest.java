@@ -133,7 +133,7 @@ class SigningTest {
         }
         for (String who : new String[] {"ines", "rufus", "wanda", "vera"}) {
             RunningMensor.as(who)
-                    .post("/api/people", "{'login':'zz','name':'Z','role':'VIEWER','password':'a-long-password'}")
+                    .post("/api/people", "{'login':'zz','name':'Z','roles':['VIEWER'],'password':'a-long-password'}")
                     .expect(403);
         }
         RunningMensor.as("rufus")

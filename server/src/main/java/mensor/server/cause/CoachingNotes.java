@@ -141,7 +141,7 @@ public class CoachingNotes {
 
     @Transactional
     public NoteView rate(Actor actor, UUID inspectionId, RatingForm form) {
-        if (actor.role().seesSignedOnly()) {
+        if (actor.seesSignedOnly()) {
             throw Refusal.forbidden("a viewer rates nothing");
         }
         Bench.State o = bench.open(actor, inspectionId);

@@ -96,7 +96,7 @@ public class TestPieces {
     }
 
     private StoredJoint forChange(Actor actor, UUID jointId) {
-        if (actor.role().seesSignedOnly()) {
+        if (actor.seesSignedOnly()) {
             throw Refusal.forbidden("a viewer records nothing");
         }
         return joints.get(jointId);

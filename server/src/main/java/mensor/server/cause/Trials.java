@@ -128,7 +128,7 @@ public class Trials {
     }
 
     private static void checkMay(Actor actor) {
-        if (actor.role().seesSignedOnly()) {
+        if (actor.seesSignedOnly()) {
             throw Refusal.forbidden("a viewer records nothing");
         }
     }

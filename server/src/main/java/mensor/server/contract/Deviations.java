@@ -75,7 +75,7 @@ public class Deviations {
     }
 
     private static void requireRole(Actor actor) {
-        if (!actor.role().recordsEngineer()) {
+        if (!actor.recordsEngineer()) {
             throw Refusal.forbidden(
                     "the Engineer's documents are recorded by the welding engineer or the quality manager");
         }

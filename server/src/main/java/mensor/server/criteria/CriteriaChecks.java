@@ -80,7 +80,7 @@ public class CriteriaChecks {
 
     @Transactional
     public void record(Actor actor, CriteriaBook book, CriteriaCheckForm form) {
-        if (actor.role() != Role.QUALITY_MANAGER) {
+        if (!actor.is(Role.QUALITY_MANAGER)) {
             throw Refusal.forbidden("the quality manager records that criteria were checked");
         }
         List<FieldProblem> problems = new ArrayList<>();

@@ -29,7 +29,7 @@ class DemoPeople {
                 .map(s -> people.add(
                         s.login(),
                         s.name(),
-                        s.role(),
+                        s.roles(),
                         s.login().equals("ines") ? "QC-118" : s.login().equals("tomas") ? "QC-131" : null,
                         s.password()))
                 .collect(Collectors.toMap(Actor::login, a -> a));

@@ -77,6 +77,7 @@ class DemoShop {
                                 "Canal landing",
                                 "Lock gate",
                                 "Clip angles"),
+                        null,
                         null));
         jobs.create(
                 quinn,
@@ -90,6 +91,7 @@ class DemoShop {
                         List.of(new Drawing("LG-11", "A")),
                         List.of(new FurtherTest("PT", 100, "due")),
                         List.of("Pipe supports"),
+                        null,
                         null));
         jobs.create(
                 quinn,
@@ -103,6 +105,7 @@ class DemoShop {
                         List.of(),
                         List.of(),
                         List.of("Bench"),
+                        null,
                         null));
         jobs.create(
                 quinn,
@@ -116,6 +119,7 @@ class DemoShop {
                         List.of(new Drawing("LG-30", "0")),
                         List.of(new FurtherTest("MT", 100, "due")),
                         List.of("Hinge plates"),
+                        null,
                         null));
         otherJobs(quinn);
         procedures.create(wanda, w12("A", "50", "[115, 165]"));
@@ -186,7 +190,8 @@ class DemoShop {
             Actor quinn, String name, String book, String units, String lot, Drawing drawing, ContractTerms terms) {
         jobs.create(
                 quinn,
-                new JobForm(name, book, units, null, null, null, List.of(drawing), List.of(), List.of(lot), terms));
+                new JobForm(
+                        name, book, units, null, null, null, List.of(drawing), List.of(), List.of(lot), null, terms));
     }
 
     /** Where a lot belongs: its job, drawing and, where it has one of its own, procedure. */

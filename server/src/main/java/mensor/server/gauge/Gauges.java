@@ -109,7 +109,7 @@ public class Gauges {
 
     @Transactional
     public GaugeView put(Actor actor, UUID id, GaugeForm form, Long version) {
-        if (actor.role() != Role.INSPECTOR && actor.role() != Role.QUALITY_MANAGER) {
+        if (!actor.is(Role.INSPECTOR, Role.QUALITY_MANAGER)) {
             throw Refusal.forbidden("gauges are registered by an inspector or the quality manager");
         }
         if (form == null) {
@@ -164,7 +164,7 @@ public class Gauges {
     /** Refuses a gauge that may not be used today. */
     @Transactional
     public List<UUID> takeKit(Actor actor, List<UUID> ids) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector carries a kit");
         }
         for (UUID id : ids) {

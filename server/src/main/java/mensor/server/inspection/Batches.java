@@ -161,7 +161,7 @@ public class Batches {
     }
 
     private static void checkInspector(Actor actor) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector records an inspection and signs it");
         }
     }

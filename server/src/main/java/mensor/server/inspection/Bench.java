@@ -82,7 +82,7 @@ public class Bench {
     /** The look, where the person may see it. */
     InspectionEntity checkSees(Actor actor, UUID id) {
         InspectionEntity inspection = inspections.findById(id).orElseThrow(Bench::unknown);
-        if (actor.role().seesSignedOnly() && inspection.state() != StoredInspection.State.SIGNED) {
+        if (actor.seesSignedOnly() && inspection.state() != StoredInspection.State.SIGNED) {
             throw Refusal.forbidden("a viewer sees signed records only; this inspection is not signed yet");
         }
         return inspection;
@@ -105,7 +105,7 @@ public class Bench {
 
     /** The inspection, locked for this change; refused where it is signed or the person does not look. */
     InspectionEntity forChange(Actor actor, UUID id) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector records an inspection");
         }
         InspectionEntity inspection = inspections.findForChangeById(id).orElseThrow(Bench::unknown);

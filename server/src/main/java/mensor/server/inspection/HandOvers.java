@@ -32,7 +32,7 @@ public class HandOvers {
             throw Refusal.invalid("to", "to whom?");
         }
         Actor next = people.get(to);
-        if (!next.role().inspects()) {
+        if (!next.inspects()) {
             throw Refusal.invalid("to", next.name() + " is no inspector");
         }
         if (next.id().equals(inspection.holder())) {

@@ -78,7 +78,7 @@ public class NewInspections {
     /** The owner's own look at a weld, beside the fabricator's: a record of its own. */
     @Transactional
     public StoredInspection beginVerification(Actor actor, UUID jointId) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector inspects");
         }
         StoredJoint joint = joints.get(jointId);
@@ -99,7 +99,7 @@ public class NewInspections {
      */
     @Transactional
     public StoredInspection beginAgain(Actor actor, UUID rejected, RepairSummary repaired) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector re-inspects");
         }
         InspectionEntity before = inspections.findForChangeById(rejected).orElseThrow(Bench::unknown);
@@ -118,7 +118,7 @@ public class NewInspections {
     /** A new revision of a signed inspection, with its entries, to be changed and signed anew; the old one stays as it is. */
     @Transactional
     public Bench.State amend(Actor actor, UUID inspectionId, String reason) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector amends an inspection");
         }
         if (reason == null || reason.isBlank() || reason.length() > 500) {

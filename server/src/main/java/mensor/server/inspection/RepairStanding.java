@@ -1,5 +1,6 @@
 package mensor.server.inspection;
 
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
@@ -26,4 +27,7 @@ public interface RepairStanding {
     Map<UUID, Standing> all();
 
     Standing of(UUID inspection);
+
+    /** What a person did to the rejected places of a weld as its contractor, in words: a disposition, a step of the repair. */
+    List<String> by(UUID person, UUID joint);
 }

@@ -4,9 +4,7 @@ import java.time.Clock;
 import java.util.UUID;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
-import mensor.server.criteria.CriteriaChecks;
 import mensor.server.people.Actor;
-import mensor.server.people.People;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import org.springframework.context.ApplicationEventPublisher;
@@ -18,9 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class SignOff {
     private final Bench bench;
     private final InspectionRepository inspections;
-    private final People people;
-    private final CriteriaChecks checks;
-    private final GaugeFaults faults;
+    private final SigningRules rules;
     private final SignatureWriter writer;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -28,17 +24,13 @@ public class SignOff {
     SignOff(
             Bench bench,
             InspectionRepository inspections,
-            People people,
-            CriteriaChecks checks,
-            GaugeFaults faults,
+            SigningRules rules,
             SignatureWriter writer,
             ApplicationEventPublisher events,
             Clock clock) {
         this.bench = bench;
         this.inspections = inspections;
-        this.people = people;
-        this.checks = checks;
-        this.faults = faults;
+        this.rules = rules;
         this.writer = writer;
         this.events = events;
         this.clock = clock;
@@ -65,16 +57,9 @@ public class SignOff {
                     "this inspection is " + capacityWords(inspection.capacity())
                             + "; the other side inspects and signs in a record of its own");
         }
-        people.maySign(actor, inspection.capacity());
         Bench.State opened = bench.open(actor, inspectionId);
+        rules.check(actor, opened);
         Evaluation evaluation = opened.judged().evaluation();
-        checks.stop(evaluation.book()).ifPresent(why -> {
-            throw Refusal.conflict(why);
-        });
-        faults.of(opened).stream().filter(f -> f.waived() == null).findFirst().ifPresent(f -> {
-            throw Refusal.conflict(
-                    f.fault() + ": read again with another gauge, or have the quality manager waive it with a reason");
-        });
         if (evaluation.verdict() == Verdict.INCOMPLETE) {
             throw Refusal.conflict("the inspection is incomplete: "
                     + evaluation.todo().size() + " still to do; finish it, or hand it over");
@@ -87,7 +72,13 @@ public class SignOff {
                 form.certificate() == null || form.certificate().isBlank() ? actor.certificate() : form.certificate();
         writer.freeze(
                 opened,
-                new SignatureWriter.Signing(actor, certificate, form.verdict(), form.capacity(), clock.instant()));
+                new SignatureWriter.Signing(
+                        actor,
+                        certificate,
+                        form.verdict(),
+                        form.capacity(),
+                        clock.instant(),
+                        rules.beside(actor, opened)));
         // the clock and the register go on; what they said at the signature stands
         inspection.setConditions(writer.canonical(opened.judged().conditions()));
         inspection.sign(writer.canonical(opened.judged().contract()));

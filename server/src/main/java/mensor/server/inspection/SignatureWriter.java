@@ -52,8 +52,12 @@ class SignatureWriter {
         this.json = json;
     }
 
-    /** Who signs, by what certificate, for which side. */
-    record Signing(Actor actor, String certificate, String verdict, String capacity, Instant at) {}
+    /**
+     * Who signs, by what certificate, for which side.
+     *
+     * @param beside what the signer did on this weld in another role
+     */
+    record Signing(Actor actor, String certificate, String verdict, String capacity, Instant at, List<String> beside) {}
 
     void freeze(Bench.State o, Signing signing) {
         Evaluation evaluation = o.judged().evaluation();
@@ -61,9 +65,13 @@ class SignatureWriter {
         Optional<Signatures.ChainPlace> before = signatures.last(job);
         int place = before.map(b -> b.place() + 1).orElse(1);
         List<String> notes = new ArrayList<>(o.judged().contractNotes());
+        if (!signing.beside().isEmpty()) {
+            notes.add(twoRoles(signing.actor(), signing.beside()));
+        }
         notes.addAll(checks.differing(evaluation.book()));
         String asSigned = shown.write(o.judged().inspection(), evaluation, notes);
         Map<String, String> signature = signature(o, signing, place, before);
+        put(signature, "twoRoles", String.join(", ", signing.beside()));
         signature.put("shownSha256", Signatures.sha256(asSigned));
         String canonical = SignedRecord.write(o.judged().document(), evaluation, json.writeValueAsString(signature));
         signatures.freeze(new Signatures.SignatureContent(
@@ -76,6 +84,11 @@ class SignatureWriter {
                 signing.at(),
                 canonical,
                 asSigned));
+    }
+
+    private static String twoRoles(Actor signer, List<String> beside) {
+        return "One person in two roles: " + signer.name() + " inspected and signed, and also "
+                + String.join(", ", beside) + ".";
     }
 
     String canonical(Object part) {

@@ -110,8 +110,7 @@ public class Worklist {
         Map<UUID, String> repairGroups = new HashMap<>();
         standing.forEach((inspection, its) -> repairGroups.put(inspection, NextStep.group(its)));
         WorklistQuery.Found found = query.find(
-                new WorklistQuery.Wanted(actor.role().seesSignedOnly(), find, group, job, sort, from, size),
-                repairGroups);
+                new WorklistQuery.Wanted(actor.seesSignedOnly(), find, group, job, sort, from, size), repairGroups);
         Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));

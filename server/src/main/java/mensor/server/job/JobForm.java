@@ -8,6 +8,7 @@ import mensor.server.web.AllOptional;
  * A job as it is set up. {@code contract} names the contract's own specification, {@code terms} what it says beside the code.
  *
  * @param loading {@code static}, {@code cyclic} or absent: unknown until the drawing says
+ * @param oneHand one person may inspect a weld and decide on its repair; absent is no
  * @param apart how far apart starts and stops are wanted, a length; absent is the rule of thumb of 1 in
  */
 @AllOptional
@@ -22,10 +23,11 @@ public record JobForm(
         List<Drawing> drawings,
         List<FurtherTest> tests,
         List<String> lots,
+        Boolean oneHand,
         ContractTerms terms) {
     /** A job by its name, book and units alone. */
     public static JobForm of(String name, String criteria, String units) {
-        return new JobForm(name, criteria, units, null, null, null, null, null, null, null);
+        return new JobForm(name, criteria, units, null, null, null, null, null, null, null, null);
     }
 
     @AllOptional
@@ -48,6 +50,6 @@ public record JobForm(
 
     /** The same without the columns that stand beside it. */
     JobForm rest() {
-        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots, terms);
+        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots, oneHand, terms);
     }
 }

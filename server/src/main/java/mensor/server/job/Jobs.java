@@ -80,6 +80,7 @@ public class Jobs {
                 rest.drawings(),
                 rest.tests(),
                 rest.lots(),
+                rest.oneHand(),
                 rest.terms());
     }
 
@@ -87,6 +88,12 @@ public class Jobs {
     public ContractTerms terms(StoredJob job) {
         ContractTerms terms = json.readValue(job.document(), JobForm.class).terms();
         return terms == null ? ContractTerms.NONE : terms;
+    }
+
+    /** Whether one person may not both inspect a weld of the job and decide on its repair: so, unless the job says otherwise. */
+    public boolean keepsApart(StoredJob job) {
+        return !Boolean.TRUE.equals(
+                json.readValue(job.document(), JobForm.class).oneHand());
     }
 
     /** How far apart starts and stops of neighbouring passes are wanted in this job. */
@@ -143,7 +150,7 @@ public class Jobs {
     }
 
     private static void requireRole(Actor actor) {
-        if (!actor.role().setsUp()) {
+        if (!actor.setsUp()) {
             throw Refusal.forbidden("jobs are set up by an inspector, the welding engineer or the quality manager");
         }
     }

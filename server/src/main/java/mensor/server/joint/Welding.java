@@ -23,7 +23,7 @@ public class Welding {
     /** @param version the joint's, as it was shown */
     @Transactional
     public StoredJoint record(Actor actor, UUID jointId, long version, WeldingForm form) {
-        if (actor.role().seesSignedOnly()) {
+        if (actor.seesSignedOnly()) {
             throw Refusal.forbidden("a viewer records nothing");
         }
         JointEntity joint = joints.findById(jointId).orElseThrow(() -> Refusal.notFound("there is no such joint"));

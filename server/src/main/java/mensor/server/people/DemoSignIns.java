@@ -9,12 +9,12 @@ import org.springframework.stereotype.Component;
 public class DemoSignIns {
     private static final String PASSWORD = "lock-bridge-12";
     private static final List<SignIn> PEOPLE = List.of(
-            new SignIn("ines", "Ines Marl", Role.INSPECTOR, PASSWORD),
-            new SignIn("tomas", "Tomas Reed", Role.INSPECTOR, PASSWORD),
-            new SignIn("rufus", "Rufus Dane", Role.REPAIR_LEAD, PASSWORD),
-            new SignIn("wanda", "Wanda Oake", Role.WELDING_ENGINEER, PASSWORD),
-            new SignIn("quinn", "Quinn Sato", Role.QUALITY_MANAGER, PASSWORD),
-            new SignIn("vera", "Vera Holm", Role.VIEWER, PASSWORD));
+            new SignIn("ines", "Ines Marl", List.of(Role.INSPECTOR), PASSWORD),
+            new SignIn("tomas", "Tomas Reed", List.of(Role.INSPECTOR), PASSWORD),
+            new SignIn("rufus", "Rufus Dane", List.of(Role.REPAIR_LEAD), PASSWORD),
+            new SignIn("wanda", "Wanda Oake", List.of(Role.WELDING_ENGINEER), PASSWORD),
+            new SignIn("quinn", "Quinn Sato", List.of(Role.QUALITY_MANAGER), PASSWORD),
+            new SignIn("vera", "Vera Holm", List.of(Role.VIEWER), PASSWORD));
 
     private final boolean demo;
 
@@ -23,7 +23,7 @@ public class DemoSignIns {
     }
 
     /** A way to sign in to the demo. */
-    public record SignIn(String login, String name, Role role, String password) {}
+    public record SignIn(String login, String name, List<Role> roles, String password) {}
 
     public boolean isDemo() {
         return demo;

@@ -4,8 +4,11 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.UUID;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
@@ -58,15 +61,17 @@ public class People {
 
     /** The first visitor of an empty database becomes the quality manager. */
     @Transactional
-    public Actor makeFirst(String login, String name, String password) {
+    public Actor makeFirst(String login, String name, List<Role> further, String password) {
         if (!isEmpty()) {
             throw Refusal.conflict("somebody has already set up this Mensor; sign in instead");
         }
-        return add(login, name, Role.QUALITY_MANAGER, null, password);
+        List<Role> roles = new ArrayList<>(further == null ? List.of() : further);
+        roles.add(Role.QUALITY_MANAGER);
+        return add(login, name, roles, null, password);
     }
 
     @Transactional
-    public Actor add(String login, String name, Role role, String certificate, String password) {
+    public Actor add(String login, String name, List<Role> roles, String certificate, String password) {
         String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
         if (!plain.matches("[a-z0-9._-]{2,60}")) {
             throw Refusal.invalid("login", "2 to 60 letters, digits, dots or dashes are required");
@@ -74,9 +79,7 @@ public class People {
         if (name == null || name.isBlank() || name.length() > 120) {
             throw Refusal.invalid("name", "a name of up to 120 letters is required");
         }
-        if (role == null) {
-            throw Refusal.invalid("role", "a role is required");
-        }
+        List<Role> held = checked(roles);
         if (password == null || password.length() < SHORTEST_PASSWORD || password.length() > 72) {
             throw Refusal.invalid("password", SHORTEST_PASSWORD + " to 72 characters are required");
         }
@@ -84,8 +87,47 @@ public class People {
             throw Refusal.invalid("login", "\"" + plain + "\" is taken");
         }
         Person person =
-                new Person(UUID.randomUUID(), plain, name.strip(), role, certificate, passwords.encode(password));
+                new Person(UUID.randomUUID(), plain, name.strip(), held, certificate, passwords.encode(password));
         return Actor.of(persons.save(person));
+    }
+
+    /** Each once, in the order of {@link Role}. */
+    private static List<Role> checked(Collection<Role> roles) {
+        List<Role> held = roles == null
+                ? List.of()
+                : roles.stream().filter(Objects::nonNull).distinct().sorted().toList();
+        if (held.isEmpty()) {
+            throw Refusal.invalid("roles", "a role is required");
+        }
+        if (held.contains(Role.VIEWER) && held.size() > 1) {
+            throw Refusal.invalid("roles", "a viewer reads signed records only, and holds no other role");
+        }
+        return held;
+    }
+
+    /** The roles that a person holds from now on. */
+    @AllOptional
+    public record RolesForm(List<Role> roles, Long version) {}
+
+    /** Changes what a person may do; somebody must stay who can do that. */
+    @Transactional
+    public WithPapers hold(UUID id, RolesForm form) {
+        List<Person> everybody = persons.findAllForRoles();
+        Person person = everybody.stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("that person is not known here"));
+        if (form.version() == null || form.version() != person.version()) {
+            throw Refusal.stale("somebody changed these papers meanwhile; check again", null);
+        }
+        List<Role> held = checked(form.roles());
+        boolean another = everybody.stream()
+                .anyMatch(p -> p.isActive() && !p.id().equals(id) && p.roles().contains(Role.QUALITY_MANAGER));
+        if (!held.contains(Role.QUALITY_MANAGER) && !another) {
+            throw Refusal.invalid("roles", "nobody else is quality manager; one must be");
+        }
+        person.hold(held);
+        return withPapers(persons.saveAndFlush(person));
     }
 
     /** What an inspector's papers say; a person's own id and version guard the change. */

@@ -24,7 +24,7 @@ class PeopleController {
     }
 
     @AllOptional
-    record NewPerson(String login, String name, Role role, String certificate, String password) {}
+    record NewPerson(String login, String name, List<Role> roles, String certificate, String password) {}
 
     @GetMapping
     List<Actor> all() {
@@ -33,10 +33,19 @@ class PeopleController {
 
     @PostMapping
     Actor add(@AuthenticationPrincipal Actor actor, @RequestBody NewPerson p) {
-        if (!actor.role().managesPeople()) {
+        if (!actor.managesPeople()) {
             throw Refusal.forbidden("the quality manager adds people");
         }
-        return people.add(p.login(), p.name(), p.role(), p.certificate(), p.password());
+        return people.add(p.login(), p.name(), p.roles(), p.certificate(), p.password());
+    }
+
+    @PutMapping("/{id}/roles")
+    People.WithPapers hold(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody People.RolesForm form) {
+        if (!actor.managesPeople()) {
+            throw Refusal.forbidden("the quality manager says who holds which role");
+        }
+        return people.hold(id, form);
     }
 
     /** Everybody with their papers, for the quality manager's list. */
@@ -48,7 +57,7 @@ class PeopleController {
     @PutMapping("/{id}/papers")
     People.WithPapers certify(
             @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody People.Papers papers) {
-        if (!actor.role().managesPeople()) {
+        if (!actor.managesPeople()) {
             throw Refusal.forbidden("the quality manager keeps the papers");
         }
         return people.certify(id, papers);

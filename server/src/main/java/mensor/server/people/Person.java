@@ -1,13 +1,13 @@
 package mensor.server.people;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
@@ -27,8 +27,8 @@ class Person {
     private String login;
     private String name;
 
-    @Enumerated(EnumType.STRING)
-    private Role role;
+    @Convert(converter = RolesColumn.class)
+    private List<Role> roles;
 
     private String certificate;
     private LocalDate certificateUntil;
@@ -51,11 +51,11 @@ class Person {
 
     protected Person() {}
 
-    Person(UUID id, String login, String name, Role role, String certificate, String passwordHash) {
+    Person(UUID id, String login, String name, List<Role> roles, String certificate, String passwordHash) {
         this.id = id;
         this.login = login;
         this.name = name;
-        this.role = role;
+        this.roles = List.copyOf(roles);
         this.certificate = certificate;
         this.passwordHash = passwordHash;
         this.active = true;
@@ -73,8 +73,12 @@ class Person {
         return name;
     }
 
-    public Role role() {
-        return role;
+    public List<Role> roles() {
+        return roles;
+    }
+
+    void hold(List<Role> newRoles) {
+        roles = List.copyOf(newRoles);
     }
 
     public String certificate() {

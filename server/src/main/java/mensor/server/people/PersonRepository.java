@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
 
 interface PersonRepository extends JpaRepository<Person, UUID> {
     Optional<Person> findByLogin(String login);
@@ -15,4 +16,9 @@ interface PersonRepository extends JpaRepository<Person, UUID> {
     Optional<Person> findForSignInByLogin(String login);
 
     List<Person> findAllByOrderByName();
+
+    /** Everybody, held: two managers who change roles at once do so one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select p from Person p order by p.id")
+    List<Person> findAllForRoles();
 }

@@ -5,9 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -36,7 +34,8 @@ class SessionController {
 
     record Credentials(String login, String password) {}
 
-    record FirstPerson(String login, String name, String password) {}
+    /** @param roles held beside that of the quality manager */
+    record FirstPerson(String login, String name, @Nullable List<Role> roles, String password) {}
 
     @GetMapping("/session")
     SessionView session(@AuthenticationPrincipal Actor actor) {
@@ -50,7 +49,7 @@ class SessionController {
 
     @PostMapping("/people/first")
     SessionView first(@RequestBody FirstPerson first, HttpServletRequest request, HttpServletResponse response) {
-        return begin(people.makeFirst(first.login(), first.name(), first.password()), request, response);
+        return begin(people.makeFirst(first.login(), first.name(), first.roles(), first.password()), request, response);
     }
 
     @DeleteMapping("/session")
@@ -66,9 +65,7 @@ class SessionController {
     private SessionView begin(Actor actor, HttpServletRequest request, HttpServletResponse response) {
         request.getSession(true);
         request.changeSessionId();
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                actor, null, List.of(new SimpleGrantedAuthority("ROLE_" + actor.role()))));
+        SecurityContext context = SignedIn.context(actor);
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
         return new SessionView(actor, false, List.of());

@@ -123,7 +123,7 @@ public class Procedures {
     }
 
     private static void requireRole(Actor actor) {
-        if (actor.role() != Role.WELDING_ENGINEER && actor.role() != Role.QUALITY_MANAGER) {
+        if (!actor.is(Role.WELDING_ENGINEER, Role.QUALITY_MANAGER)) {
             throw Refusal.forbidden("procedures are written by the welding engineer or the quality manager");
         }
     }

@@ -33,7 +33,7 @@ class RejectRateController {
     }
 
     private static void checkMay(Actor actor) {
-        if (actor.role().seesSignedOnly()) {
+        if (actor.seesSignedOnly()) {
             throw Refusal.forbidden("a viewer sees signed records, not the shop's reject rates");
         }
     }

@@ -12,6 +12,8 @@ import org.springframework.data.repository.query.Param;
 interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
     List<DefectEntity> findByJointIdAndCapacityOrderByNumber(UUID jointId, String capacity);
 
+    List<DefectEntity> findByJointIdOrderByNumber(UUID jointId);
+
     List<DefectEntity> findByInspectionIdOrderByPlaceIndex(UUID inspectionId);
 
     /** All that is not closed, of any job. */

@@ -36,7 +36,7 @@ public class HoldRelease {
 
     @Transactional
     public void release(Actor actor, UUID id, String kind, EngineersDocument given) {
-        if (!actor.role().recordsEngineer()) {
+        if (!actor.recordsEngineer()) {
             throw Refusal.forbidden(
                     "the Engineer's documents are recorded by the welding engineer or the quality manager");
         }
@@ -82,7 +82,7 @@ public class HoldRelease {
     /** A hold that is a question, answered with no. */
     @Transactional
     public void deny(Actor actor, UUID id, String kind, String why) {
-        if (actor.role() != Role.WELDING_ENGINEER) {
+        if (!actor.is(Role.WELDING_ENGINEER)) {
             throw Refusal.forbidden("the welding engineer answers this");
         }
         if (why == null || why.isBlank() || why.length() > 500) {

@@ -29,7 +29,7 @@ class RepairPhotos {
     /** A picture of the repair, under the browser's id. */
     @Transactional
     public void add(Actor actor, UUID id, UUID photoId, byte[] sent) {
-        if (!actor.role().decidesDisposition() && !actor.role().inspects()) {
+        if (!actor.decidesDisposition() && !actor.inspects()) {
             throw Refusal.forbidden(
                     "pictures of a repair are added by the repair lead, the welding engineer or an inspector");
         }

@@ -12,6 +12,7 @@ import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.repair.RepairWork;
 import mensor.server.inspection.Bench;
+import mensor.server.inspection.Hands;
 import mensor.server.inspection.Rejudgement;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
@@ -31,6 +32,7 @@ public class RepairSteps {
     private final Bench bench;
     private final Rejudgement rejudgement;
     private final Joints joints;
+    private final Hands hands;
     private final Clock clock;
 
     RepairSteps(
@@ -40,6 +42,7 @@ public class RepairSteps {
             Bench bench,
             Rejudgement rejudgement,
             Joints joints,
+            Hands hands,
             Clock clock) {
         this.repairs = repairs;
         this.steps = steps;
@@ -47,21 +50,24 @@ public class RepairSteps {
         this.bench = bench;
         this.rejudgement = rejudgement;
         this.joints = joints;
+        this.hands = hands;
         this.clock = clock;
     }
 
     /** Records the next step of a repair; a step that must be seen cannot be skipped. */
     @Transactional
     public void record(Actor actor, UUID id, String to, StepForm form) {
-        boolean cavity =
-                to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.role().inspects();
-        if (!actor.role().decidesDisposition() && !cavity) {
+        boolean cavity = to.equals(RepairState.CAVITY_ACCEPTED.id()) && actor.inspects();
+        if (!actor.decidesDisposition() && !cavity) {
             throw Refusal.forbidden(
                     "the repair lead or the welding engineer records the repair; a cavity may be accepted by an inspector too");
         }
         RepairState wanted = Named.find(RepairState.class, to)
                 .orElseThrow(() -> Refusal.notFound("there is no such state of a repair"));
         DefectEntity d = repairs.forChange(id, form.version());
+        if (!cavity) {
+            hands.checkRepairs(actor, d.jointId());
+        }
         Disposition decided = d.disposition()
                 .orElseThrow(() -> Refusal.conflict("nobody decided yet how " + d.number() + " is repaired"));
         Optional<RepairState> next = d.state().next(decided);
@@ -134,7 +140,7 @@ public class RepairSteps {
     /** Takes the last step back, with the reason; it stays readable. */
     @Transactional
     public void back(Actor actor, UUID id, String why, Long version) {
-        if (!actor.role().decidesDisposition()) {
+        if (!actor.decidesDisposition()) {
             throw Refusal.forbidden("the repair lead or the welding engineer records the repair");
         }
         if (why == null || why.isBlank() || why.length() > 300) {

@@ -7,6 +7,7 @@ import java.util.UUID;
 import mensor.length.Unit;
 import mensor.repair.RepairState;
 import mensor.server.inspection.Bench;
+import mensor.server.inspection.Hands;
 import mensor.server.inspection.NewInspections;
 import mensor.server.inspection.RepairSummary;
 import mensor.server.inspection.StoredInspection;
@@ -22,21 +23,24 @@ public class RepairedWelds {
     private final Steps steps;
     private final Bench bench;
     private final NewInspections beginnings;
+    private final Hands hands;
 
-    RepairedWelds(DefectRepository defects, Steps steps, Bench bench, NewInspections beginnings) {
+    RepairedWelds(DefectRepository defects, Steps steps, Bench bench, NewInspections beginnings, Hands hands) {
         this.defects = defects;
         this.steps = steps;
         this.bench = bench;
         this.beginnings = beginnings;
+        this.hands = hands;
     }
 
     /** Begins the inspection after the repair, once every rejected place is repaired or accepted as it is. */
     @Transactional
     public StoredInspection reinspect(Actor actor, UUID inspectionId) {
-        if (!actor.role().inspects()) {
+        if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector re-inspects");
         }
         Bench.State o = bench.open(actor, inspectionId);
+        hands.checkInspects(actor, o.joint());
         List<DefectEntity> of = defects.findByInspectionIdOrderByPlaceIndex(inspectionId);
         if (!o.inspection().isSigned() || of.isEmpty()) {
             throw Refusal.conflict("no signed reject is repaired here");

@@ -8,6 +8,7 @@ import mensor.inspection.Criterion;
 import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.server.inspection.Bench;
+import mensor.server.inspection.Hands;
 import mensor.server.job.TermsChange;
 import mensor.server.people.Actor;
 import mensor.server.web.AllOptional;
@@ -23,12 +24,14 @@ public class Repairs {
     private final DefectRepository defects;
     private final Holds holds;
     private final Bench bench;
+    private final Hands hands;
     private final Clock clock;
 
-    Repairs(DefectRepository defects, Holds holds, Bench bench, Clock clock) {
+    Repairs(DefectRepository defects, Holds holds, Bench bench, Hands hands, Clock clock) {
         this.defects = defects;
         this.holds = holds;
         this.bench = bench;
+        this.hands = hands;
         this.clock = clock;
     }
 
@@ -65,17 +68,14 @@ public class Repairs {
         defects.saveAndFlush(d);
     }
 
-    private static String words(Actor actor) {
-        return actor.role().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-    }
-
     @Transactional
     public void decide(Actor actor, UUID id, Decision given) {
-        if (!actor.role().decidesDisposition()) {
+        if (!actor.decidesDisposition()) {
             throw Refusal.forbidden(
-                    "the disposition is for the repair lead or the welding engineer, not the " + words(actor));
+                    "the disposition is for the repair lead or the welding engineer, not the " + actor.rolesInWords());
         }
         DefectEntity d = forChange(id, given.version());
+        hands.checkRepairs(actor, d.jointId());
         Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
         Disposition chosen = given.decision() == null
                 ? null

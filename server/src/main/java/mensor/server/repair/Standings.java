@@ -1,5 +1,6 @@
 package mensor.server.repair;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,9 +15,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Standings implements RepairStanding {
     private final DefectRepository defects;
+    private final Steps steps;
 
-    Standings(DefectRepository defects) {
+    Standings(DefectRepository defects, Steps steps) {
         this.defects = defects;
+        this.steps = steps;
     }
 
     @Override
@@ -29,6 +32,25 @@ class Standings implements RepairStanding {
     @Transactional(readOnly = true)
     public Standing of(UUID inspection) {
         return count(defects.standings(inspection)).getOrDefault(inspection, Standing.NONE);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> by(UUID person, UUID joint) {
+        List<String> done = new ArrayList<>();
+        for (DefectEntity d : defects.findByJointIdOrderByNumber(joint)) {
+            if (person.equals(d.decidedBy())) {
+                done.add("decided the disposition of " + d.number());
+            }
+            boolean worked = steps.of(d).stream()
+                    .anyMatch(s -> s.stands()
+                            && s.state() != RepairState.CAVITY_ACCEPTED // an inspector's own step
+                            && person.equals(s.recordedBy()));
+            if (worked) {
+                done.add("recorded the repair of " + d.number());
+            }
+        }
+        return done;
     }
 
     private static Map<UUID, Standing> count(List<Object[]> rows) {

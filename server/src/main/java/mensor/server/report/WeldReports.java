@@ -62,7 +62,7 @@ class WeldReports {
                         .thenComparing(StoredInspection::cycle)
                         .thenComparing(StoredInspection::revision))
                 .toList();
-        if (signed.isEmpty() && actor.role().seesSignedOnly()) {
+        if (signed.isEmpty() && actor.seesSignedOnly()) {
             throw Refusal.forbidden("a viewer sees signed records only; nothing of this weld is signed yet");
         }
         List<WeldReport.SignedInspection> inspections = new ArrayList<>();

@@ -11,7 +11,6 @@ import org.springframework.security.config.annotation.web.configurers.CsrfConfig
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfException;
 
@@ -35,8 +34,9 @@ class Security {
     };
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository signedIn) throws Exception {
         return http.csrf(CsrfConfigurer::spa)
+                .securityContext(c -> c.securityContextRepository(signedIn))
                 .authorizeHttpRequests(r -> r.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
@@ -75,10 +75,5 @@ class Security {
     @Bean
     PasswordEncoder passwords() {
         return new BCryptPasswordEncoder(11);
-    }
-
-    @Bean
-    SecurityContextRepository contexts() {
-        return new HttpSessionSecurityContextRepository();
     }
 }

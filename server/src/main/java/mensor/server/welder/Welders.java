@@ -70,7 +70,7 @@ public class Welders {
     /** @param version the one that was shown; absent for a new welder */
     @Transactional
     public WelderView put(Actor actor, WelderForm form, Long version) {
-        if (actor.role() != Role.QUALITY_MANAGER && actor.role() != Role.WELDING_ENGINEER) {
+        if (!actor.is(Role.QUALITY_MANAGER, Role.WELDING_ENGINEER)) {
             throw Refusal.forbidden("welders' tests are kept by the quality manager or the welding engineer");
         }
         if (form == null) {

@@ -1,0 +1,41 @@
+package mensor.server.inspection;
+
+import java.util.List;
+import mensor.server.criteria.CriteriaChecks;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.web.Refusal;
+import org.springframework.stereotype.Component;
+
+/** Who may sign an inspection: by his papers, with gauges in calibration, by criteria that were checked, and not of his own repair. */
+@Component
+class SigningRules {
+    private final People people;
+    private final CriteriaChecks checks;
+    private final GaugeFaults faults;
+    private final Hands hands;
+
+    SigningRules(People people, CriteriaChecks checks, GaugeFaults faults, Hands hands) {
+        this.people = people;
+        this.checks = checks;
+        this.faults = faults;
+        this.hands = hands;
+    }
+
+    void check(Actor actor, Bench.State opened) {
+        people.maySign(actor, opened.inspection().capacity());
+        hands.checkInspects(actor, opened.joint());
+        checks.stop(opened.judged().evaluation().book()).ifPresent(why -> {
+            throw Refusal.conflict(why);
+        });
+        faults.of(opened).stream().filter(f -> f.waived() == null).findFirst().ifPresent(f -> {
+            throw Refusal.conflict(
+                    f.fault() + ": read again with another gauge, or have the quality manager waive it with a reason");
+        });
+    }
+
+    /** What the signer did on this weld in another role. */
+    List<String> beside(Actor signer, Bench.State opened) {
+        return hands.beside(signer, opened.joint(), faults.of(opened));
+    }
+}

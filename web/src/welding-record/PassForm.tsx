@@ -1,0 +1,224 @@
+import { Button } from "antd";
+import { useState, type FormEvent } from "react";
+import { problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
+import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
+import { inText } from "./pass-text";
+
+const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
+const diameters: Record<string, string[]> = { in: ["3/32", "1/8", "5/32", "3/16"], mm: ["2.5", "3.2", "4", "5"] };
+const choices = (list: string[]) => list.map((v) => [v, v || "–"] as const);
+
+type Typed = Record<
+  | "kind"
+  | "electrode"
+  | "diameter"
+  | "amps"
+  | "volts"
+  | "speed"
+  | "runLength"
+  | "polarity"
+  | "technique"
+  | "progression"
+  | "temperatureF"
+  | "arcForce"
+  | "starts"
+  | "stops"
+  | "beadWidth"
+  | "cleaned"
+  | "welder",
+  string
+>;
+const empty: Typed = {
+  kind: "root",
+  electrode: "E7018",
+  diameter: "",
+  amps: "",
+  volts: "",
+  speed: "",
+  runLength: "",
+  polarity: "",
+  technique: "",
+  progression: "",
+  temperatureF: "",
+  arcForce: "",
+  starts: "",
+  stops: "",
+  beadWidth: "",
+  cleaned: "",
+  welder: "",
+};
+const numbers = ["amps", "volts", "arcForce", "temperatureF"] as const;
+/** What a procedure says and a copy takes over. */
+const copied = [
+  "electrode",
+  "diameter",
+  "amps",
+  "volts",
+  "polarity",
+  "progression",
+  "technique",
+  "speed",
+  "temperatureF",
+] as const;
+
+/** One pass as it was run; what is copied from the procedure stays marked until a hand types over it. */
+export function PassForm({
+  welding,
+  last,
+  editing,
+  fault,
+  brief,
+  onPut,
+  onLeave,
+}: {
+  welding: WeldingRecord;
+  last?: WeldingContent;
+  editing?: WeldingContent;
+  fault: unknown;
+  brief: boolean;
+  onPut: (c: WeldingContent) => Promise<boolean>;
+  onLeave: () => void;
+}) {
+  const [typed, setTyped] = useState<Typed>(() =>
+    editing
+      ? typedOf(editing)
+      : {
+          ...empty,
+          kind: last ? "fill" : "root",
+          electrode: last?.electrode ?? empty.electrode,
+          diameter: last?.diameter ?? "",
+          polarity: last?.polarity ?? "",
+          welder: welding.welder ?? "",
+        },
+  );
+  const [planned, setPlanned] = useState<string[]>(editing?.plannedFields ?? []);
+  const [noNumber, setNoNumber] = useState<string>();
+  const set = (field: keyof Typed, value: string) => {
+    setTyped({ ...typed, [field]: value });
+    setPlanned(planned.filter((f) => f !== field)); // what a hand changed was measured
+  };
+  const copy = (i: number) => {
+    const from = welding.procedure?.passes[i];
+    if (!from) return;
+    const values = Object.fromEntries(copied.filter((f) => from[f] !== undefined).map((f) => [f, String(from[f])]));
+    setTyped({ ...typed, ...values, kind: from.kind });
+    setPlanned(Object.keys(values));
+  };
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    const { starts, stops, cleaned, ...rest } = typed;
+    const content: WeldingContent = said(rest as unknown as WeldingContent);
+    for (const f of numbers) {
+      const n = numberOf(typed[f].replace(/ *(A|V|°?F)$/i, ""));
+      if (n !== undefined && !isFinite(n)) return setNoNumber(f);
+      if (n !== undefined) content[f] = n;
+    }
+    setNoNumber(undefined);
+    if (starts.trim()) content.starts = placesOf(starts);
+    if (stops.trim()) content.stops = placesOf(stops);
+    if (cleaned) content.cleaned = cleaned === "true";
+    if (planned.length > 0) content.plannedFields = planned.filter((f) => f in content);
+    if (await onPut(content)) setPlanned([]);
+  };
+  const problems = problemsByField(fault);
+  const hint = (f: string) => (planned.includes(f) ? "planned" : undefined);
+  const text = (f: keyof Typed, label: string, span: number, placeholder?: string) => (
+    <TextField
+      id={`pass-${f}`}
+      label={label}
+      span={span}
+      value={typed[f]}
+      placeholder={placeholder}
+      hint={hint(f)}
+      problem={noNumber === f ? "a number, as the meter shows it" : problems[f]}
+      onChange={(v) => set(f, v)}
+    />
+  );
+  const choice = (f: keyof Typed, label: string, span: number, options: string[]) => (
+    <ChoiceField
+      id={`pass-${f}`}
+      label={label}
+      span={span}
+      value={typed[f]}
+      hint={hint(f)}
+      problem={problems[f]}
+      options={choices(typed[f] === "" || options.includes(typed[f]) ? options : [...options, typed[f]])}
+      onChange={(v) => set(f, v)}
+    />
+  );
+  return (
+    <form onSubmit={(e) => void submit(e)} aria-label="Record a pass" className="passes">
+      {(welding.procedure?.passes.length ?? 0) > 0 && (
+        <div className="kinds">
+          <span className="small quiet" style={{ alignSelf: "center" }}>
+            Copy from {welding.procedure?.name}:
+          </span>
+          {welding.procedure?.passes.map((p, i) => (
+            <Button key={i} title={p.ranges} onClick={() => copy(i)}>
+              {p.kind}
+            </Button>
+          ))}
+        </div>
+      )}
+      <div className="grid">
+        {choice("kind", "Pass", 3, ["root", "hot", "fill", "cap"])}
+        {choice("electrode", "Rod", 3, rods)}
+        {choice("diameter", "Diameter", 3, ["", ...(diameters[welding.units] ?? [])])}
+        {text("amps", "Amps", 3)}
+        {choice("polarity", "Polarity", 3, ["", "DCEP", "DCEN", "AC"])}
+        {choice("technique", "Beads", 3, ["", "stringer", "weave"])}
+        {choice("progression", "Vertical", 3, ["", "up", "down"])}
+        {!brief && text("volts", "Volts", 3)}
+        {!brief && text("speed", "Travel", 3, welding.units === "in" ? "6 in/min" : "150 mm/min")}
+        {!brief && text("runLength", "Run a rod", 3)}
+        {!brief && text("temperatureF", "Steel at, °F", 3)}
+        {!brief && text("arcForce", "Arc force", 3)}
+        {!brief && text("starts", "Starts at", 4, welding.units === "in" ? "0, 8, 16" : "0, 200")}
+        {!brief && text("stops", "Stops at", 4)}
+        {!brief && text("beadWidth", "Bead width", 4)}
+        {!brief && (
+          <ChoiceField
+            id="pass-cleaned"
+            label="Cleaned"
+            span={3}
+            value={typed.cleaned}
+            options={[
+              ["", "–"],
+              ["true", "yes"],
+              ["false", "no"],
+            ]}
+            onChange={(v) => set("cleaned", v)}
+          />
+        )}
+        {!brief && text("welder", "Welder", 3)}
+        <div className="row" style={{ gridColumn: "span 6", alignSelf: "end" }}>
+          <Button type="primary" htmlType="submit">
+            {editing ? "Store the pass" : "Record the pass"}
+          </Button>
+          {editing && (
+            <Button type="link" onClick={onLeave}>
+              leave
+            </Button>
+          )}
+        </div>
+      </div>
+      {planned.length > 0 && (
+        <p className="hint small">
+          Values marked planned are the procedure’s. Type over what you read yourself; what you leave stays planned, not
+          measured.
+        </p>
+      )}
+    </form>
+  );
+}
+
+function placesOf(text: string): string[] {
+  return text
+    .split(/[,;]/)
+    .map((s) => s.trim())
+    .filter((s) => s !== "");
+}
+
+function typedOf(c: WeldingContent): Typed {
+  return Object.fromEntries(Object.keys(empty).map((f) => [f, inText(c[f as keyof WeldingContent])])) as Typed;
+}
