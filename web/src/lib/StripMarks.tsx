@@ -1,13 +1,10 @@
-import { memo } from "react";
+import { memo, type SVGProps } from "react";
 import { ink } from "../theme";
 import type { Strip } from "./api";
+import { deepest, depthScale, outlineOf } from "./mark-outline";
+import type { LaneBox } from "./strip-layout";
 
 type Mark = Strip["marks"][number];
-export type LaneBox = { id: string; top: number; height: number };
-
-/** Depth is drawn larger than length, or nothing could be seen: pixels for a millimetre of depth. */
-const depthScale = 10;
-const deepest = 26;
 
 type Props = {
   marks: Mark[];
@@ -175,118 +172,40 @@ function labelY(m: Mark, lane: LaneBox): number {
   return lane.top + lane.height / 2 + 5;
 }
 
-function Shape({
-  mark,
-  lane,
-  from,
-  to,
-  colour,
-}: {
-  mark: Mark;
-  lane: LaneBox;
-  from: number;
-  to: number;
-  colour: string;
-}) {
-  const middle = lane.top + lane.height / 2;
+type ShapeProps = { mark: Mark; lane: LaneBox; from: number; to: number; colour: string };
+
+function Shape({ mark, lane, from, to, colour }: ShapeProps) {
+  const { path, circles = [], box } = outlineOf(mark.shape, mark.depth, lane, from, to);
+  const look = looks(mark, colour);
+  return (
+    <g strokeLinejoin="round" {...look}>
+      {circles.map((c, i) => (
+        <circle key={i} cx={c.x} cy={c.y} r={c.r} fill={ink.paper} />
+      ))}
+      {path !== undefined && <path d={path} fill={circles.length > 0 ? "none" : look.fill} />}
+      {box && <rect {...box} />}
+    </g>
+  );
+}
+
+/** What fills a shape and how its line is drawn; paper has the same. */
+function looks(mark: Mark, colour: string): SVGProps<SVGGElement> {
   switch (mark.shape) {
-    case "NOTCH": {
-      const depth = Math.min(deepest, Math.max(4, mark.depth * depthScale));
-      const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
-      const into = lane.id === "B" ? -depth : depth;
-      const run = Math.min(6, (to - from) / 3);
-      return (
-        <path
-          d={`M${from} ${edge}Q${from + run / 2} ${edge + into} ${from + run} ${edge + into}H${to - run}Q${to - run / 2} ${edge + into} ${to} ${edge}z`}
-          fill={mark.rejects ? colour : ink.notch}
-        />
-      );
-    }
-    case "PORES": {
-      const r = Math.min(9, Math.max(3.5, mark.depth * 2.6));
-      const dots = to - from > 4 * r ? [from + r, (from + to) / 2, to - r] : [(from + to) / 2];
-      return (
-        <g fill={ink.paper} stroke={colour} strokeWidth="2.5">
-          {dots.map((c, i) => (
-            <circle key={i} cx={c} cy={lane.top + 11} r={r} />
-          ))}
-        </g>
-      );
-    }
+    case "NOTCH":
+      return { fill: mark.rejects ? colour : ink.notch, stroke: "none" };
     case "CRACK":
-      return (
-        <path
-          d={`M${from - 9} ${middle - 2}l4 -7 5 13 5 -12 5 11 ${Math.max(2, to - from)} -5`}
-          fill="none"
-          stroke={colour}
-          strokeWidth="2.8"
-          strokeLinejoin="round"
-        />
-      );
-    case "ROLL": {
-      const edge = lane.id === "B" ? lane.top + lane.height : lane.top;
-      const s = lane.id === "B" ? -1 : 1;
-      return (
-        <path
-          d={`M${from} ${edge}q0 ${13 * s} 8 ${13 * s}H${to - 8}q8 0 8 ${-13 * s}`}
-          fill={ink.paper}
-          stroke={colour}
-          strokeWidth="2.5"
-        />
-      );
-    }
+      return { fill: "none", stroke: colour, strokeWidth: 2.8 };
     case "HATCH":
-      return (
-        <rect
-          x={from}
-          y={lane.top + 4}
-          width={to - from}
-          height={lane.height - 8}
-          fill="url(#hatch)"
-          stroke={colour}
-          strokeWidth="2"
-          opacity=".75"
-        />
-      );
+      return { fill: "url(#hatch)", stroke: colour, strokeWidth: 2, opacity: 0.75 };
     case "DOTS":
-      return (
-        <path
-          d={`M${from} ${middle - 8}H${to}M${from} ${middle + 8}H${to}`}
-          stroke={colour}
-          strokeWidth="3"
-          strokeDasharray="1 9"
-          strokeLinecap="round"
-        />
-      );
-    case "RING":
-      return (
-        <g fill="none" stroke={colour} strokeWidth="2.5">
-          <circle cx={from} cy={middle} r="10" fill={ink.paper} />
-          <path d={`M${from - 5} ${middle - 5}l10 10m0 -10l-10 10`} />
-        </g>
-      );
+      return { fill: "none", stroke: colour, strokeWidth: 3, strokeDasharray: "1 9", strokeLinecap: "round" };
     case "STAR":
-      return (
-        <path
-          d={`M${from} ${lane.top + 2}l3 9h9l-7 6 3 9-8-6-8 6 3-9-7-6h9z`}
-          transform={`translate(-1 -1) `}
-          fill={ink.paper}
-          stroke={colour}
-          strokeWidth="2"
-        />
-      );
+      return { fill: ink.paper, stroke: colour, strokeWidth: 2 };
     case "BOX":
-      return (
-        <rect
-          x={from}
-          y={lane.top + 5}
-          width={to - from}
-          height={lane.height - 10}
-          fill={ink.paper}
-          stroke={colour}
-          strokeWidth="2.5"
-          strokeDasharray="5 3"
-        />
-      );
+      return { fill: ink.paper, stroke: colour, strokeWidth: 2.5, strokeDasharray: "5 3" };
+    case "PORES":
+    case "ROLL":
+    case "RING":
+      return { fill: ink.paper, stroke: colour, strokeWidth: 2.5 };
   }
 }

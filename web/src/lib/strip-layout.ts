@@ -12,6 +12,9 @@ export const bracketHeight = 34;
 export const beforeHeight = 24;
 export const photoHeight = 42;
 
+/** A lane as it stands on the drawing. */
+export type LaneBox = { id: string; top: number; height: number };
+
 type Shown = {
   strip: Strip;
   quiet?: Quiet[];

@@ -328,7 +328,8 @@ public record StripDrawing(
     private static String sum(Finding f) {
         String title = f.criterion().title().toLowerCase(java.util.Locale.ROOT);
         String measured = f.measured().isEmpty() ? "" : " " + f.measured();
-        return title + measured + (f.allowed().isEmpty() ? "" : " · " + f.allowed() + " allowed");
+        return (f.measured().startsWith(title) ? f.measured() : title + measured)
+                + (f.allowed().isEmpty() ? "" : " · " + f.allowed() + " allowed");
     }
 
     private static List<Stretch> gaps(Inspection inspection) {

@@ -1,9 +1,15 @@
 package mensor.server.report;
 
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** Well-formed markup for paper; every text that goes in is escaped. */
 final class Html {
+    /** The space within a measure, which a line must not break: 5 1/8 in, 120 mm. */
+    private static final Pattern WITHIN = Pattern.compile("(?<=\\d) (?=\\d+/\\d|(?:in|mm|°F|°C|A|V|h|u)(?!\\w))");
+
+    private static final String NO_BREAK = "\u00a0";
+
     private final StringBuilder out = new StringBuilder();
 
     static String escaped(Object text) {
@@ -48,7 +54,7 @@ final class Html {
     }
 
     Html text(Object text) {
-        out.append(escaped(text));
+        out.append(WITHIN.matcher(escaped(text)).replaceAll(NO_BREAK));
         return this;
     }
 

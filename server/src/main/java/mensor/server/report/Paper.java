@@ -7,6 +7,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** A page's size, and markup printed on it as PDF with the letters of the application. */
 public enum Paper {
@@ -23,6 +25,16 @@ public enum Paper {
     /** What the drawings' units are printed on, where nobody chose. */
     static Paper usual(String units) {
         return units.equals("mm") ? A4 : LETTER;
+    }
+
+    /** Declared here too, since drawings know only what the page itself declares. */
+    private static final String FONTS = face("AtkinsonHyperlegibleNext-Regular", "Atkinson", 400)
+            + face("AtkinsonHyperlegibleNext-Bold", "Atkinson", 700)
+            + face("DejaVuSans", "DejaVu", 400);
+
+    private static String face(String file, String family, int weight) {
+        return "@font-face { font-family: '" + family + "'; font-weight: " + weight + "; src: url('"
+                + Paper.class.getResource("/fonts/" + file + ".ttf") + "'); -fs-pdf-font-embed: embed; }";
     }
 
     private static final String STYLE = """
@@ -46,16 +58,50 @@ public enum Paper {
             .sum { font-family: 'DejaVu'; font-size: 7pt; }
             .keep { page-break-inside: avoid; }
             .nobreak { white-space: nowrap; }
+            .lay td { border: 0; padding: 0; } .lay .seen { width: 64mm; }
+            .findings td { font-size: 8.7pt; padding-top: 1.8pt; padding-bottom: 1.8pt; } .findings .why { font-weight: bold; margin: 0; }
+            .findings td:first-child { width: 24mm; } .findings .clause { font-size: 7.5pt; color: #51606b; width: 58mm; }
             .next { page-break-before: always; }
+            """;
+
+    /** What is a little over a page is set closer, if then it is one. */
+    private static final String CLOSER = """
+            @page { margin: 10mm 11mm 12mm 11mm; }
+            body { font-size: 8.8pt; line-height: 1.2; } h1 { font-size: 15pt; } h2 { font-size: 11.5pt; margin: 6pt 0 2pt 0; } h3 { margin: 4pt 0 1pt 0; }
+            .findings td { font-size: 8pt; padding-top: 1pt; padding-bottom: 1pt; } .findings .clause { font-size: 7pt; }
+            .caution { font-size: 7.3pt; margin-top: 4pt; }
             """;
 
     /** @param foot a line under each page */
     byte[] print(String title, String foot, String body) {
-        String page =
-                "<!DOCTYPE html><html lang=\"en\"><head><title>" + Html.escaped(title) + "</title><style>@page { size: "
-                        + size + "; }" + STYLE + "</style></head><body><div class=\"foot\">" + Html.escaped(foot)
-                        + "</div>" + body
-                        + "</body></html>";
+        return print(title, foot, body, "");
+    }
+
+    /** On as few pages as {@link #print} needs, or on one where a little closer is enough for it. */
+    byte[] printOnOnePage(String title, String foot, String body) {
+        byte[] usual = print(title, foot, body);
+        if (pages(usual) != 2) {
+            return usual;
+        }
+        byte[] closer = print(title, foot, body, CLOSER);
+        return pages(closer) == 1 ? closer : usual;
+    }
+
+    private static int pages(byte[] pdf) {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return document.getNumberOfPages();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private byte[] print(String title, String foot, String body, String further) {
+        String page = "<!DOCTYPE html><html lang=\"en\"><head><title>" + Html.escaped(title)
+                + "</title><style>@page { size: "
+                + size + "; }" + FONTS + STYLE + further + "</style></head><body><div class=\"foot\">"
+                + Html.escaped(foot)
+                + "</div>" + body
+                + "</body></html>";
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useFastMode();

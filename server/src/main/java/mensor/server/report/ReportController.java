@@ -63,7 +63,7 @@ class ReportController {
             case "json" -> ReportFiles.json(List.of(w), clock.instant(), json).getBytes(StandardCharsets.UTF_8);
             default ->
                 (paper == null ? Paper.usual(w.units()) : paper)
-                        .print(w.name(), w.job() + " · " + w.name(), WeldPage.of(w));
+                        .printOnOnePage(w.name(), w.job() + " · " + w.name(), WeldPage.of(w));
         };
         return answer(file, as, w.mark());
     }
@@ -98,7 +98,8 @@ class ReportController {
         Paper on = paper.equalsIgnoreCase("letter") ? Paper.LETTER : paper.equalsIgnoreCase("a4") ? Paper.A4 : Paper.A5;
         DefectsView.TicketView t = defects.ticket(actor, id);
         String title = t.defect().number() + " " + t.mark();
-        return answer(on.print(title, title + " · " + t.job(), TicketPage.of(t, on == Paper.A5)), "pdf", title);
+        return answer(
+                on.printOnOnePage(title, title + " · " + t.job(), TicketPage.of(t, on == Paper.A5)), "pdf", title);
     }
 
     /** A report of many welds is made in the background. */

@@ -142,7 +142,7 @@ class ReportRuns {
                 }
                 WeldReport w = reports.of(run.actor, weld);
                 if (run.form.as().equals("pdf")) {
-                    pages.add(paper.print(w.name(), run.title + " · " + w.name(), WeldPage.of(w)));
+                    pages.add(paper.printOnOnePage(w.name(), run.title + " · " + w.name(), WeldPage.of(w)));
                     lines.add(WeldPage.Line.of(w));
                 } else {
                     welds.add(w);

@@ -143,11 +143,11 @@ final class SectionOnPaper {
                 svg.text((from.x() + to.x()) / 2, Math.max(from.y(), to.y()) + 20, "middle", 9, colour, words);
             }
             case THROAT, CONVEXITY, REINFORCEMENT -> {
-                svg.circle(to.x(), to.y(), 2.4, colour, Palette.PAPER);
+                svg.circle(to.x(), to.y(), 2.4, colour, Palette.PAPER, 1.4);
                 svg.text(to.x() + 7, to.y() - 6, "start", 9, colour, words);
             }
             case OFFSET -> {
-                svg.circle(to.x(), to.y(), 2.4, colour, Palette.PAPER);
+                svg.circle(to.x(), to.y(), 2.4, colour, Palette.PAPER, 1.4);
                 // under the surface, clear of the crown above it
                 svg.text(to.x() + 7, to.y() + 13, "start", 9, colour, words);
             }

@@ -2,37 +2,56 @@ package mensor.server.report;
 
 import static mensor.server.report.Svg.n;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import mensor.drawing.StripDrawing;
+import mensor.inspection.IndicationKind.Shape;
+import mensor.server.report.MarkOutline.LaneBox;
 
-/** The weld unrolled, as the bench shows it: the same numbers, shapes and colours, without what a pointer does. */
+/** The weld unrolled, as the bench shows it: the same numbers, measures, shapes and colours, without what a pointer does. */
 final class StripOnPaper {
-    private static final double GUTTER = 74;
-    private static final double WIDTH = 700;
-    private static final double LANE = 26;
-    private static final double GAP = 3;
-    private static final double RULER = 24;
-    private static final double BRACKET = 24;
-    /** Depth is drawn larger than length, as on the screen; paper has three quarters of its height. */
-    private static final double DEPTH_SCALE = 7.5;
-
-    private static final double DEEPEST = LANE - 6;
+    private static final double WIDTH = 960;
+    private static final double GUTTER = 104;
+    private static final double END = WIDTH - 18;
+    private static final double RULER = 34;
+    private static final double GAP = 4;
+    private static final double FIT_UP = 20;
+    private static final double BRACKET = 34;
+    private static final double SIZE = 38;
+    private static final Map<String, Double> LANE =
+            Map.of("A", 36.0, "face", 32.0, "B", 36.0, "root", 32.0, "base", 24.0);
+    /** What a letter of 14 takes, on the safe side. */
+    private static final double LETTER = 7.5;
+    /** Small shapes are lettered beside themselves, or nothing of them would be seen. */
+    private static final Set<Shape> BESIDE = Set.of(Shape.CRACK, Shape.RING, Shape.STAR);
 
     private final StripDrawing strip;
-    private final double inner = WIDTH - GUTTER - 10;
     private final double scale;
     private final Svg svg = new Svg();
+    private final List<String> unlettered = new ArrayList<>();
 
     /** A stretch to be shown across the lanes, mm from the datum. */
     record WorkedStretch(double from, double to) {}
 
+    /**
+     * The drawing, and in words what had no room to be lettered on it.
+     *
+     * @param unlettered in the order along the weld
+     */
+    record Drawn(String svg, List<String> unlettered) {}
+
     private StripOnPaper(StripDrawing strip) {
         this.strip = strip;
-        this.scale = inner / strip.length();
+        this.scale = (END - GUTTER) / strip.length();
     }
 
-    static String of(StripDrawing strip, List<WorkedStretch> worked, double millimetres) {
-        return new StripOnPaper(strip).drawn(worked, millimetres);
+    static Drawn of(StripDrawing strip, List<WorkedStretch> worked, double millimetres) {
+        StripOnPaper paper = new StripOnPaper(strip);
+        return new Drawn(paper.drawn(worked, millimetres), paper.unlettered);
     }
 
     private double x(double mm) {
@@ -41,204 +60,233 @@ final class StripOnPaper {
 
     private String drawn(List<WorkedStretch> worked, double millimetres) {
         hatches();
-        double lanesEnd = RULER + strip.lanes().size() * (LANE + GAP);
         ruler();
-        double y = RULER;
+        double lanesTop = RULER + (strip.gaps().isEmpty() ? 0 : FIT_UP);
+        List<LaneBox> lanes = new ArrayList<>();
+        double y = lanesTop;
         for (StripDrawing.Lane lane : strip.lanes()) {
-            svg.text(GUTTER - 6, y + LANE / 2 + 3, "end", 10, Palette.TEXT, lane.name());
-            svg.box(GUTTER, y, inner, LANE, lane.id().equals("face") ? Palette.LANE_FACE : Palette.LANE, Palette.LINE);
-            y += LANE + GAP;
+            LaneBox box = new LaneBox(lane.id(), y, LANE.getOrDefault(lane.id(), 34.0));
+            lanes.add(box);
+            lane(lane.name(), box);
+            y += box.height() + GAP;
         }
+        double lanesEnd = y;
         for (WorkedStretch w : worked) {
-            double wide = Math.max(2, (w.to() - w.from()) * scale);
-            svg.box(
-                    x(w.from()),
-                    RULER - 4,
-                    wide,
-                    lanesEnd - RULER,
-                    Palette.CHALK,
-                    Palette.CHALK_DEEP,
-                    "fill-opacity=\".3\"");
+            double wide = Math.max(3, (w.to() - w.from()) * scale);
+            svg.box(x(w.from()), RULER - 6, wide, lanesEnd - RULER + 6, Palette.CHALK, Palette.CHALK_DEEP, ".22");
         }
-        y = RULER;
-        for (StripDrawing.Lane lane : strip.lanes()) {
-            for (StripDrawing.Mark m : strip.marks()) {
-                if (m.lane().equals(lane.id())) {
-                    mark(m, lane, y);
-                }
-            }
-            y += LANE + GAP;
-        }
-        double sizeTop = brackets(lanesEnd) + 4;
+        gaps(lanesEnd);
+        lanes.forEach(this::marks);
+        double sizeTop = brackets(lanesEnd) + 10;
         size(sizeTop);
-        return svg.page(WIDTH, sizeTop + LANE + 4, millimetres);
+        return svg.page(WIDTH, sizeTop + SIZE + 6, millimetres);
     }
 
     private void hatches() {
         svg.raw("<defs><pattern id=\"hatch\" width=\"7\" height=\"7\" patternUnits=\"userSpaceOnUse\""
                 + " patternTransform=\"rotate(45)\"><path d=\"M0 0v7\" stroke=\"" + Palette.TEXT
-                + "\" stroke-width=\"1.2\"/></pattern><pattern id=\"untried\" width=\"8\" height=\"8\""
+                + "\" stroke-width=\"2.2\"/></pattern><pattern id=\"untried\" width=\"8\" height=\"8\""
                 + " patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><path d=\"M0 0v8\" stroke=\""
                 + Palette.HATCH + "\" stroke-width=\"1.5\"/></pattern></defs>");
     }
 
+    private void lane(String name, LaneBox box) {
+        svg.text(GUTTER - 10, box.middle() + 5, "end", 15, Palette.TEXT, name);
+        String fill = box.id().equals("base") ? "none" : box.id().equals("face") ? Palette.LANE_FACE : Palette.LANE;
+        svg.box(GUTTER, box.top(), END - GUTTER, box.height(), fill, Palette.LINE, "1");
+    }
+
     private void ruler() {
-        svg.text(GUTTER - 6, 11, "end", 9, Palette.QUIET, "datum");
-        svg.path("M" + n(GUTTER) + " 19.5H" + n(GUTTER + inner), "none", Palette.TEXT, 1);
+        svg.text(GUTTER - 10, 16, "end", 13, Palette.QUIET, "datum");
+        svg.path("M" + n(GUTTER) + " 27.5H" + n(END), "none", Palette.TEXT, 1.5);
+        double free = -100;
         for (StripDrawing.Tick t : strip.ticks()) {
-            svg.path("M" + n(x(t.at())) + " 19.5v" + (t.label().isEmpty() ? "-3" : "-6"), "none", Palette.TEXT, 0.8);
-            if (!t.label().isEmpty()) {
-                svg.text(x(t.at()), 11, "middle", 9, Palette.TEXT, t.label());
+            boolean named = !t.label().isEmpty();
+            svg.path("M" + n(x(t.at())) + " 27.5v" + (named ? "-8" : "-4"), "none", Palette.TEXT, named ? 1.5 : 1);
+            double half = t.label().length() * LETTER / 2;
+            if (named && x(t.at()) - half > free) {
+                svg.text(x(t.at()), 15, "middle", 14, Palette.TEXT, t.label());
+                free = x(t.at()) + half + 4;
+            }
+        }
+        svg.circle(GUTTER, 27.5, 4, Palette.TEXT, "none", 0);
+    }
+
+    /** Where the fit-up had a gap; the leg there is wanted larger. */
+    private void gaps(double lanesEnd) {
+        double free = GUTTER;
+        for (StripDrawing.Stretch g : strip.gaps()) {
+            svg.box(
+                    x(g.from()),
+                    RULER - 6,
+                    Math.max(2, (g.to() - g.from()) * scale),
+                    lanesEnd - RULER + 6,
+                    Palette.CHALK,
+                    "none",
+                    ".16");
+            String words = g.label() + " at fit-up";
+            double half = words.length() * LETTER / 2;
+            double at = within((x(g.from()) + x(g.to())) / 2, half);
+            if (at - half < free) {
+                unlettered.add(words);
+            } else {
+                svg.text(at, RULER + 14, "middle", 13, Palette.OPEN, words);
+                free = at + half + 4;
             }
         }
     }
 
-    /** The places that decide a rejected finding; where the last ends. */
+    private static double within(double x, double half) {
+        return Math.min(Math.max(x, GUTTER + half), Math.max(GUTTER + half, END - half));
+    }
+
+    /** The indications of a lane from the datum on, each lettered where that is free of the one before. */
+    private void marks(LaneBox lane) {
+        double free = -100;
+        List<StripDrawing.Mark> marks = strip.marks().stream()
+                .filter(m -> m.lane().equals(lane.id()))
+                .sorted(Comparator.comparingDouble(StripDrawing.Mark::from))
+                .toList();
+        for (StripDrawing.Mark m : marks) {
+            double from = x(m.from());
+            double to = x(m.to());
+            shape(m, lane, from, Math.max(to, from + 3));
+            String words = (m.kind().replace('-', ' ') + " " + m.label()).strip();
+            double wide = words.length() * LETTER;
+            boolean beside = BESIDE.contains(m.shape()) || m.from() == m.to();
+            double begins = beside
+                    ? to + 14 + wide <= END ? to + 14 : Math.max(GUTTER, from - 14 - wide)
+                    : within((from + to) / 2, wide / 2) - wide / 2;
+            if (begins < free) {
+                unlettered.add(words);
+                continue;
+            }
+            svg.haloed(begins, labelLine(m, lane), "start", m.rejects() ? Palette.REJECT : Palette.TEXT, words);
+            free = begins + wide + 6;
+        }
+    }
+
+    private static double labelLine(StripDrawing.Mark m, LaneBox lane) {
+        double depth = Math.min(MarkOutline.DEEPEST, Math.max(5, m.depth() * 10));
+        if (m.shape() == Shape.NOTCH && !lane.isBelow()) {
+            return lane.top() + Math.min(depth + 15, lane.height() - 3);
+        }
+        if (m.shape() == Shape.NOTCH) {
+            return lane.top() + Math.max(14, lane.height() - depth - 5);
+        }
+        return m.shape() == Shape.PORES ? lane.top() + lane.height() - 4 : lane.middle() + 5;
+    }
+
+    private void shape(StripDrawing.Mark m, LaneBox lane, double from, double to) {
+        MarkOutline o = MarkOutline.of(m.shape(), m.depth(), lane, from, to);
+        String colour = m.rejects() ? Palette.REJECT : Palette.TEXT;
+        o.circles().forEach(c -> svg.circle(c.x(), c.y(), c.r(), Palette.PAPER, colour, 2.5));
+        String fill = switch (m.shape()) {
+            case NOTCH -> m.rejects() ? colour : Palette.NOTCH;
+            case CRACK, DOTS, RING -> "none";
+            case HATCH -> "url(#hatch)";
+            case PORES, ROLL, STAR, BOX -> Palette.PAPER;
+        };
+        double line = switch (m.shape()) {
+            case NOTCH -> 0;
+            case CRACK -> 2.8;
+            case DOTS -> 3;
+            case HATCH, STAR -> 2;
+            case PORES, ROLL, RING, BOX -> 2.5;
+        };
+        String more = switch (m.shape()) {
+            case DOTS -> "stroke-dasharray=\"1 9\" stroke-linecap=\"round\"";
+            case BOX -> "stroke-dasharray=\"5 3\"";
+            case HATCH -> "opacity=\".75\"";
+            case NOTCH, CRACK, PORES, ROLL, RING, STAR -> "stroke-linejoin=\"round\"";
+        };
+        if (o.path() != null) {
+            svg.path(o.path(), fill, line == 0 ? "none" : colour, line, more);
+        }
+        if (o.box() != null) {
+            svg.path(
+                    "M" + n(o.box().x()) + " " + n(o.box().y()) + "h"
+                            + n(o.box().width()) + "v" + n(o.box().height()) + "h"
+                            + n(-o.box().width()) + "z",
+                    fill,
+                    colour,
+                    line,
+                    more);
+        }
+    }
+
+    /** The places that decide a rejected finding, a row each; where the last ends. */
     private double brackets(double lanesEnd) {
         List<StripDrawing.Bracket> rejecting =
                 strip.brackets().stream().filter(StripDrawing.Bracket::rejects).toList();
         List<String> findings =
                 rejecting.stream().map(StripDrawing.Bracket::finding).distinct().toList();
+        Set<String> lettered = new HashSet<>();
         for (StripDrawing.Bracket k : rejecting) {
-            double top = lanesEnd + findings.indexOf(k.finding()) * BRACKET + 2;
-            double to = Math.max(x(k.from()) + 8, x(k.to()));
-            svg.path("M" + n(x(k.from())) + " " + n(top) + "v5H" + n(to) + "v-5", "none", Palette.REJECT, 1.6);
-            String words = "✕ " + k.label();
-            svg.text(within((x(k.from()) + to) / 2, words), top + 16, "middle", 9, Palette.REJECT, words);
+            double top = lanesEnd + findings.indexOf(k.finding()) * BRACKET + 6;
+            double wide = Math.max(x(k.to()) - x(k.from()), 10);
+            double begin = (x(k.from()) + x(k.to()) - wide) / 2;
+            svg.path("M" + n(begin) + " " + n(top - 6) + "v7h" + n(wide) + "v-7", "none", Palette.REJECT, 3);
+            if (lettered.add(k.finding())) {
+                String words = "✕ " + k.label();
+                double at = within((x(k.from()) + x(k.to())) / 2, words.length() * LETTER / 2);
+                svg.text(at, top + 16, "middle", 14, Palette.REJECT, words);
+            }
         }
         return lanesEnd + findings.size() * BRACKET;
-    }
-
-    private double within(double x, String label) {
-        double half = label.length() * 2.4;
-        return Math.min(Math.max(x, GUTTER + half), GUTTER + inner - half);
-    }
-
-    private void mark(StripDrawing.Mark m, StripDrawing.Lane lane, double top) {
-        String colour = m.rejects() ? Palette.REJECT : Palette.TEXT;
-        double from = x(m.from());
-        double to = Math.max(from + 3, x(m.to()));
-        boolean below = lane.id().equals("B");
-        shape(m, below, from, to, top, colour);
-        String words = (m.kind().replace('-', ' ') + " " + m.label()).strip();
-        double half = words.length() * 2.2;
-        double room = to - from > 2 * half ? (from + to) / 2 : to + 8 + half;
-        double at = Math.min(room, GUTTER + inner - half);
-        double line = switch (m.shape()) {
-            case NOTCH -> below ? top + 9 : top + LANE - 4;
-            case PORES -> top + LANE - 3;
-            default -> top + LANE / 2 + 3;
-        };
-        svg.text(at, line, "middle", 8, colour, words);
-    }
-
-    private void shape(StripDrawing.Mark m, boolean below, double from, double to, double top, String colour) {
-        double middle = top + LANE / 2;
-        double edge = below ? top + LANE : top;
-        double into = below ? -1 : 1;
-        switch (m.shape()) {
-            case NOTCH -> {
-                double depth = into * Math.min(DEEPEST, Math.max(3, m.depth() * DEPTH_SCALE));
-                double run = Math.min(5, (to - from) / 3);
-                String deep = n(edge + depth);
-                svg.path(
-                        "M" + n(from) + " " + n(edge) + "Q" + n(from + run / 2) + " " + deep + " " + n(from + run) + " "
-                                + deep + "H" + n(to - run) + "Q" + n(to - run / 2) + " " + deep + " " + n(to) + " "
-                                + n(edge) + "z",
-                        m.rejects() ? colour : Palette.NOTCH,
-                        "none",
-                        0);
-            }
-            case PORES -> {
-                double r = Math.min(6, Math.max(2.5, m.depth() * 1.9));
-                List<Double> centres =
-                        to - from > 4 * r ? List.of(from + r, (from + to) / 2, to - r) : List.of((from + to) / 2);
-                centres.forEach(c -> svg.circle(c, top + 8, r, Palette.PAPER, colour));
-            }
-            case CRACK ->
-                svg.path(
-                        "M" + n(from - 6) + " " + n(middle - 1) + "l3 -5 3.5 9 3.5 -8 3.5 8 "
-                                + n(Math.max(1, to - from)) + " -4",
-                        "none",
-                        colour,
-                        1.6);
-            case ROLL ->
-                svg.path(
-                        "M" + n(from) + " " + n(edge) + "q0 " + n(9 * into) + " 6 " + n(9 * into) + "H" + n(to - 6)
-                                + "q6 0 6 " + n(-9 * into),
-                        Palette.PAPER,
-                        colour,
-                        1.4);
-            case HATCH -> svg.box(from, top + 3, to - from, LANE - 6, "url(#hatch)", colour, "fill-opacity=\".75\"");
-            case DOTS ->
-                svg.path(
-                        "M" + n(from) + " " + n(middle - 6) + "H" + n(to) + "M" + n(from) + " " + n(middle + 6) + "H"
-                                + n(to),
-                        "none",
-                        colour,
-                        2,
-                        "stroke-dasharray=\"1 6\" stroke-linecap=\"round\"");
-            case RING -> {
-                svg.circle(from, middle, 7, Palette.PAPER, colour);
-                svg.path("M" + n(from - 3.5) + " " + n(middle - 3.5) + "l7 7m0 -7l-7 7", "none", colour, 1.4);
-            }
-            case STAR ->
-                svg.path(
-                        "M" + n(from) + " " + n(top + 2)
-                                + "l2.2 6.5h6.5l-5 4.3 2.2 6.5-5.9-4.3-5.9 4.3 2.2-6.5-5-4.3h6.5z",
-                        Palette.PAPER,
-                        colour,
-                        1.2);
-            case BOX -> svg.box(from, top + 4, to - from, LANE - 8, Palette.PAPER, colour, "stroke-dasharray=\"5 3\"");
-        }
     }
 
     /** What is known of the size: stretches that a blade or a mark tells, and the stations against what is wanted. */
     private void size(double top) {
         svg.text(
-                GUTTER - 6,
-                top + LANE / 2 + 3,
+                GUTTER - 10,
+                top + SIZE / 2 + 5,
                 "end",
-                10,
+                15,
                 Palette.TEXT,
                 strip.bands().isEmpty() ? "read at" : "size");
         for (StripDrawing.Band band : strip.bands()) {
             boolean known = band.state() == StripDrawing.Size.GOES;
             double wide = (band.to() - band.from()) * scale;
-            svg.box(
-                    x(band.from()),
-                    top,
-                    wide,
-                    LANE,
+            svg.path(
+                    "M" + n(x(band.from())) + " " + n(top) + "h" + n(wide) + "v" + n(SIZE) + "h" + n(-wide) + "z",
                     fill(band.state()),
                     known ? Palette.ACCEPT : Palette.NONE,
+                    1,
                     known ? "" : "stroke-dasharray=\"4 3\"");
-            if (wide > band.label().length() * 4.6 && strip.stations().isEmpty()) {
-                svg.text(x(band.from()) + wide / 2, top + LANE / 2 + 3, "middle", 9, Palette.TEXT, band.label());
+            if (wide > band.label().length() * LETTER + 8 && strip.stations().isEmpty()) {
+                svg.haloed(
+                        x(band.from()) + wide / 2,
+                        top + SIZE / 2 + 5,
+                        "middle",
+                        known ? Palette.ACCEPT : Palette.OPEN,
+                        band.label());
             }
         }
-        double wanted = top + LANE / 3;
+        double wanted = top + SIZE / 3;
         if (strip.wanted() > 0 && strip.stations().stream().anyMatch(s -> s.size() > 0)) {
             svg.path(
-                    "M" + n(GUTTER) + " " + n(wanted) + "H" + n(GUTTER + inner),
+                    "M" + n(GUTTER) + " " + n(wanted) + "H" + n(END),
                     "none",
                     Palette.CHALK_DEEP,
-                    1.2,
+                    2,
                     "stroke-dasharray=\"8 5\"");
         }
-        double last = -100;
+        double free = -100;
         for (StripDrawing.Station st : strip.stations()) {
             String colour = st.rejects() ? Palette.REJECT : Palette.LAYOUT;
             double x = x(st.at());
-            svg.path("M" + n(x) + " " + n(top - 2) + "v" + n(LANE + 4), "none", colour, st.rejects() ? 1.6 : 1);
+            svg.path("M" + n(x) + " " + n(top - 3) + "l6 -8h-12z", colour, "none", 0);
+            svg.path("M" + n(x) + " " + n(top - 3) + "v" + n(SIZE + 6), "none", colour, st.rejects() ? 2.5 : 1.5);
             if (st.size() > 0 && strip.wanted() > 0) {
-                double y = wanted + (1 - st.size() / strip.wanted()) * LANE * 1.6;
-                svg.circle(x, Math.min(top + LANE - 3, Math.max(top + 3, y)), 3, colour, Palette.PAPER);
+                double y = wanted + (1 - st.size() / strip.wanted()) * SIZE * 1.6;
+                svg.circle(x, Math.min(top + SIZE - 4, Math.max(top + 4, y)), 5, colour, Palette.PAPER, 1.5);
             }
             String label = (st.rejects() ? "✕ " : "") + st.sizeLabel();
-            if (x - last > 12 + label.length() * 4.2) {
-                svg.text(Math.min(x + 5, WIDTH - label.length() * 4.2), top + LANE - 4, "start", 8, colour, label);
-                last = x;
+            double begins = Math.min(x + 9, WIDTH - label.length() * LETTER);
+            if (!st.sizeLabel().isEmpty() && begins > free) {
+                svg.haloed(begins, top + SIZE - 7, "start", colour, label);
+                free = begins + label.length() * LETTER + 4;
             }
         }
     }

@@ -17,19 +17,27 @@ final class Svg {
         return this;
     }
 
-    Svg box(double x, double y, double w, double h, String fill, String stroke) {
-        return box(x, y, w, h, fill, stroke, "");
-    }
-
-    Svg box(double x, double y, double w, double h, String fill, String stroke, String more) {
-        out.append("<rect x=\"" + n(x) + "\" y=\"" + n(y) + "\" width=\"" + n(Math.max(0, w)) + "\" height=\"" + n(h)
-                + "\" fill=\"" + fill + "\" stroke=\"" + stroke + "\" stroke-width=\"1\" " + more + "/>");
+    /** Lettering that is read over a shape: a line of paper around it. */
+    Svg haloed(double x, double y, String anchor, String colour, String words) {
+        String begin = "<text x=\"" + n(x) + "\" y=\"" + n(y) + "\" text-anchor=\"" + anchor
+                + "\" font-size=\"14\" font-weight=\"700\" font-family=\"Atkinson\" ";
+        String end = ">" + Html.escaped(words) + "</text>";
+        out.append(begin + "fill=\"" + Palette.PAPER + "\" stroke=\"" + Palette.PAPER + "\" stroke-width=\"4\"" + end);
+        out.append(begin + "fill=\"" + colour + "\"" + end);
         return this;
     }
 
-    Svg circle(double x, double y, double r, String fill, String stroke) {
+    /** @param opacity of what fills it */
+    Svg box(double x, double y, double w, double h, String fill, String stroke, String opacity) {
+        out.append("<rect x=\"" + n(x) + "\" y=\"" + n(y) + "\" width=\"" + n(Math.max(0, w)) + "\" height=\"" + n(h)
+                + "\" fill=\"" + fill + "\" fill-opacity=\"" + opacity + "\" stroke=\"" + stroke
+                + "\" stroke-width=\"1\"/>");
+        return this;
+    }
+
+    Svg circle(double x, double y, double r, String fill, String stroke, double line) {
         out.append("<circle cx=\"" + n(x) + "\" cy=\"" + n(y) + "\" r=\"" + n(r) + "\" fill=\"" + fill + "\" stroke=\""
-                + stroke + "\" stroke-width=\"1.4\"/>");
+                + stroke + "\" stroke-width=\"" + n(line) + "\"/>");
         return this;
     }
 
@@ -51,8 +59,8 @@ final class Svg {
     /** @param millimetres how wide it stands on the page */
     String page(double width, double height, double millimetres) {
         return "<div class=\"keep\"><svg xmlns=\"http://www.w3.org/2000/svg\" style=\"display:block;width:"
-                + n(millimetres) + "mm;height:" + n(millimetres * height / width) + "mm\" viewBox=\"0 0 " + n(width)
-                + " "
-                + n(height) + "\">" + out + "</svg></div>";
+                + n(millimetres) + "mm;height:" + n(millimetres * height / width) + "mm\" viewBox=\"0 0 "
+                + (int) Math.ceil(width) + " "
+                + (int) Math.ceil(height) + "\">" + out + "</svg></div>";
     }
 }

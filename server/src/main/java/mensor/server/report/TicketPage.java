@@ -19,7 +19,7 @@ final class TicketPage {
         h.add("p", d.words() + (d.cycle() > 1 ? "; repair " + d.cycle() + " of this place" : ""));
         List<StripOnPaper.WorkedStretch> worked =
                 t.from() == null ? List.of() : List.of(new StripOnPaper.WorkedStretch(t.from(), t.to()));
-        h.drawing(StripOnPaper.of(t.strip(), worked, small ? 121 : 186));
+        WeldPage.strip(h, StripOnPaper.of(t.strip(), worked, small ? 121 : 186));
         h.drawing(SectionOnPaper.of(t.section(), small ? 70 : 95));
         h.open("p").text("Decided: ").add("b", d.disposition() == null ? "not yet" : d.dispositionTitle());
         h.text(d.note() == null ? "" : ", " + d.note()).close("p");

@@ -5,12 +5,15 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mensor.drawing.SectionDrawing;
+import mensor.judge.Judge;
 import mensor.server.inspection.BenchView;
 import mensor.server.inspection.BenchView.FindingView;
 import mensor.server.repair.DefectsView.HoldView;
@@ -89,6 +92,7 @@ final class WeldPage {
         BenchView b = l.bench();
         String stage = b.stage().equals("final") ? "Final inspection" : "Re-inspection after " + b.stage();
         h.add("h2", stage + ", " + b.capacity() + ", revision " + b.revision());
+        h.open("table", "lay").open("tr").open("td", "told");
         h.add("p", "said " + l.verdict(), verdict(l.verdict()));
         h.add("p", b.joint().criteriaTitle() + ", " + b.joint().edition());
         if (b.reason() != null) {
@@ -112,20 +116,28 @@ final class WeldPage {
                         after("access ", b.conditions().access()),
                         after("contract: ", String.join("; ", b.contract().lines())),
                         after("further tests due: ", String.join(", ", b.due()))));
+        h.close("td").open("td", "seen");
+        sections(b).forEach(s -> {
+            h.add("p", "small", s.read() ? "Section read at " + s.at() : "Section as drawn");
+            h.drawing(SectionOnPaper.of(s, 60));
+        });
+        h.close("td").close("tr").close("table");
         List<StripOnPaper.WorkedStretch> worked = b.again() == null
                 ? List.of()
                 : b.again().spans().stream()
                         .map(s -> new StripOnPaper.WorkedStretch(s.from(), s.to()))
                         .toList();
-        h.drawing(StripOnPaper.of(b.strip(), worked, 183));
-        sections(b).forEach(s -> {
-            h.add("p", "small", s.read() ? "Section read at " + s.at() : "Section as drawn");
-            h.drawing(SectionOnPaper.of(s, 84));
-        });
+        strip(h, StripOnPaper.of(b.strip(), worked, 183));
         findings(h, b);
-        h.open("ul");
-        b.evaluation().notes().forEach(n -> h.add("li", "small", n));
-        h.close("ul");
+        // the cautions that hold for every weld stand at the report's end
+        List<String> notes = b.evaluation().notes().stream()
+                .filter(n -> !Judge.CAUTIONS.contains(n))
+                .toList();
+        if (!notes.isEmpty()) {
+            h.open("ul");
+            notes.forEach(n -> h.add("li", "small", n));
+            h.close("ul");
+        }
         h.open("div", "box");
         h.add(
                 "p",
@@ -144,6 +156,17 @@ final class WeldPage {
         h.close("div");
     }
 
+    /** The strip, and under it what had no room on it. */
+    static void strip(Html h, StripOnPaper.Drawn drawn) {
+        h.drawing(drawn.svg());
+        if (!drawn.unlettered().isEmpty()) {
+            h.add(
+                    "p",
+                    "small",
+                    "Also there, without room to letter it: " + String.join("; ", drawn.unlettered()) + ".");
+        }
+    }
+
     /** Of many stations those that reject, else the first: paper has room for few. */
     private static List<SectionDrawing> sections(BenchView b) {
         if (b.sections().isEmpty()) {
@@ -157,26 +180,51 @@ final class WeldPage {
         return low.isEmpty() ? List.of(b.sections().get(0)) : low;
     }
 
+    /** A column of the findings; one in which nothing stands is left out. */
+    private record Column(String head, String style, Function<FindingView, String> text) {
+        boolean says(List<FindingView> findings) {
+            return findings.stream()
+                    .anyMatch(f -> text.apply(f) != null && !text.apply(f).isBlank());
+        }
+    }
+
     private static void findings(Html h, BenchView b) {
-        h.open("table").open("thead");
-        h.row("th", List.of("Criterion", "Verdict", "Measured", "Allowed", "Margin", "Place", "Clause, confidence"));
+        List<FindingView> findings = worstFirst(b);
+        String code = commonBegin(findings);
+        List<Column> columns = Stream.of(
+                        new Column("Allowed", "", FindingView::allowed),
+                        new Column("Margin", "nobreak", FindingView::margin),
+                        new Column("Place", "nobreak", FindingView::span),
+                        new Column(
+                                "Clause" + (code.isEmpty() ? "" : " of " + code.substring(0, code.length() - 2))
+                                        + ", confidence",
+                                "clause",
+                                f -> f.citation().substring(code.length()) + ", " + f.confidence()))
+                .filter(c -> c.says(findings))
+                .toList();
+        h.open("table", "findings").open("thead");
+        h.row(
+                "th",
+                Stream.concat(
+                                Stream.of("Criterion", "Verdict", "Measured"),
+                                columns.stream().map(Column::head))
+                        .toList());
         h.close("thead").open("tbody");
-        for (FindingView f : b.evaluation().findings()) {
-            if (f.verdict().equals("not-applicable")) {
-                continue;
-            }
+        for (FindingView f : findings) {
             h.open("tr");
             h.add("td", f.title());
             h.add("td", "nobreak " + f.verdict(), verdict(f.verdict()));
-            h.open("td").text(f.measured());
-            if (f.verdict().equals("reject")) {
-                h.add("p", "small", f.reason());
+            h.open("td");
+            boolean rejects = f.verdict().equals("reject");
+            if (!rejects || !f.reason().startsWith(f.measured())) {
+                h.text(f.measured());
+            }
+            if (rejects) {
+                h.add("p", "why", f.reason());
             }
             h.close("td");
-            h.add("td", f.allowed());
-            h.add("td", "nobreak", f.margin());
-            h.add("td", "nobreak", f.span() == null ? "" : f.span());
-            h.add("td", f.citation() + ", " + f.confidence());
+            columns.forEach(c -> h.add(
+                    "td", c.style(), c.text().apply(f) == null ? "" : c.text().apply(f)));
             h.close("tr");
         }
         h.close("tbody").close("table");
@@ -189,12 +237,28 @@ final class WeldPage {
         }
     }
 
+    /** The code that all clauses begin with, as "AWS D1.1/D1.1M, "; empty where they differ. */
+    private static String commonBegin(List<FindingView> findings) {
+        String first = findings.isEmpty() ? "" : findings.get(0).citation();
+        String code = first.substring(0, first.indexOf(", ") + 1 > 0 ? first.indexOf(", ") + 2 : 0);
+        return findings.stream().allMatch(f -> f.citation().startsWith(code)) ? code : "";
+    }
+
+    /** What rejects, then what was not inspected, then the rest; each as the code orders them. */
+    private static List<FindingView> worstFirst(BenchView b) {
+        List<String> order = List.of("reject", "incomplete", "accept");
+        return b.evaluation().findings().stream()
+                .filter(f -> order.contains(f.verdict()))
+                .sorted(Comparator.comparingInt(f -> order.indexOf(f.verdict())))
+                .toList();
+    }
+
     static void defect(Html h, RejectedPlace d) {
         h.add("h3", d.number() + ": " + d.words());
         h.add(
                 "p",
                 joined(
-                        ". ",
+                        " · ",
                         "Rejected " + time(d.raisedAt()) + " by " + d.raisedBy(),
                         d.notified() == null
                                 ? "nobody noted who was notified"
