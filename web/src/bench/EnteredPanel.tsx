@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { App, Button } from "antd";
 import { useState } from "react";
 import { saidBy, type Bench, type Entry } from "../lib/api";
 import type { Step } from "../lib/outbox";
@@ -11,8 +11,28 @@ type Props = { bench: Bench; doing: Doing; mayChange: boolean; onEdit: (e: Entry
 export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
   const { waiting } = useWaiting(bench.id);
   const [fault, setFault] = useState<unknown>();
-  const act = (step: Step, words: string) => {
-    doing.act(step, words).then(() => setFault(undefined), setFault);
+  const { notification } = App.useApp();
+  const act = (step: Step, words: string) => doing.act(step, words).then(() => setFault(undefined), setFault);
+  const takeOff = async (e: Entry) => {
+    const words = inWords(e, bench);
+    await act({ do: "takeOff", entry: e.id, version: e.version }, `take off: ${words}`);
+    notification.open({
+      key: e.id,
+      title: "Taken off",
+      description: words,
+      placement: "bottomLeft",
+      duration: 8,
+      actions: (
+        <Button
+          onClick={() => {
+            notification.destroy(e.id);
+            void act({ do: "restore", entry: e.id }, words);
+          }}
+        >
+          Undo
+        </Button>
+      ),
+    });
   };
   const entries = [...bench.entries].reverse();
   return (
@@ -50,16 +70,11 @@ export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
                 </Button>
               )}
               {e.withdrawn ? (
-                <Button type="link" onClick={() => act({ do: "restore", entry: e.id }, inWords(e, bench))}>
+                <Button type="link" onClick={() => void act({ do: "restore", entry: e.id }, inWords(e, bench))}>
                   undo
                 </Button>
               ) : (
-                <Button
-                  type="link"
-                  onClick={() =>
-                    act({ do: "takeOff", entry: e.id, version: e.version }, `take off: ${inWords(e, bench)}`)
-                  }
-                >
+                <Button type="link" onClick={() => void takeOff(e)}>
                   take off
                 </Button>
               )}

@@ -3,10 +3,11 @@ import { holds } from "../lib/roles";
 import { Button, Table } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
-import { Link, useParams } from "react-router";
+import { useParams } from "react-router";
 import { api, problemsByField, saidBy, type CriteriaCheckForm, type CriteriaLine, type CriteriaPage } from "../lib/api";
 import { ChoiceField, DateField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
+import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
 import { CoverageTable } from "./CoverageTable";
 import { Measured } from "./Measured";
@@ -34,20 +35,28 @@ export default function CriteriaPages() {
           </header>
           <div className="body picks">
             {books.isError && <p className="fault">{saidBy(books.error)}</p>}
-            {books.data?.map((b) => (
-              <Link
-                key={b.id}
-                to={`/criteria/${b.id}`}
-                className="picked"
-                aria-current={b.id === chosen?.id ? "page" : undefined}
-              >
-                <b>{b.title}</b>
-                <span className="quiet small">
-                  {b.check?.stands ? `✓ checked ${b.check.checkedOn}` : "from memory, not checked yet"} ·{" "}
-                  {b.units.join(", ")}
-                </span>
-              </Link>
-            ))}
+            <PickTable<CriteriaLine>
+              name="criteria"
+              label="Acceptance criteria"
+              title="Criteria"
+              rows={books.data ?? []}
+              loading={books.isPending}
+              rowKey={(b) => b.id}
+              to={(b) => `/criteria/${b.id}`}
+              called={(b) => b.title}
+              under={(b) => b.units.join(", ")}
+              chosen={chosen?.id}
+              columns={[
+                {
+                  key: "checked",
+                  title: "Checked",
+                  value: (b) => (b.check?.stands ? "✓ against a copy" : "not yet"),
+                  filter: true,
+                  width: 136,
+                },
+              ]}
+              empty="No acceptance criteria."
+            />
           </div>
         </nav>
         {chosen && <CriteriaCard key={chosen.id} book={chosen} />}

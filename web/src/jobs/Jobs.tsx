@@ -7,6 +7,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { api, problemsByField, saidBy, type Job, type JobForm } from "../lib/api";
 import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
+import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
 import { Terms } from "./Terms";
 import { Reports } from "./Reports";
@@ -35,22 +36,20 @@ export default function Jobs() {
           </header>
           <div className="body picks">
             {jobs.isError && <p className="fault">{saidBy(jobs.error)}</p>}
-            {jobs.data?.length === 0 && (
-              <p>No job yet. A job holds the code, the units and the lots that its welds share.</p>
-            )}
-            {jobs.data?.map((j) => (
-              <Link
-                key={j.id}
-                to={`/jobs/${j.id}`}
-                className="picked"
-                aria-current={j.id === chosen?.id ? "page" : undefined}
-              >
-                <b>{j.form.name}</b>
-                <span className="quiet small">
-                  {welds(j)} · {j.form.units} · {j.form.criteria}
-                </span>
-              </Link>
-            ))}
+            <PickTable<Job>
+              name="jobs"
+              label="Jobs"
+              title="Job"
+              rows={jobs.data ?? []}
+              loading={jobs.isPending}
+              rowKey={(j) => j.id}
+              to={(j) => `/jobs/${j.id}`}
+              called={(j) => j.form.name ?? ""}
+              under={(j) => `${j.form.criteria} · ${j.form.units}`}
+              chosen={chosen?.id}
+              columns={[{ key: "welds", title: "Welds", value: (j) => j.welds, width: 92 }]}
+              empty="No job yet. A job holds the code, the units and the lots that its welds share."
+            />
           </div>
         </nav>
         {jobs.data && (

@@ -33,6 +33,8 @@ type Props<T> = {
   /** What is said where there is no row: the next step. */
   empty: ReactNode;
   loading?: boolean;
+  /** So few columns that none is chosen. */
+  plain?: boolean;
   /** Takes the height that is left, and draws only the rows in view. */
   fill?: boolean;
   /** The server sorts: it is told, and the rows are left as they come. */
@@ -46,7 +48,7 @@ const head = 48;
 
 /** The table of every list: sorting, filters, kept columns, a head that stays; cards on a phone. */
 export function DataTable<T extends object>(props: Props<T>) {
-  const { name, label, columns, rows, rowKey, onOpen, chosen, empty, loading, fill, onSort, onEnd } = props;
+  const { name, label, columns, rows, rowKey, onOpen, chosen, empty, loading, fill, plain, onSort, onEnd } = props;
   const narrow = useNarrow();
   const [hidden, setHidden] = useKeptColumns(name, columns);
   const [area, { height, width }] = useSize<HTMLDivElement>({ width: 900, height: 600 });
@@ -61,7 +63,7 @@ export function DataTable<T extends object>(props: Props<T>) {
   );
   const antColumns: TableColumnType<T>[] = [
     ...shown.map((c) => antColumn(c, rows, onSort !== undefined)),
-    { key: "columns", width: 52, render: () => null },
+    ...(plain ? [] : [{ key: "columns", width: 52, render: () => null }]),
   ];
   const near = (e: UIEvent) => {
     const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
@@ -71,7 +73,7 @@ export function DataTable<T extends object>(props: Props<T>) {
   return (
     <div ref={area} className={fill ? styles.fill : styles.table} role="region" aria-label={label}>
       {/* over the head's last cell, not in it: the table keeps a hidden copy of its head to measure by */}
-      <span className={styles.chooser}>{chooser}</span>
+      {!plain && <span className={styles.chooser}>{chooser}</span>}
       <Table<T>
         className={fill ? styles.body : undefined}
         columns={antColumns}

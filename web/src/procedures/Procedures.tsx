@@ -2,9 +2,10 @@ import { holds } from "../lib/roles";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { api, saidBy, type ProcedureForm } from "../lib/api";
+import { api, saidBy, type Procedure, type ProcedureForm } from "../lib/api";
 
 import { useActor } from "../lib/session";
+import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
 import { FileButton } from "../lib/FileButton";
 import { ProcedureCard } from "./ProcedureCard";
@@ -46,23 +47,35 @@ export default function Procedures() {
             )}
           </header>
           <div className="body picks">
-            {procedures.data?.length === 0 && <p>No procedure yet.</p>}
-            {procedures.data?.map((p) => (
-              <Link
-                key={p.id}
-                to={`/procedures/${p.id}`}
-                className="picked"
-                aria-current={p.id === chosen?.id ? "page" : undefined}
-              >
-                <b>
-                  {p.form.number} rev {p.form.revision}
-                </b>
-                <span className="quiet small">
-                  {p.used > 0 ? `frozen, ${p.used} joints` : "not used yet"}
-                  {p.breaches.length > 0 && <span className="hint"> · ⚠ {p.breaches.length} outside the limits</span>}
-                </span>
-              </Link>
-            ))}
+            <PickTable<Procedure>
+              name="procedures"
+              label="Procedures"
+              title="Procedure"
+              rows={procedures.data ?? []}
+              loading={procedures.isPending}
+              rowKey={(p) => p.id}
+              to={(p) => `/procedures/${p.id}`}
+              called={(p) => `${p.form.number} rev ${p.form.revision}`}
+              under={(p) =>
+                p.breaches.length > 0 ? (
+                  <span className="hint">⚠ {p.breaches.length} outside the limits</span>
+                ) : (
+                  "within the prequalified limits"
+                )
+              }
+              chosen={chosen?.id}
+              columns={[
+                { key: "used", title: "Joints", value: (p) => p.used, width: 96 },
+                {
+                  key: "state",
+                  title: "State",
+                  value: (p) => (p.used > 0 ? "frozen" : "open"),
+                  filter: true,
+                  width: 104,
+                },
+              ]}
+              empty="No procedure yet. Write one, or open a file."
+            />
             {writes && (
               <FileButton accept=".json,application/json" onFile={(f) => void f.text().then(take)}>
                 Open a file …

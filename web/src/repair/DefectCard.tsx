@@ -1,5 +1,5 @@
 import { holds } from "../lib/roles";
-import { Button, Checkbox, Input } from "antd";
+import { Button, Checkbox, Input, Steps } from "antd";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { api, saidBy, type Defect } from "../lib/api";
@@ -37,14 +37,15 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
         </span>
       </header>
       {d.route.length > 1 && (
-        <ol className="route" aria-label="States of the repair">
-          {d.route.map((s) => (
-            <li key={s.id} data-reached={s.reached} aria-current={s.id === d.state ? "step" : undefined}>
-              {s.reached ? "✓ " : ""}
-              {s.title}
-            </li>
-          ))}
-        </ol>
+        <div role="group" aria-label="States of the repair" className="route">
+          <Steps
+            size="small"
+            titlePlacement="vertical"
+            responsive={false}
+            current={d.route.findIndex((s) => s.id === d.state)}
+            items={d.route.map((s) => ({ title: s.title, status: s.reached ? "finish" : "wait" }))}
+          />
+        </div>
       )}
       {d.closedWhy && <p className="closed">✓ Closed: {d.closedWhy}</p>}
       <Notification defect={d} />

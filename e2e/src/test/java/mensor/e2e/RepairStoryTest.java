@@ -43,7 +43,7 @@ class RepairStoryTest extends InTheBrowser {
 
     private static void record(Page page, String state) {
         button(page, "Record").click();
-        assertThat(page.locator(".route li[aria-current]")).containsText(state);
+        assertThat(page.locator(".route .ant-steps-item-active")).containsText(state);
     }
 
     private static void signReject(Page page) {
