@@ -80,6 +80,9 @@ export function antdTheme(now: Theme): ThemeConfig {
       colorLink: c.layout,
       colorLinkHover: c.text,
       colorTextPlaceholder: c.quiet,
+      // what one may only read is read at arm's length too
+      colorTextDisabled: c.quiet,
+      colorBgContainerDisabled: c.head,
       colorWarning: c.open,
       colorSuccess: c.accept,
     },

@@ -131,7 +131,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
               />
               <ChoiceField
                 id="criteria"
-                label={fixed ? "Acceptance criteria (fixed: welds are judged by it)" : "Acceptance criteria"}
+                label={fixed ? "Acceptance criteria, fixed by its welds" : "Acceptance criteria"}
                 span={5}
                 disabled={fixed}
                 value={form.criteria}

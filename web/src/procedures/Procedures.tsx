@@ -58,9 +58,9 @@ export default function Procedures() {
               called={(p) => `${p.form.number} rev ${p.form.revision}`}
               under={(p) =>
                 p.breaches.length > 0 ? (
-                  <span className="hint">⚠ {p.breaches.length} outside the limits</span>
+                  <span className="hint">⚠ {p.breaches.length} outside limits</span>
                 ) : (
-                  "within the prequalified limits"
+                  "within limits"
                 )
               }
               chosen={chosen?.id}
