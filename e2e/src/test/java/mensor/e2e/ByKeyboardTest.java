@@ -76,7 +76,7 @@ class ByKeyboardTest extends InTheBrowser {
         type(page, page.locator("[id='members[1].thickness']"), "3/4");
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Cross-section, as drawn")))
                 .isVisible();
-        page.keyboard().press("Enter");
+        press(page, "^Store and go to the bench");
         assertThat(verdict(page)).isVisible();
 
         for (String question : new String[] {"Cleaned", "At ambient", "Enough light", "Eye within 24 in, 30° up"}) {

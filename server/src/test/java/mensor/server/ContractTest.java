@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -352,6 +355,10 @@ class ContractTest {
         assertThat(ines.get(inspection).json().get("version").asLong()).isEqualTo(version);
         assertThat(ines.get(inspection + "/document").text()).doesNotContain("iso5817");
         ines.get(inspection + "/comparison?codes=none").expect(404);
+        String all = CriteriaBooks.all().stream().map(CriteriaBook::id).collect(Collectors.joining(","));
+        assertThat(ines.get(inspection + "/comparison?codes=" + all).expect(200).json())
+                .as("every code at once, the joint's own among them")
+                .hasSize(CriteriaBooks.all().size());
     }
 
     @Test

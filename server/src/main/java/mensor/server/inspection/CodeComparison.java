@@ -18,7 +18,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class CodeComparison {
-    private static final int MOST = 7;
     private final EvaluationViews views;
     private final Bench bench;
 
@@ -41,8 +40,8 @@ class CodeComparison {
             List<BenchView.FindingView> findings) {}
 
     List<CodeColumn> of(Bench.State o, List<String> bookIds) {
-        if (bookIds.isEmpty() || bookIds.size() > MOST) {
-            throw Refusal.invalid("codes", "name one to " + MOST + " codes");
+        if (bookIds.isEmpty()) {
+            throw Refusal.invalid("codes", "name a code to compare with");
         }
         List<CodeColumn> columns = new ArrayList<>();
         for (String id : bookIds.stream().distinct().toList()) {

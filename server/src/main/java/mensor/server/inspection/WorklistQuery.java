@@ -29,13 +29,16 @@ class WorklistQuery {
                  when i.verdict <> 'reject' then 'done'
                  else coalesce(r.repair_group, 'done') end""";
 
-    /** The newest inspection of each weld and side of the contract; a viewer sees the newest signed one. */
-    private static final String FROM = """
+    private static final String JOINED = """
              from inspection i
             join joint j on j.id = i.joint_id
             join job b on b.id = j.job_id
             left join unnest(cast(:rejects as uuid array), cast(:groups as varchar array)) as r (inspection_id, repair_group)
               on r.inspection_id = i.id
+            """;
+
+    /** The newest inspection of each weld and side of the contract; a viewer sees the newest signed one. */
+    private static final String FROM = JOINED + """
             where (:signedOnly = false or i.state = 'SIGNED')
               and not exists (select 1 from inspection k where k.joint_id = i.joint_id and k.capacity = i.capacity
                 and (:signedOnly = false or k.state = 'SIGNED')
@@ -57,7 +60,7 @@ class WorklistQuery {
             "wps", "j.wps",
             "stage", "i.stage",
             "verdict", "i.verdict",
-            "next", "work_group");
+            "next", GROUP);
 
     private final JdbcClient jdbc;
 
@@ -76,6 +79,8 @@ class WorklistQuery {
     /** The rows of a page with their group, and how many fit in each group. */
     record Found(List<Worklist.Line> rows, List<String> groups, Map<String, Integer> counts) {}
 
+    private record Grouped(Worklist.Line line, String group) {}
+
     Found find(Wanted wanted, Map<UUID, String> repairGroups) {
         Map<String, Object> values = new HashMap<>();
         values.put("signedOnly", wanted.signedOnly());
@@ -83,26 +88,38 @@ class WorklistQuery {
         values.put("groups", repairGroups.values().toArray(String[]::new));
         String where = where(wanted, values);
         Map<String, Integer> counts = counts(where, values);
-        String only = wanted.group().equals("all") ? "" : " where work_group = :group";
+        String only = wanted.group().equals("all") ? "" : " and (" + GROUP + ") = :group";
         values.put("group", wanted.group());
         values.put("from", Math.max(0, wanted.from()));
         values.put("size", Math.min(Math.max(1, wanted.size()), 500));
-        List<Worklist.Line> rows = new ArrayList<>();
-        List<String> groups = new ArrayList<>();
-        jdbc.sql(
-                        "select * from (select i.id as inspection_id, j.id as weld_id, j.job_id, j.lot, j.mark, j.weld_no, j.side,"
-                                + " j.in_words, j.position, j.welder, j.wps, j.design, j.welded_at, j.delay_hours, i.stage, i.capacity,"
-                                + " i.cycle, i.revision, i.state, i.verdict, i.rejects, i.todos, i.entry_count, i.holder, "
-                                + GROUP + " as work_group, row_number() over (order by " + order(wanted.sort())
-                                + ") as place"
-                                + FROM + where + ") w" + only
-                                + " order by place offset :from rows fetch next :size rows only")
+        // first which, by what they are sorted by alone; then what is shown of these few
+        List<UUID> ids = jdbc.sql("select i.id" + FROM + where + only + " order by " + order(wanted.sort())
+                        + " offset :from rows fetch next :size rows only")
+                .params(values)
+                .query((row, n) -> row.getObject(1, UUID.class))
+                .list();
+        if (ids.isEmpty()) {
+            return new Found(List.of(), List.of(), counts);
+        }
+        values.put("ids", ids);
+        Map<UUID, Grouped> byId = new HashMap<>();
+        jdbc.sql("select i.id as inspection_id, j.id as weld_id, j.job_id, j.lot, j.mark, j.weld_no, j.side,"
+                        + " j.in_words, j.position, j.welder, j.wps, j.design, j.welded_at, j.delay_hours, i.stage, i.capacity,"
+                        + " i.cycle, i.revision, i.state, i.verdict, i.rejects, i.todos, i.entry_count, i.holder, "
+                        + GROUP
+                        + " as work_group" + JOINED + " where i.id in (:ids)")
                 .params(values)
                 .query((row, n) -> {
-                    groups.add(row.getString("work_group"));
-                    return rows.add(line(row));
+                    Worklist.Line line = line(row);
+                    return byId.put(line.inspectionId(), new Grouped(line, row.getString("work_group")));
                 })
                 .list();
+        List<Worklist.Line> rows = new ArrayList<>();
+        List<String> groups = new ArrayList<>();
+        for (UUID id : ids) {
+            rows.add(byId.get(id).line());
+            groups.add(byId.get(id).group());
+        }
         return new Found(rows, groups, counts);
     }
 
@@ -145,7 +162,7 @@ class WorklistQuery {
         if (column == null) {
             return WELD;
         }
-        return (column.equals("work_group") ? GROUP : column) + (down ? " desc nulls last, " : " nulls first, ") + WELD;
+        return column + (down ? " desc nulls last, " : " nulls first, ") + WELD;
     }
 
     private static Worklist.Line line(ResultSet row) throws SQLException {
