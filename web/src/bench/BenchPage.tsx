@@ -1,6 +1,7 @@
 import "./bench.css";
 import { holds } from "../lib/roles";
-import { Button, Tabs } from "antd";
+import { EllipsisOutlined } from "@ant-design/icons";
+import { Button, Dropdown, Tabs } from "antd";
 import { useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useCallback, useMemo, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
@@ -12,6 +13,7 @@ import { SectionView } from "../lib/SectionView";
 import { StripView } from "../lib/StripView";
 import type { Drawn } from "../lib/useStripHand";
 import { TopBar } from "../lib/TopBar";
+import { useNarrow } from "../lib/useNarrow";
 import { CausesPanel } from "../causes/CausesPanel";
 import { Beside } from "./CodeComparison";
 import { CriteriaPanel } from "./CriteriaPanel";
@@ -117,21 +119,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
             .filter(Boolean)
             .join(" · ")}
         </span>
-        {!holds(actor, "VIEWER") && (
-          <Link className="small way" to={`/joints/${j.id}/welding-record`}>
-            fit-up and passes
-          </Link>
-        )}
-        {!holds(actor, "VIEWER") && (
-          <Link className="small way" to={`/joints/${j.id}/history`}>
-            history
-          </Link>
-        )}
-        {mayChange && (
-          <Link className="small way" to={`/joints/${j.id}`}>
-            change joint
-          </Link>
-        )}
+        <Ways bench={bench} mayRead={!holds(actor, "VIEWER")} mayChange={mayChange} />
       </TopBar>
       <main className="bench">
         <Tower bench={bench} doing={doing} />
@@ -254,6 +242,31 @@ function BenchScreen({ bench }: { bench: Bench }) {
       )}
     </div>
   );
+}
+
+/** What else there is of this joint; on a phone under one button. */
+function Ways({ bench, mayRead, mayChange }: { bench: Bench; mayRead: boolean; mayChange: boolean }) {
+  const narrow = useNarrow();
+  const joint = `/joints/${bench.joint.id}`;
+  const ways = [
+    ...(mayRead ? [{ to: `${joint}/welding-record`, word: "fit-up and passes" }] : []),
+    ...(mayRead ? [{ to: `${joint}/history`, word: "history" }] : []),
+    ...(mayChange ? [{ to: joint, word: "change joint" }] : []),
+  ];
+  if (narrow && ways.length > 0)
+    return (
+      <Dropdown
+        trigger={["click"]}
+        menu={{ items: ways.map((w) => ({ key: w.to, label: <Link to={w.to}>{w.word}</Link> })) }}
+      >
+        <Button ghost icon={<EllipsisOutlined />} aria-label="More of this joint" />
+      </Dropdown>
+    );
+  return ways.map((w) => (
+    <Link key={w.to} className="small way" to={w.to}>
+      {w.word}
+    </Link>
+  ));
 }
 
 /** The tour, where the address asks for it; leaving it takes that off the address. */

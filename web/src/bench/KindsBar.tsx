@@ -37,7 +37,7 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
         </Button>
       ))}
       <Choice
-        width={130}
+        width={108}
         aria-label="More kinds"
         value={spec && all.indexOf(spec) >= first ? spec.id : ""}
         options={[["", "More …"], ...all.slice(first).map((k) => [k.id, k.word] as const)]}

@@ -83,13 +83,16 @@ export function Brackets({ layout, frame: { x, end } }: { layout: Layout; frame:
         const row = new Set(layout.brackets.slice(0, i + 1).map((p) => p.finding)).size - 1;
         const top = layout.bracketsTop + row * bracketHeight + 6;
         const colour = b.rejects ? ink.reject : ink.quiet;
-        const half = b.label.length * 3.7 + 8;
+        // where the whole has no room, what was measured goes before what is allowed
+        const said = [b.label, b.label.split(" · ")[0] ?? ""].find((l) => l.length * 7.4 + 16 <= end - gutter) ?? "";
+        const half = said.length * 3.7 + 8;
         const a = Math.max(gutter, x(b.from));
         const z = Math.min(end, x(b.to));
         const middle = Math.min(Math.max((a + z) / 2, gutter + half), end - half);
         const wide = Math.max(z - a, 10);
         return (
           <g key={i} data-bracket={b.finding}>
+            <title>{b.label}</title>
             <path
               d={`M${(a + z - wide) / 2} ${top - 6}v7h${wide}v-7`}
               fill="none"
@@ -98,7 +101,7 @@ export function Brackets({ layout, frame: { x, end } }: { layout: Layout; frame:
             />
             {(i === 0 || layout.brackets[i - 1]?.finding !== b.finding) && (
               <text x={middle} y={top + 16} textAnchor="middle" fontSize="14" fontWeight="700" fill={colour}>
-                {`${b.rejects ? "✕ " : ""}${b.label}`}
+                {`${b.rejects ? "✕ " : ""}${said}`}
               </text>
             )}
           </g>

@@ -99,12 +99,12 @@ final class AtMostCheck {
 
     private static Finding.Builder decide(Finding.Builder finding, List<LimitedItem> items) {
         return finding.indications(items.stream()
-                        .filter(i -> !i.reading())
-                        .map(LimitedItem::index)
+                        .flatMapToInt(i -> i.indication().stream())
+                        .boxed()
                         .toList())
                 .readings(items.stream()
-                        .filter(LimitedItem::reading)
-                        .map(LimitedItem::index)
+                        .flatMapToInt(i -> i.reading().stream())
+                        .boxed()
                         .toList());
     }
 
@@ -229,7 +229,7 @@ final class AtMostCheck {
                     .toList();
             Map<Toe, List<Span>> byToe = new EnumMap<>(Toe.class);
             for (LimitedItem i : items) {
-                if (!i.reading()) {
+                if (i.indication().isPresent()) {
                     byToe.computeIfAbsent(toe(i), t -> new ArrayList<>()).add(i.span());
                 }
             }
@@ -269,7 +269,7 @@ final class AtMostCheck {
         }
 
         private Toe toe(LimitedItem i) {
-            return inspection.indications().get(i.index()) instanceof Undercut u ? u.toe() : Toe.ROOT;
+            return inspection.indications().get(i.indication().getAsInt()) instanceof Undercut u ? u.toe() : Toe.ROOT;
         }
 
         /** The height read at a station, below zero where it counts. */

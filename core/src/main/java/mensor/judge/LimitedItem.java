@@ -1,6 +1,7 @@
 package mensor.judge;
 
 import java.util.Optional;
+import java.util.OptionalInt;
 import mensor.criteria.Bound;
 import mensor.length.Length;
 import mensor.length.RealLength;
@@ -8,13 +9,34 @@ import mensor.length.Span;
 
 /** One thing held against a bound. Without a depth it is there, of no known depth. */
 record LimitedItem(
-        boolean reading,
-        int index,
+        Source source,
         Span span,
         Optional<RealLength> depth,
         Optional<RealLength> width,
         Optional<Length> division,
         Bound bound) {
+    /** What of the record it comes from. */
+    sealed interface Source {
+        /** @param index among the indications */
+        record Indicated(int index) implements Source {}
+
+        /** @param index among the readings */
+        record Read(int index) implements Source {}
+
+        /** Of the joint itself, as it was fitted up: no entry of the inspection. */
+        record FittedUp() implements Source {}
+    }
+
+    /** Its place among the indications; empty where it is none. */
+    OptionalInt indication() {
+        return source instanceof Source.Indicated i ? OptionalInt.of(i.index()) : OptionalInt.empty();
+    }
+
+    /** Its place among the readings; empty where it is none. */
+    OptionalInt reading() {
+        return source instanceof Source.Read r ? OptionalInt.of(r.index()) : OptionalInt.empty();
+    }
+
     boolean isSomething() {
         return depth.map(d -> d.signum() > 0).orElse(true);
     }

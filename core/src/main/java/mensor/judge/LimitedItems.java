@@ -79,8 +79,7 @@ final class LimitedItems {
 
     private LimitedItem indication(Occurrence<? extends Indication> f, Optional<Length> depth, Bound bound) {
         return new LimitedItem(
-                false,
-                f.index(),
+                new LimitedItem.Source.Indicated(f.index()),
                 f.what().span(),
                 depth.map(RealLength::of),
                 smallestWidth(),
@@ -106,8 +105,7 @@ final class LimitedItems {
 
     LimitedItem reading(Occurrence<Reading.Station> f, RealLength depth) {
         return new LimitedItem(
-                true,
-                f.index(),
+                new LimitedItem.Source.Read(f.index()),
                 f.what().span(),
                 Optional.of(depth),
                 byWidth ? width(f.what()) : Optional.empty(),
@@ -136,8 +134,7 @@ final class LimitedItems {
         List<LimitedItem> gaps = new ArrayList<>();
         for (Gap g : inspection.joint().gaps()) {
             gaps.add(new LimitedItem(
-                    true,
-                    -1,
+                    new LimitedItem.Source.FittedUp(),
                     g.span(),
                     Optional.of(RealLength.of(g.opening())),
                     Optional.empty(),

@@ -560,6 +560,9 @@ class Iso5817Test {
         assertThat(inspection.verdict(Criterion.SIZE)).isEqualTo(wanted);
         if (wanted == REJECT) {
             assertThat(inspection.finding(Criterion.SIZE).citation().clause()).isEqualTo("Table 1, 3.2");
+            assertThat(inspection.finding(Criterion.SIZE).readings())
+                    .as("a gap is no entry")
+                    .allMatch(n -> n >= 0);
             assertThat(inspection.cover(Criterion.SIZE, "UT report 114").verdict(Criterion.SIZE))
                     .isEqualTo(ACCEPT);
         }

@@ -361,6 +361,35 @@ class ContractTest {
                 .hasSize(CriteriaBooks.all().size());
     }
 
+    /** A root gap of the fit-up is judged by ISO 5817 and is no entry of the inspection: once the bench failed on it. */
+    @Test
+    void aRootGapIsShownWithoutAnEntryOfItsOwn() {
+        String inspection = "/api/inspections/"
+                + ines.post(
+                                "/api/joints",
+                                "{'job':'Railings','lot':'1','criteria':'iso5817-c','units':'mm','joint':{'mark':'C-GAP','weld':'fillet',"
+                                        + "'connection':'tee','length':'300','throat':'5','gaps':[{'from':'0','to':'100','opening':'3'}],"
+                                        + "'members':[{'name':'web','thickness':'8'},{'name':'flange','thickness':'12'}]}}")
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+        JsonNode size = ines.get(inspection)
+                .expect(200)
+                .json()
+                .get("evaluation")
+                .get("findings")
+                .valueStream()
+                .filter(f -> f.get("id").asString().equals("size"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(size.get("verdict").asString()).isEqualTo("reject");
+        assertThat(size.get("reason").asString()).contains("root gap 3 mm at 0–100");
+        assertThat(size.get("entries")).isEmpty();
+        ines.add(inspection, "READING", "'from':'0','to':'300','atLeast':'5'").expect(200);
+        ines.get(inspection + "/causes").expect(200);
+    }
+
     @Test
     void aBookIsReadForAKindOfJoint() {
         JsonNode page = ines.get("/api/criteria/d1.1-static?joint=butt&thickness=1%201/2")
