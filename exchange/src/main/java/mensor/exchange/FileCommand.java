@@ -5,6 +5,7 @@ import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.function.IntSupplier;
 
 /** A command that answers files: what it reads from, where its answers go and where its errors. */
 abstract class FileCommand {
@@ -27,7 +28,17 @@ abstract class FileCommand {
     static void start(String[] arguments, Made command) {
         PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), true);
         PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
-        System.exit(command.of(System.in, out, err).run(List.of(arguments)));
+        System.exit(codeOf(() -> command.of(System.in, out, err).run(List.of(arguments)), err));
+    }
+
+    /** The code of a run; what fails otherwise ends as an unreadable file does, never with the code of a verdict. */
+    static int codeOf(IntSupplier run, PrintWriter err) {
+        try {
+            return run.getAsInt();
+        } catch (RuntimeException | Error e) {
+            err.println("mensor: " + e);
+            return InputFiles.UNREADABLE;
+        }
     }
 
     /** @return the exit code */

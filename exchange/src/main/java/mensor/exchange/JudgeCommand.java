@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
 
@@ -35,8 +36,7 @@ public final class JudgeCommand {
         PrintStream stdout = System.out;
         Writer out = new java.io.BufferedWriter(new OutputStreamWriter(stdout, StandardCharsets.UTF_8), 1 << 16);
         PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
-        int code = new JudgeCommand(System.in, out, err).run(List.of(args));
-        System.exit(code);
+        System.exit(FileCommand.codeOf(() -> new JudgeCommand(System.in, out, err).run(List.of(args)), err));
     }
 
     /** The exit code: 0 accept, 1 reject, 2 incomplete, 3 unreadable. */
@@ -58,14 +58,21 @@ public final class JudgeCommand {
         return worst;
     }
 
+    private record Judged(Verdict verdict, String line) {}
+
     private int judge(String file) throws IOException {
         try {
-            InspectionDocument document = InspectionDocument.read(InputFiles.text(file, in));
-            Evaluation evaluation = Judge.evaluate(document.inspection(), document.book());
-            out.write(
-                    EvaluationDocument.write(file, document.inspection().joint().mark(), evaluation));
+            Judged judged = InputFiles.within(() -> {
+                InspectionDocument document = InspectionDocument.read(InputFiles.text(file, in));
+                Evaluation evaluation = Judge.evaluate(document.inspection(), document.book());
+                return new Judged(
+                        evaluation.verdict(),
+                        EvaluationDocument.write(
+                                file, document.inspection().joint().mark(), evaluation));
+            });
+            out.write(judged.line());
             out.write('\n');
-            return switch (evaluation.verdict()) {
+            return switch (judged.verdict()) {
                 case REJECT -> REJECTED;
                 case INCOMPLETE -> INCOMPLETE;
                 case ACCEPT, NOT_APPLICABLE -> ACCEPTED;

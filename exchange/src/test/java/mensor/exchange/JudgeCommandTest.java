@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.io.RandomAccessFile;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -45,6 +46,35 @@ class JudgeCommandTest {
                         + "'conditions':{'cleaned':true,'ambient':true},'clear':['all-else'],"
                         + "'readings':[{'from':0,'to':24,'atLeast':'5/16'}],'indications':[" + indications + "]}")
                 .replace('\'', '"');
+    }
+
+    @Test
+    void aHugeFileIsUnreadableInOneLineAndTheOthersAreJudged() throws IOException {
+        Path huge = folder.resolve("huge.json");
+        try (RandomAccessFile sparse = new RandomAccessFile(huge.toFile(), "rw")) {
+            sparse.setLength(3L << 30);
+        }
+        assertThat(run("", huge.toString(), file("good.json", sound("")))).isEqualTo(3);
+        assertThat(err.toString().lines()).singleElement().asString().contains("huge.json: is over 200 MB");
+        assertThat(out.toString().lines()).singleElement().asString().contains("\"verdict\":\"accept\"");
+    }
+
+    @Test
+    void whatFailsOtherwiseNeverEndsWithTheCodeOfAVerdict() {
+        PrintWriter said = new PrintWriter(err, true);
+        assertThat(FileCommand.codeOf(
+                        () -> {
+                            throw new IllegalStateException("the disk is gone");
+                        },
+                        said))
+                .isEqualTo(3);
+        assertThat(FileCommand.codeOf(
+                        () -> {
+                            throw new OutOfMemoryError("no room");
+                        },
+                        said))
+                .isEqualTo(3);
+        assertThat(err.toString().lines()).hasSize(2);
     }
 
     @Test

@@ -91,6 +91,28 @@ class SignInTest {
     }
 
     @Test
+    void longPasswordsLongCertificatesAndEmptyRolesAreRefusedByField() {
+        TestBrowser quinn = RunningMensor.as("quinn");
+        String begin = "{'login':'longest','name':'X','roles':['VIEWER'],";
+        assertThat(quinn.post("/api/people", begin + "'password':'" + "ü".repeat(40) + "'}")
+                        .expect(422)
+                        .detail())
+                .startsWith("password");
+        assertThat(quinn.post(
+                                "/api/people",
+                                begin + "'certificate':'" + "C".repeat(61) + "','password':'a-long-password'}")
+                        .expect(422)
+                        .detail())
+                .startsWith("certificate");
+        assertThat(quinn.post(
+                                "/api/people",
+                                "{'login':'longest','name':'X','roles':[null],'password':'a-long-password'}")
+                        .expect(422)
+                        .detail())
+                .startsWith("roles");
+    }
+
+    @Test
     void noStackTraceEverLeaves() {
         TestBrowser ines = RunningMensor.as("ines");
         for (String path : new String[] {

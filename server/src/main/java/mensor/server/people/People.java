@@ -1,5 +1,6 @@
 package mensor.server.people;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -20,6 +21,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class People {
     private static final int SHORTEST_PASSWORD = 10;
+    /** Bytes: what is longer the hash would not see. */
+    private static final int LONGEST_PASSWORD = 72;
 
     private final PersonRepository persons;
     private final PasswordEncoder passwords;
@@ -80,9 +83,15 @@ public class People {
             throw Refusal.invalid("name", "a name of up to 120 letters is required");
         }
         List<Role> held = checked(roles);
-        if (password == null || password.length() < SHORTEST_PASSWORD || password.length() > 72) {
-            throw Refusal.invalid("password", SHORTEST_PASSWORD + " to 72 characters are required");
+        if (password == null
+                || password.length() < SHORTEST_PASSWORD
+                || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+            throw Refusal.invalid(
+                    "password",
+                    SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
+                            + " characters are required; letters with accents count double");
         }
+        checkCertificate(certificate);
         if (persons.findByLogin(plain).isPresent()) {
             throw Refusal.invalid("login", "\"" + plain + "\" is taken");
         }
@@ -160,11 +169,15 @@ public class People {
         if (papers.capacity() != null && !List.of("QC", "verification").contains(papers.capacity())) {
             throw Refusal.invalid("capacity", "QC, verification, or both");
         }
-        if (papers.certificate() != null && papers.certificate().length() > 60) {
-            throw Refusal.invalid("certificate", "at most 60 letters");
-        }
+        checkCertificate(papers.certificate());
         person.certify(papers.certificate(), papers.certificateUntil(), papers.eyeTestUntil(), papers.capacity());
         return withPapers(persons.saveAndFlush(person));
+    }
+
+    private static void checkCertificate(String certificate) {
+        if (certificate != null && certificate.length() > 60) {
+            throw Refusal.invalid("certificate", "at most 60 letters");
+        }
     }
 
     /** Refuses a signature that the person's papers do not carry; the last day of a paper still carries it. */
