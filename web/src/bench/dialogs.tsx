@@ -87,7 +87,6 @@ export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doin
 export function SignDialog({ bench, onClose }: DialogProps) {
   const actor = useActor();
   const words = bench.capacity === "verification" ? "the owner (verification)" : "the fabricator (QC)";
-  const [certificate, setCertificate] = useState(actor.certificate ?? "");
   const [fault, setFault] = useState("");
   const change = useChange(bench.id);
   const verdict = bench.evaluation.verdict;
@@ -99,7 +98,6 @@ export function SignDialog({ bench, onClose }: DialogProps) {
           version: bench.version,
           verdict,
           capacity: bench.capacity,
-          certificate: certificate || undefined,
         }),
       );
       onClose();
@@ -127,8 +125,8 @@ export function SignDialog({ bench, onClose }: DialogProps) {
           <div>{words}</div>
         </div>
         <div className="field" style={{ gridColumn: "span 6" }}>
-          <label htmlFor="certificate">Certificate</label>
-          <Input id="certificate" value={certificate} onChange={(e) => setCertificate(e.target.value)} />
+          <b>Certificate on file</b>
+          <div>{actor.certificate ?? "none; the quality manager keeps the papers"}</div>
         </div>
       </div>
       {fault && (

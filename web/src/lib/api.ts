@@ -359,7 +359,7 @@ export const api = {
     answer(client.POST("/api/inspections/{id}/handover", { params: { path: { id } }, body: hand })),
   amend: (id: string, reason: string) =>
     answer(client.POST("/api/inspections/{id}/amend", { params: { path: { id } }, body: { reason } })),
-  sign: (id: string, form: { version: number; verdict: string; capacity: string; certificate?: string }) =>
+  sign: (id: string, form: { version: number; verdict: string; capacity: string }) =>
     answer(client.POST("/api/inspections/{id}/sign", { params: { path: { id } }, body: form })),
   compare: (id: string, codes: string[]) =>
     answer(client.GET("/api/inspections/{id}/comparison", { params: { path: { id }, query: { codes } } })),

@@ -227,9 +227,16 @@ class ShopTest {
         quinn.put(papers, "{'certificate':'QC-1','capacity':'verification','version':" + version(papers) + "}")
                 .expect(200);
         assertThat(sid.sign(inspection, "accept").expect(403).detail()).contains("inspects for the owner");
-        quinn.put(papers, "{'certificate':'QC-1','version':" + version(papers) + "}")
+        quinn.put(papers, "{'certificate':'QC-2','version':" + version(papers) + "}")
                 .expect(200);
         sid.sign(inspection, "accept").expect(200);
+        assertThat(sid.get(inspection)
+                        .json()
+                        .get("signature")
+                        .get("certificate")
+                        .asString())
+                .as("the paper on file at the signature, not that of the session's beginning")
+                .isEqualTo("QC-2");
     }
 
     private long version(String papers) {

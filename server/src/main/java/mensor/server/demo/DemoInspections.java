@@ -75,7 +75,7 @@ class DemoInspections {
 
     void sign(Actor actor, UUID inspection) {
         StoredInspection i = bench.open(actor, inspection).inspection();
-        signing.sign(actor, inspection, new SignOff.SignForm(i.version(), i.verdict(), "QC", null));
+        signing.sign(actor, inspection, new SignOff.SignForm(i.version(), i.verdict(), "QC"));
     }
 
     void handOver(Actor from, UUID inspection, Actor to, String note) {

@@ -193,7 +193,7 @@ public class Batches {
             signing.sign(
                     actor,
                     inspection.inspectionId(),
-                    new SignOff.SignForm(inspection.version(), "accept", form.capacity(), null));
+                    new SignOff.SignForm(inspection.version(), "accept", form.capacity()));
         }
     }
 }

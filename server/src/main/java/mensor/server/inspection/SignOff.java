@@ -42,7 +42,7 @@ public class SignOff {
      * @param version the inspection's, as it was shown; somebody else's later entry refuses the signature
      */
     @AllOptional
-    public record SignForm(long version, String verdict, String capacity, String certificate) {}
+    public record SignForm(long version, String verdict, String capacity) {}
 
     @Transactional
     public Bench.State sign(Actor actor, UUID inspectionId, SignForm form) {
@@ -68,8 +68,8 @@ public class SignOff {
             throw Refusal.conflict("the inspection comes to "
                     + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
         }
-        String certificate =
-                form.certificate() == null || form.certificate().isBlank() ? actor.certificate() : form.certificate();
+        // the paper that is on file now, never a free text
+        String certificate = actor.certificate();
         writer.freeze(
                 opened,
                 new SignatureWriter.Signing(
