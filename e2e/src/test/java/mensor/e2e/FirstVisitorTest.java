@@ -95,7 +95,10 @@ class FirstVisitorTest {
         assertThat(step("Gauges")).hasAttribute("data-done", "true");
 
         step("A job").getByRole(AriaRole.LINK).click();
-        page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true)).fill("Mill bridge");
+        page.getByRole(
+                        AriaRole.TEXTBOX,
+                        new Page.GetByRoleOptions().setName("Job").setExact(true))
+                .fill("Mill bridge");
         button(page, "Set up the job").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Mill bridge")))
                 .isVisible();
@@ -121,7 +124,9 @@ class FirstVisitorTest {
     @Test
     @Order(3)
     void anInspectorIsAddedAndSignsInWhereNoPasswordIsShown() {
+        toTheWorklist();
         Floor.goTo(page, "Admin", "People and welders");
+        assertThat(page.getByText("Add somebody")).isVisible();
         page.locator("#name").fill("I. Vane");
         page.getByLabel("Login").fill("vane");
         page.getByLabel("First password").fill("long-enough-2");
