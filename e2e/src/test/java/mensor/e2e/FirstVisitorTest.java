@@ -22,7 +22,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 @TestMethodOrder(OrderAnnotation.class)
 class FirstVisitorTest {
     /** As many as asked for by {@code -Dmensor.welds}; twenty thousand are stored in a minute or two. */
-    private static final int WELDS = Integer.getInteger("mensor.welds", 2_000);
+    private static final int WELDS = Integer.getInteger("mensor.welds", 600);
 
     private static StartedMensor mensor;
     private static Chromium chromium;
