@@ -230,7 +230,7 @@ function Signed({ bench }: { bench: Bench }) {
             <Button
               type="link"
               key={r.id}
-              style={{ textAlign: "left" }}
+              className="revision"
               disabled={r.id === bench.id}
               onClick={() => void navigate(`/inspections/${r.id}`)}
             >

@@ -205,11 +205,15 @@ function WeldCard({ line: l, on, onTurn }: { line: Line; on: boolean; onTurn: ()
         aria-label={`${name} on the sheet`}
         onClick={onTurn}
       >
-        <b>{name}</b>
+        <b>
+          {l.mark}
+          {l.weldNo && ` / ${l.weldNo}`}
+        </b>
+        {l.side && <span className="quiet small">{l.side} side</span>}
         {l.begun || l.signed ? (
           <VerdictMark verdict={l.verdict} size={18} />
         ) : (
-          <span className="quiet">{on ? "on the sheet" : "left out"}</span>
+          <span className="quiet small">{on ? "on the sheet" : "left out"}</span>
         )}
         {l.signed && <span className="quiet small">signed</span>}
         {!l.signed && l.begun && l.todos > 0 && <span className="quiet small">{l.todos} to do</span>}

@@ -74,10 +74,12 @@ function Form({ session, onSignedIn }: Props) {
           <div className="signins">
             {session.signIns.map((s) => (
               <Button key={s.login} onClick={() => void enter(s.login, s.password)}>
-                <b>{s.name}</b>
-                <br />
-                <span className="quiet small">
-                  {rolesSaid(s)} · {s.login}
+                <span>
+                  <b>{s.name}</b>
+                  <br />
+                  <span className="quiet small">
+                    {rolesSaid(s)} · {s.login}
+                  </span>
                 </span>
               </Button>
             ))}
