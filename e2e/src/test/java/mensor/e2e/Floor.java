@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 
@@ -95,6 +96,18 @@ final class Floor {
     static void day(Locator field, String day) {
         field.fill(day);
         field.press("Enter");
+    }
+
+    /** Touches a form's button, unless Enter in its last field sent the form before and it is gone. */
+    static void send(Page page, String name) {
+        Locator there = button(page, name);
+        try {
+            there.click(new Locator.ClickOptions().setTimeout(8_000));
+        } catch (TimeoutError e) {
+            if (there.count() > 0) {
+                throw e;
+            }
+        }
     }
 
     /** Goes to one of the pages by the menu in the bar. */
