@@ -51,9 +51,9 @@ public class Hands {
     @Transactional(readOnly = true)
     public void checkRepairs(Actor actor, UUID jointId) {
         if (apart(joints.get(jointId)) && hasSigned(actor.id(), jointId)) {
-            throw Refusal.forbidden(
-                    actor.name()
-                            + " signed an inspection of this weld, and this job keeps inspection and repair in different hands: another person decides and repairs, or the job's page is changed");
+            throw Refusal.forbidden(actor.name()
+                    + " signed an inspection of this weld, and this job keeps inspection and repair in different hands:"
+                    + " another person decides and repairs, or the job's page is changed");
         }
     }
 
