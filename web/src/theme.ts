@@ -77,6 +77,8 @@ export function antdTheme(now: Theme): ThemeConfig {
       controlHeight: 44,
       controlHeightSM: 44,
       motionDurationMid: "0.12s",
+      // who asked the system for less motion gets none
+      motion: !window.matchMedia("(prefers-reduced-motion: reduce)").matches,
       colorLink: c.layout,
       colorLinkHover: c.text,
       colorTextPlaceholder: c.quiet,

@@ -60,6 +60,16 @@ describe("the entry line", () => {
     expect(input.value).toBe("uc a 12 1/32");
   });
 
+  it("takes Enter while the last keys are still being read, though what stood before them was wrong", async () => {
+    const { input } = line([wrong]);
+    const record = screen.getByText<HTMLButtonElement>("Record", { selector: "button *" }).closest("button")!;
+    fireEvent.change(input, { target: { value: "uc a 12 1/32" } });
+    await waitFor(() => expect(record.disabled).toBe(true));
+    // the browser sends no form whose button is disabled
+    fireEvent.change(input, { target: { value: "uc a 12-13 1/32" } });
+    expect(record.disabled).toBe(false);
+  });
+
   it("keeps an unfinished line, says what may follow, and completes it with Tab", async () => {
     const { input, stored } = line([half]);
     fireEvent.change(input, { target: { value: "leg thr" } });

@@ -178,7 +178,8 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
             }}
           />
         )}
-        <Button type="primary" htmlType="submit" disabled={wrong >= 0 && !away}>
+        {/* while the line is still being read the button stays: without it, the browser swallows a quick hand's Enter */}
+        <Button type="primary" htmlType="submit" disabled={wrong >= 0 && !away && !reading.isPlaceholderData}>
           Record{entries.length > 1 ? ` ${entries.length}` : ""}
         </Button>
         {several && <Button onClick={() => setText("")}>Drop the rows</Button>}

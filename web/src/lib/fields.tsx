@@ -1,6 +1,6 @@
 import { DatePicker, Form, Input, Radio, Select } from "antd";
 import dayjs from "dayjs";
-import type { ReactNode } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
 
 type Common = {
   id: string;
@@ -143,6 +143,11 @@ export function Choice({
 const days = ["MMM D, YYYY", "M/D/YYYY", "YYYY-MM-DD"];
 const minutes = ["MMM D, YYYY h:mm A", "YYYY-MM-DD HH:mm", "YYYY-MM-DDTHH:mm"];
 
+/** Enter takes the day that was typed; it does not also send the form, which would be gone before it was looked at. */
+const takesOnly = (e: KeyboardEvent) => {
+  if (e.key === "Enter") e.preventDefault();
+};
+
 /** A day as the interface keeps it: 2026-11-28. */
 export function DateField({
   value,
@@ -156,6 +161,7 @@ export function DateField({
         disabled={field.disabled || undefined}
         style={{ width: "100%" }}
         format={days}
+        onKeyDown={takesOnly}
         value={value ? dayjs(value) : null}
         onChange={(d) => onChange(d ? d.format("YYYY-MM-DD") : "")}
       />
@@ -196,6 +202,7 @@ export function DateTime({
       aria-label={label}
       style={{ minWidth: 220, width: "100%", maxWidth: 260 }}
       format={minutes}
+      onKeyDown={takesOnly}
       showTime={{ format: "h:mm A", use12Hours: true, showNow: true }}
       value={value ? dayjs(value) : null}
       onChange={(d) => onChange(d ? d.format("YYYY-MM-DDTHH:mm") : "")}

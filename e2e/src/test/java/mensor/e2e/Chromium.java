@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
@@ -53,6 +54,7 @@ final class Chromium implements AutoCloseable {
     private static Browser.NewContextOptions settings(int width, int height) {
         return new Browser.NewContextOptions()
                 .setViewportSize(width, height)
+                .setReducedMotion(ReducedMotion.REDUCE) // a test does not wait for what slides in
                 .setServiceWorkers(ServiceWorkerPolicy.BLOCK);
     }
 
