@@ -3,6 +3,7 @@ import { Button, Input, Modal, type InputRef } from "antd";
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEvent, type ReactNode } from "react";
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
+import { useSettled } from "../lib/useSettled";
 import { isUnreachable } from "../lib/outbox";
 import { saidOf, type Doing } from "./useBench";
 import { newId } from "../lib/id";
@@ -39,18 +40,23 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const [card, setCard] = useState(false);
   const queries = useQueryClient();
   const input = useRef<InputRef>(null);
-  const lines = text.split("\n").filter((l) => l.trim() !== "");
-
-  const asked = lines.length > 1 ? lines : [text];
+  const rowsOf = (typed: string) => {
+    const rows = typed.split("\n").filter((l) => l.trim() !== "");
+    return rows.length > 1 ? rows : [typed];
+  };
+  /** It is read when the hand pauses; Enter does not wait for that. */
+  const paused = useSettled(text, 120);
+  const asked = rowsOf(paused);
   const reading = useQuery({
     queryKey: ["lines", bench.id, before, asked.join("\n")],
-    queryFn: () => api.lines(bench.id, asked, before),
-    enabled: text.trim() !== "",
+    queryFn: ({ signal }) => api.lines(bench.id, asked, before, signal),
+    enabled: paused.trim() !== "",
     retry: false,
     placeholderData: (last) => last,
     gcTime: 10_000,
   });
-  const read = useMemo(() => (text.trim() === "" ? [] : (reading.data ?? [])), [text, reading.data]);
+  const empty = text.trim() === "";
+  const read = useMemo(() => (empty ? [] : (reading.data ?? [])), [empty, reading.data]);
   useEffect(() => onMarks(read.flatMap((r) => r.marks)), [read, onMarks]);
 
   useEffect(() => {
@@ -73,6 +79,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const open = read.findIndex((r) => !r.problem && r.entries.length === 0);
   const problem = read[wrong];
   const last = read.at(-1);
+  const stillRead = paused !== text || reading.isPlaceholderData || reading.isPending;
   const away = reading.isError && isUnreachable(reading.error);
 
   const ways = useRef<{ last: Promise<unknown>; underway: Set<string> }>({
@@ -89,7 +96,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     if (mine.trim() === "" || underway.has(mine)) return;
     underway.add(mine);
     ways.current.last = ways.current.last
-      .then(() => send(mine, asked))
+      .then(() => send(mine, rowsOf(mine)))
       .catch((x: unknown) => setFault(x))
       .finally(() => underway.delete(mine));
   };
@@ -144,6 +151,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
     setText(text.replace(/[^\s]*$/, "") + word + " ");
     input.current?.focus();
   };
+  const lines = rowsOf(text);
   const several = lines.length > 1;
   return (
     <form className="line" onSubmit={putDown} aria-label="Entry line">
@@ -179,7 +187,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
           />
         )}
         {/* while the line is still being read the button stays: without it, the browser swallows a quick hand's Enter */}
-        <Button type="primary" htmlType="submit" disabled={wrong >= 0 && !away && !reading.isPlaceholderData}>
+        <Button type="primary" htmlType="submit" disabled={wrong >= 0 && !away && !stillRead}>
           Record{entries.length > 1 ? ` ${entries.length}` : ""}
         </Button>
         {several && <Button onClick={() => setText("")}>Drop the rows</Button>}
@@ -193,7 +201,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
         {side}
       </div>
       {text !== "" && (
-        <div className="means" role="status" aria-busy={reading.isPlaceholderData || reading.isPending}>
+        <div className="means" role="status" aria-busy={stillRead}>
           {fault === undefined && away ? (
             <span className="quiet">
               No network: Enter keeps the line as it is typed; it is read when Mensor is back.

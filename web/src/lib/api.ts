@@ -338,8 +338,8 @@ export const api = {
     ),
   putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>
     answer(client.POST("/api/inspections/{id}/entries", { params: { path: { id } }, body: entries })),
-  lines: (id: string, lines: string[], before: string) =>
-    answer(client.POST("/api/inspections/{id}/lines", { params: { path: { id } }, body: { lines, before } })),
+  lines: (id: string, lines: string[], before: string, signal?: AbortSignal) =>
+    answer(client.POST("/api/inspections/{id}/lines", { params: { path: { id } }, body: { lines, before }, signal })),
   entryLine: () => answer(client.GET("/api/entry-line")),
   takeOff: (id: string, entry: { id: string; version: number }) =>
     answer(

@@ -4,8 +4,6 @@ import { bench } from "../test/bench";
 import { Refused, type Bench } from "./api";
 import { entriesOf, Outbox, type Step } from "./outbox";
 
-vi.mock("idb-keyval", () => ({ get: vi.fn(), set: vi.fn(), del: vi.fn() }));
-
 const put = (id: string): Step => ({
   do: "put",
   entry: { id, kind: "INDICATION", content: { kind: "crack", at: "3" } },
@@ -13,7 +11,10 @@ const put = (id: string): Step => ({
 const away = () => new Refused(0, "no network", [], undefined);
 const flush = () => new Promise((r) => setTimeout(r, 0));
 
-beforeEach(() => window.localStorage.clear());
+beforeEach(() => {
+  window.localStorage.clear();
+  vi.mocked(del).mockClear();
+});
 
 describe("what waits for the server", () => {
   it("is kept before it is sent, and gone when the server has it", async () => {

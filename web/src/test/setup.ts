@@ -10,8 +10,8 @@ class NoResize {
   disconnect() {}
 }
 vi.stubGlobal("ResizeObserver", NoResize);
-vi.stubGlobal("matchMedia", () => ({
-  matches: false,
+vi.stubGlobal("matchMedia", (query: string) => ({
+  matches: query.includes("prefers-reduced-motion"),
   addListener() {},
   removeListener() {},
   addEventListener() {},
