@@ -33,6 +33,7 @@ class DemoData implements ApplicationRunner {
     private final DemoCauses causes;
     private final DemoRepairs repairs;
     private final TransactionTemplate transactions;
+    private final HalfFilledDemo filling;
     private final Clock clock;
 
     DemoData(
@@ -43,6 +44,7 @@ class DemoData implements ApplicationRunner {
             DemoCauses causes,
             DemoRepairs repairs,
             TransactionTemplate transactions,
+            HalfFilledDemo filling,
             Clock clock) {
         this.people = people;
         this.shop = shop;
@@ -51,6 +53,7 @@ class DemoData implements ApplicationRunner {
         this.causes = causes;
         this.repairs = repairs;
         this.transactions = transactions;
+        this.filling = filling;
         this.clock = clock;
     }
 
@@ -59,6 +62,7 @@ class DemoData implements ApplicationRunner {
         if (!people.isWanted()) {
             return;
         }
+        filling.begin();
         // all of it or nothing, and written once
         transactions.executeWithoutResult(t -> load());
         // each step by itself and by whoever took it, so that the history of these welds can be read
@@ -67,6 +71,7 @@ class DemoData implements ApplicationRunner {
         } finally {
             SecurityContextHolder.clearContext();
         }
+        filling.end();
     }
 
     private void load() {

@@ -26,12 +26,12 @@ class DemoPeople {
     /** Adds them; by login. */
     Map<String, Actor> load() {
         return signIns.list().stream()
-                .map(s -> people.add(
+                .map(s -> people.add(new People.NewPerson(
                         s.login(),
                         s.name(),
                         s.roles(),
                         s.login().equals("ines") ? "QC-118" : s.login().equals("tomas") ? "QC-131" : null,
-                        s.password()))
+                        s.password())))
                 .collect(Collectors.toMap(Actor::login, a -> a));
     }
 }

@@ -12,6 +12,7 @@ import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.photo.Photos;
+import mensor.server.photo.PictureFile;
 import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -140,9 +141,9 @@ public class EntryRecorder {
         return bench.judged(inspection);
     }
 
-    /** A picture at a place of the weld or of one entry. */
+    /** A picture at a place of the weld or of one entry; it was opened before, and holds nobody up here. */
     @Transactional
-    public Bench.State photo(Actor actor, UUID inspectionId, UUID photoId, Photos.Place place, byte[] sent) {
+    public Bench.State photo(Actor actor, UUID inspectionId, UUID photoId, Photos.Place place, PictureFile picture) {
         InspectionEntity inspection = bench.forChange(actor, inspectionId);
         if ((place.entry() == null) == (place.at() == null)) {
             throw Refusal.invalid("at", "a picture shows a place of the weld, or one entry");
@@ -152,7 +153,7 @@ public class EntryRecorder {
         } else {
             bench.checkOnWeld(inspection, "at", place.at(), place.at());
         }
-        photos.put(actor, inspectionId, photoId, place, sent);
+        photos.put(actor, inspectionId, photoId, place, picture);
         return bench.judged(inspection);
     }
 

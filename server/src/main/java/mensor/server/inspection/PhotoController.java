@@ -49,8 +49,9 @@ class PhotoController {
             @RequestParam(required = false) String at,
             HttpServletRequest request)
             throws IOException {
-        byte[] sent = request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1);
-        return views.of(recorder.photo(actor, id, photoId, new Photos.Place(entry, at), sent));
+        bench.version(actor, id); // refused before the picture is opened
+        PictureFile picture = PictureFile.of(request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1));
+        return views.of(recorder.photo(actor, id, photoId, new Photos.Place(entry, at), picture));
     }
 
     @DeleteMapping

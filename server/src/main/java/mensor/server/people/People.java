@@ -1,9 +1,7 @@
 package mensor.server.people;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -13,27 +11,38 @@ import java.util.Objects;
 import java.util.UUID;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
-import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** The people who sign in. */
 @Service
 public class People {
-    private static final int SHORTEST_PASSWORD = 10;
-    /** Bytes: what is longer the hash would not see. */
-    private static final int LONGEST_PASSWORD = 72;
-
     private final PersonRepository persons;
-    private final PasswordEncoder passwords;
+    private final Passwords passwords;
+    private final WrongTries wrongTries;
+    private final FirstVisit firstVisit;
+    private final JdbcTemplate db;
+    private final TransactionTemplate transactions;
     private final Clock clock;
-    private final String nobodysHash;
 
-    People(PersonRepository persons, PasswordEncoder passwords, Clock clock) {
+    People(
+            PersonRepository persons,
+            Passwords passwords,
+            WrongTries wrongTries,
+            FirstVisit firstVisit,
+            JdbcTemplate db,
+            TransactionTemplate transactions,
+            Clock clock) {
         this.persons = persons;
         this.passwords = passwords;
+        this.wrongTries = wrongTries;
+        this.firstVisit = firstVisit;
+        this.db = db;
+        this.transactions = transactions;
         this.clock = clock;
-        this.nobodysHash = passwords.encode("nobody's password");
     }
 
     @Transactional(readOnly = true)
@@ -62,42 +71,74 @@ public class People {
                 .orElseThrow(() -> Refusal.notFound("that person is not known here"));
     }
 
-    /** The first visitor of an empty database becomes the quality manager. */
-    @Transactional
-    public Actor makeFirst(String login, String name, List<Role> further, String password) {
+    /** Whom an account is for. */
+    @AllOptional
+    public record NewPerson(String login, String name, List<Role> roles, String certificate, String password) {}
+
+    /** The first visitor of an empty database becomes the quality manager; of several at once, one. */
+    public Actor makeFirst(NewPerson first, String code) {
         if (!isEmpty()) {
-            throw Refusal.conflict("somebody has already set up this Mensor; sign in instead");
+            throw taken();
         }
-        List<Role> roles = new ArrayList<>(further == null ? List.of() : further);
+        if (!firstVisit.mayCome(code)) {
+            throw Refusal.invalid("code", "the code is printed where Mensor was started");
+        }
+        List<Role> roles = new ArrayList<>(first.roles() == null ? List.of() : first.roles());
         roles.add(Role.QUALITY_MANAGER);
-        return add(login, name, roles, null, password);
+        Person person = made(new NewPerson(first.login(), first.name(), roles, null, first.password()));
+        try {
+            return transactions.execute(t -> {
+                if (persons.count() > 0) {
+                    throw taken();
+                }
+                Actor actor = Actor.of(persons.saveAndFlush(person));
+                db.update("insert into first_person (one, person_id) values (1, ?)", person.id());
+                return actor;
+            });
+        } catch (DataIntegrityViolationException e) {
+            throw taken();
+        }
     }
 
-    @Transactional
-    public Actor add(String login, String name, List<Role> roles, String certificate, String password) {
-        String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
-        if (!plain.matches("[a-z0-9._-]{2,60}")) {
+    private static Refusal taken() {
+        return Refusal.conflict("somebody has already set up this Mensor; sign in instead");
+    }
+
+    public Actor add(NewPerson p) {
+        Person person = made(p);
+        String login = person.login();
+        try {
+            return transactions.execute(t -> {
+                if (persons.findByLogin(login).isPresent()) {
+                    throw loginTaken(login);
+                }
+                return Actor.of(persons.saveAndFlush(person));
+            });
+        } catch (DataIntegrityViolationException e) { // by another request at the same moment
+            throw loginTaken(login);
+        }
+    }
+
+    private static Refusal loginTaken(String login) {
+        return Refusal.invalid("login", "\"" + login + "\" is taken");
+    }
+
+    private static String plain(String login) {
+        return login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+    }
+
+    private Person made(NewPerson p) {
+        String login = plain(p.login());
+        if (!login.matches("[a-z0-9._-]{2,60}")) {
             throw Refusal.invalid("login", "2 to 60 letters, digits, dots or dashes are required");
         }
-        if (name == null || name.isBlank() || name.length() > 120) {
+        if (p.name() == null || p.name().isBlank() || p.name().length() > 120) {
             throw Refusal.invalid("name", "a name of up to 120 letters is required");
         }
-        List<Role> held = checked(roles);
-        if (password == null
-                || password.length() < SHORTEST_PASSWORD
-                || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            throw Refusal.invalid(
-                    "password",
-                    SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
-                            + " characters are required; letters with accents count double");
-        }
-        checkCertificate(certificate);
-        if (persons.findByLogin(plain).isPresent()) {
-            throw Refusal.invalid("login", "\"" + plain + "\" is taken");
-        }
-        Person person =
-                new Person(UUID.randomUUID(), plain, name.strip(), held, certificate, passwords.encode(password));
-        return Actor.of(persons.save(person));
+        List<Role> held = checked(p.roles());
+        checkCertificate(p.certificate());
+        return new Person(
+                UUID.randomUUID(), login, p.name().strip(), held, p.certificate(), passwords.hash(p.password(), login));
     }
 
     /** Each once, in the order of {@link Role}. */
@@ -121,22 +162,72 @@ public class People {
     /** Changes what a person may do; somebody must stay who can do that. */
     @Transactional
     public WithPapers hold(UUID id, RolesForm form) {
-        List<Person> everybody = persons.findAllForRoles();
-        Person person = everybody.stream()
-                .filter(p -> p.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> Refusal.notFound("that person is not known here"));
-        if (form.version() == null || form.version() != person.version()) {
-            throw Refusal.stale("somebody changed these papers meanwhile; check again", null);
-        }
         List<Role> held = checked(form.roles());
-        boolean another = everybody.stream()
-                .anyMatch(p -> p.isActive() && !p.id().equals(id) && p.roles().contains(Role.QUALITY_MANAGER));
-        if (!held.contains(Role.QUALITY_MANAGER) && !another) {
-            throw Refusal.invalid("roles", "nobody else is quality manager; one must be");
-        }
+        Person person = held(id, form.version(), held.contains(Role.QUALITY_MANAGER), "roles");
         person.hold(held);
         return withPapers(persons.saveAndFlush(person));
+    }
+
+    @AllOptional
+    public record ActiveForm(Boolean active, Long version) {}
+
+    /** Somebody leaves, or comes back; what they recorded and signed stays as it is. */
+    @Transactional
+    public WithPapers setActive(UUID id, ActiveForm form) {
+        if (form.active() == null) {
+            throw Refusal.invalid("active", "yes or no is required");
+        }
+        Person person = held(id, form.version(), form.active(), "active");
+        person.setActive(form.active());
+        return withPapers(persons.saveAndFlush(person));
+    }
+
+    /** The person for a change; somebody must stay who can make such changes. */
+    private Person held(UUID id, Long version, boolean manages, String field) {
+        List<Person> everybody = persons.findAllForRoles();
+        Person person =
+                everybody.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow(People::unknown);
+        if (version == null || version != person.version()) {
+            throw Refusal.stale("somebody changed these papers meanwhile; check again", null);
+        }
+        boolean another = everybody.stream()
+                .anyMatch(p -> p.isActive() && !p.id().equals(id) && p.roles().contains(Role.QUALITY_MANAGER));
+        if (!manages && !another) {
+            throw Refusal.invalid(field, "nobody else is quality manager; one must be");
+        }
+        return person;
+    }
+
+    private static Refusal unknown() {
+        return Refusal.notFound("that person is not known here");
+    }
+
+    /** A new first password from the quality manager; whoever is signed in as this person no longer is. */
+    public void resetPassword(UUID id, String password) {
+        String login = transactions.execute(
+                t -> persons.findById(id).orElseThrow(People::unknown).login());
+        String hash = passwords.hash(password, login);
+        transactions.executeWithoutResult(
+                t -> persons.findById(id).orElseThrow(People::unknown).changePassword(hash));
+        wrongTries.unlock(login);
+    }
+
+    /** One's own password; the sessions on other devices are over. */
+    public void changePassword(Actor actor, String now, String next, String address) {
+        signIn(actor.login(), now, address, "now");
+        String hash = passwords.hash(next, actor.login());
+        transactions.executeWithoutResult(
+                t -> persons.findById(actor.id()).orElseThrow(People::unknown).changePassword(hash));
+    }
+
+    @Transactional
+    public void endSessions(UUID id) {
+        persons.findById(id).orElseThrow(People::unknown).endSessions();
+    }
+
+    @Transactional(readOnly = true)
+    public void unlock(UUID id) {
+        wrongTries.unlock(persons.findById(id).orElseThrow(People::unknown).login());
     }
 
     /** What an inspector's papers say; a person's own id and version guard the change. */
@@ -144,20 +235,19 @@ public class People {
     public record Papers(
             String certificate, LocalDate certificateUntil, LocalDate eyeTestUntil, String capacity, Long version) {}
 
-    public record WithPapers(Actor person, Papers papers) {}
+    /** @param active false: left, and signs in no more */
+    public record WithPapers(Actor person, Papers papers, boolean active) {}
 
     @Transactional(readOnly = true)
     public List<WithPapers> withPapers() {
-        return persons.findAllByOrderByName().stream()
-                .filter(Person::isActive)
-                .map(People::withPapers)
-                .toList();
+        return persons.findAllByOrderByName().stream().map(People::withPapers).toList();
     }
 
     private static WithPapers withPapers(Person p) {
         return new WithPapers(
                 Actor.of(p),
-                new Papers(p.certificate(), p.certificateUntil(), p.eyeTestUntil(), p.capacity(), p.version()));
+                new Papers(p.certificate(), p.certificateUntil(), p.eyeTestUntil(), p.capacity(), p.version()),
+                p.isActive());
     }
 
     @Transactional
@@ -203,28 +293,30 @@ public class People {
         return capacity.equals("QC") ? "the fabricator (QC)" : "the owner (verification)";
     }
 
-    /** Who signs in with this password. After wrong tries each further one waits longer. */
-    @Transactional(noRollbackFor = Refusal.class)
-    public Actor signIn(String login, String password) {
-        Instant now = clock.instant();
-        String plain = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
-        String given = password == null ? "" : password;
-        Person person =
-                persons.findForSignInByLogin(plain).filter(Person::isActive).orElse(null);
-        if (person == null) {
-            passwords.matches(given, nobodysHash); // takes as long as for a login that exists
-            throw wrong();
-        }
-        Duration wait = person.wait(now);
+    /** Who signs in with this password. After wrong tries from the same place each further one waits longer. */
+    public Actor signIn(String login, String password, String address) {
+        return signIn(login, password, address, null);
+    }
+
+    private Actor signIn(String login, String password, String address, String field) {
+        String plain = plain(login);
+        Duration wait = wrongTries.wait(plain, address);
         if (!wait.isZero()) {
             throw Refusal.tooMany(wait.toSeconds() + 1);
         }
-        if (!passwords.matches(given, person.passwordHash())) {
-            person.wrongPassword(now);
-            throw wrong();
+        // the hash takes long: no connection to the database is held meanwhile
+        Person person = persons.findByLogin(plain).filter(Person::isActive).orElse(null);
+        String given = password == null ? "" : password;
+        if (!passwords.matches(given, person == null ? null : person.passwordHash())) {
+            wrongTries.wrong(plain, address);
+            throw field == null ? wrong() : Refusal.invalid(field, "this is not your password");
         }
-        person.rightPassword();
+        wrongTries.right(plain, address);
         return Actor.of(person);
+    }
+
+    int sessionNumber(UUID id) {
+        return persons.findById(id).map(Person::sessionNumber).orElse(-1);
     }
 
     private static Refusal wrong() {

@@ -4,8 +4,6 @@ import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
-import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -16,11 +14,6 @@ import org.hibernate.envers.NotAudited;
 @Entity
 @Audited
 class Person {
-    /** After so many wrong passwords each further one doubles the wait. */
-    private static final int FREE_TRIES = 3;
-
-    private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
-
     @Id
     private UUID id;
 
@@ -40,11 +33,9 @@ class Person {
 
     private boolean active;
 
+    /** Sessions begun under an older number are over. */
     @NotAudited
-    private int wrongTries;
-
-    @NotAudited
-    private Instant lockedUntil;
+    private int sessionNumber;
 
     @Version
     private long version;
@@ -118,21 +109,25 @@ class Person {
         return active;
     }
 
-    /** How long the next try must wait; zero where it need not. */
-    Duration wait(Instant now) {
-        return lockedUntil == null || !lockedUntil.isAfter(now) ? Duration.ZERO : Duration.between(now, lockedUntil);
+    int sessionNumber() {
+        return sessionNumber;
     }
 
-    void wrongPassword(Instant now) {
-        wrongTries++;
-        if (wrongTries >= FREE_TRIES) {
-            Duration wait = Duration.ofSeconds(1L << Math.min(wrongTries - FREE_TRIES, 12));
-            lockedUntil = now.plus(wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait);
+    /** Whoever is signed in as this person no longer is. */
+    void endSessions() {
+        sessionNumber++;
+    }
+
+    void changePassword(String newHash) {
+        passwordHash = newHash;
+        endSessions();
+    }
+
+    /** Somebody who left signs in no more; what they signed stays. */
+    void setActive(boolean nowActive) {
+        active = nowActive;
+        if (!active) {
+            endSessions();
         }
-    }
-
-    void rightPassword() {
-        wrongTries = 0;
-        lockedUntil = null;
     }
 }

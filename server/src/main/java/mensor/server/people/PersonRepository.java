@@ -11,10 +11,6 @@ import org.springframework.data.jpa.repository.Query;
 interface PersonRepository extends JpaRepository<Person, UUID> {
     Optional<Person> findByLogin(String login);
 
-    /** For a sign-in: two tries at once are counted one after the other. */
-    @Lock(LockModeType.PESSIMISTIC_WRITE)
-    Optional<Person> findForSignInByLogin(String login);
-
     List<Person> findAllByOrderByName();
 
     /** Everybody, held: two managers who change roles at once do so one after the other. */

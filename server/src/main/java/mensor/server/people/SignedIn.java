@@ -2,6 +2,8 @@ package mensor.server.people;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.Objects;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.DeferredSecurityContext;
@@ -18,6 +20,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SignedIn implements SecurityContextRepository {
+    private static final String NUMBER = "mensor.session";
+
     private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
     private final PersonRepository persons;
 
@@ -45,7 +49,8 @@ class SignedIn implements SecurityContextRepository {
             @Override
             public SecurityContext get() {
                 if (now == null) {
-                    now = asOfNow(kept.get());
+                    HttpSession session = request.getSession(false);
+                    now = asOfNow(kept.get(), session == null ? null : session.getAttribute(NUMBER));
                 }
                 return now;
             }
@@ -57,10 +62,16 @@ class SignedIn implements SecurityContextRepository {
         };
     }
 
-    private SecurityContext asOfNow(SecurityContext kept) {
+    /** Which of the person's sessions this is; it is over once the person's number went on. */
+    static void begun(HttpServletRequest request, int number) {
+        request.getSession(true).setAttribute(NUMBER, number);
+    }
+
+    private SecurityContext asOfNow(SecurityContext kept, Object number) {
         return kept.getAuthentication() != null && kept.getAuthentication().getPrincipal() instanceof Actor then
                 ? persons.findById(then.id())
                         .filter(Person::isActive)
+                        .filter(p -> Objects.equals(number, p.sessionNumber()))
                         .map(p -> context(Actor.of(p)))
                         .orElseGet(SecurityContextHolder::createEmptyContext)
                 : kept;

@@ -30,7 +30,7 @@ public class Photos {
 
     /** Keeps a picture under the browser's id; the same again adds nothing. */
     @Transactional
-    public void put(Actor actor, UUID inspection, UUID id, Place place, byte[] sent) {
+    public void put(Actor actor, UUID inspection, UUID id, Place place, PictureFile picture) {
         PhotoEntity standing = photos.findById(id).orElse(null);
         if (standing != null) {
             if (!standing.inspectionId().equals(inspection)) {
@@ -39,13 +39,12 @@ public class Photos {
             return;
         }
         photos.save(
-                new PhotoEntity(id, inspection, place.entry(), place.at(), keep(sent), actor.id(), clock.instant()));
+                new PhotoEntity(id, inspection, place.entry(), place.at(), keep(picture), actor.id(), clock.instant()));
     }
 
     /** Keeps a picture's file under the hash of its bytes. */
     @Transactional
-    public String keep(byte[] sent) {
-        PictureFile file = PictureFile.of(sent);
+    public String keep(PictureFile file) {
         String sha256 = sha256(file.bytes());
         if (!pictures.existsById(sha256)) {
             pictures.saveAndFlush(new PictureEntity(sha256, file));

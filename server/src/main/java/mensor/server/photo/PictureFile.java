@@ -7,6 +7,8 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -25,13 +27,20 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
     /** The most that a file may hold: 10 MB. */
     public static final int MOST_BYTES = 10 * 1024 * 1024;
 
-    private static final long MOST_POINTS = 50_000_000;
+    /** A point takes four bytes, and a picture is there about six times while it is drawn anew. */
+    private static final int BYTES_A_POINT = 24;
+
+    /** At once at most so many: they share half of the memory. */
+    private static final int DESKS = 2;
+
+    private static final long MOST_POINTS =
+            Math.min(50_000_000, Runtime.getRuntime().maxMemory() / 2 / DESKS / BYTES_A_POINT);
+    private static final long PATIENCE_SECONDS = 60;
     private static final int THUMBNAIL = 160;
     private static final double QUALITY = 0.9;
     private static final String FIELD = "photo";
 
-    /** One picture is opened at a time: a big one takes some hundred megabytes while it is. */
-    private static final Object DESK = new Object();
+    private static final Semaphore OPEN = new Semaphore(DESKS, true);
 
     /** Reads what was sent; anything but a whole PNG or JPEG is refused in plain words. */
     public static PictureFile of(byte[] sent) {
@@ -42,18 +51,30 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
             throw Refusal.invalid(FIELD, "a picture has at most 10 MB; take it with fewer points, or crop it");
         }
         String format = format(sent).orElseThrow(() -> Refusal.invalid(FIELD, whatElse(sent)));
-        synchronized (DESK) {
-            try {
-                checkWhole(sent, format);
-                byte[] clean = drawn(sent, format, 0);
-                Dimension size = size(clean, format);
-                return new PictureFile(
-                        "image/" + format, size.width, size.height, clean, drawn(clean, "jpeg", THUMBNAIL));
-            } catch (IOException | IllegalArgumentException e) {
-                throw Refusal.invalid(
-                        FIELD, "this " + format.toUpperCase() + " is damaged or of a kind that cannot be opened");
+        checkSize(sent, format);
+        try {
+            if (!OPEN.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+                throw Refusal.busy("many pictures come in at this moment; send it again shortly");
             }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw Refusal.busy("Mensor is stopping");
         }
+        try {
+            checkWhole(sent, format);
+            byte[] clean = drawn(sent, format, 0);
+            Dimension size = size(clean, format);
+            return new PictureFile("image/" + format, size.width, size.height, clean, drawn(clean, "jpeg", THUMBNAIL));
+        } catch (IOException | IllegalArgumentException e) {
+            throw damaged(format);
+        } finally {
+            OPEN.release();
+        }
+    }
+
+    private static Refusal damaged(String format) {
+        return Refusal.invalid(
+                FIELD, "this " + format.toUpperCase() + " is damaged or of a kind that cannot be opened");
     }
 
     private static Optional<String> format(byte[] b) {
@@ -93,13 +114,23 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
         }
     }
 
+    /** By its head alone, before room is made for its points. */
+    private static void checkSize(byte[] picture, String format) {
+        try {
+            Dimension size = size(picture, format);
+            if ((long) size.width * size.height > MOST_POINTS) {
+                throw Refusal.invalid(
+                        FIELD,
+                        "a picture has at most " + MOST_POINTS / 1_000_000 + " million points; this one has "
+                                + size.width + " × " + size.height);
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            throw damaged(format);
+        }
+    }
+
     /** Opened to its end: a file that broke off on the way would else be kept half grey. */
     private static void checkWhole(byte[] picture, String format) throws IOException {
-        Dimension size = size(picture, format);
-        if ((long) size.width * size.height > MOST_POINTS) {
-            throw Refusal.invalid(
-                    FIELD, "a picture has at most 50 million points; this one has " + size.width + " × " + size.height);
-        }
         List<String> warnings = new ArrayList<>();
         ImageReader reader = reader(format);
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(picture))) {

@@ -203,7 +203,7 @@ class RepairController {
             @PathVariable UUID photoId,
             HttpServletRequest request)
             throws IOException {
-        photos.add(actor, id, photoId, request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1));
+        photos.add(actor, id, photoId, PictureFile.of(request.getInputStream().readNBytes(PictureFile.MOST_BYTES + 1)));
         return ticket(actor, id);
     }
 

@@ -28,7 +28,7 @@ class RepairPhotos {
 
     /** A picture of the repair, under the browser's id. */
     @Transactional
-    public void add(Actor actor, UUID id, UUID photoId, byte[] sent) {
+    public void add(Actor actor, UUID id, UUID photoId, PictureFile picture) {
         if (!actor.decidesDisposition() && !actor.inspects()) {
             throw Refusal.forbidden(
                     "pictures of a repair are added by the repair lead, the welding engineer or an inspector");
@@ -44,7 +44,7 @@ class RepairPhotos {
         if (d.isClosed()) {
             throw Refusal.conflict(d.number() + " is closed: " + d.closedWhy());
         }
-        stored.save(new RepairPhotoEntity(photoId, d, photos.keep(sent), actor.id(), clock.instant()));
+        stored.save(new RepairPhotoEntity(photoId, d, photos.keep(picture), actor.id(), clock.instant()));
         d.touched();
         repairs.save(d);
     }

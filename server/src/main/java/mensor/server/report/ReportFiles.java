@@ -56,10 +56,12 @@ final class ReportFiles {
 
     private ReportFiles() {}
 
-    /** A cell that a spreadsheet would run as a formula is made text by a quote before it. */
+    /** A cell that a spreadsheet would run as a formula, also behind blanks and line ends, is made text by a quote before it. */
     static String harmless(Object cell) {
         String s = cell == null ? "" : String.valueOf(cell);
-        return !s.isEmpty() && "=+-@\t\r".indexOf(s.charAt(0)) >= 0 ? "'" + s : s;
+        String begin = s.stripLeading();
+        boolean formula = !begin.isEmpty() && "=+-@".indexOf(begin.charAt(0)) >= 0;
+        return formula || !s.isEmpty() && "\t\r\n".indexOf(s.charAt(0)) >= 0 ? "'" + s : s;
     }
 
     static String csv(List<WeldReport> welds) {

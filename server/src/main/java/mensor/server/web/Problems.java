@@ -1,9 +1,13 @@
 package mensor.server.web;
 
+import jakarta.persistence.PersistenceException;
+import java.sql.SQLException;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -11,6 +15,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -20,6 +25,12 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    /** SQL states, as the standard has them. */
+    private static final String VALUE_TOO_LONG = "22001";
+
+    private static final String UNIQUE = "23505";
+    private static final String FOREIGN_KEY = "23503";
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal e) {
@@ -43,6 +54,37 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.CONFLICT, "somebody changed this at the same moment; check it and repeat");
     }
 
+    /** Two requests made the same thing at once, or a text is longer than its column: the database refused, nothing was stored. */
+    @ExceptionHandler
+    ProblemDetail refusedByDatabase(DataIntegrityViolationException e) {
+        String state = e.getMostSpecificCause() instanceof SQLException s ? String.valueOf(s.getSQLState()) : "";
+        if (state.equals(VALUE_TOO_LONG)) {
+            return ProblemDetail.forStatusAndDetail(
+                    HttpStatus.UNPROCESSABLE_CONTENT, "a text is longer than what is kept of it; make it shorter");
+        }
+        if (state.equals(UNIQUE) || state.equals(FOREIGN_KEY)) {
+            return ProblemDetail.forStatusAndDetail(
+                    HttpStatus.CONFLICT, "somebody stored the same at the same moment; look at it again");
+        }
+        return unexpected(e);
+    }
+
+    /** The disk is full, or cannot be written: what is stored can still be read. */
+    @ExceptionHandler({DataAccessException.class, TransactionException.class, PersistenceException.class})
+    ProblemDetail noDatabase(Exception e) {
+        return DiskFault.of(e)
+                .map(why -> {
+                    LOG.error("not stored: {}", why);
+                    return ProblemDetail.forStatusAndDetail(HttpStatus.INSUFFICIENT_STORAGE, why);
+                })
+                .orElseGet(() -> unexpected(e));
+    }
+
+    @ExceptionHandler
+    ProblemDetail tooLarge(BodyLimits.TooLarge e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, e.getMessage());
+    }
+
     @ExceptionHandler
     ProblemDetail denied(AccessDeniedException e) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, "your role does not allow this");
@@ -52,12 +94,16 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail unexpected(Exception e) {
         LOG.error("unexpected", e);
         return ProblemDetail.forStatusAndDetail(
-                HttpStatus.INTERNAL_SERVER_ERROR, "something went wrong inside Mensor; nothing was stored");
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "something went wrong inside Mensor; look whether it was stored before you repeat it");
     }
 
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (e.getCause() instanceof BodyLimits.TooLarge large) {
+            return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(tooLarge(large));
+        }
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
                 HttpStatus.BAD_REQUEST, "the request could not be read as JSON of the required shape");
         problem.setProperty("errors", List.of());

@@ -62,6 +62,15 @@ public final class Refusal extends RuntimeException {
                 seconds);
     }
 
+    /** There is no room for it just now; the same again a little later is taken. */
+    public static Refusal busy(String why) {
+        return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, why, List.of(), null, 2);
+    }
+
+    public static Refusal tooLarge(String why) {
+        return new Refusal(HttpStatus.CONTENT_TOO_LARGE, why, List.of(), null, 0);
+    }
+
     public HttpStatus status() {
         return status;
     }

@@ -41,6 +41,8 @@ class Security {
                         .permitAll()
                         .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
                         .permitAll()
+                        .requestMatchers("/api/session/password")
+                        .authenticated()
                         .requestMatchers(HttpMethod.GET, FOR_VIEWERS)
                         .authenticated()
                         .requestMatchers("/api/**")
@@ -62,7 +64,7 @@ class Security {
                 .build();
     }
 
-    private static void problem(jakarta.servlet.http.HttpServletResponse response, HttpStatus status, String detail)
+    static void problem(jakarta.servlet.http.HttpServletResponse response, HttpStatus status, String detail)
             throws java.io.IOException {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
@@ -73,7 +75,7 @@ class Security {
     }
 
     @Bean
-    PasswordEncoder passwords() {
+    PasswordEncoder passwordEncoder() {
         return new BCryptPasswordEncoder(11);
     }
 }

@@ -1,0 +1,56 @@
+package mensor.server.demo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/** Tells whether the demo was filled to its end: one that was stopped meanwhile is begun anew. Never touches data of one's own. */
+@Component
+public class HalfFilledDemo {
+    private static final String MARK = "demo-is-being-filled";
+    private static final List<String> FILES = List.of("mensor.mv.db", "mensor.trace.db");
+
+    private final Path mark;
+
+    HalfFilledDemo(@Value("${mensor.data}") String data) {
+        this.mark = Path.of(data).resolve(MARK);
+    }
+
+    void begin() {
+        try {
+            if (Files.isDirectory(mark.getParent())) {
+                Files.writeString(mark, "While this file is here, the demo data is not complete.");
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    void end() {
+        try {
+            Files.deleteIfExists(mark);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Before the database is opened: what an earlier start of the demo left half filled goes. */
+    public static void clear(String data) {
+        Path folder = Path.of(data);
+        if (!Files.exists(folder.resolve(MARK))) {
+            return;
+        }
+        try {
+            for (String file : FILES) {
+                Files.deleteIfExists(folder.resolve(file));
+            }
+            Files.delete(folder.resolve(MARK));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package mensor.server.people;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Set;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import mensor.server.web.Refusal;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+
+/** What a password must be, and its hash. Hashing is slow on purpose: few at once, so that a flood of sign-ins leaves room for the rest. */
+@Component
+class Passwords {
+    private static final int SHORTEST = 10;
+    /** Bytes: what is longer the hash would not see. */
+    private static final int LONGEST = 72;
+
+    private static final long PATIENCE_SECONDS = 10;
+
+    private final PasswordEncoder encoder;
+    private final Semaphore desks =
+            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
+    private final String nobodysHash;
+    private final Set<String> common;
+
+    Passwords(PasswordEncoder encoder) {
+        this.encoder = encoder;
+        this.nobodysHash = encoder.encode("nobody's password");
+        this.common = common();
+    }
+
+    private static Set<String> common() {
+        try (InputStream in = Passwords.class.getResourceAsStream("/common-passwords.txt")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(l -> !l.startsWith("#"))
+                    .collect(Collectors.toUnmodifiableSet());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The hash to keep; a password that is too short, too common or the login is refused by field. */
+    String hash(String password, String login) {
+        if (password == null
+                || password.length() < SHORTEST
+                || password.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
+            throw Refusal.invalid(
+                    "password",
+                    SHORTEST + " to " + LONGEST + " characters are required; letters with accents count double");
+        }
+        String plain = password.toLowerCase(Locale.ROOT);
+        if (!login.isEmpty() && plain.replace(login, "").length() < SHORTEST / 2) {
+            throw Refusal.invalid("password", "the login is no password");
+        }
+        if (common.contains(plain) || plain.chars().distinct().count() < 4) {
+            throw Refusal.invalid(
+                    "password", "many people use this one, and it is tried first; take three words of your own");
+        }
+        return atDesk(() -> encoder.encode(password));
+    }
+
+    /** Whether the password is that of the hash; without a hash it takes as long, and is not. */
+    boolean matches(String given, String hash) {
+        return atDesk(() -> encoder.matches(given, hash == null ? nobodysHash : hash)) && hash != null;
+    }
+
+    private <T> T atDesk(java.util.function.Supplier<T> work) {
+        try {
+            if (!desks.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+                throw Refusal.busy("many people sign in at this moment; try again shortly");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw Refusal.busy("Mensor is stopping");
+        }
+        try {
+            return work.get();
+        } finally {
+            desks.release();
+        }
+    }
+}
