@@ -107,7 +107,7 @@ class SignInTest {
         assertThat(quinn.post(
                                 "/api/people",
                                 "{'login':'longest','name':'X','roles':[null],'password':'a-long-password'}")
-                        .expect(422)
+                        .expect(400)
                         .detail())
                 .startsWith("roles");
     }
@@ -128,5 +128,97 @@ class SignInTest {
     void deepLinksAnswerWithThePage() {
         assertThat(RunningMensor.browser().get("/inspections/abc").expect(200).text())
                 .contains("<html");
+    }
+
+    @Test
+    void anEasilyGuessedPasswordIsRefused() {
+        TestBrowser quinn = RunningMensor.as("quinn");
+        for (String easy : new String[] {"Password123", "qwertyuiop", "aaaaaaaaaaaa", "guessable1"}) {
+            assertThat(quinn.post(
+                                    "/api/people",
+                                    "{'login':'guessable','name':'X','roles':['VIEWER'],'password':'" + easy + "'}")
+                            .expect(422)
+                            .detail())
+                    .startsWith("password");
+        }
+    }
+
+    @Test
+    void aLeaverSignsInNoMoreAndMayComeBack() {
+        TestBrowser quinn = RunningMensor.as("quinn");
+        String id = added(quinn, "leaver");
+        TestBrowser leaver = RunningMensor.as("leaver");
+        leaver.get("/api/joints").expect(200);
+        quinn.put("/api/people/" + id + "/active", "{'active':false,'version':" + version(quinn, id) + "}")
+                .expect(200);
+        leaver.get("/api/joints").expect(401);
+        RunningMensor.browser().signIn("leaver", RunningMensor.PASSWORD).expect(401);
+        assertThat(quinn.get("/api/people").text()).doesNotContain("leaver");
+        quinn.put("/api/people/" + id + "/active", "{'active':true,'version':" + version(quinn, id) + "}")
+                .expect(200);
+        RunningMensor.browser().signIn("leaver", RunningMensor.PASSWORD).expect(200);
+    }
+
+    @Test
+    void theLastQualityManagerStays() {
+        TestBrowser quinn = RunningMensor.as("quinn");
+        String id = quinn.get("/api/session").json().get("person").get("id").asString();
+        assertThat(quinn.put("/api/people/" + id + "/active", "{'active':false,'version':" + version(quinn, id) + "}")
+                        .expect(422)
+                        .detail())
+                .contains("nobody else is quality manager");
+    }
+
+    @Test
+    void aNewPasswordEndsTheSessionsUnderTheOldOne() {
+        TestBrowser quinn = RunningMensor.as("quinn");
+        String id = added(quinn, "renewed");
+        TestBrowser here = RunningMensor.as("renewed");
+        TestBrowser elsewhere = RunningMensor.as("renewed");
+        here.put("/api/session/password", "{'now':'wrong','next':'three words more'}")
+                .expect(422);
+        here.put("/api/session/password", "{'now':'" + RunningMensor.PASSWORD + "','next':'three words more'}")
+                .expect(200);
+        here.get("/api/joints").expect(200);
+        elsewhere.get("/api/joints").expect(401);
+        quinn.put("/api/people/" + id + "/password", "{'password':'yet another word'}")
+                .expect(200);
+        here.get("/api/joints").expect(401);
+        TestBrowser again = RunningMensor.browser();
+        again.signIn("renewed", "yet another word").expect(200);
+        quinn.delete("/api/people/" + id + "/sessions").expect(200);
+        again.get("/api/joints").expect(401);
+    }
+
+    @Test
+    void onlyTheQualityManagerManagesPeople() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String id = added(RunningMensor.as("quinn"), "managed");
+        ines.put("/api/people/" + id + "/active", "{'active':false,'version':0}")
+                .expect(403);
+        ines.put("/api/people/" + id + "/password", "{'password':'yet another word'}")
+                .expect(403);
+        ines.post("/api/people/" + id + "/unlock", "{}").expect(403);
+        ines.delete("/api/people/" + id + "/sessions").expect(403);
+    }
+
+    private static String added(TestBrowser quinn, String login) {
+        return quinn.post(
+                        "/api/people",
+                        "{'login':'" + login + "','name':'N " + login + "','roles':['REPAIR_LEAD'],'password':'"
+                                + RunningMensor.PASSWORD + "'}")
+                .expect(200)
+                .json()
+                .get("id")
+                .asString();
+    }
+
+    private static long version(TestBrowser quinn, String id) {
+        for (tools.jackson.databind.JsonNode p : quinn.get("/api/people/papers").json()) {
+            if (p.get("person").get("id").asString().equals(id)) {
+                return p.get("papers").get("version").asLong();
+            }
+        }
+        throw new AssertionError(id);
     }
 }

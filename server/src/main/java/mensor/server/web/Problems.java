@@ -3,6 +3,7 @@ package mensor.server.web;
 import jakarta.persistence.PersistenceException;
 import java.sql.SQLException;
 import java.util.List;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
 
 /** Every error as problem+json in the trade's words; what went wrong inside is logged and never leaves. */
 @RestControllerAdvice
@@ -86,6 +88,12 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail badAddress(InvalidParameterException e) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, "the address holds letters that cannot be read");
+    }
+
+    @ExceptionHandler
     ProblemDetail denied(AccessDeniedException e) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, "your role does not allow this");
     }
@@ -104,9 +112,28 @@ class Problems extends ResponseEntityExceptionHandler {
         if (e.getCause() instanceof BodyLimits.TooLarge large) {
             return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(tooLarge(large));
         }
+        String field = e.getCause() instanceof JacksonException x ? path(x) : "";
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.BAD_REQUEST, "the request could not be read as JSON of the required shape");
-        problem.setProperty("errors", List.of());
+                HttpStatus.BAD_REQUEST,
+                field.isEmpty()
+                        ? "the request could not be read as JSON of the required shape"
+                        : field + ": not of the required kind");
+        problem.setProperty(
+                "errors",
+                field.isEmpty() ? List.of() : List.of(new Refusal.FieldProblem(field, "not of the required kind")));
         return ResponseEntity.badRequest().body(problem);
+    }
+
+    /** As in {@code roles[0]}. */
+    private static String path(JacksonException x) {
+        StringBuilder path = new StringBuilder();
+        for (JacksonException.Reference step : x.getPath()) {
+            if (step.getPropertyName() == null) {
+                path.append('[').append(step.getIndex()).append(']');
+            } else {
+                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
+            }
+        }
+        return path.toString();
     }
 }
