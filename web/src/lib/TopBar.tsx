@@ -1,7 +1,7 @@
-import { LogoutOutlined, MenuOutlined, MoonOutlined, SunOutlined, UserOutlined } from "@ant-design/icons";
+import { KeyOutlined, LogoutOutlined, MenuOutlined, MoonOutlined, SunOutlined, UserOutlined } from "@ant-design/icons";
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Dropdown, Menu, type MenuProps } from "antd";
-import type { ReactNode } from "react";
+import { lazy, Suspense, useState, type ReactNode } from "react";
 import { Link, useLocation, useNavigate } from "react-router";
 import { HelpButton } from "../help/HelpButton";
 import { api } from "./api";
@@ -67,8 +67,11 @@ function Rooms() {
   );
 }
 
+const OwnPassword = lazy(() => import("../people/OwnPassword"));
+
 function Person() {
   const actor = useActor();
+  const [changes, setChanges] = useState(false);
   const queries = useQueryClient();
   const navigate = useNavigate();
   const theme = useTheme();
@@ -78,7 +81,7 @@ function Person() {
     await navigate("/");
     changeSession(queries, session);
   };
-  return (
+  const menu = (
     <Dropdown
       trigger={["click"]}
       menu={{
@@ -86,9 +89,14 @@ function Person() {
           { key: "who", label: `${actor.name}, ${rolesSaid(actor)}`, disabled: true },
           { type: "divider" },
           { key: "theme", icon: other === "dark" ? <MoonOutlined /> : <SunOutlined />, label: `Show it ${other}` },
+          { key: "password", icon: <KeyOutlined />, label: "Change your password" },
           { key: "out", icon: <LogoutOutlined />, label: "Sign out" },
         ],
-        onClick: ({ key }) => (key === "theme" ? setTheme(other) : key === "out" ? void leave() : undefined),
+        onClick: ({ key }) => {
+          if (key === "theme") setTheme(other);
+          if (key === "password") setChanges(true);
+          if (key === "out") void leave();
+        },
       }}
     >
       <Button ghost icon={<UserOutlined />} className={styles.who} aria-label={`${actor.name}: theme, sign out`}>
@@ -98,5 +106,15 @@ function Person() {
         </span>
       </Button>
     </Dropdown>
+  );
+  return (
+    <>
+      {menu}
+      {changes && (
+        <Suspense>
+          <OwnPassword onClose={() => setChanges(false)} />
+        </Suspense>
+      )}
+    </>
   );
 }

@@ -230,6 +230,13 @@ export const api = {
   papers: () => answer(client.GET("/api/people/papers")),
   changeRoles: (id: string, form: Schemas["RolesForm"]) =>
     answer(client.PUT("/api/people/{id}/roles", { params: { path: { id } }, body: form })),
+  setActive: (id: string, form: Schemas["ActiveForm"]) =>
+    answer(client.PUT("/api/people/{id}/active", { params: { path: { id } }, body: form })),
+  resetPassword: (id: string, password: string) =>
+    answer(client.PUT("/api/people/{id}/password", { params: { path: { id } }, body: { password } })),
+  unlock: (id: string) => answer(client.POST("/api/people/{id}/unlock", { params: { path: { id } } })),
+  endSessions: (id: string) => answer(client.DELETE("/api/people/{id}/sessions", { params: { path: { id } } })),
+  changePassword: (form: Schemas["OwnPassword"]) => answer(client.PUT("/api/session/password", { body: form })),
   certify: (id: string, papers: Papers) =>
     answer(client.PUT("/api/people/{id}/papers", { params: { path: { id } }, body: papers })),
   verify: (joint: string) => answer(client.POST("/api/joints/{id}/verification", { params: { path: { id: joint } } })),

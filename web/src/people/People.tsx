@@ -5,6 +5,7 @@ import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type NewPerson, type WithPapers } from "../lib/api";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
+import { AccountCard } from "./AccountCard";
 import { RolesField } from "./RolesField";
 import { RolesForm } from "./RolesForm";
 import { PapersForm, Until } from "./Papers";
@@ -68,6 +69,7 @@ export default function People() {
         </div>
         <aside style={{ display: "grid", gap: 14 }}>
           {shown && manages && <RolesForm key={`r ${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
+          {shown && manages && <AccountCard key={`a ${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {shown && manages && <PapersForm key={`${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {manages && (
             <form className="card side grid" onSubmit={(e) => void add(e)}>
@@ -112,9 +114,18 @@ const personColumns: Column<WithPapers>[] = [
     render: (p) => (
       <>
         <b>{p.person.name}</b>
-        <div className="quiet small">{p.person.login}</div>
+        <div className="quiet small">
+          {p.person.login}
+          {p.active ? "" : " · has left"}
+        </div>
       </>
     ),
+  },
+  {
+    key: "active",
+    title: "Signs in",
+    value: (p) => (p.active ? "yes" : "has left"),
+    filter: true,
   },
   { key: "role", title: "Roles", value: (p) => rolesSaid(p.person), filter: true },
   { key: "for", title: "Inspects for", value: inspectsFor },

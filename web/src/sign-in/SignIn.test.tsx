@@ -4,9 +4,10 @@ import type { Session } from "../lib/api";
 import { renderWith } from "../test/render";
 import { SignIn } from "./SignIn";
 
-const nobody: Session = { empty: false, signIns: [] };
+const nobody: Session = { empty: false, codeWanted: false, signIns: [] };
 const ines: Session = {
   empty: false,
+  codeWanted: false,
   signIns: [],
   person: { id: "p", login: "ines", name: "Ines Marl", roles: ["INSPECTOR"] },
 };
@@ -33,6 +34,7 @@ it("shows the demo's sign-ins only in the demo", () => {
   unmount();
   const demo: Session = {
     empty: false,
+    codeWanted: false,
     signIns: [{ login: "rufus", name: "Rufus Dane", roles: ["REPAIR_LEAD"], password: "pw" }],
   };
   renderWith(<SignIn session={demo} onSignedIn={vi.fn()} />, {});
@@ -41,7 +43,7 @@ it("shows the demo's sign-ins only in the demo", () => {
 
 it("asks the first visitor of an empty Mensor to make the quality manager", async () => {
   const done = vi.fn();
-  const { sent } = renderWith(<SignIn session={{ empty: true, signIns: [] }} onSignedIn={done} />, {
+  const { sent } = renderWith(<SignIn session={{ empty: true, codeWanted: false, signIns: [] }} onSignedIn={done} />, {
     "POST /api/people/first": () => ({ json: ines }),
   });
   fireEvent.change(screen.getByLabelText("Your name"), { target: { value: "Q. Stone" } });
@@ -51,4 +53,19 @@ it("asks the first visitor of an empty Mensor to make the quality manager", asyn
   fireEvent.click(screen.getByText("Make and sign in"));
   await waitFor(() => expect(done).toHaveBeenCalled());
   expect(sent[0]?.body).toEqual({ login: "stone", name: "Q. Stone", roles: ["INSPECTOR"], password: "long-enough-1" });
+});
+
+it("asks the first visitor for the printed code where the network can reach Mensor", async () => {
+  const { sent } = renderWith(
+    <SignIn session={{ empty: true, codeWanted: true, signIns: [] }} onSignedIn={vi.fn()} />,
+    {
+      "POST /api/people/first": () => ({ status: 422, json: { detail: "code: is printed where Mensor was started" } }),
+    },
+  );
+  fireEvent.change(screen.getByLabelText("Code that was printed where Mensor was started"), {
+    target: { value: "ABCD234567" },
+  });
+  fireEvent.click(screen.getByText("Make and sign in"));
+  await screen.findByText(/is printed where Mensor was started/);
+  expect(sent[0]?.body).toMatchObject({ code: "ABCD234567" });
 });

@@ -21,7 +21,11 @@ export function SignIn({ session, onSignedIn }: Props) {
         </p>
       </section>
       <section className="desk">
-        {session.empty ? <FirstVisitor onSignedIn={onSignedIn} /> : <Form session={session} onSignedIn={onSignedIn} />}
+        {session.empty ? (
+          <FirstVisitor session={session} onSignedIn={onSignedIn} />
+        ) : (
+          <Form session={session} onSignedIn={onSignedIn} />
+        )}
       </section>
     </main>
   );
@@ -90,7 +94,8 @@ function Form({ session, onSignedIn }: Props) {
   );
 }
 
-function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
+function FirstVisitor({ session, onSignedIn }: Props) {
+  const [code, setCode] = useState("");
   const [login, setLogin] = useState("");
   const [name, setName] = useState("");
   const [roles, setRoles] = useState<Role[]>([]);
@@ -99,7 +104,7 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      onSignedIn(await api.firstPerson({ login, name, roles, password }));
+      onSignedIn(await api.firstPerson({ login, name, roles, password, ...(session.codeWanted ? { code } : {}) }));
     } catch (x) {
       setFault(saidBy(x));
     }
@@ -122,6 +127,15 @@ function FirstVisitor({ onSignedIn }: { onSignedIn: (s: Session) => void }) {
           onChange={setPassword}
           autoComplete="new-password"
         />
+        {session.codeWanted && (
+          <TextField
+            id="code"
+            label="Code that was printed where Mensor was started"
+            value={code}
+            onChange={setCode}
+            autoComplete="off"
+          />
+        )}
         <RolesField without="QUALITY_MANAGER" value={roles} onChange={setRoles} />
         <div role="alert" className="fault">
           {fault}

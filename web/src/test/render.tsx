@@ -1,5 +1,6 @@
 import type { Role } from "../lib/roles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { App } from "antd";
 import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
@@ -36,7 +37,9 @@ export function renderWith(
   });
   const wrapped = (inner: ReactNode) => (
     <QueryClientProvider client={queries}>
-      <MemoryRouter>{inner}</MemoryRouter>
+      <App>
+        <MemoryRouter>{inner}</MemoryRouter>
+      </App>
     </QueryClientProvider>
   );
   const view = render(wrapped(node));

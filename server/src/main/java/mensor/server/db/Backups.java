@@ -1,0 +1,154 @@
+package mensor.server.db;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.scheduling.annotation.Scheduled;
+
+/**
+ * Copies of the embedded database while it is in use: every night, before an upgrade, and when the command asks. A copy holds
+ * everything, pictures too, as of one moment; its SHA-256 stands in a file beside it.
+ */
+@Configuration
+class Backups {
+    private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
+    private static final String WANTED = "backup-wanted";
+    private static final String ANSWER = "backup-answer";
+    private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
+
+    private final DataSource database;
+    private final Path data;
+    private final boolean demo;
+    private final int kept;
+    private final Clock clock;
+
+    Backups(
+            DataSource database,
+            Clock clock,
+            @Value("${mensor.data}") String data,
+            @Value("${mensor.demo}") boolean demo,
+            @Value("${mensor.backup.keep}") int kept) {
+        this.database = database;
+        this.clock = clock;
+        this.data = Path.of(data).toAbsolutePath();
+        this.demo = demo;
+        this.kept = kept;
+    }
+
+    private boolean isOnDisk() {
+        return Files.isDirectory(data);
+    }
+
+    /** Writes a copy; it is there whole, with its sum, or not at all. */
+    void write(Path file) throws IOException {
+        Files.createDirectories(file.toAbsolutePath().getParent());
+        Path part = file.resolveSibling(file.getFileName() + ".part");
+        try {
+            new JdbcTemplate(database).execute("BACKUP TO '" + part.toString().replace("'", "''") + "'");
+            Files.writeString(
+                    file.resolveSibling(file.getFileName() + ".sha256"),
+                    sha256(part) + "  " + file.getFileName() + "\n");
+            Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    private static String sha256(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            MessageDigest sum = MessageDigest.getInstance("SHA-256");
+            new DigestInputStream(in, sum).transferTo(java.io.OutputStream.nullOutputStream());
+            return HexFormat.of().formatHex(sum.digest());
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private Path named(String why) {
+        String at = NAME.withZone(ZoneId.systemDefault()).format(clock.instant());
+        return data.resolve("backups").resolve("mensor-" + at + "-" + why + ".zip");
+    }
+
+    /** Each night one; the oldest of them go, those before an upgrade stay. */
+    @Scheduled(cron = "${mensor.backup.at}")
+    void nightly() {
+        if (demo || !isOnDisk()) {
+            return;
+        }
+        try {
+            write(named("night"));
+            try (Stream<Path> all = Files.list(data.resolve("backups"))) {
+                List<Path> nights = all.filter(p -> p.toString().endsWith("-night.zip"))
+                        .sorted()
+                        .toList();
+                for (Path old : nights.subList(0, Math.max(0, nights.size() - kept))) {
+                    Files.delete(old);
+                    Files.deleteIfExists(old.resolveSibling(old.getFileName() + ".sha256"));
+                }
+            }
+        } catch (IOException | RuntimeException e) {
+            LOG.error("the nightly backup was not written", e);
+        }
+    }
+
+    /** The command leaves the file's name in the data folder, and reads there what came of it. */
+    @Scheduled(fixedDelay = 1_000)
+    void wanted() {
+        Path wanted = data.resolve(WANTED);
+        if (!Files.exists(wanted)) {
+            return;
+        }
+        try {
+            String answer;
+            try {
+                Path file = Path.of(Files.readString(wanted).strip());
+                write(file);
+                answer = "written";
+            } catch (IOException | RuntimeException e) {
+                LOG.error("the backup was not written", e);
+                answer = "not written: " + e.getMessage();
+            }
+            Files.writeString(data.resolve(ANSWER), answer + "\n");
+            Files.delete(wanted);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Before a newer version changes the database, a copy as the older one left it. */
+    @Bean
+    FlywayMigrationStrategy backupBeforeUpgrade() {
+        return flyway -> {
+            boolean upgrade = flyway.info().current() != null && flyway.info().pending().length > 0;
+            if (upgrade && isOnDisk()) {
+                try {
+                    write(named("before-upgrade-from-" + flyway.info().current().getVersion()));
+                } catch (IOException e) {
+                    throw new UncheckedIOException(
+                            "the database was not upgraded: the backup before it could not be written", e);
+                }
+            }
+            flyway.migrate();
+        };
+    }
+}

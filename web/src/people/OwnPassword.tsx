@@ -1,0 +1,66 @@
+import { App, Modal } from "antd";
+import { useState } from "react";
+import { api, problemsByField, saidBy } from "../lib/api";
+import { TextField } from "../lib/fields";
+
+/** One's own password: the one that holds now, and the next. */
+export default function OwnPassword({ onClose }: { onClose: () => void }) {
+  const [now, setNow] = useState("");
+  const [next, setNext] = useState("");
+  const [fault, setFault] = useState<unknown>();
+  const { message } = App.useApp();
+  const change = async () => {
+    try {
+      await api.changePassword({ now, next });
+      void message.success("Your password is changed; other devices are signed out");
+      onClose();
+    } catch (x) {
+      setFault(x);
+    }
+  };
+  const problems = problemsByField(fault);
+  return (
+    <Modal
+      open
+      title="Change your password"
+      okText="Change it"
+      cancelText="Leave it"
+      okButtonProps={{ disabled: now === "" || next === "" }}
+      onOk={() => void change()}
+      onCancel={onClose}
+    >
+      <form
+        className="grid"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void change();
+        }}
+      >
+        <TextField
+          id="own-now"
+          label="Password now"
+          type="password"
+          span={12}
+          value={now}
+          problem={problems.now}
+          onChange={setNow}
+        />
+        <TextField
+          id="own-next"
+          label="Next password, 10 characters or more"
+          type="password"
+          span={12}
+          value={next}
+          problem={problems.password}
+          onChange={setNext}
+        />
+        <button type="submit" hidden />
+      </form>
+      {fault !== undefined && !problems.now && !problems.password && (
+        <p role="alert" className="fault">
+          {saidBy(fault)}
+        </p>
+      )}
+    </Modal>
+  );
+}
