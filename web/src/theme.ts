@@ -103,6 +103,7 @@ export function antdTheme(now: Theme): ThemeConfig {
         cellPaddingBlockSM: 6,
         rowHoverBg: c.hover,
         rowSelectedBg: c.hover,
+        rowSelectedHoverBg: c.hover,
       },
       Tabs: {
         itemSelectedColor: c.text,

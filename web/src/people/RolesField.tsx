@@ -7,7 +7,7 @@ type Props = { value: Role[]; onChange: (roles: Role[]) => void; problem?: strin
 /** What a person may do: several roles in a small shop. A viewer reads signed records, and holds no other role. */
 export function RolesField({ value, onChange, problem, without }: Props) {
   const options = (Object.keys(roleWords) as Role[])
-    .filter((r) => r !== without)
+    .filter((r) => r !== without && !(without && r === "VIEWER"))
     .map((r) => ({ value: r, label: roleWords[r] }));
   const choose = (next: Role[]) => {
     const viewer = next.includes("VIEWER") && !value.includes("VIEWER");

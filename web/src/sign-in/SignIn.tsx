@@ -169,9 +169,9 @@ function TextField({ id, label, value, onChange, type = "text", autoComplete }: 
 /** A tee with its fillet, scribed as on layout fluid. */
 function GateDrawing() {
   return (
-    <svg viewBox="0 0 460 230" role="img" aria-label="A tee joint with a fillet weld and its legs lettered">
+    <svg viewBox="0 0 460 240" role="img" aria-label="A tee joint with a fillet weld and its legs lettered">
       <g fill="none" stroke="#c9d3dc" strokeWidth="2">
-        <path d="M150 12v150M90 12v150M20 162h420M20 212h420" />
+        <path d="M150 12v150M90 12v150M20 162h420M20 222h420" />
       </g>
       <path
         d="M150 72 Q 206 100 240 162 L150 162z"
