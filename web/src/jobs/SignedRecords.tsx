@@ -21,12 +21,15 @@ export function SignedRecords({ job }: { job: string }) {
             {c.fault ? `✕ ${c.fault}` : `✓ ${c.records === 1 ? "1 record" : `${c.records} records`}, the chain holds`}
           </p>
           <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>
-            SHA-256 of the last one: {c.last}. Note it outside: a chain that ends too early cannot be notified from a
-            whole one without it.
+            SHA-256 of the last one: {c.last}. Keep its seal elsewhere: with it, records that were cut off or written anew
+            are found, whoever did it.
           </p>
           <div className="row">
             <Button href={`/api/jobs/${job}/chain`} download="signed-records.json">
               Save the records (file)
+            </Button>
+            <Button href={`/api/jobs/${job}/chain/seal`} download="seal.json">
+              Save the seal (file)
             </Button>
             <Button disabled={chain.isFetching} onClick={() => void chain.refetch()}>
               Check again

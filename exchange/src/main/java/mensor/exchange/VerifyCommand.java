@@ -1,13 +1,17 @@
 package mensor.exchange;
 
+import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * {@code mensor verify FILE…}: whether a job's signed records fit together, a line a file. Exit 0 where every chain holds, 1
- * where one does not, 3 where a file cannot be read.
+ * {@code mensor verify [--seal FILE]… FILE…}: whether a job's signed records fit together, and hold what was sealed, a line a
+ * file. Exit 0 where every chain holds, 1 where one does not, 3 where a file cannot be read.
  */
 public final class VerifyCommand extends FileCommand {
     public VerifyCommand(InputStream in, PrintWriter out, PrintWriter err) {
@@ -19,16 +23,46 @@ public final class VerifyCommand extends FileCommand {
     }
 
     @Override
-    public int run(List<String> files) {
+    public int run(List<String> arguments) {
+        List<String> files = new ArrayList<>();
+        List<Seal> seals = new ArrayList<>();
+        for (int i = 0; i < arguments.size(); i++) {
+            if (!arguments.get(i).equals("--seal")) {
+                files.add(arguments.get(i));
+            } else if (++i == arguments.size()) {
+                err.println("mensor verify: --seal wants a file");
+                return InputFiles.UNREADABLE;
+            } else if (!readSeals(arguments.get(i), seals)) {
+                return InputFiles.UNREADABLE;
+            }
+        }
         boolean[] broken = {false};
         int code = InputFiles.answerEach("verify", files, in, out, err, text -> {
             ChainFile chain = ChainFile.read(text);
-            Optional<ChainFile.Fault> fault = chain.check();
+            Optional<String> fault = chain.check()
+                    .map(f -> "record " + f.place() + ", " + f.mark() + ": " + f.problem())
+                    .or(() ->
+                            seals.stream().flatMap(s -> s.fault(chain).stream()).findFirst());
             broken[0] |= fault.isPresent();
             return chain.job() + ": "
-                    + fault.map(f -> "record " + f.place() + ", " + f.mark() + ": " + f.problem())
-                            .orElse(chain.links().size() + " signed records, the chain holds to its last one");
+                    + fault.orElse(chain.links().size() + " signed records, the chain holds to its last one"
+                            + (seals.isEmpty() ? "" : " and has what was sealed"));
         });
         return code != 0 ? code : broken[0] ? 1 : 0;
+    }
+
+    /** A receipt, or a journal of them: one a line. */
+    private boolean readSeals(String file, List<Seal> seals) {
+        try {
+            for (String line : Files.readAllLines(Path.of(file))) {
+                if (!line.isBlank()) {
+                    seals.add(Seal.read(line));
+                }
+            }
+            return true;
+        } catch (IOException | UnreadableInput e) {
+            err.println(file + ": " + (e instanceof IOException ? "cannot be read" : e.getMessage()));
+            return false;
+        }
     }
 }

@@ -8,6 +8,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import mensor.exchange.ChainFile;
+import mensor.exchange.Seal;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -82,5 +83,59 @@ class ChainTest {
                         .expect(404)
                         .detail())
                 .contains("no such job");
+    }
+
+    @Test
+    void aChainWrittenAnewNoLongerFitsWhatWasSealed() throws Exception {
+        TestBrowser ines = RunningMensor.as("ines");
+        String name = "Sealed bridge";
+        for (int i = 0; i < 2; i++) {
+            String inspection = "/api/inspections/"
+                    + ines.post("/api/joints", TestBrowser.newJoint("SL-" + i).replace("Footbridge", name))
+                            .expect(200)
+                            .json()
+                            .get("inspectionId")
+                            .asString();
+            ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+            ines.sign(inspection, "reject").expect(200);
+        }
+        String job = null;
+        for (JsonNode j : ines.get("/api/jobs").json()) {
+            job = j.get("form").get("name").asString().equals(name)
+                    ? j.get("id").asString()
+                    : job;
+        }
+        Seal receipt = Seal.read(
+                ines.get("/api/jobs/" + job + "/chain/seal").expect(200).text());
+        ChainFile whole = ChainFile.read(ines.get("/api/jobs/" + job + "/chain").text());
+        assertThat(receipt.fault(whole)).isEmpty();
+        assertThat(receipt.place()).isEqualTo(2);
+
+        // somebody with the database writes the last record anew, sum and all
+        JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
+        String record = whole.links().get(1).record();
+        String forged = record.replace("\"crack\"", "\"slag\"");
+        assertThat(forged).isNotEqualTo(record);
+        db.update(
+                "update signature set canonical = ?, sha256 = ? where sha256 = ?",
+                forged,
+                ChainFile.sha256(forged),
+                receipt.sha256());
+        ChainFile rewritten =
+                ChainFile.read(ines.get("/api/jobs/" + job + "/chain").text());
+        assertThat(rewritten.check()).as("by itself it fits").isEmpty();
+        assertThat(receipt.fault(rewritten)).isPresent();
+        assertThat(ines.get("/api/jobs/" + job + "/chain/check")
+                        .json()
+                        .get("fault")
+                        .asString())
+                .contains("record 2 is another than the one that was sealed");
+        db.update(
+                "update signature set canonical = ?, sha256 = ? where sha256 = ?",
+                record,
+                receipt.sha256(),
+                ChainFile.sha256(forged));
+        assertThat(ines.get("/api/jobs/" + job + "/chain/check").json().has("fault"))
+                .isFalse();
     }
 }

@@ -9,6 +9,7 @@ import mensor.server.job.Jobs;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.record.Signatures;
+import mensor.server.web.Refusal;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -27,8 +28,11 @@ class ChainController {
     private final Signatures signatures;
     private final InspectionRepository inspections;
     private final Joints joints;
+    private final ChainSeals seals;
 
-    ChainController(Jobs jobs, Signatures signatures, InspectionRepository inspections, Joints joints) {
+    ChainController(
+            Jobs jobs, Signatures signatures, InspectionRepository inspections, Joints joints, ChainSeals seals) {
+        this.seals = seals;
         this.jobs = jobs;
         this.signatures = signatures;
         this.inspections = inspections;
@@ -49,7 +53,19 @@ class ChainController {
                 links.isEmpty() ? null : links.get(links.size() - 1).sha256(),
                 chain.check()
                         .map(f -> "record " + f.place() + ", " + f.mark() + ": " + f.problem())
+                        .or(() -> seals.fault(id))
                         .orElse(null));
+    }
+
+    /** A receipt of the last record, to be kept elsewhere: {@code ./mensor verify --seal} compares it with the records. */
+    @GetMapping(path = "/seal", produces = MediaType.APPLICATION_JSON_VALUE)
+    @Transactional(readOnly = true)
+    public ResponseEntity<String> seal(@PathVariable UUID id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"seal.json\"")
+                .body(seals.receipt(id)
+                        .orElseThrow(() -> Refusal.notFound("nothing is signed in this job yet"))
+                        .write());
     }
 
     /** As a file, to be checked elsewhere. */

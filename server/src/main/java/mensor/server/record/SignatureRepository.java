@@ -15,4 +15,8 @@ interface SignatureRepository extends JpaRepository<SignatureEntity, UUID> {
 
     @Query("select s.inspectionId from SignatureEntity s where s.shown is null order by s.signedAt")
     List<UUID> inspectionsWithoutShown();
+
+    @Query("select new mensor.server.record.Signatures$Head(s.place, s.sha256) from SignatureEntity s"
+            + " where s.jobId = ?1 order by s.place")
+    List<Signatures.Head> headsOf(UUID jobId);
 }

@@ -91,6 +91,14 @@ public class Signatures {
                 .toList();
     }
 
+    /** A record's place among the job's, and its sum; the record itself is long. */
+    public record Head(int place, String sha256) {}
+
+    @Transactional(readOnly = true)
+    public List<Head> headsOf(UUID jobId) {
+        return signatures.headsOf(jobId);
+    }
+
     /** Whoever signed, as the record names them. */
     public record Signer(UUID personId, String name, String certificate, String capacity) {}
 

@@ -1,0 +1,118 @@
+package mensor.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayInputStream;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.KeyFactory;
+import java.security.KeyPair;
+import java.security.KeyPairGenerator;
+import java.security.Signature;
+import java.security.spec.X509EncodedKeySpec;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SealTest {
+    private static final Instant AT = Instant.parse("2026-11-29T06:00:00Z");
+    private static final KeyPair KEY = key();
+
+    private static KeyPair key() {
+        try {
+            return KeyPairGenerator.getInstance(Seal.ALGORITHM).generateKeyPair();
+        } catch (java.security.GeneralSecurityException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static ChainFile chain(int records) {
+        List<ChainFile.Link> links = new ArrayList<>();
+        for (int i = 1; i <= records; i++) {
+            String record = "{\"signature\":{\"chainPlace\":\"" + i + "\""
+                    + (i == 1 ? "" : ",\"previousSha256\":\"" + links.get(i - 2).sha256() + "\"") + "}}";
+            links.add(new ChainFile.Link(i, "M-" + i, ChainFile.sha256(record), record));
+        }
+        return new ChainFile("Lock footbridge", links);
+    }
+
+    private static Seal sealed(ChainFile chain) {
+        ChainFile.Link last = chain.links().get(chain.links().size() - 1);
+        return Seal.of(chain.job(), last.place(), last.sha256(), AT, KEY.getPublic(), KEY.getPrivate());
+    }
+
+    /** RFC 8032, 7.1, test 3: the JDK's Ed25519 is the published one. */
+    @Test
+    void theKeysAreThoseOfTheStandard() throws Exception {
+        byte[] head = HexFormat.of().parseHex("302a300506032b6570032100");
+        byte[] point = HexFormat.of().parseHex("fc51cd8e6218a1a38da47ed00230f0580816ed13ba3303ac5deb911548908025");
+        byte[] key = new byte[head.length + point.length];
+        System.arraycopy(head, 0, key, 0, head.length);
+        System.arraycopy(point, 0, key, head.length, point.length);
+        Signature check = Signature.getInstance(Seal.ALGORITHM);
+        check.initVerify(KeyFactory.getInstance(Seal.ALGORITHM).generatePublic(new X509EncodedKeySpec(key)));
+        check.update(HexFormat.of().parseHex("af82"));
+        assertThat(check.verify(HexFormat.of()
+                        .parseHex("6291d657deec24024827e69c3abe01a30ce548a284743a445e3680d7db5ac3ac"
+                                + "18ff9b538d16f290ae67f760984dc6594a7c15e9716ed28dc027beceea1ec40a")))
+                .isTrue();
+    }
+
+    @Test
+    void aChainThatWentOnHoldsItsSeal() {
+        Seal seal = sealed(chain(3));
+        assertThat(seal.fault(chain(3))).isEmpty();
+        assertThat(seal.fault(chain(5))).isEmpty();
+        assertThat(Seal.read(seal.write())).isEqualTo(seal);
+    }
+
+    @Test
+    void aChainCutOffOrRewrittenDoesNot() {
+        Seal seal = sealed(chain(3));
+        ChainFile cut = chain(2);
+        assertThat(cut.check()).as("the chain alone looks whole").isEmpty();
+        assertThat(seal.fault(cut)).hasValueSatisfying(f -> assertThat(f).contains("was cut off"));
+        Seal other = Seal.of(seal.job(), 3, ChainFile.sha256("another"), AT, KEY.getPublic(), KEY.getPrivate());
+        assertThat(other.fault(chain(3))).hasValueSatisfying(f -> assertThat(f).contains("is another"));
+    }
+
+    @Test
+    void aSealThatWasChangedIsNone() {
+        Seal s = sealed(chain(3));
+        assertThat(s.isGenuine()).isTrue();
+        assertThat(new Seal(s.job(), 2, s.sha256(), s.at(), s.key(), s.signature()).isGenuine())
+                .isFalse();
+        assertThat(new Seal(s.job(), 3, s.sha256(), s.at().plusSeconds(1), s.key(), s.signature()).isGenuine())
+                .isFalse();
+        assertThat(new Seal(s.job(), 3, s.sha256(), s.at(), "nonsense", s.signature()).isGenuine())
+                .isFalse();
+        assertThatThrownBy(() -> Seal.read(s.write().replace("2026-11-29", "yesterday")))
+                .isInstanceOf(UnreadableInput.class)
+                .hasMessageContaining("at");
+    }
+
+    @Test
+    void theCommandComparesAChainWithItsSeals(@TempDir Path folder) throws Exception {
+        Path seal =
+                Files.writeString(folder.resolve("seal.json"), sealed(chain(3)).write());
+        Path whole = Files.writeString(folder.resolve("whole.json"), chain(4).write());
+        Path cut = Files.writeString(folder.resolve("cut.json"), chain(2).write());
+        StringWriter out = new StringWriter();
+        VerifyCommand command = new VerifyCommand(
+                new ByteArrayInputStream(new byte[0]), new PrintWriter(out, true), new PrintWriter(out, true));
+        assertThat(command.run(List.of("--seal", seal.toString(), whole.toString())))
+                .isZero();
+        assertThat(command.run(List.of("--seal", seal.toString(), cut.toString())))
+                .isEqualTo(1);
+        assertThat(command.run(List.of("--seal"))).isEqualTo(3);
+        assertThat(command.run(List.of("--seal", folder.resolve("none").toString(), whole.toString())))
+                .isEqualTo(3);
+        assertThat(out.toString()).contains("has what was sealed").contains("was cut off");
+    }
+}
