@@ -90,6 +90,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
   const [fault, setFault] = useState("");
   const change = useChange(bench.id);
   const verdict = bench.evaluation.verdict;
+  const held = bench.holder !== undefined && bench.holder !== actor.name;
   const rejected = bench.evaluation.findings.filter((f) => f.verdict === "reject");
   const sign = async () => {
     try {
@@ -115,6 +116,11 @@ export function SignDialog({ bench, onClose }: DialogProps) {
           <b>{f.title}:</b> {f.reason}
         </div>
       ))}
+      {held && (
+        <p className="v-open" style={{ fontWeight: 700 }}>
+          {bench.holder} has this inspection in hand: it is handed over, then signed.
+        </p>
+      )}
       <p className="small">
         {bench.joint.criteriaTitle}, {bench.joint.edition}. Visual inspection: surface flaws only. The record is frozen;
         a later change is a new revision.
@@ -135,7 +141,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
         </p>
       )}
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
-        <Button {...signLook(verdict)} disabled={change.isPending} onClick={() => void sign()}>
+        <Button {...signLook(verdict)} disabled={change.isPending || held} onClick={() => void sign()}>
           Sign as {verdict}, {actor.name}
         </Button>
         <Button onClick={onClose}>Back</Button>

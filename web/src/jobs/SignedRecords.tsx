@@ -21,8 +21,8 @@ export function SignedRecords({ job }: { job: string }) {
             {c.fault ? `✕ ${c.fault}` : `✓ ${c.records === 1 ? "1 record" : `${c.records} records`}, the chain holds`}
           </p>
           <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>
-            SHA-256 of the last one: {c.last}. Keep its seal elsewhere: with it, records that were cut off or written anew
-            are found, whoever did it.
+            SHA-256 of the last one: {c.last}. Keep its seal elsewhere: with it, records that were cut off or written
+            anew are found, whoever did it.
           </p>
           <div className="row">
             <Button href={`/api/jobs/${job}/chain`} download="signed-records.json">

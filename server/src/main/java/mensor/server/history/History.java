@@ -78,8 +78,7 @@ public class History {
     /** The newest first. */
     @Transactional(readOnly = true)
     public List<HistoryChange> ofJoint(UUID joint) {
-        Map<UUID, String> names = new HashMap<>();
-        people.all().forEach(p -> names.put(p.id(), p.name()));
+        Map<UUID, String> names = new HashMap<>(people.names());
         jdbc.sql("select id, name from gauge")
                 .query((row, n) -> names.put(row.getObject("id", UUID.class), row.getString("name")))
                 .list();

@@ -77,7 +77,7 @@ class BenchController {
 
     @GetMapping
     BenchView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        return views.of(bench.open(actor, id));
+        return views.of(bench.open(actor, id), actor.seesSignedOnly());
     }
 
     @PutMapping("/entries/{entryId}")

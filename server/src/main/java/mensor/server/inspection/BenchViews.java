@@ -2,7 +2,6 @@ package mensor.server.inspection;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -60,8 +59,12 @@ public class BenchViews {
     }
 
     public BenchView of(Bench.State o) {
-        Map<UUID, String> names = new HashMap<>();
-        people.all().forEach(p -> names.put(p.id(), p.name()));
+        return of(o, false);
+    }
+
+    /** @param signedOnly a viewer learns nothing of an inspection that is still open */
+    BenchView of(Bench.State o, boolean signedOnly) {
+        Map<UUID, String> names = people.names();
         StoredInspection i = o.inspection();
         Inspection inspection = o.judged().inspection();
         WeldingRecords.State made = o.judged().welding();
@@ -95,13 +98,18 @@ public class BenchViews {
                                 h.at()))
                         .toList(),
                 bench.ofJoint(o.joint().id()).stream()
+                        .filter(r -> !signedOnly || r.isSigned())
                         .map(r -> new BenchView.RevisionView(
                                 r.id(), r.stage(), r.capacity(), r.revision(), r.state(), r.verdict()))
                         .toList(),
                 standing.signature(),
                 standing.repair(),
                 reinspections.of(o, names),
-                weldingViews.of(made, bench.inspectionsAt(o.joint().id())),
+                weldingViews.of(
+                        made,
+                        signedOnly
+                                ? new WeldingViews.InspectionState(true, i.id())
+                                : bench.inspectionsAt(o.joint().id())),
                 QuietMarks.of(
                         inspection.joint().ruler(),
                         made.loggedPasses(),

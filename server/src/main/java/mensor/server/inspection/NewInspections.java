@@ -81,7 +81,7 @@ public class NewInspections {
         if (!actor.inspects()) {
             throw Refusal.forbidden("only an inspector inspects");
         }
-        StoredJoint joint = joints.get(jointId);
+        StoredJoint joint = joints.forChange(jointId); // of two who begin at once the second finds the first's
         boolean there = inspections.findByJointIdOrderByCycleDescRevisionDesc(jointId).stream()
                 .anyMatch(i -> i.capacity().equals(StoredInspection.VERIFICATION));
         if (there) {

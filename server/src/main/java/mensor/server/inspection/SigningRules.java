@@ -1,13 +1,14 @@
 package mensor.server.inspection;
 
 import java.util.List;
+import java.util.UUID;
 import mensor.server.criteria.CriteriaChecks;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
 import org.springframework.stereotype.Component;
 
-/** Who may sign an inspection: by his papers, with gauges in calibration, by criteria that were checked, and not of his own repair. */
+/** Who may sign an inspection: who has it in hand, by valid papers, with gauges in calibration, by criteria that were checked, and not of his own repair. */
 @Component
 class SigningRules {
     private final People people;
@@ -23,6 +24,11 @@ class SigningRules {
     }
 
     void check(Actor actor, Bench.State opened) {
+        UUID holder = opened.inspection().holder();
+        if (holder != null && !holder.equals(actor.id())) {
+            throw Refusal.conflict(
+                    people.nameOf(holder) + " has this inspection in hand; it is handed over, then signed");
+        }
         people.maySign(actor, opened.inspection().capacity());
         hands.checkInspects(actor, opened.joint());
         checks.stop(opened.judged().evaluation().book()).ifPresent(why -> {

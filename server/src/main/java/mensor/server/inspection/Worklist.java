@@ -112,8 +112,7 @@ public class Worklist {
         WorklistQuery.Found found = query.find(
                 new WorklistQuery.Wanted(actor.seesSignedOnly(), find, group, job, sort, from, size), repairGroups);
         Map<UUID, String> jobNames = jobs.names();
-        Map<UUID, String> names = new HashMap<>();
-        people.all().forEach(p -> names.put(p.id(), p.name()));
+        Map<UUID, String> names = people.names();
         Map<String, Integer> alike = query.alike(found.rows());
         Instant now = clock.instant();
         List<Row> rows = new ArrayList<>();

@@ -7,8 +7,10 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -56,6 +58,12 @@ public class People {
                 .filter(Person::isActive)
                 .map(Actor::of)
                 .toList();
+    }
+
+    /** Everybody's name, also of those who left: what they recorded stays theirs. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> names() {
+        return persons.findAll().stream().collect(Collectors.toMap(Person::id, Person::name));
     }
 
     @Transactional(readOnly = true)

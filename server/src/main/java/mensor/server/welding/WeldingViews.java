@@ -1,7 +1,6 @@
 package mensor.server.welding;
 
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -44,8 +43,7 @@ public class WeldingViews {
     public record InspectionState(boolean signed, @Nullable UUID latest) {}
 
     public WeldingView of(WeldingRecords.State o, InspectionState inspections) {
-        Map<UUID, String> names = new HashMap<>();
-        people.all().forEach(p -> names.put(p.id(), p.name()));
+        Map<UUID, String> names = people.names();
         StoredJoint j = o.joint();
         return new WeldingView(
                 j.id(),
