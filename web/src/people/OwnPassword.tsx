@@ -25,11 +25,11 @@ export default function OwnPassword({ onClose }: { onClose: () => void }) {
       title="Change your password"
       okText="Change it"
       cancelText="Leave it"
-      okButtonProps={{ disabled: now === "" || next === "" }}
-      onOk={() => void change()}
+      okButtonProps={{ disabled: now === "" || next === "", htmlType: "submit", form: "own-password" }}
       onCancel={onClose}
     >
       <form
+        id="own-password"
         className="grid"
         onSubmit={(e) => {
           e.preventDefault();
@@ -54,7 +54,6 @@ export default function OwnPassword({ onClose }: { onClose: () => void }) {
           problem={problems.password}
           onChange={setNext}
         />
-        <button type="submit" hidden />
       </form>
       {fault !== undefined && !problems.now && !problems.password && (
         <p role="alert" className="fault">

@@ -8,6 +8,7 @@ import java.security.MessageDigest;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.stream.Stream;
+import java.util.zip.ZipFile;
 import org.h2.tools.Restore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -44,6 +45,7 @@ class BackupTest {
                     .expect(200);
             quinn.put("/api/gauges/" + java.util.UUID.randomUUID(), gauge("before"))
                     .expect(200);
+            Files.writeString(data.resolve("seals.jsonl"), "a seal\n");
             Files.writeString(data.resolve("backup-wanted"), copy + "\n");
             for (int i = 0; i < 300 && Files.exists(data.resolve("backup-wanted")); i++) {
                 Thread.sleep(100);
@@ -56,6 +58,11 @@ class BackupTest {
                 HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(copy)));
         assertThat(Files.readString(copy.resolveSibling("it's mine.zip.sha256")))
                 .isEqualTo(sum + "  it's mine.zip\n");
+        try (ZipFile zip = new ZipFile(copy.toFile())) {
+            assertThat(zip.getEntry("seals.jsonl"))
+                    .as("what stands beside the database")
+                    .isNotNull();
+        }
         Path restored = Files.createDirectory(folder.resolve("restored"));
         Restore.execute(copy.toString(), restored.toString(), "mensor");
         try (ConfigurableApplicationContext mensor = started(restored)) {

@@ -3,6 +3,8 @@ package mensor.server.db;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.FileSystem;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -13,7 +15,9 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.HexFormat;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
@@ -34,6 +38,7 @@ class Backups {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
+    private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final DataSource database;
@@ -62,15 +67,40 @@ class Backups {
     /** Writes a copy; it is there whole, with its sum, or not at all. */
     void write(Path file) throws IOException {
         Files.createDirectories(file.toAbsolutePath().getParent());
-        Path part = file.resolveSibling(file.getFileName() + ".part");
+        Path part = file.resolveSibling(file.getFileName() + ".part.zip");
         try {
+            Map<String, byte[]> beside = beside();
             new JdbcTemplate(database).execute("BACKUP TO '" + part.toString().replace("'", "''") + "'");
+            add(beside, part);
             Files.writeString(
                     file.resolveSibling(file.getFileName() + ".sha256"),
                     sha256(part) + "  " + file.getFileName() + "\n");
             Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
         } finally {
             Files.deleteIfExists(part);
+        }
+    }
+
+    /**
+     * The seals and their key, which stand beside the database. Read before the database is copied: a record without its seal is
+     * sealed at the next start, a seal without its record would look like one that was cut off.
+     */
+    private Map<String, byte[]> beside() throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        for (String name : BESIDE) {
+            Path file = data.resolve(name);
+            if (Files.exists(file)) {
+                files.put(name, Files.readAllBytes(file));
+            }
+        }
+        return files;
+    }
+
+    private static void add(Map<String, byte[]> files, Path zip) throws IOException {
+        try (FileSystem copy = FileSystems.newFileSystem(zip, Map.of())) {
+            for (Map.Entry<String, byte[]> f : files.entrySet()) {
+                Files.write(copy.getPath("/" + f.getKey()), f.getValue());
+            }
         }
     }
 
