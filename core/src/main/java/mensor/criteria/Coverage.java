@@ -1,9 +1,9 @@
 package mensor.criteria;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -25,6 +25,7 @@ import mensor.weld.Penetration;
  */
 public final class Coverage {
     private final Map<Criterion, Set<Judgeable>> limited = new EnumMap<>(Criterion.class);
+    private final EnumSet<ReadValue> judged = EnumSet.noneOf(ReadValue.class);
     private final Map<Judgeable, NoLimit> free = new HashMap<>();
 
     /** What a book does with one thing. */
@@ -42,6 +43,7 @@ public final class Coverage {
     public Coverage(CriteriaBook book, Joint joint, Unit column) {
         for (Criterion c : Criterion.values()) {
             limited.put(c, book.rule(c, joint, column).answer(new Limits(c, joint)));
+            limited.get(c).forEach(this::remember);
         }
         all().forEach(j -> book.noLimit(j, joint).ifPresent(word -> free.put(j, word)));
     }
@@ -67,6 +69,13 @@ public final class Coverage {
 
     private void limit(Criterion criterion, Judgeable what) {
         limited.get(criterion).add(what);
+        remember(what);
+    }
+
+    private void remember(Judgeable what) {
+        if (what instanceof ReadValue v) {
+            judged.add(v);
+        }
     }
 
     /** What the code does with it, whatever the criterion. */
@@ -90,13 +99,14 @@ public final class Coverage {
 
     /** The values that a station shows and no rule judges. */
     public Set<ReadValue> withoutRule(Reading.Station s) {
-        Set<ReadValue> values = new LinkedHashSet<>();
-        for (ReadValue v : ReadValue.values()) {
-            boolean judged = limited.values().stream().anyMatch(l -> l.contains(v));
-            boolean alone = v == ReadValue.CONCAVITY && !speaksForSize(s);
-            if (v.isReadAt(s) && (!judged || alone)) {
+        Set<ReadValue> values = EnumSet.noneOf(ReadValue.class);
+        for (ReadValue v : EnumSet.complementOf(judged)) {
+            if (v.isReadAt(s)) {
                 values.add(v);
             }
+        }
+        if (ReadValue.CONCAVITY.isReadAt(s) && !speaksForSize(s)) {
+            values.add(ReadValue.CONCAVITY);
         }
         return values;
     }

@@ -3,6 +3,7 @@ package mensor.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mensor.criteria.Confidence;
 import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.NoLimit;
@@ -32,6 +33,11 @@ final class EntriesWithoutRule {
             Span span,
             Optional<NoLimit> word,
             String instead) {
+        /** What the code says of it where it leaves it free. */
+        Optional<String> freely() {
+            return word.map(w -> shown() + ": no limit (" + w.clause() + "): " + w.why());
+        }
+
         String shown() {
             return what.words() + " at " + span.shown();
         }
@@ -80,13 +86,15 @@ final class EntriesWithoutRule {
         List<Entry> mine = entries.stream()
                 .filter(e -> e.criterion() == finding.criterion())
                 .toList();
-        Finding said = finding;
-        for (Entry e : mine) {
-            if (e.word().isPresent()) {
-                NoLimit word = e.word().get();
-                said = said.noted(e.shown() + ": no limit (" + word.clause() + "): " + word.why(), word.confidence());
-            }
-        }
+        List<NoLimit> words = mine.stream().flatMap(e -> e.word().stream()).toList();
+        Finding said = words.isEmpty()
+                ? finding
+                : finding.noted(
+                        mine.stream().flatMap(e -> e.freely().stream()).toList(),
+                        words.stream()
+                                .map(NoLimit::confidence)
+                                .reduce(Confidence::lower)
+                                .orElseThrow());
         List<Entry> silent = mine.stream().filter(e -> e.word().isEmpty()).toList();
         return silent.isEmpty() || said.verdict() == Verdict.REJECT ? said : unjudged(said, silent);
     }

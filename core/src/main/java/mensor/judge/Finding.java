@@ -54,6 +54,10 @@ public record Finding(
             return line.isEmpty() ? this : new Grounds(reason, joined(trace, List.of(line)), asks, nearLimit);
         }
 
+        private Grounds traced(List<String> lines) {
+            return new Grounds(reason, joined(trace, lines), asks, nearLimit);
+        }
+
         private Grounds open(Reason why, List<Ask> more) {
             return new Grounds(why, trace, joined(asks, more), false);
         }
@@ -161,10 +165,10 @@ public record Finding(
                 grounds.traced(why.words()).open(first, more));
     }
 
-    /** With a word of the code on something that it leaves free. */
-    Finding noted(String line, Confidence sure) {
+    /** With the code's words on what it leaves free. */
+    Finding noted(List<String> lines, Confidence sure) {
         Basis weaker = new Basis(citation(), confidence().lower(sure));
-        return new Finding(id, criterion, verdict, amounts, place, weaker, grounds.traced(line));
+        return new Finding(id, criterion, verdict, amounts, place, weaker, grounds.traced(lines));
     }
 
     /** With one more line of arithmetic. */
