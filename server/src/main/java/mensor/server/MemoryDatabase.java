@@ -7,7 +7,10 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.MapPropertySource;
 
-/** Before the database is opened: a half filled demo is cleared; with {@code mensor.data=mem} the database is kept in memory: for a start that only lays the classes out. */
+/**
+ * Before the database is opened: a half filled demo is cleared; with {@code mensor.data=mem} the database is kept in memory, for
+ * a start that only lays the classes out.
+ */
 public class MemoryDatabase implements EnvironmentPostProcessor {
     @Override
     public void postProcessEnvironment(ConfigurableEnvironment environment, SpringApplication application) {

@@ -15,9 +15,7 @@ import mensor.server.welding.WeldingEntryKind;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
-import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * The made-up footbridge over a canal lock, put in through the same services as a person would use: fillet joints in every
@@ -32,7 +30,6 @@ class DemoData implements ApplicationRunner {
     private final DemoCriteria books;
     private final DemoCauses causes;
     private final DemoRepairs repairs;
-    private final TransactionTemplate transactions;
     private final HalfFilledDemo filling;
     private final Clock clock;
 
@@ -43,7 +40,6 @@ class DemoData implements ApplicationRunner {
             DemoCriteria books,
             DemoCauses causes,
             DemoRepairs repairs,
-            TransactionTemplate transactions,
             HalfFilledDemo filling,
             Clock clock) {
         this.people = people;
@@ -52,7 +48,6 @@ class DemoData implements ApplicationRunner {
         this.books = books;
         this.causes = causes;
         this.repairs = repairs;
-        this.transactions = transactions;
         this.filling = filling;
         this.clock = clock;
     }
@@ -62,16 +57,7 @@ class DemoData implements ApplicationRunner {
         if (!people.isWanted()) {
             return;
         }
-        filling.begin();
-        // all of it or nothing, and written once
-        transactions.executeWithoutResult(t -> load());
-        // each step by itself and by whoever took it, so that the history of these welds can be read
-        try {
-            repairs.load();
-        } finally {
-            SecurityContextHolder.clearContext();
-        }
-        filling.end();
+        filling.fill(this::load, repairs::load);
     }
 
     private void load() {

@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Tells whether the demo was filled to its end: one that was stopped meanwhile is begun anew. Never touches data of one's own. */
 @Component
@@ -16,11 +18,29 @@ public class HalfFilledDemo {
 
     private final Path mark;
 
-    HalfFilledDemo(@Value("${mensor.data}") String data) {
+    private final TransactionTemplate transactions;
+
+    HalfFilledDemo(@Value("${mensor.data}") String data, TransactionTemplate transactions) {
+        this.transactions = transactions;
         this.mark = Path.of(data).resolve(MARK);
     }
 
-    void begin() {
+    /**
+     * @param whole all of it is stored, or nothing, and written once
+     * @param steps each by itself and by whoever took it, so that its history can be read
+     */
+    void fill(Runnable whole, Runnable steps) {
+        begin();
+        transactions.executeWithoutResult(t -> whole.run());
+        try {
+            steps.run();
+        } finally {
+            SecurityContextHolder.clearContext();
+        }
+        end();
+    }
+
+    private void begin() {
         try {
             if (Files.isDirectory(mark.getParent())) {
                 Files.writeString(mark, "While this file is here, the demo data is not complete.");
@@ -30,7 +50,7 @@ public class HalfFilledDemo {
         }
     }
 
-    void end() {
+    private void end() {
         try {
             Files.deleteIfExists(mark);
         } catch (IOException e) {

@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Locale;
 import java.util.Set;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import mensor.server.web.Desks;
 import mensor.server.web.Refusal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -20,11 +20,11 @@ class Passwords {
     /** Bytes: what is longer the hash would not see. */
     private static final int LONGEST = 72;
 
-    private static final long PATIENCE_SECONDS = 10;
-
     private final PasswordEncoder encoder;
-    private final Semaphore desks =
-            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
+    private final Desks desks = new Desks(
+            Math.max(1, Runtime.getRuntime().availableProcessors() / 2),
+            Duration.ofSeconds(10),
+            "many people sign in at this moment; try again shortly");
     private final String nobodysHash;
     private final Set<String> common;
 
@@ -62,27 +62,11 @@ class Passwords {
             throw Refusal.invalid(
                     "password", "many people use this one, and it is tried first; take three words of your own");
         }
-        return atDesk(() -> encoder.encode(password));
+        return desks.at(() -> encoder.encode(password));
     }
 
     /** Whether the password is that of the hash; without a hash it takes as long, and is not. */
     boolean matches(String given, String hash) {
-        return atDesk(() -> encoder.matches(given, hash == null ? nobodysHash : hash)) && hash != null;
-    }
-
-    private <T> T atDesk(java.util.function.Supplier<T> work) {
-        try {
-            if (!desks.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
-                throw Refusal.busy("many people sign in at this moment; try again shortly");
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw Refusal.busy("Mensor is stopping");
-        }
-        try {
-            return work.get();
-        } finally {
-            desks.release();
-        }
+        return desks.at(() -> encoder.matches(given, hash == null ? nobodysHash : hash)) && hash != null;
     }
 }

@@ -4,14 +4,14 @@ import java.awt.Dimension;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
+import mensor.server.web.Desks;
 import mensor.server.web.Refusal;
 import net.coobird.thumbnailator.Thumbnails;
 
@@ -35,12 +35,12 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
 
     private static final long MOST_POINTS =
             Math.min(50_000_000, Runtime.getRuntime().maxMemory() / 2 / DESKS / BYTES_A_POINT);
-    private static final long PATIENCE_SECONDS = 60;
     private static final int THUMBNAIL = 160;
     private static final double QUALITY = 0.9;
     private static final String FIELD = "photo";
 
-    private static final Semaphore OPEN = new Semaphore(DESKS, true);
+    private static final Desks OPEN =
+            new Desks(DESKS, Duration.ofSeconds(60), "many pictures come in at this moment; send it again shortly");
 
     /** Reads what was sent; anything but a whole PNG or JPEG is refused in plain words. */
     public static PictureFile of(byte[] sent) {
@@ -53,23 +53,17 @@ public record PictureFile(String type, int width, int height, byte[] bytes, byte
         String format = format(sent).orElseThrow(() -> Refusal.invalid(FIELD, whatElse(sent)));
         checkSize(sent, format);
         try {
-            if (!OPEN.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
-                throw Refusal.busy("many pictures come in at this moment; send it again shortly");
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw Refusal.busy("Mensor is stopping");
-        }
-        try {
-            checkWhole(sent, format);
-            byte[] clean = drawn(sent, format, 0);
-            Dimension size = size(clean, format);
-            return new PictureFile("image/" + format, size.width, size.height, clean, drawn(clean, "jpeg", THUMBNAIL));
+            return OPEN.at(() -> drawnAnew(sent, format));
         } catch (IOException | IllegalArgumentException e) {
             throw damaged(format);
-        } finally {
-            OPEN.release();
         }
+    }
+
+    private static PictureFile drawnAnew(byte[] sent, String format) throws IOException {
+        checkWhole(sent, format);
+        byte[] clean = drawn(sent, format, 0);
+        Dimension size = size(clean, format);
+        return new PictureFile("image/" + format, size.width, size.height, clean, drawn(clean, "jpeg", THUMBNAIL));
     }
 
     private static Refusal damaged(String format) {
