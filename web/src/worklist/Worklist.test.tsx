@@ -30,6 +30,7 @@ const page = (rows: Row[], more: Partial<WorklistPage> = {}): WorklistPage => ({
   rows,
   fitting: rows.length,
   counts: { all: rows.length },
+  version: "1",
   ...more,
 });
 
@@ -81,3 +82,20 @@ it("greets an empty shop with what is wanted before the first inspection, each t
   expect(screen.getByText("Do it now").closest("a")?.getAttribute("href")).toBe("/gauges");
   expect(screen.getAllByText("for the quality manager")).toHaveLength(1);
 });
+
+it("reads the list again once something new was stored, and only then", async () => {
+  let version = "1";
+  const { sent } = renderWith(<Worklist />, {
+    "GET /api/jobs": () => ({ json: [] }),
+    "GET /api/joints/version": () => ({ json: { version } }),
+    "GET /api/joints": () => ({ json: page([row(`FB-0${version}`, "sign")], { version }) }),
+  });
+  await screen.findByText("FB-01");
+  const lists = () => sent.filter((s) => s.path.startsWith("/api/joints?")).length;
+  const asked = () => sent.filter((s) => s.path === "/api/joints/version").length;
+  await waitFor(() => expect(asked()).toBe(1));
+  expect(lists()).toBe(1);
+  version = "2";
+  await screen.findByText("FB-02", {}, { timeout: 7_000 });
+  expect(lists()).toBe(2);
+}, 10_000);

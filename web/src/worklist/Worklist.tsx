@@ -1,10 +1,10 @@
 import { holds } from "../lib/roles";
 import { PlusOutlined, SearchOutlined } from "@ant-design/icons";
-import { keepPreviousData, useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useInfiniteQuery, useQuery, type InfiniteData } from "@tanstack/react-query";
 import { Alert, Button, Input, Segmented } from "antd";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { api, saidBy, type Row } from "../lib/api";
+import { api, saidBy, type Row, type WorklistPage } from "../lib/api";
 import { DataTable, type Column, type Sort } from "../lib/DataTable";
 import { Choice } from "../lib/fields";
 import { useActor } from "../lib/session";
@@ -25,6 +25,20 @@ const groups = [
   ["done", "Done"],
 ] as const;
 const page = 100;
+
+/** Reads the list again once something new was stored; asks for no more than whether. */
+function useNewest(welds: { data: InfiniteData<WorklistPage> | undefined; refetch: () => Promise<unknown> }) {
+  const version = useQuery({ queryKey: ["joints-version"], queryFn: api.worklistVersion, refetchInterval: 5_000 });
+  const newest = version.data?.version;
+  const { data, refetch } = welds;
+  const known = useRef(data);
+  useEffect(() => {
+    known.current = data;
+  }, [data]);
+  useEffect(() => {
+    if (newest && known.current?.pages.some((p) => p.version !== newest)) void refetch();
+  }, [newest, refetch]);
+}
 
 /** The welds, where each stands and what comes next; found, sorted and cut by the server. */
 export default function Worklist() {
@@ -48,9 +62,10 @@ export default function Worklist() {
     queryFn: ({ pageParam, signal }) => api.joints({ ...wanted, from: pageParam, size: page }, signal),
     initialPageParam: 0,
     getNextPageParam: (last, all) => (all.length * page < last.fitting ? all.length * page : undefined),
-    refetchInterval: 10_000,
+    refetchInterval: 60_000, // what a weld waits for goes by the clock
     placeholderData: keepPreviousData,
   });
+  useNewest(welds);
   const rows = useMemo(() => welds.data?.pages.flatMap((p) => p.rows) ?? [], [welds.data]);
   const counts = welds.data?.pages[0]?.counts ?? {};
   const setsUp = holds(actor, "INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER");

@@ -1,20 +1,30 @@
 package mensor.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
+import mensor.server.inspection.WorklistCheck;
+import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** The real application on a free port with a fresh database in a temporary folder, started once for all tests. */
-public class RunningMensor implements BeforeAllCallback {
+public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
     static final String PASSWORD = "a-long-password";
     private static ConfigurableApplicationContext context;
 
     @Override
     public void beforeAll(ExtensionContext extension) {
         root(extension).getOrComputeIfAbsent("mensor", k -> start());
+    }
+
+    /** Whatever was stored, and by whichever way: the worklist's rows are what the other tables make of them. */
+    @Override
+    public void afterAll(ExtensionContext extension) {
+        assertThat(WorklistCheck.changeWhenMadeAnew(context)).isEqualTo("NONE");
     }
 
     private static ExtensionContext.Store root(ExtensionContext e) {

@@ -99,6 +99,41 @@ class WorklistTest {
         assertThat(times.get(4)).isLessThan(2_000);
     }
 
+    @Test
+    void whoShowsTheListAsksWhetherThereIsAnythingNew() {
+        String before = version();
+        assertThat(version()).isEqualTo(before);
+        assertThat(ines.get("/api/joints").json().get("version").asString()).isEqualTo(before);
+        String path = ines.inspection("WV-1");
+        String setUp = version();
+        assertThat(setUp).isNotEqualTo(before);
+        ines.add(path, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/64'")
+                .expect(200);
+        assertThat(version()).isNotEqualTo(setUp);
+        // a viewer, who sees what is signed alone, learns nothing of what others are at
+        assertThat(RunningMensor.as("vera")
+                        .get("/api/joints/version")
+                        .expect(200)
+                        .json()
+                        .get("version")
+                        .asString())
+                .matches("[0-9]+");
+    }
+
+    @Test
+    void marksStandAsPeopleCount() {
+        for (String mark : List.of("WC-10", "WC-2", "WC-2A", "WC-1")) {
+            ines.inspection(mark);
+        }
+        assertThat(each(rows("/api/joints?find=WC-"), "mark")).containsExactly("WC-1", "WC-2", "WC-2A", "WC-10");
+        assertThat(each(rows("/api/joints?find=WC-&sort=-mark"), "mark"))
+                .containsExactly("WC-10", "WC-2A", "WC-2", "WC-1");
+    }
+
+    private String version() {
+        return ines.get("/api/joints/version").expect(200).json().get("version").asString();
+    }
+
     private static String mark(int n) {
         return "LL-%05d".formatted(n);
     }

@@ -1,5 +1,6 @@
 package mensor.server.inspection;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -23,8 +24,8 @@ public interface RepairStanding {
         }
     }
 
-    /** By the inspection that raised them. */
-    Map<UUID, Standing> all();
+    /** By the inspection that raised them, as stored; an inspection that raised none is not there. */
+    Map<UUID, Standing> of(Collection<UUID> inspections);
 
     Standing of(UUID inspection);
 

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,14 +20,19 @@ import org.springframework.transaction.annotation.Transactional;
 /** The joints with where each stands and what comes next. */
 @Service
 public class Worklist {
+    /** Seconds. */
+    private static final int VIEWERS_WAIT = 20;
+
     private final WorklistQuery query;
     private final RepairStanding repairs;
     private final Jobs jobs;
     private final People people;
+    private final WorklistWatch watch;
     private final Clock clock;
 
-    Worklist(WorklistQuery query, RepairStanding repairs, Jobs jobs, People people, Clock clock) {
+    Worklist(WorklistQuery query, RepairStanding repairs, Jobs jobs, People people, WorklistWatch watch, Clock clock) {
         this.query = query;
+        this.watch = watch;
         this.repairs = repairs;
         this.jobs = jobs;
         this.people = people;
@@ -67,6 +71,11 @@ public class Worklist {
                     : Optional.of(weldedAt.plus(Duration.ofHours(delayHours)));
         }
 
+        /** The same for all welds of one design in one job and for one side of the contract. */
+        String alike() {
+            return jobId + design + capacity;
+        }
+
         boolean isSigned() {
             return state == StoredInspection.State.SIGNED;
         }
@@ -99,27 +108,40 @@ public class Worklist {
             String group,
             int alike) {}
 
-    /** A page of the rows that fit, how many fit in all, and how many there are in each group. */
-    public record WorklistPage(List<Row> rows, int fitting, Map<String, Integer> counts) {}
+    /** A page of the rows that fit, how many fit in all, how many there are in each group, and the list's version before it was read. */
+    public record WorklistPage(List<Row> rows, int fitting, Map<String, Integer> counts, String version) {}
 
     /** The rows of a page, how many fit in all, and how many there are in each group. */
     @Transactional(readOnly = true)
     public WorklistPage page(Actor actor, String find, String group, UUID job, String sort, int from, int size) {
-        // only of signed rejects does anybody ask what their repair waits for
-        Map<UUID, RepairStanding.Standing> standing = repairs.all();
-        Map<UUID, String> repairGroups = new HashMap<>();
-        standing.forEach((inspection, its) -> repairGroups.put(inspection, NextStep.group(its)));
-        WorklistQuery.Found found = query.find(
-                new WorklistQuery.Wanted(actor.seesSignedOnly(), find, group, job, sort, from, size), repairGroups);
+        String version = version(actor);
+        String jobName = job == null ? "" : jobs.get(job).name();
+        WorklistQuery.Found found =
+                query.find(new WorklistQuery.Wanted(actor.seesSignedOnly(), find, group, jobName, sort, from, size));
         Map<UUID, String> jobNames = jobs.names();
         Map<UUID, String> names = people.names();
         Map<String, Integer> alike = query.alike(found.rows());
+        // only of signed rejects does anybody ask what their repair waits for
+        Map<UUID, RepairStanding.Standing> standing = repairs.of(found.rows().stream()
+                .filter(l -> l.isSigned() && result(l) == Verdict.REJECT)
+                .map(Line::inspectionId)
+                .toList());
         Instant now = clock.instant();
         List<Row> rows = new ArrayList<>();
-        for (int n = 0; n < found.rows().size(); n++) {
-            rows.add(row(found.rows().get(n), found.groups().get(n), now, standing, names, jobNames, alike));
+        for (Line line : found.rows()) {
+            rows.add(row(line, found.groups().get(line.inspectionId()), now, standing, names, jobNames, alike));
         }
-        return new WorklistPage(rows, found.counts().getOrDefault(group, 0), found.counts());
+        return new WorklistPage(rows, found.counts().getOrDefault(group, 0), found.counts(), version);
+    }
+
+    /**
+     * Another one whenever something that the list shows was stored: who shows it asks for this, and reads only then. A viewer's
+     * changes by the clock, so that it tells nothing of what others are at.
+     */
+    public String version(Actor actor) {
+        return actor.seesSignedOnly()
+                ? Long.toString(clock.instant().getEpochSecond() / VIEWERS_WAIT)
+                : watch.version();
     }
 
     private static Row row(
@@ -157,14 +179,10 @@ public class Worklist {
                         result(l),
                         l.entryCount(),
                         l.todos(),
-                        repairs(l, standing),
+                        standing.getOrDefault(l.inspectionId(), RepairStanding.Standing.NONE),
                         NextStep.wait(l.readyAt(), now)),
                 group,
-                alike.getOrDefault(l.jobId() + l.design() + l.capacity(), 0));
-    }
-
-    private static RepairStanding.Standing repairs(Line l, Map<UUID, RepairStanding.Standing> standing) {
-        return standing.getOrDefault(l.inspectionId(), RepairStanding.Standing.NONE);
+                alike.getOrDefault(l.alike(), 0));
     }
 
     private static Verdict result(Line l) {

@@ -37,6 +37,15 @@ class WorklistController {
         return worklist.page(actor, find, group, job, sort, from, size);
     }
 
+    /** Changes with whatever the list shows. */
+    record WorklistVersion(String version) {}
+
+    /** Whether there is anything new: asked often and cheaply, in place of the list. */
+    @GetMapping("/joints/version")
+    WorklistVersion version(@AuthenticationPrincipal Actor actor) {
+        return new WorklistVersion(worklist.version(actor));
+    }
+
     /** What the entry line understands, a line for each kind. */
     @GetMapping("/entry-line")
     List<EntryLine.Card> entryLine() {

@@ -1,5 +1,7 @@
 package mensor.server.inspection;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -10,134 +12,103 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * Asks the database for a page of the worklist: found, grouped, sorted and cut there, so that twenty thousand welds cost no more
- * than their first rows.
+ * Asks the database for a page of the worklist: found, sorted and cut there from what {@link WorklistRows} keeps, so that a
+ * hundred thousand welds cost no more than their first rows.
  */
 @Component
 class WorklistQuery {
-    /** What a signed reject waits for is told by its repairs, which are counted in one place, and given here by inspection. */
-    private static final String GROUP = """
-            case when i.state <> 'SIGNED' then
-                   case when i.entry_count = 0 then 'inspect'
-                        when i.verdict = 'incomplete' then 'in-progress'
-                        else 'sign' end
-                 when i.verdict <> 'reject' then 'done'
-                 else coalesce(r.repair_group, 'done') end""";
-
-    private static final String JOINED = """
-             from inspection i
-            join joint j on j.id = i.joint_id
-            join job b on b.id = j.job_id
-            left join unnest(cast(:rejects as uuid array), cast(:groups as varchar array)) as r (inspection_id, repair_group)
-              on r.inspection_id = i.id
-            """;
-
-    /** The newest inspection of each weld and side of the contract; a viewer sees the newest signed one. */
-    private static final String FROM = JOINED + """
-            where (:signedOnly = false or i.state = 'SIGNED')
-              and not exists (select 1 from inspection k where k.joint_id = i.joint_id and k.capacity = i.capacity
-                and (:signedOnly = false or k.state = 'SIGNED')
-                and (k.cycle > i.cycle or k.cycle = i.cycle and k.revision > i.revision))""";
-
-    private static final String TEXT =
-            "lower(concat_ws(' ', j.mark, j.weld_no, j.side, j.welder, j.wps, j.lot, j.in_words, j.drawing, b.name))";
-
-    private static final String WELD =
-            "lower(b.name), lower(j.lot), lower(j.mark), j.weld_no nulls first, j.side nulls first, i.capacity, i.id";
-
     private static final Map<String, String> SORTS = Map.of(
-            "job", "lower(b.name)",
-            "lot", "lower(j.lot)",
-            "mark", "lower(j.mark)",
-            "inWords", "lower(j.in_words)",
-            "position", "j.position",
-            "welder", "j.welder",
-            "wps", "j.wps",
-            "stage", "i.stage",
-            "verdict", "i.verdict",
-            "next", GROUP);
+            "job", "job",
+            "lot", "lot",
+            "mark", "mark",
+            "inWords", "in_words",
+            "position", "position",
+            "welder", "welder",
+            "wps", "wps",
+            "stage", "stage",
+            "verdict", "verdict",
+            "next", "work_group");
+
+    private static final int REMEMBERED = 500;
+
+    /** How many there are in each group, and how many are alike: asked anew once a weld came or went elsewhere. */
+    private final Cache<List<Object>, Map<String, Integer>> counts =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     private final JdbcClient jdbc;
+    private final WorklistWatch watch;
 
-    WorklistQuery(JdbcClient jdbc) {
+    WorklistQuery(JdbcClient jdbc, WorklistWatch watch) {
         this.jdbc = jdbc;
+        this.watch = watch;
     }
 
     /**
      * What is wanted of the list.
      *
+     * @param signedOnly of each weld the newest signed inspection, as a viewer sees it
      * @param find each of its words stands somewhere in the weld's mark, number, welder, procedure, lot, job or description
+     * @param job a job's name; all jobs where it is empty
      * @param sort a column, by the order of the work where it is empty; with "-" before it the other way round
      */
-    record Wanted(boolean signedOnly, String find, String group, UUID job, String sort, int from, int size) {}
+    record Wanted(boolean signedOnly, String find, String group, String job, String sort, int from, int size) {}
 
     /** The rows of a page with their group, and how many fit in each group. */
-    record Found(List<Worklist.Line> rows, List<String> groups, Map<String, Integer> counts) {}
+    record Found(List<Worklist.Line> rows, Map<UUID, String> groups, Map<String, Integer> counts) {}
 
-    private record Grouped(Worklist.Line line, String group) {}
-
-    Found find(Wanted wanted, Map<UUID, String> repairGroups) {
+    Found find(Wanted wanted) {
         Map<String, Object> values = new HashMap<>();
-        values.put("signedOnly", wanted.signedOnly());
-        values.put("rejects", repairGroups.keySet().toArray(UUID[]::new));
-        values.put("groups", repairGroups.values().toArray(String[]::new));
         String where = where(wanted, values);
-        Map<String, Integer> counts = counts(where, values);
-        String only = wanted.group().equals("all") ? "" : " and (" + GROUP + ") = :group";
+        Map<String, Integer> inGroups = counts(wanted, where, values);
+        boolean oneGroup = !wanted.group().equals("all");
         values.put("group", wanted.group());
         values.put("from", Math.max(0, wanted.from()));
         values.put("size", Math.min(Math.max(1, wanted.size()), 500));
-        // first which, by what they are sorted by alone; then what is shown of these few
-        List<UUID> ids = jdbc.sql("select i.id" + FROM + where + only + " order by " + order(wanted.sort())
+        Map<UUID, String> groups = new LinkedHashMap<>();
+        jdbc.sql("select inspection_id, work_group from worklist_row" + where
+                        + (oneGroup ? " and work_group = :group" : "") + " order by " + order(wanted, oneGroup)
                         + " offset :from rows fetch next :size rows only")
                 .params(values)
-                .query((row, n) -> row.getObject(1, UUID.class))
+                .query((row, n) -> groups.put(row.getObject(1, UUID.class), row.getString(2)))
                 .list();
-        if (ids.isEmpty()) {
-            return new Found(List.of(), List.of(), counts);
-        }
-        values.put("ids", ids);
-        Map<UUID, Grouped> byId = new HashMap<>();
+        return new Found(groups.isEmpty() ? List.of() : lines(groups.keySet()), groups, inGroups);
+    }
+
+    /** What is shown of a few inspections, in the order in which they are asked for. */
+    private List<Worklist.Line> lines(Set<UUID> ids) {
+        Map<UUID, Worklist.Line> byId = new HashMap<>();
         jdbc.sql("select i.id as inspection_id, j.id as weld_id, j.job_id, j.lot, j.mark, j.weld_no, j.side,"
                         + " j.in_words, j.position, j.welder, j.wps, j.design, j.welded_at, j.delay_hours, i.stage, i.capacity,"
-                        + " i.cycle, i.revision, i.state, i.verdict, i.rejects, i.todos, i.entry_count, i.holder, "
-                        + GROUP
-                        + " as work_group" + JOINED + " where i.id in (:ids)")
-                .params(values)
+                        + " i.cycle, i.revision, i.state, i.verdict, i.rejects, i.todos, i.entry_count, i.holder"
+                        + " from inspection i join joint j on j.id = i.joint_id where i.id in (:ids)")
+                .param("ids", ids)
                 .query((row, n) -> {
                     Worklist.Line line = line(row);
-                    return byId.put(line.inspectionId(), new Grouped(line, row.getString("work_group")));
+                    return byId.put(line.inspectionId(), line);
                 })
                 .list();
-        List<Worklist.Line> rows = new ArrayList<>();
-        List<String> groups = new ArrayList<>();
-        for (UUID id : ids) {
-            rows.add(byId.get(id).line());
-            groups.add(byId.get(id).group());
-        }
-        return new Found(rows, groups, counts);
+        return ids.stream().map(byId::get).toList();
     }
 
     private static String where(Wanted wanted, Map<String, Object> values) {
-        StringBuilder where = new StringBuilder();
-        if (wanted.job() != null) {
-            where.append(" and j.job_id = :job");
-            values.put("job", wanted.job());
+        StringBuilder where = new StringBuilder(" where ").append(seen(wanted)).append(" = true");
+        if (!wanted.job().isEmpty()) {
+            List<String> range = WorklistRows.rangeOf(wanted.job());
+            where.append(" and work_order > :first and work_order < :last");
+            values.put("first", range.get(0));
+            values.put("last", range.get(1));
         }
         int n = 0;
         for (String word : wanted.find().strip().toLowerCase(Locale.ROOT).split("\\s+")) {
             if (!word.isEmpty() && n < 8) {
                 String name = "word" + n++;
-                where.append(" and ")
-                        .append(TEXT)
-                        .append(" like :")
-                        .append(name)
-                        .append(" escape '!'");
+                where.append(" and words like :").append(name).append(" escape '!'");
                 values.put(
                         name, "%" + word.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%");
             }
@@ -145,24 +116,33 @@ class WorklistQuery {
         return where.toString();
     }
 
-    private Map<String, Integer> counts(String where, Map<String, Object> values) {
-        Map<String, Integer> counts = new LinkedHashMap<>();
-        jdbc.sql("select work_group, count(*) as welds from (select " + GROUP + " as work_group" + FROM + where
-                        + ") w group by work_group")
-                .params(values)
-                .query((row, n) -> counts.put(row.getString("work_group"), row.getInt("welds")))
-                .list();
-        counts.put("all", counts.values().stream().mapToInt(Integer::intValue).sum());
-        return counts;
+    private static String seen(Wanted wanted) {
+        return wanted.signedOnly() ? "newest_signed" : "newest";
     }
 
-    private static String order(String sort) {
-        boolean down = sort.startsWith("-");
-        String column = SORTS.get(down ? sort.substring(1) : sort);
+    private Map<String, Integer> counts(Wanted wanted, String where, Map<String, Object> values) {
+        String places = watch.places(); // before the database is asked: what comes meanwhile is asked for the next time
+        return counts.get(List.of(places, wanted.signedOnly(), wanted.find(), wanted.job()), key -> {
+            Map<String, Integer> inGroups = new LinkedHashMap<>();
+            jdbc.sql("select work_group, count(*) as welds from worklist_row" + where + " group by work_group")
+                    .params(values)
+                    .query((row, n) -> inGroups.put(row.getString("work_group"), row.getInt("welds")))
+                    .list();
+            inGroups.put(
+                    "all",
+                    inGroups.values().stream().mapToInt(Integer::intValue).sum());
+            return inGroups;
+        });
+    }
+
+    /** Named as the indexes are, so that the first rows are read from one and no more. */
+    private static String order(Wanted wanted, boolean oneGroup) {
+        boolean down = wanted.sort().startsWith("-");
+        String column = SORTS.get(down ? wanted.sort().substring(1) : wanted.sort());
         if (column == null) {
-            return WELD;
+            return seen(wanted) + (oneGroup || wanted.signedOnly() ? ", work_group" : "") + ", work_order";
         }
-        return column + (down ? " desc nulls last, " : " nulls first, ") + WELD;
+        return column + (down ? " desc nulls last, " : " nulls first, ") + "work_order";
     }
 
     private static Worklist.Line line(ResultSet row) throws SQLException {
@@ -202,22 +182,27 @@ class WorklistQuery {
 
     /** How many welds that nobody began are alike, by job, design and capacity. */
     Map<String, Integer> alike(List<Worklist.Line> rows) {
-        List<String> designs = rows.stream()
-                .filter(l -> !l.isSigned() && l.entryCount() == 0 && l.cycle() == 0)
-                .map(Worklist.Line::design)
-                .distinct()
-                .toList();
+        String places = watch.places();
         Map<String, Integer> alike = new HashMap<>();
-        if (!designs.isEmpty()) {
-            jdbc.sql(
-                            "select j.job_id, j.design, i.capacity, count(*) as welds from inspection i join joint j on j.id = i.joint_id"
-                                    + " where j.design in (:designs) and i.entry_count = 0 and i.cycle = 0 and i.state <> 'SIGNED'"
-                                    + " group by j.job_id, j.design, i.capacity")
-                    .param("designs", designs)
-                    .query((row, n) -> alike.put(
-                            row.getObject("job_id", UUID.class) + row.getString("design") + row.getString("capacity"),
-                            row.getInt("welds")))
+        List<String> ask = new ArrayList<>();
+        rows.stream()
+                .filter(l -> !l.isSigned() && l.entryCount() == 0 && l.cycle() == 0)
+                .map(Worklist.Line::alike)
+                .distinct()
+                .forEach(one -> {
+                    Map<String, Integer> known = counts.getIfPresent(List.of(places, one));
+                    if (known == null) {
+                        ask.add(one);
+                    } else {
+                        alike.putAll(known);
+                    }
+                });
+        if (!ask.isEmpty()) {
+            jdbc.sql("select alike, count(*) as welds from worklist_row where alike in (:alike) group by alike")
+                    .param("alike", ask)
+                    .query((row, n) -> alike.put(row.getString("alike"), row.getInt("welds")))
                     .list();
+            ask.forEach(one -> counts.put(List.of(places, one), Map.of(one, alike.getOrDefault(one, 0))));
         }
         return alike;
     }

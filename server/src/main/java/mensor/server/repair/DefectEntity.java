@@ -17,6 +17,7 @@ import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.repair.Disposition;
 import mensor.repair.RepairState;
+import mensor.server.inspection.ShownInWorklist;
 import mensor.weld.Named;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
@@ -25,7 +26,7 @@ import org.hibernate.envers.NotAudited;
 @Entity
 @Audited
 @Table(name = "defect")
-class DefectEntity {
+class DefectEntity implements ShownInWorklist {
     @Id
     private UUID id;
 
@@ -162,6 +163,11 @@ class DefectEntity {
     }
 
     UUID id() {
+        return id;
+    }
+
+    @Override
+    public UUID defectId() {
         return id;
     }
 

@@ -1,12 +1,15 @@
 package mensor.server.repair;
 
 import jakarta.persistence.LockModeType;
+import jakarta.persistence.QueryHint;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.QueryHints;
 import org.springframework.data.repository.query.Param;
 
 interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
@@ -26,11 +29,18 @@ interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
     @Query("select coalesce(max(d.number), 0) from DefectEntity d where d.jobId = :job")
     int lastNumber(@Param("job") UUID job);
 
-    /** For the lists: which look raised it, what was decided, where it stands, and whether something waits. */
-    @Query(
+    String STANDINGS =
             "select d.inspectionId, d.disposition, d.state, (select count(h) from RepairHoldEntity h where h.defectId = d.id"
-                    + " and h.releasedAt is null and h.dropped = false) from DefectEntity d where :inspection is null or d.inspectionId = :inspection")
+                    + " and h.releasedAt is null and h.dropped = false) from DefectEntity d where d.inspectionId ";
+
+    /** Which inspection raised it, what was decided, where it stands, and whether something waits. */
+    @Query(STANDINGS + "= :inspection")
     List<Object[]> standings(@Param("inspection") UUID inspection);
+
+    /** The same for the lists, as stored: it is asked while a transaction ends, when all was written. */
+    @Query(STANDINGS + "in :inspections")
+    @QueryHints(@QueryHint(name = "org.hibernate.flushMode", value = "COMMIT"))
+    List<Object[]> standings(@Param("inspections") Collection<UUID> inspections);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     Optional<DefectEntity> findForChangeById(UUID id);

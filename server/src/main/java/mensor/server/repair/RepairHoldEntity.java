@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import mensor.repair.HoldKind;
+import mensor.server.inspection.ShownInWorklist;
 import mensor.weld.Named;
 import org.hibernate.envers.Audited;
 
@@ -15,7 +16,7 @@ import org.hibernate.envers.Audited;
 @Entity
 @Audited
 @Table(name = "repair_hold")
-class RepairHoldEntity {
+class RepairHoldEntity implements ShownInWorklist {
     @Id
     private UUID id;
 
@@ -74,7 +75,8 @@ class RepairHoldEntity {
         return id;
     }
 
-    UUID defectId() {
+    @Override
+    public UUID defectId() {
         return defectId;
     }
 

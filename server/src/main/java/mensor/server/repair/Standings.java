@@ -1,6 +1,7 @@
 package mensor.server.repair;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +25,8 @@ class Standings implements RepairStanding {
 
     @Override
     @Transactional(readOnly = true)
-    public Map<UUID, Standing> all() {
-        return count(defects.standings(null));
+    public Map<UUID, Standing> of(Collection<UUID> inspections) {
+        return inspections.isEmpty() ? Map.of() : count(defects.standings(inspections));
     }
 
     @Override

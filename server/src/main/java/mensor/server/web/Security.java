@@ -24,6 +24,7 @@ class Security {
     private static final String[] FOR_VIEWERS = {
         "/api/inspections/**",
         "/api/joints",
+        "/api/joints/version",
         "/api/joints/*/report",
         "/api/jobs",
         "/api/jobs/*",
