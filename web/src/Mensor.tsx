@@ -24,6 +24,7 @@ const RejectRates = lazy(() => import("./reject-rates/RejectRates"));
 const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
+const ShopHistory = lazy(() => import("./history/ShopHistory"));
 const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
 
@@ -113,6 +114,7 @@ export function Mensor() {
           <Route path="/criteria" element={<CriteriaPages />} />
           <Route path="/criteria/:id" element={<CriteriaPages />} />
           <Route path="/people" element={<People />} />
+          <Route path="/history" element={<ShopHistory />} />
           <Route path="/books/*" element={<Renamed from="/books" to="/criteria" />} />
           <Route path="/rates" element={<Renamed from="/rates" to="/reject-rates" />} />
           <Route path="/joints/:id/making" element={<Renamed from="/making" to="/welding-record" />} />

@@ -10,6 +10,7 @@ import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
 import { useBusy, useWaiting, type Doing } from "./useBench";
 import { newId } from "../lib/id";
+import { minuteOf } from "../lib/local-time";
 import { signLook } from "./sign-look";
 
 /** The verdict to be read at arm's length, what is still to be inspected, and what to do next. */
@@ -62,7 +63,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         {bench.signature ? (
           <div className="small" style={{ marginTop: 4 }}>
             Signed {bench.signature.verdict} by {bench.signature.name} ({bench.signature.capacity}),{" "}
-            {new Date(bench.signature.at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" })}
+            {minuteOf(bench.signature.at)}
             <div className="quiet" style={{ fontSize: 12, overflowWrap: "anywhere" }}>
               SHA-256 {bench.signature.sha256.slice(0, 16)}…
             </div>

@@ -6,6 +6,7 @@ import { useState, type FormEvent } from "react";
 import { useParams } from "react-router";
 import { api, problemsByField, saidBy, type CriteriaCheckForm, type CriteriaLine, type CriteriaPage } from "../lib/api";
 import { ChoiceField, DateField, TextField } from "../lib/fields";
+import { dayOf } from "../lib/local-time";
 import { useActor } from "../lib/session";
 import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
@@ -231,7 +232,7 @@ function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
         <div>
           <b className={c.stands ? "v-accept" : "hint"}>
             {c.stands ? "✓ " : "△ of another edition: "}
-            {c.checkedOn}, {c.checkedBy}
+            {dayOf(c.checkedOn)}, {c.checkedBy}
           </b>
           , against {c.copyEdition}
           <span className="quiet small"> · recorded by {c.recordedBy}</span>

@@ -5,6 +5,7 @@ import { useState, type FormEvent } from "react";
 import { Link } from "react-router";
 import { api, problemsByField, saidBy, type Gauge, type GaugeForm } from "../lib/api";
 import { DateField, said, TextField } from "../lib/fields";
+import { dayOf } from "../lib/local-time";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
@@ -107,7 +108,13 @@ function gaugeColumns(kit?: Kit): Column<Gauge>[] {
     { key: "division", title: "Reads to", width: 110, value: (g) => g.form.division ?? "go/no-go" },
     { key: "range", title: "Up to", width: 80, value: (g) => g.form.range },
     { key: "serial", title: "Serial", width: 90, value: (g) => g.form.serial },
-    { key: "due", title: "Calibration due", width: 140, value: (g) => g.form.due ?? "none" },
+    {
+      key: "due",
+      title: "Calibration due",
+      width: 140,
+      value: (g) => g.form.due ?? "none",
+      render: (g) => (g.form.due ? dayOf(g.form.due) : "none"),
+    },
     ...(kit ? [kitColumn(kit)] : []),
   ];
 }

@@ -1,5 +1,6 @@
-import { Table } from "antd";
+import { Card, Table } from "antd";
 import type { ReactNode } from "react";
+import { useNarrow } from "./useNarrow";
 
 /** A column: its head, and what a row shows in it. */
 export type SmallColumn<T> = readonly [title: ReactNode, cell: (row: T, index: number) => ReactNode, width?: number];
@@ -12,8 +13,25 @@ type Props<T> = {
   rowProps?: (row: T) => Record<string, string | undefined>;
 };
 
-/** A short table that is read as it stands: no sorting, no choice of columns. */
+/** A short table that is read as it stands: no sorting, no choice of columns. On a phone each row is a card. */
 export function SmallTable<T extends object>({ label, columns, rows, rowKey, rowProps }: Props<T>) {
+  const narrow = useNarrow();
+  if (narrow && columns.length > 2) {
+    return (
+      <div role="list" aria-label={label} className="picks">
+        {rows.map((r, n) => (
+          <Card size="small" role="listitem" key={rowKey(r, n)} {...rowProps?.(r)}>
+            {columns.map(([title, cell], i) => (
+              <div key={i}>
+                {title && <span className="small quiet">{title}: </span>}
+                {cell(r, n)}
+              </div>
+            ))}
+          </Card>
+        ))}
+      </div>
+    );
+  }
   return (
     <Table<T>
       aria-label={label}

@@ -167,6 +167,7 @@ export const api = {
     answer(client.GET("/api/criteria/{id}", { params: { path: { id }, query: probe } })),
   checkCriteria: (id: string, form: CriteriaCheckForm) =>
     answer(client.POST("/api/criteria/{id}/check", { params: { path: { id } }, body: form })),
+  worklistVersion: () => answer(client.GET("/api/joints/version")),
   joints: (wanted: WorklistWanted, signal?: AbortSignal) =>
     answer(client.GET("/api/joints", { params: { query: wanted }, signal })),
   jobs: () => answer(client.GET("/api/jobs")),
@@ -294,6 +295,8 @@ export const api = {
   },
   reinspect: (id: string) => answer(client.POST("/api/inspections/{id}/re-inspection", { params: { path: { id } } })),
   history: (joint: string) => answer(client.GET("/api/joints/{id}/history", { params: { path: { id: joint } } })),
+  shopHistory: (wanted: { what: string; find: string; most: number }, signal?: AbortSignal) =>
+    answer(client.GET("/api/history", { params: { query: wanted }, signal })),
   reports: () => answer(client.GET("/api/reports")),
   beginReport: (form: ReportForm) => answer(client.POST("/api/reports", { body: form })),
   stopReport: (id: string) => answer(client.DELETE("/api/reports/{id}", { params: { path: { id } } })),

@@ -1,7 +1,7 @@
 import type { Actor } from "./api";
 import { holds, type Role } from "./roles";
 
-type Page = { to: string; word: string; not?: Role[] };
+type Page = { to: string; word: string; not?: Role[]; only?: Role[] };
 type Group = { word: string; pages: Page[] };
 
 /** The pages by what one comes to do. */
@@ -23,13 +23,22 @@ const groups: Group[] = [
     ],
   },
   { word: "Learn", pages: [{ to: "/reject-rates", word: "Reject rates", not: ["VIEWER"] }] },
-  { word: "Admin", pages: [{ to: "/people", word: "People and welders", not: ["VIEWER"] }] },
+  {
+    word: "Admin",
+    pages: [
+      { to: "/people", word: "People and welders", not: ["VIEWER"] },
+      { to: "/history", word: "History of the shop", only: ["QUALITY_MANAGER"] },
+    ],
+  },
 ];
 
 /** Those that a person may open: what a role may not is not offered. */
 export function pagesFor(actor: Actor): Group[] {
   return groups
-    .map((g) => ({ ...g, pages: g.pages.filter((p) => !holds(actor, ...(p.not ?? []))) }))
+    .map((g) => ({
+      ...g,
+      pages: g.pages.filter((p) => !holds(actor, ...(p.not ?? [])) && (!p.only || holds(actor, ...p.only))),
+    }))
     .filter((g) => g.pages.length > 0);
 }
 

@@ -2,13 +2,14 @@ import { Button } from "antd";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Papers, type WithPapers } from "../lib/api";
+import { dayOf } from "../lib/local-time";
 import { ChoiceField, DateField, said, TextField } from "../lib/fields";
 
 /** A date up to which a paper holds; past it a word says so. */
 export function Until({ date }: { date?: string }) {
   if (!date) return <>–</>;
   const over = date < new Date().toISOString().slice(0, 10);
-  return over ? <span className="fault">✕ {date}, over</span> : <>{date}</>;
+  return over ? <span className="fault">✕ {dayOf(date)}, over</span> : <>{dayOf(date)}</>;
 }
 
 /** An inspector's certificate, eye test, and for whom he looks; what is over refuses a signature. */

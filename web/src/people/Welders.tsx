@@ -1,6 +1,7 @@
 import { holds } from "../lib/roles";
 import { Button } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { dayOf } from "../lib/local-time";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Welder, type WelderForm } from "../lib/api";
 import { ChoiceField, DateField, said, TextField } from "../lib/fields";
@@ -72,12 +73,13 @@ const welderColumns: Column<Welder>[] = [
 ];
 
 function testInWords(t: Test): string {
+  const lastUse = t.lastUsed ?? t.tested;
   return [
     `F${t.group ?? "?"}`,
     t.position,
     t.thickest ? `to ${t.thickest}` : "any thickness",
     t.backing ? "with backing" : "without backing",
-    `last used ${t.lastUsed ?? t.tested ?? "–"}`,
+    `last used ${lastUse ? dayOf(lastUse) : "–"}`,
   ].join(", ");
 }
 

@@ -2,6 +2,7 @@ import { holds } from "../lib/roles";
 import { Button, Checkbox, Input, Steps } from "antd";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
+import { dayOf } from "../lib/local-time";
 import { api, saidBy, type Defect } from "../lib/api";
 import { useActor } from "../lib/session";
 import { Holds } from "./Holds";
@@ -74,11 +75,11 @@ function Notification({ defect: d }: { defect: Defect }) {
   const change = useDefectChange(d.id);
   const [whom, setWhom] = useState("");
   const [asking, setAsking] = useState(false);
-  const raised = `Rejected ${day(d.raisedAt)} by ${d.raisedBy}.`;
+  const raised = `Rejected ${dayOf(d.raisedAt)} by ${d.raisedBy}.`;
   if (d.notified)
     return (
       <p className="small quiet" style={{ margin: 0 }}>
-        {raised} Notified {day(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).
+        {raised} Notified {dayOf(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).
       </p>
     );
   if (holds(actor, "VIEWER") || d.closedWhy)
@@ -276,7 +277,7 @@ function Recorded({ defect: d, may }: { defect: Defect; may: boolean }) {
             <b>{s.title}</b>: {s.said.join(", ")}
             <span className="small quiet">
               {" "}
-              · {s.by}, {day(s.at)}
+              · {s.by}, {dayOf(s.at)}
             </span>
             {s.warnings.map((w) => (
               <div key={w} className="hint">
@@ -321,7 +322,5 @@ export function Fault({ of }: { of: unknown }): ReactNode {
     </div>
   ) : null;
 }
-
-export const day = (at: string) => new Date(at).toLocaleDateString(undefined, { dateStyle: "medium" });
 
 const size = (mm: number, units: string) => (units === "mm" ? `${mm.toFixed(1)} mm` : `${(mm / 25.4).toFixed(2)} in`);

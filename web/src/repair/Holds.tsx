@@ -4,7 +4,8 @@ import { useState } from "react";
 import { api, problemsByField, type Defect } from "../lib/api";
 import { DateField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
-import { Fault, day } from "./DefectCard";
+import { dayOf } from "../lib/local-time";
+import { Fault } from "./DefectCard";
 import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
 import { FileButton } from "../lib/FileButton";
@@ -38,7 +39,7 @@ export function Holds({ defect: d }: { defect: Defect }) {
             <span className="quiet">
               {" "}
               · {h.words} · recorded by {h.by}
-              {h.at && `, ${day(h.at)}`}
+              {h.at && `, ${dayOf(h.at)}`}
             </span>
           </p>
         ),
@@ -62,7 +63,7 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
   return (
     <div className="hold" role="group" aria-label={`On hold: ${hold.words}`}>
       <div>
-        <HoldMark /> <b>On hold:</b> {hold.words}. <span className="small quiet">Since {day(hold.since)}.</span>
+        <HoldMark /> <b>On hold:</b> {hold.words}. <span className="small quiet">Since {dayOf(hold.since)}.</span>
       </div>
       {asked === undefined && (
         <div className="row">

@@ -6,7 +6,7 @@ import { api, saidBy, type Repairs } from "../lib/api";
 import { DataTable, type Column } from "../lib/DataTable";
 import { Choice } from "../lib/fields";
 import { TopBar } from "../lib/TopBar";
-import { day } from "./DefectCard";
+import { dayOf } from "../lib/local-time";
 import { HoldMark } from "./HoldMark";
 
 type Waiting = Repairs["waiting"][number];
@@ -116,7 +116,7 @@ const waiting: Column<Waiting>[] = [
       </>
     ),
   },
-  { key: "since", title: "Since", width: 130, value: (w) => w.since, render: (w) => day(w.since) },
+  { key: "since", title: "Since", width: 130, value: (w) => w.since, render: (w) => dayOf(w.since) },
 ];
 
 const rejected: Column<Rejected>[] = [
@@ -160,5 +160,5 @@ const rejected: Column<Rejected>[] = [
       </span>
     ),
   },
-  { key: "since", title: "Since", width: 125, value: (d) => d.raisedAt, render: (d) => day(d.raisedAt) },
+  { key: "since", title: "Since", width: 125, value: (d) => d.raisedAt, render: (d) => dayOf(d.raisedAt) },
 ];

@@ -3,6 +3,7 @@ package mensor.inspection;
 import java.time.LocalDate;
 import java.util.Optional;
 import mensor.length.Length;
+import mensor.weld.Day;
 
 /**
  * A gauge of the register.
@@ -25,8 +26,8 @@ public record Gauge(
     /** Why it may not be used on a day; empty where it may. Its due day is still good; without one nothing lapses. */
     public Optional<String> fault(LocalDate day) {
         if (foundOut.isPresent()) {
-            return Optional.of(name + " was found out of calibration on " + foundOut.get());
+            return Optional.of(name + " was found out of calibration on " + Day.shown(foundOut.get()));
         }
-        return due.filter(day::isAfter).map(d -> name + " was due for calibration on " + d);
+        return due.filter(day::isAfter).map(d -> name + " was due for calibration on " + Day.shown(d));
     }
 }

@@ -86,7 +86,8 @@ public record Qualification(
     public Optional<String> lapse(LocalDate day) {
         LocalDate lapses = lastUsed.plusMonths(MONTHS);
         return day.isAfter(lapses)
-                ? Optional.of("lapsed on " + lapses + ": last used " + lastUsed + ", six months ago and more")
+                ? Optional.of("lapsed on " + Day.shown(lapses) + ": last used " + Day.shown(lastUsed)
+                        + ", six months ago and more")
                 : Optional.empty();
     }
 

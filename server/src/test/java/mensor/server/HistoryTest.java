@@ -2,6 +2,7 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -105,5 +106,32 @@ class HistoryTest {
                 .skip(n)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    @Test
+    void theShopsOwnChangesAreReadByTheQualityManagerAlone() {
+        TestBrowser quinn = RunningMensor.as("quinn");
+        String gauge = "/api/gauges/" + UUID.randomUUID();
+        String form = "{'form':{'name':'HS-7','kind':'fillet blades','serial':'HS7','division':";
+        long version = quinn.put(gauge, form + "'1/32'}}")
+                .expect(200)
+                .json()
+                .get("version")
+                .asLong();
+        quinn.put(gauge, form + "'1/64'},'version':" + version + "}").expect(200);
+        JsonNode page =
+                quinn.get("/api/history?what=Gauge&find=hs-7").expect(200).json();
+        assertThat(page.get("fitting").asInt()).isEqualTo(2);
+        assertThat(page.get("changes").get(0).get("did").asString()).isEqualTo("changed");
+        assertThat(page.get("changes").get(0).get("fields")).singleElement().satisfies(f -> {
+            assertThat(f.get("before").asString()).isEqualTo("1/32");
+            assertThat(f.get("after").asString()).isEqualTo("1/64");
+        });
+        ines.inspection("H9"); // in a job
+        JsonNode all = quinn.get("/api/history?most=5000").expect(200).json();
+        assertThat(all.get("kinds").propertyNames()).contains("Job", "Person", "Acceptance criteria", "Gauge");
+        assertThat(all.toString()).doesNotContain("$2a$", "bcrypt", "passwordHash", "password");
+        ines.get("/api/history").expect(403);
+        RunningMensor.as("vera").get("/api/history").expect(403);
     }
 }

@@ -13,7 +13,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mensor.server.people.People;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -24,13 +26,15 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What was changed of a weld and all that belongs to it, as Envers kept it: who, when, what stood before and after. Each kind
+ * What was changed of a weld and all that belongs to it, and of what the shop keeps, as Envers kept it: who, when, what stood before and after. Each kind
  * of thing has its table of revisions; two rows of one thing that follow each other are compared field by field.
  */
 @Service
 public class History {
     private static final String OF_INSPECTIONS = "inspection_id in (select id from inspection where joint_id = :joint)";
     private static final String OF_DEFECTS = "defect_id in (select id from defect where joint_id = :joint)";
+
+    private static final String ALL = "true";
 
     /** A table of revisions, what its rows are, and which of them belong to a weld. */
     private record Kept(String table, String title, String where) {}
@@ -52,6 +56,16 @@ public class History {
             new Kept("repair_hold", "Hold", OF_DEFECTS),
             new Kept("repair_photo", "Picture of the repair", OF_DEFECTS));
 
+    /** What belongs to the shop and not to one weld. */
+    private static final List<Kept> OF_THE_SHOP = List.of(
+            new Kept("job", "Job", ALL),
+            new Kept("wps", "Procedure", ALL),
+            new Kept("criteria_check", "Acceptance criteria", ALL),
+            new Kept("gauge", "Gauge", ALL),
+            new Kept("kit", "Gauges in hand", ALL),
+            new Kept("person", "Person", ALL),
+            new Kept("welder", "Welder", ALL));
+
     private final JdbcClient jdbc;
     private final People people;
     private final JsonMapper json;
@@ -69,21 +83,59 @@ public class History {
      * @param did recorded, changed, taken off
      */
     public record HistoryChange(
-            long revision, Instant at, String by, String what, String name, String did, List<FieldChange> fields) {}
+            long revision, Instant at, String by, String what, String name, String did, List<FieldChange> fields) {
+
+        private boolean says(String text) {
+            return Stream.concat(
+                            Stream.of(by, what, name),
+                            fields.stream().flatMap(f -> Stream.of(f.field(), f.before(), f.after())))
+                    .anyMatch(t -> t != null && t.toLowerCase(Locale.ROOT).contains(text));
+        }
+    }
 
     /** A field with what stood before and after; absent where nothing stood. */
     public record FieldChange(
             String field, @Nullable String before, @Nullable String after) {}
 
-    /** The newest first. */
+    /**
+     * Some of the changes, the newest first.
+     *
+     * @param fitting how many fit in all
+     * @param kinds how many there are of each kind of thing
+     */
+    public record HistoryPage(List<HistoryChange> changes, int fitting, Map<String, Integer> kinds) {}
+
+    /** Of a weld and all that belongs to it, the newest first. */
     @Transactional(readOnly = true)
     public List<HistoryChange> ofJoint(UUID joint) {
+        return newestFirst(KEPT, joint);
+    }
+
+    /**
+     * Of jobs, procedures, acceptance criteria, gauges, people and welders.
+     *
+     * @param what one kind of thing; all where it is empty
+     * @param find stands somewhere in the change, small or large
+     */
+    @Transactional(readOnly = true)
+    public HistoryPage ofShop(String what, String find, int most) {
+        List<HistoryChange> all = newestFirst(OF_THE_SHOP, null);
+        Map<String, Integer> kinds = new TreeMap<>();
+        all.forEach(c -> kinds.merge(c.what(), 1, Integer::sum));
+        List<HistoryChange> fitting = all.stream()
+                .filter(c -> what.isEmpty() || c.what().equals(what))
+                .filter(c -> c.says(find.strip().toLowerCase(Locale.ROOT)))
+                .toList();
+        return new HistoryPage(fitting.stream().limit(most).toList(), fitting.size(), kinds);
+    }
+
+    private List<HistoryChange> newestFirst(List<Kept> tables, UUID joint) {
         Map<UUID, String> names = new HashMap<>(people.names());
         jdbc.sql("select id, name from gauge")
                 .query((row, n) -> names.put(row.getObject("id", UUID.class), row.getString("name")))
                 .list();
         List<HistoryChange> changes = new ArrayList<>();
-        for (Kept kept : KEPT) {
+        for (Kept kept : tables) {
             changes.addAll(of(kept, joint, names));
         }
         changes.sort(Comparator.comparingLong(HistoryChange::revision).reversed());
@@ -100,7 +152,7 @@ public class History {
         Map<Object, Map<String, Object>> before = new HashMap<>();
         List<HistoryChange> changes = new ArrayList<>();
         for (Map<String, Object> row : rows) {
-            Object id = row.getOrDefault("ID", row.get("INSPECTION_ID"));
+            Object id = row.getOrDefault("ID", row.getOrDefault("STAMP", row.get("INSPECTION_ID")));
             Map<String, Object> old = before.put(id, row);
             boolean gone = ((Number) row.get("REVTYPE")).intValue() == 2;
             List<FieldChange> fields = gone ? List.of() : between(old, row, words);
@@ -113,7 +165,7 @@ public class History {
                     Instant.ofEpochMilli(((Number) row.get("REVTSTMP")).longValue()),
                     person == null ? "" : names.getOrDefault((UUID) person, ""),
                     kept.title(),
-                    HistoryWords.name(kept.table(), row, content(row)),
+                    words.name(kept.table(), row, content(row)),
                     gone ? "taken off" : old == null ? "recorded" : "changed",
                     fields));
         }

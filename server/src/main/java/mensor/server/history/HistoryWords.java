@@ -14,12 +14,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import mensor.criteria.CriteriaBook;
+import mensor.criteria.CriteriaBooks;
+import mensor.weld.Day;
 import tools.jackson.databind.JsonNode;
 
 /** Says the fields and values that are kept in the trade's words: never a stored name, a key or a piece of a document. */
 final class HistoryWords {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("MMM d, uuuu h:mm a", Locale.US);
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("MMM d, uuuu", Locale.US);
 
     /** Where the field's name alone is not how the trade says it. */
     private static final Map<String, String> FIELDS = Map.ofEntries(
@@ -96,6 +98,7 @@ final class HistoryWords {
             Map.entry("foundBy", "found by"),
             Map.entry("rods", "how many rods"),
             Map.entry("nextMark", "weld it is tried on"),
+            Map.entry("apart", "starts and stops apart"),
             Map.entry("words", "what"),
             Map.entry("units", "units"));
 
@@ -189,7 +192,7 @@ final class HistoryWords {
             return Optional.of(minute(at.toInstant()));
         }
         if (value instanceof java.sql.Date day) {
-            return Optional.of(DAY.format(day.toLocalDate()));
+            return Optional.of(Day.shown(day.toLocalDate()));
         }
         return Optional.of(text(String.valueOf(value)));
     }
@@ -227,10 +230,14 @@ final class HistoryWords {
                 return minute(Instant.parse(text));
             }
             if (text.matches("\\d{4}-\\d\\d-\\d\\d")) {
-                return DAY.format(LocalDate.parse(text));
+                return Day.shown(LocalDate.parse(text));
             }
         } catch (DateTimeParseException e) {
             return text;
+        }
+        Optional<CriteriaBook> criteria = CriteriaBooks.find(text);
+        if (criteria.isPresent()) {
+            return criteria.get().title();
         }
         // a word of the format: in-progress, remove-and-reweld, SIGNED
         return text.matches("[a-z]+(-[a-z]+)+|[A-Z]{4,}(_[A-Z]+)*") ? apart(text) : text;
@@ -241,7 +248,7 @@ final class HistoryWords {
     }
 
     /** Which one of its sort it is: "undercut", "NC-12", "final (QC), revision 2". */
-    static String name(String table, Map<String, Object> row, Optional<JsonNode> content) {
+    String name(String table, Map<String, Object> row, Optional<JsonNode> content) {
         Object name = switch (table) {
             case "inspection" -> row.get("STAGE") + " (" + row.get("CAPACITY") + "), revision " + row.get("REVISION");
             case "entry" ->
@@ -257,6 +264,14 @@ final class HistoryWords {
             case "gauge_waiver" -> row.get("GAUGE");
             case "test_piece" -> row.get("SPECIMEN");
             case "photo" -> row.get("PLACE");
+            case "job", "gauge", "person" -> row.get("NAME");
+            case "welder" -> row.get("STAMP") + " " + row.get("NAME");
+            case "wps" -> row.get("NUMBER") + " rev " + row.get("REVISION");
+            case "criteria_check" ->
+                CriteriaBooks.find(String.valueOf(row.get("BOOK")))
+                        .map(CriteriaBook::title)
+                        .orElse("");
+            case "kit" -> value(row.get("PERSON_ID")).map(n -> "of " + n).orElse("");
             default -> "";
         };
         return name == null ? "" : String.valueOf(name);

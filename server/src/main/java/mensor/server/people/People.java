@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
+import mensor.weld.Day;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -288,12 +289,12 @@ public class People {
                     + ", this inspection is for " + forWhom(capacity));
         }
         if (person.certificateUntil() != null && today.isAfter(person.certificateUntil())) {
-            throw Refusal.forbidden("the certificate of " + person.name() + " ran out on " + person.certificateUntil()
-                    + "; hand the inspection over");
+            throw Refusal.forbidden("the certificate of " + person.name() + " ran out on "
+                    + Day.shown(person.certificateUntil()) + "; hand the inspection over");
         }
         if (person.eyeTestUntil() != null && today.isAfter(person.eyeTestUntil())) {
-            throw Refusal.forbidden("the eye test of " + person.name() + " ran out on " + person.eyeTestUntil()
-                    + "; hand the inspection over");
+            throw Refusal.forbidden("the eye test of " + person.name() + " ran out on "
+                    + Day.shown(person.eyeTestUntil()) + "; hand the inspection over");
         }
     }
 

@@ -17,7 +17,7 @@ class SinglePage {
         "/reject-rates",
         "/repairs",
         "/defects/**",
-        "/history/**",
+        "/history",
         "/reports",
         "/worklist",
         // as these pages were called before; a link in an old note still leads there
