@@ -42,6 +42,9 @@ const light = {
   head: "#f5f7f8",
   hover: "#eef3f7",
   rejectFill: "#a4161a",
+  acceptSoft: "#dcebe2",
+  rejectSoft: "#f7dddd",
+  openSoft: "#f6ead2",
 };
 const dark = {
   layout: "#9cc4ee",
@@ -56,6 +59,9 @@ const dark = {
   head: "#232e36",
   hover: "#27343e",
   rejectFill: "#a01f23",
+  acceptSoft: "#183527",
+  rejectSoft: "#45191b",
+  openSoft: "#3f300f",
 };
 
 /** The same for the widgets, which reckon with real colours. */
@@ -87,6 +93,9 @@ export function antdTheme(now: Theme): ThemeConfig {
       colorBgContainerDisabled: c.head,
       colorWarning: c.open,
       colorSuccess: c.accept,
+      colorSuccessBg: c.acceptSoft,
+      colorErrorBg: c.rejectSoft,
+      colorWarningBg: c.openSoft,
     },
     components: {
       Form: { itemMarginBottom: 0, verticalLabelPadding: "0 0 2px", labelHeight: 24 },

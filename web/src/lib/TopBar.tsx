@@ -1,4 +1,12 @@
-import { KeyOutlined, LogoutOutlined, MenuOutlined, MoonOutlined, SunOutlined, UserOutlined } from "@ant-design/icons";
+import {
+  ApiOutlined,
+  KeyOutlined,
+  LogoutOutlined,
+  MenuOutlined,
+  MoonOutlined,
+  SunOutlined,
+  UserOutlined,
+} from "@ant-design/icons";
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Dropdown, Menu, type MenuProps } from "antd";
 import { lazy, Suspense, useState, type ReactNode } from "react";
@@ -67,11 +75,12 @@ function Rooms() {
   );
 }
 
+const Tokens = lazy(() => import("../people/Tokens"));
 const OwnPassword = lazy(() => import("../people/OwnPassword"));
 
 function Person() {
   const actor = useActor();
-  const [changes, setChanges] = useState(false);
+  const [shown, setShown] = useState<"password" | "tokens">();
   const queries = useQueryClient();
   const navigate = useNavigate();
   const theme = useTheme();
@@ -90,11 +99,12 @@ function Person() {
           { type: "divider" },
           { key: "theme", icon: other === "dark" ? <MoonOutlined /> : <SunOutlined />, label: `Show it ${other}` },
           { key: "password", icon: <KeyOutlined />, label: "Change your password" },
+          { key: "tokens", icon: <ApiOutlined />, label: "Tokens for scripts" },
           { key: "out", icon: <LogoutOutlined />, label: "Sign out" },
         ],
         onClick: ({ key }) => {
           if (key === "theme") setTheme(other);
-          if (key === "password") setChanges(true);
+          if (key === "password" || key === "tokens") setShown(key);
           if (key === "out") void leave();
         },
       }}
@@ -110,11 +120,10 @@ function Person() {
   return (
     <>
       {menu}
-      {changes && (
-        <Suspense>
-          <OwnPassword onClose={() => setChanges(false)} />
-        </Suspense>
-      )}
+      <Suspense>
+        {shown === "password" && <OwnPassword onClose={() => setShown(undefined)} />}
+        {shown === "tokens" && <Tokens onClose={() => setShown(undefined)} />}
+      </Suspense>
     </>
   );
 }

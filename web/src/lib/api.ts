@@ -237,6 +237,9 @@ export const api = {
     answer(client.PUT("/api/people/{id}/password", { params: { path: { id } }, body: { password } })),
   unlock: (id: string) => answer(client.POST("/api/people/{id}/unlock", { params: { path: { id } } })),
   endSessions: (id: string) => answer(client.DELETE("/api/people/{id}/sessions", { params: { path: { id } } })),
+  tokens: () => answer(client.GET("/api/tokens")),
+  makeToken: (form: Schemas["NewToken"]) => answer(client.POST("/api/tokens", { body: form })),
+  revokeToken: (id: string) => answer(client.DELETE("/api/tokens/{id}", { params: { path: { id } } })),
   changePassword: (form: Schemas["OwnPassword"]) => answer(client.PUT("/api/session/password", { body: form })),
   certify: (id: string, papers: Papers) =>
     answer(client.PUT("/api/people/{id}/papers", { params: { path: { id } }, body: papers })),

@@ -134,7 +134,7 @@ class GroovesAndCodesTest extends InTheBrowser {
                 .isVisible();
         Floor.day(field(page, "Checked on"), "2026-03-02");
         Floor.send(page, "Checked against our copy");
-        assertThat(page.getByText("✓ 2026-03-02, Quinn Sato")).isVisible();
+        assertThat(page.getByText("✓ Mar 2, 2026, Quinn Sato")).isVisible();
         assertFits(page);
     }
 

@@ -64,6 +64,7 @@ public class History {
             new Kept("gauge", "Gauge", ALL),
             new Kept("kit", "Gauges in hand", ALL),
             new Kept("person", "Person", ALL),
+            new Kept("access_token", "Token for a script", ALL),
             new Kept("welder", "Welder", ALL));
 
     private final JdbcClient jdbc;

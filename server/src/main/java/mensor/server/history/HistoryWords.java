@@ -98,6 +98,8 @@ final class HistoryWords {
             Map.entry("foundBy", "found by"),
             Map.entry("rods", "how many rods"),
             Map.entry("nextMark", "weld it is tried on"),
+            Map.entry("endsOn", "holds until"),
+            Map.entry("personId", "of"),
             Map.entry("apart", "starts and stops apart"),
             Map.entry("words", "what"),
             Map.entry("units", "units"));
@@ -264,7 +266,7 @@ final class HistoryWords {
             case "gauge_waiver" -> row.get("GAUGE");
             case "test_piece" -> row.get("SPECIMEN");
             case "photo" -> row.get("PLACE");
-            case "job", "gauge", "person" -> row.get("NAME");
+            case "job", "gauge", "person", "access_token" -> row.get("NAME");
             case "welder" -> row.get("STAMP") + " " + row.get("NAME");
             case "wps" -> row.get("NUMBER") + " rev " + row.get("REVISION");
             case "criteria_check" ->

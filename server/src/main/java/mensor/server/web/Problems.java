@@ -6,6 +6,7 @@ import java.util.List;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.slf4j.MDC;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -103,7 +104,8 @@ class Problems extends ResponseEntityExceptionHandler {
         LOG.error("unexpected", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
-                "something went wrong inside Mensor; look whether it was stored before you repeat it");
+                "something went wrong inside Mensor; look whether it was stored before you repeat it (in the log: "
+                        + MDC.get(RequestIds.NAME) + ")");
     }
 
     @Override

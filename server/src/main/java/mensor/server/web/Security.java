@@ -1,16 +1,17 @@
 package mensor.server.web;
 
 import jakarta.servlet.DispatcherType;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfException;
 
@@ -35,19 +36,25 @@ class Security {
     };
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository signedIn) throws Exception {
-        return http.csrf(CsrfConfigurer::spa)
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository signedIn, ScriptAccess scripts)
+            throws Exception {
+        return http.csrf(c -> c.spa().ignoringRequestMatchers(ScriptAccess::isByToken))
+                .addFilterBefore(scripts, AuthorizationFilter.class)
                 .securityContext(c -> c.securityContextRepository(signedIn))
                 .authorizeHttpRequests(r -> r.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
                         .permitAll()
-                        .requestMatchers("/api/session/password")
+                        .requestMatchers("/api/session/password", "/api/tokens/**", "/api/tokens", "/api/judge")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, FOR_VIEWERS)
                         .authenticated()
                         .requestMatchers("/api/**")
                         .hasAnyRole(WHO_MAKE)
+                        .requestMatchers("/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers("/actuator/**")
+                        .hasRole("QUALITY_MANAGER")
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(e -> e.authenticationEntryPoint(
@@ -63,6 +70,14 @@ class Security {
                                 c -> c.policyDirectives(
                                         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")))
                 .build();
+    }
+
+    /** Within the chain above and nowhere else. */
+    @Bean
+    FilterRegistrationBean<ScriptAccess> scriptsInTheChainAlone(ScriptAccess scripts) {
+        FilterRegistrationBean<ScriptAccess> registration = new FilterRegistrationBean<>(scripts);
+        registration.setEnabled(false);
+        return registration;
     }
 
     static void problem(jakarta.servlet.http.HttpServletResponse response, HttpStatus status, String detail)

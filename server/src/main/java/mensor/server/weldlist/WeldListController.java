@@ -25,7 +25,9 @@ class WeldListController {
     }
 
     /** Reads and checks a list; nothing is stored. */
-    @PostMapping(value = "/jobs/{job}/weld-list", consumes = MediaType.TEXT_PLAIN_VALUE)
+    @PostMapping(
+            value = "/jobs/{job}/weld-list",
+            consumes = {MediaType.TEXT_PLAIN_VALUE, "text/csv"})
     WeldLists.ImportView begin(@AuthenticationPrincipal Actor actor, @PathVariable UUID job, @RequestBody String text) {
         return lists.begin(actor, job, text);
     }
