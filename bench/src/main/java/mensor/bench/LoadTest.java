@@ -27,6 +27,9 @@ import java.util.regex.Pattern;
 public final class LoadTest {
     private static final String PASSWORD = "a load of welds";
     private static final int WELDS_A_LIST = 20_000;
+    /** Signing in and the first answers of a fresh start are not counted. */
+    private static final Duration WARMING_UP = Duration.ofMinutes(1);
+
     private static final Pattern ID = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
     private static final Pattern INSPECTION = Pattern.compile("\"inspectionId\":\"([0-9a-f-]{36})\"");
     private static final Pattern VERSION = Pattern.compile("\"version\":\"([^\"]+)\"");
@@ -129,18 +132,22 @@ public final class LoadTest {
             bringIn(manager, from, Math.min(welds, from + WELDS_A_LIST));
         }
         System.out.printf("%d welds brought in, in %.0f s%n", welds, (System.nanoTime() - began) / 1e9);
-        times.clear();
         List<Thread> running = new ArrayList<>();
-        long until = System.nanoTime() + time.toNanos();
+        long until = System.nanoTime() + WARMING_UP.plus(time).toNanos();
         for (int n = 0; n < people; n++) {
             Thread person = new Thread(new Person(n, until));
             person.start();
             running.add(person);
         }
-        while (running.stream().anyMatch(Thread::isAlive)) {
-            Thread.sleep(Math.min(30_000, Math.max(1_000, (until - System.nanoTime()) / 1_000_000)));
+        Thread.sleep(WARMING_UP.toMillis());
+        times.clear();
+        while (System.nanoTime() < until) {
+            Thread.sleep(30_000);
             String used = manager.send("memory", "GET", "/actuator/metrics/jvm.memory.used?tag=area:heap", null);
             System.out.printf("heap in use %.0f MB%n", Double.parseDouble(in(USED, used)) / (1 << 20));
+        }
+        for (Thread person : running) {
+            person.join();
         }
         return said();
     }

@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.UUID;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
+import mensor.server.web.ScriptAccess;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -23,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Tokens for scripts: shown once, kept as a hash, revoked at any time. */
 @Service
-public class AccessTokens {
+public class AccessTokens implements ScriptAccess {
     private static final String PREFIX = "mensor_";
     private static final int BYTES = 32;
     private static final int LONGEST_DAYS = 366;
@@ -128,18 +129,11 @@ public class AccessTokens {
         token.revoke(actor.id(), clock.instant());
     }
 
-    /** Who acts by a token, and how far. */
-    record Bearer(Actor actor, List<TokenScope> scopes) {
-        boolean may(String method, String path) {
-            return scopes.stream().anyMatch(s -> s.allows(method, path));
-        }
-    }
-
-    /** Empty where it is unknown, over, revoked, or of somebody who left. */
+    @Override
     @Transactional
-    Optional<Bearer> bearer(String token) {
+    public Optional<Script> by(String token) {
         Instant now = clock.instant();
-        return tokens.findByHash(hash(token))
+        return tokens.findByHash(hash(token.strip()))
                 .filter(t -> t.holds(LocalDate.now(clock)))
                 .flatMap(t -> persons.findById(t.personId())
                         .filter(Person::isActive)
@@ -150,7 +144,9 @@ public class AccessTokens {
                                         java.sql.Timestamp.from(now),
                                         t.id());
                             }
-                            return new Bearer(Actor.of(p), t.scopes());
+                            return new Script(
+                                    SignedIn.context(Actor.of(p)),
+                                    (method, path) -> t.scopes().stream().anyMatch(s -> s.allows(method, path)));
                         }));
     }
 

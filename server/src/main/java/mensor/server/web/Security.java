@@ -1,7 +1,6 @@
 package mensor.server.web;
 
 import jakarta.servlet.DispatcherType;
-import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -38,8 +37,8 @@ class Security {
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository signedIn, ScriptAccess scripts)
             throws Exception {
-        return http.csrf(c -> c.spa().ignoringRequestMatchers(ScriptAccess::isByToken))
-                .addFilterBefore(scripts, AuthorizationFilter.class)
+        return http.csrf(c -> c.spa().ignoringRequestMatchers(ScriptFilter::isByToken))
+                .addFilterBefore(new ScriptFilter(scripts), AuthorizationFilter.class)
                 .securityContext(c -> c.securityContextRepository(signedIn))
                 .authorizeHttpRequests(r -> r.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
                         .permitAll()
@@ -70,14 +69,6 @@ class Security {
                                 c -> c.policyDirectives(
                                         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")))
                 .build();
-    }
-
-    /** Within the chain above and nowhere else. */
-    @Bean
-    FilterRegistrationBean<ScriptAccess> scriptsInTheChainAlone(ScriptAccess scripts) {
-        FilterRegistrationBean<ScriptAccess> registration = new FilterRegistrationBean<>(scripts);
-        registration.setEnabled(false);
-        return registration;
     }
 
     static void problem(jakarta.servlet.http.HttpServletResponse response, HttpStatus status, String detail)
