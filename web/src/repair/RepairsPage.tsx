@@ -1,12 +1,14 @@
 import "./repair.css";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Alert, Tabs } from "antd";
+import { useEffect, useRef } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api, saidBy, type Repairs } from "../lib/api";
 import { DataTable, type Column } from "../lib/DataTable";
 import { Choice } from "../lib/fields";
 import { TopBar } from "../lib/TopBar";
 import { dayOf } from "../lib/local-time";
+import { useNewest } from "../lib/useNewest";
 import { HoldMark } from "./HoldMark";
 
 type Waiting = Repairs["waiting"][number];
@@ -27,8 +29,15 @@ export default function RepairsPage() {
     queryKey: ["repairs", job],
     queryFn: () => api.repairs(job),
     placeholderData: keepPreviousData,
-    refetchInterval: 10_000,
+    refetchInterval: 60_000,
   });
+  const newest = useNewest();
+  const shown = useRef(newest);
+  const { refetch } = page;
+  useEffect(() => {
+    if (shown.current && newest !== shown.current) void refetch();
+    shown.current = newest;
+  }, [newest, refetch]);
   const open = (id: string) => void navigate(`/defects/${id}`);
   return (
     <div className="app">

@@ -11,6 +11,7 @@ import { useActor } from "../lib/session";
 import { FirstHour } from "./FirstHour";
 import { TopBar } from "../lib/TopBar";
 import { useNarrow } from "../lib/useNarrow";
+import { useNewest } from "../lib/useNewest";
 import { useSettled } from "../lib/useSettled";
 import { VerdictMark } from "../lib/VerdictMark";
 
@@ -26,10 +27,9 @@ const groups = [
 ] as const;
 const page = 100;
 
-/** Reads the list again once something new was stored; asks for no more than whether. */
-function useNewest(welds: { data: InfiniteData<WorklistPage> | undefined; refetch: () => Promise<unknown> }) {
-  const version = useQuery({ queryKey: ["joints-version"], queryFn: api.worklistVersion, refetchInterval: 5_000 });
-  const newest = version.data?.version;
+/** Reads the list again once something new was stored. */
+function useReadAgain(welds: { data: InfiniteData<WorklistPage> | undefined; refetch: () => Promise<unknown> }) {
+  const newest = useNewest();
   const { data, refetch } = welds;
   const known = useRef(data);
   useEffect(() => {
@@ -65,7 +65,7 @@ export default function Worklist() {
     refetchInterval: 60_000, // what a weld waits for goes by the clock
     placeholderData: keepPreviousData,
   });
-  useNewest(welds);
+  useReadAgain(welds);
   const rows = useMemo(() => welds.data?.pages.flatMap((p) => p.rows) ?? [], [welds.data]);
   const counts = welds.data?.pages[0]?.counts ?? {};
   const setsUp = holds(actor, "INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER");

@@ -138,4 +138,74 @@ class ChainTest {
         assertThat(ines.get("/api/jobs/" + job + "/chain/check").json().has("fault"))
                 .isFalse();
     }
+
+    /** A row that somebody altered beside Mensor, put back after the check. */
+    private static String faultWith(TestBrowser b, String job, String alter, String putBack) {
+        JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
+        assertThat(db.update(alter)).isPositive();
+        try {
+            return b.get("/api/jobs/" + job + "/chain/check")
+                    .expect(200)
+                    .json()
+                    .get("fault")
+                    .asString();
+        } finally {
+            assertThat(db.update(putBack)).isPositive();
+        }
+    }
+
+    @Test
+    void aRowThatWasAlteredBesideMensorIsFound() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String inspection = "/api/inspections/"
+                + ines.post("/api/joints", TestBrowser.newJoint("ROW-1").replace("Footbridge", "Rows"))
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+        ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        String joint = ines.get("/api/joints?find=ROW-1")
+                .json()
+                .get("rows")
+                .get(0)
+                .get("jobId")
+                .asString();
+        assertThat(ines.get("/api/jobs/" + joint + "/chain/check").json().has("fault"))
+                .isFalse();
+        String id = inspection.substring(inspection.lastIndexOf('/') + 1);
+        String entries = " where inspection_id = '" + id + "'";
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update entry set content = replace(content, '\"5\"', '\"6\"')" + entries,
+                        "update entry set content = replace(content, '\"6\"', '\"5\"')" + entries))
+                .isEqualTo("record 1, ROW-1: an entry was altered, added or taken out since it was signed");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update entry set withdrawn = true" + entries,
+                        "update entry set withdrawn = false" + entries))
+                .contains("an entry was altered");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update inspection set verdict = 'accept' where id = '" + id + "'",
+                        "update inspection set verdict = 'reject' where id = '" + id + "'"))
+                .contains("the verdict or the signature beside the record was altered");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update signature set signed_name = 'nobody'" + entries,
+                        "update signature set signed_name = 'ines'" + entries))
+                .contains("the verdict or the signature");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update joint set lot = 'Deck ' where mark = 'ROW-1'",
+                        "update joint set lot = 'Deck' where mark = 'ROW-1'"))
+                .contains("the weld's set-up was altered");
+        assertThat(ines.get("/api/jobs/" + joint + "/chain/check").json().has("fault"))
+                .isFalse();
+    }
 }

@@ -29,9 +29,16 @@ class ChainController {
     private final InspectionRepository inspections;
     private final Joints joints;
     private final ChainSeals seals;
+    private final SignedRows rows;
 
     ChainController(
-            Jobs jobs, Signatures signatures, InspectionRepository inspections, Joints joints, ChainSeals seals) {
+            Jobs jobs,
+            Signatures signatures,
+            InspectionRepository inspections,
+            Joints joints,
+            ChainSeals seals,
+            SignedRows rows) {
+        this.rows = rows;
         this.seals = seals;
         this.jobs = jobs;
         this.signatures = signatures;
@@ -54,6 +61,7 @@ class ChainController {
                 chain.check()
                         .map(f -> "record " + f.place() + ", " + f.mark() + ": " + f.problem())
                         .or(() -> seals.fault(id))
+                        .or(() -> rows.fault(id))
                         .orElse(null));
     }
 

@@ -18,6 +18,7 @@ public class SignOff {
     private final InspectionRepository inspections;
     private final SigningRules rules;
     private final SignatureWriter writer;
+    private final SignedRows rows;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -26,12 +27,14 @@ public class SignOff {
             InspectionRepository inspections,
             SigningRules rules,
             SignatureWriter writer,
+            SignedRows rows,
             ApplicationEventPublisher events,
             Clock clock) {
         this.bench = bench;
         this.inspections = inspections;
         this.rules = rules;
         this.writer = writer;
+        this.rows = rows;
         this.events = events;
         this.clock = clock;
     }
@@ -68,6 +71,7 @@ public class SignOff {
             throw Refusal.conflict("the inspection comes to "
                     + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
         }
+        inspections.flush(); // the rows are summed as they are stored
         // the paper that is on file now, never a free text
         String certificate = actor.certificate();
         writer.freeze(
@@ -78,7 +82,8 @@ public class SignOff {
                         form.verdict(),
                         form.capacity(),
                         clock.instant(),
-                        rules.beside(actor, opened)));
+                        rules.beside(actor, opened),
+                        rows.sums(inspectionId)));
         // the clock and the register go on; what they said at the signature stands
         inspection.setConditions(writer.canonical(opened.judged().conditions()));
         inspection.sign(writer.canonical(opened.judged().contract()));

@@ -56,8 +56,16 @@ class SignatureWriter {
      * Who signs, by what certificate, for which side.
      *
      * @param beside what the signer did on this weld in another role
+     * @param rowSums the sums over the rows that are signed, by {@link SignedRows}
      */
-    record Signing(Actor actor, String certificate, String verdict, String capacity, Instant at, List<String> beside) {}
+    record Signing(
+            Actor actor,
+            String certificate,
+            String verdict,
+            String capacity,
+            Instant at,
+            List<String> beside,
+            Map<String, String> rowSums) {}
 
     void freeze(Bench.State o, Signing signing) {
         Evaluation evaluation = o.judged().evaluation();
@@ -69,10 +77,15 @@ class SignatureWriter {
             notes.add(twoRoles(signing.actor(), signing.beside()));
         }
         notes.addAll(checks.differing(evaluation.book()));
+        before.flatMap(b -> signatures.of(b.inspectionId()))
+                .filter(b -> b.at().isAfter(signing.at()))
+                .ifPresent(b -> notes.add("By the clock of this Mensor the record before this one was signed later, on "
+                        + b.at() + ": the clock was set back."));
         String asSigned = shown.write(o.judged().inspection(), evaluation, notes);
         Map<String, String> signature = signature(o, signing, place, before);
         put(signature, "twoRoles", String.join(", ", signing.beside()));
         signature.put("shownSha256", Signatures.sha256(asSigned));
+        signature.putAll(signing.rowSums());
         String canonical = SignedRecord.write(o.judged().document(), evaluation, json.writeValueAsString(signature));
         signatures.freeze(new Signatures.SignatureContent(
                 o.inspection().id(),

@@ -23,7 +23,7 @@ class Passwords {
     private final PasswordEncoder encoder;
     private final Desks desks = new Desks(
             Math.max(1, Runtime.getRuntime().availableProcessors() / 2),
-            Duration.ofSeconds(10),
+            Duration.ofSeconds(25), // a shift of a hundred signs in at once
             "many people sign in at this moment; try again shortly");
     private final String nobodysHash;
     private final Set<String> common;

@@ -1,12 +1,12 @@
 package mensor.server.repair;
 
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.server.job.Jobs;
@@ -44,10 +44,14 @@ class RepairsList {
                                 .toList())
                         .stream()
                         .collect(Collectors.toMap(DefectEntity::id, Function.identity()));
-        Map<UUID, StoredJoint> weld = new HashMap<>();
-        Function<DefectEntity, StoredJoint> joint = d -> weld.computeIfAbsent(d.jointId(), id -> joints.get(id));
+        Map<UUID, StoredJoint> welds = joints
+                .all(Stream.concat(all.stream(), byId.values().stream())
+                        .map(DefectEntity::jointId)
+                        .collect(Collectors.toSet()))
+                .stream()
+                .collect(Collectors.toMap(StoredJoint::id, Function.identity()));
+        Function<DefectEntity, StoredJoint> joint = d -> welds.get(d.jointId());
         Map<UUID, String> names = jobs.names();
-        List<UUID> waits = open.stream().map(RepairHoldEntity::defectId).toList();
         return new DefectsView.RepairsPage(
                 all.stream()
                         .sorted(Comparator.comparing((DefectEntity d) -> names.get(d.jobId()))
@@ -65,7 +69,7 @@ class RepairsList {
                                 d.state().id(),
                                 d.state().title(),
                                 d.cycle(),
-                                waits.contains(d.id()),
+                                byId.containsKey(d.id()),
                                 d.raisedAt()))
                         .toList(),
                 open.stream()

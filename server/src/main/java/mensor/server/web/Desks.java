@@ -6,6 +6,9 @@ import java.util.concurrent.TimeUnit;
 
 /** Work that takes much of the machine, for a few at once: the others wait in line for a while, and are then told so. */
 public final class Desks {
+    /** Whoever comes when so many wait is told at once: the others' requests need room too. */
+    private static final int LINE = 100;
+
     private final Semaphore free;
     private final Duration patience;
     private final String busy;
@@ -24,7 +27,7 @@ public final class Desks {
 
     public <T, X extends Exception> T at(Work<T, X> work) throws X {
         try {
-            if (!free.tryAcquire(patience.toMillis(), TimeUnit.MILLISECONDS)) {
+            if (free.getQueueLength() >= LINE || !free.tryAcquire(patience.toMillis(), TimeUnit.MILLISECONDS)) {
                 throw Refusal.busy(busy);
             }
         } catch (InterruptedException e) {

@@ -1,0 +1,171 @@
+package mensor.server.inspection;
+
+import java.sql.ResultSet;
+import java.sql.ResultSetMetaData;
+import java.sql.SQLException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import mensor.server.record.Signatures;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Holds what the tables keep of a signed inspection against its record: sums over the rows that it was signed from stand in the
+ * record itself, so that a row which somebody altered beside Mensor is found.
+ */
+@Component
+class SignedRows {
+    /** What is summed, under which name in the record, and how it is called. */
+    private enum Part {
+        ENTRIES(
+                "entriesSha256",
+                "an entry was altered, added or taken out",
+                "select sequence, id, kind, content, withdrawn, withdrawn_why, entered_by, entered_at from entry"
+                        + " where inspection_id = :inspection order by sequence, id"),
+        WELD(
+                "weldSha256",
+                "the weld's set-up was altered",
+                "select j.job_id, j.lot, j.mark, j.weld_no, j.side, j.criteria, j.units, j.document from joint j"
+                        + " join inspection i on i.joint_id = j.id where i.id = :inspection"),
+        PICTURES(
+                "picturesSha256",
+                "a picture was altered, added or taken out",
+                "select p.id, p.entry_id, p.place, p.sha256, p.withdrawn, f.bytes from photo p"
+                        + " join photo_file f on f.sha256 = p.sha256 where p.inspection_id = :inspection order by p.added_at, p.id");
+
+        private final String field;
+        private final String altered;
+        private final String rows;
+
+        Part(String field, String altered, String rows) {
+            this.field = field;
+            this.altered = altered;
+            this.rows = rows;
+        }
+    }
+
+    private static final char END_OF_VALUE = '\u0000';
+
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+
+    SignedRows(JdbcClient jdbc, JsonMapper json) {
+        this.jdbc = jdbc;
+        this.json = json;
+    }
+
+    /** The sums over an inspection's rows as they are stored, by their names in the record. */
+    Map<String, String> sums(UUID inspection) {
+        Map<String, String> sums = new LinkedHashMap<>();
+        for (Part part : Part.values()) {
+            sums.put(part.field, sum(part, inspection));
+        }
+        return sums;
+    }
+
+    private String sum(Part part, UUID inspection) {
+        StringBuilder rows = new StringBuilder();
+        jdbc.sql(part.rows)
+                .param("inspection", inspection)
+                .query((row, n) -> rows.append(inText(row)))
+                .list();
+        return Signatures.sha256(rows.toString());
+    }
+
+    private static String inText(ResultSet row) throws SQLException {
+        StringBuilder text = new StringBuilder();
+        ResultSetMetaData columns = row.getMetaData();
+        for (int i = 1; i <= columns.getColumnCount(); i++) {
+            text.append(inText(row, i)).append(END_OF_VALUE);
+        }
+        return text.append('\n').toString();
+    }
+
+    private static String inText(ResultSet row, int column) throws SQLException {
+        Object value = row.getObject(column);
+        if (value instanceof java.sql.Blob || value instanceof byte[]) {
+            return Signatures.sha256(row.getBytes(column));
+        }
+        if (value instanceof java.sql.Clob) {
+            return row.getString(column);
+        }
+        if (value instanceof java.time.OffsetDateTime at) {
+            return at.toInstant().toString();
+        }
+        return value instanceof java.sql.Timestamp at ? at.toInstant().toString() : String.valueOf(value);
+    }
+
+    /** The first signed inspection of a job whose rows are not what was signed, and what of them; empty where all are. */
+    Optional<String> fault(UUID job) {
+        List<Map<String, Object>> signed = jdbc.sql(
+                        "select s.inspection_id, s.place, s.canonical, s.verdict, s.signed_name, s.certificate, s.capacity,"
+                                + " s.signed_at, i.verdict as comes_to, i.state, i.revision, i.stage, i.capacity as side, j.mark"
+                                + " from signature s join inspection i on i.id = s.inspection_id join joint j on j.id = i.joint_id"
+                                + " where s.job_id = :job order by s.place")
+                .param("job", job)
+                .query((row, n) -> read(row))
+                .list();
+        for (Map<String, Object> s : signed) {
+            Optional<String> fault = fault(s);
+            if (fault.isPresent()) {
+                return fault.map(
+                        f -> "record " + s.get("PLACE") + ", " + s.get("MARK") + ": " + f + " since it was signed");
+            }
+        }
+        return jdbc
+                .sql("select distinct a.number from defect_aud a where a.job_id = :job"
+                        + " and not exists (select 1 from defect d where d.id = a.id) order by a.number")
+                .param("job", job)
+                .query(Integer.class)
+                .list()
+                .stream()
+                .findFirst()
+                .map(n -> "NC-" + n + " was taken out beside Mensor");
+    }
+
+    private static Map<String, Object> read(ResultSet row) throws SQLException {
+        Map<String, Object> read = new LinkedHashMap<>();
+        ResultSetMetaData columns = row.getMetaData();
+        for (int i = 1; i <= columns.getColumnCount(); i++) {
+            Object value = row.getObject(i);
+            read.put(
+                    columns.getColumnLabel(i).toUpperCase(java.util.Locale.ROOT),
+                    value instanceof java.sql.Clob ? row.getString(i) : value);
+        }
+        return read;
+    }
+
+    private Optional<String> fault(Map<String, Object> s) {
+        JsonNode signature = json.readTree((String) s.get("CANONICAL")).path("signature");
+        boolean same = said(signature, "verdict", s.get("VERDICT"))
+                && said(signature, "verdict", s.get("COMES_TO"))
+                && said(signature, "by", s.get("SIGNED_NAME"))
+                && said(signature, "capacity", s.get("CAPACITY"))
+                && said(signature, "capacity", s.get("SIDE"))
+                && said(signature, "certificate", s.get("CERTIFICATE"))
+                && said(signature, "revision", s.get("REVISION"))
+                && said(signature, "stage", s.get("STAGE"))
+                && "SIGNED".equals(s.get("STATE"));
+        if (!same) {
+            return Optional.of("the verdict or the signature beside the record was altered");
+        }
+        UUID inspection = (UUID) s.get("INSPECTION_ID");
+        for (Part part : Part.values()) {
+            // a record that was signed before this was kept has no such sum
+            String then = signature.path(part.field).asString("");
+            if (!then.isEmpty() && !then.equals(sum(part, inspection))) {
+                return Optional.of(part.altered);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean said(JsonNode signature, String field, Object stored) {
+        return signature.path(field).asString("").equals(stored == null ? "" : stored.toString());
+    }
+}
