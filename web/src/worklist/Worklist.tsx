@@ -146,7 +146,13 @@ const place = (row: Row) => `/inspections/${row.inspectionId}`;
 function columnsFor(inspects: boolean): Column<Row>[] {
   return [
     { key: "mark", title: "Weld", width: 212, value: (r) => r.mark, render: (r) => <Name row={r} /> },
-    { key: "inWords", title: "What it is", width: 200, value: (r) => r.inWords },
+    {
+      key: "inWords",
+      title: "What it is",
+      width: 200,
+      value: (r) => r.inWords,
+      render: (r) => r.inWords.replace(/ (in|mm)$/, "\u00a0$1"), // a number and its unit stay together
+    },
     { key: "job", title: "Job", width: 150, value: (r) => r.job, extra: true },
     { key: "lot", title: "Lot", width: 126, value: (r) => r.lot },
     { key: "position", title: "Position", width: 104, value: (r) => r.position },
