@@ -139,6 +139,50 @@ class ChainTest {
                 .isFalse();
     }
 
+    @Test
+    void aJobThatIsCalledOtherwiseKeepsItsSeals() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String job = ines.post("/api/jobs", "{'name':'Called before','criteria':'d1.1-static','units':'in'}")
+                .expect(200)
+                .json()
+                .get("id")
+                .asString();
+        String inspection = "/api/inspections/"
+                + ines.post("/api/joints", TestBrowser.newJoint("RN-1").replace("Footbridge", "Called before"))
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+        ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        long version = ines.get("/api/jobs/" + job).json().get("version").asLong();
+        RunningMensor.as("quinn")
+                .put(
+                        "/api/jobs/" + job,
+                        "{'form':{'name':'Called now','criteria':'d1.1-static','units':'in'},'version':" + version
+                                + "}")
+                .expect(200);
+        assertThat(ines.get("/api/jobs/" + job + "/chain/check").json().has("fault"))
+                .isFalse();
+        // written anew, sum and all: by itself the chain fits, but not what was sealed under the name of before
+        ChainFile.Link signed = ChainFile.read(
+                        ines.get("/api/jobs/" + job + "/chain").text())
+                .links()
+                .get(0);
+        String forged = signed.record().replace("\"crack\"", "\"slag\"");
+        JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
+        String rewrite = "update signature set canonical = ?, sha256 = ? where sha256 = ?";
+        db.update(rewrite, forged, ChainFile.sha256(forged), signed.sha256());
+        assertThat(ines.get("/api/jobs/" + job + "/chain/check")
+                        .json()
+                        .get("fault")
+                        .asString())
+                .contains("record 1 is another than the one that was sealed");
+        db.update(rewrite, signed.record(), signed.sha256(), ChainFile.sha256(forged));
+        assertThat(ines.get("/api/jobs/" + job + "/chain/check").json().has("fault"))
+                .isFalse();
+    }
+
     /** A row that somebody altered beside Mensor, put back after the check. */
     private static String faultWith(TestBrowser b, String job, String alter, String putBack) {
         JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);

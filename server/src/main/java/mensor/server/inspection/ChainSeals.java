@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mensor.exchange.Seal;
 import mensor.server.job.Jobs;
 import mensor.server.joint.Joints;
@@ -15,6 +16,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -31,6 +33,7 @@ class ChainSeals implements ApplicationRunner {
     private final InspectionRepository inspections;
     private final Joints joints;
     private final Jobs jobs;
+    private final JdbcClient jdbc;
     private final TransactionTemplate transactions;
 
     ChainSeals(
@@ -39,7 +42,9 @@ class ChainSeals implements ApplicationRunner {
             InspectionRepository inspections,
             Joints joints,
             Jobs jobs,
+            JdbcClient jdbc,
             TransactionTemplate transactions) {
+        this.jdbc = jdbc;
         this.journal = journal;
         this.signatures = signatures;
         this.inspections = inspections;
@@ -63,19 +68,39 @@ class ChainSeals implements ApplicationRunner {
     /** Tells what does not fit, and seals what was signed before seals were kept or whose seal a power cut took. */
     @Override
     public void run(ApplicationArguments arguments) {
-        Set<String> sealed = new HashSet<>();
-        journal.all().forEach(s -> sealed.add(s.job() + "\n" + s.place()));
-        transactions.executeWithoutResult(t -> jobs.all().forEach(job -> {
-            List<Signatures.Head> records = signatures.headsOf(job.id());
-            Optional<String> fault = journal.fault(job.name(), records);
-            fault.ifPresent(f -> {
-                LOG.error("{}: {}", job.name(), f);
-                System.out.println("Signed records do not fit what was sealed. " + job.name() + ": " + f + ".");
+        List<Seal> all = journal.all();
+        Set<String> sealed = all.stream().map(Seal::sha256).collect(Collectors.toSet());
+        transactions.executeWithoutResult(t -> {
+            Set<String> known = new HashSet<>();
+            jobs.all().forEach(job -> {
+                known.addAll(names(job.id()));
+                fault(job.id()).ifPresent(f -> tell(job.name(), f));
+                signatures.headsOf(job.id()).stream()
+                        .filter(r -> !sealed.contains(r.sha256()))
+                        .forEach(r -> journal.append(journal.seal(job.name(), r.place(), r.sha256())));
             });
-            records.stream()
-                    .filter(r -> !sealed.contains(job.name() + "\n" + r.place()))
-                    .forEach(r -> journal.append(journal.seal(job.name(), r.place(), r.sha256())));
-        }));
+            all.stream()
+                    .map(Seal::job)
+                    .filter(name -> !known.contains(name))
+                    .distinct()
+                    .forEach(name -> tell(name, "the job is gone with the records that were sealed in it"));
+        });
+    }
+
+    private static void tell(String job, String fault) {
+        LOG.error("{}: {}", job, fault);
+        System.out.println("Signed records do not fit what was sealed. " + job + ": " + fault + ".");
+    }
+
+    /** All that a job was ever called: a seal names it as it was called then. */
+    private Set<String> names(UUID job) {
+        Set<String> names =
+                new HashSet<>(jdbc.sql("select distinct name from job_aud where id = :job and name is not null")
+                        .param("job", job)
+                        .query(String.class)
+                        .list());
+        names.add(jobs.get(job).name());
+        return names;
     }
 
     /** The last record of a job, sealed, to be kept elsewhere. */
@@ -83,7 +108,11 @@ class ChainSeals implements ApplicationRunner {
         return signatures.last(job).map(p -> journal.seal(jobs.get(job).name(), p.place(), p.sha256()));
     }
 
+    /** Empty where the job's records are those that were sealed, whatever it was called then. */
     Optional<String> fault(UUID job) {
-        return journal.fault(jobs.get(job).name(), signatures.headsOf(job));
+        return journal.fault(
+                names(job),
+                signatures.headsOf(job),
+                s -> signatures.stands(new Signatures.Head(s.place(), s.sha256())));
     }
 }

@@ -19,6 +19,8 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import mensor.exchange.Seal;
 import mensor.exchange.UnreadableInput;
 import org.slf4j.Logger;
@@ -98,19 +100,26 @@ public class SealJournal {
         return seals;
     }
 
-    /** The first seal of a job that its records no longer fit, in words. */
-    public Optional<String> fault(String job, List<Signatures.Head> records) {
+    /**
+     * The first seal of a job that its records no longer fit, in words.
+     *
+     * @param names all that the job was ever called
+     * @param elsewhere whether a sealed record stands in another job that was once called so
+     */
+    public Optional<String> fault(Set<String> names, List<Signatures.Head> records, Predicate<Seal> elsewhere) {
         return all().stream()
-                .filter(s -> s.job().equals(job))
-                .flatMap(s -> (s.isGenuine()
-                                ? s.fault(records.stream()
-                                        .filter(r -> r.place() == s.place())
-                                        .map(Signatures.Head::sha256)
-                                        .findFirst())
-                                : Optional.of(
-                                        "a line of the journal of seals was changed: its signature is not that of its key"))
-                        .stream())
+                .filter(s -> names.contains(s.job()))
+                .flatMap(s -> fault(s, records).filter(f -> !s.isGenuine() || !elsewhere.test(s)).stream())
                 .findFirst();
+    }
+
+    private static Optional<String> fault(Seal seal, List<Signatures.Head> records) {
+        return seal.isGenuine()
+                ? seal.fault(records.stream()
+                        .filter(r -> r.place() == seal.place())
+                        .map(Signatures.Head::sha256)
+                        .findFirst())
+                : Optional.of("a line of the journal of seals was changed: its signature is not that of its key");
     }
 
     /** This installation's own pair, made at its first signature. */

@@ -19,4 +19,6 @@ interface SignatureRepository extends JpaRepository<SignatureEntity, UUID> {
     @Query("select new mensor.server.record.Signatures$Head(s.place, s.sha256) from SignatureEntity s"
             + " where s.jobId = ?1 order by s.place")
     List<Signatures.Head> headsOf(UUID jobId);
+
+    boolean existsByPlaceAndSha256(int place, String sha256);
 }

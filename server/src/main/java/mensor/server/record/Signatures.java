@@ -102,6 +102,12 @@ public class Signatures {
         return signatures.headsOf(jobId);
     }
 
+    /** Whether such a record stands at such a place, in whichever job. */
+    @Transactional(readOnly = true)
+    public boolean stands(Head head) {
+        return signatures.existsByPlaceAndSha256(head.place(), head.sha256());
+    }
+
     /** Whoever signed, as the record names them. */
     public record Signer(UUID personId, String name, String certificate, String capacity) {}
 
