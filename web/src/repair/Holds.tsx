@@ -33,7 +33,7 @@ export function Holds({ defect: d }: { defect: Defect }) {
                     {h.documentNo}
                   </a>
                 )}
-                , {h.documentBy}, {h.documentDate}
+                , {h.documentBy}, {h.documentDate && dayOf(h.documentDate)}
               </>
             )}
             <span className="quiet">

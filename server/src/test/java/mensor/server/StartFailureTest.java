@@ -46,4 +46,19 @@ class StartFailureTest {
         Path file = Files.writeString(data.resolve("file"), "x");
         assertThat(start(0, file.resolve("sub"))).contains("data folder");
     }
+
+    /** As on a disk that is mounted for reading alone; tried by hand on one. */
+    @Test
+    void aDatabaseThatCannotBeWritten() {
+        assertThat(start(0, data)).as("a fresh start").isNull();
+        Throwable e = catchThrowable(() -> MensorApplication.start(
+                        "--server.port=0",
+                        "--mensor.data=" + data,
+                        "--spring.datasource.url=jdbc:h2:file:" + data.resolve("mensor") + ";ACCESS_MODE_DATA=r")
+                .close());
+        assertThat(e).isNotNull();
+        assertThat(StartFailure.explain(e))
+                .as(String.valueOf(e))
+                .isEqualTo("the data folder cannot be written; name another with --data");
+    }
 }

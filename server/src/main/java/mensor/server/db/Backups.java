@@ -169,6 +169,7 @@ class Backups {
     @Bean
     FlywayMigrationStrategy backupBeforeUpgrade() {
         return flyway -> {
+            refuseReadOnly();
             boolean upgrade = flyway.info().current() != null && flyway.info().pending().length > 0;
             if (upgrade && isOnDisk()) {
                 try {
@@ -180,5 +181,12 @@ class Backups {
             }
             flyway.migrate();
         };
+    }
+
+    /** The embedded database opens a file that it may not write for reading alone, and says nothing. */
+    private void refuseReadOnly() {
+        if (Boolean.TRUE.equals(new JdbcTemplate(database).queryForObject("call readonly()", Boolean.class))) {
+            throw new IllegalStateException("Read-only file system: the database can be read and not written");
+        }
     }
 }

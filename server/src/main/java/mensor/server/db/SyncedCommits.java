@@ -9,6 +9,7 @@ import java.sql.Statement;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.datasource.DelegatingDataSource;
@@ -19,10 +20,11 @@ import org.springframework.stereotype.Component;
  * at each commit, but leaves the disk's own write to a power cut. Whoever commits while the disk is busy shares the next write.
  */
 @Component
-class SyncedCommits implements BeanPostProcessor {
+class SyncedCommits implements BeanPostProcessor, DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(SyncedCommits.class);
 
     private final Environment environment;
+    private Checkpoint checkpoint;
 
     SyncedCommits(Environment environment) {
         this.environment = environment;
@@ -32,14 +34,22 @@ class SyncedCommits implements BeanPostProcessor {
     public Object postProcessAfterInitialization(Object bean, String name) {
         String url = environment.getProperty("spring.datasource.url", "");
         boolean embedded = url.startsWith("jdbc:h2:") && !url.startsWith("jdbc:h2:mem:");
-        return embedded && bean instanceof DataSource pool
-                ? new SyncingDataSource(
-                        pool,
-                        new SharedSync(new Checkpoint(
-                                url,
-                                environment.getProperty("spring.datasource.username", ""),
-                                environment.getProperty("spring.datasource.password", ""))))
-                : bean;
+        if (!embedded || !(bean instanceof DataSource pool)) {
+            return bean;
+        }
+        checkpoint = new Checkpoint(
+                url,
+                environment.getProperty("spring.datasource.username", ""),
+                environment.getProperty("spring.datasource.password", ""));
+        return new SyncingDataSource(pool, new SharedSync(checkpoint));
+    }
+
+    /** Its own connection is the last one: the database is closed with it. */
+    @Override
+    public void destroy() {
+        if (checkpoint != null) {
+            checkpoint.letGo();
+        }
     }
 
     /** Has the disk write what was committed. */
@@ -61,7 +71,7 @@ class SyncedCommits implements BeanPostProcessor {
         }
 
         @Override
-        public void run() throws SQLException {
+        public synchronized void run() throws SQLException {
             if (own == null || own.isClosed()) {
                 own = DriverManager.getConnection(url, user, password);
             }
@@ -73,7 +83,7 @@ class SyncedCommits implements BeanPostProcessor {
             }
         }
 
-        private void letGo() {
+        synchronized void letGo() {
             if (own != null) {
                 try {
                     own.close();
