@@ -18,9 +18,10 @@ import tools.jackson.databind.JsonNode;
 class ChainTest {
     private static final String JOB = "Chain bridge";
 
-    private static String rejected(TestBrowser b, String mark) {
+    /** An inspection with a crack, in a job of its own name. */
+    private static String rejected(TestBrowser b, String mark, String job) {
         String inspection = "/api/inspections/"
-                + b.post("/api/joints", TestBrowser.newJoint(mark).replace("Footbridge", JOB))
+                + b.post("/api/joints", TestBrowser.newJoint(mark).replace("Footbridge", job))
                         .expect(200)
                         .json()
                         .get("inspectionId")
@@ -29,13 +30,13 @@ class ChainTest {
         return inspection;
     }
 
-    private static String job(TestBrowser b) {
+    private static String job(TestBrowser b, String name) {
         for (JsonNode j : b.get("/api/jobs").json()) {
-            if (j.get("form").get("name").asString().equals(JOB)) {
+            if (j.get("form").get("name").asString().equals(name)) {
                 return j.get("id").asString();
             }
         }
-        throw new AssertionError("no job " + JOB);
+        throw new AssertionError("no job " + name);
     }
 
     @Test
@@ -43,7 +44,7 @@ class ChainTest {
         TestBrowser ines = RunningMensor.as("ines");
         List<Callable<Integer>> signs = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
-            String inspection = rejected(ines, "CH-" + i);
+            String inspection = rejected(ines, "CH-" + i, JOB);
             TestBrowser own = RunningMensor.as("ines");
             signs.add(() -> {
                 own.sign(inspection, "reject").expect(200);
@@ -55,7 +56,7 @@ class ChainTest {
             signed.get();
         }
         threads.shutdown();
-        String job = job(ines);
+        String job = job(ines, JOB);
         JsonNode check =
                 ines.get("/api/jobs/" + job + "/chain/check").expect(200).json();
         assertThat(check.get("records").asInt()).isEqualTo(8);
@@ -90,21 +91,10 @@ class ChainTest {
         TestBrowser ines = RunningMensor.as("ines");
         String name = "Sealed bridge";
         for (int i = 0; i < 2; i++) {
-            String inspection = "/api/inspections/"
-                    + ines.post("/api/joints", TestBrowser.newJoint("SL-" + i).replace("Footbridge", name))
-                            .expect(200)
-                            .json()
-                            .get("inspectionId")
-                            .asString();
-            ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+            String inspection = rejected(ines, "SL-" + i, name);
             ines.sign(inspection, "reject").expect(200);
         }
-        String job = null;
-        for (JsonNode j : ines.get("/api/jobs").json()) {
-            job = j.get("form").get("name").asString().equals(name)
-                    ? j.get("id").asString()
-                    : job;
-        }
+        String job = job(ines, name);
         Seal receipt = Seal.read(
                 ines.get("/api/jobs/" + job + "/chain/seal").expect(200).text());
         ChainFile whole = ChainFile.read(ines.get("/api/jobs/" + job + "/chain").text());
@@ -147,13 +137,7 @@ class ChainTest {
                 .json()
                 .get("id")
                 .asString();
-        String inspection = "/api/inspections/"
-                + ines.post("/api/joints", TestBrowser.newJoint("RN-1").replace("Footbridge", "Called before"))
-                        .expect(200)
-                        .json()
-                        .get("inspectionId")
-                        .asString();
-        ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+        String inspection = rejected(ines, "RN-1", "Called before");
         ines.sign(inspection, "reject").expect(200);
         long version = ines.get("/api/jobs/" + job).json().get("version").asLong();
         RunningMensor.as("quinn")
@@ -201,13 +185,7 @@ class ChainTest {
     @Test
     void aRowThatWasAlteredBesideMensorIsFound() {
         TestBrowser ines = RunningMensor.as("ines");
-        String inspection = "/api/inspections/"
-                + ines.post("/api/joints", TestBrowser.newJoint("ROW-1").replace("Footbridge", "Rows"))
-                        .expect(200)
-                        .json()
-                        .get("inspectionId")
-                        .asString();
-        ines.add(inspection, "INDICATION", "'kind':'crack','at':'5'").expect(200);
+        String inspection = rejected(ines, "ROW-1", "Rows");
         ines.sign(inspection, "reject").expect(200);
         String joint = ines.get("/api/joints?find=ROW-1")
                 .json()
