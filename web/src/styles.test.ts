@@ -67,3 +67,16 @@ it.each(letters)("%s is read as well in the dark as in the light", (pair) => {
 it("knows the contrast of black on white", () => {
   expect(contrast("#000", "#ffffff")).toBeCloseTo(21);
 });
+
+it("has no line over 160 characters", () => {
+  const sources = import.meta.glob<string>(["./**/*.{ts,tsx,css}", "!./**/*.module.css"], {
+    query: "?raw",
+    import: "default",
+    eager: true,
+  });
+  const long = Object.entries(sources)
+    .filter(([file]) => !file.endsWith("api.d.ts")) // written by a program
+    .flatMap(([file, text]) => text.split("\n").flatMap((l, n) => (l.length > 160 ? [`${file}:${n + 1}`] : [])));
+  expect(Object.keys(sources).length).toBeGreaterThan(100);
+  expect(long).toEqual([]);
+});

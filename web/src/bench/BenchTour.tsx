@@ -14,7 +14,8 @@ const stops: NonNullable<TourProps["steps"]> = [
   {
     title: "The weld along its length",
     description:
-      "A lane for each toe, the face and the size. Touch a place: the cursor goes there; draw a stretch on a lane to record what runs along it. Arrows move the cursor, + and − zoom.",
+      "A lane for each toe, the face and the size. Touch a place: the cursor goes there; " +
+      "draw a stretch on a lane to record what runs along it. Arrows move the cursor, + and − zoom.",
     target: at(".bench > .strip"),
     placement: "bottom",
   },
@@ -42,7 +43,8 @@ const stops: NonNullable<TourProps["steps"]> = [
   {
     title: "Or by hand and gauge",
     description:
-      "Pick what was seen or read; fill in what the gauge shows. The underlined letter does it from the keyboard. What is next to inspect is offered beside it.",
+      "Pick what was seen or read; fill in what the gauge shows. The underlined letter does it from the keyboard. " +
+      "What is next to inspect is offered beside it.",
     target: at(".kinds"),
     placement: "top",
   },
