@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import mensor.server.inspection.WorklistCheck;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -112,5 +113,16 @@ class OlderDatabaseTest {
         assertThat(states).isNotEmpty().noneMatch(s -> s.contains("look"));
         Stream.of("welder", "procedure")
                 .forEach(by -> ines.get("/api/reject-rates?by=" + by).expect(200));
+    }
+
+    @Test
+    void theWorklistAndTheChecksOfItsJobsStand() {
+        assertThat(WorklistCheck.changeWhenMadeAnew(context)).isEqualTo("NONE");
+        for (JsonNode job : ines.get("/api/jobs").expect(200).json()) {
+            JsonNode check = ines.get("/api/jobs/" + job.get("id").asString() + "/chain/check")
+                    .expect(200)
+                    .json();
+            assertThat(check.has("fault")).as(check.toString()).isFalse();
+        }
     }
 }
