@@ -76,6 +76,7 @@ export function TextField({
       <Input
         {...saidOf(field)}
         type={type}
+        maxLength={1000} // what the server takes of the longest
         autoComplete="off"
         disabled={field.disabled || undefined}
         value={value ?? ""}
