@@ -1,8 +1,5 @@
 package mensor.server.history;
 
-import java.sql.ResultSet;
-import java.sql.ResultSetMetaData;
-import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -147,8 +144,8 @@ public class History {
         List<Map<String, Object>> rows = jdbc.sql("select * from " + kept.table()
                         + "_aud a join revinfo using (rev) where " + kept.where() + " order by rev")
                 .param("joint", joint)
-                .query((row, n) -> read(row))
-                .list();
+                .query()
+                .listOfRows();
         HistoryWords words = new HistoryWords(names);
         Map<Object, Map<String, Object>> before = new HashMap<>();
         List<HistoryChange> changes = new ArrayList<>();
@@ -171,18 +168,6 @@ public class History {
                     fields));
         }
         return changes;
-    }
-
-    private static Map<String, Object> read(ResultSet row) throws SQLException {
-        Map<String, Object> read = new LinkedHashMap<>();
-        ResultSetMetaData columns = row.getMetaData();
-        for (int i = 1; i <= columns.getColumnCount(); i++) {
-            Object value = row.getObject(i);
-            read.put(
-                    columns.getColumnLabel(i).toUpperCase(Locale.ROOT),
-                    value instanceof java.sql.Clob ? row.getString(i) : value);
-        }
-        return read;
     }
 
     private List<FieldChange> between(Map<String, Object> old, Map<String, Object> now, HistoryWords words) {

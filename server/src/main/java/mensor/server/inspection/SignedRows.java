@@ -3,6 +3,7 @@ package mensor.server.inspection;
 import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
+import java.time.OffsetDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import mensor.server.record.Signatures;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.JdbcUtils;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -87,17 +89,11 @@ class SignedRows {
     }
 
     private static String inText(ResultSet row, int column) throws SQLException {
-        Object value = row.getObject(column);
-        if (value instanceof java.sql.Blob || value instanceof byte[]) {
-            return Signatures.sha256(row.getBytes(column));
+        Object value = JdbcUtils.getResultSetValue(row, column); // a long text as text, a picture as bytes
+        if (value instanceof byte[] bytes) {
+            return Signatures.sha256(bytes);
         }
-        if (value instanceof java.sql.Clob) {
-            return row.getString(column);
-        }
-        if (value instanceof java.time.OffsetDateTime at) {
-            return at.toInstant().toString();
-        }
-        return value instanceof java.sql.Timestamp at ? at.toInstant().toString() : String.valueOf(value);
+        return value instanceof OffsetDateTime at ? at.toInstant().toString() : String.valueOf(value);
     }
 
     /** The first signed inspection of a job whose rows are not what was signed, and what of them; empty where all are. */
@@ -108,8 +104,8 @@ class SignedRows {
                                 + " from signature s join inspection i on i.id = s.inspection_id join joint j on j.id = i.joint_id"
                                 + " where s.job_id = :job order by s.place")
                 .param("job", job)
-                .query((row, n) -> read(row))
-                .list();
+                .query()
+                .listOfRows();
         for (Map<String, Object> s : signed) {
             Optional<String> fault = fault(s);
             if (fault.isPresent()) {
@@ -126,18 +122,6 @@ class SignedRows {
                 .stream()
                 .findFirst()
                 .map(n -> "NC-" + n + " was taken out beside Mensor");
-    }
-
-    private static Map<String, Object> read(ResultSet row) throws SQLException {
-        Map<String, Object> read = new LinkedHashMap<>();
-        ResultSetMetaData columns = row.getMetaData();
-        for (int i = 1; i <= columns.getColumnCount(); i++) {
-            Object value = row.getObject(i);
-            read.put(
-                    columns.getColumnLabel(i).toUpperCase(java.util.Locale.ROOT),
-                    value instanceof java.sql.Clob ? row.getString(i) : value);
-        }
-        return read;
     }
 
     private Optional<String> fault(Map<String, Object> s) {

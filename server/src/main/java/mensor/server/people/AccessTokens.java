@@ -1,19 +1,16 @@
 package mensor.server.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.exchange.ChainFile;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import mensor.server.web.ScriptAccess;
@@ -115,8 +112,8 @@ public class AccessTokens implements ScriptAccess {
         byte[] secret = new byte[BYTES];
         random.nextBytes(secret);
         String token = PREFIX + Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        AccessToken made =
-                new AccessToken(actor.id(), name, scopes, hash(token), clock.instant(), today.plusDays(wanted.days()));
+        AccessToken made = new AccessToken(
+                actor.id(), name, scopes, ChainFile.sha256(token), clock.instant(), today.plusDays(wanted.days()));
         return new MadeToken(token, view(tokens.saveAndFlush(made)));
     }
 
@@ -133,7 +130,7 @@ public class AccessTokens implements ScriptAccess {
     @Transactional
     public Optional<Script> by(String token) {
         Instant now = clock.instant();
-        return tokens.findByHash(hash(token.strip()))
+        return tokens.findByHash(ChainFile.sha256(token.strip()))
                 .filter(t -> t.holds(LocalDate.now(clock)))
                 .flatMap(t -> persons.findById(t.personId())
                         .filter(Person::isActive)
@@ -148,14 +145,5 @@ public class AccessTokens implements ScriptAccess {
                                     SignedIn.context(Actor.of(p)),
                                     (method, path) -> t.scopes().stream().anyMatch(s -> s.allows(method, path)));
                         }));
-    }
-
-    private static String hash(String token) {
-        try {
-            MessageDigest sha = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

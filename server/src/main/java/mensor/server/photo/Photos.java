@@ -1,12 +1,10 @@
 package mensor.server.photo;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mensor.exchange.ChainFile;
 import mensor.server.people.Actor;
 import mensor.server.web.Refusal;
 import org.springframework.stereotype.Service;
@@ -89,10 +87,6 @@ public class Photos {
     }
 
     public static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return ChainFile.sha256(bytes);
     }
 }
