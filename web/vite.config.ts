@@ -29,7 +29,7 @@ export default defineConfig({
   build: { outDir: "dist", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   server: { proxy: { "/api": "http://localhost:8080" }, fs: { allow: [".", "../docs"] } },
   test: {
-    css: { include: [/palette\.css/] },
+    css: { include: [/src\/.*\.css/] },
     environment: "jsdom",
     setupFiles: ["src/test/setup.ts"],
     globals: false,

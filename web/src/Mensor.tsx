@@ -29,7 +29,7 @@ const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
 
 function Opening({ failed, onRetry }: { failed: boolean; onRetry: () => void }) {
-  if (!failed) return <Skeleton active style={{ padding: 24 }} />;
+  if (!failed) return <Skeleton className="page" active />;
   return (
     <Result
       status="warning"
@@ -89,7 +89,7 @@ export function Mensor() {
   if (!session.data.person) return <SignIn session={session.data} onSignedIn={(s) => changeSession(queries, s)} />;
   if (!kinds.data) return <Opening failed={kinds.isError} onRetry={() => void kinds.refetch()} />;
   return (
-    <Suspense fallback={<Skeleton active style={{ padding: 24 }} />}>
+    <Suspense fallback={<Skeleton className="page" active />}>
       <NewVersion />
       <Routes>
         <Route element={<Guarded />}>

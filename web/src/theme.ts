@@ -98,7 +98,7 @@ export function antdTheme(now: Theme): ThemeConfig {
       colorWarningBg: c.openSoft,
     },
     components: {
-      Form: { itemMarginBottom: 0, verticalLabelPadding: "0 0 2px", labelHeight: 24 },
+      Form: { itemMarginBottom: 0, verticalLabelPadding: "0 0 2px", labelHeight: "auto" },
       Segmented: {
         trackBg: c.paper,
         itemColor: c.text,
@@ -122,10 +122,13 @@ export function antdTheme(now: Theme): ThemeConfig {
         horizontalItemPadding: "10px 0",
         itemColor: c.quiet,
       },
+      Progress: { defaultColor: c.layout },
+      Descriptions: { labelColor: c.quiet },
       Collapse: { headerBg: c.head },
       Menu: { darkItemColor: "#dbe4ec", darkItemSelectedBg: "transparent", darkPopupBg: "#0c2238", itemHeight: 44 },
       Button: {
         fontWeight: 600,
+        paddingInline: 17, // one letter is as wide as a gloved finger
         defaultGhostColor: "#ffffff",
         defaultGhostBorderColor: "#ffffff90",
         colorError: c.rejectFill,

@@ -35,7 +35,7 @@ export default function BenchPage() {
     return (
       <div className="app">
         <TopBar />
-        <p style={{ padding: 24 }}>{bench.isError ? saidBy(bench.error) : "Opening the bench …"}</p>
+        <p className="page">{bench.isError ? saidBy(bench.error) : "Opening the bench …"}</p>
       </div>
     );
   return <BenchScreen key={id} bench={bench.data} />;
@@ -54,6 +54,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const [cursor, setCursor] = useState(() => firstPlace(bench));
   const [touched, setGaugeUse] = useState<GaugeUse>({ place: "", touch: 0 });
   const [tab, setTab] = useState<Tab>(rejected && !holds(actor, "INSPECTOR") ? "repair" : "book");
+  const small = useNarrow(1180);
   const [narrow, setNarrow] = useState<"section" | "book">("book");
   const [editing, setEditing] = useState<Editing>();
   const [line, setLine] = useState<string>();
@@ -107,12 +108,15 @@ function BenchScreen({ bench }: { bench: Bench }) {
   const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
   const passes = bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
   const j = bench.joint;
+  const fullWidth = tab === "beside" || tab === "causes";
+  const sectionAlone = small && narrow === "section" && !fullWidth;
+  const showsBoth = !small && !fullWidth;
   return (
     <div className="app">
       <TopBar>
         <span className="mark">
           {j.mark}
-          {j.weldNo && <span style={{ fontWeight: 600, fontSize: 17 }}> weld {j.weldNo}</span>}
+          {j.weldNo && <span> weld {j.weldNo}</span>}
         </span>
         <span className="what">
           {[j.inWords, j.position, j.side && `${j.side} side`, j.welder && `welder ${j.welder}`, `${j.job} / ${j.lot}`]
@@ -143,70 +147,68 @@ function BenchScreen({ bench }: { bench: Bench }) {
             beside={<Before bench={bench} cursor={cursor} draws={mayChange} />}
           />
         </section>
-        <div className={`lower only-${narrow}${tab === "beside" || tab === "causes" ? " beside-open" : ""}`}>
-          <section className="card panel section-panel" aria-label="Cross-section">
-            <header>
-              <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
-              <NarrowTabs narrow={narrow} setNarrow={setNarrow} />
-            </header>
-            <div
-              className="body"
-              style={{ display: "grid", gridTemplateRows: "minmax(0,1fr) auto", overflow: "hidden" }}
-            >
-              <SectionView section={section} units={units} />
-              <div
-                className="small quiet"
-                style={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}
-              >
-                Dashed: {section.requiredLabel}. {section.read ? "" : "No legs are read yet. "}
-                {j.form.datum && `Datum: ${j.form.datum}`}
+        <div className="lower">
+          {(showsBoth || sectionAlone) && (
+            <section className="card panel" aria-label="Cross-section">
+              <header>
+                <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
+                {small && <NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
+              </header>
+              <div className="body foot">
+                <SectionView section={section} units={units} />
+                <div className="small quiet clipped">
+                  Dashed: {section.requiredLabel}. {section.read ? "" : "No legs are read yet. "}
+                  {j.form.datum && `Datum: ${j.form.datum}`}
+                </div>
               </div>
-            </div>
-          </section>
-          <section className="card panel criteria-panel">
-            <Tabs
-              activeKey={tab}
-              onChange={(k) => setTab(k as Tab)}
-              className="benchtabs"
-              tabBarGutter={14}
-              tabBarExtraContent={<NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
-              items={[
-                { key: "book", label: "Acceptance criteria" },
-                { key: "entered", label: `Entries (${standing.length})` },
-                { key: "passes", label: `Passes (${passes})` },
-                ...(rejected || bench.again ? [{ key: "repair", label: "Repair" }] : []),
-                ...(holds(actor, "VIEWER") ? [] : [{ key: "causes", label: "Causes" }]),
-                { key: "beside", label: "Compare" },
-              ]}
-            />
-            <div className="body">
-              {tab === "book" && (
-                <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />
-              )}
-              {tab === "beside" && <Beside bench={bench} />}
-              {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}
-              {tab === "passes" && (
-                <>
-                  <p className="small" style={{ margin: "8px 0" }}>
-                    Fit-up:{" "}
-                    {bench.welding.fitUp.begun ? (
-                      <FitUpWord welding={bench.welding} />
-                    ) : (
-                      <span className="quiet">not inspected</span>
-                    )}{" "}
-                    · <Link to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link> ·{" "}
-                    <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
-                  </p>
-                  <PassesPanel welding={bench.welding} mayRecord={!holds(actor, "VIEWER")} brief />
-                </>
-              )}
-              {tab === "causes" && <CausesPanel bench={bench} />}
-              {tab === "repair" && <RepairPanel bench={bench} />}
-            </div>
-          </section>
+            </section>
+          )}
+          {!sectionAlone && (
+            <section className="card panel">
+              <Tabs
+                activeKey={tab}
+                onChange={(k) => setTab(k as Tab)}
+                className="tabs"
+                tabBarGutter={14}
+                tabBarExtraContent={small && <NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
+                items={[
+                  { key: "book", label: "Acceptance criteria" },
+                  { key: "entered", label: `Entries (${standing.length})` },
+                  { key: "passes", label: `Passes (${passes})` },
+                  ...(rejected || bench.again ? [{ key: "repair", label: "Repair" }] : []),
+                  ...(holds(actor, "VIEWER") ? [] : [{ key: "causes", label: "Causes" }]),
+                  { key: "beside", label: "Compare" },
+                ]}
+              />
+              <div className="body">
+                {tab === "book" && (
+                  <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />
+                )}
+                {tab === "beside" && <Beside bench={bench} />}
+                {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}
+                {tab === "passes" && (
+                  <>
+                    <p className="small">
+                      Fit-up:{" "}
+                      {bench.welding.fitUp.begun ? (
+                        <FitUpWord welding={bench.welding} />
+                      ) : (
+                        <span className="quiet">not inspected</span>
+                      )}{" "}
+                      · <Link to={`/joints/${j.id}/welding-record`}>fit-up and passes</Link> ·{" "}
+                      <Link to={`/joints/${j.id}/plan`}>pass plan</Link>
+                    </p>
+                    <PassesPanel welding={bench.welding} mayRecord={!holds(actor, "VIEWER")} brief />
+                  </>
+                )}
+                {tab === "causes" && <CausesPanel bench={bench} />}
+                {tab === "repair" && <RepairPanel bench={bench} />}
+              </div>
+            </section>
+          )}
         </div>
         {mayChange && tab !== "causes" && (
-          <div className="docks">
+          <div className="column docks">
             <NotTaken bench={bench} onRight={putRight} />
             <EntryDock
               key={editing ? `${editing.id} ${editing.version ?? ""}` : `new ${line ?? ""}`}
@@ -291,11 +293,9 @@ function indicationsOf(bench: Bench): string[] {
 function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "section" | "book") => void }) {
   const other = narrow === "section" ? "book" : "section";
   return (
-    <span className="narrow-tabs">
-      <Button type="link" onClick={() => setNarrow(other)}>
-        {other === "section" ? "show the section" : "show the criteria"}
-      </Button>
-    </span>
+    <Button type="link" onClick={() => setNarrow(other)}>
+      {other === "section" ? "show the section" : "show the criteria"}
+    </Button>
   );
 }
 
@@ -305,14 +305,14 @@ function Before({ bench, cursor, draws }: { bench: Bench; cursor: number; draws:
   const marks = [...gaps, ...bench.quiet];
   if (marks.length === 0)
     return (
-      <div className="small before quiet">
+      <div className="small clipped grow quiet">
         {draws && "Draw a stretch on a lane. "}Arrows move the cursor, + and − zoom.
       </div>
     );
   const around = 25.4;
   const near = marks.filter((m) => cursor >= m.from - around && cursor <= m.to + around).map((m) => m.label);
   return (
-    <div className="small before" aria-live="polite">
+    <div className="small clipped grow" aria-live="polite">
       <b>Before, near here:</b>{" "}
       {near.length === 0 ? <span className="quiet">nothing recorded</span> : [...new Set(near)].join(" · ")}
     </div>

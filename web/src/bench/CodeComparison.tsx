@@ -1,9 +1,10 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, saidBy, type Bench, type CodeColumn, type Finding } from "../lib/api";
 import { VerdictMark, VerdictShape } from "../lib/VerdictMark";
 import { SmallTable, type SmallColumn } from "../lib/SmallTable";
+import { tied } from "../lib/tied";
 
 /** The same inspection held against other books, criterion by criterion; what differs is marked. Nothing of it is kept. */
 export function Beside({ bench }: { bench: Bench }) {
@@ -21,11 +22,11 @@ export function Beside({ bench }: { bench: Bench }) {
   const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id]);
   return (
     <>
-      <p className="small" style={{ margin: "6px 0" }}>
+      <p className="small">
         Compare with other codes: for a change of contract, a metric client, a coupon. It is shown here only: never
         printed, exported or signed.
       </p>
-      <div className="kinds" role="group" aria-label="Other codes">
+      <Flex wrap gap={6} role="group" aria-label="Other codes">
         {signed && (
           <Button type={today ? "primary" : "default"} aria-pressed={today} onClick={() => setToday(!today)}>
             What would today’s criteria say?
@@ -43,7 +44,7 @@ export function Beside({ bench }: { bench: Bench }) {
               {b.id}
             </Button>
           ))}
-      </div>
+      </Flex>
       {columns.isError && (
         <p role="alert" className="fault">
           {saidBy(columns.error)}
@@ -127,13 +128,13 @@ function CellOf({ column, id }: { column: CodeColumn; id: string }) {
 
 function Cell({ finding: f }: { finding: Finding }) {
   return (
-    <div style={{ display: "grid", gridTemplateColumns: "22px 1fr", gap: 6, alignItems: "start" }}>
+    <Flex gap={6} align="start">
       <VerdictShape verdict={f.verdict} size={20} />
       <span className="small">
         <b className={`v-${f.verdict}`}>{f.verdict === "not-applicable" ? "not asked" : f.verdict}</b>
-        {f.measured && <> {f.measured}</>}
-        {f.allowed && f.verdict !== "not-applicable" && <span className="quiet"> of {f.allowed}</span>}
+        {f.measured && <> {tied(f.measured)}</>}
+        {f.allowed && f.verdict !== "not-applicable" && <span className="quiet"> of {tied(f.allowed)}</span>}
       </span>
-    </div>
+    </Flex>
   );
 }

@@ -1,10 +1,11 @@
 import { holds } from "../lib/roles";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Bench, type DeviationForm } from "../lib/api";
 import { ChoiceField, DateField, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { useChange } from "./useBench";
+import { FormGrid } from "../lib/FormGrid";
 
 /** What stands beside the code for this weld: the contract's limits, and what the Engineer allowed by his document. */
 export function ContractPanel({ bench }: { bench: Bench }) {
@@ -14,7 +15,7 @@ export function ContractPanel({ bench }: { bench: Bench }) {
   const { lines } = bench.contract;
   if (lines.length === 0 && bench.deviations.length === 0 && !records) return null;
   return (
-    <section className="beside-book" aria-label="Beside the code">
+    <section className="marked" aria-label="Beside the code">
       {lines.map((l) => (
         <div key={l} className="small">
           <b>Contract:</b> {l}
@@ -52,7 +53,7 @@ function TakeBack({ bench, id }: { bench: Bench; id: string }) {
     void change.mutateAsync(() => api.withdrawDeviation(bench.id, id, why)).catch(() => undefined);
   };
   return (
-    <form onSubmit={store} style={{ display: "flex", gap: 6, alignItems: "end" }}>
+    <form onSubmit={store}>
       <TextField id={`why-${id}`} label="Why it no longer holds" value={why} onChange={setWhy} />
       <Button htmlType="submit">Take it back</Button>
       {change.isError && (
@@ -95,7 +96,7 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
   };
   return (
     <form onSubmit={(e) => void store(e)} aria-label="What the Engineer allows">
-      <div className="grid">
+      <FormGrid>
         <ChoiceField
           id="dev-criterion"
           label="Of"
@@ -119,7 +120,7 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
           onChange={(v) => setForm({ ...form, date: v })}
         />
         {text("note", "Note", 12)}
-      </div>
+      </FormGrid>
       {fault !== undefined && (
         <p role="alert" className="fault">
           {saidBy(fault)}
@@ -129,12 +130,12 @@ function DeviationEntry({ bench, onDone }: { bench: Bench; onDone: () => void })
         The Engineer acts for the owner; the fabricator’s engineer only records his word. Not for a smaller size: that
         is a changed drawing.
       </p>
-      <div style={{ display: "flex", gap: 8 }}>
+      <Flex gap={8}>
         <Button type="primary" htmlType="submit">
           Record the document
         </Button>
         <Button onClick={onDone}>Back</Button>
-      </div>
+      </Flex>
     </form>
   );
 }

@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { Link } from "react-router";
 import { useCauses } from "../causes/CausesPanel";
 import { Defect, groupByRanking } from "../causes/DefectCauses";
@@ -6,6 +6,7 @@ import type { Bench, Finding } from "../lib/api";
 import { VerdictShape } from "../lib/VerdictMark";
 import { ink } from "../theme";
 import { ContractPanel } from "./ContractPanel";
+import { tied } from "../lib/tied";
 
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
@@ -25,7 +26,7 @@ export function CriteriaPanel({
   const j = bench.joint;
   return (
     <>
-      <div className="small quiet" style={{ padding: "4px 0" }}>
+      <div className="small quiet">
         <Link to={`/criteria/${j.criteria}`}>{j.criteriaTitle}</Link>, {j.edition}
       </div>
       <ContractPanel bench={bench} />
@@ -40,7 +41,7 @@ export function CriteriaPanel({
         />
       ))}
       {bench.evaluation.notes.map((n) => (
-        <p key={n} className="cautions" style={{ marginTop: 6 }}>
+        <p key={n} className="cautions">
           {n}
         </p>
       ))}
@@ -66,26 +67,24 @@ function FindingRow({
       <button type="button" aria-expanded={open} onClick={onToggle}>
         <VerdictShape verdict={f.verdict} size={26} />
         <span>
-          <span className={`name v-${f.verdict}`}>
+          <span className={`strong v-${f.verdict}`}>
             {f.title}
             {f.verdict === "reject" ? ": rejects" : ""}
           </span>
           {f.nearLimit && <span className="hint small"> · near the limit, read again with a finer gauge</span>}
           {f.finer && <span className="hint small"> · {f.finer} could tell</span>}
-          <span className="why" style={{ display: "block" }}>
-            {f.reason}
-          </span>
+          <div className="small quiet">{tied(f.reason)}</div>
         </span>
-        <span className="allowed">
-          {f.verdict !== "not-applicable" && f.allowed}
+        <span className="small allowed">
+          {f.verdict !== "not-applicable" && tied(f.allowed)}
           <Share finding={f} />
         </span>
       </button>
       {open && (
-        <div className="opened">
+        <div className="column opened">
           {f.measured && (
             <div>
-              Measured <b>{f.measured}</b> · allowed <b>{f.allowed}</b>
+              Measured <b>{tied(f.measured)}</b> · allowed <b>{tied(f.allowed)}</b>
               {f.margin && (
                 <>
                   {" "}
@@ -103,7 +102,7 @@ function FindingRow({
           {f.trace.length > 0 && (
             <ol aria-label="Arithmetic">
               {f.trace.map((t, i) => (
-                <li key={i}>{t}</li>
+                <li key={i}>{tied(t)}</li>
               ))}
             </ol>
           )}
@@ -125,10 +124,11 @@ function Share({ finding: f }: { finding: Finding }) {
   const width = Math.min(1, Math.max(0.02, f.share / most));
   const colour = f.verdict === "reject" ? ink.reject : f.verdict === "accept" ? ink.accept : ink.open;
   return (
-    <span className="bar" style={{ display: "block" }} aria-hidden="true">
-      <i style={{ width: `${width * 100}%`, background: colour }} />
-      <b style={{ left: `${(1 / most) * 100}%` }} />
-    </span>
+    <svg width="100%" height="8" aria-hidden="true">
+      <rect width="100%" height="8" rx="4" fill={ink.line} />
+      <rect width={`${width * 100}%`} height="8" rx="4" fill={colour} />
+      <rect x={`${(1 / most) * 100}%`} width="3" height="8" fill={ink.text} />
+    </svg>
   );
 }
 
@@ -139,12 +139,12 @@ function CausesOf({ finding, bench, onCauses }: { finding: Finding; bench: Bench
   const mine = causes.data.defects.filter((d) => d.entry !== undefined && finding.entries.includes(d.entry));
   return (
     <section aria-label="Likely causes">
-      <div className="row">
-        <h3 style={{ fontSize: 16, flex: 1 }}>Likely causes</h3>
+      <Flex wrap gap={8} align="center">
+        <h3 className="grow">Likely causes</h3>
         <Button type="link" onClick={onCauses}>
           signs, changes, note for the welder
         </Button>
-      </div>
+      </Flex>
       {mine.length === 0 && (
         <p className="quiet small">Nothing recorded to trace: the fit-up or the drawing decides here.</p>
       )}

@@ -1,4 +1,4 @@
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import type { Bench, Gauge } from "../lib/api";
 import { chipsFor, type FieldSpec } from "./kinds";
 import { Choice } from "../lib/fields";
@@ -72,7 +72,7 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
     return (
       <div className="field">
         <label id={id}>{spec.label}</label>
-        <div className="chips" role="group" aria-labelledby={id}>
+        <div className="row" role="group" aria-labelledby={id}>
           {names.map(([toe, name], i) => (
             <Button
               type={value === toe ? "primary" : "default"}
@@ -102,19 +102,20 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
         {spec.label}
         {spec.optional && <span className="quiet"> if read</span>}
       </label>
-      <div style={{ display: "flex", gap: 4 }}>
+      <Flex gap={4}>
         <Input
           status={problem !== undefined ? "error" : undefined}
           id={id}
           {...mark}
           value={value}
           autoComplete="off"
+          className="num-box"
           inputMode="text"
           aria-invalid={problem !== undefined}
           onChange={(e) => onChange(e.target.value)}
         />
         {chips.length > 0 && (
-          <span className="chips">
+          <span className="row">
             {chips.map((c) => (
               <Button
                 type={value === c ? "primary" : "default"}
@@ -127,7 +128,7 @@ export function DockField({ spec, bench, value, problem, first: isFirst, onChang
             ))}
           </span>
         )}
-      </div>
+      </Flex>
     </div>
   );
 }

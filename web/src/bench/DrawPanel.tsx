@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Flex, Space } from "antd";
 import { useState } from "react";
 import { saidBy, type Bench } from "../lib/api";
 import { newId } from "../lib/id";
@@ -59,27 +59,26 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
   const step = units === "mm" ? "1 mm" : "1/8 in";
   return (
     <section
-      className="drawnpanel"
       aria-label="Drawn stretch"
       onKeyDown={(e) => {
         if (e.key === "Escape") onDrawn(undefined);
       }}
     >
-      <div className="row">
-        <b className="drawnname">{name}</b>
+      <Flex wrap gap={8} align="center">
+        <b className="nc">{name}</b>
         {(["from", "to"] as const).map((end) => (
-          <span key={end} className="nudge" role="group" aria-label={`${end === "from" ? "From" : "To"}`}>
+          <Space.Compact key={end} role="group" aria-label={`${end === "from" ? "From" : "To"}`}>
             <Button aria-label={`${end}: ${step} back`} onClick={() => nudge(end, -1)}>
               ◂
             </Button>
-            <output>{end === "from" ? from : to}</output>
+            <output className="nc">{end === "from" ? from : to}</output>
             <Button aria-label={`${end}: ${step} on`} onClick={() => nudge(end, 1)}>
               ▸
             </Button>
-          </span>
+          </Space.Compact>
         ))}
         {here.length > 1 && (
-          <span className="kinds" role="group" aria-label="What it is">
+          <span className="row" role="group" aria-label="What it is">
             {here.map((k) => (
               <Button
                 type={spec?.id === k.id ? "primary" : "default"}
@@ -92,15 +91,15 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
             ))}
           </span>
         )}
-        <span style={{ flex: 1 }} />
+        <span className="grow" />
         <Button onClick={() => onDrawn(undefined)}>Leave it</Button>
-      </div>
-      <div className="row">
+      </Flex>
+      <Flex wrap gap={8} align="center">
         {drawn.lane === "size" &&
           bladesFor(bench, from, to).map((b) => (
             <Button
               key={b.words}
-              className={`chip big ${b.goes ? "goes" : ""}`}
+              className={`chip ${b.goes ? "none" : ""}`}
               disabled={busy}
               onClick={() => void put(b.kind, b.content)}
             >
@@ -109,13 +108,13 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
           ))}
         {spec && by && (
           <>
-            <span className="drawnname">
+            <span className="nc">
               {spec.word}, {by.label.toLowerCase()}:
             </span>
             {chipsFor(by, bench).map((c) => (
               <Button
                 key={c}
-                className="chip big"
+                className="chip"
                 disabled={busy}
                 onClick={() => void put("INDICATION", contentOf(spec, { ...start, [by.name]: c }))}
               >
@@ -125,14 +124,14 @@ export function DrawPanel({ bench, doing, drawn, onDrawn, onSaid, onForm }: Prop
           </>
         )}
         {spec && (!by || by.optional) && (
-          <Button className="chip big" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
+          <Button className="chip" disabled={busy} onClick={() => void put("INDICATION", contentOf(spec, start))}>
             {by ? "not measured" : `Record ${spec.word.toLowerCase()}`}
           </Button>
         )}
         {spec && <Button onClick={() => onForm(spec, start)}>other …</Button>}
-      </div>
+      </Flex>
       {fault !== undefined && (
-        <p role="alert" className="fault" style={{ margin: 0 }}>
+        <p role="alert" className="fault">
           {saidBy(fault)}
         </p>
       )}

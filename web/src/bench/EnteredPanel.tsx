@@ -44,26 +44,24 @@ export function EnteredPanel({ bench, doing, mayChange, onEdit }: Props) {
       )}
       {entries.length === 0 && waiting.length === 0 && <p className="quiet">Nothing is recorded yet.</p>}
       {[...waiting].reverse().map((w) => (
-        <div key={w.key} className="entered waits">
+        <div key={w.key} className="item quiet">
           <span>
             ◌ {w.words}
-            <span className="quiet small" style={{ marginLeft: 8 }}>
-              {w.refused === undefined ? "waits for the network" : "not taken"}
-            </span>
+            <span className="quiet small">{w.refused === undefined ? "waits for the network" : "not taken"}</span>
           </span>
         </div>
       ))}
       {entries.map((e) => (
-        <div key={e.id} className={`entered${e.withdrawn ? " off" : ""}`}>
+        <div key={e.id} className={`item${e.withdrawn ? " off" : ""}`}>
           <span>
             {inWords(e, bench)}
-            <span className="quiet small" style={{ marginLeft: 8 }}>
+            <span className="quiet small">
               {e.by}
               {e.withdrawnWhy && ` · ${e.withdrawnWhy}`}
             </span>
           </span>
           {mayChange && (
-            <span style={{ whiteSpace: "nowrap" }}>
+            <span className="nowrap">
               {!e.withdrawn && specOf(e) && (
                 <Button type="link" onClick={() => onEdit(e)}>
                   change

@@ -28,7 +28,7 @@ export function EntryDock(props: DockProps) {
   const undo = <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />;
   const station = dock.isStation && !editing;
   return (
-    <section className="card dock" aria-label="Record">
+    <section className="card column dock" aria-label="Record">
       {drawn && !editing ? (
         <DrawPanel
           key={drawn.lane}
@@ -110,11 +110,7 @@ function DockSaid({ dock: { spec, late, others, fault, problems, said } }: { doc
   const first = Object.values(problems)[0];
   return (
     <div className="said" role="status">
-      {late && spec && measures(spec) && (
-        <span className="fault" style={{ marginRight: 12 }}>
-          ✕ {late}
-        </span>
-      )}
+      {late && spec && measures(spec) && <span className="fault">✕ {late}</span>}
       {others ? (
         <span className="fault">{saidBy(fault)}</span>
       ) : first !== undefined ? (

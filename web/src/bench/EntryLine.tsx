@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Input, Modal, type InputRef } from "antd";
+import { Button, Descriptions, Flex, Input, type InputRef, Modal } from "antd";
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type FormEvent, type ReactNode } from "react";
 import { api, saidBy, type Bench, type Line } from "../lib/api";
 import { inWords } from "./kinds";
@@ -155,7 +155,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
   const several = lines.length > 1;
   return (
     <form className="line" onSubmit={putDown} aria-label="Entry line">
-      <div className="typed">
+      <Flex gap={8}>
         {several ? (
           <output>{lines.length} rows pasted</output>
         ) : (
@@ -199,9 +199,9 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
           ?
         </Button>
         {side}
-      </div>
+      </Flex>
       {text !== "" && (
-        <div className="means" role="status" aria-busy={stillRead}>
+        <Flex wrap align="center" gap={6} className="means" role="status" aria-busy={stillRead}>
           {fault === undefined && away ? (
             <span className="quiet">
               No network: Enter keeps the line as it is typed; it is read when Mensor is back.
@@ -229,11 +229,11 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
           )}
           {!several &&
             (last?.completions ?? []).slice(0, 8).map((c) => (
-              <Button key={c} className="word" onClick={() => complete(c)}>
+              <Button key={c} onClick={() => complete(c)}>
                 {c}
               </Button>
             ))}
-        </div>
+        </Flex>
       )}
       {text === "" && said && (
         <div className="means" role="status">
@@ -274,19 +274,22 @@ function HelpCard({ onClose }: { onClose: () => void }) {
           ["as", (c) => <code>{c.example}</code>],
         ]}
       />
-      <h2 className="keyhead">Keys</h2>
-      <dl className="keycard">
-        {keys.map(([key, does]) => (
-          <div key={does}>
-            <dt>
+      <Descriptions
+        className="spaced"
+        title="Keys"
+        size="small"
+        column={{ xs: 1, md: 2 }}
+        items={keys.map(([key, does]) => ({
+          label: (
+            <Flex gap={4}>
               {key.split(" ").map((k) => (
                 <kbd key={k}>{k}</kbd>
               ))}
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </dl>
+            </Flex>
+          ),
+          children: does,
+        }))}
+      />
     </Modal>
   );
 }

@@ -29,7 +29,7 @@ function OneFault({ bench, fault }: { bench: Bench; fault: Fault }) {
     void change.mutateAsync(() => api.waive(bench.id, fault.gauge, reason ?? "")).catch(() => undefined);
   };
   return (
-    <div className="small gaugefault" role="note">
+    <div className="small marked" role="note">
       <b className={fault.waived ? "hint" : "fault"}>
         {fault.waived ? "△ " : "✕ "}
         {fault.fault}

@@ -1,3 +1,4 @@
+import { Button, Space } from "antd";
 import { useState } from "react";
 import type { Bench, GuideStep } from "../lib/api";
 
@@ -9,9 +10,8 @@ export function Guide({ bench, later, onLater, onGo }: Props) {
   const [seen, setSeen] = useState<string>();
   if (!step) return null;
   return (
-    <span className="guide" role="group" aria-label="Next to inspect">
-      <button
-        type="button"
+    <Space.Compact className="grow guide" role="group" aria-label="Next to inspect">
+      <Button
         className="go"
         data-step={step.kind}
         onClick={() => {
@@ -23,21 +23,20 @@ export function Guide({ bench, later, onLater, onGo }: Props) {
           To inspect: {bench.guide.length} <kbd>G</kbd>
         </span>
         <b>{step.words}</b>
-      </button>
+      </Button>
       {bench.guide.length > 1 && (
-        <button
-          type="button"
+        <Button
           className="square"
           aria-label="Later: show the next step"
           title="later"
           onClick={() => onLater((later + 1) % bench.guide.length)}
         >
           ›
-        </button>
+        </Button>
       )}
       <span className="unseen" role="status">
         {seen}
       </span>
-    </span>
+    </Space.Compact>
   );
 }

@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import type { ReactNode } from "react";
 import type { Bench } from "../lib/api";
 import { Choice } from "../lib/fields";
@@ -24,7 +24,7 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
   const { spec, pick, setSaid, setFault } = dock;
   const { all, first } = dock.kinds;
   return (
-    <div className="kinds" role="group" aria-label="What was seen or read">
+    <Flex wrap gap={6} align="start" role="group" aria-label="What was seen or read">
       {all.slice(0, first).map((k) => (
         <Button
           type={spec?.id === k.id ? "primary" : "default"}
@@ -49,7 +49,7 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
       <PhotoButton doing={doing} {...dock.photoOf} onSaid={setSaid} onFault={setFault} />
       {spec ? (
         <>
-          <span style={{ flex: 1 }} />
+          <span className="grow" />
           {readWith}
           <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />
         </>
@@ -60,13 +60,13 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
         dock.bladed.map((b) => (
           <Button
             key={b.words}
-            className={b.goes ? "goes" : undefined}
+            className={b.goes ? "none" : undefined}
             disabled={dock.busy}
             onClick={() => dock.blade(b)}
           >
             {dock.bladedWords(b)}
           </Button>
         ))}
-    </div>
+    </Flex>
   );
 }

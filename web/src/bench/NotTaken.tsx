@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import type { Bench } from "../lib/api";
 import { newId } from "../lib/id";
 import type { Waiting } from "../lib/outbox";
@@ -13,7 +13,7 @@ export function NotTaken({ bench, onRight }: Props) {
   const refused = waiting.filter((w) => w.refused !== undefined);
   if (refused.length === 0) return null;
   return (
-    <section aria-label="Not taken" className="nottaken">
+    <section aria-label="Not taken" className="framed bad">
       {refused.map((w) => {
         const mine = w.step.do === "put" ? w.step.entry : undefined;
         const { theirs } = w;
@@ -30,14 +30,14 @@ export function NotTaken({ bench, onRight }: Props) {
             />
           );
         return (
-          <div key={w.key} role="alert" className="row">
-            <span style={{ flex: 1 }}>
+          <Flex wrap gap={8} align="center" key={w.key} role="alert">
+            <span className="grow">
               <b className="fault">Not taken:</b> {w.words}: {w.refused}
             </span>
             {(w.step.do === "put" || w.step.do === "line") && <Button onClick={() => onRight(w)}>put it right</Button>}
             <Button onClick={() => void outbox.again(w.key, w.step)}>send it again</Button>
             <Button onClick={() => outbox.drop(w.key)}>leave it out</Button>
-          </div>
+          </Flex>
         );
       })}
     </section>

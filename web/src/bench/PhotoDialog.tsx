@@ -1,4 +1,4 @@
-import { Button, Modal } from "antd";
+import { Button, Flex, Modal } from "antd";
 import { useState } from "react";
 import { saidBy, type Bench, type Photo } from "../lib/api";
 import { inWords } from "./kinds";
@@ -15,17 +15,11 @@ export function PhotoDialog({ bench, photo, doing, onClose }: Props) {
     doing?.act({ do: "photoOff", photo: photo.id }, `take off: picture ${words}`).then(onClose, setFault);
   return (
     <Modal open title={`Picture ${entry ? "of " : ""}${words}`} footer={null} onCancel={onClose} width={900}>
-      <img
-        src={`/api/inspections/${bench.id}/photos/${photo.id}`}
-        alt={`The weld, ${words}`}
-        style={{ display: "block", maxWidth: "100%", maxHeight: "66vh", margin: "0 auto" }}
-      />
-      <div className="row" style={{ marginTop: 10 }}>
-        <span className="quiet" style={{ flex: 1 }}>
-          taken by {photo.by}
-        </span>
+      <img className="photo" src={`/api/inspections/${bench.id}/photos/${photo.id}`} alt={`The weld, ${words}`} />
+      <Flex className="spaced" wrap gap={8} align="center">
+        <span className="quiet grow">taken by {photo.by}</span>
         {doing && <Button onClick={() => void off()}>Take it off</Button>}
-      </div>
+      </Flex>
       {fault !== undefined && (
         <p role="alert" className="fault">
           {saidBy(fault)}

@@ -29,12 +29,12 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
     }
   };
   return (
-    <section className="practice" aria-label="Practice gauge">
+    <section className="framed row" aria-label="Practice gauge">
       <div>
         <b>Practice gauge</b>
         <div className="small quiet">A made-up weld: a little noise, and one reading in twelve is badly seated.</div>
       </div>
-      <output className="lcd" aria-live="polite">
+      <output className="nc" aria-live="polite">
         {last?.text ?? "– – –"}
       </output>
       <Button
@@ -49,7 +49,7 @@ export function PracticeGauge({ bench, at, onClose }: { bench: Bench; at: string
       >
         Take a reading
       </Button>
-      <span className="small" style={{ flex: 1 }}>
+      <span className="small grow">
         {fault !== undefined ? (
           <span className="fault">{saidBy(fault)}</span>
         ) : (

@@ -30,7 +30,7 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
       <section aria-label="Ready to inspect" className="item">
         <span>
           <b>Ready to inspect</b>
-          <div className="ask quiet">
+          <div className="small quiet">
             {["cleaned, at ambient", c.lightLevel && `light ${c.lightLevel}`, bench.gaugeNames.join(", ")]
               .filter(Boolean)
               .join("; ")}
@@ -53,11 +53,7 @@ export function Ready({ bench, doing, disabled }: { bench: Bench; doing: Doing; 
   return (
     <section aria-label="Ready to inspect">
       <h3>Ready to inspect? {ready && <span className="v-accept">✓ Yes</span>}</h3>
-      {!ready && finding && finding.verdict === "reject" && (
-        <p className="small fault" style={{ margin: "2px 0" }}>
-          {finding.reason}
-        </p>
-      )}
+      {!ready && finding && finding.verdict === "reject" && <p className="small fault">{finding.reason}</p>}
       {bench.joint.form.delayed === true && <Wait bench={bench} disabled={disabled} onAnswer={answer} />}
       {question("Cleaned", "cleaned")}
       {question("At ambient", "ambient")}
@@ -164,8 +160,8 @@ function Noted({
     <div className="item">
       <label htmlFor={field}>{word}</label>
       <Input
+        className="box"
         id={field}
-        style={{ width: 128 }}
         placeholder={hint}
         autoComplete="off"
         value={typed}
@@ -202,8 +198,8 @@ function Wait({
     <div className="item">
       <label htmlFor="hours">Hours since welding</label>
       <Input
+        className="num-box"
         id="hours"
-        style={{ width: 80 }}
         value={hours}
         disabled={disabled}
         onChange={(e) => setHours(e.target.value)}

@@ -14,7 +14,7 @@ type RunProps = {
 export function Run({ run, spec, units, onRun, practice, onPractice }: RunProps) {
   const optional = spec.fields.filter((f) => f.measure && f.optional);
   return (
-    <span className="run" role="group" aria-label="Run of stations">
+    <span className="row" role="group" aria-label="Run of stations">
       <Button
         type={run !== undefined ? "primary" : "default"}
         aria-pressed={run !== undefined}
@@ -40,10 +40,11 @@ export function Run({ run, spec, units, onRun, practice, onPractice }: RunProps)
               + {f.label.toLowerCase()}
             </Button>
           ))}
-          <label className="step">
+          <label className="row">
             every{" "}
             <Input
               aria-label={`Stations every, ${units}`}
+              className="num-box"
               value={run.step}
               placeholder="next"
               onChange={(e) => onRun({ ...run, step: e.target.value })}

@@ -12,6 +12,7 @@ import { useBusy, useWaiting, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 import { minuteOf } from "../lib/local-time";
 import { signLook } from "./sign-look";
+import { tied } from "../lib/tied";
 
 /** The verdict to be read at arm's length, what is still to be inspected, and what to do next. */
 export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
@@ -50,26 +51,24 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
   };
   return (
     <aside className="card tower">
-      <div className={`said ${e.verdict}`} aria-live="polite">
+      <div className={`column said ${e.verdict}`} aria-live="polite">
         <div data-testid="verdict">
           <VerdictMark verdict={e.verdict} size={46} />
         </div>
-        <div style={{ marginTop: 8, fontWeight: 600 }}>
+        <div className="strong">
           {e.rejects === 1 ? "1 criterion rejects" : e.rejects > 1 && `${e.rejects} criteria reject`}
           {e.rejects > 0 && e.todo.length > 0 && " · "}
           {e.todo.length > 0 && `${e.todo.length} to do`}
           {e.rejects === 0 && e.todo.length === 0 && "all inspected"}
         </div>
         {bench.signature ? (
-          <div className="small" style={{ marginTop: 4 }}>
+          <div className="small">
             Signed {bench.signature.verdict} by {bench.signature.name} ({bench.signature.capacity}),{" "}
             {minuteOf(bench.signature.at)}
-            <div className="quiet" style={{ fontSize: 12, overflowWrap: "anywhere" }}>
-              SHA-256 {bench.signature.sha256.slice(0, 16)}…
-            </div>
+            <div className="quiet breaks">SHA-256 {bench.signature.sha256.slice(0, 16)}…</div>
           </div>
         ) : null}
-        <div style={{ marginTop: 4 }}>
+        <div>
           Next: <b>{bench.next}</b>
         </div>
         {bench.signStop && <div className="small hint">△ {bench.signStop}.</div>}
@@ -82,19 +81,15 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         <GaugeFaults bench={bench} />
         {open ? (
           <>
-            {bench.welding.fitUp.stops && (
-              <p className="small fault" style={{ margin: "4px 0" }}>
-                ✕ The fit-up stopped this joint
-              </p>
-            )}
+            {bench.welding.fitUp.stops && <p className="small fault">✕ The fit-up stopped this joint</p>}
             {!bench.welding.fitUp.stops &&
               bench.welding.fitUp.raised.map((r) => (
-                <p key={r} className="small raised">
+                <p key={r} className="small marked hint">
                   {r}
                 </p>
               ))}
             {bench.again && (
-              <p className="small again">
+              <p className="small marked">
                 <b>Re-inspection, {bench.stage}</b>: repaired {bench.again.repaired}; inspect{" "}
                 <b>{bench.again.inspectAlong}</b>, both toes, the reverse face, every ground and clamp place. Answers{" "}
                 {bench.again.defects.join(", ")}. Outside it the inspection before stands.
@@ -106,7 +101,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
               <div className="item" key={t.id}>
                 <span>
                   <b>{t.title}</b>
-                  <div className="ask quiet">{t.ask}</div>
+                  <div className="small quiet">{tied(t.ask)}</div>
                 </span>
                 <Button
                   className="none"
@@ -132,7 +127,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
               <div className="item" key={t.id + t.ask}>
                 <span>
                   <b>{t.title}</b>
-                  <div className="ask quiet">{t.ask}</div>
+                  <div className="small quiet">{tied(t.ask)}</div>
                 </span>
               </div>
             ))}
@@ -164,7 +159,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
           </p>
         )}
       </div>
-      <div className="acts">
+      <div className="column acts">
         {open && inspects && clearable.length > 1 && (
           <Button onClick={() => setDialog("full-length")}>Full length inspected: none seen …</Button>
         )}
@@ -221,9 +216,7 @@ function Signed({ bench }: { bench: Bench }) {
   return (
     <>
       <h3>The record is frozen</h3>
-      <p className="small" style={{ margin: 0 }}>
-        A change is a new revision that names this one.
-      </p>
+      <p className="small">A change is a new revision that names this one.</p>
       {bench.revisions.length > 1 && (
         <>
           <h3>Inspections and revisions</h3>
@@ -231,7 +224,7 @@ function Signed({ bench }: { bench: Bench }) {
             <Button
               type="link"
               key={r.id}
-              className="revision"
+              className="start"
               disabled={r.id === bench.id}
               onClick={() => void navigate(`/inspections/${r.id}`)}
             >
@@ -242,7 +235,7 @@ function Signed({ bench }: { bench: Bench }) {
           ))}
         </>
       )}
-      <p className="cautions" style={{ marginTop: 10 }}>
+      <p className="cautions">
         Do not paint before acceptance. Acceptance by eye is not release while MT, PT, UT or RT is still due.
       </p>
     </>

@@ -1,6 +1,6 @@
 import { holds } from "../lib/roles";
 import { useQuery } from "@tanstack/react-query";
-import { Button, Checkbox, Input, Modal } from "antd";
+import { Button, Checkbox, Flex, Input, Modal } from "antd";
 import { useState, type ReactNode } from "react";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench } from "../lib/api";
@@ -10,12 +10,13 @@ import { useBusy, useChange, type Doing } from "./useBench";
 import { newId } from "../lib/id";
 import { ChoiceField } from "../lib/fields";
 import { signLook } from "./sign-look";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 type DialogProps = { bench: Bench; onClose: () => void };
 
 function Dialog({ title, children, onClose }: { title: string; children: ReactNode; onClose: () => void }) {
   return (
-    <Modal open title={<span style={{ fontSize: 20 }}>{title}</span>} footer={null} onCancel={onClose} width={620}>
+    <Modal open title={title} footer={null} onCancel={onClose} width={620}>
       {children}
     </Modal>
   );
@@ -45,41 +46,43 @@ export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doin
       title={bench.again ? `${bench.again.inspectAlong} inspected, both toes` : "Full length inspected, both toes"}
       onClose={onClose}
     >
-      <p style={{ marginTop: 0 }}>
+      <p>
         Tick what you inspected for along {bench.again ? bench.again.inspectAlong : "the whole weld"} and did not see.
         What you leave out stays to be inspected.
       </p>
       <Button
+        className="spaced"
+        block
         type={all ? "primary" : "default"}
         aria-pressed={all}
-        style={{ width: "100%", marginBottom: 8 }}
         onClick={() => setTicked(all ? [] : items.map((t) => t.id))}
       >
         None seen of all {items.length}
       </Button>
-      <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 6 }}>
+      <FormGrid>
         {items.map((t) => (
-          <Checkbox
-            key={t.id}
-            className="ticked"
-            checked={ticked.includes(t.id)}
-            onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))}
-          >
-            {t.title}
-          </Checkbox>
+          <Cell key={t.id} span={6}>
+            <Checkbox
+              className="ticked"
+              checked={ticked.includes(t.id)}
+              onChange={(e) => setTicked(e.target.checked ? [...ticked, t.id] : ticked.filter((x) => x !== t.id))}
+            >
+              {t.title}
+            </Checkbox>
+          </Cell>
         ))}
-      </div>
+      </FormGrid>
       {fault && (
         <p role="alert" className="fault">
           {fault}
         </p>
       )}
-      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+      <Flex className="spaced" gap={8}>
         <Button type="primary" disabled={ticked.length === 0 || busy} onClick={() => void confirm()}>
           Inspected, none seen of {ticked.length}
         </Button>
         <Button onClick={onClose}>Back</Button>
-      </div>
+      </Flex>
     </Dialog>
   );
 }
@@ -108,7 +111,7 @@ export function SignDialog({ bench, onClose }: DialogProps) {
   };
   return (
     <Dialog title={`Sign ${bench.joint.mark}, weld ${bench.joint.weldNo ?? "–"}`} onClose={onClose}>
-      <div style={{ fontSize: 26, margin: "4px 0 8px" }}>
+      <div className="big">
         <VerdictMark verdict={verdict} size={32} />
       </div>
       {rejected.map((f) => (
@@ -117,35 +120,37 @@ export function SignDialog({ bench, onClose }: DialogProps) {
         </div>
       ))}
       {held && (
-        <p className="v-open" style={{ fontWeight: 700 }}>
-          {bench.holder} has this inspection in hand: it is handed over, then signed.
-        </p>
+        <p className="v-open strong">{bench.holder} has this inspection in hand: it is handed over, then signed.</p>
       )}
       <p className="small">
         {bench.joint.criteriaTitle}, {bench.joint.edition}. Visual inspection: surface flaws only. The record is frozen;
         a later change is a new revision.
       </p>
-      <div className="grid">
-        <div className="field" style={{ gridColumn: "span 12" }}>
-          <b>Signing for</b>
-          <div>{words}</div>
-        </div>
-        <div className="field" style={{ gridColumn: "span 6" }}>
-          <b>Certificate on file</b>
-          <div>{actor.certificate ?? "none; the quality manager keeps the papers"}</div>
-        </div>
-      </div>
+      <FormGrid>
+        <Cell span={12}>
+          <div className="field">
+            <b>Signing for</b>
+            <div>{words}</div>
+          </div>
+        </Cell>
+        <Cell span={6}>
+          <div className="field">
+            <b>Certificate on file</b>
+            <div>{actor.certificate ?? "none; the quality manager keeps the papers"}</div>
+          </div>
+        </Cell>
+      </FormGrid>
       {fault && (
         <p role="alert" className="fault">
           {fault}
         </p>
       )}
-      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+      <Flex className="spaced" gap={8}>
         <Button {...signLook(verdict)} disabled={change.isPending || held} onClick={() => void sign()}>
           Sign as {verdict}, {actor.name}
         </Button>
         <Button onClick={onClose}>Back</Button>
-      </div>
+      </Flex>
     </Dialog>
   );
 }
@@ -169,9 +174,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
   };
   return (
     <Dialog title="Hand over the part-done inspection" onClose={onClose}>
-      <p style={{ marginTop: 0 }}>
-        {bench.evaluation.todo.length} still to do. Entries stay under the name of whoever recorded them.
-      </p>
+      <p>{bench.evaluation.todo.length} still to do. Entries stay under the name of whoever recorded them.</p>
       <ChoiceField
         id="to"
         label="To"
@@ -179,7 +182,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
         options={[["", "choose an inspector"], ...inspectors.map((p) => [p.id, p.name] as const)]}
         onChange={setTo}
       />
-      <div className="field" style={{ marginTop: 10 }}>
+      <div className="field spaced">
         <label htmlFor="looked">Inspected so far, from–to in {bench.joint.units === "in" ? "inches" : "mm"}</label>
         <Input
           id="looked"
@@ -195,7 +198,7 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
           ))}
         </ul>
       )}
-      <div className="field" style={{ marginTop: 10 }}>
+      <div className="field spaced">
         <label htmlFor="note">Note for the next</label>
         <Input id="note" value={note} onChange={(e) => setNote(e.target.value)} />
       </div>
@@ -204,12 +207,12 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
           {fault}
         </p>
       )}
-      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+      <Flex className="spaced" gap={8}>
         <Button type="primary" disabled={to === "" || change.isPending} onClick={() => void hand()}>
           Hand over
         </Button>
         <Button onClick={onClose}>Back</Button>
-      </div>
+      </Flex>
     </Dialog>
   );
 }
@@ -239,9 +242,7 @@ export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAme
   };
   return (
     <Dialog title="Amend the signed record" onClose={onClose}>
-      <p style={{ marginTop: 0 }}>
-        This record stays as it was signed. A new revision begins with its entries, names it, and is signed anew.
-      </p>
+      <p>This record stays as it was signed. A new revision begins with its entries, names it, and is signed anew.</p>
       <div className="field">
         <label htmlFor="reason">Why</label>
         <Input id="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
@@ -251,12 +252,12 @@ export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAme
           {fault}
         </p>
       )}
-      <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
+      <Flex className="spaced" gap={8}>
         <Button type="primary" disabled={reason.trim() === "" || change.isPending} onClick={() => void amend()}>
           Begin revision {bench.revision + 1}
         </Button>
         <Button onClick={onClose}>Back</Button>
-      </div>
+      </Flex>
     </Dialog>
   );
 }

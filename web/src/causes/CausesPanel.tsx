@@ -1,6 +1,6 @@
 import "./causes.css";
 import { holds } from "../lib/roles";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -47,8 +47,8 @@ export function CausesPanel({ bench }: { bench: Bench }) {
     );
   if (!c) return <p className="quiet">Tracing the causes …</p>;
   return (
-    <div className="causes">
-      <div className="row" style={{ padding: "6px 0" }}>
+    <div className="column causes">
+      <Flex wrap gap={8} align="center">
         <span className="small quiet">Also on this bead:</span>
         {c.also.map((a) => (
           <Button
@@ -60,16 +60,16 @@ export function CausesPanel({ bench }: { bench: Bench }) {
             {a.words}
           </Button>
         ))}
-        <span style={{ flex: 1 }} />
+        <span className="grow" />
         <Link className="way" to={`/inspections/${bench.id}/note`}>
           note for the welder
         </Link>
-      </div>
+      </Flex>
       {c.doubts.map((d) => (
-        <section key={d.why} className="doubt" aria-label="Fusion in doubt">
-          <b>⚠ Fusion is in doubt, whatever the surface shows</b>
-          <span>{d.why}</span>
-          <span className="small">Test: {d.test}</span>
+        <section key={d.why} className="framed open" aria-label="Fusion in doubt">
+          <div>⚠ Fusion is in doubt, whatever the surface shows</div>
+          <div>{d.why}</div>
+          <div className="small">Test: {d.test}</div>
         </section>
       ))}
       {c.common.length > 0 && <Common common={c.common} />}
@@ -100,7 +100,7 @@ export function CausesPanel({ bench }: { bench: Bench }) {
 /** What the defects have in common, and what it leaves unexplained. */
 function Common({ common }: { common: Causes["common"] }) {
   return (
-    <section className="common" aria-label="Together">
+    <section aria-label="Together">
       <h3>Together</h3>
       {common.slice(0, 3).map((x) => (
         <div key={x.id}>
@@ -129,7 +129,7 @@ function WeChange({ bench, cause, trouble, words }: { bench: Bench; cause: strin
     );
   if (text === undefined)
     return (
-      <Button style={{ justifySelf: "start" }} onClick={() => setText(words)}>
+      <Button className="start" onClick={() => setText(words)}>
         We change this …
       </Button>
     );
@@ -143,7 +143,7 @@ function WeChange({ bench, cause, trouble, words }: { bench: Bench; cause: strin
     >
       <Input
         aria-label="What is changed, one thing"
-        style={{ flex: 1 }}
+        className="grow"
         value={text}
         onChange={(e) => setText(e.target.value)}
       />
@@ -196,8 +196,8 @@ function Outcome({ bench, id }: { bench: Bench; id: string }) {
   return (
     <span className="row">
       <Input
+        className="num-box"
         aria-label="Mark of the next weld"
-        style={{ width: 110 }}
         placeholder="next weld"
         value={mark}
         onChange={(e) => setMark(e.target.value)}
@@ -232,13 +232,13 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
           {signs.fault}
         </p>
       )}
-      <div className="signs">
+      <div className="cards">
         {shown.map((s) => (
-          <div key={s.id} className="signcard" data-seen={s.seen === undefined ? "" : s.seen ? "yes" : "no"}>
+          <div key={s.id} className="framed signcard" data-seen={s.seen === undefined ? "" : s.seen ? "yes" : "no"}>
             <SignMark id={s.id} />
             <span>{s.words}</span>
             {mayRecord && (
-              <span className="yesno" role="group" aria-label={s.words}>
+              <span className="row pair" role="group" aria-label={s.words}>
                 <Button
                   type={s.seen === true ? "primary" : "default"}
                   disabled={signs.pending}

@@ -1,11 +1,12 @@
 import "./causes.css";
 import { holds } from "../lib/roles";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState, type ReactNode } from "react";
 import { useActor } from "../lib/session";
 import { api, saidBy, type Bench, type Causes } from "../lib/api";
 import { inWords } from "../bench/kinds";
 import { useChange } from "../bench/useBench";
+import { tied } from "../lib/tied";
 
 export type DefectCauses = Causes["defects"][number];
 type Cause = DefectCauses["causes"][number];
@@ -38,18 +39,18 @@ export function Defect({
     .filter((e) => e !== undefined);
   const shown = all ? d.causes : d.causes.slice(0, 3);
   return (
-    <div className="traced">
+    <Flex vertical gap={6} className="spaced">
       <div className="small">
         <b>{names.length > 0 ? names.map((e) => inWords(e, bench)).join(" · ") : d.trouble}</b>
       </div>
       {shown.map((c, i) => (
-        <div className="cause" key={c.id} data-cause={c.id}>
-          <div className="head">
+        <div className="framed column traced" key={c.id} data-cause={c.id}>
+          <Flex justify="space-between" gap={8} className="strong">
             <span>
               {i + 1}. {c.name}
             </span>
             <span className={i === 0 ? "v-reject" : "quiet"}>{c.standing}</span>
-          </div>
+          </Flex>
           <ul>
             {c.speaksFor.map((l) => (
               <li key={l} data-sign="+">
@@ -63,12 +64,12 @@ export function Defect({
             ))}
           </ul>
           <div>
-            <b>Check:</b> {c.check}
+            <b>Check:</b> {tied(c.check)}
           </div>
           {i === 0 && (
             <>
               <div>
-                <b>Change one thing:</b> {c.change}
+                <b>Change one thing:</b> {tied(c.change)}
               </div>
               <div className="small quiet">Not again: {c.prevent}</div>
               {act?.(c, d)}
@@ -77,7 +78,7 @@ export function Defect({
         </div>
       ))}
       {d.causes.length > 3 && (
-        <Button type="link" style={{ justifySelf: "start" }} onClick={() => setAll(!all)}>
+        <Button className="start" type="link" onClick={() => setAll(!all)}>
           {all ? "Only the first three" : `${d.causes.length - 3} less likely causes`}
         </Button>
       )}
@@ -92,7 +93,7 @@ export function Defect({
           {l}
         </p>
       ))}
-    </div>
+    </Flex>
   );
 }
 
@@ -117,7 +118,7 @@ function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; b
   const actor = useActor();
   const signs = useSigns(bench);
   return (
-    <div className="nextcheck">
+    <Flex wrap gap={8} align="center" justify="space-between" className="marked nextcheck">
       <span>
         <b>Next check:</b> {next.ask}; {next.settles}
       </span>
@@ -136,6 +137,6 @@ function NextCheck({ next, bench }: { next: NonNullable<DefectCauses["next"]>; b
           {signs.fault}
         </div>
       )}
-    </div>
+    </Flex>
   );
 }

@@ -9,6 +9,7 @@ import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { VerdictShape } from "../lib/VerdictMark";
 import { SmallTable } from "../lib/SmallTable";
+import { tied } from "../lib/tied";
 
 const verdictWords: Record<string, string> = { accept: "Accept", reject: "Reject", incomplete: "Not finished" };
 
@@ -28,7 +29,7 @@ export default function NotePage() {
           to the bench
         </Link>
       </TopBar>
-      <main className="notepage">
+      <main className="halves wide-left">
         {note.isError && (
           <p role="alert" className="fault">
             {saidBy(note.error)}
@@ -44,7 +45,7 @@ export default function NotePage() {
                 <h2>Rate the test piece</h2>
               </header>
               <div className="body">
-                <Button type="primary" style={{ width: "100%", margin: "8px 0" }} onClick={() => window.print()}>
+                <Button className="spaced" block type="primary" onClick={() => window.print()}>
                   Print the note
                 </Button>
                 {!holds(actor, "VIEWER") && (
@@ -72,7 +73,7 @@ function Sheet({ n }: { n: Note }) {
           {n.welder ? `, welder ${n.welder}` : ""}
         </h1>
         <p>{[n.inWords, n.position, n.wps, n.job].filter(Boolean).join(" · ")}</p>
-        <p className="verdict">
+        <p className="row strong">
           <VerdictShape verdict={n.verdict} size={28} /> {verdictWords[n.verdict]}
           {n.signed ? ", signed" : ", not signed yet"}
         </p>
@@ -95,16 +96,16 @@ function Sheet({ n }: { n: Note }) {
                 </>
               ),
             ],
-            ["Found", (x) => x.found],
-            ["Allowed", (x) => x.allowed],
+            ["Found", (x) => tied(x.found)],
+            ["Allowed", (x) => tied(x.allowed)],
             [`Where${n.datum ? `, from the ${n.datum}` : ""}`, (x) => x.where ?? "along the weld"],
           ]}
         />
       )}
       {n.change && (
-        <section className="onething">
+        <section className="framed onething">
           <h2>Change one thing</h2>
-          <p className="change">{n.change.change}</p>
+          <p className="big">{tied(n.change.change)}</p>
           <p>
             Because: {n.change.cause} ({n.change.standing}).
           </p>
@@ -178,12 +179,12 @@ function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
     >
       <p className="small quiet">For a coupon, or to teach. Apart from pass and fail.</p>
       {n.rubric.map((r) => (
-        <div key={r.id} className="ratepoint">
+        <div key={r.id} className="item">
           <span>
             <b>{r.title}</b>
             <div className="small quiet">full: {r.full}</div>
           </span>
-          <span className="yesno" role="group" aria-label={r.title}>
+          <span className="row pair" role="group" aria-label={r.title}>
             {Array.from({ length: r.most + 1 }, (_, i) => (
               <Button
                 type={points[r.id] === i ? "primary" : "default"}
@@ -217,7 +218,7 @@ function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
         onChange={(e) => setSecond(e.target.value)}
       />
       {problems.secondReason && <div className="fault">{problems.secondReason}</div>}
-      <Button htmlType="submit" disabled={rate.isPending} style={{ marginTop: 8 }}>
+      <Button className="spaced" htmlType="submit" disabled={rate.isPending}>
         Store {sum} of 10
       </Button>
       {rate.isError && Object.keys(problems).length === 0 && (

@@ -1,10 +1,11 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState } from "react";
 import { api, problemsByField, saidBy, type Bench, type Causes, type TestPieceForm } from "../lib/api";
 import { ChoiceField, said, TextField, YesNo } from "../lib/fields";
 import { newId } from "../lib/id";
 import { VerdictShape } from "../lib/VerdictMark";
 import { useRecord } from "./CausesPanel";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 const kinds = { bend: "Bend", "fillet-break": "Fillet break", macro: "Macro section" } as const;
 
@@ -16,7 +17,7 @@ export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Ca
     <section aria-label="Specimens">
       <h3>Specimens</h3>
       {tests.map((t) => (
-        <div key={t.id} className="item" style={t.withdrawn ? { opacity: 0.6 } : undefined}>
+        <div key={t.id} className={`item${t.withdrawn ? " off" : ""}`}>
           <span className="row">
             <VerdictShape verdict={t.withdrawn ? "not-applicable" : t.verdict} size={24} />
             <span>
@@ -68,119 +69,126 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
     });
   };
   const question = (word: string, value: boolean | undefined, onAnswer: (v: boolean) => void) => (
-    <div className="item" style={{ gridColumn: "span 12" }}>
-      <span>{word}</span>
-      <YesNo word={word} value={value} onAnswer={onAnswer} />
-    </div>
+    <Cell span={12}>
+      <div className="item">
+        <span>{word}</span>
+        <YesNo word={word} value={value} onAnswer={onAnswer} />
+      </div>
+    </Cell>
   );
   const corner = form.corners?.[0];
   return (
     <form
-      className="grid"
       onSubmit={(e) => {
         e.preventDefault();
         put();
       }}
     >
-      <ChoiceField
-        id="specimen-kind"
-        label="Test"
-        span={4}
-        value={kind}
-        options={Object.entries(kinds)}
-        onChange={(v) => setForm({ kind: v, ...(form.specimen ? { specimen: form.specimen } : {}) })}
-      />
-      <TextField
-        id="specimen"
-        label="Specimen"
-        span={8}
-        value={form.specimen}
-        placeholder="root bend 1"
-        problem={problems.specimen}
-        onChange={(v) => set({ specimen: v })}
-      />
-      {kind === "bend" && (
-        <>
-          <TextField
-            id="openings"
-            label="Openings, each at its longest"
-            span={6}
-            value={form.openingsText}
-            placeholder="none, or 1/16, 3/32"
-            problem={problems.openings ?? problems["openings[0]"]}
-            onChange={(v) => set({ openingsText: v })}
-          />
-          <TextField
-            id="corner"
-            label="Longest corner crack"
-            span={3}
-            value={corner?.length}
-            placeholder="none"
-            problem={problems["corners[0].length"]}
-            onChange={(v) => set({ corners: v ? [{ ...corner, length: v }] : [] })}
-          />
-          {corner &&
-            question("It starts from slag or lack of fusion", corner.fromSlagOrFusion, (v) =>
-              set({ corners: [{ ...corner, fromSlagOrFusion: v }] }),
+      <FormGrid>
+        <ChoiceField
+          id="specimen-kind"
+          label="Test"
+          span={4}
+          value={kind}
+          options={Object.entries(kinds)}
+          onChange={(v) => setForm({ kind: v, ...(form.specimen ? { specimen: form.specimen } : {}) })}
+        />
+        <TextField
+          id="specimen"
+          label="Specimen"
+          span={8}
+          value={form.specimen}
+          placeholder="root bend 1"
+          problem={problems.specimen}
+          onChange={(v) => set({ specimen: v })}
+        />
+        {kind === "bend" && (
+          <>
+            <TextField
+              id="openings"
+              label="Openings, each at its longest"
+              span={6}
+              value={form.openingsText}
+              placeholder="none, or 1/16, 3/32"
+              problem={problems.openings ?? problems["openings[0]"]}
+              onChange={(v) => set({ openingsText: v })}
+            />
+            <TextField
+              id="corner"
+              label="Longest corner crack"
+              span={3}
+              value={corner?.length}
+              placeholder="none"
+              problem={problems["corners[0].length"]}
+              onChange={(v) => set({ corners: v ? [{ ...corner, length: v }] : [] })}
+            />
+            {corner &&
+              question("It starts from slag or lack of fusion", corner.fromSlagOrFusion, (v) =>
+                set({ corners: [{ ...corner, fromSlagOrFusion: v }] }),
+              )}
+          </>
+        )}
+        {kind === "fillet-break" && (
+          <>
+            {question("Bent flat without breaking", form.bentFlat, (v) => set({ bentFlat: v }))}
+            {!form.bentFlat && question("Fused to the root all along", form.fullFusion, (v) => set({ fullFusion: v }))}
+            {!form.bentFlat && (
+              <TextField
+                id="largest"
+                label="Largest inclusion or pore"
+                span={6}
+                value={form.largest}
+                placeholder="0"
+                problem={problems.largest}
+                onChange={(v) => set({ largest: v })}
+              />
             )}
-        </>
-      )}
-      {kind === "fillet-break" && (
-        <>
-          {question("Bent flat without breaking", form.bentFlat, (v) => set({ bentFlat: v }))}
-          {!form.bentFlat && question("Fused to the root all along", form.fullFusion, (v) => set({ fullFusion: v }))}
-          {!form.bentFlat && (
+            {!form.bentFlat && (
+              <TextField
+                id="sum"
+                label="All together"
+                span={6}
+                value={form.sum}
+                placeholder="0"
+                problem={problems.sum}
+                onChange={(v) => set({ sum: v })}
+              />
+            )}
+          </>
+        )}
+        {kind === "macro" && (
+          <>
+            {question("Cracks", form.cracks, (v) => set({ cracks: v }))}
+            {question("Fused between beads and to the plates", form.fullFusion, (v) => set({ fullFusion: v }))}
+            {question("Fused to the root", form.fusedToRoot, (v) => set({ fusedToRoot: v }))}
+            {question("Legs as required", form.legsAsRequired, (v) => set({ legsAsRequired: v }))}
             <TextField
-              id="largest"
-              label="Largest inclusion or pore"
-              span={6}
-              value={form.largest}
+              id="undercut"
+              label="Undercut"
+              span={4}
+              value={form.undercut}
               placeholder="0"
-              problem={problems.largest}
-              onChange={(v) => set({ largest: v })}
+              problem={problems.undercut}
+              onChange={(v) => set({ undercut: v })}
             />
-          )}
-          {!form.bentFlat && (
-            <TextField
-              id="sum"
-              label="All together"
-              span={6}
-              value={form.sum}
-              placeholder="0"
-              problem={problems.sum}
-              onChange={(v) => set({ sum: v })}
-            />
-          )}
-        </>
-      )}
-      {kind === "macro" && (
-        <>
-          {question("Cracks", form.cracks, (v) => set({ cracks: v }))}
-          {question("Fused between beads and to the plates", form.fullFusion, (v) => set({ fullFusion: v }))}
-          {question("Fused to the root", form.fusedToRoot, (v) => set({ fusedToRoot: v }))}
-          {question("Legs as required", form.legsAsRequired, (v) => set({ legsAsRequired: v }))}
-          <TextField
-            id="undercut"
-            label="Undercut"
-            span={4}
-            value={form.undercut}
-            placeholder="0"
-            problem={problems.undercut}
-            onChange={(v) => set({ undercut: v })}
-          />
-        </>
-      )}
-      {record.isError && (
-        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
-          {saidBy(record.error)}
-        </p>
-      )}
-      <div className="row" style={{ gridColumn: "span 12" }}>
-        <Button type="primary" htmlType="submit" disabled={record.isPending}>
-          Record it
-        </Button>
-        <Button onClick={onDone}>Back</Button>
-      </div>
+          </>
+        )}
+        {record.isError && (
+          <Cell span={12}>
+            <p role="alert" className="fault">
+              {saidBy(record.error)}
+            </p>
+          </Cell>
+        )}
+        <Cell span={12}>
+          <Flex wrap gap={8} align="center">
+            <Button type="primary" htmlType="submit" disabled={record.isPending}>
+              Record it
+            </Button>
+            <Button onClick={onDone}>Back</Button>
+          </Flex>
+        </Cell>
+      </FormGrid>
     </form>
   );
 }

@@ -1,8 +1,7 @@
-import "./criteria.css";
 import { holds } from "../lib/roles";
-import { Button, Table } from "antd";
+import { Button, Flex, Table } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { Fragment, useState, type FormEvent } from "react";
 import { useParams } from "react-router";
 import { api, problemsByField, saidBy, type CriteriaCheckForm, type CriteriaLine, type CriteriaPage } from "../lib/api";
 import { ChoiceField, DateField, TextField } from "../lib/fields";
@@ -13,6 +12,8 @@ import { TopBar } from "../lib/TopBar";
 import { CoverageTable } from "./CoverageTable";
 import { Measured } from "./Measured";
 import { SmallTable } from "../lib/SmallTable";
+import { Cell, FormGrid } from "../lib/FormGrid";
+import { tied } from "../lib/tied";
 
 const joints = [
   ["fillet", "fillet, tee"],
@@ -34,7 +35,7 @@ export default function CriteriaPages() {
           <header>
             <h2>Acceptance criteria</h2>
           </header>
-          <div className="body picks">
+          <div className="body column">
             {books.isError && <p className="fault">{saidBy(books.error)}</p>}
             <PickTable<CriteriaLine>
               name="criteria"
@@ -85,8 +86,8 @@ function CriteriaCard({ book }: { book: CriteriaLine }) {
         <h2>{book.title}</h2>
         <span className="small quiet">{book.edition}</span>
       </header>
-      <div className="body bookpage">
-        <div className="grid" role="group" aria-label="Which joint">
+      <div className="body">
+        <FormGrid role="group" aria-label="Which joint">
           <ChoiceField id="joint" label="Read it for" span={4} value={joint} options={joints} onChange={setJoint} />
           <TextField
             id="thickness"
@@ -105,7 +106,7 @@ function CriteriaCard({ book }: { book: CriteriaLine }) {
             options={book.units.map((u) => [u, u === "in" ? "inches" : "millimetres"] as const)}
             onChange={change}
           />
-        </div>
+        </FormGrid>
         {page.data?.refused && <p className="hint">{page.data.refused}</p>}
         {page.data && !page.data.refused && <Limits page={page.data} />}
         {page.data && page.data.byThickness.length > 0 && <ByThickness page={page.data} />}
@@ -147,8 +148,8 @@ function LimitLine({ limit: l }: { limit: CriteriaPage["criteria"][number]["limi
   return (
     <div>
       {l.of && <span className="quiet">{l.of}: </span>}
-      <b>{l.allowed}</b>
-      {l.by && <span className="small quiet"> {l.by}</span>}
+      <b>{tied(l.allowed)}</b>
+      {l.by && <span className="small quiet"> {tied(l.by)}</span>}
       {l.clause && <span className="small quiet"> · {l.clause}</span>}
       {l.confidence !== "high" && <Sure confidence={l.confidence} />}
     </div>
@@ -206,7 +207,7 @@ function Choices({ page }: { page: CriteriaPage }) {
   return (
     <section>
       <h3>Where the codes are silent, Mensor chose</h3>
-      <dl className="choices">
+      <dl>
         {page.choices.map((c) => (
           <div key={c.title}>
             <dt>{c.title}</dt>
@@ -226,7 +227,7 @@ function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
   const [open, setOpen] = useState(false);
   const c = book.check;
   return (
-    <section aria-label="Checked against our copy" className="checked">
+    <section aria-label="Checked against our copy" className="framed">
       <h3>Checked against our copy</h3>
       {c ? (
         <div>
@@ -244,7 +245,7 @@ function Checked({ book, page }: { book: CriteriaLine; page?: CriteriaPage }) {
           ))}
         </div>
       ) : (
-        <p className="hint" style={{ margin: 0 }}>
+        <p className="hint">
           △ Not yet.{" "}
           {book.stop
             ? "Nothing is signed by these criteria until the quality manager records the check."
@@ -278,7 +279,7 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
   };
   return (
     <form onSubmit={(e) => void store(e)} aria-label="Record a check">
-      <div className="grid">
+      <FormGrid>
         <TextField
           id="copyEdition"
           label="Edition of your copy"
@@ -304,7 +305,7 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
           onChange={(v) => setForm({ ...form, checkedBy: v })}
         />
         {differed.map((d, i) => (
-          <div key={i} style={{ display: "contents" }}>
+          <Fragment key={i}>
             <ChoiceField
               id={`dc${i}`}
               label="Number that differs, of"
@@ -330,14 +331,14 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
               problem={problems[`differed[${i}].copy`]}
               onChange={(v) => differ(i, { copy: v })}
             />
-            <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
+            <Cell span={2} bottom>
               <Button type="link" onClick={() => setForm({ ...form, differed: differed.filter((_, n) => n !== i) })}>
                 take off
               </Button>
-            </div>
-          </div>
+            </Cell>
+          </Fragment>
         ))}
-      </div>
+      </FormGrid>
       <Button type="link" onClick={() => setForm({ ...form, differed: [...differed, {}] })}>
         a number differed …
       </Button>
@@ -346,12 +347,12 @@ function CheckForm({ book, page, onDone }: { book: CriteriaLine; page?: Criteria
           {saidBy(fault)}
         </p>
       )}
-      <div style={{ display: "flex", gap: 8 }}>
+      <Flex gap={8}>
         <Button type="primary" htmlType="submit">
           Checked against our copy
         </Button>
         <Button onClick={onDone}>Back</Button>
-      </div>
+      </Flex>
     </form>
   );
 }

@@ -11,6 +11,7 @@ import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 import { newId } from "../lib/id";
 import { DataTable, type Column } from "../lib/DataTable";
+import { FormGrid } from "../lib/FormGrid";
 
 /** The register of gauges, the kit carried today, and what a gauge touched that was found out of calibration. */
 export default function Gauges() {
@@ -206,7 +207,7 @@ function GaugeCard({
       <div className="body">
         <form onSubmit={(e) => void store(e)}>
           <ConfigProvider componentDisabled={!mayChange}>
-            <div className="grid">
+            <FormGrid>
               {text("name", "Name on it", 6, "FG-3")}
               {text("kind", "Kind", 6, "fillet gauge")}
               {text("division", "Smallest division", 6, "1/32, empty for go/no-go")}
@@ -215,14 +216,14 @@ function GaugeCard({
               {text("serial", "Serial", 6)}
               {date("due", "Calibration due")}
               {date("foundOut", "Found out of calibration on")}
-            </div>
+            </FormGrid>
             {fault !== undefined && (
               <p role="alert" className="fault">
                 {saidBy(fault)}
               </p>
             )}
             {mayChange && (
-              <Button type="primary" htmlType="submit" style={{ marginTop: 10 }}>
+              <Button className="spaced" type="primary" htmlType="submit">
                 {gauge ? "Store the gauge" : "Register it"}
               </Button>
             )}

@@ -3,7 +3,6 @@ import { Collapse, Empty, Input } from "antd";
 import { useState } from "react";
 import Markdown from "react-markdown";
 import handbook from "../../../docs/handbook.md?raw";
-import styles from "./help.module.css";
 import { found, sectionsOf } from "./sections";
 
 const sections = sectionsOf(handbook);
@@ -27,7 +26,7 @@ export default function Handbook({ at }: { at: string }) {
       {shown.length === 0 && <Empty description="No part of the handbook has all of these words." />}
       <Collapse
         ghost
-        className={styles.parts}
+        className="spaced"
         activeKey={searching ? shown.map((s) => s.title) : open}
         onChange={(keys) => setOpen([keys].flat())}
         items={shown.map((s) => ({

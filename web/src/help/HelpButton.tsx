@@ -37,7 +37,7 @@ export function HelpButton() {
       />
       <Drawer title="Handbook" size={560} open={open} onClose={() => setOpen(false)}>
         {atBench && (
-          <Button icon={<CompassOutlined />} onClick={tour} style={{ marginBottom: 10 }}>
+          <Button icon={<CompassOutlined />} onClick={tour} className="spaced">
             Take the tour of the bench
           </Button>
         )}

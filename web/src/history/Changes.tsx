@@ -1,9 +1,8 @@
 import { SearchOutlined } from "@ant-design/icons";
-import { Alert, Button, Empty, Input, Skeleton, Timeline } from "antd";
+import { Alert, Button, Empty, Flex, Input, Skeleton, Timeline } from "antd";
 import { saidBy, type Change } from "../lib/api";
 import { minuteOf } from "../lib/local-time";
 import { Choice } from "../lib/fields";
-import styles from "./history.module.css";
 
 /** So many more changes are shown at a time. */
 export const step = 100;
@@ -35,9 +34,9 @@ export function Changes({
   const all = Object.values(kinds).reduce((a, b) => a + b, 0);
   return (
     <main className="list">
-      <div className="tools">
+      <Flex wrap gap={10} align="center">
         <Input
-          style={{ width: 260 }}
+          className="box wide-box"
           prefix={<SearchOutlined />}
           allowClear
           aria-label="Find a person or a word"
@@ -57,9 +56,9 @@ export function Changes({
           ]}
           onChange={onWhat}
         />
-      </div>
+      </Flex>
       {/* it scrolls by itself, so that the keyboard reaches all of it */}
-      <div className={`card ${styles.changes}`} role="region" aria-label="Changes" tabIndex={0}>
+      <div className="card page scrolled" role="region" aria-label="Changes" tabIndex={0}>
         {fault !== null && <Alert type="error" showIcon title={saidBy(fault)} />}
         {pending && <Skeleton active />}
         {!pending && fault === null && fitting === 0 && <Empty description="No change fits. Clear the search." />}
@@ -86,15 +85,15 @@ function One({ change: c }: { change: Change }) {
         {c.name && ` ${c.name}`}
       </b>{" "}
       {c.did} by {c.by === "" ? "Mensor" : c.by} <span className="quiet small">{minuteOf(c.at)}</span>
-      <ul className={styles.fields}>
+      <Flex wrap gap="0 18px" className="small breaks">
         {c.fields.map((f) => (
-          <li key={f.field}>
+          <span key={f.field}>
             <span className="quiet">{f.field}:</span> {f.before !== undefined && <del>{f.before}</del>}
             {f.before !== undefined && f.after !== undefined && " → "}
             {f.after !== undefined && <b>{f.after}</b>}
-          </li>
+          </span>
         ))}
-      </ul>
+      </Flex>
     </>
   );
 }

@@ -1,6 +1,5 @@
-import "./jobs.css";
 import { holds } from "../lib/roles";
-import { Button, ConfigProvider } from "antd";
+import { Button, Col, ConfigProvider, Row } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -13,6 +12,7 @@ import { Terms } from "./Terms";
 import { Reports } from "./Reports";
 import { SignedRecords } from "./SignedRecords";
 import { WeldList } from "./WeldList";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** Jobs: the code they are judged by, drawings, lots, further tests, and their lists of welds. */
 export default function Jobs() {
@@ -34,7 +34,7 @@ export default function Jobs() {
               </Link>
             )}
           </header>
-          <div className="body picks">
+          <div className="body column">
             {jobs.isError && <p className="fault">{saidBy(jobs.error)}</p>}
             <PickTable<Job>
               name="jobs"
@@ -120,7 +120,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
       <div className="body">
         <form onSubmit={(e) => void store(e)} aria-label="The job">
           <ConfigProvider componentDisabled={!mayChange}>
-            <div className="grid">
+            <FormGrid>
               <TextField
                 id="name"
                 label="Job"
@@ -193,12 +193,12 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                 value={form.lots?.join(", ")}
                 onChange={(v) => set({ lots: v === "" ? [] : v.split(/,\s?/) })}
               />
-            </div>
-            <div className="pairs">
-              <section>
+            </FormGrid>
+            <Row gutter={24}>
+              <Col xs={24} md={12}>
                 <h3>Drawings</h3>
                 {(form.drawings ?? []).map((d, i) => (
-                  <div className="grid" key={i}>
+                  <FormGrid key={i}>
                     <TextField
                       id={`d${i}`}
                       label="Number"
@@ -219,16 +219,16 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                       }
                     />
                     <TakeOff onClick={() => set({ drawings: form.drawings?.filter((_, n) => n !== i) })} />
-                  </div>
+                  </FormGrid>
                 ))}
                 <Button type="link" onClick={() => set({ drawings: [...(form.drawings ?? []), {}] })}>
                   add a drawing
                 </Button>
-              </section>
-              <section>
+              </Col>
+              <Col xs={24} md={12}>
                 <h3>Further tests</h3>
                 {(form.tests ?? []).map((t, i) => (
-                  <div className="grid" key={i}>
+                  <FormGrid key={i}>
                     <ChoiceField
                       id={`t${i}`}
                       label="Method"
@@ -261,7 +261,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                       onChange={(v) => set({ tests: form.tests?.map((x, n) => (n === i ? { ...x, status: v } : x)) })}
                     />
                     <TakeOff onClick={() => set({ tests: form.tests?.filter((_, n) => n !== i) })} />
-                  </div>
+                  </FormGrid>
                 ))}
                 <Button
                   type="link"
@@ -270,8 +270,8 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                   add a test
                 </Button>
                 <p className="cautions">Visual acceptance is not release while one of these is due.</p>
-              </section>
-            </div>
+              </Col>
+            </Row>
             <Terms
               terms={form.terms ?? {}}
               units={form.units ?? "in"}
@@ -289,7 +289,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
               </Button>
             )}
             {stored && (
-              <span role="status" className="v-accept" style={{ marginLeft: 12, fontWeight: 700 }}>
+              <span role="status" className="v-accept spaced">
                 Stored
               </span>
             )}
@@ -305,11 +305,11 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
 
 function TakeOff({ onClick }: { onClick: () => void }) {
   return (
-    <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
+    <Cell span={3} bottom>
       <Button type="link" onClick={onClick}>
         take off
       </Button>
-    </div>
+    </Cell>
   );
 }
 

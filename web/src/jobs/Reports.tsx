@@ -5,6 +5,7 @@ import { useState } from "react";
 import { api, saidBy, type ReportRun } from "../lib/api";
 import { ChoiceField } from "../lib/fields";
 import { useActor } from "../lib/session";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** Reports of a lot or of the whole job: made in the background, each shows how far it is and can be stopped. */
 export function Reports({ job, lots }: { job: string; lots: string[] }) {
@@ -28,11 +29,11 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
   return (
     <section aria-label="Reports">
       <h3>Reports</h3>
-      <p className="small quiet" style={{ margin: "4px 0" }}>
+      <p className="small quiet">
         What is signed: drawings, findings with clause and margin, repairs and cycles, gauges, signatures with their
         sums. One weld’s report stands at its bench.
       </p>
-      <div className="grid">
+      <FormGrid>
         <ChoiceField
           id="report-lot"
           label="Of"
@@ -53,19 +54,19 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
           ]}
           onChange={setAs}
         />
-        <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
-          <Button type="primary" style={{ width: "100%" }} disabled={begin.isPending} onClick={() => begin.mutate()}>
+        <Cell span={3} bottom>
+          <Button block type="primary" disabled={begin.isPending} onClick={() => begin.mutate()}>
             Make it
           </Button>
-        </div>
-      </div>
+        </Cell>
+      </FormGrid>
       {begin.isError && (
         <p role="alert" className="fault">
           {saidBy(begin.error)}
         </p>
       )}
       {mine.data?.map((r) => (
-        <div className="reportrun" key={r.id}>
+        <div className="item" key={r.id}>
           <span>
             <b>{r.title}</b>{" "}
             <span className="quiet small">
@@ -75,7 +76,7 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
           {isUnderway(r) ? (
             <>
               <Progress
-                style={{ width: 150 }}
+                className="box"
                 aria-label={`${r.title}: ${r.done} of ${r.welds} welds`}
                 percent={Math.round((100 * r.done) / Math.max(1, r.welds))}
               />

@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { api, saidBy } from "../lib/api";
 
@@ -17,14 +17,14 @@ export function SignedRecords({ job }: { job: string }) {
       {c && c.records === 0 && <p className="quiet">None is signed yet.</p>}
       {c && c.records > 0 && (
         <>
-          <p className={c.fault ? "v-reject" : "v-accept"} style={{ margin: "4px 0", fontWeight: 700 }}>
+          <p className={`${c.fault ? "v-reject" : "v-accept"} strong`}>
             {c.fault ? `✕ ${c.fault}` : `✓ ${c.records === 1 ? "1 record" : `${c.records} records`}, the chain holds`}
           </p>
-          <p className="small quiet" style={{ margin: "4px 0 8px", overflowWrap: "anywhere" }}>
+          <p className="small quiet breaks">
             SHA-256 of the last one: {c.last}. Keep its seal elsewhere: with it, records that were cut off or written
             anew are found, whoever did it.
           </p>
-          <div className="row">
+          <Flex wrap gap={8} align="center">
             <Button href={`/api/jobs/${job}/chain`} download="signed-records.json">
               Save the records (file)
             </Button>
@@ -34,7 +34,7 @@ export function SignedRecords({ job }: { job: string }) {
             <Button disabled={chain.isFetching} onClick={() => void chain.refetch()}>
               Check again
             </Button>
-          </div>
+          </Flex>
         </>
       )}
     </section>

@@ -1,6 +1,7 @@
 import { Button, Checkbox, Collapse } from "antd";
 import type { ContractTerms } from "../lib/api";
 import { ChoiceField, Field, TextField } from "../lib/fields";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** The contract's limits that can be set, in the trade's words; those without a most are said by their presence. */
 const kinds = [
@@ -60,7 +61,7 @@ export function Terms({ terms, units, problems, onChange }: Props) {
       {limits.map((l, i) => {
         const kind = kinds.find((k) => k[0] === l.id);
         return (
-          <div className="grid" key={i}>
+          <FormGrid key={i}>
             <ChoiceField
               id={`lid${i}`}
               label="Limit"
@@ -80,7 +81,7 @@ export function Terms({ terms, units, problems, onChange }: Props) {
                 onChange={(v) => setLimit(i, { max: v })}
               />
             ) : (
-              <div style={{ gridColumn: "span 2" }} />
+              <Cell span={2} />
             )}
             <TextField
               id={`lnote${i}`}
@@ -91,18 +92,18 @@ export function Terms({ terms, units, problems, onChange }: Props) {
               problem={problems[`terms.limits[${i}].note`]}
               onChange={(v) => setLimit(i, { note: v })}
             />
-            <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
+            <Cell span={2} bottom>
               <Button type="link" onClick={() => set({ limits: limits.filter((_, n) => n !== i) })}>
                 take off
               </Button>
-            </div>
-          </div>
+            </Cell>
+          </FormGrid>
         );
       })}
       <Button type="link" onClick={() => set({ limits: [...limits, { id: "undercut.depth" }] })}>
         add a limit
       </Button>
-      <div className="grid">
+      <FormGrid>
         <ChoiceField
           id="undercutChoice"
           label="Undercut of both toes"
@@ -125,8 +126,8 @@ export function Terms({ terms, units, problems, onChange }: Props) {
             onChange={(v) => set({ undercutNote: v })}
           />
         )}
-      </div>
-      <div className="grid">
+      </FormGrid>
+      <FormGrid>
         <ChoiceField
           id="guarded"
           label="Acceptance"
@@ -159,8 +160,8 @@ export function Terms({ terms, units, problems, onChange }: Props) {
             />
           </>
         )}
-      </div>
-      <div className="grid">
+      </FormGrid>
+      <FormGrid>
         <ChoiceField
           id="repairCycles"
           label="Repairs of one place"
@@ -191,7 +192,7 @@ export function Terms({ terms, units, problems, onChange }: Props) {
             onChange={(v) => set({ repairNote: v })}
           />
         )}
-      </div>
+      </FormGrid>
       <Collapse
         ghost
         items={[
@@ -199,7 +200,7 @@ export function Terms({ terms, units, problems, onChange }: Props) {
             key: "constants",
             label: "What repairs are reckoned with",
             children: (
-              <div className="grid">
+              <FormGrid>
                 {constants.map(([id, word, usual]) => (
                   <TextField
                     key={id}
@@ -212,7 +213,7 @@ export function Terms({ terms, units, problems, onChange }: Props) {
                     onChange={(v) => set({ repairConstants: withConstant(terms.repairConstants, id, v) })}
                   />
                 ))}
-              </div>
+              </FormGrid>
             ),
           },
         ]}

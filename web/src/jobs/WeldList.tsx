@@ -1,5 +1,5 @@
 import { UploadOutlined } from "@ant-design/icons";
-import { Button, Collapse, Input, Progress } from "antd";
+import { Button, Collapse, Flex, Input, Progress } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api, saidBy, type Import, type Job } from "../lib/api";
@@ -47,7 +47,7 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
   return (
     <section aria-label="Weld list" className="weldlist">
       <h3>Weld list</h3>
-      <div className="row">
+      <Flex wrap gap={8} align="center">
         {job.welds > 0 && (
           <Button href={`/api/jobs/${job.id}/weld-list`} download={`${job.form.name ?? "job"}-welds.csv`}>
             Save the list (CSV)
@@ -66,7 +66,7 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
           Comma, semicolon or tab; the first line names the columns: mark, weld no, size, length, thickness a, thickness
           b, position, welder, wps …
         </span>
-      </div>
+      </Flex>
       {mayImport && !list && (
         <Collapse
           ghost
@@ -75,7 +75,7 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
               key: "paste",
               label: "or paste it from a spreadsheet",
               children: (
-                <div style={{ display: "grid", gap: 8, justifyItems: "start" }}>
+                <Flex vertical gap={8} align="start">
                   <Input.TextArea
                     aria-label="Pasted list"
                     rows={4}
@@ -85,7 +85,7 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
                   <Button disabled={text.trim() === ""} onClick={() => void begin(text)}>
                     Check the pasted list
                   </Button>
-                </div>
+                </Flex>
               ),
             },
           ]}
@@ -135,12 +135,12 @@ function Preview({
   const bad = list.shown.filter((r) => r.problem);
   const good = list.shown.filter((r) => !r.problem);
   return (
-    <div className="preview" aria-live="polite">
-      <div className="row">
+    <div className="framed" aria-live="polite">
+      <Flex wrap gap={8} align="center">
         <b>{words[list.state]}</b>
         {running && (
           <Progress
-            style={{ width: 160 }}
+            className="box"
             percent={Math.round((100 * list.done) / Math.max(1, list.rows))}
             aria-label="Rows done"
           />
@@ -150,7 +150,7 @@ function Preview({
           <span className="v-accept">{list.good} good</span> ·{" "}
           <span className={list.bad > 0 ? "fault" : ""}>{list.bad} with a problem</span>
         </span>
-        <span style={{ flex: 1 }} />
+        <span className="grow" />
         {list.state === "CHECKED" && (
           <Button type="primary" disabled={list.good === 0} onClick={onStore}>
             Store the {list.good} good {list.good === 1 ? "weld" : "welds"}
@@ -158,7 +158,7 @@ function Preview({
         )}
         {(running || list.state === "CHECKED") && <Button onClick={onCancel}>Cancel</Button>}
         {!running && list.state !== "CHECKED" && <Button onClick={onClose}>Close</Button>}
-      </div>
+      </Flex>
       {list.failure && <p className="fault">{list.failure}</p>}
       {list.ignored.length > 0 && <p className="hint">Not used: {list.ignored.join(", ")}</p>}
       {list.shown.length > 0 && (

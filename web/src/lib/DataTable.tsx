@@ -1,7 +1,7 @@
 import { SettingOutlined } from "@ant-design/icons";
-import { Button, Checkbox, Empty, Popover, Table, type TableColumnType } from "antd";
+import { Button, Card, Checkbox, Empty, Popover, Table, type TableColumnType } from "antd";
 import { useMemo, useState, type ReactNode, type UIEvent } from "react";
-import styles from "./DataTable.module.css";
+import "./data-table.css";
 import { useNarrow } from "./useNarrow";
 import { useSize } from "./useSize";
 
@@ -71,11 +71,11 @@ export function DataTable<T extends object>(props: Props<T>) {
   };
   const y = Math.max(120, height - head);
   return (
-    <div ref={area} className={fill ? styles.fill : styles.table} role="region" aria-label={label}>
+    <div ref={area} className={fill ? "table fill" : "table"} role="region" aria-label={label}>
       {/* over the head's last cell, not in it: the table keeps a hidden copy of its head to measure by */}
-      {!plain && <span className={styles.chooser}>{chooser}</span>}
+      {!plain && <span className="chooser">{chooser}</span>}
       <Table<T>
-        className={fill ? styles.body : undefined}
+        className={fill ? "body" : undefined}
         columns={antColumns}
         dataSource={rows}
         rowKey={rowKey}
@@ -153,7 +153,7 @@ function ColumnChooser<T>(props: {
       title="Columns"
       content={
         <Checkbox.Group
-          style={{ display: "grid", gap: 4 }}
+          className="column"
           value={choosable.filter((c) => !hidden.includes(c.key)).map((c) => c.key)}
           options={choosable.map((c) => ({ label: c.title, value: c.key }))}
           onChange={(on) => onChange(choosable.map((c) => c.key).filter((k) => !on.includes(k)))}
@@ -179,18 +179,17 @@ function Cards<T>(props: {
   if (rows.length === 0) return none;
   const content = (c: Column<T>, r: T) => (c.render ? c.render(r) : (c.value?.(r) ?? "–"));
   return (
-    <div className={styles.cards} role="list" aria-label={label} onScroll={onEnd && (() => onEnd())}>
+    <div className="column scrolled" role="list" aria-label={label} onScroll={onEnd && (() => onEnd())}>
       {rows.map((r) => (
         // the link in its first line is for the keyboard; a finger may touch the whole card
-        // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions
-        <div key={rowKey(r)} role="listitem" className={styles.card} onClick={onOpen && (() => onOpen(r))}>
+        <Card size="small" key={rowKey(r)} role="listitem" onClick={onOpen && (() => onOpen(r))}>
           {columns.map((c, i) => (
-            <div key={c.key} className={i === 0 ? undefined : styles.pair}>
-              {i > 0 && <span className="quiet small">{c.title}</span>}
+            <div key={c.key}>
+              {i > 0 && <span className="quiet small">{c.title}: </span>}
               <span>{content(c, r)}</span>
             </div>
           ))}
-        </div>
+        </Card>
       ))}
     </div>
   );

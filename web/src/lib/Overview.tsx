@@ -1,3 +1,4 @@
+import { ink } from "../theme";
 import type { Strip } from "./api";
 import { showPlace } from "./place";
 import type { View } from "./view";
@@ -25,17 +26,26 @@ export function Overview({
         onGo(((e.clientX - box.left) / box.width) * strip.length);
       }}
     >
-      {strip.marks.map((m, i) => (
-        <i
-          key={i}
-          className={m.rejects ? "bad" : ""}
-          style={{ left: share(m.from), width: `max(3px, ${share(m.to - m.from)})` }}
+      <svg width="100%" height="40" aria-hidden="true">
+        {strip.marks.map((m, i) => (
+          <g key={i} fill={m.rejects ? ink.reject : ink.none}>
+            <rect x={share(m.from)} y="4" width={share(m.to - m.from)} height="12" />
+            <rect x={share(m.from)} y="4" width="3" height="12" />
+          </g>
+        ))}
+        <rect
+          x={share(view.from)}
+          y="1"
+          width={share(view.to - view.from)}
+          height="38"
+          fill="none"
+          stroke={ink.chalkDeep}
+          strokeWidth="2.5"
         />
-      ))}
-      <b style={{ left: share(view.from), width: share(view.to - view.from) }} />
-      <span>
-        {showPlace(view.from, units)}–{showPlace(view.to, units)} of {showPlace(strip.length, units)} {units}
-      </span>
+        <text x="99%" y="34" textAnchor="end" fontSize="14" fontWeight="700" fill={ink.text}>
+          {showPlace(view.from, units)}–{showPlace(view.to, units)} of {showPlace(strip.length, units)} {units}
+        </text>
+      </svg>
     </button>
   );
 }

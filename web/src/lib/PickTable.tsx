@@ -40,12 +40,12 @@ export function PickTable<T extends object>(props: Props<T>) {
     <>
       {rows.length > 6 && (
         <Input
+          className="spaced"
           allowClear
           aria-label={`Find in ${rest.label.toLowerCase()}`}
           placeholder="Find …"
           value={find}
           onChange={(e) => setFind(e.target.value)}
-          style={{ margin: "8px 0" }}
         />
       )}
       <DataTable<T> {...rest} plain rows={found} rowKey={rowKey} chosen={chosen} columns={[first, ...columns]} />

@@ -28,8 +28,8 @@ export function SectionView({ section, units }: { section: Section; units: strin
   const path = (ps: Point[]) => `M${ps.map((p) => text(at(p))).join("L")}z`;
   const firstTop = Math.max(0, Math.min(...(section.members[0]?.points ?? []).map((p) => at(p).y)));
   return (
-    <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
-      <svg width={width} height={height} role="img" aria-label={label(section, units)} style={{ display: "block" }}>
+    <div className="fills" ref={ref}>
+      <svg width={width} height={height} role="img" aria-label={label(section, units)}>
         {section.members.map((m, i) => (
           <path
             key={i}

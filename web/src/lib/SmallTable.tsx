@@ -18,7 +18,7 @@ export function SmallTable<T extends object>({ label, columns, rows, rowKey, row
   const narrow = useNarrow();
   if (narrow && columns.length > 2) {
     return (
-      <div role="list" aria-label={label} className="picks">
+      <div role="list" aria-label={label} className="column">
         {rows.map((r, n) => (
           <Card size="small" role="listitem" key={rowKey(r, n)} {...rowProps?.(r)}>
             {columns.map(([title, cell], i) => (

@@ -18,9 +18,9 @@ export function Pictures({ photos, look, x, top, end, onPhoto }: PicturesProps) 
       {besideEachOther(photos, x, end).map(({ p, left }) => {
         return (
           <g
+            className="touchable"
             key={p.id}
             data-photo={p.id}
-            style={{ cursor: "pointer" }}
             onClick={(e) => {
               e.stopPropagation();
               onPhoto?.(p);

@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState, type ReactNode } from "react";
 import { ink } from "../theme";
 import type { Photo, Strip } from "./api";
@@ -69,7 +69,7 @@ export function StripView(props: StripProps) {
   const hand = useStripHand(props, { layout, view, scale, x, mm, zoom, pan, reach, whole });
   const tag = Math.min(Math.max(x(cursor), gutter + 4), end - 4);
   return (
-    <div ref={ref} className="stripview">
+    <div ref={ref}>
       <div
         tabIndex={0}
         role="group"
@@ -136,7 +136,7 @@ export function StripView(props: StripProps) {
           )}
         </svg>
       </div>
-      <div className="viewing">
+      <Flex align="center" gap={6}>
         <Button className="square" aria-label="Zoom in" title="closer (+)" onClick={() => zoom(0.5, cursor)}>
           +
         </Button>
@@ -163,7 +163,7 @@ export function StripView(props: StripProps) {
           </>
         )}
         {isWhole && props.beside}
-      </div>
+      </Flex>
     </div>
   );
 }

@@ -18,18 +18,19 @@ import { pagesFor } from "./pages";
 import { rolesSaid } from "./roles";
 import { changeSession, useActor } from "./session";
 import { setTheme, useTheme } from "./theme-choice";
-import styles from "./TopBar.module.css";
+import "./top-bar.css";
+import { useNarrow } from "./useNarrow";
 import { Wordmark } from "./Wordmark";
 
 /** The bar of a screen; {@code rooms} shows the ways to the shop's lists, by what one comes to do. */
 export function TopBar({ children, rooms = false }: { children?: ReactNode; rooms?: boolean }) {
   return (
-    <header className={`noprint ${styles.bar}`}>
-      <Link to="/worklist" className={styles.word} aria-label="Mensor, to the worklist">
+    <header className="noprint topbar">
+      <Link to="/worklist" className="word" aria-label="Mensor, to the worklist">
         <Wordmark />
         <span>Mensor</span>
       </Link>
-      <div className={styles.where}>{children}</div>
+      <div className="where">{children}</div>
       {rooms && <Rooms />}
       <NetworkMark />
       <HelpButton />
@@ -41,6 +42,7 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
 /** Where one goes, by what one comes to do: the bar stays short whatever comes next. */
 function Rooms() {
   const actor = useActor();
+  const narrow = useNarrow(860);
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const groups = pagesFor(actor);
@@ -52,25 +54,25 @@ function Rooms() {
     children: g.pages.map((p) => ({ key: p.to, label: p.word })),
   }));
   return (
-    <nav aria-label="Pages" className={styles.rooms}>
-      <Menu
-        className={styles.wide}
-        mode="horizontal"
-        theme="dark"
-        disabledOverflow
-        triggerSubMenuAction="click"
-        selectedKeys={[here]}
-        items={items}
-        onClick={go}
-      />
-      <span className={styles.narrow}>
+    <nav aria-label="Pages">
+      {narrow ? (
         <Dropdown
           trigger={["click"]}
           menu={{ items: items.map((i) => ({ ...i, type: "group" as const })), selectedKeys: [here], onClick: go }}
         >
           <Button ghost icon={<MenuOutlined />} aria-label="All pages" />
         </Dropdown>
-      </span>
+      ) : (
+        <Menu
+          mode="horizontal"
+          theme="dark"
+          disabledOverflow
+          triggerSubMenuAction="click"
+          selectedKeys={[here]}
+          items={items}
+          onClick={go}
+        />
+      )}
     </nav>
   );
 }
@@ -109,8 +111,8 @@ function Person() {
         },
       }}
     >
-      <Button ghost icon={<UserOutlined />} className={styles.who} aria-label={`${actor.name}: theme, sign out`}>
-        <span className={styles.name}>
+      <Button ghost icon={<UserOutlined />} aria-label={`${actor.name}: theme, sign out`}>
+        <span className="name">
           <b>{actor.name}</b>
           {rolesSaid(actor)}
         </span>

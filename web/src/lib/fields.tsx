@@ -1,6 +1,7 @@
 import { DatePicker, Form, Input, Radio, Select } from "antd";
 import dayjs from "dayjs";
 import type { KeyboardEvent, ReactNode } from "react";
+import { Cell } from "./FormGrid";
 
 type Common = {
   id: string;
@@ -23,25 +24,26 @@ export function Field({
   children,
 }: Omit<Common, "disabled"> & { children: ReactNode }) {
   return (
-    <Form.Item
-      layout="vertical"
-      colon={false}
-      label={label}
-      htmlFor={id}
-      required={required}
-      validateStatus={problem ? "error" : hint ? "warning" : undefined}
-      help={
-        (problem || hint) && (
-          <span id={saidId(id)} role={problem ? "alert" : undefined}>
-            {problem ?? hint}
-            {problem && hint && <span className="hint"> {hint}</span>}
-          </span>
-        )
-      }
-      style={{ gridColumn: `span ${span}`, minWidth: 0 }}
-    >
-      {children}
-    </Form.Item>
+    <Cell span={span}>
+      <Form.Item
+        layout="vertical"
+        colon={false}
+        label={label}
+        htmlFor={id}
+        required={required}
+        validateStatus={problem ? "error" : hint ? "warning" : undefined}
+        help={
+          (problem || hint) && (
+            <span id={saidId(id)} role={problem ? "alert" : undefined}>
+              {problem ?? hint}
+              {problem && hint && <span className="hint"> {hint}</span>}
+            </span>
+          )
+        }
+      >
+        {children}
+      </Form.Item>
+    </Cell>
   );
 }
 
@@ -158,9 +160,9 @@ export function DateField({
   return (
     <Field {...field}>
       <DatePicker
+        className="whole-line"
         {...saidOf(field)}
         disabled={field.disabled || undefined}
-        style={{ width: "100%" }}
         format={days}
         onKeyDown={takesOnly}
         value={value ? dayjs(value) : null}
@@ -199,9 +201,9 @@ export function DateTime({
 }) {
   return (
     <DatePicker
+      className="box wide-box"
       {...rest}
       aria-label={label}
-      style={{ minWidth: 220, width: "100%", maxWidth: 260 }}
       format={minutes}
       onKeyDown={takesOnly}
       showTime={{ format: "h:mm A", use12Hours: true, showNow: true }}
@@ -226,7 +228,7 @@ export function YesNo({
   children?: ReactNode;
 }) {
   return (
-    <span className="yesno">
+    <span className="row pair">
       <Radio.Group
         aria-label={word}
         disabled={disabled}

@@ -1,14 +1,14 @@
 import { useSyncExternalStore } from "react";
 
-const narrow = "(max-width: 640px)";
-
-/** Whether this is a phone's width: tables become cards there. */
-export function useNarrow(): boolean {
-  return useSyncExternalStore(listen, () => window.matchMedia(narrow).matches);
-}
-
-function listen(changed: () => void) {
-  const query = window.matchMedia(narrow);
-  query.addEventListener("change", changed);
-  return () => query.removeEventListener("change", changed);
+/** Whether the screen is at most this wide; at a phone's width tables become cards. */
+export function useNarrow(most = 640): boolean {
+  const query = `(max-width: ${most}px)`;
+  return useSyncExternalStore(
+    (changed) => {
+      const list = window.matchMedia(query);
+      list.addEventListener("change", changed);
+      return () => list.removeEventListener("change", changed);
+    },
+    () => window.matchMedia(query).matches,
+  );
 }

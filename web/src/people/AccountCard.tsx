@@ -3,6 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type WithPapers } from "../lib/api";
 import { TextField } from "../lib/fields";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** Whether and how a person signs in; everything works at once, also where they are signed in now. */
 export function AccountCard({ of }: { of: WithPapers }) {
@@ -35,58 +36,66 @@ export function AccountCard({ of }: { of: WithPapers }) {
     );
   const problem = problemsByField(fault).password;
   return (
-    <form className="card side grid" aria-label={`Sign-in of ${name}`} onSubmit={reset}>
-      <h2 style={{ gridColumn: "span 12", fontSize: 18 }}>Sign-in of {name}</h2>
-      {of.active && (
-        <>
-          <TextField
-            id="reset"
-            label="New password, 10 characters or more"
-            type="password"
-            span={12}
-            value={password}
-            problem={problem}
-            onChange={setPassword}
-          />
-          <Button htmlType="submit" disabled={password === ""} style={{ gridColumn: "span 12" }}>
-            Give the new password
-          </Button>
-          <Button
-            style={{ gridColumn: "span 6" }}
-            onClick={() => void act(() => api.unlock(id), `${name} may try again at once`)}
-          >
-            Let try again
-          </Button>
-          <Button
-            style={{ gridColumn: "span 6" }}
-            onClick={() => void act(() => api.endSessions(id), `${name} is signed out everywhere`)}
-          >
-            Sign out everywhere
-          </Button>
-        </>
-      )}
-      {of.active ? (
-        <Popconfirm
-          title={`${name} leaves?`}
-          description="Signs in no more; what was recorded and signed stays. Open inspections are handed over."
-          okText="Leaves"
-          cancelText="Stays"
-          onConfirm={() => void setActive(false)}
-        >
-          <Button danger style={{ gridColumn: "span 12" }}>
-            Leaves …
-          </Button>
-        </Popconfirm>
-      ) : (
-        <Button type="primary" style={{ gridColumn: "span 12" }} onClick={() => void setActive(true)}>
-          Comes back
-        </Button>
-      )}
-      {fault !== undefined && !problem && (
-        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
-          {saidBy(fault)}
-        </p>
-      )}
+    <form className="card side" aria-label={`Sign-in of ${name}`} onSubmit={reset}>
+      <FormGrid>
+        <Cell span={12}>
+          <h2>Sign-in of {name}</h2>
+        </Cell>
+        {of.active && (
+          <>
+            <TextField
+              id="reset"
+              label="New password, 10 characters or more"
+              type="password"
+              span={12}
+              value={password}
+              problem={problem}
+              onChange={setPassword}
+            />
+            <Cell span={12}>
+              <Button htmlType="submit" disabled={password === ""}>
+                Give the new password
+              </Button>
+            </Cell>
+            <Cell span={6}>
+              <Button onClick={() => void act(() => api.unlock(id), `${name} may try again at once`)}>
+                Let try again
+              </Button>
+            </Cell>
+            <Cell span={6}>
+              <Button onClick={() => void act(() => api.endSessions(id), `${name} is signed out everywhere`)}>
+                Sign out everywhere
+              </Button>
+            </Cell>
+          </>
+        )}
+        {of.active ? (
+          <Cell span={12}>
+            <Popconfirm
+              title={`${name} leaves?`}
+              description="Signs in no more; what was recorded and signed stays. Open inspections are handed over."
+              okText="Leaves"
+              cancelText="Stays"
+              onConfirm={() => void setActive(false)}
+            >
+              <Button danger>Leaves …</Button>
+            </Popconfirm>
+          </Cell>
+        ) : (
+          <Cell span={12}>
+            <Button type="primary" onClick={() => void setActive(true)}>
+              Comes back
+            </Button>
+          </Cell>
+        )}
+        {fault !== undefined && !problem && (
+          <Cell span={12}>
+            <p role="alert" className="fault">
+              {saidBy(fault)}
+            </p>
+          </Cell>
+        )}
+      </FormGrid>
     </form>
   );
 }

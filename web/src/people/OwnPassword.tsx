@@ -2,6 +2,7 @@ import { App, Modal } from "antd";
 import { useState } from "react";
 import { api, problemsByField, saidBy } from "../lib/api";
 import { TextField } from "../lib/fields";
+import { FormGrid } from "../lib/FormGrid";
 
 /** One's own password: the one that holds now, and the next. */
 export default function OwnPassword({ onClose }: { onClose: () => void }) {
@@ -30,30 +31,31 @@ export default function OwnPassword({ onClose }: { onClose: () => void }) {
     >
       <form
         id="own-password"
-        className="grid"
         onSubmit={(e) => {
           e.preventDefault();
           void change();
         }}
       >
-        <TextField
-          id="own-now"
-          label="Password now"
-          type="password"
-          span={12}
-          value={now}
-          problem={problems.now}
-          onChange={setNow}
-        />
-        <TextField
-          id="own-next"
-          label="Next password, 10 characters or more"
-          type="password"
-          span={12}
-          value={next}
-          problem={problems.password}
-          onChange={setNext}
-        />
+        <FormGrid>
+          <TextField
+            id="own-now"
+            label="Password now"
+            type="password"
+            span={12}
+            value={now}
+            problem={problems.now}
+            onChange={setNow}
+          />
+          <TextField
+            id="own-next"
+            label="Next password, 10 characters or more"
+            type="password"
+            span={12}
+            value={next}
+            problem={problems.password}
+            onChange={setNext}
+          />
+        </FormGrid>
       </form>
       {fault !== undefined && !problems.now && !problems.password && (
         <p role="alert" className="fault">

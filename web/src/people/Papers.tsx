@@ -4,6 +4,7 @@ import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type Papers, type WithPapers } from "../lib/api";
 import { dayOf } from "../lib/local-time";
 import { ChoiceField, DateField, said, TextField } from "../lib/fields";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** A date up to which a paper holds; past it a word says so. */
 export function Until({ date }: { date?: string }) {
@@ -30,51 +31,59 @@ export function PapersForm({ of }: { of: WithPapers }) {
   const problems = problemsByField(fault);
   const set = (change: Partial<Papers>) => setForm({ ...form, ...change });
   return (
-    <form className="card side grid" aria-label={`Papers of ${of.person.name}`} onSubmit={(e) => void store(e)}>
-      <h2 style={{ gridColumn: "span 12", fontSize: 18 }}>Papers of {of.person.name}</h2>
-      <TextField
-        id="paper"
-        label="Certificate"
-        value={form.certificate}
-        problem={problems.certificate}
-        onChange={(v) => set({ certificate: v })}
-      />
-      <DateField
-        id="until"
-        label="Holds until"
-        span={6}
-        value={form.certificateUntil}
-        problem={problems.certificateUntil}
-        onChange={(v) => set({ certificateUntil: v })}
-      />
-      <DateField
-        id="eyes"
-        label="Eye test until"
-        span={6}
-        value={form.eyeTestUntil}
-        problem={problems.eyeTestUntil}
-        onChange={(v) => set({ eyeTestUntil: v })}
-      />
-      <ChoiceField
-        id="inspects-for"
-        label="Inspects for"
-        value={form.capacity}
-        problem={problems.capacity}
-        options={[
-          ["", "either"],
-          ["QC", "the fabricator (QC)"],
-          ["verification", "the owner (verification)"],
-        ]}
-        onChange={(v) => set({ capacity: v })}
-      />
-      {fault !== undefined && Object.keys(problems).length === 0 && (
-        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
-          {saidBy(fault)}
-        </p>
-      )}
-      <Button type="primary" htmlType="submit" style={{ gridColumn: "span 12" }}>
-        Store the papers
-      </Button>
+    <form className="card side" aria-label={`Papers of ${of.person.name}`} onSubmit={(e) => void store(e)}>
+      <FormGrid>
+        <Cell span={12}>
+          <h2>Papers of {of.person.name}</h2>
+        </Cell>
+        <TextField
+          id="paper"
+          label="Certificate"
+          value={form.certificate}
+          problem={problems.certificate}
+          onChange={(v) => set({ certificate: v })}
+        />
+        <DateField
+          id="until"
+          label="Holds until"
+          span={6}
+          value={form.certificateUntil}
+          problem={problems.certificateUntil}
+          onChange={(v) => set({ certificateUntil: v })}
+        />
+        <DateField
+          id="eyes"
+          label="Eye test until"
+          span={6}
+          value={form.eyeTestUntil}
+          problem={problems.eyeTestUntil}
+          onChange={(v) => set({ eyeTestUntil: v })}
+        />
+        <ChoiceField
+          id="inspects-for"
+          label="Inspects for"
+          value={form.capacity}
+          problem={problems.capacity}
+          options={[
+            ["", "either"],
+            ["QC", "the fabricator (QC)"],
+            ["verification", "the owner (verification)"],
+          ]}
+          onChange={(v) => set({ capacity: v })}
+        />
+        {fault !== undefined && Object.keys(problems).length === 0 && (
+          <Cell span={12}>
+            <p role="alert" className="fault">
+              {saidBy(fault)}
+            </p>
+          </Cell>
+        )}
+        <Cell span={12}>
+          <Button type="primary" htmlType="submit">
+            Store the papers
+          </Button>
+        </Cell>
+      </FormGrid>
     </form>
   );
 }

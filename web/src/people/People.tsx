@@ -12,6 +12,7 @@ import { PapersForm, Until } from "./Papers";
 import { Welders } from "./Welders";
 import { DataTable, type Column } from "../lib/DataTable";
 import { TextField } from "../lib/fields";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 const empty: NewPerson = { login: "", name: "", roles: ["INSPECTOR"], certificate: "", password: "" };
 
@@ -50,7 +51,7 @@ export default function People() {
   return (
     <div className="app">
       <TopBar rooms />
-      <main className="setup people">
+      <main className="halves wide-left scrolls">
         <div>
           <div className="card">
             <DataTable<WithPapers>
@@ -67,30 +68,36 @@ export default function People() {
           </div>
           <Welders />
         </div>
-        <aside style={{ display: "grid", gap: 14 }}>
+        <aside className="column">
           {shown && manages && <RolesForm key={`r ${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {shown && manages && <AccountCard key={`a ${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {shown && manages && <PapersForm key={`${shown.person.id} ${shown.papers.version ?? 0}`} of={shown} />}
           {manages && (
-            <form className="card side grid" onSubmit={(e) => void add(e)}>
-              <h2 style={{ gridColumn: "span 12" }}>Add somebody</h2>
-              {text("name", "Name")}
-              {text("login", "Login")}
-              <RolesField
-                value={form.roles ?? []}
-                problem={problems.roles}
-                onChange={(roles) => setForm({ ...form, roles })}
-              />
-              {text("certificate", "Certificate, if any")}
-              {text("password", "First password", "password")}
-              {fault !== undefined && Object.keys(problems).length === 0 && (
-                <div className="fault" style={{ gridColumn: "span 12" }}>
-                  {saidBy(fault)}
-                </div>
-              )}
-              <Button type="primary" htmlType="submit" style={{ gridColumn: "span 12" }}>
-                Add
-              </Button>
+            <form className="card side" onSubmit={(e) => void add(e)}>
+              <FormGrid>
+                <Cell span={12}>
+                  <h2>Add somebody</h2>
+                </Cell>
+                {text("name", "Name")}
+                {text("login", "Login")}
+                <RolesField
+                  value={form.roles ?? []}
+                  problem={problems.roles}
+                  onChange={(roles) => setForm({ ...form, roles })}
+                />
+                {text("certificate", "Certificate, if any")}
+                {text("password", "First password", "password")}
+                {fault !== undefined && Object.keys(problems).length === 0 && (
+                  <Cell span={12}>
+                    <div className="fault">{saidBy(fault)}</div>
+                  </Cell>
+                )}
+                <Cell span={12}>
+                  <Button type="primary" htmlType="submit">
+                    Add
+                  </Button>
+                </Cell>
+              </FormGrid>
             </form>
           )}
           {!manages && <p className="card side quiet">The quality manager adds people and keeps their papers.</p>}
@@ -126,10 +133,11 @@ const personColumns: Column<WithPapers>[] = [
     title: "Signs in",
     value: (p) => (p.active ? "yes" : "has left"),
     filter: true,
+    extra: true,
   },
   { key: "role", title: "Roles", value: (p) => rolesSaid(p.person), filter: true },
   { key: "for", title: "Inspects for", value: inspectsFor },
-  { key: "certificate", title: "Certificate", value: (p) => p.papers.certificate },
+  { key: "certificate", title: "Certificate", width: 126, value: (p) => p.papers.certificate },
   {
     key: "until",
     title: "Until",

@@ -3,6 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type WithPapers } from "../lib/api";
 import { RolesField } from "./RolesField";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** What a person may do from now on; it works at once, also where they are signed in. */
 export function RolesForm({ of }: { of: WithPapers }) {
@@ -22,17 +23,25 @@ export function RolesForm({ of }: { of: WithPapers }) {
     }
   };
   return (
-    <form className="card side grid" aria-label={`Roles of ${of.person.name}`} onSubmit={(e) => void store(e)}>
-      <h2 style={{ gridColumn: "span 12", fontSize: 18 }}>Roles of {of.person.name}</h2>
-      <RolesField value={roles} onChange={setRoles} problem={problemsByField(fault).roles} />
-      {fault !== undefined && !problemsByField(fault).roles && (
-        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
-          {saidBy(fault)}
-        </p>
-      )}
-      <Button type="primary" htmlType="submit" style={{ gridColumn: "span 12" }}>
-        Store the roles
-      </Button>
+    <form className="card side" aria-label={`Roles of ${of.person.name}`} onSubmit={(e) => void store(e)}>
+      <FormGrid>
+        <Cell span={12}>
+          <h2>Roles of {of.person.name}</h2>
+        </Cell>
+        <RolesField value={roles} onChange={setRoles} problem={problemsByField(fault).roles} />
+        {fault !== undefined && !problemsByField(fault).roles && (
+          <Cell span={12}>
+            <p role="alert" className="fault">
+              {saidBy(fault)}
+            </p>
+          </Cell>
+        )}
+        <Cell span={12}>
+          <Button type="primary" htmlType="submit">
+            Store the roles
+          </Button>
+        </Cell>
+      </FormGrid>
     </form>
   );
 }

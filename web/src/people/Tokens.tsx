@@ -7,6 +7,7 @@ import { Field, TextField } from "../lib/fields";
 import { dayOf } from "../lib/local-time";
 import { useActor } from "../lib/session";
 import { SmallTable } from "../lib/SmallTable";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 const scopes = [
   { value: "READ", label: "read welds, records, reports and rates" },
@@ -101,46 +102,50 @@ function NewToken({ onMade }: { onMade: (token: string) => void }) {
     }
   };
   return (
-    <form className="grid" aria-label="A new token" onSubmit={(e) => void make(e)} noValidate>
-      <TextField
-        id="token-name"
-        label="What it is for"
-        required
-        span={6}
-        value={name}
-        problem={problems.name}
-        onChange={setName}
-      />
-      <TextField
-        id="token-days"
-        label="Holds for, days"
-        required
-        span={3}
-        value={days}
-        problem={problems.days}
-        onChange={setDays}
-      />
-      <div style={{ gridColumn: "span 3", alignSelf: "end" }}>
-        <Button type="primary" htmlType="submit" block>
-          Make it
-        </Button>
-      </div>
-      <Field id="token-scopes" label="What it may do" required problem={problems.scopes}>
-        <Checkbox.Group value={may} onChange={setMay}>
-          <Flex vertical gap={6}>
-            {scopes.map((s) => (
-              <Checkbox key={s.value} value={s.value}>
-                {s.label}
-              </Checkbox>
-            ))}
-          </Flex>
-        </Checkbox.Group>
-      </Field>
-      {fault !== undefined && Object.keys(problems).length === 0 && (
-        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
-          {saidBy(fault)}
-        </p>
-      )}
+    <form aria-label="A new token" onSubmit={(e) => void make(e)} noValidate>
+      <FormGrid>
+        <TextField
+          id="token-name"
+          label="What it is for"
+          required
+          span={6}
+          value={name}
+          problem={problems.name}
+          onChange={setName}
+        />
+        <TextField
+          id="token-days"
+          label="Holds for, days"
+          required
+          span={3}
+          value={days}
+          problem={problems.days}
+          onChange={setDays}
+        />
+        <Cell span={3} bottom>
+          <Button type="primary" htmlType="submit" block>
+            Make it
+          </Button>
+        </Cell>
+        <Field id="token-scopes" label="What it may do" required problem={problems.scopes}>
+          <Checkbox.Group value={may} onChange={setMay}>
+            <Flex vertical gap={6}>
+              {scopes.map((s) => (
+                <Checkbox key={s.value} value={s.value}>
+                  {s.label}
+                </Checkbox>
+              ))}
+            </Flex>
+          </Checkbox.Group>
+        </Field>
+        {fault !== undefined && Object.keys(problems).length === 0 && (
+          <Cell span={12}>
+            <p role="alert" className="fault">
+              {saidBy(fault)}
+            </p>
+          </Cell>
+        )}
+      </FormGrid>
     </form>
   );
 }

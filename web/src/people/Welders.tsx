@@ -1,5 +1,5 @@
 import { holds } from "../lib/roles";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { dayOf } from "../lib/local-time";
 import { useState, type FormEvent } from "react";
@@ -7,6 +7,7 @@ import { api, problemsByField, saidBy, type Welder, type WelderForm } from "../l
 import { ChoiceField, DateField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { DataTable, type Column } from "../lib/DataTable";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 type Test = NonNullable<WelderForm["tests"]>[number];
 const positions = ["1F", "2F", "3F", "4F", "1G", "2G", "3G", "4G", "5G", "6G"].map((p) => [p, p] as const);
@@ -19,7 +20,7 @@ export function Welders() {
   const keeps = holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER");
   const welder = welders.data?.find((w) => w.form.stamp === chosen);
   return (
-    <section className="card" style={{ marginTop: 14 }} aria-label="Welders">
+    <section className="card spaced" aria-label="Welders">
       <DataTable<Welder>
         name="welders"
         label="Welders"
@@ -104,110 +105,120 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
   };
   const problems = problemsByField(fault);
   return (
-    <form className="grid" style={{ padding: 14 }} aria-label="The welder" onSubmit={(e) => void store(e)}>
-      <TextField
-        id="stamp"
-        label="Stamp"
-        span={3}
-        disabled={welder !== undefined}
-        value={form.stamp}
-        problem={problems.stamp}
-        onChange={(v) => setForm({ ...form, stamp: v })}
-      />
-      <TextField
-        id="welder-name"
-        label="Name"
-        span={5}
-        value={form.name}
-        problem={problems.name}
-        onChange={(v) => setForm({ ...form, name: v })}
-      />
-      <div style={{ gridColumn: "span 4", alignSelf: "end" }}>
-        <Button
-          type="link"
-          onClick={() => setForm({ ...form, tests: [...tests, { group: 4, position: "3G", backing: true }] })}
-        >
-          add a test
-        </Button>
-      </div>
-      {tests.map((t, i) => {
-        const at = (f: string) => problems[`tests[${i}].${f}`];
-        return (
-          <div className="grid" key={i} style={{ gridColumn: "span 12" }}>
-            <ChoiceField
-              id={`g${i}`}
-              label="Rods up to"
-              span={2}
-              value={String(t.group ?? 4)}
-              problem={at("group")}
-              options={[1, 2, 3, 4].map((g) => [String(g), `F${g}`] as const)}
-              onChange={(v) => setTest(i, { group: Number(v) })}
-            />
-            <ChoiceField
-              id={`p${i}`}
-              label="Position"
-              span={2}
-              value={t.position}
-              problem={at("position")}
-              options={positions}
-              onChange={(v) => setTest(i, { position: v })}
-            />
-            <TextField
-              id={`th${i}`}
-              label="Thickest"
-              span={2}
-              value={t.thickest}
-              placeholder="any"
-              problem={at("thickest")}
-              onChange={(v) => setTest(i, { thickest: v })}
-            />
-            <ChoiceField
-              id={`b${i}`}
-              label="Backing"
-              span={2}
-              value={String(t.backing ?? false)}
-              options={[
-                ["true", "with"],
-                ["false", "without"],
-              ]}
-              onChange={(v) => setTest(i, { backing: v === "true" })}
-            />
-            <DateField
-              id={`td${i}`}
-              label="Tested"
-              span={2}
-              value={t.tested}
-              problem={at("tested")}
-              onChange={(v) => setTest(i, { tested: v })}
-            />
-            <DateField
-              id={`lu${i}`}
-              label="Last used"
-              span={2}
-              value={t.lastUsed}
-              problem={at("lastUsed")}
-              onChange={(v) => setTest(i, { lastUsed: v })}
-            />
-          </div>
-        );
-      })}
-      {fault !== undefined && (
-        <p role="alert" className="fault" style={{ gridColumn: "span 12" }}>
-          {saidBy(fault)}
-        </p>
-      )}
-      <div className="row" style={{ gridColumn: "span 12" }}>
-        <Button type="primary" htmlType="submit">
-          Store the welder
-        </Button>
-        <Button type="link" onClick={onStored}>
-          leave
-        </Button>
-      </div>
-      <p className="cautions" style={{ gridColumn: "span 12" }}>
-        A test stands while its process was used within six months; what it covers is from memory of AWS D1.1, medium
-        confidence.
-      </p>
+    <form className="side" aria-label="The welder" onSubmit={(e) => void store(e)}>
+      <FormGrid>
+        <TextField
+          id="stamp"
+          label="Stamp"
+          span={3}
+          disabled={welder !== undefined}
+          value={form.stamp}
+          problem={problems.stamp}
+          onChange={(v) => setForm({ ...form, stamp: v })}
+        />
+        <TextField
+          id="welder-name"
+          label="Name"
+          span={5}
+          value={form.name}
+          problem={problems.name}
+          onChange={(v) => setForm({ ...form, name: v })}
+        />
+        <Cell span={4} bottom>
+          <Button
+            type="link"
+            onClick={() => setForm({ ...form, tests: [...tests, { group: 4, position: "3G", backing: true }] })}
+          >
+            add a test
+          </Button>
+        </Cell>
+        {tests.map((t, i) => {
+          const at = (f: string) => problems[`tests[${i}].${f}`];
+          return (
+            <Cell span={12}>
+              <FormGrid key={i}>
+                <ChoiceField
+                  id={`g${i}`}
+                  label="Rods up to"
+                  span={2}
+                  value={String(t.group ?? 4)}
+                  problem={at("group")}
+                  options={[1, 2, 3, 4].map((g) => [String(g), `F${g}`] as const)}
+                  onChange={(v) => setTest(i, { group: Number(v) })}
+                />
+                <ChoiceField
+                  id={`p${i}`}
+                  label="Position"
+                  span={2}
+                  value={t.position}
+                  problem={at("position")}
+                  options={positions}
+                  onChange={(v) => setTest(i, { position: v })}
+                />
+                <TextField
+                  id={`th${i}`}
+                  label="Thickest"
+                  span={2}
+                  value={t.thickest}
+                  placeholder="any"
+                  problem={at("thickest")}
+                  onChange={(v) => setTest(i, { thickest: v })}
+                />
+                <ChoiceField
+                  id={`b${i}`}
+                  label="Backing"
+                  span={2}
+                  value={String(t.backing ?? false)}
+                  options={[
+                    ["true", "with"],
+                    ["false", "without"],
+                  ]}
+                  onChange={(v) => setTest(i, { backing: v === "true" })}
+                />
+                <DateField
+                  id={`td${i}`}
+                  label="Tested"
+                  span={2}
+                  value={t.tested}
+                  problem={at("tested")}
+                  onChange={(v) => setTest(i, { tested: v })}
+                />
+                <DateField
+                  id={`lu${i}`}
+                  label="Last used"
+                  span={2}
+                  value={t.lastUsed}
+                  problem={at("lastUsed")}
+                  onChange={(v) => setTest(i, { lastUsed: v })}
+                />
+              </FormGrid>
+            </Cell>
+          );
+        })}
+        {fault !== undefined && (
+          <Cell span={12}>
+            <p role="alert" className="fault">
+              {saidBy(fault)}
+            </p>
+          </Cell>
+        )}
+        <Cell span={12}>
+          <Flex wrap gap={8} align="center">
+            <Button type="primary" htmlType="submit">
+              Store the welder
+            </Button>
+            <Button type="link" onClick={onStored}>
+              leave
+            </Button>
+          </Flex>
+        </Cell>
+        <Cell span={12}>
+          <p className="cautions">
+            A test stands while its process was used within six months; what it covers is from memory of AWS D1.1,
+            medium confidence.
+          </p>
+        </Cell>
+      </FormGrid>
     </form>
   );
 }

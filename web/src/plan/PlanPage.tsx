@@ -1,5 +1,4 @@
-import "./plan.css";
-import { Button, Input } from "antd";
+import { Button, Descriptions, Flex, Input } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
@@ -38,24 +37,46 @@ export default function PlanPage() {
           </Link>
         )}
       </TopBar>
-      <main className="plan">
+      <main className="halves even">
         {plan.isError && !p && (
-          <p role="alert" className="fault" style={{ padding: 24 }}>
+          <p role="alert" className="fault page">
             {saidBy(plan.error)}
           </p>
         )}
         {p && m && (
           <>
-            <section className="card panel" aria-label="The stack of beads">
-              <header>
-                <h2>
-                  {p.plan.beads.length} {p.plan.beads.length === 1 ? "bead" : "beads"}: {p.plan.what}
-                </h2>
-              </header>
-              <div className="body">
-                <StackView plan={p.plan} fillet={m.fillet} units={m.units} />
-              </div>
-            </section>
+            <Flex vertical gap={12} className="halved">
+              <section className="card panel" aria-label="The stack of beads">
+                <header>
+                  <h2>
+                    {p.plan.beads.length} {p.plan.beads.length === 1 ? "bead" : "beads"}: {p.plan.what}
+                  </h2>
+                </header>
+                <div className="body fills">
+                  <StackView plan={p.plan} fillet={m.fillet} units={m.units} />
+                </div>
+              </section>
+              <section className="card panel" aria-label="Order and constants">
+                <header>
+                  <h2>Beads in order</h2>
+                </header>
+                <div className="body">
+                  <Beads plan={p} units={m.units} />
+                  <h3>Set otherwise</h3>
+                  {plan.isError && (
+                    <p role="alert" className="fault">
+                      {saidBy(plan.error)}
+                    </p>
+                  )}
+                  <Constants
+                    plan={p}
+                    problems={problems}
+                    onChange={(name, value) => setConstants((c) => ({ ...c, [name]: value }))}
+                    onUsual={() => setConstants({})}
+                  />
+                </div>
+              </section>
+            </Flex>
             <section className="card panel" aria-label="What it takes">
               <header>
                 <h2>What it takes</h2>
@@ -70,26 +91,6 @@ export default function PlanPage() {
                 ))}
               </div>
             </section>
-            <section className="card panel" aria-label="Order and constants">
-              <header>
-                <h2>Beads in order</h2>
-              </header>
-              <div className="body">
-                <Beads plan={p} units={m.units} />
-                <h3>Set otherwise</h3>
-                {plan.isError && (
-                  <p role="alert" className="fault">
-                    {saidBy(plan.error)}
-                  </p>
-                )}
-                <Constants
-                  plan={p}
-                  problems={problems}
-                  onChange={(name, value) => setConstants((c) => ({ ...c, [name]: value }))}
-                  onUsual={() => setConstants({})}
-                />
-              </div>
-            </section>
           </>
         )}
       </main>
@@ -101,14 +102,17 @@ function Takes({ plan: p, units, recorded }: { plan: Plan; units: string; record
   const d = p.plan;
   return (
     <>
-      <dl className="facts">
-        <dt>Area to fill</dt>
-        <dd>{area(d.areaMm2, units)}</dd>
-        <dt>Weld metal</dt>
-        <dd>{units === "in" ? `${d.pounds.toFixed(2)} lb` : `${d.grams.toFixed(0)} g`}</dd>
-        <dt>Arc time</dt>
-        <dd>{d.arcMinutes < 10 ? d.arcMinutes.toFixed(1) : Math.round(d.arcMinutes)} min</dd>
-      </dl>
+      <Descriptions
+        size="small"
+        items={[
+          { label: "Area to fill", children: area(d.areaMm2, units) },
+          { label: "Weld metal", children: units === "in" ? `${d.pounds.toFixed(2)} lb` : `${d.grams.toFixed(0)} g` },
+          {
+            label: "Arc time",
+            children: `${d.arcMinutes < 10 ? d.arcMinutes.toFixed(1) : Math.round(d.arcMinutes)} min`,
+          },
+        ]}
+      />
       <SmallTable
         label="Rods"
         rows={d.rods}
@@ -251,7 +255,7 @@ function Constants({
   onUsual: () => void;
 }) {
   return (
-    <div className="constants">
+    <div>
       {p.constants.map((c) => (
         <label key={`${c.name} ${c.value}`} className="item">
           <span>
@@ -261,17 +265,15 @@ function Constants({
           </span>
           <span className="row">
             <Input
+              className="num-box"
               aria-label={c.title}
-              style={{ width: 86 }}
               defaultValue={c.value}
               onBlur={(e) =>
                 e.target.value.trim() !== "" && e.target.value !== c.value && onChange(c.name, e.target.value)
               }
               onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
             />
-            <span className="quiet small" style={{ width: 42 }}>
-              {c.unit}
-            </span>
+            <span className="quiet small">{c.unit}</span>
           </span>
         </label>
       ))}

@@ -26,14 +26,8 @@ export function StackView({ plan, fillet, units }: { plan: PassPlan; fillet: boo
   const far = around;
   const bar = units === "in" ? { mm: 12.7, label: "1/2 in" } : { mm: 10, label: "10 mm" };
   return (
-    <div ref={ref} style={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
-      <svg
-        width={width}
-        height={height}
-        role="img"
-        aria-label={`${plan.beads.length} beads, ${plan.what}`}
-        style={{ display: "block" }}
-      >
+    <div className="fills" ref={ref}>
+      <svg width={width} height={height} role="img" aria-label={`${plan.beads.length} beads, ${plan.what}`}>
         {fillet && (
           <g fill={ink.steelLight} stroke={ink.none}>
             <path d={edge([minX - far, 0], [maxX + far, 0], [maxX + far, -far], [minX - far, -far])} />

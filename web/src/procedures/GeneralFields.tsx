@@ -1,6 +1,7 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import type { ProcedureForm } from "../lib/api";
 import { ChoiceField, numberOf, TextField } from "../lib/fields";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 const steels = [
   ["unknown", "not known"],
@@ -16,7 +17,7 @@ type Props = { form: ProcedureForm; set: (change: Partial<ProcedureForm>) => voi
 /** What holds for all passes of a procedure. */
 export function GeneralFields({ form, set, problems }: Props) {
   return (
-    <div className="grid">
+    <FormGrid>
       <TextField
         id="number"
         label="Number"
@@ -112,55 +113,61 @@ export function GeneralFields({ form, set, problems }: Props) {
         problem={problems.brightMetal}
         onChange={(v) => set({ brightMetal: v })}
       />
-      <div className="field" style={{ gridColumn: "span 9" }}>
-        <b className="small">Joints; none chosen is all</b>
-        <div className="kinds">
-          {["fillet", "groove"].map((w) => (
-            <Toggle
-              key={w}
-              word={w}
-              on={form.welds?.includes(w) ?? false}
-              onTurn={() => set({ welds: turned(form.welds, w) })}
-            />
-          ))}
-          {allConnections.map((c) => (
-            <Toggle
-              key={c}
-              word={c.replaceAll("-", " ")}
-              on={form.connections?.includes(c) ?? false}
-              onTurn={() => set({ connections: turned(form.connections, c) })}
-            />
-          ))}
+      <Cell span={9}>
+        <div className="field">
+          <b className="small">Joints; none chosen is all</b>
+          <Flex wrap gap={6}>
+            {["fillet", "groove"].map((w) => (
+              <Toggle
+                key={w}
+                word={w}
+                on={form.welds?.includes(w) ?? false}
+                onTurn={() => set({ welds: turned(form.welds, w) })}
+              />
+            ))}
+            {allConnections.map((c) => (
+              <Toggle
+                key={c}
+                word={c.replaceAll("-", " ")}
+                on={form.connections?.includes(c) ?? false}
+                onTurn={() => set({ connections: turned(form.connections, c) })}
+              />
+            ))}
+          </Flex>
         </div>
-      </div>
-      <div className="field" style={{ gridColumn: "span 3" }}>
-        <b className="small">Technique and backing</b>
-        <div className="kinds">
-          <Toggle
-            word="stringers only"
-            on={form.stringerOnly ?? false}
-            onTurn={() => set({ stringerOnly: form.stringerOnly ? undefined : true })}
-          />
-          <Toggle
-            word="backing"
-            on={form.backing ?? false}
-            onTurn={() => set({ backing: form.backing ? undefined : true })}
-          />
-        </div>
-      </div>
-      <div className="field" style={{ gridColumn: "span 12" }}>
-        <b className="small">Positions; none chosen is all</b>
-        <div className="kinds">
-          {allPositions.map((p) => (
+      </Cell>
+      <Cell span={3}>
+        <div className="field">
+          <b className="small">Technique and backing</b>
+          <Flex wrap gap={6}>
             <Toggle
-              key={p}
-              word={p}
-              on={form.positions?.includes(p) ?? false}
-              onTurn={() => set({ positions: turned(form.positions, p) })}
+              word="stringers only"
+              on={form.stringerOnly ?? false}
+              onTurn={() => set({ stringerOnly: form.stringerOnly ? undefined : true })}
             />
-          ))}
+            <Toggle
+              word="backing"
+              on={form.backing ?? false}
+              onTurn={() => set({ backing: form.backing ? undefined : true })}
+            />
+          </Flex>
         </div>
-      </div>
+      </Cell>
+      <Cell span={12}>
+        <div className="field">
+          <b className="small">Positions; none chosen is all</b>
+          <Flex wrap gap={6}>
+            {allPositions.map((p) => (
+              <Toggle
+                key={p}
+                word={p}
+                on={form.positions?.includes(p) ?? false}
+                onTurn={() => set({ positions: turned(form.positions, p) })}
+              />
+            ))}
+          </Flex>
+        </div>
+      </Cell>
       <TextField
         id="cleaning"
         label="Cleaning"
@@ -169,7 +176,7 @@ export function GeneralFields({ form, set, problems }: Props) {
         onChange={(v) => set({ cleaning: v })}
         placeholder="chip and wire wheel between passes"
       />
-    </div>
+    </FormGrid>
   );
 }
 

@@ -2,6 +2,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import type { ProcedureForm, Rod } from "../lib/api";
 import { ChoiceField, numberOf, TextField } from "../lib/fields";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 export const kinds = ["root", "hot", "fill", "cap"].map((k) => [k, k] as const);
 const polarities = [
@@ -45,7 +46,7 @@ export function PassFields({ index: i, pass: p, rods, units, problems, onChange,
   };
   const range = rodOf(p)?.amps;
   return (
-    <div className="grid passrow">
+    <FormGrid className="under">
       <ChoiceField
         id={`k${i}`}
         label="Pass"
@@ -121,14 +122,14 @@ export function PassFields({ index: i, pass: p, rods, units, problems, onChange,
         problem={at("layer")}
         onChange={(v) => change({ layer: v })}
       />
-      <div style={{ gridColumn: "span 2", alignSelf: "end" }}>
+      <Cell span={2} bottom>
         {onTakeOff && (
           <Button type="link" onClick={onTakeOff}>
             take off
           </Button>
         )}
-      </div>
-    </div>
+      </Cell>
+    </FormGrid>
   );
 }
 

@@ -100,11 +100,9 @@ export function ProcedureCard({
         <form onSubmit={(e) => void store(e)}>
           {(preview?.breaches.length ?? 0) > 0 && (
             <section aria-label="Outside the prequalified limits">
-              <h3 className="hint" style={{ marginTop: 6 }}>
-                ⚠ Outside the prequalified limits
-              </h3>
+              <h3 className="hint">⚠ Outside the prequalified limits</h3>
               {preview?.breaches.map((b) => (
-                <p key={b.field + b.line} style={{ margin: "4px 0" }}>
+                <p key={b.field + b.line}>
                   <b>{b.line}</b> <span className="quiet small">{b.citation}</span>
                 </p>
               ))}

@@ -46,7 +46,7 @@ export default function Procedures() {
               </Link>
             )}
           </header>
-          <div className="body picks">
+          <div className="body column">
             <PickTable<Procedure>
               name="procedures"
               label="Procedures"

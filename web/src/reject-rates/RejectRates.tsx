@@ -1,5 +1,5 @@
-import "./reject-rates.css";
-import { Button } from "antd";
+import { ink } from "../theme";
+import { Button, Col, Progress, Row } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
 import { api, saidBy, type RejectRate, type RejectRateRow } from "../lib/api";
@@ -41,7 +41,7 @@ export default function RejectRates() {
   return (
     <div className="app">
       <TopBar rooms />
-      <main className="rates">
+      <main className="halves even">
         <section className="card panel" aria-label="Reject rates">
           <header>
             <h2>Rejected places per 100 in</h2>
@@ -86,7 +86,7 @@ export default function RejectRates() {
                 △ Fewer than {rates.data?.ranked} welds: too few to be set beside others; they stand last, by name.
               </p>
             )}
-            <p className="cautions" style={{ marginTop: 12 }}>
+            <p className="cautions">
               Signed QC inspections, the last one of each weld. The bar is the 95% interval of a Poisson count: where
               bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate
               is where to look, not a judgement of a person.
@@ -135,10 +135,11 @@ function columnsFor(by: string, most: number): Column<RejectRateRow>[] {
 function Spread({ row, most }: { row: { per100: number; low: number; high: number }; most: number }) {
   const x = (v: number) => `${Math.min(100, (v / most) * 100)}%`;
   return (
-    <span className="spread" aria-hidden="true">
-      <i style={{ left: x(row.low), width: `calc(${x(row.high)} - ${x(row.low)})` }} />
-      <b style={{ left: x(row.per100) }} />
-    </span>
+    <svg width="100%" height="24" aria-hidden="true">
+      <path d="M0 23.5h400" stroke={ink.line} />
+      <rect x={x(row.low)} y="9" width={x(row.high - row.low)} height="8" rx="4" fill={ink.steel} />
+      <rect x={x(row.per100)} y="2" width="4" height="20" fill={ink.layout} />
+    </svg>
   );
 }
 
@@ -170,23 +171,23 @@ function Opened({ o }: { o: RejectRate }) {
   const row: RejectRateRow = o.row;
   return (
     <>
-      <p className="bigline">
-        <b>{rate(row.per100)}</b> rejected places per 100 in: {row.places} in {inches(row.lengthMm)} in of {row.welds}{" "}
-        {row.welds === 1 ? "weld" : "welds"}. With so many, the true rate may lie anywhere from {rate(row.low)} to{" "}
-        {rate(row.high)}.
+      <p>
+        <b className="nc">{rate(row.per100)}</b> rejected places per 100 in: {row.places} in {inches(row.lengthMm)} in
+        of {row.welds} {row.welds === 1 ? "weld" : "welds"}. With so many, the true rate may lie anywhere from{" "}
+        {rate(row.low)} to {rate(row.high)}.
       </p>
       <h3>Which kinds</h3>
       <Shares rows={o.kinds} none="Nothing was rejected." />
-      <div className="two">
-        <div>
+      <Row gutter={20}>
+        <Col span={12}>
           <h3>Likely the hand’s</h3>
-          <Shares rows={o.hand} none="None." />
-        </div>
-        <div>
+          <Shares narrow rows={o.hand} none="None." />
+        </Col>
+        <Col span={12}>
           <h3>Likely the shop’s</h3>
-          <Shares rows={o.shop} none="None." />
-        </div>
-      </div>
+          <Shares narrow rows={o.shop} none="None." />
+        </Col>
+      </Row>
       <p className="cautions">
         Hand: current, arc, angle, manipulation, speed. Shop: cleaning, rods, fit-up, arc blow, procedure, metal. The
         leading cause of each place, from a ranking and not from proof; shares with their 95% interval (Wilson).
@@ -218,17 +219,18 @@ function Opened({ o }: { o: RejectRate }) {
   );
 }
 
-function Shares({ rows, none }: { rows: RejectRate["kinds"]; none: string }) {
+/** Shares of the whole; without the bars where there is no room for them. */
+function Shares({ rows, none, narrow }: { rows: RejectRate["kinds"]; none: string; narrow?: boolean }) {
   if (rows.length === 0) return <p className="quiet small">{none}</p>;
   return (
     <>
       {rows.map((r) => (
-        <div key={r.name} className="sharerow">
-          <span>{r.name}</span>
-          <span className="sharebar" aria-hidden="true">
-            <i style={{ width: percent(r.share) }} />
+        <div key={r.name} className="item">
+          <span>
+            {r.name}
+            {!narrow && <Progress percent={100 * r.share} size="small" showInfo={false} aria-hidden="true" />}
           </span>
-          <span className="num">
+          <span className="nowrap">
             <b>{r.places}</b>{" "}
             <span className="small quiet">
               {percent(r.share)} ({percent(r.low)}–{percent(r.high)})

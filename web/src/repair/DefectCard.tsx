@@ -1,5 +1,5 @@
 import { holds } from "../lib/roles";
-import { Button, Checkbox, Input, Steps } from "antd";
+import { Button, Checkbox, Flex, Input, Steps } from "antd";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { dayOf } from "../lib/local-time";
@@ -8,6 +8,7 @@ import { useActor } from "../lib/session";
 import { Holds } from "./Holds";
 import { NextStep } from "./NextStep";
 import { useDefectChange } from "./useDefect";
+import { tied } from "../lib/tied";
 
 type Props = {
   defect: Defect;
@@ -23,20 +24,20 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
   const actor = useActor();
   const decidesDisposition = holds(actor, "REPAIR_LEAD", "WELDING_ENGINEER");
   return (
-    <section className="card defect" aria-label={`${d.number}: ${d.words}`} data-state={d.state}>
-      <header>
+    <section className="card side column defect" aria-label={`${d.number}: ${d.words}`} data-state={d.state}>
+      <Flex wrap gap="4px 12px" align="baseline">
         <span className="nc">
           {whole || holds(actor, "VIEWER") ? d.number : <Link to={`/defects/${d.id}`}>{d.number}</Link>}
         </span>
-        <span className="what">
+        <span className="grow">
           <b>{d.words}</b>
           <span className="small quiet"> from the {datum}</span>
         </span>
-        <span className="cycle">
+        <span className="nowrap">
           {d.cycle > 1 && `repair ${d.cycle} of this place · `}
           <b>{d.stateTitle}</b>
         </span>
-      </header>
+      </Flex>
       {d.route.length > 1 && (
         <div role="group" aria-label="States of the repair" className="route">
           <Steps
@@ -48,7 +49,7 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
           />
         </div>
       )}
-      {d.closedWhy && <p className="closed">✓ Closed: {d.closedWhy}</p>}
+      {d.closedWhy && <p className="v-accept strong">✓ Closed: {d.closedWhy}</p>}
       <Notification defect={d} />
       {!d.closedWhy && <Decision defect={d} may={decidesDisposition} />}
       <Holds defect={d} />
@@ -61,7 +62,7 @@ export function DefectCard({ defect: d, units, datum, whole = false, depth = "",
           <NextStep key={`${d.next.state} ${d.cycle}`} defect={d} units={units} />
         ) : (
           !holds(actor, "VIEWER") && (
-            <p className="small" style={{ margin: 0 }}>
+            <p className="small">
               Next: <Link to={`/defects/${d.id}`}>{d.next.title.toLowerCase()}, on the ticket</Link>
             </p>
           )
@@ -78,16 +79,11 @@ function Notification({ defect: d }: { defect: Defect }) {
   const raised = `Rejected ${dayOf(d.raisedAt)} by ${d.raisedBy}.`;
   if (d.notified)
     return (
-      <p className="small quiet" style={{ margin: 0 }}>
+      <p className="small quiet">
         {raised} Notified {dayOf(d.notifiedAt ?? d.raisedAt)}: {d.notified} ({d.notifiedBy}).
       </p>
     );
-  if (holds(actor, "VIEWER") || d.closedWhy)
-    return (
-      <p className="small quiet" style={{ margin: 0 }}>
-        {raised}
-      </p>
-    );
+  if (holds(actor, "VIEWER") || d.closedWhy) return <p className="small quiet">{raised}</p>;
   return (
     <div className="small">
       {raised}{" "}
@@ -101,8 +97,8 @@ function Notification({ defect: d }: { defect: Defect }) {
         >
           <label htmlFor={`told-${d.id}`}>Who was told</label>
           <Input
+            className="box wide-box"
             id={`told-${d.id}`}
-            style={{ width: 220 }}
             placeholder="name, and how"
             value={whom}
             onChange={(e) => setWhom(e.target.value)}
@@ -160,7 +156,7 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
         Proposed: <b>{d.proposedTitle.toLowerCase()}</b>: {d.why}. Welding over a defect is not offered: it would bury
         it.
       </div>
-      <div className="kinds" role="group" aria-label="Disposition">
+      <Flex wrap gap={6} role="group" aria-label="Disposition">
         {d.choices.map((c) => (
           <Button
             type={decision === c.id ? "primary" : "default"}
@@ -171,13 +167,13 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
             {c.title}
           </Button>
         ))}
-      </div>
+      </Flex>
       {removes && (
         <Checkbox checked={cuts} onChange={(e) => setCuts(e.target.checked)}>
           a member is cut apart: the Engineer is notified first
         </Checkbox>
       )}
-      <div style={{ display: "flex", gap: 8 }}>
+      <Flex gap={8}>
         <Input
           aria-label="Note"
           placeholder="Note for the one who does it"
@@ -187,7 +183,7 @@ function Decision({ defect: d, may }: { defect: Defect; may: boolean }) {
         <Button type="primary" disabled={change.isPending} onClick={store}>
           Decide
         </Button>
-      </div>
+      </Flex>
       <Fault of={change.error} />
     </>
   );
@@ -211,20 +207,20 @@ function Plan({
   if (!p) return null;
   const works = d.disposition !== "refer" && d.disposition !== "accept-as-is";
   return (
-    <div className="worklines">
+    <div>
       {works && p.extent && (
-        <div className="extent">
+        <div className="nc">
           {p.extent} <span className="small quiet">is worked on{p.preheat && `; preheat at least ${p.preheat}`}</span>
         </div>
       )}
       {whole && p.least && (
-        <p className="least">
-          <b>Least repair:</b> {p.least}. Correcting all of it is never wrong.
+        <p className="marked">
+          <b>Least repair:</b> {tied(p.least)}. Correcting all of it is never wrong.
         </p>
       )}
       <ol>
         {p.steps.map((s) => (
-          <li key={s}>{s}</li>
+          <li key={s}>{tied(s)}</li>
         ))}
       </ol>
       {onDepth && (p.asksDepth || depth !== "") && (
@@ -237,8 +233,8 @@ function Plan({
         >
           <label htmlFor={`depth-${d.id}`}>Depth found</label>
           <Input
+            className="num-box"
             id={`depth-${d.id}`}
-            style={{ width: 90 }}
             placeholder={units === "mm" ? "6" : "1/4"}
             value={typed}
             onChange={(e) => setTyped(e.target.value)}
@@ -268,11 +264,11 @@ function Recorded({ defect: d, may }: { defect: Defect; may: boolean }) {
   const standing = d.steps.filter((s) => s.withdrawnWhy === undefined && s.cycle === d.cycle);
   if (d.steps.length === 0) return null;
   return (
-    <div className="recorded">
+    <div>
       <h3>What was done</h3>
       <ol>
         {d.steps.map((s, i) => (
-          <li key={i} className={s.withdrawnWhy ? "withdrawn" : undefined}>
+          <li key={i} className={s.withdrawnWhy ? "off" : undefined}>
             {d.cycle > 1 && <span className="quiet">repair {s.cycle} · </span>}
             <b>{s.title}</b>: {s.said.join(", ")}
             <span className="small quiet">
@@ -306,7 +302,7 @@ function Recorded({ defect: d, may }: { defect: Defect; may: boolean }) {
             }}
           >
             <label htmlFor="back">What was wrong with it</label>
-            <Input id="back" style={{ width: 260 }} value={why} onChange={(e) => setWhy(e.target.value)} />
+            <Input className="box wide-box" id="back" value={why} onChange={(e) => setWhy(e.target.value)} />
             <Button htmlType="submit">Take back</Button>
           </form>
         ))}

@@ -1,5 +1,5 @@
 import { holds } from "../lib/roles";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useState } from "react";
 import { api, problemsByField, type Defect } from "../lib/api";
 import { DateField, TextField } from "../lib/fields";
@@ -9,6 +9,7 @@ import { Fault } from "./DefectCard";
 import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
 import { FileButton } from "../lib/FileButton";
+import { FormGrid } from "../lib/FormGrid";
 
 /** What waits for the Engineer's document, and the documents that came. */
 export function Holds({ defect: d }: { defect: Defect }) {
@@ -19,7 +20,7 @@ export function Holds({ defect: d }: { defect: Defect }) {
         h.open ? (
           <Open key={h.kind} defect={d} hold={h} />
         ) : (
-          <p key={h.kind} className="small released">
+          <p key={h.kind} className="small">
             ✓{" "}
             {h.deniedWhy ? (
               `Not so: ${h.deniedWhy}`
@@ -61,12 +62,12 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
   const problems = problemsByField(change.error);
   const known = Object.keys(problems).length > 0;
   return (
-    <div className="hold" role="group" aria-label={`On hold: ${hold.words}`}>
+    <div className="marked" role="group" aria-label={`On hold: ${hold.words}`}>
       <div>
         <HoldMark /> <b>On hold:</b> {hold.words}. <span className="small quiet">Since {dayOf(hold.since)}.</span>
       </div>
       {asked === undefined && (
-        <div className="row">
+        <Flex wrap gap={8} align="center">
           {records && <Button onClick={() => setAsked("document")}>The Engineer’s document …</Button>}
           {hold.question && holds(actor, "WELDING_ENGINEER") && (
             <Button onClick={() => setAsked("no")}>Not so, because …</Button>
@@ -76,7 +77,7 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
               The welding engineer or the quality manager records the Engineer’s document.
             </span>
           )}
-        </div>
+        </Flex>
       )}
       {asked === "document" && (
         <form
@@ -87,7 +88,7 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
             );
           }}
         >
-          <div className="grid">
+          <FormGrid>
             <TextField
               id={`no-${hold.kind}`}
               label="Document no."
@@ -112,8 +113,8 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
               problem={problems.date}
               onChange={setDate}
             />
-          </div>
-          <div className="row">
+          </FormGrid>
+          <Flex wrap gap={8} align="center">
             <FileButton accept="application/pdf,image/png,image/jpeg" onFile={setFile}>
               {file ? file.name : "The document (PDF, picture) …"}
             </FileButton>
@@ -123,8 +124,8 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
             <Button type="link" onClick={() => setAsked(undefined)}>
               leave it
             </Button>
-          </div>
-          {problems.file && <div className="msg fault">{problems.file}</div>}
+          </Flex>
+          {problems.file && <div className="small fault">{problems.file}</div>}
         </form>
       )}
       {asked === "no" && (
@@ -136,7 +137,12 @@ function Open({ defect: d, hold }: { defect: Defect; hold: Defect["holds"][numbe
           }}
         >
           <label htmlFor={`why-${hold.kind}`}>Why not</label>
-          <Input id={`why-${hold.kind}`} style={{ width: 300 }} value={why} onChange={(e) => setWhy(e.target.value)} />
+          <Input
+            className="box wide-box"
+            id={`why-${hold.kind}`}
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+          />
           <Button type="primary" htmlType="submit" disabled={change.isPending}>
             Record it
           </Button>

@@ -7,6 +7,7 @@ import { useActor } from "../lib/session";
 import { Fault } from "./DefectCard";
 import { HoldMark } from "./HoldMark";
 import { useDefectChange } from "./useDefect";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 const lengths: Partial<Record<string, string>> = {
   from: "From",
@@ -53,7 +54,7 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
   const record = () => change.mutate(() => api.step(d.id, next.state, said(form, [...next.asks, "note"], d.version)));
   if (next.stopped)
     return (
-      <p className="hold" style={{ margin: 0 }}>
+      <p className="marked">
         <span>
           <HoldMark /> <b>{next.title}</b> waits: {next.stopped}.
         </span>
@@ -61,13 +62,11 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
     );
   if (!may)
     return (
-      <p className="quiet" style={{ margin: 0 }}>
-        Next: {next.title.toLowerCase()}. The repair lead or the welding engineer records it.
-      </p>
+      <p className="quiet">Next: {next.title.toLowerCase()}. The repair lead or the welding engineer records it.</p>
     );
   return (
     <form
-      className="nextstep"
+      className="framed nextstep"
       aria-label={`Record: ${next.title}`}
       onSubmit={(e) => {
         e.preventDefault();
@@ -75,7 +74,7 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
       }}
     >
       <h3>Record: {next.title.toLowerCase()}</h3>
-      <div className="grid">
+      <FormGrid>
         {next.asks.map((a) => {
           const problem = problems[a];
           if (lengths[a])
@@ -106,13 +105,13 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
             );
           if (questions[a])
             return (
-              <div key={a} className="field" style={{ gridColumn: "span 5" }}>
-                <span className="label" style={{ display: "block", fontSize: 14, fontWeight: 600 }}>
-                  {questions[a]}
-                </span>
-                <YesNo word={questions[a]} value={form[a] as boolean | undefined} onAnswer={(v) => set(a, v)} />
-                {problem && <div className="msg fault">{problem}</div>}
-              </div>
+              <Cell span={5}>
+                <div key={a} className="field">
+                  <span className="label strong small">{questions[a]}</span>
+                  <YesNo word={questions[a]} value={form[a] as boolean | undefined} onAnswer={(v) => set(a, v)} />
+                  {problem && <div className="small fault">{problem}</div>}
+                </div>
+              </Cell>
             );
           if (a === "method")
             return (
@@ -165,30 +164,32 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
             );
           if (a === "preheat")
             return (
-              <div key={a} className="field" style={{ gridColumn: "span 4" }}>
-                <label htmlFor="s-preheat">Preheat read</label>
-                <span style={{ display: "flex", gap: 4 }}>
-                  <Input
-                    status={problem !== undefined ? "error" : undefined}
-                    id="s-preheat"
-                    inputMode="decimal"
-                    value={text(a)}
-                    aria-invalid={problem !== undefined}
-                    onChange={(e) => set(a, e.target.value)}
-                  />
-                  <Choice
-                    width={76}
-                    aria-label="Scale"
-                    value={text("scale")}
-                    options={[
-                      ["F", "°F"],
-                      ["C", "°C"],
-                    ]}
-                    onChange={(v) => set("scale", v)}
-                  />
-                </span>
-                {problem && <div className="msg fault">{problem}</div>}
-              </div>
+              <Cell span={4}>
+                <div key={a} className="field">
+                  <label htmlFor="s-preheat">Preheat read</label>
+                  <span className="nowrap">
+                    <Input
+                      status={problem !== undefined ? "error" : undefined}
+                      id="s-preheat"
+                      inputMode="decimal"
+                      value={text(a)}
+                      aria-invalid={problem !== undefined}
+                      onChange={(e) => set(a, e.target.value)}
+                    />
+                    <Choice
+                      width={76}
+                      aria-label="Scale"
+                      value={text("scale")}
+                      options={[
+                        ["F", "°F"],
+                        ["C", "°C"],
+                      ]}
+                      onChange={(v) => set("scale", v)}
+                    />
+                  </span>
+                  {problem && <div className="small fault">{problem}</div>}
+                </div>
+              </Cell>
             );
           if (a === "rods")
             return (
@@ -224,12 +225,12 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
           problem={problems.note}
           onChange={(v) => set("note", v)}
         />
-        <div style={{ gridColumn: "span 4", alignSelf: "end" }}>
-          <Button type="primary" htmlType="submit" style={{ width: "100%" }} disabled={change.isPending}>
+        <Cell span={4} bottom>
+          <Button block type="primary" htmlType="submit" disabled={change.isPending}>
             Record
           </Button>
-        </div>
-      </div>
+        </Cell>
+      </FormGrid>
       {Object.keys(problems).length === 0 && <Fault of={change.error} />}
     </form>
   );

@@ -39,12 +39,12 @@ export function RepairPanel({ bench }: { bench: Bench }) {
     ) : null;
   const datum = bench.joint.form.datum ?? "datum end";
   return (
-    <section aria-label="Repair" className="repairs">
-      <p className="small" style={{ margin: "8px 0 0" }}>
+    <section aria-label="Repair">
+      <p className="small">
         The contractor chooses the repair. The Engineer acts for the owner: accept as is only by his document.
       </p>
       {shown.least.map((l) => (
-        <p key={l} className="least">
+        <p key={l} className="marked">
           <b>Least repair:</b> {l}. Correcting all of it is never wrong.
         </p>
       ))}
@@ -59,15 +59,9 @@ export function RepairPanel({ bench }: { bench: Bench }) {
         </Button>
       )}
       {shown.canReinspect && !holds(actor, "INSPECTOR") && (
-        <p className="small" style={{ margin: 0 }}>
-          All is repaired: an inspector re-inspects.
-        </p>
+        <p className="small">All is repaired: an inspector re-inspects.</p>
       )}
-      {shown.again && (
-        <p className="small quiet" style={{ margin: 0 }}>
-          {shown.again}.
-        </p>
-      )}
+      {shown.again && <p className="small quiet">{shown.again}.</p>}
       <Fault of={again.error} />
       {shown.defects.map((d) => (
         <DefectCard

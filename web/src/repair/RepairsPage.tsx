@@ -1,6 +1,6 @@
 import "./repair.css";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Alert, Tabs } from "antd";
+import { Alert, Flex, Tabs } from "antd";
 import { useEffect, useRef } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api, saidBy, type Repairs } from "../lib/api";
@@ -43,8 +43,9 @@ export default function RepairsPage() {
     <div className="app">
       <TopBar rooms />
       <main className="list">
-        <div className="tools">
+        <Flex wrap gap={10} align="center">
           <Tabs
+            className="tabs"
             activeKey={tab}
             onChange={(k) => set({ tab: k })}
             items={[
@@ -52,7 +53,7 @@ export default function RepairsPage() {
               { key: "waiting", label: `Waits for the Engineer (${page.data?.waiting.length ?? 0})` },
             ]}
           />
-          <span style={{ flex: 1 }} />
+          <span className="grow" />
           <Choice
             width={270}
             aria-label="Show the job"
@@ -63,7 +64,7 @@ export default function RepairsPage() {
             ]}
             onChange={(v) => set({ job: v })}
           />
-        </div>
+        </Flex>
         {page.isError && <Alert type="error" showIcon title={saidBy(page.error)} />}
         {tab === "waiting" ? (
           <DataTable<Waiting>

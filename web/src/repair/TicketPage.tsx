@@ -41,7 +41,7 @@ export default function TicketPage() {
           </Link>
         )}
       </TopBar>
-      <main className="ticket">
+      <main className="halves even scrolls ticket">
         {ticket.isError && (
           <p role="alert" className="fault">
             {saidBy(ticket.error)}
@@ -62,7 +62,7 @@ function Whole({ ticket: t }: { ticket: Ticket }) {
   );
   return (
     <>
-      <section className="card where" aria-label="Where">
+      <section className="card side where" aria-label="Where">
         <div className="place">
           {d.place ? (
             <>
@@ -86,10 +86,10 @@ function Whole({ ticket: t }: { ticket: Ticket }) {
             .join(" · ")}
         </div>
       </section>
-      <div className="todo">
+      <div>
         <DefectCard defect={d} units={t.units} datum={t.datum} whole />
         <Photos ticket={t} />
-        <p className="row">
+        <p className="row spaced">
           <Button href={`/api/defects/${d.id}/ticket.pdf`} target="_blank" rel="noreferrer">
             Ticket on paper (A5)
           </Button>

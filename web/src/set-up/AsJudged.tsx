@@ -3,6 +3,7 @@ import { Link, useNavigate } from "react-router";
 import { saidBy } from "../lib/api";
 import { SectionView } from "../lib/SectionView";
 import { useSetUp } from "./useSetUp";
+import { tied } from "../lib/tied";
 
 /** Beside the form: the section as drawn, the numbers that govern, what stands against it and what is unusual. */
 export function AsJudged({ isNew, shown }: { isNew: boolean; shown: readonly string[] }) {
@@ -11,7 +12,7 @@ export function AsJudged({ isNew, shown }: { isNew: boolean; shown: readonly str
   const procedure = procedures.find((p) => `${p.form.number} rev ${p.form.revision}` === form.wps?.trim());
   const elsewhere = (preview?.problems ?? []).filter((p) => tried && !shown.includes(p.field));
   return (
-    <aside className="card side">
+    <aside className="card side column stays">
       <h2>As it will be judged</h2>
       {preview?.section ? (
         <>
@@ -19,9 +20,7 @@ export function AsJudged({ isNew, shown }: { isNew: boolean; shown: readonly str
           <div>{preview.inWords}</div>
         </>
       ) : (
-        <p className="quiet" style={{ margin: "40px 0" }}>
-          The cross-section appears when size, length and both thicknesses are given.
-        </p>
+        <p className="quiet">The cross-section appears when size, length and both thicknesses are given.</p>
       )}
       {unseen && <Alert type="warning" showIcon title={`Not checked: ${unseen}`} />}
       <Governing />
@@ -53,17 +52,17 @@ function Governing() {
   return (
     <section aria-label="Numbers that govern the size">
       <h3>Which number governs</h3>
-      <dl className="numbers small">
+      <dl className="small">
         {preview.numbers.map((n) => (
-          <div key={n.title} className={n.broken ? "broken" : undefined}>
-            <dt>
+          <div key={n.title}>
+            <dt className={n.broken ? "v-reject" : undefined}>
               {n.broken && "✕ "}
               {n.title}
             </dt>
             <dd>
-              <b>{n.value}</b>{" "}
+              <b>{tied(n.value)}</b>{" "}
               <span className="quiet">
-                {n.how}
+                {tied(n.how)}
                 {n.broken ? ": the drawn size breaks it" : ""}
               </span>
             </dd>
@@ -78,11 +77,11 @@ function RedLines() {
   const { preview } = useSetUp();
   if (!preview?.redLines.length) return null;
   return (
-    <section aria-label="Red lines" className="redlines">
+    <section aria-label="Red lines" className="framed bad v-reject">
       <h3>✕ Stands against welding it so</h3>
-      <ul className="remarks small">
+      <ul className="small">
         {preview.redLines.map((l) => (
-          <li key={l}>{l}</li>
+          <li key={l}>{tied(l)}</li>
         ))}
       </ul>
     </section>
@@ -95,9 +94,9 @@ function UnusualLines() {
   return (
     <section>
       <h3>Unusual</h3>
-      <ul className="remarks small">
+      <ul className="small">
         {preview.remarks.map((r) => (
-          <li key={r.line}>{r.line}</li>
+          <li key={r.line}>{tied(r.line)}</li>
         ))}
       </ul>
     </section>

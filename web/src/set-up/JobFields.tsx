@@ -1,13 +1,14 @@
 import { At, Chosen, Offered, Typed } from "./fields";
 import { localTime } from "../lib/local-time";
 import { useSetUp } from "./useSetUp";
+import { FormGrid } from "../lib/FormGrid";
 
 /** What the job brings, with the drawing and how the weld is made; seldom changed by hand. */
 export function JobFields() {
   const { form, joint, change, set, books, job, procedures } = useSetUp();
   const revisionOf = (number: string) => job?.form.drawings?.find((d) => d.number === number.trim())?.revision;
   return (
-    <div className="grid">
+    <FormGrid>
       <Chosen
         path="criteria"
         label="Acceptance criteria"
@@ -83,6 +84,6 @@ export function JobFields() {
         value={form.weldedAt ? localTime(new Date(form.weldedAt)) : ""}
         onChange={(v) => change({ weldedAt: v })}
       />
-    </div>
+    </FormGrid>
   );
 }

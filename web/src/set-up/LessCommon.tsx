@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Chosen, ofTruth, Ticked, truth, truths, Typed } from "./fields";
 import { gapsOf, gapsText, spansOf, spansText } from "./form";
 import { useSetUp } from "./useSetUp";
+import { FormGrid } from "../lib/FormGrid";
 
 /** Folded until it is needed: intermittent welds, gaps, skewed members, girders, what is known of the member. */
 export function LessCommon() {
@@ -10,7 +11,7 @@ export function LessCommon() {
   const [gaps, setGaps] = useState(gapsText(joint.gaps) ?? "");
   const groove = joint.weld === "groove";
   return (
-    <div className="grid">
+    <FormGrid>
       <Typed
         path="segments"
         label="Intermittent: welded stretches"
@@ -99,7 +100,7 @@ export function LessCommon() {
         ]}
         onChange={(v) => set({ delayed: ofTruth(v) })}
       />
-    </div>
+    </FormGrid>
   );
 }
 

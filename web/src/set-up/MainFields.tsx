@@ -7,6 +7,7 @@ import { Chosen, Offered, Typed } from "./fields";
 import { asWeld, likeThat } from "./form";
 import { GrooveFields } from "./GrooveFields";
 import { useSetUp } from "./useSetUp";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** What every weld is asked: eight answers for a fillet. */
 export function MainFields({ isNew }: { isNew: boolean }) {
@@ -14,15 +15,15 @@ export function MainFields({ isNew }: { isNew: boolean }) {
     <>
       <fieldset>
         <legend>Which weld</legend>
-        <div className="grid">
+        <FormGrid>
           <WhichWeld isNew={isNew} />
-        </div>
+        </FormGrid>
       </fieldset>
       <fieldset>
         <legend>What the drawing asks</legend>
-        <div className="grid">
+        <FormGrid>
           <WhatItIs />
-        </div>
+        </FormGrid>
       </fieldset>
     </>
   );
@@ -97,11 +98,11 @@ function WhichWeld({ isNew }: { isNew: boolean }) {
       />
       <Typed path="weldNo" label="Weld number" span={4} value={joint.weldNo} onChange={(v) => set({ weldNo: v })} />
       {offersLast && before && (
-        <div style={{ gridColumn: "span 12" }}>
+        <Cell span={12}>
           <Button onClick={() => change(likeThat(before, form))}>
             Start like {before.joint?.mark}, the last of {lot || name}: {last.data?.inWords}
           </Button>
-        </div>
+        </Cell>
       )}
     </>
   );

@@ -1,4 +1,3 @@
-import "./set-up.css";
 import { useQuery } from "@tanstack/react-query";
 import { Collapse } from "antd";
 import { useState, type FormEvent, type KeyboardEvent } from "react";
@@ -17,7 +16,7 @@ export default function SetUp() {
   const { id } = useParams();
   const stored = useQuery({ queryKey: ["joint", id], queryFn: () => api.joint(id ?? ""), enabled: id !== undefined });
   if (id && !stored.data)
-    return <p style={{ padding: 24 }}>{stored.isError ? saidBy(stored.error) : "Opening the joint …"}</p>;
+    return <p className="page">{stored.isError ? saidBy(stored.error) : "Opening the joint …"}</p>;
   return (
     <SetUpPage
       key={id ?? "new"}
@@ -43,9 +42,9 @@ function SetUpPage({ jointId, start, version }: { jointId?: string; start: NewJo
           <span className="mark">{jointId ? "Change the joint" : "Set up a joint"}</span>
           <span className="what">{form.preview?.inWords ?? "what the drawing asks"}</span>
         </TopBar>
-        <main style={{ minHeight: 0 }}>
-          <form className="setup" onSubmit={submit} onKeyDown={enterGoesOn} noValidate>
-            <div className="card fields">
+        <main>
+          <form className="halves wide-left scrolls" onSubmit={submit} onKeyDown={enterGoesOn} noValidate>
+            <div className="card side">
               <MainFields isNew={!jointId} />
               <Collapse
                 activeKey={[...new Set([...open, ...faulty])]}

@@ -1,6 +1,7 @@
 import { AutoComplete, Checkbox } from "antd";
 import { ChoiceField, DateTimeField, Field, saidOf, TextField, type Options } from "../lib/fields";
 import { useSetUp } from "./useSetUp";
+import { Cell } from "../lib/FormGrid";
 
 type Common = { path: string; label: string; span: number; required?: boolean };
 
@@ -83,11 +84,13 @@ export function Ticked({
   onChange: (v: true | undefined) => void;
 }) {
   return (
-    <div style={{ gridColumn: "span 3", alignSelf: "end", paddingBottom: 10 }}>
-      <Checkbox checked={on ?? false} onChange={(e) => onChange(e.target.checked || undefined)}>
-        {label}
-      </Checkbox>
-    </div>
+    <Cell span={3} bottom>
+      <div>
+        <Checkbox checked={on ?? false} onChange={(e) => onChange(e.target.checked || undefined)}>
+          {label}
+        </Checkbox>
+      </div>
+    </Cell>
   );
 }
 

@@ -1,5 +1,5 @@
 import "./sheet.css";
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
@@ -27,11 +27,7 @@ export default function SheetPage() {
         <span className="mark">{sheet.data ? `${sheet.data.lines.length} like welds` : "Sheet"}</span>
         <span className="what">{sheet.data?.inWords}</span>
       </TopBar>
-      {sheet.isError && (
-        <p className="fault" style={{ padding: 24 }}>
-          {saidBy(sheet.error)}
-        </p>
-      )}
+      {sheet.isError && <p className="fault page">{saidBy(sheet.error)}</p>}
       {sheet.data && <SheetScreen id={id} sheet={sheet.data} />}
     </div>
   );
@@ -94,7 +90,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
             </Button>
           )}
         </header>
-        <div className="body welds">
+        <div className="body cards">
           {sheet.lines.map((l) => (
             <WeldCard
               key={l.inspectionId}
@@ -159,7 +155,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
             </Button>
           )}
           <h3>Inspected for, none seen</h3>
-          <div className="kinds">
+          <Flex wrap gap={6}>
             <Button
               type={allNone ? "primary" : "default"}
               aria-pressed={allNone}
@@ -177,7 +173,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
                 {c.title}
               </Button>
             ))}
-          </div>
+          </Flex>
           {change.isError && (
             <p role="alert" className="fault">
               {saidBy(change.error)}
@@ -196,7 +192,7 @@ function SheetScreen({ id, sheet }: { id: string; sheet: Sheet }) {
 function WeldCard({ line: l, on, onTurn }: { line: Line; on: boolean; onTurn: () => void }) {
   const name = `${l.mark}${l.weldNo ? ` / ${l.weldNo}` : ""}${l.side ? `, ${l.side} side` : ""}`;
   return (
-    <div className={`weldcard${on ? " on" : ""}`}>
+    <div className={`framed weldcard${on ? " on" : ""}`}>
       <button
         type="button"
         className="named"

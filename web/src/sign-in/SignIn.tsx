@@ -1,8 +1,9 @@
 import "./sign-in.css";
-import { Button, Input } from "antd";
+import { Button, Input, Tag } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, saidBy, type Session } from "../lib/api";
 import { rolesSaid, type Role } from "../lib/roles";
+import { Cell, FormGrid } from "../lib/FormGrid";
 import { RolesField } from "../people/RolesField";
 
 type Props = { session: Session; onSignedIn: (s: Session) => void };
@@ -15,7 +16,7 @@ export function SignIn({ session, onSignedIn }: Props) {
         <h1>Mensor</h1>
         <p>The measuring bench for finished stick welds.</p>
         <GateDrawing />
-        <p style={{ fontSize: 15, maxWidth: "44ch" }}>
+        <p>
           Visual inspection only, surface flaws only. Limits stand here from memory of the published codes: the
           contract’s own copy and the Engineer decide.
         </p>
@@ -49,7 +50,7 @@ function Form({ session, onSignedIn }: Props) {
   };
   return (
     <>
-      <h2 style={{ fontSize: 28 }}>Sign in</h2>
+      <h2>Sign in</h2>
       <form onSubmit={submit}>
         <TextField id="login" label="Login" value={login} onChange={setLogin} autoComplete="username" />
         <TextField
@@ -69,25 +70,27 @@ function Form({ session, onSignedIn }: Props) {
       </form>
       {session.signIns.length > 0 && (
         <div>
-          <h3 style={{ marginBottom: 4 }}>
-            <span className="demo">DEMO</span> A made-up footbridge over a canal lock
+          <h3>
+            <Tag>DEMO</Tag> A made-up footbridge over a canal lock
           </h3>
-          <p className="quiet small" style={{ margin: "0 0 8px" }}>
+          <p className="quiet small">
             One touch signs in. Every password is <b>{session.signIns[0]?.password}</b>.
           </p>
-          <div className="signins">
+          <FormGrid>
             {session.signIns.map((s) => (
-              <Button key={s.login} onClick={() => void enter(s.login, s.password)}>
-                <span>
-                  <b>{s.name}</b>
-                  <br />
-                  <span className="quiet small">
-                    {rolesSaid(s)} · {s.login}
+              <Cell key={s.login} span={6}>
+                <Button block onClick={() => void enter(s.login, s.password)}>
+                  <span>
+                    <b>{s.name}</b>
+                    <br />
+                    <span className="quiet small">
+                      {rolesSaid(s)} · {s.login}
+                    </span>
                   </span>
-                </span>
-              </Button>
+                </Button>
+              </Cell>
             ))}
-          </div>
+          </FormGrid>
         </div>
       )}
     </>
@@ -111,8 +114,8 @@ function FirstVisitor({ session, onSignedIn }: Props) {
   };
   return (
     <>
-      <h2 style={{ fontSize: 28 }}>Make the quality manager</h2>
-      <p style={{ margin: 0 }}>
+      <h2>Make the quality manager</h2>
+      <p>
         Nobody is registered here yet. The quality manager adds the other people; in a small shop one person holds
         several roles.
       </p>

@@ -1,5 +1,5 @@
 import "./welding-record.css";
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";
 import { numberOf, said, TextField, YesNo } from "../lib/fields";
@@ -7,6 +7,7 @@ import { InspectionItemLine } from "./InspectionItems";
 import { placeOf, placeText } from "./place";
 import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 type Typed = Record<"place" | "opening" | "rootFace" | "angle" | "offset" | "backingGap", string>;
 const empty: Typed = { place: "", opening: "", rootFace: "", angle: "", offset: "", backingGap: "" };
@@ -58,21 +59,20 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
       </header>
       <div className="body">
         {may && (
-          <form className="grid" onSubmit={(e) => void read(e)} aria-label="Read the fit-up">
-            {field("place", "At, or from–to", 4, inch ? "6 or 10-14" : "150, 0-90")}
-            {field("opening", welding.fillet ? "Gap" : "Root opening", 4, inch ? "1/16" : "1.5")}
-            {!welding.fillet && field("rootFace", "Root face", 4)}
-            {!welding.fillet && field("angle", "Included angle, °", 4)}
-            {!welding.fillet && field("offset", "Offset", 4)}
-            {(welding.backing || !welding.fillet) && field("backingGap", "Gap to backing", 4)}
-            <Button
-              type="primary"
-              htmlType="submit"
-              style={{ gridColumn: "span 4", alignSelf: "end" }}
-              disabled={pending}
-            >
-              Record
-            </Button>
+          <form onSubmit={(e) => void read(e)} aria-label="Read the fit-up">
+            <FormGrid>
+              {field("place", "At, or from–to", 4, inch ? "6 or 10-14" : "150, 0-90")}
+              {field("opening", welding.fillet ? "Gap" : "Root opening", 4, inch ? "1/16" : "1.5")}
+              {!welding.fillet && field("rootFace", "Root face", 4)}
+              {!welding.fillet && field("angle", "Included angle, °", 4)}
+              {!welding.fillet && field("offset", "Offset", 4)}
+              {(welding.backing || !welding.fillet) && field("backingGap", "Gap to backing", 4)}
+              <Cell span={4} bottom>
+                <Button type="primary" htmlType="submit" disabled={pending}>
+                  Record
+                </Button>
+              </Cell>
+            </FormGrid>
           </form>
         )}
         {fault !== undefined && (
@@ -82,20 +82,20 @@ export function FitUpPanel({ welding, mayRecord }: { welding: WeldingRecord; may
         )}
         {welding.signed && <p className="hint small">An inspection is signed: the fit-up stands as it is.</p>}
         {welding.fitUp.stops && (
-          <p role="alert" className="stopline">
+          <p role="alert" className="framed bad fault">
             Do not weld: refer it, or build up under an approved procedure, then read the fit-up again.
           </p>
         )}
         {!welding.fitUp.stops &&
           welding.fitUp.raised.map((r) => (
-            <p key={r} className="raised">
+            <p key={r} className="marked hint">
               {r}
             </p>
           ))}
         {readings.map((e) => (
           <Made key={e.id} entry={e} may={may} act={act} jointId={welding.jointId} words={readingInWords(e)} />
         ))}
-        <div className="questions">
+        <div>
           {local.map(([id, word]) => {
             const a = answerTo(id);
             return (
@@ -135,7 +135,7 @@ export function FitUpWord({ welding }: { welding: WeldingRecord }) {
   const f = welding.fitUp;
   if (f.stops) return <b className="v-reject">✕ stops</b>;
   if (f.verdict === "reject") return <b className="v-reject">✕ does not hold</b>;
-  if (f.verdict === "incomplete") return <b className="v-incomplete">not all inspected</b>;
+  if (f.verdict === "incomplete") return <b className="hint">not all inspected</b>;
   return <b className="v-accept">✓ holds</b>;
 }
 
@@ -155,8 +155,8 @@ function Bright({
     <div className="item">
       <label htmlFor="bright">Bright metal back, {welding.units}</label>
       <Input
+        className="num-box"
         id="bright"
-        style={{ width: 97 }}
         disabled={!may}
         autoComplete="off"
         placeholder={welding.units === "in" ? "1/2 to 1" : "13 to 25"}
@@ -187,7 +187,7 @@ export function Made({
   children?: React.ReactNode;
 }) {
   return (
-    <div className={`entered${e.withdrawn ? " off" : ""}`}>
+    <div className={`item${e.withdrawn ? " off" : ""}`}>
       <span>
         {words}{" "}
         <span className="quiet small">
@@ -197,7 +197,7 @@ export function Made({
         {children}
       </span>
       {may && (
-        <span className="edits">
+        <Flex vertical align="end">
           {e.withdrawn ? (
             <Button type="link" onClick={() => void act(() => api.restoreMade(jointId, e.id))}>
               undo
@@ -212,7 +212,7 @@ export function Made({
               change
             </Button>
           )}
-        </span>
+        </Flex>
       )}
     </div>
   );

@@ -11,7 +11,7 @@ const words: Record<string, string> = {
 /** What one inspection comes to: a shape and a word, both numbers, and why. */
 export function InspectionItemLine({ item, children }: { item: InspectionItem; children?: React.ReactNode }) {
   return (
-    <div className="lookitem" data-item={item.id} data-verdict={item.verdict}>
+    <div className="item icon-first" data-item={item.id} data-verdict={item.verdict}>
       <VerdictShape verdict={item.verdict} size={24} />
       <div>
         <b>{item.title}</b> <span className={`v-${item.verdict} small`}>{words[item.verdict] ?? item.verdict}</span>

@@ -1,8 +1,9 @@
-import { Button } from "antd";
+import { Button, Flex } from "antd";
 import { useState, type FormEvent } from "react";
 import { problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { inText } from "./pass-text";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
 const diameters: Record<string, string[]> = { in: ["3/32", "1/8", "5/32", "3/16"], mm: ["2.5", "3.2", "4", "5"] };
@@ -147,20 +148,18 @@ export function PassForm({
     />
   );
   return (
-    <form onSubmit={(e) => void submit(e)} aria-label="Record a pass" className="passes">
+    <form onSubmit={(e) => void submit(e)} aria-label="Record a pass">
       {(welding.procedure?.passes.length ?? 0) > 0 && (
-        <div className="kinds">
-          <span className="small quiet" style={{ alignSelf: "center" }}>
-            Copy from {welding.procedure?.name}:
-          </span>
+        <Flex wrap gap={6}>
+          <span className="small quiet">Copy from {welding.procedure?.name}:</span>
           {welding.procedure?.passes.map((p, i) => (
             <Button key={i} title={p.ranges} onClick={() => copy(i)}>
               {p.kind}
             </Button>
           ))}
-        </div>
+        </Flex>
       )}
-      <div className="grid">
+      <FormGrid>
         {choice("kind", "Pass", 3, ["root", "hot", "fill", "cap"])}
         {choice("electrode", "Rod", 3, rods)}
         {choice("diameter", "Diameter", 3, ["", ...(diameters[welding.units] ?? [])])}
@@ -191,17 +190,19 @@ export function PassForm({
           />
         )}
         {!brief && text("welder", "Welder", 3)}
-        <div className="row" style={{ gridColumn: "span 6", alignSelf: "end" }}>
-          <Button type="primary" htmlType="submit">
-            {editing ? "Store the pass" : "Record the pass"}
-          </Button>
-          {editing && (
-            <Button type="link" onClick={onLeave}>
-              leave
+        <Cell span={6} bottom>
+          <Flex wrap gap={8} align="center">
+            <Button type="primary" htmlType="submit">
+              {editing ? "Store the pass" : "Record the pass"}
             </Button>
-          )}
-        </div>
-      </div>
+            {editing && (
+              <Button type="link" onClick={onLeave}>
+                leave
+              </Button>
+            )}
+          </Flex>
+        </Cell>
+      </FormGrid>
       {planned.length > 0 && (
         <p className="hint small">
           Values marked planned are the procedure’s. Type over what you read yourself; what you leave stays planned, not

@@ -30,9 +30,7 @@ export function PassesPanel({
   return (
     <>
       {passes.length === 0 && (
-        <p className="quiet" style={{ margin: "10px 0" }}>
-          No pass is recorded. Without amps and speed no single cause can be named as the one.
-        </p>
+        <p className="quiet">No pass is recorded. Without amps and speed no single cause can be named as the one.</p>
       )}
       {passes.map((e) => (
         <Made
@@ -128,7 +126,7 @@ function PassInWords({ content: c }: { content: WeldingContent }) {
   return (
     <>
       <b>{c.kind}</b> {[...measured, ...more].join(", ")}
-      {copies.length > 0 && <span className="planned">planned, not measured: {copies.join(", ")}</span>}
+      {copies.length > 0 && <span className="hint small">planned, not measured: {copies.join(", ")}</span>}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Input } from "antd";
+import { Button, Flex, Input } from "antd";
 import { useState, type FormEvent } from "react";
 import { Link } from "react-router";
 import { api, problemsByField, saidBy, type WeldingRecord, type WeldingContent, type WeldingEntry } from "../lib/api";
@@ -9,6 +9,7 @@ import { placeOf, placeText } from "./place";
 import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
 import { localTime } from "../lib/local-time";
+import { Cell, FormGrid } from "../lib/FormGrid";
 
 /** The looks while the passes go in, and the low-hydrogen rods' clock. */
 export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; mayRecord: boolean }) {
@@ -32,7 +33,7 @@ export function ProcessPanel({ welding, mayRecord }: { welding: WeldingRecord; m
         {welding.questions.map((q) => {
           const item = welding.process.find((i) => i.id === q.id);
           return (
-            <div key={q.id} className="asked">
+            <div key={q.id}>
               <div className="item">
                 <span>
                   <b>{q.title}</b>
@@ -122,24 +123,28 @@ function Exception({
     void onPut(said({ question, asWanted: false, ...placeOf(place), note }));
   };
   return (
-    <form className="grid" onSubmit={submit} aria-label="Not so at a place">
-      <TextField
-        id="not-at"
-        label="At, or from–to"
-        span={4}
-        value={place}
-        problem={problems.at ?? problems.from ?? problems.to}
-        onChange={setPlace}
-      />
-      <TextField id="not-note" label="What was seen" span={8} value={note} onChange={setNote} />
-      <div className="row" style={{ gridColumn: "span 12" }}>
-        <Button type="primary" htmlType="submit">
-          Record
-        </Button>
-        <Button type="link" onClick={onLeave}>
-          leave
-        </Button>
-      </div>
+    <form onSubmit={submit} aria-label="Not so at a place">
+      <FormGrid>
+        <TextField
+          id="not-at"
+          label="At, or from–to"
+          span={4}
+          value={place}
+          problem={problems.at ?? problems.from ?? problems.to}
+          onChange={setPlace}
+        />
+        <TextField id="not-note" label="What was seen" span={8} value={note} onChange={setNote} />
+        <Cell span={12}>
+          <Flex wrap gap={8} align="center">
+            <Button type="primary" htmlType="submit">
+              Record
+            </Button>
+            <Button type="link" onClick={onLeave}>
+              leave
+            </Button>
+          </Flex>
+        </Cell>
+      </FormGrid>
     </form>
   );
 }
@@ -172,7 +177,7 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
               </div>
             </span>
             {mayRecord && (
-              <span style={{ whiteSpace: "nowrap" }}>
+              <span className="nowrap">
                 {r.out ? (
                   <Button
                     onClick={() =>
@@ -197,10 +202,10 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
       })}
       <Labels welding={welding} mayRecord={mayRecord} act={act} />
       {mayRecord && (
-        <div className="row">
+        <Flex wrap gap={8} align="center">
           <Input
+            className="num-box"
             aria-label="Rod"
-            style={{ width: 78 }}
             value={electrode}
             onChange={(e) => setElectrode(e.target.value)}
           />
@@ -212,7 +217,7 @@ function Rods({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord: 
           >
             {at === "" ? "Out now" : "Out then"}
           </Button>
-        </div>
+        </Flex>
       )}
     </section>
   );
@@ -257,25 +262,23 @@ function Labels({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord
         </Button>
       )}
       {open && (
-        <div className="row" style={{ margin: "6px 0 14px" }}>
-          <span className="small quiet" style={{ flexBasis: "100%" }}>
-            On the box: rod, diameter, least and most amps
-          </span>
+        <Flex wrap gap={8} align="center">
+          <span className="small quiet whole-line">On the box: rod, diameter, least and most amps</span>
           <Input
+            className="num-box"
             aria-label="Rods of the box"
-            style={{ width: 78 }}
             value={electrode}
             onChange={(e) => setElectrode(e.target.value)}
           />
           <Input
+            className="num-box"
             aria-label="Diameter on the box"
-            style={{ width: 64 }}
             value={diameter}
             onChange={(e) => setDiameter(e.target.value)}
           />
           <Input
+            className="num-box"
             aria-label="Amps on the box, least–most"
-            style={{ width: 96 }}
             placeholder="90–140"
             value={amps}
             onChange={(e) => setAmps(e.target.value)}
@@ -283,7 +286,7 @@ function Labels({ welding, mayRecord, act }: { welding: WeldingRecord; mayRecord
           <Button disabled={range.length !== 2 || range.some((n) => !(n > 0))} onClick={() => void put()}>
             Note it
           </Button>
-        </div>
+        </Flex>
       )}
     </>
   );
@@ -295,7 +298,7 @@ function WeldedAt({ welding, mayRecord, act }: { welding: WeldingRecord; mayReco
   return (
     <section aria-label="Welding finished">
       <h3>Welding finished</h3>
-      <div className="row">
+      <Flex wrap gap={8} align="center">
         <DateTime label="Welding finished at" disabled={!mayRecord} value={at} onChange={setAt} />
         {mayRecord && (at !== "" || shown !== "") && (
           <Button
@@ -308,7 +311,7 @@ function WeldedAt({ welding, mayRecord, act }: { welding: WeldingRecord; mayReco
           </Button>
         )}
         {mayRecord && shown === "" && at === "" && <Button onClick={() => setAt(localTime(new Date()))}>Now</Button>}
-      </div>
+      </Flex>
       <p className="cautions">
         {welding.delayed ? "The 48 h wait of this steel runs from here." : "The rods’ clock stops here."}
       </p>

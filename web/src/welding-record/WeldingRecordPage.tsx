@@ -20,7 +20,7 @@ export default function WeldingRecordPage() {
     return (
       <div className="app">
         <TopBar />
-        <p style={{ padding: 24 }}>{welding.isError ? saidBy(welding.error) : "Opening …"}</p>
+        <p className="page">{welding.isError ? saidBy(welding.error) : "Opening …"}</p>
       </div>
     );
   const mayRecord = !holds(actor, "VIEWER");
@@ -30,7 +30,7 @@ export default function WeldingRecordPage() {
       <TopBar>
         <span className="mark">
           {m.mark}
-          {m.weldNo && <span style={{ fontWeight: 600, fontSize: 17 }}> weld {m.weldNo}</span>}
+          {m.weldNo && <span> weld {m.weldNo}</span>}
         </span>
         <span className="what">
           {[m.inWords, m.position, m.welder && `welder ${m.welder}`, m.procedure?.name ?? "no procedure"]
@@ -46,7 +46,7 @@ export default function WeldingRecordPage() {
           </Link>
         )}
       </TopBar>
-      <main className="welding">
+      <main className="halves thirds">
         <section className="card strip" aria-label="Fit-up and passes along the weld">
           <WeldingStrip drawing={m.drawing} units={m.units} />
         </section>

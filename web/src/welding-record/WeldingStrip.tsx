@@ -31,7 +31,6 @@ export function WeldingStrip({ drawing, units }: { drawing: Drawing; units: stri
         height={height}
         role="img"
         aria-label={`Fit-up and passes along the weld, in ${units}: ${along || "nothing recorded along it"}`}
-        style={{ display: "block" }}
       >
         <Ruler to={drawing.length} ticks={drawing.ticks} x={x} gutter={gutter} />
         <text x={gutter - 10} y={fitTop + 16} textAnchor="end" fontSize="15" fontWeight="600" fill={ink.text}>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { WeldingForm, WeldingRecord } from "../lib/api";
 import { ChoiceField, numberOf, TextField } from "../lib/fields";
+import { FormGrid } from "../lib/FormGrid";
 
 /** What holds for the weld as a whole. */
 export function WholeWeld({
@@ -17,7 +18,7 @@ export function WholeWeld({
   const n = numberOf(hours);
   const clock = welding.rods.length > 0;
   return (
-    <div className="grid whole">
+    <FormGrid className="under">
       <ChoiceField
         id="arc"
         label="Arc was held"
@@ -53,6 +54,6 @@ export function WholeWeld({
           }
         />
       )}
-    </div>
+    </FormGrid>
   );
 }

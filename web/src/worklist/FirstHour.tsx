@@ -1,11 +1,9 @@
 import { holds, type Role } from "../lib/roles";
-import { CheckCircleFilled } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
-import { Button, Card } from "antd";
+import { Button, Card, Flex, Steps } from "antd";
 import { Link } from "react-router";
 import { api } from "../lib/api";
 import { useActor } from "../lib/session";
-import styles from "./first-hour.module.css";
 
 type Step = { done: boolean; words: string; why: string; to: string; who: Role[] };
 
@@ -55,28 +53,29 @@ export function FirstHour() {
   ];
   const next = steps.findIndex((s) => !s.done && holds(actor, ...s.who));
   return (
-    <Card title="No joint is set up yet. Before the first inspection" className={styles.card}>
-      <ol className={styles.steps}>
-        {steps.map((s, i) => (
-          <li key={s.words} data-done={s.done}>
-            <span className={styles.mark}>{s.done ? <CheckCircleFilled aria-label="done" /> : i + 1}</span>
-            <span>
-              <b>{s.words}</b>
-              <div className="small quiet">{s.why}</div>
-            </span>
-            {!s.done &&
-              (holds(actor, ...s.who) ? (
-                <Link to={s.to}>
-                  <Button type={i === next ? "primary" : "default"} tabIndex={-1}>
-                    {i === next ? "Do it now" : "Open"}
-                  </Button>
-                </Link>
-              ) : (
-                <span className="small quiet">for the quality manager</span>
-              ))}
-          </li>
-        ))}
-      </ol>
+    <Card title="No joint is set up yet. Before the first inspection" className="page">
+      <Steps
+        orientation="vertical"
+        items={steps.map((s, i) => ({
+          title: <b>{s.words}</b>,
+          status: s.done ? "finish" : i === next ? "process" : "wait",
+          content: (
+            <Flex justify="space-between" align="center" gap={12}>
+              <span>{s.why}</span>
+              {!s.done &&
+                (holds(actor, ...s.who) ? (
+                  <Link to={s.to}>
+                    <Button type={i === next ? "primary" : "default"} tabIndex={-1}>
+                      {i === next ? "Do it now" : "Open"}
+                    </Button>
+                  </Link>
+                ) : (
+                  <span className="small quiet">for the quality manager</span>
+                ))}
+            </Flex>
+          ),
+        }))}
+      />
     </Card>
   );
 }

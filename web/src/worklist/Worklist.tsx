@@ -1,7 +1,7 @@
 import { holds } from "../lib/roles";
 import { PlusOutlined, SearchOutlined } from "@ant-design/icons";
 import { keepPreviousData, useInfiniteQuery, useQuery, type InfiniteData } from "@tanstack/react-query";
-import { Alert, Button, Input, Segmented } from "antd";
+import { Alert, Button, Flex, Input, Segmented } from "antd";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api, saidBy, type Row, type WorklistPage } from "../lib/api";
@@ -80,9 +80,9 @@ export default function Worklist() {
     <div className="app">
       <TopBar rooms />
       <main className="list">
-        <div className="tools">
+        <Flex wrap gap={10} align="center">
           <Input
-            style={{ width: 250 }}
+            className="box wide-box"
             aria-label="Find a weld"
             prefix={<SearchOutlined />}
             allowClear
@@ -101,7 +101,7 @@ export default function Worklist() {
             />
           )}
           {setsUp && (
-            <Link to="/joints/new" className="endlink">
+            <Link to="/joints/new">
               <Button type="primary" icon={<PlusOutlined />} tabIndex={-1}>
                 Set up a joint
               </Button>
@@ -117,7 +117,7 @@ export default function Worklist() {
           ) : (
             <Segmented aria-label="Show" value={group} onChange={setGroup} options={shownGroups} />
           )}
-        </div>
+        </Flex>
         {welds.isError && <Alert type="error" showIcon title={saidBy(welds.error)} />}
         {welds.isSuccess && all && rows.length === 0 && !holds(actor, "VIEWER") ? (
           <FirstHour />
@@ -207,12 +207,7 @@ function Next({ row, inspects }: { row: Row; inspects: boolean }) {
     <>
       <b>{row.next}</b>
       {inspects && row.alike > 1 && !row.begun && (
-        <Link
-          className="small"
-          style={{ display: "block" }}
-          to={`${place(row)}/sheet`}
-          onClick={(e) => e.stopPropagation()}
-        >
+        <Link className="small" to={`${place(row)}/sheet`} onClick={(e) => e.stopPropagation()}>
           {row.alike} alike: one sheet
         </Link>
       )}
