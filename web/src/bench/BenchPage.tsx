@@ -104,6 +104,10 @@ function BenchScreen({ bench }: { bench: Bench }) {
       outbox.drop(w.key);
     }
   };
+  const go = (to: Tab) => {
+    setChosen(undefined);
+    setTab(to);
+  };
   const outbox = useOutbox();
   const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
   const passes = bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
@@ -167,7 +171,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
             <section className="card panel">
               <Tabs
                 activeKey={tab}
-                onChange={(k) => setTab(k as Tab)}
+                onChange={(k) => go(k as Tab)}
                 className="tabs"
                 tabBarGutter={14}
                 tabBarExtraContent={small && <NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
@@ -182,7 +186,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
               />
               <div className="body">
                 {tab === "book" && (
-                  <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => setTab("causes")} />
+                  <CriteriaPanel bench={bench} open={chosen} onOpen={setChosen} onCauses={() => go("causes")} />
                 )}
                 {tab === "beside" && <Beside bench={bench} />}
                 {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={mayChange} onEdit={edit} />}

@@ -23,14 +23,14 @@ const stops: NonNullable<TourProps["steps"]> = [
     title: "The cross-section at the cursor",
     description:
       "Legs, throat and convexity as they were read at the nearest station; dashed is what the drawing asks.",
-    target: at(".section-panel"),
+    target: at('[aria-label="Cross-section"]'),
     placement: "right",
   },
   {
     title: "What the code says",
     description:
       "A line for each criterion, worst first, with its limit and how much of it is used. Open one for the arithmetic, the clause and the likely causes.",
-    target: at(".criteria-panel"),
+    target: at(".lower > :last-child"),
     placement: "left",
   },
   {
@@ -45,7 +45,7 @@ const stops: NonNullable<TourProps["steps"]> = [
     description:
       "Pick what was seen or read; fill in what the gauge shows. The underlined letter does it from the keyboard. " +
       "What is next to inspect is offered beside it.",
-    target: at(".kinds"),
+    target: at('[aria-label="What was seen or read"]'),
     placement: "top",
   },
   {

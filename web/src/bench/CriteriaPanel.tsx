@@ -1,4 +1,4 @@
-import { Button, Flex } from "antd";
+import { Button, Descriptions, Drawer, Flex } from "antd";
 import { Link } from "react-router";
 import { useCauses } from "../causes/CausesPanel";
 import { Defect, groupByRanking } from "../causes/DefectCauses";
@@ -10,7 +10,7 @@ import { tied } from "../lib/tied";
 
 const order: Record<string, number> = { reject: 0, incomplete: 1, accept: 2, "not-applicable": 3 };
 
-/** What the code says, criterion by criterion: what rejects first. Each opens to its arithmetic, clause and causes. */
+/** What the code says, criterion by criterion: what rejects first. Each opens a drawer with its arithmetic, clause and causes. */
 export function CriteriaPanel({
   bench,
   open,
@@ -24,6 +24,7 @@ export function CriteriaPanel({
 }) {
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
   const j = bench.joint;
+  const chosen = findings.find((f) => f.id === open);
   return (
     <>
       <div className="small quiet">
@@ -34,12 +35,11 @@ export function CriteriaPanel({
         <FindingRow
           key={f.id}
           finding={f}
-          bench={bench}
           open={open === f.id}
           onToggle={() => onOpen(open === f.id ? undefined : f.id)}
-          onCauses={onCauses}
         />
       ))}
+      {chosen && <WhyDrawer finding={chosen} bench={bench} onClose={() => onOpen(undefined)} onCauses={onCauses} />}
       {bench.evaluation.notes.map((n) => (
         <p key={n} className="cautions">
           {n}
@@ -49,22 +49,10 @@ export function CriteriaPanel({
   );
 }
 
-function FindingRow({
-  finding: f,
-  bench,
-  open,
-  onToggle,
-  onCauses,
-}: {
-  finding: Finding;
-  bench: Bench;
-  open: boolean;
-  onToggle: () => void;
-  onCauses: () => void;
-}) {
+function FindingRow({ finding: f, open, onToggle }: { finding: Finding; open: boolean; onToggle: () => void }) {
   return (
     <div className="finding" data-criterion={f.id} data-verdict={f.verdict}>
-      <button type="button" aria-expanded={open} onClick={onToggle}>
+      <button type="button" aria-expanded={open} aria-haspopup="dialog" onClick={onToggle}>
         <VerdictShape verdict={f.verdict} size={26} />
         <span>
           <span className={`strong v-${f.verdict}`}>
@@ -80,40 +68,70 @@ function FindingRow({
           <Share finding={f} />
         </span>
       </button>
-      {open && (
-        <div className="column opened">
-          {f.measured && (
-            <div>
-              Measured <b>{tied(f.measured)}</b> · allowed <b>{tied(f.allowed)}</b>
-              {f.margin && (
-                <>
-                  {" "}
-                  · margin <b>{f.margin}</b>
-                </>
-              )}
-              {f.span && (
-                <>
-                  {" "}
-                  · at <b>{f.span}</b>
-                </>
-              )}
-            </div>
-          )}
-          {f.trace.length > 0 && (
-            <ol aria-label="Arithmetic">
-              {f.trace.map((t, i) => (
-                <li key={i}>{tied(t)}</li>
-              ))}
-            </ol>
-          )}
-          <div className="small quiet">
-            {f.citation} · from memory, {f.confidence} confidence
-            {f.confidence !== "high" ? ": check against your copy" : ""}
-          </div>
-          {f.verdict === "reject" && <CausesOf finding={f} bench={bench} onCauses={onCauses} />}
-        </div>
-      )}
     </div>
+  );
+}
+
+/** Why one criterion says so: arithmetic, clause, causes. The strip stays behind it, with the same places marked. */
+function WhyDrawer({
+  finding: f,
+  bench,
+  onClose,
+  onCauses,
+}: {
+  finding: Finding;
+  bench: Bench;
+  onClose: () => void;
+  onCauses: () => void;
+}) {
+  const facts = [
+    { label: "Measured", children: f.measured },
+    { label: "Allowed", children: f.allowed },
+    { label: "Margin", children: f.margin },
+    { label: "At", children: f.span },
+  ];
+  return (
+    <Drawer
+      open
+      mask={false}
+      size={460}
+      onClose={onClose}
+      title={
+        <Flex gap={10} align="center">
+          <VerdictShape verdict={f.verdict} size={26} />
+          {f.title}
+          {f.verdict === "reject" ? ": rejects" : ""}
+        </Flex>
+      }
+    >
+      <p>{tied(f.reason)}</p>
+      {f.measured && (
+        <Descriptions
+          size="small"
+          column={2}
+          items={facts.flatMap((x) => (x.children ? [{ label: x.label, children: <b>{tied(x.children)}</b> }] : []))}
+        />
+      )}
+      {f.trace.length > 0 && (
+        <>
+          <h3>Arithmetic</h3>
+          <ol aria-label="Arithmetic">
+            {f.trace.map((t, i) => (
+              <li key={i}>{tied(t)}</li>
+            ))}
+          </ol>
+        </>
+      )}
+      <h3>Clause</h3>
+      <p>
+        {f.citation}{" "}
+        <span className="small quiet">
+          from memory, {f.confidence} confidence
+          {f.confidence !== "high" ? ": check against your copy" : ""}
+        </span>
+      </p>
+      {f.verdict === "reject" && <CausesOf finding={f} bench={bench} onCauses={onCauses} />}
+    </Drawer>
   );
 }
 

@@ -272,7 +272,7 @@ class BenchByHandTest extends InTheBrowser {
         page.locator("[data-criterion=undercut] > button").click();
         assertThat(page.locator(".overview")).isVisible();
         assertThat(page.locator("[data-bracket=undercut]").first()).isVisible();
-        page.locator(".stripview [tabindex='0']").focus();
+        page.locator(".strip [tabindex='0']").focus();
         page.keyboard().press("Home");
         page.keyboard().press("PageDown");
         for (int i = 0; i < 6; i++) {
@@ -299,7 +299,7 @@ class BenchByHandTest extends InTheBrowser {
                 assertThat(page.locator(".dock form input").first()).isVisible();
             }
             Object small = page.evaluate("""
-                    () => [...document.querySelectorAll('button, .ant-select, .ant-radio-button-wrapper, .stripview a,'
+                    () => [...document.querySelectorAll('button, .ant-select, .ant-radio-button-wrapper, .strip a,'
                       + 'input:not([type=checkbox], [type=radio], [type=file], [role=combobox])')]
                       .filter((e) => e.offsetParent !== null)
                       .map((e) => [e.getBoundingClientRect(), (e.getAttribute('aria-label') ?? e.textContent).trim()])

@@ -50,7 +50,7 @@ class CausesTest extends InTheBrowser {
         tab(page, "Causes").click();
         assertThat(causes(page).first()).hasAttribute("data-cause", "current-low");
         assertThat(causes(page).first()).containsText("at 85 A");
-        assertThat(causes(page).first().locator(".head")).containsText(Pattern.compile("strong|likely"));
+        assertThat(causes(page).first().locator(".strong")).containsText(Pattern.compile("strong|likely"));
         Locator next = page.locator(".nextcheck");
         String asked = next.textContent();
         next.getByText("not seen").click();

@@ -65,9 +65,9 @@ class FirstInspectionTest extends InTheBrowser {
         Locator undercut = finding(page, "undercut");
         assertThat(undercut).hasAttribute("data-verdict", "reject");
         undercut.locator("button").first().click();
-        assertThat(undercut.getByLabel("Arithmetic")).containsText("2 1/4 in in");
-        assertThat(undercut).containsText("Table 8.1");
-        Locator causes = undercut.getByLabel("Likely causes");
+        assertThat(page.getByLabel("Arithmetic")).containsText("2 1/4 in in");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Table 8.1");
+        Locator causes = page.getByLabel("Likely causes");
         assertThat(causes.locator("[data-cause]").first()).hasAttribute("data-cause", "work-angle");
         assertThat(causes).containsText("the leg at this toe is 5/16, the other 3/8");
         assertThat(causes).containsText("Change one thing: aim the rod more at this toe");

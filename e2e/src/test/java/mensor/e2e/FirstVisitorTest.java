@@ -159,7 +159,7 @@ class FirstVisitorTest {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Store the \\d+ good welds")))
                 .click(new Locator.ClickOptions().setTimeout(120_000));
-        assertThat(page.locator(".preview").getByText("Stored").first())
+        assertThat(page.locator(".weldlist .framed").getByText("Stored").first())
                 .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
                         .setTimeout(240_000));
         toTheWorklist();
