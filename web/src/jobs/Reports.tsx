@@ -74,7 +74,7 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
             </span>
           </span>
           {isUnderway(r) ? (
-            <>
+            <span className="row">
               <Progress
                 className="box"
                 aria-label={`${r.title}: ${r.done} of ${r.welds} welds`}
@@ -84,7 +84,7 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
                 {r.done} of {r.welds}
               </span>
               <Button onClick={() => stop.mutate(r.id)}>Stop</Button>
-            </>
+            </span>
           ) : r.state === "done" ? (
             <Button href={`/api/reports/${r.id}/file`} target="_blank" rel="noreferrer">
               Open ({Math.ceil((r.bytes ?? 0) / 1024)} kB)

@@ -155,7 +155,7 @@ function One({ by, at }: { by: string; at: string }) {
       <header>
         <h2>{o ? nameOf(by, o.row) : ""}</h2>
       </header>
-      <div className="body">
+      <div className="body" role="region" aria-label="Its rate" tabIndex={0}>
         {one.isError && (
           <p role="alert" className="fault">
             {saidBy(one.error)}

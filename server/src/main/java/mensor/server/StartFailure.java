@@ -1,5 +1,6 @@
 package mensor.server;
 
+import java.sql.SQLException;
 import org.springframework.boot.web.server.PortInUseException;
 
 /** What a failure to start means, in one line; null where that is not known. */
@@ -20,6 +21,17 @@ final class StartFailure {
             }
             if (message.contains("Database may be already in use")) {
                 return "another Mensor is using this data folder; stop it, or name another with --data";
+            }
+            if (t instanceof SQLException s && s.getSQLState() != null) {
+                if (s.getSQLState().startsWith("08")) {
+                    return "the database that MENSOR_DB names cannot be reached: " + message;
+                }
+                if (s.getSQLState().startsWith("28") || s.getSQLState().equals("3D000")) {
+                    return "the database that MENSOR_DB names does not let Mensor in: " + message;
+                }
+            }
+            if (t instanceof IllegalArgumentException && message.contains("MENSOR_DB")) {
+                return message;
             }
             if (message.contains("AccessDeniedException")
                     || message.contains("Permission denied")

@@ -13,10 +13,12 @@ import java.util.List;
 import mensor.server.db.V15__Readable_again;
 import mensor.server.db.V4__Passes_as_entries;
 import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A database of the version before jobs and procedures had tables of their own loses nothing. */
+@Tag("embedded")
 class MigrationTest {
     private static final String PERSON = "00000000-0000-0000-0000-000000000001";
 
@@ -48,7 +50,8 @@ class MigrationTest {
         String url = "jdbc:h2:file:" + folder.resolve("mensor");
         Flyway.configure()
                 .dataSource(url, "mensor", "")
-                .locations("classpath:db/migration")
+                .locations("classpath:db/h2", "classpath:db/both")
+                .placeholders(java.util.Map.of("bytes", "blob"))
                 .target("2")
                 .load()
                 .migrate();
@@ -85,7 +88,8 @@ class MigrationTest {
         }
         Flyway.configure()
                 .dataSource(url, "mensor", "")
-                .locations("classpath:db/migration")
+                .locations("classpath:db/h2", "classpath:db/both")
+                .placeholders(java.util.Map.of("bytes", "blob"))
                 .javaMigrations(new V4__Passes_as_entries(), new V15__Readable_again())
                 .load()
                 .migrate();

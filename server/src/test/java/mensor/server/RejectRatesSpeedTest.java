@@ -2,6 +2,12 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.BiFunction;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -14,25 +20,49 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class RejectRatesSpeedTest {
     private static final int WELDS = Integer.getInteger("mensor.rates", 5_000);
 
+    private static UUID weld(int x) {
+        return new UUID(0, x);
+    }
+
+    private static void each(JdbcTemplate db, int places, String insert, BiFunction<Integer, Integer, Object[]> row) {
+        List<Object[]> rows = IntStream.rangeClosed(1, WELDS)
+                .boxed()
+                .flatMap(x -> IntStream.range(0, places).mapToObj(y -> row.apply(x, y)))
+                .toList();
+        db.batchUpdate(insert, rows);
+    }
+
     @Test
     void manyRejectedPlaces() {
         TestBrowser ines = RunningMensor.as("ines");
         String inspection = ines.inspection("RS-1");
         String joint = ines.jointOf(inspection);
         JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
-        db.update(
+        UUID jointId = UUID.fromString(joint);
+        each(
+                db,
+                1,
                 "insert into inspection (id, joint_id, stage, capacity, revision, state, started_at, conditions, verdict, rejects,"
-                        + " todos, entry_count, changes, version) select cast(lpad(x, 32, '0') as uuid), '" + joint
-                        + "', 'final', 'QC', 2, 'SIGNED', now(), '{}', 'reject', 4, 0, 4, 0, 0 from system_range(1, "
-                        + WELDS + ")");
+                        + " todos, entry_count, changes, version) values (?, ?, 'final', 'QC', 2, 'SIGNED', current_timestamp, '{}',"
+                        + " 'reject', 4, 0, 4, 0, 0)",
+                (x, y) -> new Object[] {weld(x), jointId});
         try {
-            db.update("insert into inspection_tally select cast(lpad(x, 32, '0') as uuid), '" + joint
-                    + "', 'S' || mod(x, 40), 'W-' || mod(x, 7), mod(x, 4) || 'F', 'E7018', 609.6, 4,"
-                    + " dateadd('day', -mod(x, 700), now()) from system_range(1, " + WELDS + ")");
-            db.update("insert into place_tally select random_uuid(), cast(lpad(x, 32, '0') as uuid),"
-                    + " case mod(y, 4) when 0 then 'slag' when 1 then 'undercut' when 2 then 'porosity' else 'overlap' end,"
-                    + " case mod(x + y, 3) when 0 then 'current-low' when 1 then 'work-angle' else 'cleanliness' end, 1"
-                    + " from system_range(1, " + WELDS + ") a(x) cross join system_range(1, 4) b(y)");
+            each(
+                    db,
+                    1,
+                    "insert into inspection_tally values (?, ?, ?, ?, ?, 'E7018', 609.6, 4, ?)",
+                    (x, y) -> new Object[] {
+                        weld(x),
+                        jointId,
+                        "S" + x % 40,
+                        "W-" + x % 7,
+                        x % 4 + "F",
+                        OffsetDateTime.now(ZoneOffset.UTC).minusDays(x % 700)
+                    });
+            String[] troubles = {"slag", "undercut", "porosity", "overlap"};
+            String[] causes = {"current-low", "work-angle", "cleanliness"};
+            each(db, 4, "insert into place_tally values (?, ?, ?, ?, 1)", (x, y) ->
+                    new Object[] {UUID.randomUUID(), weld(x), troubles[y % 4], causes[(x + y) % 3]});
             // each question anew: the database remembers the answer to the last one
             double list = 0;
             double one = 0;
@@ -55,8 +85,8 @@ class RejectRatesSpeedTest {
             assertThat(list).isLessThan(2_000);
             assertThat(one).isLessThan(3_000);
         } finally {
-            db.update("delete from inspection_tally where joint_id = '" + joint + "'");
-            db.update("delete from inspection where joint_id = '" + joint + "' and revision = 2");
+            db.update("delete from inspection_tally where joint_id = ?", jointId);
+            db.update("delete from inspection where joint_id = ? and revision = 2", jointId);
         }
     }
 

@@ -34,7 +34,11 @@ public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
     private static Running start() {
         try {
             Path data = Files.createTempDirectory("mensor-test");
-            context = MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=false");
+            context = MensorApplication.start(
+                    "--server.port=0",
+                    "--mensor.data=" + data,
+                    "--mensor.demo=false",
+                    "--mensor.db=" + TestDatabase.address());
             TestBrowser first = browser();
             first.post("/api/people/first", "{'login':'quinn','name':'Quinn','password':'" + PASSWORD + "'}")
                     .expect(200);
@@ -68,6 +72,7 @@ public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
         @Override
         public void close() {
             context.close();
+            TestDatabase.close();
         }
     }
 

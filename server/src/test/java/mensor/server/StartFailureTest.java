@@ -8,11 +8,15 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What stops a start is said in one clear line. */
+@Tag("embedded")
 @ExtendWith(RunningMensor.class)
 class StartFailureTest {
     @TempDir
@@ -60,5 +64,28 @@ class StartFailureTest {
         assertThat(StartFailure.explain(e))
                 .as(String.valueOf(e))
                 .isEqualTo("the data folder cannot be written; name another with --data");
+    }
+
+    private static String withDatabase(Path data, String... more) {
+        List<String> args = new ArrayList<>(List.of("--server.port=0", "--mensor.data=" + data));
+        args.addAll(List.of(more));
+        Throwable e = catchThrowable(
+                () -> MensorApplication.start(args.toArray(String[]::new)).close());
+        return e == null ? null : StartFailure.explain(e);
+    }
+
+    @Test
+    void aPostgresqlThatIsNotThere() {
+        assertThat(withDatabase(data, "--mensor.db=jdbc:postgresql://localhost:1/mensor"))
+                .startsWith("the database that MENSOR_DB names cannot be reached: ")
+                .contains("localhost:1");
+    }
+
+    @Test
+    void anAddressThatNamesNoPostgresql() {
+        assertThat(withDatabase(data, "--mensor.db=postgres://somewhere/mensor"))
+                .isEqualTo("MENSOR_DB begins with jdbc:postgresql://, this is postgres://somewhere/mensor");
+        assertThat(withDatabase(data, "--mensor.demo=true", "--mensor.db=jdbc:postgresql://localhost/mensor"))
+                .isEqualTo("the demo is kept in the embedded database; start it without MENSOR_DB");
     }
 }

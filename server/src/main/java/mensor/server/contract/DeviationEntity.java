@@ -1,11 +1,12 @@
 package mensor.server.contract;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 
 /** A deviation as it was recorded; one that was recorded wrongly is withdrawn with the reason, never changed. */
@@ -18,7 +19,7 @@ class DeviationEntity {
 
     private UUID jointId;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String content;
 
     private UUID recordedBy;

@@ -1,12 +1,13 @@
 package mensor.server.criteria;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 
 /** Who held a criteria book against the shop's own copy, and what differed. */
@@ -23,7 +24,7 @@ class CriteriaCheckEntity {
     private LocalDate checkedOn;
     private String checkedBy;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String differed;
 
     private UUID recordedBy;

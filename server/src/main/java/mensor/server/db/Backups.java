@@ -23,6 +23,7 @@ import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.flyway.autoconfigure.FlywayConfigurationCustomizer;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -36,6 +37,7 @@ import org.springframework.scheduling.annotation.Scheduled;
 @Configuration
 class Backups {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
+    static final String EMBEDDED = "embedded";
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
     private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
@@ -44,6 +46,7 @@ class Backups {
     private final DataSource database;
     private final Path data;
     private final boolean demo;
+    private final boolean embedded;
     private final int kept;
     private final Clock clock;
 
@@ -52,16 +55,19 @@ class Backups {
             Clock clock,
             @Value("${mensor.data}") String data,
             @Value("${mensor.demo}") boolean demo,
+            @Value("${mensor.db}") String db,
             @Value("${mensor.backup.keep}") int kept) {
         this.database = database;
         this.clock = clock;
         this.data = Path.of(data).toAbsolutePath();
         this.demo = demo;
+        this.embedded = db.equals(EMBEDDED);
         this.kept = kept;
     }
 
+    /** A PostgreSQL is copied by its own tools. */
     private boolean isOnDisk() {
-        return Files.isDirectory(data);
+        return embedded && Files.isDirectory(data);
     }
 
     /** Writes a copy; it is there whole, with its sum, or not at all. */
@@ -151,9 +157,13 @@ class Backups {
         try {
             String answer;
             try {
-                Path file = Path.of(Files.readString(wanted).strip());
-                write(file);
-                answer = "written";
+                if (embedded) {
+                    write(Path.of(Files.readString(wanted).strip()));
+                    answer = "written";
+                } else {
+                    answer =
+                            "not written: the data is in a PostgreSQL; copy it with pg_dump, and the data folder beside it";
+                }
             } catch (IOException | RuntimeException e) {
                 LOG.error("the backup was not written", e);
                 answer = "not written: " + e.getMessage();
@@ -165,11 +175,23 @@ class Backups {
         }
     }
 
+    /** Two steps of the embedded database's way here are too much for its own language. */
+    @Bean
+    FlywayConfigurationCustomizer stepsInJava() {
+        return flyway -> {
+            if (embedded) {
+                flyway.javaMigrations(new V4__Passes_as_entries(), new V15__Readable_again());
+            }
+        };
+    }
+
     /** Before a newer version changes the database, a copy as the older one left it. */
     @Bean
     FlywayMigrationStrategy backupBeforeUpgrade() {
         return flyway -> {
-            refuseReadOnly();
+            if (embedded) {
+                refuseReadOnly();
+            }
             boolean upgrade = flyway.info().current() != null && flyway.info().pending().length > 0;
             if (upgrade && isOnDisk()) {
                 try {

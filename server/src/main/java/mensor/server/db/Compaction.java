@@ -8,6 +8,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -18,6 +19,7 @@ import org.springframework.util.unit.DataSize;
  * anew without what nobody needs, where that is most of it: into a file beside, which then takes the other's place.
  */
 @Component
+@ConditionalOnProperty(name = "mensor.db", havingValue = Backups.EMBEDDED)
 class Compaction implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
     private static final int FULL_ENOUGH = 50;

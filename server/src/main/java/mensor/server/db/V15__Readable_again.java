@@ -9,7 +9,6 @@ import mensor.length.LengthFormatException;
 import mensor.length.Unit;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
-import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -20,7 +19,6 @@ import tools.jackson.databind.node.ObjectNode;
  * drawn by its throat, equivalent legs of a groove, a gap without a length, and a flat or convex face beside a concavity.
  * Each said nothing that was judged. Signed records keep their text.
  */
-@Component
 public class V15__Readable_again extends BaseJavaMigration {
     private final JsonMapper json = JsonMapper.shared();
 

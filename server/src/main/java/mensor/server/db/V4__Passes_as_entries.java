@@ -7,13 +7,11 @@ import java.sql.SQLException;
 import java.util.UUID;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
-import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The passes of a joint were one list in its welding record; each becomes an entry of its own, in its order. */
-@Component
 public class V4__Passes_as_entries extends BaseJavaMigration {
     private final JsonMapper json = JsonMapper.shared();
 

@@ -1,12 +1,13 @@
 package mensor.server.gauge;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 
 /** The gauges that an inspector carries on a day: their ids, separated by commas. */
@@ -20,7 +21,7 @@ class KitEntity {
     private UUID personId;
     private LocalDate kitDay;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String gauges;
 
     @Version

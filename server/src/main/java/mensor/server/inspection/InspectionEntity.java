@@ -5,7 +5,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
@@ -13,6 +12,7 @@ import java.util.UUID;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.weld.Named;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 
@@ -37,11 +37,11 @@ class InspectionEntity implements StoredInspection {
     private UUID holder;
     private Instant startedAt;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String conditions;
 
     @NotAudited
-    @Lob
+    @Column(length = Length.LONG32)
     private String contract;
 
     @NotAudited

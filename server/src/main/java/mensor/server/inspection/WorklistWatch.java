@@ -5,7 +5,6 @@ import jakarta.persistence.EntityManagerFactory;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.atomic.AtomicLong;
 import mensor.server.job.StoredJob;
 import mensor.server.joint.StoredJoint;
 import org.hibernate.engine.spi.SessionFactoryImplementor;
@@ -18,6 +17,7 @@ import org.hibernate.event.spi.PostInsertEventListener;
 import org.hibernate.event.spi.PostUpdateEvent;
 import org.hibernate.event.spi.PostUpdateEventListener;
 import org.hibernate.persister.entity.EntityPersister;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -31,16 +31,19 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class WorklistWatch implements PostInsertEventListener, PostUpdateEventListener {
     private final transient WorklistRows rows;
-    private final transient InHand inHand = new InHand();
+    private final transient StoreCounts counts;
     private final transient JdbcClient jdbc;
     private final transient TransactionTemplate transactions;
     private final transient EntityManagerFactory factory;
-    private final String start = UUID.randomUUID().toString();
-    private final AtomicLong shown = new AtomicLong();
-    private final AtomicLong moved = new AtomicLong();
 
-    WorklistWatch(WorklistRows rows, JdbcClient jdbc, TransactionTemplate transactions, EntityManagerFactory factory) {
+    WorklistWatch(
+            WorklistRows rows,
+            JdbcClient jdbc,
+            TransactionTemplate transactions,
+            EntityManagerFactory factory,
+            @Value("${mensor.db}") String db) {
         this.rows = rows;
+        this.counts = db.equals("embedded") ? StoreCounts.inThisProcess() : StoreCounts.inDatabase(jdbc);
         this.jdbc = jdbc;
         this.transactions = transactions;
         this.factory = factory;
@@ -58,12 +61,12 @@ class WorklistWatch implements PostInsertEventListener, PostUpdateEventListener 
 
     /** Another one whenever something that the worklist shows was stored since: cheap to ask. */
     String version() {
-        return start + "-" + shown.get();
+        return counts.shown();
     }
 
     /** Another one whenever a weld came, went to another group or is found by other words. */
     String places() {
-        return start + "-" + moved.get();
+        return counts.moved();
     }
 
     /** What one transaction stored. */
@@ -89,7 +92,7 @@ class WorklistWatch implements PostInsertEventListener, PostUpdateEventListener 
                         .list());
             }
             // two who store of one weld make its row one after the other, the second from what the first stored
-            inHand.take(joints);
+            counts.take(joints);
             held = joints;
             change = rows.remake(joints);
         }
@@ -97,11 +100,11 @@ class WorklistWatch implements PostInsertEventListener, PostUpdateEventListener 
         @Override
         public void afterCompletion(int status) {
             TransactionSynchronizationManager.unbindResourceIfPossible(WorklistWatch.this);
-            inHand.giveBack(held);
+            counts.done(held);
             if (status != STATUS_ROLLED_BACK) {
-                shown.incrementAndGet();
+                counts.countShown();
                 if (change == WorklistRows.Change.MOVED) {
-                    moved.incrementAndGet();
+                    counts.countMoved();
                 }
             }
         }

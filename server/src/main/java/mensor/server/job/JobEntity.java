@@ -1,13 +1,14 @@
 package mensor.server.job;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.length.Unit;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 
 /** A job: the code and units that its welds are judged by, and what else holds for all of them. */
@@ -22,7 +23,7 @@ class JobEntity implements StoredJob {
     private String criteria;
     private String units;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String document;
 
     private Instant createdAt;

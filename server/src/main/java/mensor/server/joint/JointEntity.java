@@ -3,7 +3,6 @@ package mensor.server.joint;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Duration;
@@ -21,6 +20,7 @@ import mensor.server.procedure.StoredProcedure;
 import mensor.server.record.Signatures;
 import mensor.weld.Joint;
 import mensor.weld.Named;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 
@@ -60,13 +60,13 @@ class JointEntity implements StoredJoint {
     @Column(name = "position")
     private String weldingPosition;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String document;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String welding;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String fittedGaps;
 
     private Instant createdAt;

@@ -4,25 +4,26 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.Objects;
+import java.util.UUID;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.DeferredSecurityContext;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpRequestResponseHolder;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
 
 /**
- * Who is signed in, kept in the session and read anew at each request: a role given or taken works at once, and somebody
- * who left is nobody.
+ * Who is signed in: the session keeps the person's number alone, and the person is read anew at each request. A role given or
+ * taken works at once, and somebody who left is nobody; a session that another node or another version of Mensor began is read
+ * as well.
  */
 @Component
 class SignedIn implements SecurityContextRepository {
+    private static final String PERSON = "mensor.person";
     private static final String NUMBER = "mensor.session";
 
-    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
     private final PersonRepository persons;
 
     SignedIn(PersonRepository persons) {
@@ -42,22 +43,20 @@ class SignedIn implements SecurityContextRepository {
 
     @Override
     public DeferredSecurityContext loadDeferredContext(HttpServletRequest request) {
-        DeferredSecurityContext kept = sessions.loadDeferredContext(request);
         return new DeferredSecurityContext() {
             private SecurityContext now;
 
             @Override
             public SecurityContext get() {
                 if (now == null) {
-                    HttpSession session = request.getSession(false);
-                    now = asOfNow(kept.get(), session == null ? null : session.getAttribute(NUMBER));
+                    now = asOfNow(request.getSession(false));
                 }
                 return now;
             }
 
             @Override
             public boolean isGenerated() {
-                return kept.isGenerated();
+                return get().getAuthentication() == null;
             }
         };
     }
@@ -67,14 +66,16 @@ class SignedIn implements SecurityContextRepository {
         request.getSession(true).setAttribute(NUMBER, number);
     }
 
-    private SecurityContext asOfNow(SecurityContext kept, Object number) {
-        return kept.getAuthentication() != null && kept.getAuthentication().getPrincipal() instanceof Actor then
-                ? persons.findById(then.id())
-                        .filter(Person::isActive)
-                        .filter(p -> Objects.equals(number, p.sessionNumber()))
-                        .map(p -> context(Actor.of(p)))
-                        .orElseGet(SecurityContextHolder::createEmptyContext)
-                : kept;
+    private SecurityContext asOfNow(HttpSession session) {
+        if (session == null || !(session.getAttribute(PERSON) instanceof String id)) {
+            return SecurityContextHolder.createEmptyContext();
+        }
+        Object number = session.getAttribute(NUMBER);
+        return persons.findById(UUID.fromString(id))
+                .filter(Person::isActive)
+                .filter(p -> Objects.equals(number, p.sessionNumber()))
+                .map(p -> context(Actor.of(p)))
+                .orElseGet(SecurityContextHolder::createEmptyContext);
     }
 
     @Override
@@ -85,11 +86,14 @@ class SignedIn implements SecurityContextRepository {
 
     @Override
     public void saveContext(SecurityContext context, HttpServletRequest request, HttpServletResponse response) {
-        sessions.saveContext(context, request, response);
+        if (context.getAuthentication() != null && context.getAuthentication().getPrincipal() instanceof Actor actor) {
+            request.getSession(true).setAttribute(PERSON, actor.id().toString());
+        }
     }
 
     @Override
     public boolean containsContext(HttpServletRequest request) {
-        return sessions.containsContext(request);
+        HttpSession session = request.getSession(false);
+        return session != null && session.getAttribute(PERSON) != null;
     }
 }

@@ -1,9 +1,10 @@
 package mensor.server.photo;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
+import org.hibernate.Length;
 
 /** A picture under the hash of its bytes. */
 @Entity
@@ -16,10 +17,10 @@ class PictureEntity {
     private int width;
     private int height;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private byte[] bytes;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private byte[] thumbnail;
 
     protected PictureEntity() {}

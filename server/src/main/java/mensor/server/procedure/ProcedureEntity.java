@@ -1,14 +1,15 @@
 package mensor.server.procedure;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import mensor.exchange.ProcedureFile;
 import mensor.weld.Procedure;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 
 /** A welding procedure in one revision, stored as its document. */
@@ -22,7 +23,7 @@ class ProcedureEntity implements StoredProcedure {
     private String number;
     private String revision;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String document;
 
     private Instant createdAt;

@@ -1,12 +1,13 @@
 package mensor.server.record;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.Length;
 
 /** A signed inspection, frozen: its canonical JSON and the sum over it. */
 @Entity
@@ -25,12 +26,12 @@ class SignatureEntity {
     private String capacity;
     private Instant signedAt;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String canonical;
 
     private String sha256;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String shown;
 
     @Version

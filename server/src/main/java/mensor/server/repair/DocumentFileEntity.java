@@ -1,9 +1,10 @@
 package mensor.server.repair;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
+import org.hibernate.Length;
 
 /** A document as it was sent, under the hash of its bytes. */
 @Entity
@@ -14,7 +15,7 @@ class DocumentFileEntity {
 
     private String type;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private byte[] bytes;
 
     protected DocumentFileEntity() {}

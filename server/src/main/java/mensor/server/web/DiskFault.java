@@ -23,7 +23,9 @@ final class DiskFault {
                 return Optional.of(
                         "the disk is full: nothing was stored. What is stored can be read; make room and repeat");
             }
-            if (said.contains("read-only file system") || said.contains("database is read only")) {
+            if (said.contains("read-only file system")
+                    || said.contains("database is read only")
+                    || said.contains("read-only transaction")) {
                 return Optional.of(
                         "the disk can only be read: nothing was stored. Whoever runs Mensor must look at it");
             }

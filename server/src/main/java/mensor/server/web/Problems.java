@@ -2,6 +2,7 @@ package mensor.server.web;
 
 import jakarta.persistence.PersistenceException;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import java.util.List;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
@@ -32,6 +33,8 @@ class Problems extends ResponseEntityExceptionHandler {
 
     /** SQL states, as the standard has them. */
     private static final String VALUE_TOO_LONG = "22001";
+
+    private static final String NO_SUCH_LETTER = "22021";
 
     private static final String UNIQUE = "23505";
     private static final String FOREIGN_KEY = "23503";
@@ -66,6 +69,10 @@ class Problems extends ResponseEntityExceptionHandler {
             return ProblemDetail.forStatusAndDetail(
                     HttpStatus.UNPROCESSABLE_CONTENT, "a text is longer than what is kept of it; make it shorter");
         }
+        if (state.equals(NO_SUCH_LETTER)) {
+            return ProblemDetail.forStatusAndDetail(
+                    HttpStatus.UNPROCESSABLE_CONTENT, "a text holds a sign that cannot be kept; type it again");
+        }
         if (state.equals(UNIQUE) || state.equals(FOREIGN_KEY)) {
             return ProblemDetail.forStatusAndDetail(
                     HttpStatus.CONFLICT, "somebody stored the same at the same moment; look at it again");
@@ -81,7 +88,25 @@ class Problems extends ResponseEntityExceptionHandler {
                     LOG.error("not stored: {}", why);
                     return ProblemDetail.forStatusAndDetail(HttpStatus.INSUFFICIENT_STORAGE, why);
                 })
-                .orElseGet(() -> unexpected(e));
+                .orElseGet(() -> isAway(e)
+                        ? ProblemDetail.forStatusAndDetail(
+                                HttpStatus.SERVICE_UNAVAILABLE,
+                                "the database cannot be reached now; look whether it was stored before you repeat it")
+                        : unexpected(e));
+    }
+
+    /** No connection, or one that broke: the database was stopped, or the network is down. */
+    private static boolean isAway(Throwable failure) {
+        for (Throwable t = failure; t != null && t != t.getCause(); t = t.getCause()) {
+            if (t instanceof SQLTransientConnectionException
+                    || t instanceof SQLException s
+                            && s.getSQLState() != null
+                            && (s.getSQLState().startsWith("08")
+                                    || s.getSQLState().startsWith("57P"))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @ExceptionHandler

@@ -1,10 +1,11 @@
 package mensor.server.welder;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import org.hibernate.Length;
 import org.hibernate.envers.Audited;
 
 /** A welder by stamp, with the tests that were passed. */
@@ -17,7 +18,7 @@ class WelderEntity {
 
     private String name;
 
-    @Lob
+    @Column(length = Length.LONG32)
     private String qualifications;
 
     @Version
