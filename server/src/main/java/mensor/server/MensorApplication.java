@@ -14,13 +14,19 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 public class MensorApplication {
     public static void main(String[] args) {
         try {
+            if (args.length > 0 && MoveCommand.WORDS.contains(args[0])) {
+                System.out.println(new MoveCommand(System.getenv()).run(args));
+                return;
+            }
             start(args);
         } catch (Throwable e) { // whatever stops the start is said in one line, where it is known what it means
             if (e.getClass().getSimpleName().equals("AbandonedRunException")) {
                 return;
             }
             String known = StartFailure.explain(e);
-            System.err.println("mensor: " + (known != null ? known : "could not start: " + e));
+            boolean moving = args.length > 0 && MoveCommand.WORDS.contains(args[0]);
+            System.err.println(
+                    "mensor: " + (known != null ? known : moving ? e.getMessage() : "could not start: " + e));
             System.exit(1);
         }
     }

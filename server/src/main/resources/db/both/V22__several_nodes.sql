@@ -20,3 +20,24 @@ create table spring_session_attributes (
 -- How often something was stored that the worklist shows, and how often a weld came or went elsewhere in it.
 create sequence worklist_shown;
 create sequence worklist_moved;
+
+-- Reports of many welds: what is asked for waits here, one node after the other takes one, and what was made is kept a while.
+create table report_run (
+    id          uuid          not null primary key,
+    person_id   uuid          not null references person (id),
+    title       varchar(1000) not null,
+    job_id      uuid          not null,
+    lot         varchar(1000),
+    form        varchar(10)   not null,
+    paper       varchar(20)   not null,
+    asked_at    timestamp with time zone not null,
+    state       varchar(20)   not null,
+    done        integer       not null,
+    welds       integer       not null,
+    stop_wanted boolean       not null,
+    node        uuid,
+    seen_at     timestamp with time zone,
+    file        ${bytes}
+);
+create index report_run_by_person on report_run (person_id, asked_at);
+create index report_run_by_state on report_run (state, asked_at);

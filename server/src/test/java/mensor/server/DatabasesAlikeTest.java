@@ -12,25 +12,19 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import mensor.server.db.V15__Readable_again;
-import mensor.server.db.V4__Passes_as_entries;
-import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.configuration.FluentConfiguration;
-import org.flywaydb.core.api.migration.JavaMigration;
+import mensor.server.db.DatabaseSteps;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 /** The steps of the embedded database and those of a PostgreSQL lead to the same tables. */
 @EnabledIfSystemProperty(named = "mensor.test.db", matches = "postgresql")
 class DatabasesAlikeTest {
-    private static final JavaMigration[] IN_JAVA = {new V4__Passes_as_entries(), new V15__Readable_again()};
-
     @Test
     void theSameTablesColumnsAndKeys() throws SQLException {
         String embedded = "jdbc:h2:mem:alike;DB_CLOSE_DELAY=-1";
         String postgresql = TestDatabase.fresh();
-        made(embedded, "mensor", "h2", "blob").javaMigrations(IN_JAVA).load().migrate();
-        made(postgresql, "postgres", "postgresql", "bytea").load().migrate();
+        DatabaseSteps.of(embedded, "mensor", "").migrate();
+        DatabaseSteps.of(postgresql, "postgres", "").migrate();
         try (Connection h2 = DriverManager.getConnection(embedded, "mensor", "");
                 Connection pg = DriverManager.getConnection(postgresql, "postgres", "")) {
             Map<String, String> columns = columns(h2, "PUBLIC");
@@ -38,13 +32,6 @@ class DatabasesAlikeTest {
             assertThat(columns(pg, "public")).containsExactlyEntriesOf(columns);
             assertThat(keys(pg, columns, "public")).isEqualTo(keys(h2, columns, "PUBLIC"));
         }
-    }
-
-    private static FluentConfiguration made(String url, String user, String vendor, String bytes) {
-        return Flyway.configure()
-                .dataSource(url, user, "")
-                .locations("classpath:db/" + vendor, "classpath:db/both")
-                .placeholders(Map.of("bytes", bytes));
     }
 
     /** What a column takes, alike in both: kinds of numbers and of times by their own names, texts by their length. */

@@ -2,20 +2,20 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.UUID;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** What was acknowledged is there after the process was killed the moment after. */
+/** What was acknowledged is there after the process was killed the moment after: an entry, and a report that was asked for. */
 @Tag("embedded")
 class KilledProcessTest {
     @Test
-    void anAcknowledgedEntrySurvives(@TempDir Path data) throws IOException {
+    void anAcknowledgedEntrySurvives(@TempDir Path data) throws Exception {
         UUID id = UUID.randomUUID();
         String inspection;
+        String report;
         try (MensorProcess mensor = MensorProcess.start(data)) {
             TestBrowser b = new TestBrowser(mensor.address());
             b.post("/api/people/first", "{'login':'quinn','name':'Q','password':'a-long-password'}")
@@ -27,6 +27,7 @@ class KilledProcessTest {
             inspection = ines.inspection("K1");
             ines.put(inspection + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'"))
                     .expect(200);
+            report = ReportOfAll.begin(ines, "K1");
             mensor.kill();
         }
         try (MensorProcess mensor = MensorProcess.start(data)) {
@@ -40,6 +41,7 @@ class KilledProcessTest {
                             .get("id")
                             .asString())
                     .isEqualTo(id.toString());
+            ReportOfAll.awaitDone(again, report);
         }
     }
 }

@@ -62,6 +62,10 @@ class SeveralNodesTest {
             assertThat(entries(atA, inspection)).containsExactlyInAnyOrderElementsOf(acknowledged);
             assertThat(entries(atB, inspection)).containsExactlyInAnyOrderElementsOf(acknowledged);
 
+            // a report is asked for at one node and made by any; each tells how far it is
+            String report = ReportOfAll.begin(ines, "N-1");
+            ReportOfAll.awaitDone(ines, report);
+
             // one is killed: nobody signs in again, nothing is lost
             a.kill();
             for (int i = 18; i < 24; i++) {

@@ -175,12 +175,11 @@ class Backups {
         }
     }
 
-    /** Two steps of the embedded database's way here are too much for its own language. */
     @Bean
     FlywayConfigurationCustomizer stepsInJava() {
         return flyway -> {
             if (embedded) {
-                flyway.javaMigrations(new V4__Passes_as_entries(), new V15__Readable_again());
+                flyway.javaMigrations(DatabaseSteps.inJava());
             }
         };
     }

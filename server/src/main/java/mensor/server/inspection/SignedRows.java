@@ -3,6 +3,7 @@ package mensor.server.inspection;
 import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
+import java.sql.Timestamp;
 import java.time.OffsetDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -93,7 +94,10 @@ class SignedRows {
         if (value instanceof byte[] bytes) {
             return Signatures.sha256(bytes);
         }
-        return value instanceof OffsetDateTime at ? at.toInstant().toString() : String.valueOf(value);
+        if (value instanceof OffsetDateTime || value instanceof Timestamp) { // as one database or the other gives a moment
+            return row.getObject(column, OffsetDateTime.class).toInstant().toString();
+        }
+        return String.valueOf(value);
     }
 
     /** The first signed inspection of a job whose rows are not what was signed, and what of them; empty where all are. */

@@ -104,7 +104,7 @@ class ReportController {
 
     /** A report of many welds is made in the background. */
     @PostMapping("/reports")
-    ReportRuns.ReportView begin(@AuthenticationPrincipal Actor actor, @RequestBody ReportForm form) {
+    ReportQueue.ReportView begin(@AuthenticationPrincipal Actor actor, @RequestBody ReportForm form) {
         checkForm(form.as());
         if (form.job() == null) {
             throw Refusal.invalid("job", "of which job?");
@@ -123,29 +123,29 @@ class ReportController {
                         form.lot(),
                         form.as(),
                         form.paper() == null ? Paper.usual(job.units()) : form.paper()),
-                welds);
+                welds.size());
     }
 
     /** Those that this person asked for, the newest first. */
     @GetMapping("/reports")
-    List<ReportRuns.ReportView> mine(@AuthenticationPrincipal Actor actor) {
+    List<ReportQueue.ReportView> mine(@AuthenticationPrincipal Actor actor) {
         return runs.of(actor);
     }
 
     @GetMapping("/reports/{id}")
-    ReportRuns.ReportView one(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+    ReportQueue.ReportView one(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return runs.view(actor, id);
     }
 
     @DeleteMapping("/reports/{id}")
-    ReportRuns.ReportView stop(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+    ReportQueue.ReportView stop(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         runs.stop(actor, id);
         return runs.view(actor, id);
     }
 
     @GetMapping("/reports/{id}/file")
     ResponseEntity<byte[]> file(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        ReportRuns.ReportView view = runs.view(actor, id);
+        ReportQueue.ReportView view = runs.view(actor, id);
         return answer(runs.file(actor, id), view.as(), view.title());
     }
 }

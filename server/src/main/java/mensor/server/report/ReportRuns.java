@@ -8,24 +8,26 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.report.ReportQueue.ReportView;
+import mensor.server.report.ReportQueue.Wanted;
 import mensor.server.web.Refusal;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.multipdf.PDFMergerUtility;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -37,131 +39,118 @@ class ReportRuns {
     private static final Duration KEPT = Duration.ofHours(2);
 
     private static final int MOST_WAITING = 20;
+    private static final long PROGRESS_EVERY = TimeUnit.MILLISECONDS.toNanos(300);
 
+    private final ReportQueue queue;
     private final WeldReports reports;
+    private final People people;
     private final JsonMapper json;
     private final Clock clock;
-    private final Map<UUID, Run> runs = new ConcurrentHashMap<>();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+    private final boolean alone;
+    private final UUID node = UUID.randomUUID();
+    private volatile boolean closing;
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "reports");
         thread.setDaemon(true);
         return thread;
     });
 
-    ReportRuns(WeldReports reports, JsonMapper json, Clock clock) {
+    ReportRuns(
+            ReportQueue queue,
+            WeldReports reports,
+            People people,
+            JsonMapper json,
+            Clock clock,
+            @Value("${mensor.db}") String db) {
+        this.queue = queue;
         this.reports = reports;
+        this.people = people;
         this.json = json;
         this.clock = clock;
+        this.alone = db.equals("embedded");
     }
 
-    private enum State {
-        WAITING,
-        RUNNING,
-        STOPPED,
-        DONE,
-        FAILED
-    }
-
-    /** How far a report is: waiting, running, done, stopped or failed. */
-    public record ReportView(
-            UUID id,
-            String title,
-            String as,
-            String state,
-            int done,
-            int welds,
-            Instant asked,
-            @Nullable Integer bytes) {}
-
-    private static final class Run {
-        private final UUID id = UUID.randomUUID();
-        private final Actor actor;
-        private final String title;
-        private final ReportForm form;
-        private final List<UUID> welds;
-        private final Instant asked;
-        private volatile State state = State.WAITING;
-        private volatile int done;
-        private volatile boolean stopped;
-        private volatile byte[] file;
-
-        Run(Actor actor, String title, ReportForm form, List<UUID> welds, Instant asked) {
-            this.actor = actor;
-            this.title = title;
-            this.form = form;
-            this.welds = welds;
-            this.asked = asked;
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        if (alone) {
+            queue.beginAgain();
         }
-
-        ReportView view() {
-            byte[] made = file;
-            return new ReportView(
-                    id,
-                    title,
-                    form.as(),
-                    state.name().toLowerCase(Locale.ROOT),
-                    done,
-                    welds.size(),
-                    asked,
-                    made == null ? null : made.length);
-        }
+        worker.scheduleWithFixedDelay(this::workOff, 0, 1, TimeUnit.SECONDS);
     }
 
-    ReportView begin(Actor actor, String title, ReportForm form, List<UUID> welds) {
-        forgetOld();
-        long waiting =
-                runs.values().stream().filter(r -> r.state == State.WAITING).count();
-        if (waiting >= MOST_WAITING) {
+    ReportView begin(Actor actor, String title, ReportForm form, int welds) {
+        queue.forgetBefore(clock.instant().minus(KEPT));
+        if (queue.waiting() >= MOST_WAITING) {
             throw Refusal.conflict("many reports are being made already; wait until some are done");
         }
-        Run run = new Run(actor, title, form, welds, clock.instant());
-        runs.put(run.id, run);
-        worker.submit(() -> make(run));
-        return run.view();
+        UUID id = queue.add(actor.id(), title, form, welds);
+        worker.execute(this::workOff);
+        return view(actor, id);
     }
 
-    private void forgetOld() {
-        Instant before = clock.instant().minus(KEPT);
-        runs.values().removeIf(r -> r.asked.isBefore(before) && r.state != State.RUNNING);
-    }
-
-    private void make(Run run) {
-        if (run.stopped) {
-            return;
-        }
-        run.state = State.RUNNING;
+    private void workOff() {
         try {
-            List<WeldReport> welds = new ArrayList<>();
-            List<byte[]> pages = new ArrayList<>();
-            List<WeldPage.Line> lines = new ArrayList<>();
-            Paper paper = run.form.paper();
-            for (UUID weld : run.welds) {
-                if (run.stopped) {
-                    run.state = State.STOPPED;
-                    return;
-                }
-                WeldReport w = reports.of(run.actor, weld);
-                if (run.form.as().equals("pdf")) {
-                    pages.add(paper.printOnOnePage(w.name(), run.title + " · " + w.name(), WeldPage.of(w)));
-                    lines.add(WeldPage.Line.of(w));
-                } else {
-                    welds.add(w);
-                }
-                run.done++;
+            for (Optional<Wanted> next = next(); next.isPresent(); next = next()) {
+                make(next.get());
             }
-            run.file = switch (run.form.as()) {
-                case "csv" -> ReportFiles.csv(welds).getBytes(StandardCharsets.UTF_8);
-                case "json" -> ReportFiles.json(welds, clock.instant(), json).getBytes(StandardCharsets.UTF_8);
-                default -> {
-                    pages.add(0, paper.print(run.title, run.title, WeldPage.summary(run.title, lines)));
-                    yield merged(pages);
-                }
-            };
-            run.state = run.stopped ? State.STOPPED : State.DONE;
         } catch (RuntimeException e) {
-            LOG.error("the report {} failed", run.title, e);
-            run.state = State.FAILED;
+            LOG.error("the reports that wait could not be read", e);
         }
+    }
+
+    private Optional<Wanted> next() {
+        return closing ? Optional.empty() : queue.take(node);
+    }
+
+    private void make(Wanted wanted) {
+        try {
+            byte[] file = file(wanted);
+            if (file != null) {
+                queue.finish(wanted.id(), node, file);
+            } else {
+                queue.end(wanted.id(), node, closing ? "waiting" : "stopped");
+            }
+        } catch (RuntimeException e) {
+            if (!closing) {
+                LOG.error("the report {} failed", wanted.title(), e);
+            }
+            queue.end(wanted.id(), node, closing ? "waiting" : "failed");
+        }
+    }
+
+    /** The report; null where it was stopped, or this node is to stop. */
+    private byte[] file(Wanted wanted) {
+        Actor actor = people.get(wanted.person());
+        ReportForm form = wanted.form();
+        List<UUID> all = reports.welds(form.job(), form.lot());
+        List<WeldReport> welds = new ArrayList<>();
+        List<byte[]> pages = new ArrayList<>();
+        List<WeldPage.Line> lines = new ArrayList<>();
+        Paper paper = form.paper();
+        long told = System.nanoTime() - PROGRESS_EVERY;
+        for (int done = 0; done < all.size(); done++) {
+            if (System.nanoTime() - told >= PROGRESS_EVERY) {
+                if (closing || !queue.progress(wanted.id(), node, done, all.size())) {
+                    return null;
+                }
+                told = System.nanoTime();
+            }
+            WeldReport w = reports.of(actor, all.get(done));
+            if (form.as().equals("pdf")) {
+                pages.add(paper.printOnOnePage(w.name(), wanted.title() + " · " + w.name(), WeldPage.of(w)));
+                lines.add(WeldPage.Line.of(w));
+            } else {
+                welds.add(w);
+            }
+        }
+        return switch (form.as()) {
+            case "csv" -> ReportFiles.csv(welds).getBytes(StandardCharsets.UTF_8);
+            case "json" -> ReportFiles.json(welds, clock.instant(), json).getBytes(StandardCharsets.UTF_8);
+            default -> {
+                pages.add(0, paper.print(wanted.title(), wanted.title(), WeldPage.summary(wanted.title(), lines)));
+                yield merged(pages);
+            }
+        };
     }
 
     private static byte[] merged(List<byte[]> pages) {
@@ -179,45 +168,32 @@ class ReportRuns {
     }
 
     List<ReportView> of(Actor actor) {
-        forgetOld();
-        return runs.values().stream()
-                .filter(r -> r.actor.id().equals(actor.id()))
-                .map(Run::view)
-                .sorted(Comparator.comparing(ReportView::asked).reversed())
-                .toList();
-    }
-
-    private Run run(Actor actor, UUID id) {
-        Run run = runs.get(id);
-        if (run == null || !run.actor.id().equals(actor.id())) {
-            throw Refusal.notFound("there is no such report; it was made anew, or is older than two hours");
-        }
-        return run;
+        return queue.of(actor.id());
     }
 
     ReportView view(Actor actor, UUID id) {
-        return run(actor, id).view();
+        return queue.find(actor.id(), id)
+                .orElseThrow(() ->
+                        Refusal.notFound("there is no such report; it was made anew, or is older than two hours"));
     }
 
     void stop(Actor actor, UUID id) {
-        Run run = run(actor, id);
-        run.stopped = true;
-        if (run.state == State.WAITING) {
-            run.state = State.STOPPED;
-        }
+        view(actor, id);
+        queue.stop(actor.id(), id);
     }
 
     byte[] file(Actor actor, UUID id) {
-        byte[] file = run(actor, id).file;
-        if (file == null) {
-            throw Refusal.conflict("the report is not made yet");
-        }
-        return file;
+        view(actor, id);
+        return queue.file(id).orElseThrow(() -> Refusal.conflict("the report is not made yet"));
     }
 
+    /** What is under way is begun again by the next start, or by another node. */
     @PreDestroy
-    void close() {
-        runs.values().forEach(r -> r.stopped = true);
-        worker.shutdownNow();
+    void close() throws InterruptedException {
+        closing = true;
+        worker.shutdown();
+        if (!worker.awaitTermination(10, TimeUnit.SECONDS)) {
+            worker.shutdownNow();
+        }
     }
 }

@@ -1,0 +1,97 @@
+package mensor.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static mensor.e2e.Floor.openFromWorklist;
+import static mensor.e2e.Floor.signIn;
+import static mensor.e2e.Floor.tab;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Takes the pictures of docs/screenshots anew, from the demo data: {@code mvn -pl e2e test -Dtest=ScreenshotsTest -Dscreenshots=true}. */
+@EnabledIfSystemProperty(named = "screenshots", matches = "true")
+class ScreenshotsTest extends InTheBrowser {
+    private static final Path FOLDER = Path.of("../docs/screenshots");
+
+    private static Page as(String login, int width, int height) {
+        Page page = chromium.page(width, height);
+        page.navigate(mensor.address());
+        signIn(page, login);
+        return page;
+    }
+
+    private static void shoot(Page page, String name) {
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.waitForTimeout(700); // a list that unfolds, a picture that comes late
+        page.evaluate("() => document.activeElement?.blur()");
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+
+    private static void room(Page page, String path, String name) {
+        page.navigate(mensor.address() + path);
+        assertThat(page.locator("main").first()).isVisible();
+        shoot(page, name);
+    }
+
+    private static void follow(Page page, String word, String name) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(word).setExact(true))
+                .first()
+                .click();
+        shoot(page, name);
+    }
+
+    @Test
+    void allOfThem() {
+        Page first = chromium.page(1280, 800);
+        first.navigate(mensor.address());
+        assertThat(first.getByLabel("Login")).isVisible();
+        shoot(first, "sign-in");
+
+        Page ines = as("ines", 1280, 800);
+        shoot(ines, "worklist");
+        openFromWorklist(ines, "RL-1");
+        shoot(ines, "bench");
+        tab(ines, "Causes").click();
+        shoot(ines, "causes");
+        follow(ines, "note for the welder", "note");
+        openFromWorklist(ines, "CL-09");
+        shoot(ines, "re-inspection");
+        openFromWorklist(ines, "FB-04");
+        follow(ines, "fit-up and passes", "fit-up");
+        follow(ines, "pass plan", "plan");
+        openFromWorklist(ines, "FB-07");
+        follow(ines, "change joint", "set-up");
+        ines.navigate(mensor.address());
+        ines.getByLabel("Find a weld").fill("CA-01");
+        ines.getByText("alike: one sheet").first().click();
+        shoot(ines, "sheet");
+        room(ines, "/repairs", "repairs");
+        room(ines, "/reject-rates", "reject-rates");
+        room(ines, "/gauges", "gauges");
+        room(ines, "/criteria/d1.1-static", "criteria");
+        room(ines, "/jobs", "job");
+        ines.getByText("Lock footbridge").first().click();
+        shoot(ines, "job");
+        room(ines, "/procedures", "procedure");
+        ines.getByText("W-15 rev 0").first().click();
+        shoot(ines, "procedure");
+
+        Page rufus = as("rufus", 1280, 800);
+        openFromWorklist(rufus, "FB-03");
+        tab(rufus, "Repair").click();
+        shoot(rufus, "disposition");
+        openFromWorklist(rufus, "CL-02");
+        tab(rufus, "Repair").click();
+        rufus.locator(".defect .nc a").first().click();
+        assertThat(rufus.locator(".place")).isVisible();
+        shoot(rufus, "ticket");
+
+        Page small = as("ines", 1024, 768);
+        openFromWorklist(small, "RL-1");
+        shoot(small, "bench-small");
+    }
+}
