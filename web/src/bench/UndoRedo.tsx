@@ -1,3 +1,4 @@
+import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { Button } from "antd";
 import { useEffect } from "react";
 import { useBusy, useTrack, type Doing } from "./useBench";
@@ -39,38 +40,17 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
         aria-label={`Undo ${canUndo ?? ""}`.trim()}
         title={canUndo ? `Undo: ${canUndo} (Ctrl Z)` : "Nothing to undo"}
         disabled={!canUndo || busy}
+        icon={<UndoOutlined />}
         onClick={() => void move("undo")}
-      >
-        <Turn />
-      </Button>
+      />
       <Button
         className="square"
         aria-label={`Redo ${canRedo ?? ""}`.trim()}
         title={canRedo ? `Redo: ${canRedo} (Ctrl Y)` : "Nothing to redo"}
         disabled={!canRedo || busy}
+        icon={<RedoOutlined />}
         onClick={() => void move("redo")}
-      >
-        <Turn redo />
-      </Button>
+      />
     </>
-  );
-}
-
-function Turn({ redo = false }: { redo?: boolean }) {
-  return (
-    <svg
-      width="22"
-      height="18"
-      viewBox="0 0 22 18"
-      aria-hidden="true"
-      fill="none"
-      stroke="currentColor"
-      strokeWidth="2.2"
-      strokeLinecap="round"
-      strokeLinejoin="round"
-      style={redo ? { transform: "scaleX(-1)" } : undefined}
-    >
-      <path d="M7 2 2 7l5 5M2 7h11a6 5 0 0 1 0 9H8" />
-    </svg>
   );
 }

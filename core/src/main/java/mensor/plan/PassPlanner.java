@@ -20,6 +20,7 @@ import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
 import mensor.weld.PassKind;
+import mensor.weld.PassLimits;
 import mensor.weld.Position;
 import mensor.weld.Preparation;
 
@@ -66,10 +67,10 @@ public final class PassPlanner {
         Part most = parts.stream().max(Comparator.comparingDouble(Part::leg)).orElseThrow();
         for (Part p : parts) {
             double area = WeldMetal.fillet(p.leg(), p.leg(), dihedral);
-            stretches.add(stretch(p.where(), p.asks(), area, filletBeads(area)));
+            stretches.add(stretch(p.where(), p.asks(), area, sum(filletLayers(p.leg(), area))));
         }
         double area = WeldMetal.fillet(most.leg(), most.leg(), dihedral);
-        List<Bead> beads = staggered(filletStack(most.leg(), area, filletBeads(area)));
+        List<Bead> beads = staggered(filletStack(most.leg(), area, filletLayers(most.leg(), area)));
         double turn = Math.toRadians(dihedral);
         List<Point> outline = List.of(
                 new Point(0, 0),
@@ -122,9 +123,57 @@ public final class PassPlanner {
                         meaning == LegMeaning.PERPENDICULAR ? LegMeaning.PERPENDICULAR : LegMeaning.CONTACT));
     }
 
-    private int filletBeads(double area) {
+    /**
+     * How many beads each layer has. One pass where the position and the rod take the leg at once. More are laid as a stack, in
+     * which a layer has as many beads as the one below or one more: 1-2, 1-2-2, 1-2-3 and so on (common practice, no source). A
+     * lone bead over the whole face of another would be a skin that nobody lays; then the beads are a little larger or smaller.
+     */
+    private List<Integer> filletLayers(double leg, double area) {
         double root = rods.beadArea(PassKind.ROOT);
-        return area <= root * (1 + 1e-9) ? 1 : 1 + beadsFor((area - root) / rods.beadArea(PassKind.FILL));
+        if (leg <= onePass() * (1 + 1e-9) || area <= root * (1 + 1e-9)) {
+            return List.of(1);
+        }
+        double beads = 1 + Math.max(0, (area - root) / rods.beadArea(PassKind.FILL) - k.restJoined());
+        int count = up(beads);
+        if (count == 2) {
+            count = 3;
+        } else if (count == 4) {
+            count = beads * beads < 3 * 5 ? 3 : 5;
+        }
+        return stack(count);
+    }
+
+    /** The largest leg of one pass: by the rod, within what D1.1 gives a single pass in the position. */
+    private double onePass() {
+        double byRod = k.onePassRods() * rods.of(PassKind.ROOT).diameterMm();
+        Position position = joint.position().orElse(Position.HORIZONTAL_FILLET);
+        return Math.min(byRod, mm(PassLimits.singlePass(position, joint.length().unit())));
+    }
+
+    /** The fewest layers that hold so many beads: each layer one more than the one below, but where too many would come. */
+    private static List<Integer> stack(int count) {
+        int layers = 1;
+        while (layers * (layers + 1) / 2 < count) {
+            layers++;
+        }
+        int tooMany = layers * (layers + 1) / 2 - count;
+        List<Integer> stack = new ArrayList<>();
+        int here = 0;
+        for (int layer = 1; layer <= layers; layer++) {
+            // a layer no larger than the one below takes one bead off it and off each above
+            boolean asBelow = layer > 2 && tooMany >= layers - layer + 1;
+            if (asBelow) {
+                tooMany -= layers - layer + 1;
+            } else {
+                here++;
+            }
+            stack.add(here);
+        }
+        return stack;
+    }
+
+    private static int sum(List<Integer> layers) {
+        return layers.stream().mapToInt(Integer::intValue).sum();
     }
 
     /** Whole beads; a small rest is laid with the others by travelling slower. */
@@ -137,17 +186,18 @@ public final class PassPlanner {
     }
 
     /** Layers of one, two, three beads parallel to the face; in the second, the lower bead covers part of the root. */
-    private List<Bead> filletStack(double leg, double area, int count) {
+    private List<Bead> filletStack(double leg, double area, List<Integer> layers) {
+        int count = sum(layers);
         double root = count == 1 ? area : Math.min(area, rods.beadArea(PassKind.ROOT));
         double each = count == 1 ? 0 : (area - root) / (count - 1);
         List<Bead> beads = new ArrayList<>();
         double before = 0;
-        for (int layer = 1, left = count; left > 0; layer++) {
-            int here = Math.min(layer, left);
+        for (int layer = 1; layer <= layers.size(); layer++) {
+            int here = layers.get(layer - 1);
             double metal = layer == 1 ? root : each * here;
             double inner = Math.sqrt(before / area) * leg;
             double outer = Math.sqrt((before + metal) / area) * leg;
-            boolean last = left == here && layer > 1;
+            boolean last = layer == layers.size() && layer > 1;
             double u = 0;
             double v = 0;
             for (int i = 0; i < here; i++) {
@@ -166,7 +216,6 @@ public final class PassPlanner {
                 v = nextV;
             }
             before += metal;
-            left -= here;
         }
         return beads;
     }
@@ -195,7 +244,7 @@ public final class PassPlanner {
                 rod.diameter().shownWithUnit() + " " + rod.electrode(),
                 area,
                 rods.beadArea(kind),
-                rods.runOf(kind),
+                rods.runFor(kind, area),
                 outline,
                 List.of());
     }

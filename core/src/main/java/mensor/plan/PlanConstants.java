@@ -23,6 +23,8 @@ import mensor.weld.InvalidField;
  * @param density of steel, g/cm³
  * @param apart how far apart starts and stops of neighbouring passes are laid
  * @param restJoined a rest up to this part of a bead is laid with the others by travelling slower (common practice, no source)
+ * @param onePassRods the largest fillet leg that one pass lays, in rod diameters, within the position's single-pass limit (2: 1/4 in
+ *     with 1/8 in, 5/16 in with 5/32 in; common practice, no source)
  */
 public record PlanConstants(
         double secondOverlap,
@@ -40,7 +42,8 @@ public record PlanConstants(
         double burnSeconds,
         double density,
         double apart,
-        double restJoined) {
+        double restJoined,
+        double onePassRods) {
     private static final double INCH = 25.4;
     public static final PlanConstants USUAL = new PlanConstants(
             0.75,
@@ -58,7 +61,8 @@ public record PlanConstants(
             65,
             WeldMetal.DENSITY,
             INCH,
-            0.15);
+            0.15,
+            2);
 
     public PlanConstants {
         within("secondOverlap", secondOverlap, 0.3, 0.95);
@@ -77,6 +81,7 @@ public record PlanConstants(
         within("density", density, 7, 9);
         within("apart", apart, 0, 500);
         within("restJoined", restJoined, 0, 0.5);
+        within("onePassRods", onePassRods, 0.5, 3);
     }
 
     /**
@@ -103,7 +108,8 @@ public record PlanConstants(
             new Meaning("burnSeconds", "A rod burns for", "s", false),
             new Meaning("density", "Density of steel", "g/cm³", false),
             length("apart", "Starts and stops of neighbouring passes apart"),
-            ratio("restJoined", "A rest up to this part of a bead goes with the others"));
+            ratio("restJoined", "A rest up to this part of a bead goes with the others"),
+            ratio("onePassRods", "One pass lays a fillet leg up to, times the rod’s diameter"));
 
     private static Meaning ratio(String name, String title) {
         return new Meaning(name, title, "", false);
@@ -141,6 +147,7 @@ public record PlanConstants(
         all.put("density", density);
         all.put("apart", apart);
         all.put("restJoined", restJoined);
+        all.put("onePassRods", onePassRods);
         return all;
     }
 
@@ -157,6 +164,7 @@ public record PlanConstants(
         }
         Double[] v = all.values().toArray(Double[]::new);
         return new PlanConstants(
-                v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14], v[15]);
+                v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14], v[15],
+                v[16]);
     }
 }

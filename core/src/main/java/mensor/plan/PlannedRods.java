@@ -82,6 +82,11 @@ final class PlannedRods {
         return gramsPerRod.get(kind) / (k.density() / 1000 * runOf(kind));
     }
 
+    /** How far a rod goes in a bead of this area: by what it lays. */
+    double runFor(PassKind kind, double area) {
+        return gramsPerRod.get(kind) / (k.density() / 1000 * area);
+    }
+
     void need(Map<String, RodNeed> needs, PassKind kind, double grams) {
         PlanRod rod = rods.get(kind);
         String diameter = rod.diameter().shownWithUnit();

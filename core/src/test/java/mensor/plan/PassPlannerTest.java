@@ -32,6 +32,7 @@ import mensor.weld.WeldType;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PassPlannerTest {
     private static final double INCH = 25.4;
@@ -80,13 +81,66 @@ class PassPlannerTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1/8, 1", "3/16, 1", "1/4, 2", "5/16, 3", "3/8, 4", "1/2, 7"})
-    void beadsAreTheAreaOverTheBeadRoundedUp(String size, int beads) {
+    @CsvSource({"1/8, 1", "3/16, 1", "1/4, 1", "5/16, 3", "3/8, 3", "1/2, 7"})
+    void beadsAreTheAreaOverTheBeadInAStackThatIsLaid(String size, int beads) {
         PassPlan plan = PassPlanner.plan(
                 fillet(size, "12").build(),
                 List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
                 PlanConstants.USUAL);
         assertThat(plan.beads()).hasSize(beads);
+    }
+
+    /**
+     * What people lay, common practice, no source: a 1/4 in fillet in one pass of 1/8 or 5/32 in, 5/16 in in one of 5/32 in, 3/8 in
+     * overhead with 5/32 in in three.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "1/4, 1/8, HORIZONTAL_FILLET, 1",
+        "1/4, 5/32, FLAT_FILLET, 1",
+        "5/16, 5/32, HORIZONTAL_FILLET, 1",
+        "3/8, 5/32, OVERHEAD_FILLET, 3"
+    })
+    void aFilletHasAsManyPassesAsPeopleLay(String size, String rod, mensor.weld.Position position, int passes) {
+        PassPlan plan = PassPlanner.plan(
+                fillet(size, "12").position(position).build(),
+                List.of(PlanRod.of(PassKind.ROOT, "E7018", Length.parse(rod, Unit.INCH))),
+                PlanConstants.USUAL);
+        assertThat(plan.beads()).hasSize(passes);
+    }
+
+    /** 1-2-2-3 and the like: a layer has as many beads as the one below it, or one more, and none is a skin over a whole face. */
+    @ParameterizedTest
+    @ValueSource(ints = {5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 16, 18, 20, 24})
+    void aStackGrowsByOneBeadALayerAtMost(int sixteenths) {
+        for (int rest = 0; rest < 6; rest++) {
+            PassPlan plan = PassPlanner.plan(
+                    new JointBuilder("X", WeldType.FILLET, Connection.TEE, Length.inches(12))
+                            .members(new Member("web", Length.inches(2)), new Member("flange", Length.inches(2)))
+                            .size(Length.inches(sixteenths, 16))
+                            .build(),
+                    List.of(),
+                    PlanConstants.USUAL.with(Map.of("restJoined", rest / 12.0)));
+            Map<Integer, Long> layers = plan.beads().stream()
+                    .collect(java.util.stream.Collectors.groupingBy(
+                            Bead::layer, java.util.TreeMap::new, java.util.stream.Collectors.counting()));
+            long below = 0;
+            for (Map.Entry<Integer, Long> layer : layers.entrySet()) {
+                assertThat(layer.getValue())
+                        .as("layer %d of %s", layer.getKey(), layers)
+                        .isBetween(below, below + 1);
+                below = layer.getValue();
+            }
+            assertThat(layers.size() == 1 || layers.get(2) == 2)
+                    .as("%s", layers)
+                    .isTrue();
+            double usual = plan.beads().get(plan.beads().size() - 1).fullArea();
+            assertThat(plan.beads()).allSatisfy(b -> assertThat(b.area()).isBetween(usual / 3, usual * 2));
+            assertThat(plan.beads())
+                    .as("a rod lays what it lays")
+                    .allSatisfy(
+                            b -> assertThat(b.area() * b.runLength() * 0.00785).isCloseTo(20.5, within(0.01)));
+        }
     }
 
     @Test
@@ -239,7 +293,7 @@ class PassPlannerTest {
                 changed);
         assertThat(plan.rods().get(0).gramsPerRod()).isCloseTo(20.5 * 11 / 12, within(1e-9));
         assertThat(plan.arcMinutes()).isEqualTo(plan.rods().get(0).rods());
-        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(16);
+        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(17);
         assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("density", 2.7)))
                 .isInstanceOf(InvalidField.class);
         assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("colour", 1.0)))
@@ -351,6 +405,14 @@ class PassPlannerTest {
                 .satisfies(b -> assertThat(b.area()).isCloseTo(18, within(1e-6)));
         assertThat(PassPlanner.plan(six, List.of(rod), PlanConstants.USUAL.with(Map.of("restJoined", 0.0)))
                         .beads())
-                .hasSize(2);
+                .as("one pass of 1/8 in takes 6 mm whatever the rest")
+                .hasSize(1);
+        assertThat(PassPlanner.plan(
+                                six,
+                                List.of(rod),
+                                PlanConstants.USUAL.with(Map.of("restJoined", 0.0, "onePassRods", 1.0)))
+                        .beads())
+                .as("two would leave a skin over the whole face: three")
+                .hasSize(3);
     }
 }
