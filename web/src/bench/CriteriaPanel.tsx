@@ -95,6 +95,7 @@ function WhyDrawer({
       open
       mask={false}
       size={460}
+      rootClassName="why"
       onClose={onClose}
       title={
         <Flex gap={10} align="center">

@@ -56,7 +56,7 @@ const OneMark = memo(function OneMark({ mark: m, lane, from, to, label, at, anch
   return (
     <g
       data-mark={m.kind}
-      className={onMark ? "touchable" : undefined}
+      cursor={onMark ? "pointer" : undefined}
       onClick={(e) => {
         if (!onMark) return;
         e.stopPropagation();

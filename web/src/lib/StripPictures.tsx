@@ -18,7 +18,7 @@ export function Pictures({ photos, look, x, top, end, onPhoto }: PicturesProps) 
       {besideEachOther(photos, x, end).map(({ p, left }) => {
         return (
           <g
-            className="touchable"
+            cursor="pointer"
             key={p.id}
             data-photo={p.id}
             onClick={(e) => {
