@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import mensor.length.Unit;
+import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
 import mensor.weld.Pass;
 import mensor.weld.PassKind;
+import mensor.weld.PassLimits;
 import mensor.weld.Range;
 import mensor.weld.RodTable;
 
@@ -20,13 +22,13 @@ public final class PlanComparison {
 
     private PlanComparison() {}
 
-    public static List<ComparisonRow> of(PassPlan plan, List<LoggedPass> passes, Unit units) {
+    public static List<ComparisonRow> of(Joint joint, PassPlan plan, List<LoggedPass> passes, Unit units) {
         List<ComparisonRow> lines = new ArrayList<>();
         lines.add(new ComparisonRow(
                 "passes",
                 String.valueOf(plan.beads().size()),
                 String.valueOf(passes.size()),
-                passes.size() != plan.beads().size()));
+                passes.size() == 1 && isOverOnePass(joint)));
         for (PassKind kind : PassKind.values()) {
             Optional<PassPlan.Bead> bead = nearest(plan.beads(), PassPlan.Bead::kind, kind);
             List<Pass> laid = passes.stream()
@@ -49,6 +51,19 @@ public final class PlanComparison {
         }
         metal(plan, passes, units).ifPresent(lines::add);
         return List.copyOf(lines);
+    }
+
+    /**
+     * The number of passes is the welder's, as long as the metal is there. One alone is too few where the leg is over what D1.1 gives
+     * a single pass in the position.
+     */
+    private static boolean isOverOnePass(Joint joint) {
+        return joint.isFillet()
+                && joint.position()
+                        .flatMap(at -> joint.size()
+                                .filter(size -> size.isOver(
+                                        PassLimits.singlePass(at, joint.length().unit()))))
+                        .isPresent();
     }
 
     /** What is planned of a kind; a fill or cap that the plan calls otherwise is held against what lies over the root. */

@@ -28,6 +28,7 @@ import mensor.weld.Member;
 import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.Penetration;
+import mensor.weld.Position;
 import mensor.weld.WeldType;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -101,7 +102,7 @@ class PassPlannerTest {
         "5/16, 5/32, HORIZONTAL_FILLET, 1",
         "3/8, 5/32, OVERHEAD_FILLET, 3"
     })
-    void aFilletHasAsManyPassesAsPeopleLay(String size, String rod, mensor.weld.Position position, int passes) {
+    void aFilletHasAsManyPassesAsPeopleLay(String size, String rod, Position position, int passes) {
         PassPlan plan = PassPlanner.plan(
                 fillet(size, "12").position(position).build(),
                 List.of(PlanRod.of(PassKind.ROOT, "E7018", Length.parse(rod, Unit.INCH))),
@@ -353,11 +354,23 @@ class PassPlannerTest {
     }
 
     private static List<PlanComparison.ComparisonRow> compared(LoggedPass... passes) {
+        return compared("5/16", passes);
+    }
+
+    private static List<PlanComparison.ComparisonRow> compared(String size, LoggedPass... passes) {
+        Joint joint = fillet(size, "24").position(Position.HORIZONTAL_FILLET).build();
         PassPlan plan = PassPlanner.plan(
-                fillet("5/16", "24").build(),
-                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
-                PlanConstants.USUAL);
-        return PlanComparison.of(plan, List.of(passes), Unit.INCH);
+                joint, List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)), PlanConstants.USUAL);
+        return PlanComparison.of(joint, plan, List.of(passes), Unit.INCH);
+    }
+
+    /** The number of passes is the welder's; D1.1 gives one horizontal pass 5/16 in (from memory). */
+    @ParameterizedTest
+    @CsvSource({"1/4, 2, false", "5/16, 1, false", "5/16, 2, false", "3/8, 1, true", "3/8, 2, false"})
+    void aPassCountDepartsOnlyWhereOnePassIsTooFew(String size, int laid, boolean apart) {
+        LoggedPass[] passes = new LoggedPass[laid];
+        java.util.Arrays.fill(passes, laid(PassKind.ROOT, "1/8", 120, "8"));
+        assertThat(compared(size, passes).get(0).apart()).isEqualTo(apart);
     }
 
     /** 120 A, 23 V at 5 in/min is 60·120·23/5 = 33.1 kJ/in; 160 A is 44.2, a third more. */

@@ -94,7 +94,8 @@ class SignedRows {
         if (value instanceof byte[] bytes) {
             return Signatures.sha256(bytes);
         }
-        if (value instanceof OffsetDateTime || value instanceof Timestamp) { // as one database or the other gives a moment
+        if (value instanceof OffsetDateTime
+                || value instanceof Timestamp) { // as one database or the other gives a moment
             return row.getObject(column, OffsetDateTime.class).toInstant().toString();
         }
         return String.valueOf(value);

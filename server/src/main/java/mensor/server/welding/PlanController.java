@@ -70,7 +70,7 @@ class PlanController {
                     from,
                     PlanDocument.of(o.asFitted().mark(), plan, unit),
                     shown(constants, unit),
-                    PlanComparison.of(plan, passes, unit));
+                    PlanComparison.of(o.asFitted(), plan, passes, unit));
         } catch (InvalidField e) {
             throw Refusal.invalid(e.field(), e.problem());
         }
