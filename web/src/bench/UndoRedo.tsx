@@ -1,4 +1,4 @@
-import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
+import { RollbackOutlined } from "@ant-design/icons";
 import { Button } from "antd";
 import { useEffect } from "react";
 import { useBusy, useTrack, type Doing } from "./useBench";
@@ -40,7 +40,7 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
         aria-label={`Undo ${canUndo ?? ""}`.trim()}
         title={canUndo ? `Undo: ${canUndo} (Ctrl Z)` : "Nothing to undo"}
         disabled={!canUndo || busy}
-        icon={<UndoOutlined />}
+        icon={<RollbackOutlined />}
         onClick={() => void move("undo")}
       />
       <Button
@@ -48,7 +48,7 @@ export function UndoRedo({ doing, onSaid, onFault }: Props) {
         aria-label={`Redo ${canRedo ?? ""}`.trim()}
         title={canRedo ? `Redo: ${canRedo} (Ctrl Y)` : "Nothing to redo"}
         disabled={!canRedo || busy}
-        icon={<RedoOutlined />}
+        icon={<RollbackOutlined rotate={180} />}
         onClick={() => void move("redo")}
       />
     </>

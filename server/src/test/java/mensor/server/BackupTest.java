@@ -81,6 +81,7 @@ class BackupTest {
         Path data = Files.createDirectory(folder.resolve("old"));
         org.flywaydb.core.Flyway.configure()
                 .dataSource("jdbc:h2:file:" + data.resolve("mensor"), "mensor", "")
+                .locations("classpath:db/h2")
                 .target("3")
                 .load()
                 .migrate();
