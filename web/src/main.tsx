@@ -2,7 +2,6 @@ import "@fontsource/atkinson-hyperlegible-next/400.css";
 import "@fontsource/atkinson-hyperlegible-next/600.css";
 import "@fontsource/atkinson-hyperlegible-next/700.css";
 import "@fontsource/atkinson-hyperlegible-next/800.css";
-import "./palette.css";
 import "./styles.css";
 import { QueryClient } from "@tanstack/react-query";
 import { PersistQueryClientProvider } from "@tanstack/react-query-persist-client";
@@ -10,6 +9,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Mensor } from "./Mensor";
+import { layOutColours } from "./palette";
 import { Themed } from "./Themed";
 import { keeping } from "./lib/keep";
 import { applyTheme } from "./lib/theme-choice";
@@ -24,6 +24,7 @@ const queries = new QueryClient({
 
 applyTheme();
 
+layOutColours();
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <Themed>

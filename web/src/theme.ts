@@ -1,7 +1,8 @@
 import { theme, type ThemeConfig } from "antd";
 import type { Theme } from "./lib/theme-choice";
+import { palette } from "./palette";
 
-/** The colours of the drawings: each is a variable, so that light and dark draw the same. Their values stand in palette.css. */
+/** The colours of the drawings: each is a variable, so that light and dark draw the same. Their values stand in palette.json. */
 export const ink = {
   text: "var(--text)",
   quiet: "var(--quiet)",
@@ -29,44 +30,9 @@ export const ink = {
   onFill: "var(--on-fill)",
 } as const;
 
-const light = {
-  layout: "#16324f",
-  text: "#14212b",
-  quiet: "#51606b",
-  border: "#7d8b95",
-  reject: "#a4161a",
-  paper: "#ffffff",
-  open: "#7a4d00",
-  accept: "#14623c",
-  fill: "#16324f",
-  head: "#f5f7f8",
-  hover: "#eef3f7",
-  rejectFill: "#a4161a",
-  acceptSoft: "#dcebe2",
-  rejectSoft: "#f7dddd",
-  openSoft: "#f6ead2",
-};
-const dark = {
-  layout: "#9cc4ee",
-  text: "#eef3f6",
-  quiet: "#b4c0c9",
-  border: "#8796a1",
-  reject: "#ff9d94",
-  paper: "#1b242b",
-  open: "#f3c67a",
-  accept: "#7fd6a4",
-  fill: "#1f4f80",
-  head: "#232e36",
-  hover: "#27343e",
-  rejectFill: "#a01f23",
-  acceptSoft: "#183527",
-  rejectSoft: "#45191b",
-  openSoft: "#3f300f",
-};
-
 /** The same for the widgets, which reckon with real colours. */
 export function antdTheme(now: Theme): ThemeConfig {
-  const c = now === "dark" ? dark : light;
+  const c = palette[now];
   return {
     algorithm: now === "dark" ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
@@ -75,7 +41,7 @@ export function antdTheme(now: Theme): ThemeConfig {
       colorPrimary: c.fill,
       colorText: c.text,
       colorTextDescription: c.quiet,
-      colorBorder: c.border,
+      colorBorder: c.edge,
       colorError: c.reject,
       colorBgElevated: c.paper,
       colorBgContainer: c.paper,
@@ -93,9 +59,9 @@ export function antdTheme(now: Theme): ThemeConfig {
       colorBgContainerDisabled: c.head,
       colorWarning: c.open,
       colorSuccess: c.accept,
-      colorSuccessBg: c.acceptSoft,
-      colorErrorBg: c.rejectSoft,
-      colorWarningBg: c.openSoft,
+      colorSuccessBg: c["accept-soft"],
+      colorErrorBg: c["reject-soft"],
+      colorWarningBg: c["open-soft"],
     },
     components: {
       Form: { itemMarginBottom: 0, verticalLabelPadding: "0 0 2px", labelHeight: "auto" },
@@ -125,14 +91,14 @@ export function antdTheme(now: Theme): ThemeConfig {
       Progress: { defaultColor: c.layout },
       Descriptions: { labelColor: c.quiet },
       Collapse: { headerBg: c.head },
-      Menu: { darkItemColor: "#dbe4ec", darkItemSelectedBg: "transparent", darkPopupBg: "#0c2238", itemHeight: 44 },
+      Menu: { darkItemColor: c["on-bar-quiet"], darkItemSelectedBg: "transparent", darkPopupBg: c.bar, itemHeight: 44 },
       Button: {
         fontWeight: 600,
         paddingInline: 17, // one letter is as wide as a gloved finger
         defaultGhostColor: "#ffffff",
         defaultGhostBorderColor: "#ffffff90",
-        colorError: c.rejectFill,
-        colorErrorHover: c.rejectFill,
+        colorError: c["reject-fill"],
+        colorErrorHover: c["reject-fill"],
       },
     },
   };

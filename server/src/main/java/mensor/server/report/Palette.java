@@ -3,11 +3,9 @@ package mensor.server.report;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
-import java.util.regex.MatchResult;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The colours of the screen in the light, read from its own file, so that paper shows the same. */
 final class Palette {
@@ -39,19 +37,16 @@ final class Palette {
     private static String of(String name) {
         String colour = LIGHT.get(name);
         if (colour == null) {
-            throw new IllegalStateException("no colour --" + name + " in the palette");
+            throw new IllegalStateException("no colour " + name + " in the palette");
         }
         return colour;
     }
 
     private static Map<String, String> read() {
-        try (InputStream in = Palette.class.getResourceAsStream("/mensor/web/palette.css")) {
-            String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            String light = css.substring(css.indexOf(":root {"), css.indexOf('}'));
-            return Pattern.compile("--([\\w-]+): (#[0-9a-f]+)")
-                    .matcher(light)
-                    .results()
-                    .collect(Collectors.toUnmodifiableMap((MatchResult m) -> m.group(1), m -> m.group(2)));
+        try (InputStream in = Palette.class.getResourceAsStream("/mensor/web/palette.json")) {
+            return JsonMapper.shared().readTree(in).get("light").properties().stream()
+                    .collect(Collectors.toUnmodifiableMap(
+                            Map.Entry::getKey, colour -> colour.getValue().asString()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
