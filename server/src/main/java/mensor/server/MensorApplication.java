@@ -1,6 +1,9 @@
 package mensor.server;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.time.Clock;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
@@ -15,6 +18,8 @@ public class MensorApplication {
     public static void main(String[] args) {
         try {
             if (args.length > 0 && MoveCommand.WORDS.contains(args[0])) {
+                ((Logger) LoggerFactory.getLogger("org.flywaydb"))
+                        .setLevel(Level.ERROR); // nothing of ours sets logging up here
                 System.out.println(new MoveCommand(System.getenv()).run(args));
                 return;
             }
