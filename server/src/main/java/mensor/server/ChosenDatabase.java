@@ -1,10 +1,7 @@
 package mensor.server;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Map;
+import mensor.server.db.WhichDatabase;
 import mensor.server.demo.HalfFilledDemo;
 import org.springframework.boot.EnvironmentPostProcessor;
 import org.springframework.boot.SpringApplication;
@@ -26,8 +23,8 @@ public class ChosenDatabase implements EnvironmentPostProcessor {
     @Override
     public void postProcessEnvironment(ConfigurableEnvironment environment, SpringApplication application) {
         String data = environment.getProperty("mensor.data");
-        String db = environment.getProperty("mensor.db", "embedded");
-        if (!db.equals("embedded")) {
+        String db = environment.getProperty("mensor.db", WhichDatabase.EMBEDDED);
+        if (!WhichDatabase.isEmbedded(db)) {
             if (environment.getProperty("mensor.demo", Boolean.class, false)) {
                 throw new IllegalArgumentException(
                         "the demo is kept in the embedded database; start it without MENSOR_DB");
@@ -45,7 +42,8 @@ public class ChosenDatabase implements EnvironmentPostProcessor {
                                     "spring.datasource.username",
                                     environment.getProperty("mensor.db-user", "mensor"),
                                     "spring.datasource.password",
-                                    password(environment),
+                                    WhichDatabase.password(
+                                            environment::getProperty, "mensor.db-password", "mensor.db-password-file"),
                                     "spring.flyway.placeholders.bytes",
                                     "bytea")));
             return;
@@ -62,18 +60,6 @@ public class ChosenDatabase implements EnvironmentPostProcessor {
                     .getPropertySources()
                     .addFirst(new MapPropertySource(
                             "memory", Map.of("spring.datasource.url", "jdbc:h2:mem:mensor;DB_CLOSE_DELAY=-1")));
-        }
-    }
-
-    private static String password(ConfigurableEnvironment environment) {
-        String file = environment.getProperty("mensor.db-password-file");
-        if (file == null) {
-            return environment.getProperty("mensor.db-password", "");
-        }
-        try {
-            return Files.readString(Path.of(file)).strip();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the file with the database's password cannot be read: " + file, e);
         }
     }
 }

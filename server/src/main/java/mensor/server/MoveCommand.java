@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import mensor.server.db.DatabaseSteps;
 import mensor.server.db.OpenFiles;
+import mensor.server.db.WhichDatabase;
 import org.flywaydb.core.Flyway;
 
 /**
@@ -34,8 +35,8 @@ final class MoveCommand {
         Path folder = Path.of(args[1]).toAbsolutePath();
         Path data = Path.of(args[3]).toAbsolutePath();
         boolean out = args[0].equals("export");
-        String db = environment.getOrDefault("MENSOR_DB", "embedded");
-        boolean embedded = db.equals("embedded");
+        String db = environment.getOrDefault("MENSOR_DB", WhichDatabase.EMBEDDED);
+        boolean embedded = WhichDatabase.isEmbedded(db);
         if (embedded && out && !Files.exists(data.resolve("mensor.mv.db"))) {
             throw new IllegalArgumentException(
                     "there is no database in " + data + "; name its folder with --data FOLDER");
@@ -44,7 +45,9 @@ final class MoveCommand {
         String user = embedded ? "mensor" : environment.getOrDefault("MENSOR_DB_USER", "mensor");
         try {
             Files.createDirectories(data);
-            String password = embedded ? "" : password();
+            String password = embedded
+                    ? ""
+                    : WhichDatabase.password(environment::get, "MENSOR_DB_PASSWORD", "MENSOR_DB_PASSWORD_FILE");
             Flyway steps = DatabaseSteps.of(url, user, password);
             if (!out) {
                 steps.migrate();
@@ -67,12 +70,5 @@ final class MoveCommand {
             String known = StartFailure.explain(e);
             throw new IllegalArgumentException(known != null ? known : "the database refused: " + e.getMessage(), e);
         }
-    }
-
-    private String password() throws IOException {
-        String file = environment.get("MENSOR_DB_PASSWORD_FILE");
-        return file == null
-                ? environment.getOrDefault("MENSOR_DB_PASSWORD", "")
-                : Files.readString(Path.of(file)).strip();
     }
 }

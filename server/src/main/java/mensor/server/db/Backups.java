@@ -37,7 +37,6 @@ import org.springframework.scheduling.annotation.Scheduled;
 @Configuration
 class Backups {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
-    static final String EMBEDDED = "embedded";
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
     private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
@@ -61,7 +60,7 @@ class Backups {
         this.clock = clock;
         this.data = Path.of(data).toAbsolutePath();
         this.demo = demo;
-        this.embedded = db.equals(EMBEDDED);
+        this.embedded = WhichDatabase.isEmbedded(db);
         this.kept = kept;
     }
 
@@ -110,7 +109,7 @@ class Backups {
         }
     }
 
-    private static String sha256(Path file) throws IOException {
+    static String sha256(Path file) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
             MessageDigest sum = MessageDigest.getInstance("SHA-256");
             new DigestInputStream(in, sum).transferTo(java.io.OutputStream.nullOutputStream());

@@ -19,7 +19,7 @@ import org.springframework.util.unit.DataSize;
  * anew without what nobody needs, where that is most of it: into a file beside, which then takes the other's place.
  */
 @Component
-@ConditionalOnProperty(name = "mensor.db", havingValue = Backups.EMBEDDED)
+@ConditionalOnProperty(name = "mensor.db", havingValue = WhichDatabase.EMBEDDED)
 class Compaction implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
     private static final int FULL_ENOUGH = 50;

@@ -3,12 +3,9 @@ package mensor.server.db;
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -19,11 +16,11 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import mensor.exchange.ChainFile;
 import mensor.server.db.StoredTables.Kind;
 import mensor.server.db.StoredTables.Table;
 import tools.jackson.databind.JsonNode;
@@ -77,7 +74,7 @@ public final class OpenFiles {
         long all = 0;
         for (Table t : StoredTables.of(db)) {
             long rows = write(db, t);
-            tables.addObject().put("name", t.name()).put("rows", rows).put("sha256", sum(file(t)));
+            tables.addObject().put("name", t.name()).put("rows", rows).put("sha256", Backups.sha256(file(t)));
             all += rows;
         }
         db.rollback();
@@ -161,7 +158,7 @@ public final class OpenFiles {
             case BYTES -> {
                 byte[] bytes = r.getBytes(column);
                 if (bytes != null) {
-                    String sum = HexFormat.of().formatHex(sha256().digest(bytes));
+                    String sum = ChainFile.sha256(bytes);
                     Path file = folder.resolve("files").resolve(sum);
                     if (!Files.exists(file)) {
                         Files.write(file, bytes);
@@ -247,7 +244,7 @@ public final class OpenFiles {
         }
         if (told == null
                 || !Files.exists(file)
-                || !told.path("sha256").asString("").equals(sum(file))) {
+                || !told.path("sha256").asString("").equals(Backups.sha256(file))) {
             throw new CannotMove("the file " + file + " is missing, or not as it was written");
         }
         try (Insert insert = new Insert(db, t);
@@ -337,30 +334,9 @@ public final class OpenFiles {
     private byte[] bytes(String sum) throws IOException {
         Path file = folder.resolve("files").resolve(sum);
         byte[] bytes = Files.exists(file) ? Files.readAllBytes(file) : new byte[0];
-        if (!HexFormat.of().formatHex(sha256().digest(bytes)).equals(sum)) {
+        if (!ChainFile.sha256(bytes).equals(sum)) {
             throw new CannotMove("the file " + file + " is missing, or not as it was written");
         }
         return bytes;
-    }
-
-    private static String sum(Path file) throws IOException {
-        MessageDigest sum = sha256();
-        byte[] part = new byte[1 << 16];
-        try (var in = Files.newInputStream(file)) {
-            for (int n = in.read(part); n >= 0; n = in.read(part)) {
-                sum.update(part, 0, n);
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return HexFormat.of().formatHex(sum.digest());
-    }
-
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -5,6 +5,7 @@ import jakarta.persistence.EntityManagerFactory;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
+import mensor.server.db.WhichDatabase;
 import mensor.server.job.StoredJob;
 import mensor.server.joint.StoredJoint;
 import org.hibernate.engine.spi.SessionFactoryImplementor;
@@ -43,7 +44,7 @@ class WorklistWatch implements PostInsertEventListener, PostUpdateEventListener 
             EntityManagerFactory factory,
             @Value("${mensor.db}") String db) {
         this.rows = rows;
-        this.counts = db.equals("embedded") ? StoreCounts.inThisProcess() : StoreCounts.inDatabase(jdbc);
+        this.counts = WhichDatabase.isEmbedded(db) ? StoreCounts.inThisProcess() : StoreCounts.inDatabase(jdbc);
         this.jdbc = jdbc;
         this.transactions = transactions;
         this.factory = factory;

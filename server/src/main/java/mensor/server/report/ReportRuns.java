@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import mensor.server.db.WhichDatabase;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.report.ReportQueue.ReportView;
@@ -67,7 +68,7 @@ class ReportRuns {
         this.people = people;
         this.json = json;
         this.clock = clock;
-        this.alone = db.equals("embedded");
+        this.alone = WhichDatabase.isEmbedded(db);
     }
 
     @EventListener(ApplicationReadyEvent.class)
