@@ -95,6 +95,9 @@ export function antdTheme(now: Theme): ThemeConfig {
       Button: {
         fontWeight: 600,
         paddingInline: 17, // one letter is as wide as a gloved finger
+        // as tall as the others, for the rows that hold many
+        paddingInlineSM: 10,
+        contentFontSizeSM: 16,
         defaultGhostColor: "#ffffff",
         defaultGhostBorderColor: "#ffffff90",
         colorError: c["reject-fill"],

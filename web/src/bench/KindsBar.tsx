@@ -27,6 +27,7 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
     <Flex wrap gap={6} align="start" role="group" aria-label="What was seen or read">
       {all.slice(0, first).map((k) => (
         <Button
+          size="small"
           type={spec?.id === k.id ? "primary" : "default"}
           key={k.id}
           aria-pressed={spec?.id === k.id}

@@ -235,8 +235,10 @@ function Signs({ bench, causes, mayRecord }: { bench: Bench; causes: Causes; may
       <div className="cards">
         {shown.map((s) => (
           <div key={s.id} className="framed signcard" data-seen={s.seen === undefined ? "" : s.seen ? "yes" : "no"}>
-            <SignMark id={s.id} />
-            <span>{s.words}</span>
+            <Flex gap={10} align="center">
+              <SignMark id={s.id} />
+              <span>{s.words}</span>
+            </Flex>
             {mayRecord && (
               <span className="row pair" role="group" aria-label={s.words}>
                 <Button
