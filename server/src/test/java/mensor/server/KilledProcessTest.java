@@ -8,7 +8,10 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** What was acknowledged is there after the process was killed the moment after: an entry, and a report that was asked for. */
+/**
+ * What was acknowledged is there after the process was killed the moment after: an entry, a report that was asked for, and a weld
+ * list that was being stored.
+ */
 @Tag("embedded")
 class KilledProcessTest {
     @Test
@@ -16,6 +19,7 @@ class KilledProcessTest {
         UUID id = UUID.randomUUID();
         String inspection;
         String report;
+        String list;
         try (MensorProcess mensor = MensorProcess.start(data)) {
             TestBrowser b = new TestBrowser(mensor.address());
             b.post("/api/people/first", "{'login':'quinn','name':'Q','password':'a-long-password'}")
@@ -28,6 +32,7 @@ class KilledProcessTest {
             ines.put(inspection + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'"))
                     .expect(200);
             report = ReportOfAll.begin(ines, "K1");
+            list = ListOfWelds.beginStoring(ines, "K1", 2000);
             mensor.kill();
         }
         try (MensorProcess mensor = MensorProcess.start(data)) {
@@ -42,6 +47,10 @@ class KilledProcessTest {
                             .asString())
                     .isEqualTo(id.toString());
             ReportOfAll.awaitDone(again, report);
+            ListOfWelds.await(again, list, "STORED");
+            assertThat(again.get("/api/joints?find=LW-").json().get("fitting").asInt())
+                    .as("each row once, none left out")
+                    .isEqualTo(2000);
         }
     }
 }

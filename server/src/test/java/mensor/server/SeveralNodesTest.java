@@ -65,6 +65,7 @@ class SeveralNodesTest {
             // a report is asked for at one node and made by any; each tells how far it is
             String report = ReportOfAll.begin(ines, "N-1");
             ReportOfAll.awaitDone(ines, report);
+            ListOfWelds.await(ines, ListOfWelds.beginStoring(ines, "N-1", 600), "STORED");
 
             // one is killed: nobody signs in again, nothing is lost
             a.kill();
@@ -103,7 +104,7 @@ class SeveralNodesTest {
 
     private static List<String> marks(TestBrowser by) {
         List<String> marks = new ArrayList<>();
-        for (JsonNode r : by.get("/api/joints").expect(200).json().get("rows")) {
+        for (JsonNode r : by.get("/api/joints?find=N-").expect(200).json().get("rows")) {
             marks.add(r.get("mark").asString());
         }
         return marks;

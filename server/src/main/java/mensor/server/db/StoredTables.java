@@ -17,7 +17,7 @@ import java.util.TreeSet;
 final class StoredTables {
     /** Of the running application, or made again of the others. */
     private static final Set<String> NOT_STORED = Set.of(
-            "flyway_schema_history", "worklist_row", "report_run", "spring_session", "spring_session_attributes");
+            "flyway_schema_history", "worklist_row", "background_work", "spring_session", "spring_session_attributes");
 
     /**
      * @param columns by name, what kind of value each takes

@@ -59,8 +59,8 @@ class ReportController {
         checkForm(as);
         WeldReport w = reports.of(actor, id);
         byte[] file = switch (as) {
-            case "csv" -> ReportFiles.csv(List.of(w)).getBytes(StandardCharsets.UTF_8);
-            case "json" -> ReportFiles.json(List.of(w), clock.instant(), json).getBytes(StandardCharsets.UTF_8);
+            case "csv" -> ReportFiles.csv(w).getBytes(StandardCharsets.UTF_8);
+            case "json" -> ReportFiles.json(w, clock.instant(), json).getBytes(StandardCharsets.UTF_8);
             default ->
                 (paper == null ? Paper.usual(w.units()) : paper)
                         .printOnOnePage(w.name(), w.job() + " · " + w.name(), WeldPage.of(w));
@@ -104,7 +104,7 @@ class ReportController {
 
     /** A report of many welds is made in the background. */
     @PostMapping("/reports")
-    ReportQueue.ReportView begin(@AuthenticationPrincipal Actor actor, @RequestBody ReportForm form) {
+    ReportView begin(@AuthenticationPrincipal Actor actor, @RequestBody ReportForm form) {
         checkForm(form.as());
         if (form.job() == null) {
             throw Refusal.invalid("job", "of which job?");
@@ -128,24 +128,24 @@ class ReportController {
 
     /** Those that this person asked for, the newest first. */
     @GetMapping("/reports")
-    List<ReportQueue.ReportView> mine(@AuthenticationPrincipal Actor actor) {
+    List<ReportView> mine(@AuthenticationPrincipal Actor actor) {
         return runs.of(actor);
     }
 
     @GetMapping("/reports/{id}")
-    ReportQueue.ReportView one(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+    ReportView one(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return runs.view(actor, id);
     }
 
     @DeleteMapping("/reports/{id}")
-    ReportQueue.ReportView stop(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+    ReportView stop(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         runs.stop(actor, id);
         return runs.view(actor, id);
     }
 
     @GetMapping("/reports/{id}/file")
     ResponseEntity<byte[]> file(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
-        ReportQueue.ReportView view = runs.view(actor, id);
+        ReportView view = runs.view(actor, id);
         return answer(runs.file(actor, id), view.as(), view.title());
     }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -12,6 +13,7 @@ import mensor.server.inspection.BenchView.FindingView;
 import mensor.server.repair.DefectsView.RejectedPlace;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The report as open files: CSV, a row for each finding and each rejected place, and JSON ({@code mensor-report/2}). */
@@ -64,24 +66,46 @@ final class ReportFiles {
         return formula || !s.isEmpty() && "\t\r\n".indexOf(s.charAt(0)) >= 0 ? "'" + s : s;
     }
 
-    static String csv(List<WeldReport> welds) {
+    static String csv(WeldReport weld) {
         StringWriter out = new StringWriter();
-        try (CSVPrinter csv = new CSVPrinter(
-                out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
-            for (WeldReport w : welds) {
-                for (WeldReport.SignedInspection l : w.inspections()) {
-                    for (FindingView f : l.bench().evaluation().findings()) {
-                        row(csv, finding(w, l, f));
-                    }
-                }
-                for (RejectedPlace d : w.defects()) {
-                    row(csv, defect(w, d));
-                }
-            }
+        try (Csv csv = new Csv(out)) {
+            csv.add(weld);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return out.toString();
+    }
+
+    /** Written as it grows; closing ends it. */
+    static final class Csv implements ReportRuns.Pages {
+        private final CSVPrinter csv;
+
+        Csv(Writer out) throws IOException {
+            csv = new CSVPrinter(
+                    out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get());
+        }
+
+        @Override
+        public void add(WeldReport w) throws IOException {
+            for (WeldReport.SignedInspection l : w.inspections()) {
+                for (FindingView f : l.bench().evaluation().findings()) {
+                    row(csv, finding(w, l, f));
+                }
+            }
+            for (RejectedPlace d : w.defects()) {
+                row(csv, defect(w, d));
+            }
+        }
+
+        @Override
+        public void end() throws IOException {
+            csv.flush();
+        }
+
+        @Override
+        public void close() throws IOException {
+            csv.close();
+        }
     }
 
     private static void row(CSVPrinter csv, Object[] cells) throws IOException {
@@ -167,10 +191,6 @@ final class ReportFiles {
         };
     }
 
-    /** The whole report. */
-    @JsonInclude(JsonInclude.Include.NON_NULL)
-    private record Document(String format, Instant made, List<Weld> welds) {}
-
     @JsonInclude(JsonInclude.Include.NON_NULL)
     private record Weld(
             String job,
@@ -209,10 +229,42 @@ final class ReportFiles {
             int chainPlace,
             String previousSha256) {}
 
-    static String json(List<WeldReport> welds, Instant made, JsonMapper json) {
-        return json.writerWithDefaultPrettyPrinter()
-                .writeValueAsString(new Document(
-                        FORMAT, made, welds.stream().map(ReportFiles::weld).toList()));
+    static String json(WeldReport weld, Instant made, JsonMapper json) {
+        StringWriter out = new StringWriter();
+        try (Json document = new Json(out, made, json)) {
+            document.add(weld);
+            document.end();
+        }
+        return out.toString();
+    }
+
+    /** The whole report, written as it grows. */
+    static final class Json implements ReportRuns.Pages {
+        private final JsonGenerator out;
+
+        Json(Writer to, Instant made, JsonMapper json) {
+            out = json.writerWithDefaultPrettyPrinter().createGenerator(to);
+            out.writeStartObject();
+            out.writeStringProperty("format", FORMAT);
+            out.writePOJOProperty("made", made);
+            out.writeArrayPropertyStart("welds");
+        }
+
+        @Override
+        public void add(WeldReport w) {
+            out.writePOJO(weld(w));
+        }
+
+        @Override
+        public void end() {
+            out.writeEndArray();
+            out.writeEndObject();
+        }
+
+        @Override
+        public void close() {
+            out.close();
+        }
     }
 
     private static Weld weld(WeldReport w) {

@@ -1,179 +1,165 @@
 package mensor.server.report;
 
-import jakarta.annotation.PreDestroy;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
-import mensor.server.db.WhichDatabase;
+import mensor.server.background.BackgroundQueue;
+import mensor.server.background.BackgroundQueue.BackgroundWork;
+import mensor.server.background.BackgroundWorker;
+import mensor.server.background.Turn;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
-import mensor.server.report.ReportQueue.ReportView;
-import mensor.server.report.ReportQueue.Wanted;
 import mensor.server.web.Refusal;
 import org.apache.pdfbox.io.IOUtils;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.multipdf.PDFMergerUtility;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
+import org.apache.pdfbox.multipdf.PDFMergerUtility.DocumentMergeMode;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Reports of many welds, made in the background one after the other; each shows how far it is and can be stopped. */
+/**
+ * Reports of many welds, made in the background one after the other. One weld is in memory at a time: what was made of those
+ * before it is in a folder that is gone when the report is done.
+ */
 @Component
-class ReportRuns {
-    private static final Logger LOG = LoggerFactory.getLogger(ReportRuns.class);
-    /** A finished report is kept as long as somebody may come for it. */
-    private static final Duration KEPT = Duration.ofHours(2);
-
+class ReportRuns implements BackgroundWorker {
+    private static final Set<String> KINDS = Set.of("report");
     private static final int MOST_WAITING = 20;
-    private static final long PROGRESS_EVERY = TimeUnit.MILLISECONDS.toNanos(300);
 
-    private final ReportQueue queue;
+    private final BackgroundQueue queue;
     private final WeldReports reports;
     private final People people;
     private final JsonMapper json;
     private final Clock clock;
-    private final boolean alone;
-    private final UUID node = UUID.randomUUID();
-    private volatile boolean closing;
-    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "reports");
-        thread.setDaemon(true);
-        return thread;
-    });
 
-    ReportRuns(
-            ReportQueue queue,
-            WeldReports reports,
-            People people,
-            JsonMapper json,
-            Clock clock,
-            @Value("${mensor.db}") String db) {
+    ReportRuns(BackgroundQueue queue, WeldReports reports, People people, JsonMapper json, Clock clock) {
         this.queue = queue;
         this.reports = reports;
         this.people = people;
         this.json = json;
         this.clock = clock;
-        this.alone = WhichDatabase.isEmbedded(db);
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void start() {
-        if (alone) {
-            queue.beginAgain();
-        }
-        worker.scheduleWithFixedDelay(this::workOff, 0, 1, TimeUnit.SECONDS);
+    @Override
+    public Set<String> kinds() {
+        return KINDS;
     }
 
     ReportView begin(Actor actor, String title, ReportForm form, int welds) {
-        queue.forgetBefore(clock.instant().minus(KEPT));
-        if (queue.waiting() >= MOST_WAITING) {
+        if (queue.waiting(KINDS) >= MOST_WAITING) {
             throw Refusal.conflict("many reports are being made already; wait until some are done");
         }
-        UUID id = queue.add(actor.id(), title, form, welds);
-        worker.execute(this::workOff);
-        return view(actor, id);
+        return view(actor, queue.add("report", actor.id(), title, json.writeValueAsString(form), null, welds));
     }
 
-    private void workOff() {
+    @Override
+    public void work(Turn turn) {
         try {
-            for (Optional<Wanted> next = next(); next.isPresent(); next = next()) {
-                make(next.get());
-            }
-        } catch (RuntimeException e) {
-            LOG.error("the reports that wait could not be read", e);
-        }
-    }
-
-    private Optional<Wanted> next() {
-        return closing ? Optional.empty() : queue.take(node);
-    }
-
-    private void make(Wanted wanted) {
-        try {
-            byte[] file = file(wanted);
-            if (file != null) {
-                queue.finish(wanted.id(), node, file);
-            } else {
-                queue.end(wanted.id(), node, closing ? "waiting" : "stopped");
-            }
-        } catch (RuntimeException e) {
-            if (!closing) {
-                LOG.error("the report {} failed", wanted.title(), e);
-            }
-            queue.end(wanted.id(), node, closing ? "waiting" : "failed");
-        }
-    }
-
-    /** The report; null where it was stopped, or this node is to stop. */
-    private byte[] file(Wanted wanted) {
-        Actor actor = people.get(wanted.person());
-        ReportForm form = wanted.form();
-        List<UUID> all = reports.welds(form.job(), form.lot());
-        List<WeldReport> welds = new ArrayList<>();
-        List<byte[]> pages = new ArrayList<>();
-        List<WeldPage.Line> lines = new ArrayList<>();
-        Paper paper = form.paper();
-        long told = System.nanoTime() - PROGRESS_EVERY;
-        for (int done = 0; done < all.size(); done++) {
-            if (System.nanoTime() - told >= PROGRESS_EVERY) {
-                if (closing || !queue.progress(wanted.id(), node, done, all.size())) {
-                    return null;
+            Path folder = Files.createTempDirectory("report");
+            try {
+                Path made = folder.resolve("made");
+                if (write(turn, folder, made)) {
+                    turn.finish(made);
                 }
-                told = System.nanoTime();
+            } finally {
+                FileSystemUtils.deleteRecursively(folder);
             }
-            WeldReport w = reports.of(actor, all.get(done));
-            if (form.as().equals("pdf")) {
-                pages.add(paper.printOnOnePage(w.name(), wanted.title() + " · " + w.name(), WeldPage.of(w)));
-                lines.add(WeldPage.Line.of(w));
-            } else {
-                welds.add(w);
-            }
-        }
-        return switch (form.as()) {
-            case "csv" -> ReportFiles.csv(welds).getBytes(StandardCharsets.UTF_8);
-            case "json" -> ReportFiles.json(welds, clock.instant(), json).getBytes(StandardCharsets.UTF_8);
-            default -> {
-                pages.add(0, paper.print(wanted.title(), wanted.title(), WeldPage.summary(wanted.title(), lines)));
-                yield merged(pages);
-            }
-        };
-    }
-
-    private static byte[] merged(List<byte[]> pages) {
-        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            PDFMergerUtility merger = new PDFMergerUtility();
-            merger.setDestinationStream(out);
-            for (byte[] page : pages) {
-                merger.addSource(new RandomAccessReadBuffer(new ByteArrayInputStream(page)));
-            }
-            merger.mergeDocuments(IOUtils.createMemoryOnlyStreamCache());
-            return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
+    /** @return whether it was made whole; not where it was stopped, or this node is to stop */
+    private boolean write(Turn turn, Path folder, Path made) throws IOException {
+        Actor actor = people.get(turn.person());
+        ReportForm form = json.readValue(turn.wanted(), ReportForm.class);
+        try (Pages pages = pages(form, turn.title(), folder, made)) {
+            List<UUID> all = reports.welds(form.job(), form.lot());
+            for (int done = 0; done < all.size(); done++) {
+                if (!turn.goesOn(done, all.size())) {
+                    return false;
+                }
+                pages.add(reports.of(actor, all.get(done)));
+            }
+            pages.end();
+            return true;
+        }
+    }
+
+    private Pages pages(ReportForm form, String title, Path folder, Path made) throws IOException {
+        return switch (form.as()) {
+            case "csv" -> new ReportFiles.Csv(Files.newBufferedWriter(made));
+            case "json" -> new ReportFiles.Json(Files.newBufferedWriter(made), clock.instant(), json);
+            default -> new Pdf(form.paper(), title, folder, made);
+        };
+    }
+
+    /** A report as it grows, a weld at a time. */
+    interface Pages extends AutoCloseable {
+        void add(WeldReport weld) throws IOException;
+
+        void end() throws IOException;
+
+        @Override
+        default void close() throws IOException {}
+    }
+
+    private static final class Pdf implements Pages {
+        private final Paper paper;
+        private final String title;
+        private final Path folder;
+        private final Path made;
+        private final List<Path> parts = new ArrayList<>();
+        private final List<WeldPage.Line> lines = new ArrayList<>();
+
+        Pdf(Paper paper, String title, Path folder, Path made) {
+            this.paper = paper;
+            this.title = title;
+            this.folder = folder;
+            this.made = made;
+        }
+
+        private Path part(byte[] pages) throws IOException {
+            return Files.write(folder.resolve(Integer.toString(parts.size())), pages);
+        }
+
+        @Override
+        public void add(WeldReport w) throws IOException {
+            parts.add(part(paper.printOnOnePage(w.name(), title + " · " + w.name(), WeldPage.of(w))));
+            lines.add(WeldPage.Line.of(w));
+        }
+
+        @Override
+        public void end() throws IOException {
+            parts.add(0, part(paper.print(title, title, WeldPage.summary(title, lines))));
+            PDFMergerUtility merger = new PDFMergerUtility();
+            merger.setDocumentMergeMode(DocumentMergeMode.OPTIMIZE_RESOURCES_MODE);
+            merger.setDestinationFileName(made.toString());
+            for (Path part : parts) {
+                merger.addSource(part.toFile());
+            }
+            merger.mergeDocuments(IOUtils.createTempFileOnlyStreamCache());
+        }
+    }
+
+    private ReportView view(BackgroundWork work) {
+        return ReportView.of(work, json.readValue(work.wanted(), ReportForm.class));
+    }
+
     List<ReportView> of(Actor actor) {
-        return queue.of(actor.id());
+        return queue.of(actor.id(), KINDS).stream().map(this::view).toList();
     }
 
     ReportView view(Actor actor, UUID id) {
         return queue.find(actor.id(), id)
+                .filter(w -> KINDS.contains(w.kind()))
+                .map(this::view)
                 .orElseThrow(() ->
                         Refusal.notFound("there is no such report; it was made anew, or is older than two hours"));
     }
@@ -185,16 +171,6 @@ class ReportRuns {
 
     byte[] file(Actor actor, UUID id) {
         view(actor, id);
-        return queue.file(id).orElseThrow(() -> Refusal.conflict("the report is not made yet"));
-    }
-
-    /** What is under way is begun again by the next start, or by another node. */
-    @PreDestroy
-    void close() throws InterruptedException {
-        closing = true;
-        worker.shutdown();
-        if (!worker.awaitTermination(10, TimeUnit.SECONDS)) {
-            worker.shutdownNow();
-        }
+        return queue.made(id).orElseThrow(() -> Refusal.conflict("the report is not made yet"));
     }
 }

@@ -20,14 +20,12 @@ final class DiskFault {
         for (Throwable t = failure; t != null && t != t.getCause(); t = t.getCause()) {
             String said = String.valueOf(t.getMessage()).toLowerCase(Locale.ROOT);
             if (said.contains("no space left") || said.contains("not enough space") || said.contains("disk full")) {
-                return Optional.of(
-                        "the disk is full: nothing was stored. What is stored can be read; make room and repeat");
+                return Optional.of(FULL);
             }
             if (said.contains("read-only file system")
                     || said.contains("database is read only")
                     || said.contains("read-only transaction")) {
-                return Optional.of(
-                        "the disk can only be read: nothing was stored. Whoever runs Mensor must look at it");
+                return Optional.of(READ_ONLY);
             }
             if (t instanceof SQLException s) {
                 for (int code : OF_THE_FILE) {
