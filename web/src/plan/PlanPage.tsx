@@ -8,6 +8,7 @@ import { showPlace } from "../lib/place";
 import { TopBar } from "../lib/TopBar";
 import { StackView } from "./StackView";
 import { SmallTable } from "../lib/SmallTable";
+import { tied } from "../lib/tied";
 
 /** How the weld would be built up: the stack of beads, metal, rods, arc time and heat, held against what was recorded. */
 export default function PlanPage() {
@@ -52,8 +53,17 @@ export default function PlanPage() {
                     {p.plan.beads.length} {p.plan.beads.length === 1 ? "bead" : "beads"}: {p.plan.what}
                   </h2>
                 </header>
-                <div className="body fills">
-                  <StackView plan={p.plan} fillet={m.fillet} units={m.units} />
+                <div className={`body ${p.recorded.length > 0 ? "fills even halves" : "fills"}`}>
+                  <StackView
+                    plan={p.plan}
+                    beads={p.plan.beads}
+                    label={p.recorded.length > 0 ? "As planned" : ""}
+                    fillet={m.fillet}
+                    units={m.units}
+                  />
+                  {p.recorded.length > 0 && (
+                    <StackView plan={p.plan} beads={p.recorded} label="As recorded" fillet={m.fillet} units={m.units} />
+                  )}
                 </div>
               </section>
               <section className="card panel" aria-label="Order and constants">
@@ -227,17 +237,22 @@ function Beads({ plan: p, units }: { plan: Plan; units: string }) {
       columns={[
         ["No.", (b) => <b>{b.pass}</b>],
         ["Bead", (b) => b.kind],
-        ["Rod", (b) => b.rod],
-        ["Area", (b) => area(b.areaMm2, units)],
+        ["Rod", (b) => tied(b.rod)],
         [
-          "Run a rod",
+          `Wide × thick, ${units}`,
           (b) => (
             <>
-              {showPlace(b.runLengthMm, units)} {units}
+              {showPlace(b.widthMm, units, 16)} × {showPlace(b.heightMm, units, 16)}
             </>
           ),
         ],
-        ["Stops from the datum", (b) => b.stops.join(", ") || "–"],
+        [
+          `Covers, shelf, ${units}`,
+          (b) =>
+            b.cover === undefined ? "–" : `${Math.round(100 * b.cover)} %, ${showPlace(b.shelfMm ?? 0, units, 16)}`,
+        ],
+        [`Run a rod, ${units}`, (b) => (b.runLengthMm === undefined ? "–" : showPlace(b.runLengthMm, units))],
+        ["Stops from datum", (b) => b.stops.join(", ") || "–"],
       ]}
     />
   );

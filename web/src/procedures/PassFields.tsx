@@ -11,6 +11,12 @@ const polarities = [
   ["DCEN", "DCEN"],
   ["AC", "AC"],
 ] as const;
+const processes = [
+  ["SMAW", "stick"],
+  ["GTAW", "GTAW (TIG)"],
+  ["GMAW", "GMAW (MIG)"],
+  ["FCAW", "FCAW"],
+] as const;
 const techniques = [
   ["", "–"],
   ["stringer", "stringer"],
@@ -44,6 +50,7 @@ export function PassFields({ index: i, pass: p, rods, units, problems, onChange,
     const amps = rodOf(of)?.amps;
     return amps ? { ...of, amps: [amps.low, amps.high] } : of;
   };
+  const stick = (p.process ?? "SMAW") === "SMAW";
   const range = rodOf(p)?.amps;
   return (
     <FormGrid className="under">
@@ -57,13 +64,34 @@ export function PassFields({ index: i, pass: p, rods, units, problems, onChange,
         onChange={(v) => change({ kind: v })}
       />
       <ChoiceField
-        id={`e${i}`}
-        label="Rod"
+        id={`b${i}`}
+        label="By"
         span={3}
-        value={p.electrode}
-        options={[...new Set(rods.map((r) => r.electrode))].map((r) => [r, r] as const)}
-        onChange={(v) => change(withRange({ ...p, electrode: v }))}
+        value={p.process ?? "SMAW"}
+        problem={at("process")}
+        options={processes}
+        onChange={(v) => change({ process: v, amps: undefined, electrode: v === "SMAW" ? "E7018" : "" })}
       />
+      {stick ? (
+        <ChoiceField
+          id={`e${i}`}
+          label="Rod"
+          span={2}
+          value={p.electrode}
+          options={[...new Set(rods.map((r) => r.electrode))].map((r) => [r, r] as const)}
+          onChange={(v) => change(withRange({ ...p, electrode: v }))}
+        />
+      ) : (
+        <TextField
+          id={`e${i}`}
+          label="Filler"
+          span={2}
+          value={p.electrode}
+          placeholder="ER70S-2"
+          problem={at("electrode")}
+          onChange={(v) => change({ electrode: v })}
+        />
+      )}
       <TextField
         id={`d${i}`}
         label="Diameter"
@@ -116,7 +144,7 @@ export function PassFields({ index: i, pass: p, rods, units, problems, onChange,
       />
       <TextField
         id={`l${i}`}
-        label={p.kind === "root" ? "Largest size" : "Thickest layer"}
+        label={!stick ? "Thick" : p.kind === "root" ? "Largest size" : "Thickest layer"}
         span={2}
         value={p.layer}
         problem={at("layer")}

@@ -130,7 +130,7 @@ export function ProcedureCard({
                 }
               />
             ))}
-            {mayChange && (form.passes?.length ?? 0) < 4 && (
+            {mayChange && (form.passes?.length ?? 0) < 12 && (
               <Button
                 type="link"
                 onClick={() =>
@@ -139,7 +139,7 @@ export function ProcedureCard({
                       ...(form.passes ?? []),
                       {
                         ...form.passes?.at(-1),
-                        kind: kinds.map(([k]) => k).find((k) => !form.passes?.some((p) => p.kind === k)),
+                        kind: kinds.map(([k]) => k).find((k) => !form.passes?.some((p) => p.kind === k)) ?? "fill",
                       },
                     ],
                   })

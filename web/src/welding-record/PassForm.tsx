@@ -7,10 +7,17 @@ import { Cell, FormGrid } from "../lib/FormGrid";
 
 const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
 const diameters: Record<string, string[]> = { in: ["3/32", "1/8", "5/32", "3/16"], mm: ["2.5", "3.2", "4", "5"] };
+const processes = [
+  ["", "stick"],
+  ["GTAW", "GTAW (TIG)"],
+  ["GMAW", "GMAW (MIG)"],
+  ["FCAW", "FCAW"],
+] as const;
 const choices = (list: string[]) => list.map((v) => [v, v || "–"] as const);
 
 type Typed = Record<
   | "kind"
+  | "process"
   | "electrode"
   | "diameter"
   | "amps"
@@ -31,6 +38,7 @@ type Typed = Record<
 >;
 const empty: Typed = {
   kind: "root",
+  process: "",
   electrode: "E7018",
   diameter: "",
   amps: "",
@@ -102,7 +110,7 @@ export function PassForm({
     const from = welding.procedure?.passes[i];
     if (!from) return;
     const values = Object.fromEntries(copied.filter((f) => from[f] !== undefined).map((f) => [f, String(from[f])]));
-    setTyped({ ...typed, ...values, kind: from.kind });
+    setTyped({ ...typed, ...values, kind: from.kind, process: from.process === "SMAW" ? "" : from.process });
     setPlanned(Object.keys(values));
   };
   const submit = async (e: FormEvent) => {
@@ -122,6 +130,7 @@ export function PassForm({
     if (await onPut(content)) setPlanned([]);
   };
   const problems = problemsByField(fault);
+  const stick = typed.process === "" || typed.process === "SMAW";
   const hint = (f: string) => (planned.includes(f) ? "planned" : undefined);
   const text = (f: keyof Typed, label: string, span: number, placeholder?: string) => (
     <TextField
@@ -161,12 +170,26 @@ export function PassForm({
       )}
       <FormGrid>
         {choice("kind", "Pass", 3, ["root", "hot", "fill", "cap"])}
-        {choice("electrode", "Rod", 3, rods)}
+        {stick ? choice("electrode", "Rod", 3, rods) : text("electrode", "Filler", 3, "ER70S-2")}
         {choice("diameter", "Diameter", 3, ["", ...(diameters[welding.units] ?? [])])}
         {text("amps", "Amps", 3)}
         {choice("polarity", "Polarity", 3, ["", "DCEP", "DCEN", "AC"])}
         {choice("technique", "Beads", 3, ["", "stringer", "weave"])}
         {choice("progression", "Vertical", 3, ["", "up", "down"])}
+        {!brief && (
+          <ChoiceField
+            id="pass-process"
+            label="By"
+            span={3}
+            value={typed.process}
+            options={processes}
+            problem={problems.process}
+            onChange={(v) => {
+              setTyped({ ...typed, process: v, electrode: v === "" ? "E7018" : "" });
+              setPlanned(planned.filter((f) => f !== "electrode"));
+            }}
+          />
+        )}
         {!brief && text("volts", "Volts", 3)}
         {!brief && text("speed", "Travel", 3, welding.units === "in" ? "6 in/min" : "150 mm/min")}
         {!brief && text("runLength", "Run a rod", 3)}

@@ -37,6 +37,7 @@ describe("the passes", () => {
       passes: [
         {
           kind: "root",
+          process: "SMAW",
           electrode: "E7018",
           diameter: "1/8 in",
           amps: 127.5,

@@ -96,6 +96,7 @@ function Departure({ line, fault }: { line: string; fault: boolean }) {
 }
 
 const shown: [keyof WeldingContent, string][] = [
+  ["process", ""],
   ["diameter", ""],
   ["electrode", ""],
   ["amps", " A"],

@@ -33,18 +33,36 @@ public record PassPlan(
      *
      * @param area of this bead in the stack
      * @param fullArea what a rod lays over its run
+     * @param runLength how far one rod goes; nothing where another process lays it
+     * @param width from toe to toe
+     * @param height its greatest thickness
+     * @param cover how much of the bead before lies under it, where it leans on one
+     * @param shelf what is left of that one as a seat, across its face
      * @param stops where rods end along the weld, from the datum, mm
      */
     public record Bead(
             int number,
             PassKind kind,
             int layer,
-            String rod,
+            PlanRod laidWith,
             double area,
             double fullArea,
             double runLength,
+            double width,
+            double height,
+            OptionalDouble cover,
+            OptionalDouble shelf,
             List<Point> outline,
-            List<Double> stops) {}
+            List<Double> stops) {
+        public String rod() {
+            return laidWith.words();
+        }
+
+        Bead stopping(List<Double> at) {
+            return new Bead(
+                    number, kind, layer, laidWith, area, fullArea, runLength, width, height, cover, shelf, outline, at);
+        }
+    }
 
     /**
      * Rods of one kind to draw from the store.
@@ -60,7 +78,16 @@ public record PassPlan(
             double gramsPerRod,
             boolean scaled,
             int rods,
-            OptionalDouble electrodeGrams) {}
+            OptionalDouble electrodeGrams) {
+        /** With the metal of another bead of the same rod. */
+        RodNeed plus(RodNeed more) {
+            return new RodNeed(electrode, diameter, grams + more.grams, gramsPerRod, scaled, rods, electrodeGrams);
+        }
+
+        RodNeed counted(int count, OptionalDouble drawn) {
+            return new RodNeed(electrode, diameter, grams, gramsPerRod, scaled, count, drawn);
+        }
+    }
 
     /** Heat input of one kind of pass; {@code speed} in mm/min, from the record or from run length and burning time. */
     public record Heat(PassKind kind, double volts, double amps, double speed, boolean speedGiven, HeatInput input) {}

@@ -13,8 +13,9 @@ import mensor.weld.InvalidField;
  * @param capOverEdge how far the cap goes over each edge of the groove (1/16 in, common practice)
  * @param capHeight how high the cap stands above the plate
  * @param fillBelow how far below flush the fill is left before the cap (1/16 in, common practice)
- * @param capBeadRods how wide a cap bead is, in rod diameters, where the procedure says nothing
- * @param capOverlap how much of its neighbour a cap bead covers
+ * @param beadRods the widest bead, in rod diameters, where the procedure says nothing (2.5; common practice, no source)
+ * @param beadHeightRods how thick a fill layer is laid, in rod diameters (1, a third to a half of a bead's width; common practice)
+ * @param capOverlap how much of the bead beside it a later one covers, in the cap and over a fillet's root
  * @param layerHeight the thickest fill layer (3/16 in, D1.1 5.1 (3.6))
  * @param rootExtra how much more metal the root pass takes than a later one (1.3, common practice)
  * @param runLength bead that one rod lays, where neither the procedure nor the record says
@@ -32,7 +33,8 @@ public record PlanConstants(
         double capOverEdge,
         double capHeight,
         double fillBelow,
-        double capBeadRods,
+        double beadRods,
+        double beadHeightRods,
         double capOverlap,
         double layerHeight,
         double rootExtra,
@@ -51,8 +53,9 @@ public record PlanConstants(
             INCH / 16,
             INCH / 16,
             INCH / 16,
-            3,
-            0.35,
+            2.5,
+            1,
+            0.33,
             3 * INCH / 16,
             1.3,
             8 * INCH,
@@ -70,7 +73,8 @@ public record PlanConstants(
         within("capOverEdge", capOverEdge, 0, 10);
         within("capHeight", capHeight, 0, 10);
         within("fillBelow", fillBelow, 0, 10);
-        within("capBeadRods", capBeadRods, 1, 8);
+        within("beadRods", beadRods, 1.2, 8);
+        within("beadHeightRods", beadHeightRods, 0.3, 2);
         within("capOverlap", capOverlap, 0, 0.8);
         within("layerHeight", layerHeight, 1, 12);
         within("rootExtra", rootExtra, 1, 3);
@@ -98,8 +102,9 @@ public record PlanConstants(
             length("capOverEdge", "Cap goes over each edge of the groove by"),
             length("capHeight", "Cap stands above the plate by"),
             length("fillBelow", "Fill stays below flush before the cap by"),
-            ratio("capBeadRods", "Cap bead, times the rod’s diameter"),
-            ratio("capOverlap", "A cap bead covers of its neighbour"),
+            ratio("beadRods", "Widest bead, times the rod’s diameter"),
+            ratio("beadHeightRods", "Fill layer is thick, times the rod’s diameter"),
+            ratio("capOverlap", "A bead covers of the one beside it"),
             length("layerHeight", "Thickest fill layer"),
             ratio("rootExtra", "Root pass takes metal, times a later one"),
             length("runLength", "Run of one rod, where none is said"),
@@ -136,7 +141,8 @@ public record PlanConstants(
         all.put("capOverEdge", capOverEdge);
         all.put("capHeight", capHeight);
         all.put("fillBelow", fillBelow);
-        all.put("capBeadRods", capBeadRods);
+        all.put("beadRods", beadRods);
+        all.put("beadHeightRods", beadHeightRods);
         all.put("capOverlap", capOverlap);
         all.put("layerHeight", layerHeight);
         all.put("rootExtra", rootExtra);
@@ -165,6 +171,6 @@ public record PlanConstants(
         Double[] v = all.values().toArray(Double[]::new);
         return new PlanConstants(
                 v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14], v[15],
-                v[16]);
+                v[16], v[17]);
     }
 }

@@ -2,6 +2,7 @@ package mensor.plan;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -19,94 +20,140 @@ final class PlannedRods {
 
     private final PlanConstants k;
     private final List<String> notes;
-    private final Map<PassKind, PlanRod> rods = new EnumMap<>(PassKind.class);
-    private final Map<PassKind, Double> gramsPerRod = new EnumMap<>(PassKind.class);
+    private List<PlanRod> measured = List.of();
+    private final Map<PassKind, List<PlanRod>> rods = new EnumMap<>(PassKind.class);
 
     /** @param notes takes what is assumed */
     PlannedRods(List<PlanRod> given, PlanConstants constants, List<String> notes) {
         this.k = constants;
         this.notes = notes;
-        given.forEach(r -> rods.putIfAbsent(r.kind(), r));
+        given.forEach(
+                r -> rods.computeIfAbsent(r.kind(), x -> new ArrayList<>()).add(r));
         fillIn();
-        rods.forEach((kind, rod) -> gramsPerRod.put(kind, gramsOf(rod)));
+        carryRuns();
+        rods.values()
+                .forEach(all ->
+                        all.stream().filter(PlanRod::isStick).forEach(this::gramsOf)); // refuses what is not known
     }
 
+    /** The first rod of a kind of pass that is laid by stick. */
     PlanRod of(PassKind kind) {
-        return rods.get(kind);
+        return all(kind).stream()
+                .filter(PlanRod::isStick)
+                .findFirst()
+                .orElseGet(() -> anyStick().as(kind));
+    }
+
+    /** All of a kind, in the order in which they are laid. */
+    List<PlanRod> all(PassKind kind) {
+        return rods.getOrDefault(kind, List.of());
+    }
+
+    private PlanRod anyStick() {
+        return rods.values().stream()
+                .flatMap(List::stream)
+                .filter(PlanRod::isStick)
+                .findFirst()
+                .orElseThrow();
     }
 
     private void fillIn() {
-        if (rods.isEmpty()) {
+        if (rods.values().stream().flatMap(List::stream).noneMatch(PlanRod::isStick)) {
             notes.add("no rod is named: 1/8 in E7018 is assumed");
-            rods.put(PassKind.FILL, PlanRod.of(PassKind.FILL, "E7018", Length.inches(1, 8)));
+            rods.computeIfAbsent(PassKind.FILL, x -> new ArrayList<>())
+                    .add(PlanRod.of(PassKind.FILL, "E7018", Length.inches(1, 8)));
         }
-        PlanRod any = rods.containsKey(PassKind.FILL)
-                ? rods.get(PassKind.FILL)
-                : rods.values().iterator().next();
+        PlanRod any = rods.getOrDefault(PassKind.FILL, List.of()).stream()
+                .filter(PlanRod::isStick)
+                .findFirst()
+                .orElseGet(this::anyStick);
         for (PassKind kind : List.of(PassKind.ROOT, PassKind.FILL, PassKind.CAP)) {
-            PlanRod from = kind == PassKind.FILL && rods.containsKey(PassKind.HOT) ? rods.get(PassKind.HOT) : any;
-            rods.computeIfAbsent(
-                    kind,
-                    x -> new PlanRod(
-                            x,
-                            from.electrode(),
-                            from.diameter(),
-                            from.amps(),
-                            from.volts(),
-                            from.speed(),
-                            // another kind's run is not this one's where the root takes more metal
-                            x == PassKind.ROOT || from.kind() == PassKind.ROOT
-                                    ? OptionalDouble.empty()
-                                    : from.runLength(),
-                            from.widestRods()));
+            PlanRod from = kind == PassKind.FILL && rods.containsKey(PassKind.HOT) ? of(PassKind.HOT) : any;
+            rods.computeIfAbsent(kind, x -> List.of(from.as(x)));
         }
     }
 
+    /** A run that was measured for a rod holds for its other passes too. */
+    private void carryRuns() {
+        measured = rods.values().stream()
+                .flatMap(List::stream)
+                .filter(r -> r.isStick() && r.runLength().isPresent())
+                .toList();
+        rods.replaceAll((kind, all) -> all.stream().map(this::withRun).toList());
+    }
+
+    PlanRod withRun(PlanRod rod) {
+        return rod.runLength().isPresent()
+                ? rod
+                : measured.stream()
+                        .filter(rod::isSameRod)
+                        .findFirst()
+                        .map(m -> rod.withRun(m.runLength()))
+                        .orElse(rod);
+    }
+
     private double gramsOf(PlanRod rod) {
-        RodTable.Deposit deposit = RodTable.deposit(rod.electrode(), rod.diameter())
+        Length diameter = rod.diameter().orElseThrow();
+        RodTable.Deposit deposit = RodTable.deposit(rod.electrode(), diameter)
                 .orElseThrow(() -> new InvalidField(
                         "welding.passes",
-                        "how much a " + rod.diameter().shownWithUnit() + " " + rod.electrode()
-                                + " rod lays is not known here; E6010, E6011, E6013 and E7018 are"));
+                        "how much a " + diameter.shownWithUnit() + " " + rod.electrode()
+                                + " rod lays is not known here; E6010, E6011, E6013 and E7018 are. A layer by another"
+                                + " process is planned where the pass names it"));
         double standard = 12 * 25.4;
         return deposit.grams() * (k.rodLength() - k.stub()) / standard;
     }
 
-    double runOf(PassKind kind) {
-        OptionalDouble given = rods.get(kind).runLength();
-        return given.orElse(kind == PassKind.ROOT ? k.runLength() / k.rootExtra() : k.runLength());
+    double runOf(PlanRod rod) {
+        return rod.runLength().orElse(rod.kind() == PassKind.ROOT ? k.runLength() / k.rootExtra() : k.runLength());
     }
 
     /** What a rod lays over its run, mm². */
-    double beadArea(PassKind kind) {
-        return gramsPerRod.get(kind) / (k.density() / 1000 * runOf(kind));
+    double beadArea(PlanRod rod) {
+        return gramsOf(rod) / (k.density() / 1000 * runOf(rod));
     }
 
-    /** How far a rod goes in a bead of this area: by what it lays. */
-    double runFor(PassKind kind, double area) {
-        return gramsPerRod.get(kind) / (k.density() / 1000 * area);
+    /** How far a rod goes in a bead of this area: by what it lays. Nothing where it is no rod. */
+    double runFor(PlanRod rod, double area) {
+        return rod.isStick() ? gramsOf(rod) / (k.density() / 1000 * area) : 0;
     }
 
-    void need(Map<String, RodNeed> needs, PassKind kind, double grams) {
-        PlanRod rod = rods.get(kind);
-        String diameter = rod.diameter().shownWithUnit();
-        boolean scaled =
-                RodTable.deposit(rod.electrode(), rod.diameter()).orElseThrow().scaled();
-        needs.merge(
-                rod.electrode() + " " + diameter,
-                new RodNeed(rod.electrode(), diameter, grams, gramsPerRod.get(kind), scaled, 0, OptionalDouble.empty()),
-                (a, b) -> new RodNeed(
-                        a.electrode(),
-                        a.diameter(),
-                        a.grams() + b.grams(),
-                        a.gramsPerRod(),
-                        a.scaled(),
-                        0,
-                        OptionalDouble.empty()));
+    /** The rods for this much metal over all beads. */
+    List<RodNeed> needs(List<Bead> beads, double grams) {
+        double stack = beads.stream().mapToDouble(Bead::area).sum();
+        Map<String, RodNeed> needs = new LinkedHashMap<>();
+        double byOthers = 0;
+        for (Bead b : beads) {
+            double share = grams * b.area() / stack;
+            if (!b.laidWith().isStick()) {
+                byOthers += share;
+                continue;
+            }
+            RodNeed more = need(b.laidWith(), share);
+            needs.merge(more.electrode() + " " + more.diameter(), more, RodNeed::plus);
+        }
+        if (byOthers > 0) {
+            notes.add(PassPlanner.round(byOthers) + " g of the metal are another process's and need no rods");
+        }
+        return needs.values().stream()
+                .map(n -> n.counted(PassPlanner.up(n.grams() / n.gramsPerRod()), electrodes(n)))
+                .toList();
+    }
+
+    private RodNeed need(PlanRod rod, double grams) {
+        Length diameter = rod.diameter().orElseThrow();
+        return new RodNeed(
+                rod.electrode(),
+                diameter.shownWithUnit(),
+                grams,
+                gramsOf(rod),
+                RodTable.deposit(rod.electrode(), diameter).orElseThrow().scaled(),
+                0,
+                OptionalDouble.empty());
     }
 
     /** Metal ÷ efficiency ÷ what is not left as stub: the weight to draw from the store. */
-    OptionalDouble electrodes(RodNeed n) {
+    private OptionalDouble electrodes(RodNeed n) {
         Double efficiency = EFFICIENCY.getOrDefault(
                 n.electrode() + " " + n.diameter().replace(" in", ""), EFFICIENCY.get(n.electrode()));
         if (efficiency == null) {
@@ -118,18 +165,23 @@ final class PlannedRods {
     List<Heat> heat(List<Bead> beads) {
         List<Heat> heat = new ArrayList<>();
         for (PassKind kind : PassKind.values()) {
-            PlanRod rod = rods.get(kind);
-            boolean used = beads.stream().anyMatch(b -> b.kind() == kind);
-            if (used && rod.amps().isPresent() && rod.volts().isPresent()) {
-                double speed = rod.speed().orElse(runOf(kind) / k.burnSeconds() * 60);
-                heat.add(new Heat(
-                        kind,
-                        rod.volts().getAsDouble(),
-                        rod.amps().getAsDouble(),
-                        speed,
-                        rod.speed().isPresent(),
-                        HeatInput.of(rod.volts().getAsDouble(), rod.amps().getAsDouble(), speed)));
-            }
+            beads.stream()
+                    .filter(b -> b.kind() == kind)
+                    .map(Bead::laidWith)
+                    .distinct()
+                    .filter(r ->
+                            r.isStick() && r.amps().isPresent() && r.volts().isPresent())
+                    .forEach(rod -> {
+                        double speed = rod.speed().orElse(runOf(rod) / k.burnSeconds() * 60);
+                        heat.add(new Heat(
+                                kind,
+                                rod.volts().getAsDouble(),
+                                rod.amps().getAsDouble(),
+                                speed,
+                                rod.speed().isPresent(),
+                                HeatInput.of(
+                                        rod.volts().getAsDouble(), rod.amps().getAsDouble(), speed)));
+                    });
         }
         return heat;
     }

@@ -30,6 +30,10 @@ final class StaggeredStops {
         List<Double> before = List.of();
         boolean tooClose = false;
         for (Bead b : beads) {
+            if (!b.laidWith().isStick()) {
+                staggered.add(b);
+                continue;
+            }
             double run = b.runLength();
             List<Double> stops = new ArrayList<>();
             double from = 0;
@@ -50,16 +54,7 @@ final class StaggeredStops {
                 stops.add(at);
                 from = at;
             }
-            staggered.add(new Bead(
-                    b.number(),
-                    b.kind(),
-                    b.layer(),
-                    b.rod(),
-                    b.area(),
-                    b.fullArea(),
-                    run,
-                    b.outline(),
-                    List.copyOf(stops)));
+            staggered.add(b.stopping(List.copyOf(stops)));
             before = stops;
         }
         if (tooClose) {

@@ -45,6 +45,7 @@ public record LoggedPass(
         return new Pass(
                 pass.number(),
                 pass.kind(),
+                pass.process(),
                 keep("electrode", pass.electrode()),
                 keep("diameter", pass.diameter()),
                 keep("amps", pass.amps()),

@@ -6,12 +6,13 @@ import java.util.OptionalInt;
 import mensor.length.Length;
 
 /**
- * One pass as it was laid. Amps, volts, and arc force in the machine's percent; travel speed in mm per minute. A
+ * One pass as it was laid, by stick where no process is named. Amps, volts, and arc force in the machine's percent; travel speed in mm per minute. A
  * {@code planned} pass was copied from the procedure and not measured: it is never evidence.
  */
 public record Pass(
         OptionalInt number,
         Optional<PassKind> kind,
+        Optional<WeldingProcess> process,
         Optional<String> electrode,
         Optional<Length> diameter,
         OptionalDouble amps,
@@ -23,11 +24,17 @@ public record Pass(
         Optional<Length> runLength,
         OptionalDouble arcForce,
         boolean planned) {
+    /** Laid by stick: what another process laid is no evidence of rods or their settings. */
+    public boolean isStick() {
+        return process.isEmpty() || process.get().isStick();
+    }
+
     /** The same pass, copied from the procedure and not measured. */
     Pass asPlanned() {
         return new Pass(
                 number,
                 kind,
+                process,
                 electrode,
                 diameter,
                 amps,

@@ -78,7 +78,7 @@ public final class PassCheck {
             found.add(new Departure(number, "planned, not measured: " + String.join(", ", names), false));
         }
         Pass p = logged.measured();
-        Optional<ProcedurePass> wanted = procedure.flatMap(w -> p.kind().flatMap(w::pass));
+        Optional<ProcedurePass> wanted = procedure.flatMap(w -> w.rowFor(p));
         Map<PassKind, Range> amps = new EnumMap<>(procedureAmps);
         wanted.flatMap(ProcedurePass::amps).ifPresent(r -> amps.put(p.kind().orElseThrow(), r));
         PassAmps.of(p, amps, label.apply(p))
@@ -106,6 +106,10 @@ public final class PassCheck {
 
     private void against(ProcedurePass w, Pass p) {
         String name = procedure.orElseThrow().name();
+        p.process()
+                .filter(x -> x != w.process())
+                .ifPresent(x -> fault("laid by " + x.id() + "; " + name + " says "
+                        + w.process().id()));
         p.electrode()
                 .filter(e -> !e.equalsIgnoreCase(w.electrode()))
                 .ifPresent(e -> fault(e + " used; " + name + " says " + w.electrode()));

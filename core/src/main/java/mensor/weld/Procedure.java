@@ -54,9 +54,9 @@ public record Procedure(
         }
         for (int i = 0; i < passes.size(); i++) {
             for (int j = 0; j < i; j++) {
-                if (passes.get(i).kind() == passes.get(j).kind()) {
+                if (passes.get(i).isSameRowAs(passes.get(j))) {
                     throw new InvalidField(
-                            "passes[" + i + "].kind", passes.get(i).kind().id() + " is given twice");
+                            "passes[" + i + "].kind", passes.get(i).kind().id() + " is given twice with the same rod");
                 }
             }
         }
@@ -69,6 +69,15 @@ public record Procedure(
                 .findFirst()
                 .or(() -> passes.size() == 1 ? Optional.of(passes.get(0)) : Optional.empty())
                 .or(() -> kind == PassKind.HOT ? pass(PassKind.FILL) : Optional.empty());
+    }
+
+    /** The row that a recorded pass is held against: of its kind the one with its process and rod, else the first. */
+    public Optional<ProcedurePass> rowFor(Pass laid) {
+        return laid.kind()
+                .flatMap(kind -> passes.stream()
+                        .filter(p -> p.kind() == kind && p.fits(laid))
+                        .findFirst()
+                        .or(() -> pass(kind)));
     }
 
     public boolean isLowHydrogen() {

@@ -40,7 +40,7 @@ public final class ProcedureCheck {
     }
 
     private void pass(String field, ProcedurePass p) {
-        Optional<Range> rod = RodTable.amps(p.electrode(), p.diameter());
+        Optional<Range> rod = p.process().isStick() ? RodTable.amps(p.electrode(), p.diameter()) : Optional.empty();
         if (rod.isPresent()
                 && p.amps().isPresent()
                 && !rod.get().contains(p.amps().get())) {
@@ -50,7 +50,9 @@ public final class ProcedureCheck {
                             + rod.get().shown("A") + " (" + p.rod() + ")",
                     RODS);
         }
-        if (p.isLowHydrogen() && p.polarity().filter(Polarity.DCEN::equals).isPresent()) {
+        if (p.process().isStick()
+                && p.isLowHydrogen()
+                && p.polarity().filter(Polarity.DCEN::equals).isPresent()) {
             breach(field + ".polarity", p.electrode() + " on DCEN: it is run on DCEP or AC", RODS);
         }
         p.layer().ifPresent(layer -> layer(field, p, layer));

@@ -91,6 +91,7 @@ final class Scene {
         passes.add(new Pass(
                 OptionalInt.of(passes.size() + 1),
                 Optional.of(PassKind.ROOT),
+                Optional.empty(),
                 Optional.of(rod),
                 Optional.of(Length.inches(1, 8)),
                 amps > 0 ? OptionalDouble.of(amps) : OptionalDouble.empty(),

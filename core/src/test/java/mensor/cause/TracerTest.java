@@ -55,6 +55,7 @@ class TracerTest {
         return new Pass(
                 OptionalInt.of(1),
                 Optional.of(PassKind.ROOT),
+                Optional.empty(),
                 Optional.of("E7018"),
                 Optional.of(Length.inches(1, 8)),
                 OptionalDouble.of(amps),

@@ -39,6 +39,7 @@ class WeldingDrawingTest {
                 Optional.of(PassKind.ROOT),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 Optional.empty(),

@@ -30,6 +30,7 @@ import mensor.weld.PassKind;
 import mensor.weld.Penetration;
 import mensor.weld.Position;
 import mensor.weld.WeldType;
+import mensor.weld.WeldingProcess;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -47,12 +48,14 @@ class PassPlannerTest {
     private static PlanRod rod(PassKind kind, String diameter, double runInches) {
         return new PlanRod(
                 kind,
+                WeldingProcess.SMAW,
                 "E7018",
-                Length.parse(diameter, Unit.INCH),
+                Optional.of(Length.parse(diameter, Unit.INCH)),
                 OptionalDouble.of(120),
                 OptionalDouble.of(23),
                 OptionalDouble.of(5 * INCH),
                 OptionalDouble.of(runInches * INCH),
+                OptionalDouble.empty(),
                 OptionalDouble.empty());
     }
 
@@ -196,7 +199,7 @@ class PassPlannerTest {
                     .build();
             PassPlan plan = PassPlanner.plan(joint, List.of(), PlanConstants.USUAL);
             assertThat(plan.beads())
-                    .allSatisfy(b -> assertThat(area(b.outline())).isCloseTo(b.area(), within(1e-6)));
+                    .allSatisfy(b -> assertThat(area(b.outline())).isCloseTo(b.area(), within(1e-4)));
             assertThat(plan.beads().stream().mapToDouble(Bead::area).sum())
                     .isCloseTo(area(plan.outline()), within(1e-6));
             assertThat(plan.beads()).extracting(Bead::number).isSorted();
@@ -209,14 +212,19 @@ class PassPlannerTest {
                 fillet("5/16", "12").build(),
                 List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
                 PlanConstants.USUAL);
-        List<Point> root = plan.beads().get(0).outline();
-        List<Point> second = plan.beads().get(1).outline();
-        double face = distance(root.get(1), root.get(2));
-        assertThat(distance(second.get(0), second.get(3)) / face).isCloseTo(0.75, within(1e-9));
-    }
-
-    private static double distance(Point a, Point b) {
-        return Math.hypot(a.x() - b.x(), a.y() - b.y());
+        Bead root = plan.beads().get(0);
+        Bead second = plan.beads().get(1);
+        assertThat(second.cover()).hasValue(0.75);
+        assertThat(second.shelf().getAsDouble()).isCloseTo(0.25 * root.width(), within(0.01));
+        // school A of the trade's stackings: 60 %
+        assertThat(PassPlanner.plan(
+                                fillet("5/16", "12").build(),
+                                List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8)),
+                                PlanConstants.USUAL.with(Map.of("secondOverlap", 0.6)))
+                        .beads()
+                        .get(1)
+                        .cover())
+                .hasValue(0.6);
     }
 
     private static Joint butt(String prep, String thickness, String face, String opening) {
@@ -248,9 +256,7 @@ class PassPlannerTest {
         assertThat(plan.beads().get(0).kind()).isEqualTo(PassKind.ROOT);
         assertThat(plan.beads()).last().satisfies(b -> assertThat(b.kind()).isEqualTo(PassKind.CAP));
         assertThat(plan.beads().stream().mapToDouble(Bead::area).sum()).isCloseTo(area, within(1e-6));
-        plan.beads().stream()
-                .filter(b -> b.kind() != PassKind.CAP)
-                .forEach(b -> assertThat(area(b.outline())).isCloseTo(b.area(), within(1e-6)));
+        plan.beads().forEach(b -> assertThat(area(b.outline())).isCloseTo(b.area(), within(1e-4)));
     }
 
     @Test
@@ -294,7 +300,7 @@ class PassPlannerTest {
                 changed);
         assertThat(plan.rods().get(0).gramsPerRod()).isCloseTo(20.5 * 11 / 12, within(1e-9));
         assertThat(plan.arcMinutes()).isEqualTo(plan.rods().get(0).rods());
-        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(17);
+        assertThat(plan.constants()).containsEntry("burnSeconds", 60.0).hasSize(18);
         assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("density", 2.7)))
                 .isInstanceOf(InvalidField.class);
         assertThatThrownBy(() -> PlanConstants.USUAL.with(Map.of("colour", 1.0)))
@@ -331,6 +337,7 @@ class PassPlannerTest {
         Pass pass = new Pass(
                 OptionalInt.empty(),
                 Optional.of(kind),
+                Optional.empty(),
                 Optional.of("E7018"),
                 Optional.of(Length.parse(diameter, Unit.INCH)),
                 OptionalDouble.of(amps),
@@ -404,15 +411,7 @@ class PassPlannerTest {
                 .members(new Member("web", Length.millimetres("10")), new Member("flange", Length.millimetres("10")))
                 .size(Length.millimetres("6"))
                 .build();
-        PlanRod rod = new PlanRod(
-                PassKind.ROOT,
-                "E7018",
-                Length.inches(1, 8),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty());
+        PlanRod rod = PlanRod.of(PassKind.ROOT, "E7018", Length.inches(1, 8));
         assertThat(PassPlanner.plan(six, List.of(rod), PlanConstants.USUAL).beads())
                 .singleElement()
                 .satisfies(b -> assertThat(b.area()).isCloseTo(18, within(1e-6)));

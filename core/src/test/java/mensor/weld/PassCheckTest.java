@@ -21,6 +21,7 @@ class PassCheckTest {
         return new Pass(
                 OptionalInt.of(1),
                 Optional.of(PassKind.ROOT),
+                Optional.empty(),
                 Optional.of(rod),
                 Optional.of(Length.parse(diameter, Unit.INCH)),
                 OptionalDouble.of(amps),
@@ -145,6 +146,7 @@ class PassCheckTest {
     private static Procedure procedure() {
         ProcedurePass root = new ProcedurePass(
                 PassKind.ROOT,
+                WeldingProcess.SMAW,
                 "E7018",
                 Length.inches(1, 8),
                 Optional.of(new Range(110, 130)),
@@ -185,6 +187,7 @@ class PassCheckTest {
         Pass pass = new Pass(
                 OptionalInt.of(1),
                 Optional.of(PassKind.ROOT),
+                Optional.empty(),
                 Optional.of("E7018"),
                 Optional.of(Length.inches(1, 8)),
                 OptionalDouble.of(amps),

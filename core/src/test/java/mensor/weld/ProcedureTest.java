@@ -18,6 +18,7 @@ class ProcedureTest {
     private static ProcedurePass pass(PassKind kind, String rod, String diameter, String layer, Unit unit) {
         return new ProcedurePass(
                 kind,
+                WeldingProcess.SMAW,
                 rod,
                 Length.parse(diameter, unit),
                 Optional.empty(),
@@ -185,6 +186,7 @@ class ProcedureTest {
     private static ProcedurePass amps(ProcedurePass p, Range r) {
         return new ProcedurePass(
                 p.kind(),
+                p.process(),
                 p.electrode(),
                 p.diameter(),
                 Optional.of(r),

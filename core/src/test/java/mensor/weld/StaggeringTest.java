@@ -24,6 +24,7 @@ class StaggeringTest {
         Pass none = new Pass(
                 OptionalInt.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of("E7018"),
                 Optional.empty(),
                 OptionalDouble.empty(),

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.plan.PassPlan;
@@ -34,7 +35,13 @@ public record PlanDocument(
 
     public record PlanStretch(String where, String asks, double lengthMm, double areaMm2, double grams, int beads) {}
 
-    /** A bead in the order in which it is laid; {@code fullAreaMm2} is what its rod lays over its run. Stops from the datum. */
+    /**
+     * A bead in the order in which it is laid; {@code fullAreaMm2} is what its rod lays over its run, {@code cover} how much of the
+     * bead before lies under it and {@code shelfMm} what is left of that one as a seat. Stops from the datum.
+     *
+     * @param runLengthMm absent where another process lays it
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PlanBead(
             int pass,
             String kind,
@@ -42,7 +49,11 @@ public record PlanDocument(
             String rod,
             double areaMm2,
             double fullAreaMm2,
-            double runLengthMm,
+            Double runLengthMm,
+            double widthMm,
+            double heightMm,
+            Double cover,
+            Double shelfMm,
             List<String> stops,
             List<PlanPoint> outline) {}
 
@@ -82,12 +93,16 @@ public record PlanDocument(
                         .map(s -> new PlanStretch(
                                 s.where(), s.asks(), round(s.length()), round(s.area()), round(s.grams()), s.beads()))
                         .toList(),
-                p.beads().stream().map(b -> bead(b, units)).toList(),
+                beads(p.beads(), units),
                 p.rods().stream().map(PlanDocument::rod).toList(),
                 p.heat().stream().map(PlanDocument::heat).toList(),
                 points(p.outline()),
                 constants,
                 p.notes());
+    }
+
+    public static List<PlanBead> beads(List<PassPlan.Bead> beads, Unit units) {
+        return beads.stream().map(b -> bead(b, units)).toList();
     }
 
     private static PlanBead bead(PassPlan.Bead b, Unit units) {
@@ -98,7 +113,11 @@ public record PlanDocument(
                 b.rod(),
                 round(b.area()),
                 round(b.fullArea()),
-                round(b.runLength()),
+                b.laidWith().isStick() ? round(b.runLength()) : null,
+                round(b.width()),
+                round(b.height()),
+                rounded(b.cover()),
+                rounded(b.shelf()),
                 b.stops().stream().map(s -> place(s, units)).toList(),
                 points(b.outline()));
     }
@@ -134,6 +153,10 @@ public record PlanDocument(
         return outline.stream()
                 .map(p -> new PlanPoint(round(p.x()), round(p.y())))
                 .toList();
+    }
+
+    private static Double rounded(OptionalDouble d) {
+        return d.isPresent() ? round(d.getAsDouble()) : null;
     }
 
     private static double round(double d) {

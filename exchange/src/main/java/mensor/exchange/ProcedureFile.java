@@ -18,6 +18,7 @@ import mensor.weld.Range;
 import mensor.weld.Steel;
 import mensor.weld.Technique;
 import mensor.weld.WeldType;
+import mensor.weld.WeldingProcess;
 
 /** A welding procedure as a {@code mensor-procedure/1} document; described in docs/formats.md. */
 public final class ProcedureFile {
@@ -90,6 +91,7 @@ public final class ProcedureFile {
         String electrode = p.requiredText("electrode").strip();
         ProcedurePass pass = new ProcedurePass(
                 p.requiredWord("kind", PassKind.class),
+                p.word("process", WeldingProcess.class).orElse(WeldingProcess.SMAW),
                 electrode,
                 p.requiredPositive("diameter"),
                 range(p, "amps", (at, v) -> Fields.asNumber(at, v).doubleValue(), "[115, 165]"),

@@ -19,6 +19,7 @@ import mensor.weld.Progression;
 import mensor.weld.Range;
 import mensor.weld.Sign;
 import mensor.weld.Technique;
+import mensor.weld.WeldingProcess;
 import mensor.weld.WeldingRecord;
 
 /** Reads the welding record of a document: the passes as laid, and what was seen on the bead. */
@@ -55,6 +56,7 @@ final class WeldingReader {
         return new Pass(
                 number.map(n -> OptionalInt.of(n.intValue())).orElseGet(OptionalInt::empty),
                 p.word("kind", PassKind.class),
+                p.word("process", WeldingProcess.class),
                 p.text("electrode"),
                 p.positive("diameter"),
                 p.number("amps", 0, "A"),

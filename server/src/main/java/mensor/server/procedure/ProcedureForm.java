@@ -33,6 +33,7 @@ public record ProcedureForm(
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
     public record PassForm(
             String kind,
+            String process,
             String electrode,
             String diameter,
             List<BigDecimal> amps,

@@ -39,12 +39,16 @@ class PlanController {
     /** A constant as it was planned with; {@code value} is typed back to change it. */
     record PlanConstant(String name, String title, String value, String unit, boolean changed) {}
 
-    /** @param rodsFrom whose rods are planned with */
+    /**
+     * @param rodsFrom whose rods are planned with
+     * @param recorded the stack of the passes that name their rods, as they would lie
+     */
     record PlanView(
             String mark,
             String inWords,
             String rodsFrom,
             PlanDocument plan,
+            List<PlanDocument.PlanBead> recorded,
             List<PlanConstant> constants,
             List<PlanComparison.ComparisonRow> comparison) {}
 
@@ -69,10 +73,22 @@ class PlanController {
                     o.asFitted().inWords(),
                     from,
                     PlanDocument.of(o.asFitted().mark(), plan, unit),
+                    PlanDocument.beads(recorded(o, passes, constants), unit),
                     shown(constants, unit),
                     PlanComparison.of(o.asFitted(), plan, passes, unit));
         } catch (InvalidField e) {
             throw Refusal.invalid(e.field(), e.problem());
+        }
+    }
+
+    /** The stack as recorded; none where a pass does not say enough to draw it. */
+    private static List<PassPlan.Bead> recorded(
+            WeldingRecords.State o, List<LoggedPass> passes, PlanConstants constants) {
+        try {
+            return PassPlanner.recorded(
+                    o.asFitted(), passes.stream().map(LoggedPass::measured).toList(), constants);
+        } catch (InvalidField e) {
+            return List.of();
         }
     }
 

@@ -29,6 +29,7 @@ public record WeldingContent(
         String note,
         String kind,
         Integer pass,
+        String process,
         String electrode,
         String diameter,
         BigDecimal amps,

@@ -40,6 +40,7 @@ public record WeldingView(
     /** A pass as the procedure says it, each value in the middle of its range, with the ranges in words. */
     public record CopiedPass(
             String kind,
+            String process,
             String electrode,
             String diameter,
             @Nullable Double amps,

@@ -147,6 +147,7 @@ public class WeldingViews {
         travel.ifPresent(r -> ranges.append(", ").append(new Range(round(r.low()), round(r.high())).shown(unit)));
         return new WeldingView.CopiedPass(
                 w.kind().id(),
+                w.process().id(),
                 w.electrode(),
                 w.diameter().shownWithUnit(),
                 w.ampsOrRods().map(WeldingViews::middle).orElse(null),

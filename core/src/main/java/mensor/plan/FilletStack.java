@@ -1,0 +1,156 @@
+package mensor.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import mensor.plan.PassPlan.Bead;
+import mensor.plan.PassPlan.Point;
+import mensor.weld.Joint;
+import mensor.weld.PassKind;
+import mensor.weld.PassLimits;
+import mensor.weld.Position;
+
+/** The beads of a fillet: one pass where rod and position take the leg, else layers from the lower member upward. */
+final class FilletStack {
+    /** Where an inner layer's toes lie, as part of the leg that a flat one of its metal would have: its beads stand out. */
+    private static final double INNER_TOES = 0.95;
+
+    private final Joint joint;
+    private final PlanConstants k;
+    private final PlannedRods rods;
+    private final double half;
+
+    FilletStack(Joint joint, PlanConstants constants, PlannedRods rods) {
+        this.joint = joint;
+        this.k = constants;
+        this.rods = rods;
+        this.half = Math.toRadians(joint.dihedral().degrees().doubleValue()) / 2;
+    }
+
+    /**
+     * How many beads each layer has. One pass where the position and the rod take the leg at once. More are laid as a stack, in
+     * which a layer has as many beads as the one below or one more: 1-2, 1-2-2, 1-2-3 and so on (common practice, no source). A
+     * lone bead over the whole face of another would be a skin that nobody lays; then the beads are a little larger or smaller.
+     */
+    List<Integer> layers(double leg, double area) {
+        double root = rods.beadArea(rods.of(PassKind.ROOT));
+        if (leg <= onePass() * (1 + 1e-9) || area <= root * (1 + 1e-9)) {
+            return List.of(1);
+        }
+        double beads = 1 + Math.max(0, (area - root) / rods.beadArea(rods.of(PassKind.FILL)) - k.restJoined());
+        int count = PassPlanner.up(beads);
+        if (count == 2) {
+            count = 3;
+        } else if (count == 4) {
+            count = beads * beads < 3 * 5 ? 3 : 5;
+        }
+        return stack(count);
+    }
+
+    /** The largest leg of one pass: by the rod, within what D1.1 gives a single pass in the position. */
+    private double onePass() {
+        double byRod = k.onePassRods() * rods.of(PassKind.ROOT).diameterMm();
+        Position position = joint.position().orElse(Position.HORIZONTAL_FILLET);
+        return Math.min(
+                byRod,
+                PassPlanner.mm(PassLimits.singlePass(position, joint.length().unit())));
+    }
+
+    /** The fewest layers that hold so many beads: each layer one more than the one below, but where too many would come. */
+    private static List<Integer> stack(int count) {
+        int layers = 1;
+        while (layers * (layers + 1) / 2 < count) {
+            layers++;
+        }
+        int tooMany = layers * (layers + 1) / 2 - count;
+        List<Integer> stack = new ArrayList<>();
+        int here = 0;
+        for (int layer = 1; layer <= layers; layer++) {
+            // a layer no larger than the one below takes one bead off it and off each above
+            boolean asBelow = layer > 2 && tooMany >= layers - layer + 1;
+            if (asBelow) {
+                tooMany -= layers - layer + 1;
+            } else {
+                here++;
+            }
+            stack.add(here);
+        }
+        return stack;
+    }
+
+    /** The corner with the line that halves it upright, the lower member to the left; far enough out for every toe. */
+    private BeadSurface corner(double leg) {
+        double out = 2 * leg * Math.sin(half);
+        double up = 2 * leg * Math.cos(half);
+        return new BeadSurface(List.of(new Point(-out, up), new Point(0, 0), new Point(out, up)));
+    }
+
+    /** From there to the drawing, where the lower member lies along x. */
+    private Point turned(Point p) {
+        return new Point(
+                p.y() * Math.cos(half) - p.x() * Math.sin(half), p.y() * Math.sin(half) + p.x() * Math.cos(half));
+    }
+
+    List<Bead> beads(double leg, double area, List<Integer> layers) {
+        int count = layers.stream().mapToInt(Integer::intValue).sum();
+        double share = k.rootExtra() / (count - 1 + k.rootExtra()); // the root no more over the others than it takes
+        double root = count == 1 ? area : Math.min(area * share, rods.beadArea(rods.of(PassKind.ROOT)));
+        double each = count == 1 ? 0 : (area - root) / (count - 1);
+        Stack stack = new Stack(corner(leg), rods, this::turned);
+        double laid = 0;
+        double rootToe = 0;
+        for (int layer = 1; layer <= layers.size(); layer++) {
+            int here = layers.get(layer - 1);
+            boolean last = layer == layers.size();
+            double metal = layer == 1 ? root : each * here;
+            laid += metal;
+            double toes = Math.sqrt(laid / area) * leg * (last ? 1 : INNER_TOES);
+            double toe = toes * Math.sin(half);
+            PassKind kind = layer == 1 ? PassKind.ROOT : last ? PassKind.CAP : PassKind.FILL;
+            PlanRod rod = rods.of(kind);
+            if (layer == 2 && here == 2) {
+                overTheRoot(stack, kind, rod, each, toe, rootToe);
+            } else {
+                stack.layer(kind, layer, rod, metal, here, -toe, toe, k.capOverlap());
+            }
+            rootToe = toe;
+        }
+        return stack.beads();
+    }
+
+    /** The passes of a record as they would lie, in a stack of as many. */
+    List<Bead> recorded(double leg, List<PlanRod> laid) {
+        Stack beads = new Stack(corner(2 * leg), rods, this::turned);
+        double metal = 0;
+        int next = 0;
+        int layer = 0;
+        for (int here : stack(laid.size())) {
+            List<PlanRod> now = laid.subList(next, next + here);
+            List<Double> areas = now.stream()
+                    .map(r -> r.isStick() ? rods.beadArea(r) : rods.beadArea(rods.of(PassKind.ROOT)))
+                    .toList();
+            metal += areas.stream().mapToDouble(Double::doubleValue).sum();
+            double toe = Math.sqrt(2 * metal / Math.sin(2 * half)) * Math.sin(half);
+            beads.layer(++layer, now, areas, -toe, toe, k.capOverlap());
+            next += here;
+        }
+        return beads.beads();
+    }
+
+    /** The second bead on the root bead's lower toe, leaving a shelf of it; the third from there to the upper toe. */
+    private void overTheRoot(Stack stack, PassKind kind, PlanRod rod, double each, double toe, double rootToe) {
+        double face = 2 * rootToe;
+        double end = -rootToe + overlap() * face;
+        stack.lay(
+                kind, 2, rod, each, -toe, end, OptionalDouble.of(overlap()), OptionalDouble.of((1 - overlap()) * face));
+        double from = end - k.capOverlap() * (end + toe);
+        stack.lay(kind, 2, rod, each, from, toe, OptionalDouble.of(k.capOverlap()), OptionalDouble.of(from + toe));
+    }
+
+    private double overlap() {
+        boolean overhead = joint.position()
+                .filter(p -> p == Position.OVERHEAD_FILLET || p == Position.OVERHEAD_GROOVE)
+                .isPresent();
+        return overhead ? k.overheadOverlap() : k.secondOverlap();
+    }
+}
