@@ -16,6 +16,7 @@ const BenchPage = lazy(() => import("./bench/BenchPage"));
 const Jobs = lazy(() => import("./jobs/Jobs"));
 const Procedures = lazy(() => import("./procedures/Procedures"));
 const Gauges = lazy(() => import("./gauges/Gauges"));
+const Machines = lazy(() => import("./machines/Machines"));
 const WeldingRecordPage = lazy(() => import("./welding-record/WeldingRecordPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
@@ -111,6 +112,7 @@ export function Mensor() {
           <Route path="/procedures" element={<Procedures />} />
           <Route path="/procedures/:id" element={<Procedures />} />
           <Route path="/gauges" element={<Gauges />} />
+          <Route path="/machines" element={<Machines />} />
           <Route path="/criteria" element={<CriteriaPages />} />
           <Route path="/criteria/:id" element={<CriteriaPages />} />
           <Route path="/people" element={<People />} />

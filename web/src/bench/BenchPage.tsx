@@ -10,7 +10,7 @@ import { saidBy, type Bench, type Entry, type Line, type Photo } from "../lib/ap
 import type { Waiting } from "../lib/outbox";
 import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
-import { StripView } from "../lib/StripView";
+import { RoundStrip } from "../lib/RoundStrip";
 import type { Drawn } from "../lib/useStripHand";
 import { TopBar } from "../lib/TopBar";
 import { useNarrow } from "../lib/useNarrow";
@@ -132,7 +132,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
       <main className="bench">
         <Tower bench={bench} doing={doing} />
         <section className="card strip" aria-label="The weld along its length">
-          <StripView
+          <RoundStrip
             strip={bench.strip}
             ghosts={ghosts}
             quiet={bench.quiet}

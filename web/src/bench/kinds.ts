@@ -1,4 +1,6 @@
 import type { Bench, EntryContent, EntryKind, KindView } from "../lib/api";
+import { clockRange, timeAt } from "../lib/clock";
+import { placeOf as placeAlong } from "../lib/place";
 
 export type FieldSpec = {
   name: keyof EntryContent;
@@ -261,11 +263,23 @@ function readingId(c: EntryContent): string {
 }
 
 /** An entry in a line, as it would be chalked on the plate. */
+/** The same place on a weld around a round member, as the hours go. */
+function byClock(from: string, to: string, { strip, joint }: Bench): string {
+  const [a, b] = [placeAlong(from, joint.units), placeAlong(to, joint.units)];
+  if (strip.clock.length === 0 || a === undefined || b === undefined) return "";
+  const words = a === b ? timeAt(a, strip) : clockRange(a, b, strip);
+  return ` (${words})`;
+}
+
 export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench: Bench): string {
   const c = entry.content;
   if (entry.kind === "CLEAR") return `${titleOf(c.criterion ?? "", bench)}: inspected, none seen`;
   if (entry.kind === "COVER") return `${titleOf(c.criterion ?? "", bench)}: covered by ${c.by ?? ""}`;
-  const place = c.at ? `at ${c.at}` : c.from ? `${c.from}–${c.to ?? ""}` : "";
+  const place = c.at
+    ? `at ${c.at}${byClock(c.at, c.at, bench)}`
+    : c.from
+      ? `${c.from}–${c.to ?? ""}${byClock(c.from, c.to ?? "", bench)}`
+      : "";
   if (entry.kind === "READING") {
     if (c.atLeast) return `${c.atLeast} blade goes, ${place}`;
     const parts = [

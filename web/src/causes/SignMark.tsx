@@ -205,6 +205,34 @@ const marks: Record<string, ReactNode> = {
       <path d="M4 20q8 -10 14 -2t14 4t14 -6t14 6" {...drawn} strokeWidth={7} />
     </>
   ),
+  "pool-not-seen": (
+    <>
+      {plain}
+      <path d="M16 8q16 -12 32 0q-16 12 -32 0z" {...face} />
+      {line("M18 16L46 2")}
+    </>
+  ),
+  "awkward-stance": (
+    <>
+      <path d="M6 34h52" {...face} />
+      <circle cx="26" cy="8" r="4" {...dark} />
+      {line("M26 12l-4 10l6 10M24 16l14 -4l8 8M22 22l-8 10")}
+    </>
+  ),
+  "shade-wrong": (
+    <>
+      <path d="M12 8h40v20q-20 10 -40 0z" {...bead} />
+      <rect x="18" y="12" width="28" height="9" {...dark} />
+      {alert(46, 28, 6)}
+    </>
+  ),
+  "over-old-bead": (
+    <>
+      <path d="M4 32h56" {...face} />
+      <path d="M12 32q20 -16 40 0z" {...patch} />
+      <path d="M20 26q14 -22 30 2q-14 -10 -30 -2z" {...bead} />
+    </>
+  ),
   "struck-outside": (
     <>
       {plain}

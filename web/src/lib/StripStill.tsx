@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { ink } from "../theme";
 import { BeforeLane } from "./BeforeLane";
+import { ClockRow } from "./ClockRow";
 import { Ruler } from "./Ruler";
 import { SizeLane } from "./SizeLane";
 import { beforeHeight, gutter, layOut, right, rulerHeight, sizeHeight } from "./strip-layout";
@@ -84,6 +85,11 @@ export const Still = memo(function Still({ width, from, to, ...props }: StillPro
       >
         {layout.size ? "size" : "read at"}
       </text>
+      {strip.clock.length > 0 && (
+        <text x={gutter - 10} y={layout.clockTop + 18} textAnchor="end" fontSize="13" fill={ink.quiet}>
+          clock
+        </text>
+      )}
       {layout.before > 0 && (
         <text x={gutter - 10} y={rulerHeight + beforeHeight / 2 + 3} textAnchor="end" fontSize="13" fill={ink.quiet}>
           before
@@ -138,6 +144,13 @@ export const Still = memo(function Still({ width, from, to, ...props }: StillPro
         )}
         <Brackets layout={layout} frame={frame} />
         <SizeLane strip={strip} x={x} left={gutter} right={end} top={layout.sizeTop} height={sizeHeight} />
+        <ClockRow
+          clock={strip.clock.filter((t) => isIn(t.at, t.at))}
+          x={x}
+          left={gutter}
+          right={end}
+          top={layout.clockTop}
+        />
         {next !== undefined && (
           <path d={`M${x(next)} ${rulerHeight - 2}l7 -8h-14z`} fill={ink.chalk} stroke={ink.text} strokeWidth="1.5">
             <title>next to inspect</title>

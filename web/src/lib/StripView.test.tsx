@@ -6,6 +6,7 @@ import { VerdictMark } from "./VerdictMark";
 
 const strip: Strip = {
   length: 100,
+  clock: [],
   ticks: [
     { at: 0, label: "0" },
     { at: 50, label: "" },

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from "react";
 import { ink } from "../theme";
 import type { Photo, Strip } from "./api";
 import { Overview } from "./Overview";
+import { timeAt } from "./clock";
 import { showPlace } from "./place";
 import { gutter, layOut, right, sizeHeight, type Layout, type Quiet } from "./strip-layout";
 import { Still } from "./StripStill";
@@ -30,12 +31,13 @@ export type StripProps = {
   onMark?: (indication: number) => void;
   onDraw?: (drawn: Drawn) => void;
   onPhoto?: (photo: Photo) => void;
+  className?: string;
   /** What stands beside the zoom under the strip. */
   beside?: ReactNode;
 };
 
 /** What of the strip stays as it is while the cursor moves. */
-export type StillProps = Omit<StripProps, "beside" | "cursor" | "onCursor" | "onDraw" | "drawn">;
+export type StillProps = Omit<StripProps, "beside" | "className" | "cursor" | "onCursor" | "onDraw" | "drawn">;
 
 /** The weld unrolled along its length, from the datum; built from the numbers that the core gives. */
 export function StripView(props: StripProps) {
@@ -67,9 +69,11 @@ export function StripView(props: StripProps) {
 
   const withoutThrow = useWithoutThrow(onDraw !== undefined);
   const hand = useStripHand(props, { layout, view, scale, x, mm, zoom, pan, reach, whole });
+  const time = timeAt(cursor, strip);
+  const tagWidth = time ? 128 : 76;
   const tag = Math.min(Math.max(x(cursor), gutter + 4), end - 4);
   return (
-    <div ref={ref}>
+    <div ref={ref} className={props.className}>
       <div
         tabIndex={0}
         role="group"
@@ -121,9 +125,16 @@ export function StripView(props: StripProps) {
                 opacity=".35"
               />
               <path d={`M${x(cursor)} 24V${layout.sizeTop + sizeHeight + 4}`} stroke={ink.chalk} strokeWidth="2" />
-              <rect x={Math.min(tag - 38, width - 77)} y="0" width="76" height="24" rx="5" fill={ink.chalk} />
+              <rect
+                x={Math.min(tag - tagWidth / 2, width - tagWidth - 1)}
+                y="0"
+                width={tagWidth}
+                height="24"
+                rx="5"
+                fill={ink.chalk}
+              />
               <text
-                x={Math.min(tag, width - 39)}
+                x={Math.min(tag, width - tagWidth / 2 - 1)}
                 y="17"
                 textAnchor="middle"
                 fontSize="15"
@@ -131,6 +142,7 @@ export function StripView(props: StripProps) {
                 fill={ink.onChalk}
               >
                 {showPlace(cursor, units)} {units}
+                {time && ` · ${time}`}
               </text>
             </g>
           )}

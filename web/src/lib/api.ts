@@ -3,6 +3,7 @@ import type { components, paths } from "./api.d";
 import { atHand, completed, isBench } from "./at-hand";
 
 type Schemas = components["schemas"];
+export type Machine = Schemas["MachineView"];
 export type Session = Schemas["SessionView"];
 export type Actor = Schemas["Actor"];
 export type Row = Schemas["Row"];
@@ -11,20 +12,17 @@ export type Entry = Schemas["EntryView"];
 export type EntryContent = Schemas["EntryContent"];
 export type EntryKind = Entry["kind"];
 export type Finding = Schemas["FindingView"];
-export type Todo = Schemas["TodoView"];
 export type Strip = Schemas["StripDrawing"];
 export type Section = Schemas["SectionDrawing"];
 export type Preview = Schemas["Preview"];
 export type NewJoint = Schemas["NewJoint"];
 export type JointForm = Schemas["JointForm"];
-export type Created = Schemas["Created"];
 export type Stored = Schemas["Stored"];
 export type CriteriaLine = Schemas["CriteriaLine"];
 export type CriteriaPage = Schemas["CriteriaView"];
 export type CriteriaCheckForm = Schemas["CriteriaCheckForm"];
 export type CodeColumn = Schemas["CodeColumn"];
 export type Line = Schemas["LineView"];
-export type LineCard = Schemas["Card"];
 export type ContractTerms = Schemas["ContractTerms"];
 export type DeviationForm = Schemas["DeviationForm"];
 export type Conditions = Schemas["ConditionsForm"];
@@ -35,7 +33,6 @@ export type CoverageLine = Schemas["CoverageLine"];
 export type TrialForm = Schemas["TrialForm"];
 export type OutcomeForm = Schemas["OutcomeForm"];
 export type Note = Schemas["NoteView"];
-export type Chain = Schemas["ChainView"];
 export type Defects = Schemas["DefectsView"];
 export type Defect = Schemas["RejectedPlace"];
 export type Ticket = Schemas["TicketView"];
@@ -74,7 +71,6 @@ export type WithPapers = Schemas["WithPapers"];
 export type Papers = Schemas["Papers"];
 export type Sheet = Schemas["Sheet"];
 export type NewPerson = Schemas["NewPerson"];
-export type Latest = Schemas["Latest"];
 export type GaugeReading = Schemas["GaugeReading"];
 export type GuideStep = Bench["guide"][number];
 export type Photo = Bench["photos"][number];
@@ -223,6 +219,9 @@ export const api = {
   gauges: () => answer(client.GET("/api/gauges")),
   putGauge: (id: string, form: GaugeForm, version?: number) =>
     answer(client.PUT("/api/gauges/{id}", { params: { path: { id } }, body: { form, version } })),
+  machines: () => answer(client.GET("/api/machines")),
+  putMachine: (id: string, form: Schemas["MachineForm"], version?: number) =>
+    answer(client.PUT("/api/machines/{id}", { params: { path: { id } }, body: { form, version } })),
   touchedBy: (gauge: string) => answer(client.GET("/api/gauges/{id}/records", { params: { path: { id: gauge } } })),
   kit: () => answer(client.GET("/api/kit")),
   takeKit: (ids: string[]) => answer(client.PUT("/api/kit", { body: ids })),

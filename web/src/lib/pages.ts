@@ -20,6 +20,7 @@ const groups: Group[] = [
       { to: "/procedures", word: "Procedures", not: ["VIEWER"] },
       { to: "/criteria", word: "Acceptance criteria" },
       { to: "/gauges", word: "Gauges", not: ["VIEWER"] },
+      { to: "/machines", word: "Machines", not: ["VIEWER"] },
     ],
   },
   { word: "Learn", pages: [{ to: "/reject-rates", word: "Reject rates", not: ["VIEWER"] }] },

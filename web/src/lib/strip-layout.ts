@@ -11,6 +11,7 @@ export const sizeHeight = 38;
 export const bracketHeight = 34;
 export const beforeHeight = 24;
 export const photoHeight = 42;
+export const clockHeight = 24;
 
 /** A lane as it stands on the drawing. */
 export type LaneBox = { id: string; top: number; height: number };
@@ -51,6 +52,7 @@ export function layOut({ strip, quiet = [], photos = [], chosen }: Shown) {
     bracketsTop,
     sizeTop,
     size: strip.bands.length > 0,
-    height: sizeTop + sizeHeight + 6,
+    clockTop: sizeTop + sizeHeight + 6,
+    height: sizeTop + sizeHeight + 6 + (strip.clock.length > 0 ? clockHeight : 0),
   };
 }

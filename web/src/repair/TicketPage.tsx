@@ -8,7 +8,7 @@ import { api, saidBy, type Ticket } from "../lib/api";
 import { newId } from "../lib/id";
 import { SectionView } from "../lib/SectionView";
 import { useActor } from "../lib/session";
-import { StripView } from "../lib/StripView";
+import { RoundStrip } from "../lib/RoundStrip";
 import { TopBar } from "../lib/TopBar";
 import { DefectCard, Fault } from "./DefectCard";
 import { useDefectChange } from "./useDefect";
@@ -71,12 +71,17 @@ function Whole({ ticket: t }: { ticket: Ticket }) {
                 {t.units === "in" ? " in" : " mm"}
               </b>{" "}
               from the {t.datum}
+              {d.byClock && (
+                <>
+                  , <b>{d.byClock}</b> o’clock
+                </>
+              )}
             </>
           ) : (
             <b>the whole weld, {t.length}</b>
           )}
         </div>
-        <StripView strip={t.strip} units={t.units} cursor={cursor} onCursor={setCursor} worked={worked} />
+        <RoundStrip strip={t.strip} units={t.units} cursor={cursor} onCursor={setCursor} worked={worked} />
         <div className="section">
           <SectionView section={t.section} units={t.units} />
         </div>

@@ -37,7 +37,12 @@ export function LessCommon() {
         />
       )}
       {!groove && <RareOfFillets />}
-      <Ticked label="all around" on={joint.closed} onChange={(v) => set({ closed: v })} />
+      <Ticked
+        label="all around"
+        on={joint.closed}
+        onChange={(v) => set({ closed: v, ...(v ? {} : { clock: undefined }) })}
+      />
+      {joint.closed && <Clock />}
       {(joint.connection === "butt" || joint.connection === "pipe-butt") && (
         <Typed
           path="offsetMax"
@@ -202,6 +207,51 @@ function RareOfFillets() {
           ]}
           onChange={(v) => set({ girderEnds: v })}
         />
+      )}
+    </>
+  );
+}
+
+/** A weld around a pipe or tube: its places are then told by the clock as well. */
+function Clock() {
+  const { joint, set } = useSetUp();
+  const clock = joint.clock;
+  return (
+    <>
+      <Ticked
+        label="around a pipe or tube, by the clock"
+        on={clock !== undefined}
+        onChange={(v) => set({ clock: v ? { datum: "12:00", direction: "clockwise" } : undefined })}
+      />
+      {clock && (
+        <>
+          <Typed
+            path="clock.diameter"
+            label="Outside diameter"
+            span={3}
+            value={clock.diameter}
+            onChange={(v) => set({ clock: { ...clock, diameter: v || undefined } })}
+          />
+          <Typed
+            path="clock.datum"
+            label="Datum is at"
+            span={3}
+            value={clock.datum}
+            hint="12:00 is the top"
+            onChange={(v) => set({ clock: { ...clock, datum: v } })}
+          />
+          <Chosen
+            path="clock.direction"
+            label="Measured, as one faces it"
+            span={4}
+            value={clock.direction}
+            options={[
+              ["clockwise", "clockwise"],
+              ["counterclockwise", "counterclockwise"],
+            ]}
+            onChange={(v) => set({ clock: { ...clock, direction: v } })}
+          />
+        </>
       )}
     </>
   );

@@ -65,7 +65,8 @@ export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
     questions: [{ id: "root", title: "Root pass: sound" }],
     rods: [],
     apart: "1",
-    drawing: { length: 609.6, ticks: [], gaps: [], openings: [], passes: [], marks: [] },
+    drawing: { length: 609.6, clock: [], ticks: [], gaps: [], openings: [], passes: [], marks: [] },
+    firstRod: { version: 0, stops: false, lines: [], protection: [] },
     signed: false,
     ...more,
   };
@@ -115,6 +116,7 @@ export function bench(more: Partial<Bench> = {}): Bench {
     },
     strip: {
       length: 609.6,
+      clock: [],
       ticks: [],
       lanes: [],
       marks: [],

@@ -1,6 +1,7 @@
+import { useQuery } from "@tanstack/react-query";
 import { Button, Flex } from "antd";
 import { useState, type FormEvent } from "react";
-import { problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
+import { api, problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { inText } from "./pass-text";
 import { Cell, FormGrid } from "../lib/FormGrid";
@@ -28,7 +29,8 @@ type Typed = Record<
   | "technique"
   | "progression"
   | "temperatureF"
-  | "arcForce"
+  | "arcForceShown"
+  | "machine"
   | "starts"
   | "stops"
   | "beadWidth"
@@ -49,14 +51,15 @@ const empty: Typed = {
   technique: "",
   progression: "",
   temperatureF: "",
-  arcForce: "",
+  arcForceShown: "",
+  machine: "",
   starts: "",
   stops: "",
   beadWidth: "",
   cleaned: "",
   welder: "",
 };
-const numbers = ["amps", "volts", "arcForce", "temperatureF"] as const;
+const numbers = ["amps", "volts", "arcForceShown", "temperatureF"] as const;
 /** What a procedure says and a copy takes over. */
 const copied = [
   "electrode",
@@ -96,10 +99,13 @@ export function PassForm({
           kind: last ? "fill" : "root",
           electrode: last?.electrode ?? empty.electrode,
           diameter: last?.diameter ?? "",
-          polarity: last?.polarity ?? "",
+          polarity: last?.polarity ?? welding.firstRod.content?.polarity ?? "",
+          machine: last?.machine ?? welding.firstRod.content?.machine ?? "",
           welder: welding.welder ?? "",
         },
   );
+  const known = useQuery({ queryKey: ["machines"], queryFn: api.machines, enabled: !brief });
+  const machines = (known.data ?? []).map((m) => m.form.name ?? "");
   const [planned, setPlanned] = useState<string[]>(editing?.plannedFields ?? []);
   const [noNumber, setNoNumber] = useState<string>();
   const set = (field: keyof Typed, value: string) => {
@@ -194,7 +200,8 @@ export function PassForm({
         {!brief && text("speed", "Travel", 3, welding.units === "in" ? "6 in/min" : "150 mm/min")}
         {!brief && text("runLength", "Run a rod", 3)}
         {!brief && text("temperatureF", "Steel at, °F", 3)}
-        {!brief && text("arcForce", "Arc force", 3)}
+        {!brief && choice("machine", "Machine", 3, ["", ...machines])}
+        {!brief && text("arcForceShown", "Arc force", 3, "as it shows")}
         {!brief && text("starts", "Starts at", 4, welding.units === "in" ? "0, 8, 16" : "0, 200")}
         {!brief && text("stops", "Stops at", 4)}
         {!brief && text("beadWidth", "Bead width", 4)}

@@ -7,6 +7,8 @@ import { PassForm } from "./PassForm";
 import { WholeWeld } from "./WholeWeld";
 import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
+import { timeAt } from "../lib/clock";
+import { placeOf } from "../lib/place";
 
 /** What was actually used, pass by pass, and where it departs; it is what the causes are traced from. */
 export function PassesPanel({
@@ -43,7 +45,7 @@ export function PassesPanel({
           words={
             <>
               <b>{e.withdrawn ? "" : `${standing.indexOf(e) + 1}. `}</b>
-              <PassInWords content={e.content} />
+              <PassInWords content={e.content} welding={welding} />
             </>
           }
         >
@@ -107,19 +109,20 @@ const shown: [keyof WeldingContent, string][] = [
   ["technique", ""],
   ["progression", ""],
   ["temperatureF", " °F"],
-  ["arcForce", " arc force"],
+  ["arcForce", " % arc force"],
+  ["machine", ""],
 ];
 
 /** A pass in a line; what nobody measured yet is set apart. */
-function PassInWords({ content: c }: { content: WeldingContent }) {
+function PassInWords({ content: c, welding }: { content: WeldingContent; welding: WeldingRecord }) {
   const planned = c.plannedFields ?? [];
   const word = ([f, unit]: (typeof shown)[number]) => `${inText(c[f])}${unit}`;
   const there = shown.filter(([f]) => c[f] !== undefined);
   const measured = there.filter(([f]) => !planned.includes(f)).map(word);
   const copies = there.filter(([f]) => planned.includes(f)).map(word);
   const more = [
-    c.starts?.length && `starts ${c.starts.join(", ")}`,
-    c.stops?.length && `stops ${c.stops.join(", ")}`,
+    c.starts?.length && `starts ${places(c.starts, welding)}`,
+    c.stops?.length && `stops ${places(c.stops, welding)}`,
     c.beadWidth && `bead ${c.beadWidth}`,
     c.cleaned !== undefined && (c.cleaned ? "cleaned" : "not cleaned"),
     c.welder && `by ${c.welder}`,
@@ -130,4 +133,14 @@ function PassInWords({ content: c }: { content: WeldingContent }) {
       {copies.length > 0 && <span className="hint small">planned, not measured: {copies.join(", ")}</span>}
     </>
   );
+}
+
+/** By the clock where the weld runs around a round member, else as they were typed. */
+function places(list: string[], { drawing, units }: WeldingRecord): string {
+  return list
+    .map((typed) => {
+      const at = placeOf(typed, units);
+      return (at === undefined ? undefined : timeAt(at, drawing)) ?? typed;
+    })
+    .join(", ");
 }

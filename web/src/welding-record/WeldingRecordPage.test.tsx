@@ -124,6 +124,7 @@ it("draws the passes with their runs, and says what lies stacked", () => {
       units="in"
       drawing={{
         length: 600,
+        clock: [],
         ticks: [],
         gaps: [{ from: 100, to: 200, label: "gap 1/8" }],
         openings: [],
@@ -131,8 +132,8 @@ it("draws the passes with their runs, and says what lies stacked", () => {
           {
             label: "1 root",
             runs: [
-              { from: 0, to: 200 },
-              { from: 200, to: 600 },
+              { from: 0, to: 200, back: false },
+              { from: 200, to: 600, back: false },
             ],
           },
           { label: "2 fill", runs: [] },

@@ -1,9 +1,12 @@
 import "./welding-record.css";
 import { holds } from "../lib/roles";
+import { Button } from "antd";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { saidBy } from "../lib/api";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
+import { FirstRod } from "./FirstRod";
 import { FitUpPanel } from "./FitUpPanel";
 import { WeldingStrip } from "./WeldingStrip";
 import { PassesPanel } from "./PassesPanel";
@@ -15,6 +18,7 @@ export default function WeldingRecordPage() {
   const { id = "" } = useParams();
   const actor = useActor();
   const welding = useWeldingRecord(id);
+  const [tab, setTab] = useState<"passes" | "first">("passes");
   const m = welding.data;
   if (!m)
     return (
@@ -53,7 +57,10 @@ export default function WeldingRecordPage() {
         <FitUpPanel welding={m} mayRecord={mayRecord} />
         <section className="card panel" aria-label="Passes">
           <header>
-            <h2>Passes ({passes})</h2>
+            <h2>{tab === "first" ? "First-rod card" : `Passes (${passes})`}</h2>
+            <Button type="link" onClick={() => setTab(tab === "first" ? "passes" : "first")}>
+              {tab === "first" ? `passes (${passes})` : m.firstRod.stops ? "✕ first-rod card" : "first-rod card"}
+            </Button>
             {m.procedure && (
               <Link className="way" to={`/procedures/${m.procedure.id}`}>
                 {m.procedure.name}
@@ -61,7 +68,11 @@ export default function WeldingRecordPage() {
             )}
           </header>
           <div className="body">
-            <PassesPanel welding={m} mayRecord={mayRecord} />
+            {tab === "first" ? (
+              <FirstRod welding={m} mayRecord={mayRecord} />
+            ) : (
+              <PassesPanel welding={m} mayRecord={mayRecord} />
+            )}
           </div>
         </section>
         <ProcessPanel welding={m} mayRecord={mayRecord} />

@@ -1,4 +1,5 @@
 import type { WeldingRecord } from "../lib/api";
+import { ClockRow } from "../lib/ClockRow";
 import { Ruler } from "../lib/Ruler";
 import { useSize } from "../lib/useSize";
 import { ink } from "../theme";
@@ -21,7 +22,8 @@ export function WeldingStrip({ drawing, units }: { drawing: Drawing; units: stri
   const stacked = drawing.marks.filter((m) => m.kind === "stacked");
   const remarks = drawing.marks.filter((m) => m.kind === "remark");
   const words = [...stacked.map((m) => ({ m, word: "✕ stacked" })), ...remarks.map((m) => ({ m, word: "! remark" }))];
-  const height = passTop + rows * lane + 8 + (stacked.length > 0 ? 18 : 0) + (remarks.length > 0 ? 18 : 0);
+  const clockTop = passTop + rows * lane + 2 + (stacked.length > 0 ? 18 : 0) + (remarks.length > 0 ? 18 : 0);
+  const height = clockTop + (drawing.clock.length > 0 ? 24 : 6);
   const lineOf = (word: string) => passTop + rows * lane + (word.startsWith("!") && stacked.length > 0 ? 32 : 14);
   const along = [...drawing.gaps, ...drawing.marks].map((x) => x.label).join("; ");
   return (
@@ -64,6 +66,7 @@ export function WeldingStrip({ drawing, units }: { drawing: Drawing; units: stri
             <title>{o.label}</title>
           </path>
         ))}
+        <ClockRow clock={drawing.clock} x={x} left={gutter} right={x(drawing.length)} top={clockTop} />
         {passes.length === 0 && (
           <text x={gutter + 8} y={passTop + 18} fontSize="14" fill={ink.quiet}>
             no pass is recorded yet
@@ -98,7 +101,7 @@ export function WeldingStrip({ drawing, units }: { drawing: Drawing; units: stri
                     rx="7"
                     fill={ink.weld}
                   />
-                  <circle cx={x(r.from) + 7} cy={top + 11} r="4" fill={ink.paper} />
+                  <circle cx={r.back ? x(r.to) - 9 : x(r.from) + 7} cy={top + 11} r="4" fill={ink.paper} />
                 </g>
               ))}
             </g>

@@ -27,16 +27,22 @@ import mensor.weld.Progression;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
 import mensor.weld.RodTable;
+import mensor.weld.Sign;
 import mensor.weld.Technique;
 import mensor.weld.Toe;
 import mensor.weld.WeldingRecord;
 
 /** Gathers what the inspection, the joint and the record tell of one defect, and what they rule out. */
 final class FactCollection {
-    /** Arc force, in the machine's percent, that is much on a vertical, and that is little (common practice, no source). */
-    private static final double MUCH_ARC_FORCE = 50;
+    /**
+     * Arc force, in percent of the machine's own scale, that is much for a rod, and that is little: low-hydrogen rods run on 20–30,
+     * cellulosic ones on 50–70 (common practice, no source).
+     */
+    private static final double MUCH_LOW_HYDROGEN = 40;
 
-    private static final double LITTLE_ARC_FORCE = 30;
+    private static final double MUCH_CELLULOSIC = 75;
+    private static final double LITTLE_LOW_HYDROGEN = 30;
+    private static final double LITTLE_CELLULOSIC = 50;
     private static final double LEAST_PREHEAT_F = 50;
     /** So many like places are a habit. */
     private static final int REPEATED_FROM = 3;
@@ -52,7 +58,9 @@ final class FactCollection {
         this.joint = inspection.joint();
         this.record = inspection.welding();
         this.around = around;
-        this.measured = record.passes().stream().filter(p -> !p.planned()).toList();
+        this.measured = record.passes().stream()
+                .filter(p -> !p.planned() && p.isStick())
+                .toList();
     }
 
     /**
@@ -66,6 +74,11 @@ final class FactCollection {
         span.ifPresent(s -> alike(evidence, s, alike));
         toe.filter(t -> t != Toe.ROOT).ifPresent(t -> toe(evidence, situation, t, span.orElseThrow()));
         station(span).ifPresent(s -> profile(evidence, situation, s));
+        span.filter(this::isBlown)
+                .ifPresent(
+                        s -> evidence.tell(
+                                BLOWN,
+                                "spatter to one side, near the weld's end, on direct current: together they speak for arc blow"));
         joint(evidence);
         record(evidence);
         around.remarks().stream()
@@ -102,11 +115,12 @@ final class FactCollection {
                 ruledOut.put(row.cause(), "a single pass has no slag and no valley between passes");
             }
         }
-        if (joint.position().isPresent() && !vertical()) {
+        if (in(Position.FLAT_FILLET, Position.FLAT_GROOVE)
+                && measured.stream().noneMatch(p -> p.arcForce().isPresent())) {
             ruledOut.put(
                     CauseClass.ARC_FORCE,
-                    "arc force gouges on verticals; this is position "
-                            + joint.position().get().id());
+                    "arc force matters where the weld is not flat; this is position "
+                            + joint.position().orElseThrow().id());
         }
         return ruledOut;
     }
@@ -146,6 +160,16 @@ final class FactCollection {
         return !joint.closed()
                 && (!span.to().isOver(inch)
                         || !span.from().isUnder(joint.length().minus(inch)));
+    }
+
+    /** What arc blow leaves together: spatter to one side near an end, on direct current and on no other. */
+    private boolean isBlown(Span span) {
+        boolean direct = measured.stream()
+                        .anyMatch(
+                                p -> p.polarity().filter(x -> x != Polarity.AC).isPresent())
+                && measured.stream()
+                        .noneMatch(p -> p.polarity().filter(Polarity.AC::equals).isPresent());
+        return direct && atTheEnd(span) && record.signs().contains(Sign.ONE_SIDED_SPATTER);
     }
 
     /** At a place where a rod was begun or ended. */
@@ -345,13 +369,19 @@ final class FactCollection {
                 && p.technique().filter(Technique.STRINGER::equals).isPresent()) {
             evidence.tell(STRAIGHT_UP, "a straight drag up a vertical is recorded");
         }
-        if (vertical() && p.arcForce().isPresent()) {
-            double force = p.arcForce().getAsDouble();
-            if (force > MUCH_ARC_FORCE) {
-                evidence.tell(ARC_FORCE_HIGH, "arc force " + Range.plain(force) + "; low on verticals");
-            } else if (force <= LITTLE_ARC_FORCE) {
-                evidence.tell(ARC_FORCE_LOW, "arc force " + Range.plain(force));
-            }
+        if (!in(Position.FLAT_FILLET, Position.FLAT_GROOVE) && p.arcForce().isPresent()) {
+            arcForce(evidence, p, p.arcForce().getAsDouble());
+        }
+    }
+
+    private static void arcForce(Evidence evidence, Pass p, double force) {
+        boolean lowHydrogen = isLowHydrogen(p);
+        String words = "arc force " + Range.plain(force) + " % of the machine's scale; "
+                + (lowHydrogen ? "low-hydrogen rods run on 20–30" : "cellulosic rods run on 50–70");
+        if (force > (lowHydrogen ? MUCH_LOW_HYDROGEN : MUCH_CELLULOSIC)) {
+            evidence.tell(ARC_FORCE_HIGH, words);
+        } else if (force <= (lowHydrogen ? LITTLE_LOW_HYDROGEN : LITTLE_CELLULOSIC)) {
+            evidence.tell(ARC_FORCE_LOW, words);
         }
     }
 
@@ -373,12 +403,8 @@ final class FactCollection {
             return;
         }
         boolean upper = amps.stream().anyMatch(PassAmps::isUpperHalf);
-        Fact inside = !upper
-                ? AMPS_INSIDE_LOWER_HALF
-                : outOfPosition() ? AMPS_INSIDE_UPPER_HALF_OUT_OF_POSITION : AMPS_INSIDE_UPPER_HALF;
-        String where =
-                inside == AMPS_INSIDE_UPPER_HALF_OUT_OF_POSITION ? " (vertical and overhead need the lower half)" : "";
-        amps.forEach(a -> evidence.tell(inside, a.line() + where));
+        Fact inside = upper ? AMPS_INSIDE_UPPER_HALF : AMPS_INSIDE_LOWER_HALF;
+        amps.forEach(a -> evidence.tell(inside, a.line()));
     }
 
     /** What the passes of a judged look tell of amps under their range: used where fusion is in doubt. */

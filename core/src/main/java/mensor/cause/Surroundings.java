@@ -60,7 +60,8 @@ public record Surroundings(
     private static Fact fact(ProcessQuestion question) {
         return switch (question) {
             case ROOT, ROOT_BACK -> Fact.REMARK_ROOT;
-            case SLAG_LINES, LAYERS_CLEAN, OLD_WELD -> Fact.REMARK_NOT_CLEAN;
+            case SLAG_LINES, LAYERS_CLEAN -> Fact.REMARK_NOT_CLEAN;
+            case OLD_WELD -> Fact.REMARK_OLD_WELD;
             case HIGH_SPOTS -> Fact.REMARK_VALLEY;
             case FILL_BELOW -> Fact.REMARK_FILL_HIGH;
         };

@@ -2,6 +2,7 @@ package mensor.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import mensor.inspection.InProcessInspection;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -16,8 +17,10 @@ public final class QuietMarks {
 
     private QuietMarks() {}
 
+    /** @param words a stretch as people say it, by the clock too where the weld has one */
     public static List<QuietMark> of(
             Ruler ruler,
+            Function<Span, String> words,
             List<LoggedPass> passes,
             List<Stagger.StackedStarts> stacked,
             List<InProcessInspection.Answer> answers) {
@@ -25,10 +28,10 @@ public final class QuietMarks {
         for (int i = 0; i < passes.size(); i++) {
             String pass = "pass " + (i + 1);
             for (Length at : passes.get(i).starts()) {
-                marks.add(mark(Span.at(at), "start", pass + " starts at " + at.shown()));
+                marks.add(mark(Span.at(at), "start", pass + " starts at " + words.apply(Span.at(at))));
             }
             for (Length at : passes.get(i).stops()) {
-                marks.add(mark(Span.at(at), "stop", pass + " stops at " + at.shown()));
+                marks.add(mark(Span.at(at), "stop", pass + " stops at " + words.apply(Span.at(at))));
             }
         }
         for (Stagger.StackedStarts s : stacked) {
@@ -37,7 +40,7 @@ public final class QuietMarks {
             marks.add(mark(
                     between,
                     "stacked",
-                    "passes " + (s.below() + 1) + " and " + (s.pass() + 1) + " stacked at " + between.shown()));
+                    "passes " + (s.below() + 1) + " and " + (s.pass() + 1) + " stacked at " + words.apply(between)));
         }
         for (InProcessInspection.Answer a : answers) {
             if (!a.asWanted()) {
@@ -46,7 +49,8 @@ public final class QuietMarks {
                                 .forEach(s -> marks.add(mark(
                                         s,
                                         "remark",
-                                        w.shown() + ": not so: " + a.question().title()
+                                        words.apply(w) + ": not so: "
+                                                + a.question().title()
                                                 + (a.note().isBlank() ? "" : ", " + a.note())))));
             }
         }

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
@@ -35,6 +36,7 @@ import mensor.weld.Toe;
 public record StripDrawing(
         double length,
         List<Tick> ticks,
+        List<Tick> clock,
         List<Lane> lanes,
         List<Mark> marks,
         List<Station> stations,
@@ -105,6 +107,7 @@ public record StripDrawing(
         return new StripDrawing(
                 mm(joint.length()),
                 ticks(joint.length(), inspection.units()),
+                clock(joint),
                 lanes(inspection),
                 marks(inspection, rejecting),
                 stations(inspection, rejectingReadings),
@@ -117,6 +120,16 @@ public record StripDrawing(
     /** A length in millimetres, near enough to draw. */
     public static double mm(Length length) {
         return length.approximateNanometres() / Unit.MILLIMETRE.nanometres();
+    }
+
+    /** The full hours of a weld around a round member, where they lie; the quarters are lettered. */
+    static List<Tick> clock(Joint joint) {
+        return joint.clock()
+                .map(clock -> IntStream.rangeClosed(1, 12)
+                        .mapToObj(hour -> new Tick(mm(clock.place(hour + ":00")), hour % 3 == 0 ? hour + ":00" : ""))
+                        .sorted(Comparator.comparingDouble(Tick::at))
+                        .toList())
+                .orElseGet(List::of);
     }
 
     /** Ruler lines at a step of the unit that leaves room for the labels. */

@@ -60,6 +60,6 @@ final class NoneAllowedCheck {
                     + n.at().map(a -> " at " + a.shown()).orElse("");
         }
         String toe = i instanceof Overlap o ? " on the " + inspection.joint().toeName(o.toe()) : "";
-        return i.kind().words() + toe + " at " + i.span().shown();
+        return i.kind().words() + toe + " at " + inspection.joint().shown(i.span());
     }
 }

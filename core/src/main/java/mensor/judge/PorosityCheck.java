@@ -41,7 +41,7 @@ final class PorosityCheck {
             PoreWindow.Sum most = window.atMost();
             boolean sure = least.total().compareTo(most.total()) == 0;
             finding.trace("worst " + limit.window().shownWithUnit() + ", "
-                    + most.span().shown() + ": "
+                    + inspection.joint().shown(most.span()) + ": "
                     + (sure ? "" : "between " + least.total().shown() + " and ")
                     + most.total().shownWithUnit() + "; " + limit.sum().shownWithUnit() + " allowed");
             if (least.total().isOver(limit.sum())) {

@@ -91,7 +91,8 @@ final class UndercutCheck {
     }
 
     private String line(Undercut u) {
-        return name(u.toe()) + " " + u.span().shown() + ": " + u.deep().shownWithUnit() + " deep; member "
+        return name(u.toe()) + " " + inspection.joint().shown(u.span()) + ": "
+                + u.deep().shownWithUnit() + " deep; member "
                 + inspection.thicknessAt(u.toe()).shownWithUnit() + ", limit " + limits(u.toe());
     }
 
@@ -114,13 +115,14 @@ final class UndercutCheck {
             return;
         }
         windows.byToe.forEach((toe, w) -> finding.trace(name(toe) + " alone: worst "
-                + rule.window().shownWithUnit() + " at " + w.span().shown() + " holds "
+                + rule.window().shownWithUnit() + " at " + inspection.joint().shown(w.span()) + " holds "
                 + w.sum().in(unit).shownWithUnit() + " over the any-length depth"));
         finding.trace((inspection.undercutPerToe()
                         ? "each toe by itself, as agreed in the inspection plan: "
                         : "both toes together (the careful reading): ")
                 + windows.governing().sum().in(unit).shownWithUnit() + " in "
-                + windows.governing().span().shown() + ", " + rule.accumulated().shownWithUnit() + " allowed in any "
+                + inspection.joint().shown(windows.governing().span()) + ", "
+                + rule.accumulated().shownWithUnit() + " allowed in any "
                 + rule.window().shownWithUnit());
         if (inspection.joint().length().isUnder(rule.window())) {
             finding.trace("the weld is shorter than " + rule.window().shownWithUnit()

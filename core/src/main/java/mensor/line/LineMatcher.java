@@ -9,6 +9,8 @@ import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.line.Kinds.Kind;
+import mensor.weld.ClockFace;
+import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.Toe;
 
@@ -243,6 +245,9 @@ final class LineMatcher {
 
     /** The text, if it is a length. */
     private Optional<String> length(String text) {
+        if (ClockFace.isTime(text) && joint.clock().isPresent()) {
+            return Optional.of(joint.clock().get().place(text).shown().replace(' ', '-'));
+        }
         try {
             Length.parse(text, joint.length().unit());
             return Optional.of(text);
@@ -252,6 +257,11 @@ final class LineMatcher {
     }
 
     private String notALength(String text) {
+        if (ClockFace.isTime(text)) {
+            return joint.clock().isPresent()
+                    ? ""
+                    : text + " is a time of the clock; at set-up say that the weld runs around a round member";
+        }
         try {
             Length.parse(text, joint.length().unit());
             return "";
@@ -260,11 +270,23 @@ final class LineMatcher {
         }
     }
 
+    /** {@code 4:30-5} on a weld around a round member. */
+    private static Optional<String[]> range(ClockFace clock, String text) {
+        try {
+            return clock.range(text).map(s -> new String[] {s.from().shown(), s.to().shown()});
+        } catch (InvalidField e) {
+            return Optional.empty();
+        }
+    }
+
     /**
      * {@code 12-14}, {@code 12..14}. A dash may also stand in a length (12-1/4): the stretch is the way to cut it into two
      * lengths of which the second lies further on; on a closed weld {@code ..} says a stretch that passes the datum.
      */
     private Optional<String[]> stretch(String text) {
+        if (text.indexOf(':') > 0) {
+            return joint.clock().flatMap(c -> range(c, text));
+        }
         int dots = text.indexOf("..");
         if (dots > 0) {
             Optional<String> from = length(text.substring(0, dots));

@@ -36,10 +36,8 @@ public final class PlanComparison {
                     .filter(p -> p.kind().filter(kind::equals).isPresent())
                     .toList();
             if (bead.isPresent()) {
-                laid.stream()
-                        .filter(p -> p.electrode().isPresent() && p.diameter().isPresent())
-                        .map(p -> p.diameter().get().shownWithUnit() + " "
-                                + p.electrode().get())
+                PlanRod.each(laid).stream()
+                        .map(PlanRod::words)
                         .distinct()
                         .forEach(rod -> lines.add(new ComparisonRow(
                                 kind.id() + " rod",

@@ -133,7 +133,7 @@ final class PlannedRods {
             needs.merge(more.electrode() + " " + more.diameter(), more, RodNeed::plus);
         }
         if (byOthers > 0) {
-            notes.add(PassPlanner.round(byOthers) + " g of the metal are another process's and need no rods");
+            notes.add(PassPlanner.round(byOthers) + " g of the metal is laid by another process and needs no rods");
         }
         return needs.values().stream()
                 .map(n -> n.counted(PassPlanner.up(n.grams() / n.gramsPerRod()), electrodes(n)))

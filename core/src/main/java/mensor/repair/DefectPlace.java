@@ -56,7 +56,7 @@ public record DefectPlace(
 
     /** In a line: what it is, on which toe, where, how deep. */
     public String words(Inspection inspection, Finding f) {
-        String at = span.map(s -> " at " + s.shown()).orElse("");
+        String at = span.map(s -> " at " + inspection.joint().shown(s)).orElse("");
         if (indication.isEmpty()) {
             return f.measured().isEmpty() ? f.reason().words() : f.criterion().title() + " " + f.measured() + at;
         }

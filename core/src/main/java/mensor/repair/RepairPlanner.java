@@ -284,7 +284,7 @@ public final class RepairPlanner {
                 .ifPresent(e -> steps.add((disposition == Disposition.BLEND
                                 ? "dress "
                                 : disposition == Disposition.ADD_METAL ? "prepare " : "take out ")
-                        + e.shown() + " from the datum"
+                        + joint.shown(e) + " from the datum"
                         + (i instanceof Crack
                                 ? ", 2 in [50 mm] of sound metal beyond each end"
                                         + (isClipped(i, e) ? ", less where the weld ends" : "")

@@ -63,6 +63,18 @@ public final class Joint {
         return b.closed;
     }
 
+    /** The places of a weld around a round member as a clock has them; empty where nobody said how it lies. */
+    public Optional<ClockFace> clock() {
+        return Optional.ofNullable(b.clock)
+                .map(c -> new ClockFace(
+                        b.length, ClockFace.minutes(c.datum()).orElseThrow(), c.clockwise(), c.diameter()));
+    }
+
+    /** A stretch for people: from the datum, and by the clock where there is one. */
+    public String shown(Span span) {
+        return clock().map(c -> span.shown() + " (" + c.shown(span) + ")").orElseGet(span::shown);
+    }
+
     /** The weld's axis, from the datum. */
     public Ruler ruler() {
         return ruler;

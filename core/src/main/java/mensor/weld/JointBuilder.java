@@ -1,6 +1,7 @@
 package mensor.weld;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 import mensor.length.Length;
 import mensor.length.Ruler;
@@ -17,6 +18,7 @@ public final class JointBuilder {
     String datum;
     Corner corner;
     boolean closed;
+    Clock clock;
     List<Span> segments = List.of();
     List<Member> members = List.of();
     Length size;
@@ -43,6 +45,15 @@ public final class JointBuilder {
     Length offsetMax;
     Position position;
     FilletTestPiece testPiece;
+
+    /**
+     * How the clock lies on a weld around a round member.
+     *
+     * @param diameter of the member
+     * @param datum the time at which the weld's datum lies
+     * @param clockwise whether places are measured as the hours go
+     */
+    public record Clock(Optional<Length> diameter, String datum, boolean clockwise) {}
 
     public JointBuilder(String mark, WeldType weld, Connection connection, Length length) {
         this.mark = mark;
@@ -73,6 +84,12 @@ public final class JointBuilder {
 
     public JointBuilder closed(boolean value) {
         closed = value;
+        return this;
+    }
+
+    /** The weld runs around a round member, and its places are told by the clock as well. */
+    public JointBuilder clock(Clock value) {
+        clock = value;
         return this;
     }
 
@@ -221,6 +238,7 @@ public final class JointBuilder {
             checkGroove();
         }
         checkUse();
+        checkClock();
         checkStretches();
         notNegative("offsetMax", offsetMax);
         return new Joint(this);
@@ -257,6 +275,20 @@ public final class JointBuilder {
         forbid("testPiece", testPiece != null, "a groove");
         forbid("throat", throat != null && penetration == Penetration.COMPLETE, "a groove of complete penetration");
         positive("throat", throat);
+    }
+
+    private void checkClock() {
+        if (clock == null) {
+            return;
+        }
+        if (!closed) {
+            throw new InvalidField("clock", "goes with a weld that runs all around: closed");
+        }
+        if (ClockFace.minutes(clock.datum()).isEmpty()) {
+            throw new InvalidField(
+                    "clock.datum", "a time of the clock is required, as 12:00, got \"" + clock.datum() + "\"");
+        }
+        clock.diameter().ifPresent(d -> positive("clock.diameter", d));
     }
 
     void checkUse() {

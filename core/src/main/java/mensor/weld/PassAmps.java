@@ -18,7 +18,9 @@ public record PassAmps(double amps, Range range, String line) {
     public static Optional<PassAmps> of(Pass pass, Map<PassKind, Range> procedureAmps, Optional<Range> label) {
         Optional<Range> procedure = pass.kind().map(procedureAmps::get);
         Optional<Range> rod = pass.electrode().flatMap(e -> pass.diameter().flatMap(d -> RodTable.amps(e, d)));
-        Optional<Range> range = procedure.or(() -> label).or(() -> rod);
+        Optional<Range> range = procedure
+                .or(() -> label)
+                .or(() -> pass.electrode().flatMap(e -> pass.diameter().flatMap(d -> RodTable.workable(e, d))));
         if (pass.amps().isEmpty() || range.isEmpty()) {
             return Optional.empty();
         }

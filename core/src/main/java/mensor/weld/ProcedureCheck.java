@@ -40,7 +40,7 @@ public final class ProcedureCheck {
     }
 
     private void pass(String field, ProcedurePass p) {
-        Optional<Range> rod = p.process().isStick() ? RodTable.amps(p.electrode(), p.diameter()) : Optional.empty();
+        Optional<Range> rod = p.process().isStick() ? RodTable.workable(p.electrode(), p.diameter()) : Optional.empty();
         if (rod.isPresent()
                 && p.amps().isPresent()
                 && !rod.get().contains(p.amps().get())) {

@@ -14,6 +14,7 @@ public final class RodTable {
 
     private static final List<Length> DIAMETERS =
             List.of(Length.inches(3, 32), Length.inches(1, 8), Length.inches(5, 32), Length.inches(3, 16));
+    private static final double EIGHTH_E7018_FROM = 110;
     private static final Length NAME_OFF = Length.millimetres("0.25");
     private static final List<Row> ROWS = List.of(
             new Row("E6010", false, 3, new int[] {40, 80, 75, 125, 110, 170, 140, 215}),
@@ -51,6 +52,17 @@ public final class RodTable {
             }
         }
         return Optional.empty();
+    }
+
+    /** The range in which the rod works: 1/8 in E7018 also from 110 A (common practice, no source; labels begin at 90–100). */
+    public static Optional<Range> workable(String electrode, Length diameter) {
+        return amps(electrode, diameter)
+                .map(r -> row(electrode)
+                                        .filter(x -> x.electrode().equals("E7018"))
+                                        .isPresent()
+                                && isCalled(diameter, EIGHTH)
+                        ? new Range(Math.min(r.low(), EIGHTH_E7018_FROM), r.high())
+                        : r);
     }
 
     /** What the diameter is called where rods are sold in millimetres: to the tenth, but for whole ones. */

@@ -28,6 +28,10 @@ public enum Sign implements Named {
     APPEARED_LATER("appeared-later"),
     NOT_WIRE_BRUSHED_BETWEEN_PASSES("not-wire-brushed-between-passes"),
     HAND_NOT_PROPPED("hand-not-propped"),
+    POOL_NOT_SEEN("pool-not-seen"),
+    AWKWARD_STANCE("awkward-stance"),
+    SHADE_WRONG("shade-wrong"),
+    OVER_OLD_BEAD("over-old-bead"),
     STRUCK_OUTSIDE("struck-outside"),
     NOT_BROUGHT_BACK_OVER_START("not-brought-back-over-start"),
     BROKE_OFF_QUICKLY("broke-off-quickly");

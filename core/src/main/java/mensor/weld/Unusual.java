@@ -2,6 +2,7 @@ package mensor.weld;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mensor.length.Length;
 
 /** What is possible but unusual about a joint as set up, said so that a slip of the pen is seen (common practice). */
@@ -10,6 +11,20 @@ public final class Unusual {
     public record Remark(String field, String line) {}
 
     private Unusual() {}
+
+    /** A weld much shorter or longer than its member is around: the toe of a fillet lies a little further out. */
+    private static Optional<Remark> clock(Joint joint) {
+        return joint.clock().flatMap(ClockFace::diameter).flatMap(d -> {
+            double around = Math.PI * d.approximateNanometres();
+            double off = joint.length().approximateNanometres() / around;
+            Length round = Length.ofNanometres(Math.round(around), d.unit());
+            return off > 0.97 && off < 1.15
+                    ? Optional.empty()
+                    : Optional.of(new Remark(
+                            "length",
+                            "π × " + d.shownWithUnit() + " is " + round.shownWithUnit() + " around: check the length"));
+        });
+    }
 
     public static List<Remark> of(Joint joint) {
         List<Remark> remarks = new ArrayList<>();
@@ -38,6 +53,7 @@ public final class Unusual {
         if (joint.members().size() == 1) {
             remarks.add(new Remark("members", "one member: both toes are taken to lie on it"));
         }
+        clock(joint).ifPresent(remarks::add);
         return List.copyOf(remarks);
     }
 }

@@ -15,11 +15,16 @@ import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.weld.Connection;
 import mensor.weld.Gap;
+import mensor.weld.Joint;
+import mensor.weld.JointBuilder;
 import mensor.weld.LoggedPass;
+import mensor.weld.Member;
 import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.Stagger;
+import mensor.weld.WeldType;
 import org.junit.jupiter.api.Test;
 
 class WeldingDrawingTest {
@@ -75,10 +80,15 @@ class WeldingDrawingTest {
                 Optional.empty(),
                 Optional.of(new Span(Length.inches(3), Length.inches(5))),
                 "web side");
+        Joint joint = new JointBuilder("D-1", WeldType.FILLET, Connection.TEE, ruler.length())
+                .members(new Member("web", Length.inches(1, 2)), new Member("flange", Length.inches(1)))
+                .size(Length.inches(5, 16))
+                .closed(ruler.closed())
+                .gaps(List.of(new Gap(new Span(Length.inches(10), Length.inches(14)), Length.inches(1, 8))))
+                .build();
         return WeldingDrawing.of(
-                ruler,
+                joint,
                 Unit.INCH,
-                List.of(new Gap(new Span(Length.inches(10), Length.inches(14)), Length.inches(1, 8))),
                 List.of(read),
                 List.of(passes),
                 Stagger.stacked(List.of(passes), ruler, Stagger.USUAL),
@@ -90,11 +100,11 @@ class WeldingDrawingTest {
         WeldingDrawing d = drawing(false, pass(at("0", "8"), at("8", "24")), pass(at("0", "8 1/2"), at("8 1/4")));
         assertThat(d.passes().get(0).label()).isEqualTo("1 root");
         assertThat(d.passes().get(0).runs())
-                .containsExactly(new WeldingDrawing.Run(0, mm(8)), new WeldingDrawing.Run(mm(8), mm(24)));
+                .containsExactly(new WeldingDrawing.Run(0, mm(8), false), new WeldingDrawing.Run(mm(8), mm(24), false));
         assertThat(d.passes().get(1).runs())
                 .as("a stop that was not recorded is the weld's end")
                 .last()
-                .isEqualTo(new WeldingDrawing.Run(mm(8.5), mm(24)));
+                .isEqualTo(new WeldingDrawing.Run(mm(8.5), mm(24), false));
         assertThat(drawing(false, pass(List.of(), List.of())).passes().get(0).runs())
                 .isEmpty();
     }
@@ -104,9 +114,9 @@ class WeldingDrawingTest {
         WeldingDrawing d = drawing(true, pass(at("6", "18"), at("18", "6")));
         assertThat(d.passes().get(0).runs())
                 .containsExactly(
-                        new WeldingDrawing.Run(0, mm(6)),
-                        new WeldingDrawing.Run(mm(6), mm(18)),
-                        new WeldingDrawing.Run(mm(18), mm(24)));
+                        new WeldingDrawing.Run(0, mm(6), false),
+                        new WeldingDrawing.Run(mm(6), mm(18), false),
+                        new WeldingDrawing.Run(mm(18), mm(24), false));
     }
 
     @Test

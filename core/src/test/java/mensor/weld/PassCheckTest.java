@@ -85,7 +85,7 @@ class PassCheckTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"114.9, 1", "115, 0", "165, 0", "165.1, 1"})
+    @CsvSource({"109.9, 1", "110, 0", "115, 0", "165, 0", "165.1, 1"})
     void ampsAtUnderAndOverTheRodsRange(double amps, int departures) {
         Pass p = pass("E7018", "1/8", amps, Polarity.DCEP, null, false);
         assertThat(lines(Position.HORIZONTAL_FILLET, record(Map.of(), 1, p))).hasSize(departures);

@@ -177,7 +177,7 @@ class ProcedureTest {
             assertThat(fields(of(Steel.A36_TYPE, "1/2", 60.0, Unit.INCH, Position.FLAT_FILLET, null, amps(p, r))))
                     .isEmpty();
         }
-        for (Range r : List.of(new Range(114, 165), new Range(115, 166))) {
+        for (Range r : List.of(new Range(109, 165), new Range(115, 166))) {
             assertThat(fields(of(Steel.A36_TYPE, "1/2", 60.0, Unit.INCH, Position.FLAT_FILLET, null, amps(p, r))))
                     .containsExactly("passes[0].amps");
         }

@@ -20,6 +20,10 @@ final class Floor {
         assertThat(page.getByLabel("Mensor, to the worklist")).isVisible();
     }
 
+    static Locator field(Page page, String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
     static Locator button(Page page, String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -3,9 +3,9 @@ package mensor.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static mensor.e2e.Floor.assertFits;
 import static mensor.e2e.Floor.button;
+import static mensor.e2e.Floor.field;
 import static mensor.e2e.Floor.finding;
 import static mensor.e2e.Floor.openFromWorklist;
-import static mensor.e2e.Floor.signIn;
 import static mensor.e2e.Floor.tab;
 import static mensor.e2e.Floor.verdict;
 
@@ -16,17 +16,6 @@ import org.junit.jupiter.api.Test;
 
 /** A groove butt and a pipe butt from set-up to their verdicts, other books beside the contract's, and a book to read. */
 class GroovesAndCodesTest extends InTheBrowser {
-    private static Page as(String login) {
-        Page page = chromium.page(1280, 800);
-        page.navigate(mensor.address());
-        signIn(page, login);
-        return page;
-    }
-
-    private static Locator field(Page page, String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-    }
-
     private static void setUpGroove(Page page, String job, String mark, String connection, String length, String t) {
         page.getByText("Set up a joint").click();
         field(page, "Job").fill(job);

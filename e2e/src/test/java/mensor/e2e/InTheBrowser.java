@@ -1,5 +1,6 @@
 package mensor.e2e;
 
+import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 
@@ -17,5 +18,13 @@ abstract class InTheBrowser {
     @AfterAll
     static void stop() {
         chromium.close();
+    }
+
+    /** At a desk, signed in. */
+    static Page as(String login) {
+        Page page = chromium.page(1280, 800);
+        page.navigate(mensor.address());
+        Floor.signIn(page, login);
+        return page;
     }
 }

@@ -3,12 +3,14 @@ package mensor.exchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
 import mensor.inspection.Indication;
 import mensor.inspection.Reading;
 import mensor.length.Unit;
 import mensor.weld.InvalidField;
+import mensor.weld.Joint;
 import tools.jackson.core.JsonParser;
 
 /**
@@ -16,6 +18,8 @@ import tools.jackson.core.JsonParser;
  * stored or sent. Beyond the format an indication may name its gauge too.
  */
 public final class EntryDocument {
+    private static final Pattern TIME = Pattern.compile("\"\\d{1,2}:\\d{2}\"");
+
     private final String canonical;
     private Json.Object fields; // of a stored one read when somebody asks
 
@@ -62,6 +66,18 @@ public final class EntryDocument {
             return new EntryDocument(Json.canonical(fields), fields);
         }
         throw new UnreadableInput("content", "an entry's fields are required, got " + value.said());
+    }
+
+    /** Whether a value looks like a time of the clock, and so the joint must be asked. */
+    public boolean hasTimes() {
+        return TIME.matcher(canonical).find();
+    }
+
+    /** The same entry with the places that were given by the clock as lengths from the datum. */
+    public EntryDocument inLengths(Joint joint) {
+        return joint.clock()
+                .map(clock -> of(ClockPlaces.inLengths(fields(), clock)))
+                .orElse(this);
     }
 
     /** One text for one content: fields sorted, no white space, lengths as typed. */

@@ -12,6 +12,7 @@ import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.weld.ClockFace;
 import mensor.weld.Named;
 
 /**
@@ -189,6 +190,13 @@ final class Fields {
         try {
             return Length.parse(text, bareUnit);
         } catch (LengthFormatException e) {
+            if (ClockFace.isTime(text)) {
+                throw new UnreadableInput(
+                        path,
+                        text
+                                + " is a time of the clock: say at set-up that the weld runs around a round member, and where its"
+                                + " datum lies on the clock");
+            }
             throw new UnreadableInput(path, e.getMessage());
         }
     }

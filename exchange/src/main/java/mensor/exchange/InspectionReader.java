@@ -84,12 +84,16 @@ final class InspectionReader {
 
     private Read read(Fields bare) {
         Unit units = units(bare);
-        Fields f = bare.with(units);
-        f.find("format");
-        f.find("criteria");
-        f.find("units");
         try {
-            Joint joint = JointReader.joint(f.requiredObject("joint"));
+            Joint joint = JointReader.joint(bare.with(units).requiredObject("joint"));
+            Json inLengths = joint.clock()
+                    .map(clock -> ClockPlaces.inLengths(root, clock))
+                    .orElse(root);
+            Fields f = Fields.of("", inLengths, units);
+            f.find("format");
+            f.find("criteria");
+            f.find("units");
+            f.find("joint");
             Inspection inspection = inspection(f, joint, units);
             Json.Object record =
                     f.object("record").map(InspectionReader::record).orElse(null);

@@ -3,6 +3,7 @@ package mensor.exchange;
 import java.math.BigDecimal;
 import java.util.List;
 import mensor.length.Span;
+import mensor.weld.ClockDirection;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Dihedral;
@@ -36,6 +37,7 @@ final class JointReader {
         f.text("datum").ifPresent(b::datum);
         f.word("corner", Corner.class).ifPresent(b::corner);
         f.bool("closed").ifPresent(b::closed);
+        f.object("clock").ifPresent(c -> b.clock(clock(c)));
         if (f.has("segments")) {
             List<Span> segments = f.objects("segments", (at, s) -> {
                 Span span = s.stretch();
@@ -88,6 +90,17 @@ final class JointReader {
         } catch (InvalidField e) {
             throw f.error(e.field(), e.problem());
         }
+    }
+
+    private static JointBuilder.Clock clock(Fields c) {
+        JointBuilder.Clock clock = new JointBuilder.Clock(
+                c.positive("diameter"),
+                c.text("datum").orElse("12:00"),
+                c.word("direction", ClockDirection.class)
+                        .map(d -> d == ClockDirection.CLOCKWISE)
+                        .orElse(true));
+        c.end();
+        return clock;
     }
 
     private static Dihedral dihedral(Fields f, BigDecimal degrees) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import mensor.cause.Surroundings;
 import mensor.inspection.FitUp;
 import mensor.inspection.InProcessInspection;
@@ -14,11 +15,16 @@ import mensor.inspection.ProcessQuestion;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.weld.FirstRodCard;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
+import mensor.weld.Machine;
+import mensor.weld.PassKind;
+import mensor.weld.Polarity;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
+import mensor.weld.WeldingProcess;
 
 /**
  * What is recorded of a weld's welding record, part by part: JSON as the bench sends it. A pass has the fields of the inspection
@@ -32,6 +38,8 @@ public final class WeldingParts {
         Fields f = Fields.of("", Json.read(json), units);
         try {
             List<String> planned = f.list("plannedFields", WeldingParts::text);
+            f.text("machine"); // whose scale arcForceShown is of; arcForce is what that comes to
+            f.number("arcForceShown");
             LoggedPass pass = new LoggedPass(
                     WeldingReader.pass(f),
                     f.number("temperatureF", -460, "°F"),
@@ -148,6 +156,31 @@ public final class WeldingParts {
                 f.positive("diameter")
                         .orElseThrow(() -> f.error("diameter", "the box's amps go with the diameter of its rods")),
                 amps));
+    }
+
+    /**
+     * What was read at the machine before the first rod.
+     *
+     * @param machine of the register, by its name
+     */
+    public static FirstRodCard.Answers firstRod(String json, Unit units, Function<String, Optional<Machine>> machine) {
+        Fields f = Fields.of("", Json.read(json), units);
+        f.number("arcForceShown");
+        FirstRodCard.Answers answers = new FirstRodCard.Answers(
+                f.word("kind", PassKind.class).orElse(PassKind.ROOT),
+                f.text("machine").flatMap(machine),
+                f.word("mode", WeldingProcess.class),
+                f.word("polarity", Polarity.class),
+                f.number("amps", 0, "A"),
+                f.number("arcForce", 0, "%"),
+                f.text("electrode"),
+                f.positive("diameter"),
+                f.bool("clampClose"),
+                f.bool("rodsAtHand"),
+                f.number("ovenHours", 0, "h"),
+                f.bool("protectedNow"));
+        f.end();
+        return answers;
     }
 
     private static Optional<Range> amps(Fields f) {

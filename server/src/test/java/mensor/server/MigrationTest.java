@@ -51,7 +51,7 @@ class MigrationTest {
         Flyway.configure()
                 .dataSource(url, "mensor", "")
                 .locations("classpath:db/h2", "classpath:db/both")
-                .placeholders(java.util.Map.of("bytes", "blob"))
+                .placeholders(java.util.Map.of("bytes", "blob", "tiny", "tinyint"))
                 .target("2")
                 .load()
                 .migrate();
@@ -89,7 +89,7 @@ class MigrationTest {
         Flyway.configure()
                 .dataSource(url, "mensor", "")
                 .locations("classpath:db/h2", "classpath:db/both")
-                .placeholders(java.util.Map.of("bytes", "blob"))
+                .placeholders(java.util.Map.of("bytes", "blob", "tiny", "tinyint"))
                 .javaMigrations(new V4__Passes_as_entries(), new V15__Readable_again())
                 .load()
                 .migrate();

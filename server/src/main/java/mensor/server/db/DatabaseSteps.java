@@ -18,7 +18,7 @@ public final class DatabaseSteps {
         var steps = Flyway.configure()
                 .dataSource(url, user, password)
                 .locations("classpath:db/" + (embedded ? "h2" : "postgresql"), "classpath:db/both")
-                .placeholders(Map.of("bytes", embedded ? "blob" : "bytea"));
+                .placeholders(Map.of("bytes", embedded ? "blob" : "bytea", "tiny", embedded ? "tinyint" : "smallint"));
         return (embedded ? steps.javaMigrations(inJava()) : steps).load();
     }
 }

@@ -19,6 +19,7 @@ class DemoCriteria {
     void load() {
         hingesAndCoupons();
         posts();
+        riser();
         hydraulics();
         qualityLevels();
     }
@@ -102,6 +103,45 @@ class DemoCriteria {
     }
 
     /** Pipe butts and a socket of the gate's hydraulic line. */
+    /** An 8 in pipe in 6G, told by the clock: welded in two halves from the bottom, the tie-in at 6:00 not fused. */
+    private void riser() {
+        String stick =
+                "'kind':'%s','electrode':'E7018','diameter':'1/8','amps':%s,'volts':22,'polarity':'DCEP','technique':'stringer','progression':'up','runLength':'%s',"
+                        + "'starts':['%s','%s'],'stops':['%s','%s'],'cleaned':true,'welder':'D5'";
+        String tig =
+                "'kind':'%s','process':'GTAW','electrode':'ER70S-2','diameter':'%s','amps':%s,'polarity':'DCEN','welder':'D5'";
+        joint(
+                        "Risers",
+                        "RS-1",
+                        "1",
+                        "D5",
+                        "ines",
+                        "'weld':'groove','connection':'pipe-butt','length':'27 3/32','closed':true,'clock':{'diameter':'8 5/8','datum':'12:00','direction':'clockwise'},"
+                                + "'penetration':'cjp','oneSided':true,'groove':{'prep':'V','includedAngle':75,'rootFace':'1/16','rootOpening':'1/8'},'position':'6G','grade':'A106-B',"
+                                + "'datum':'12:00, punch mark, clockwise from the lower side','members':[{'name':'lower','thickness':'1/2'},{'name':'upper','thickness':'1/2'}]")
+                .pass(tig.formatted("root", "3/32", "110"))
+                .pass(tig.formatted("hot", "1/8", "130"))
+                .pass(stick.formatted("fill", "118", "6 3/4", "6:00", "6:00", "12:00", "12:00"))
+                .pass(stick.formatted("fill", "118", "6 3/4", "5:30", "6:30", "11:30", "12:30"))
+                .pass(stick.formatted("fill", "116", "5", "6:00", "6:00", "12:00", "12:00"))
+                .pass(stick.formatted("fill", "116", "5", "5:30", "6:30", "11:30", "12:30"))
+                .pass(stick.formatted("cap", "112", "6 1/4", "6:00", "6:00", "12:00", "12:00"))
+                .pass(stick.formatted("cap", "112", "6 1/4", "5:30", "6:30", "11:30", "12:30"))
+                .pass(stick.formatted("cap", "112", "6 1/4", "6:00", "6:00", "12:00", "12:00"))
+                .pass(stick.formatted("cap", "110", "6 1/4", "5:30", "6:30", "11:30", "12:30"))
+                .ready()
+                .put(Entry.Sort.READING, "'at':'12:00','reinforcement':'1/16','offset':'0','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'3:00','reinforcement':'3/32','offset':'1/32','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'6:00','reinforcement':'1/16','offset':'0','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'9:00','reinforcement':'1/16','offset':'1/32','division':'1/64'")
+                .seen("'kind':'incomplete-fusion','from':'5:50','to':'6:10'")
+                .seen("'kind':'undercut','toe':'A','from':'2:30','to':'3:00','depth':'1/64','division':'1/64'")
+                .clearBut("fusion", "undercut")
+                .put(Entry.Sort.CLEAR, "'criterion':'root'")
+                .sign()
+                .dispose("wanda", "fusion", "remove-and-reweld", "tie-in was not ground to a feather");
+    }
+
     private void hydraulics() {
         String butt =
                 "'weld':'groove','connection':'pipe-butt','length':'7 1/2','closed':true,'penetration':'cjp','oneSided':true,'position':'5G',"

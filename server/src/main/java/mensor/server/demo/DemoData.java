@@ -67,6 +67,7 @@ class DemoData implements ApplicationRunner {
         stairTowers();
         bridgeDeck();
         beforeTheFinalInspection();
+        blownAndOverhead();
         splices();
         clipAngles();
         books.load();
@@ -241,6 +242,37 @@ class DemoData implements ApplicationRunner {
                 .made(WeldingEntryKind.RODS, rodsOut(26, 23))
                 .welded(Duration.ofHours(22))
                 .ready();
+    }
+
+    /** A weld whose end was blown, and an overhead fillet of three beads. */
+    private void blownAndOverhead() {
+        joint("Bridge deck", "FB-13", "1", "M3", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
+                .made(
+                        WeldingEntryKind.FIRST_ROD,
+                        "'kind':'root','machine':'M-4','mode':'SMAW','polarity':'DCEP','electrode':'E7018','diameter':'1/8','amps':125,'arcForceShown':-5,"
+                                + "'ovenHours':1,'clampClose':false,'rodsAtHand':true,'protectedNow':true")
+                .pass(
+                        "'kind':'root','electrode':'E7018','diameter':'1/8','amps':125,'volts':22,'polarity':'DCEP','technique':'stringer','speed':'5 in/min','machine':'M-4','arcForceShown':-5,'welder':'M3'")
+                .welding("'arcLength':'normal','signs':['one-sided-spatter']")
+                .ready()
+                .blade("0", "24", "5/16")
+                .undercut("A", "23 1/8", "23 7/8", "5/64")
+                .clearBut("undercut", "spatter")
+                .sign();
+        String pass =
+                "'kind':'%s','electrode':'E7018','diameter':'3.2','amps':%s,'volts':22,'polarity':'DCEP','technique':'stringer','runLength':'190','starts':[%s],'stops':[%s],'cleaned':true,'welder':'D5'";
+        joint(
+                        "Lock gate",
+                        "PS-12",
+                        "1",
+                        "D5",
+                        "tomas",
+                        "'connection':'tee','length':'300 mm','size':'8 mm','position':'4F','side':'arrow','datum':'hinge end','members':[{'name':'bracket','thickness':'12 mm'},{'name':'plate','thickness':'15 mm'}]")
+                .pass(pass.formatted("root", "120", "'0','170'", "'170','300'"))
+                .pass(pass.formatted("cap", "122", "'0','100','260'", "'100','260','300'"))
+                .pass(pass.formatted("cap", "118", "'0','190'", "'190','300'"))
+                .ready()
+                .legs("20 8mm 8mm", "150 8mm 9mm", "280 8mm 8mm");
     }
 
     /** Plate splices of the deck: one flush with its limits, one whose crown stands too high, one throat too small. */

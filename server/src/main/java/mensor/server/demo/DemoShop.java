@@ -13,6 +13,8 @@ import mensor.server.job.JobForm;
 import mensor.server.job.JobForm.Drawing;
 import mensor.server.job.JobForm.FurtherTest;
 import mensor.server.job.Jobs;
+import mensor.server.machine.MachineForm;
+import mensor.server.machine.Machines;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.procedure.Procedures;
@@ -37,16 +39,25 @@ class DemoShop {
     private final Procedures procedures;
     private final Welders welders;
     private final Gauges gauges;
+    private final Machines machines;
     private final People people;
     private final Clock clock;
     private final List<UUID> kit = new ArrayList<>();
     private UUID taper;
 
-    DemoShop(Jobs jobs, Procedures procedures, Welders welders, Gauges gauges, People people, Clock clock) {
+    DemoShop(
+            Jobs jobs,
+            Procedures procedures,
+            Welders welders,
+            Gauges gauges,
+            Machines machines,
+            People people,
+            Clock clock) {
         this.jobs = jobs;
         this.procedures = procedures;
         this.welders = welders;
         this.gauges = gauges;
+        this.machines = machines;
         this.people = people;
         this.clock = clock;
     }
@@ -147,8 +158,15 @@ class DemoShop {
                                 + "'steel':'a36-type','preheatF':50,'interpassMaxF':500,'beadWidthRods':4,'cleaning':'chip, wire wheel','passes':["
                                 + "{'kind':'root','electrode':'E6010','diameter':'1/8','amps':[75,110],'volts':[21,26],'polarity':'DCEP'},"
                                 + pass("cap", "[115, 140]", "3/16") + "]}"));
+        procedures.create(wanda, json(W42));
         welders(wanda);
         gauges(quinn, actors);
+        machine(
+                wanda,
+                "'name':'M-4','modes':['SMAW','GTAW'],'arcForceLowest':-10,'arcForceMiddle':0,'arcForceHighest':10,'checkedOn':'"
+                        + LocalDate.now(clock).minusMonths(2)
+                        + "','displayAmps':120,'meterAmps':114");
+        machine(wanda, "'name':'M-7','modes':['SMAW','GMAW'],'arcForceLowest':0,'arcForceHighest':100");
         papers(actors);
     }
 
@@ -159,7 +177,7 @@ class DemoShop {
                 POSTS,
                 "d1.1-tubular",
                 "in",
-                "Stair posts",
+                List.of("Stair posts", "Risers"),
                 new Drawing("ST-120", "A"),
                 limits(new ContractTerms.Limit("undercut.depth", "1/64", "CS-7, 4.2")));
         job(
@@ -167,7 +185,7 @@ class DemoShop {
                 HYDRAULICS,
                 "b31.3-normal",
                 "in",
-                "Hydraulic lines",
+                List.of("Hydraulic lines"),
                 new Drawing("HL-5", "B"),
                 limits(new ContractTerms.Limit("arc-strike.none", null, "pipe class 12, 7.3")));
         job(
@@ -175,11 +193,11 @@ class DemoShop {
                 SEALS,
                 "iso5817-b",
                 "mm",
-                "Seal frame",
+                List.of("Seal frame"),
                 new Drawing("LG-44", "0"),
                 ContractTerms.ofInspections(null, true, "CS-9, 3.1: guard band of 2 u"));
-        job(quinn, RAILINGS, "iso5817-c", "mm", "Handrails", new Drawing("FB-310", "B"), null);
-        job(quinn, FENCING, "iso5817-d", "mm", "Site fencing", new Drawing("FB-330", "0"), null);
+        job(quinn, RAILINGS, "iso5817-c", "mm", List.of("Handrails"), new Drawing("FB-310", "B"), null);
+        job(quinn, FENCING, "iso5817-d", "mm", List.of("Site fencing"), new Drawing("FB-330", "0"), null);
     }
 
     private static ContractTerms limits(ContractTerms.Limit limit) {
@@ -187,11 +205,16 @@ class DemoShop {
     }
 
     private void job(
-            Actor quinn, String name, String book, String units, String lot, Drawing drawing, ContractTerms terms) {
+            Actor quinn,
+            String name,
+            String book,
+            String units,
+            List<String> lots,
+            Drawing drawing,
+            ContractTerms terms) {
         jobs.create(
                 quinn,
-                new JobForm(
-                        name, book, units, null, null, null, List.of(drawing), List.of(), List.of(lot), null, terms));
+                new JobForm(name, book, units, null, null, null, List.of(drawing), List.of(), lots, null, terms));
     }
 
     /** Where a lot belongs: its job, drawing and, where it has one of its own, procedure. */
@@ -202,6 +225,7 @@ class DemoShop {
             case "Bench" -> new Place(COUPONS, lot, null, null, null);
             case "Hinge plates" -> new Place(HINGES, lot, "LG-30", "0", null);
             case "Stair posts" -> new Place(POSTS, lot, "ST-120", "A", "W-41");
+            case "Risers" -> new Place(POSTS, lot, "ST-120", "A", "W-42");
             case "Hydraulic lines" -> new Place(HYDRAULICS, lot, "HL-5", "B", "W-41");
             case "Seal frame" -> new Place(SEALS, lot, "LG-44", "0", null);
             case "Handrails" -> new Place(RAILINGS, lot, "FB-310", "B", null);
@@ -213,6 +237,14 @@ class DemoShop {
                         : new Place(BRIDGE, lot, "FB-201", "C", null);
         };
     }
+
+    /** Around a pipe: the root and the hot pass by TIG, stick over them. */
+    private static final String W42 =
+            "{'format':'mensor-procedure/1','number':'W-42','revision':'0','units':'in','welds':['groove'],'connections':['pipe-butt'],'thinnest':'3/16','thickest':'1','positions':['5G','6G'],"
+                    + "'progression':'up','steel':'a36-type','preheatF':50,'interpassMaxF':500,'beadWidthRods':2.5,'cleaning':'chip, grind the tie-ins to a feather','passes':["
+                    + "{'kind':'root','process':'GTAW','electrode':'ER70S-2','diameter':'3/32','amps':[85,130],'polarity':'DCEN','layer':'1/8'},"
+                    + "{'kind':'hot','process':'GTAW','electrode':'ER70S-2','diameter':'1/8','amps':[110,150],'polarity':'DCEN','layer':'3/32'},"
+                    + pass("fill", "[100, 130]", "3/16") + "," + pass("cap", "[95, 125]", "3/16") + "]}";
 
     private static String json(String quoted) {
         return quoted.replace('\'', '"');
@@ -236,6 +268,10 @@ class DemoShop {
     private static String groovePass(String kind) {
         return "{'kind':'" + kind
                 + "','electrode':'E7018','diameter':'5/32','amps':[150,200],'volts':[21,25],'polarity':'DCEP','travel':['5 in/min','8 in/min'],'layer':'3/16'}";
+    }
+
+    private void machine(Actor wanda, String fields) {
+        machines.put(wanda, UUID.randomUUID(), DemoFields.read(MachineForm.class, fields), null);
     }
 
     private void welders(Actor wanda) {

@@ -59,6 +59,7 @@ public class History {
             new Kept("wps", "Procedure", ALL),
             new Kept("criteria_check", "Acceptance criteria", ALL),
             new Kept("gauge", "Gauge", ALL),
+            new Kept("machine", "Machine", ALL),
             new Kept("kit", "Gauges in hand", ALL),
             new Kept("person", "Person", ALL),
             new Kept("access_token", "Token for a script", ALL),

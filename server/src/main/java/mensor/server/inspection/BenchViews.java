@@ -112,6 +112,7 @@ public class BenchViews {
                                 : bench.inspectionsAt(o.joint().id())),
                 QuietMarks.of(
                         inspection.joint().ruler(),
+                        inspection.joint()::shown,
                         made.loggedPasses(),
                         Stagger.stacked(made.loggedPasses(), inspection.joint().ruler(), made.apart()),
                         made.answers().stream().map(WeldingRecords.Read::what).toList()),

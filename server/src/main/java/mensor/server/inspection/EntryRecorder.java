@@ -4,6 +4,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import mensor.exchange.EntryDocument;
+import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.inspection.Entry;
 import mensor.length.Unit;
@@ -68,8 +70,9 @@ public class EntryRecorder {
     }
 
     private void put(Actor actor, InspectionEntity inspection, Bench.NewEntry entry, Long version) {
-        Entry said = said(inspection, entry);
-        String content = entry.content().canonical();
+        EntryDocument typed = inLengths(inspection, entry);
+        Entry said = said(inspection, entry, typed);
+        String content = typed.canonical();
         Instant now = clock.instant();
         EntryEntity standing = entries.findById(entry.id()).orElse(null);
         if (standing == null) {
@@ -93,13 +96,22 @@ public class EntryRecorder {
         noneSeen.agree(inspection, said);
     }
 
-    private Entry said(InspectionEntity inspection, Bench.NewEntry entry) {
+    /** What was given by the clock is kept as lengths from the datum, so that no later change of the set-up moves it. */
+    private EntryDocument inLengths(InspectionEntity inspection, Bench.NewEntry entry) {
         if (entry.id() == null || entry.kind() == null || entry.content() == null) {
             throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
         }
+        if (!entry.content().hasTimes()) {
+            return entry.content();
+        }
+        StoredJoint joint = joints.get(inspection.jointId());
+        return entry.content().inLengths(InspectionParts.readJoint(joint.asFitted(), joint.unit()));
+    }
+
+    private Entry said(InspectionEntity inspection, Bench.NewEntry entry, EntryDocument typed) {
         Unit unit = joints.get(inspection.jointId()).unit();
         try {
-            Entry said = entry.content().entry(entry.kind(), unit);
+            Entry said = typed.entry(entry.kind(), unit);
             said.gauge().filter(g -> g.length() > 60).ifPresent(g -> {
                 throw Refusal.invalid("gauge", "a gauge's name has up to 60 letters");
             });

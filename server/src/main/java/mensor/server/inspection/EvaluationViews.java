@@ -84,7 +84,7 @@ class EvaluationViews {
                 f.allowed(),
                 f.margin(),
                 share(f),
-                f.span().map(s -> s.shown()).orElse(null),
+                f.span().map(judged.inspection().joint()::shown).orElse(null),
                 Stream.concat(indications, readings).toList(),
                 f.citation().shown(),
                 f.confidence().id(),

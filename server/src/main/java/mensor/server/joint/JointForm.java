@@ -16,6 +16,7 @@ public record JointForm(
         String corner,
         String length,
         Boolean closed,
+        ClockForm clock,
         List<StretchForm> segments,
         List<MemberForm> members,
         String size,
@@ -44,6 +45,10 @@ public record JointForm(
 
     @AllOptional
     public record MemberForm(String name, String thickness) {}
+
+    /** How the clock lies on a weld around a round member: the time at its datum, and which way it is measured. */
+    @AllOptional
+    public record ClockForm(String diameter, String datum, String direction) {}
 
     /** How the edges are prepared; the angle in degrees. */
     @AllOptional

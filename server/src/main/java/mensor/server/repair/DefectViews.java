@@ -59,7 +59,7 @@ public class DefectViews {
         RepairPlans.Plans plans = repairPlans.of(o, depths);
         List<RejectedPlace> views = all.stream()
                 .sorted(Comparator.comparing(DefectEntity::isClosed).thenComparing(DefectEntity::count))
-                .map(d -> places.of(d, o.joint().unit(), plans.of(d)))
+                .map(d -> places.of(d, o.judged().inspection().joint(), plans.of(d)))
                 .toList();
         List<DefectEntity> here = all.stream()
                 .filter(d -> d.inspectionId().equals(inspection.id()))
@@ -110,7 +110,10 @@ public class DefectViews {
                 section(judged, place),
                 place.map(s -> StripDrawing.mm(s.from())).orElse(null),
                 place.map(s -> StripDrawing.mm(s.to())).orElse(null),
-                places.of(d, unit, repairPlans.of(o, Map.of()).of(d)),
+                places.of(
+                        d,
+                        judged.inspection().joint(),
+                        repairPlans.of(o, Map.of()).of(d)),
                 RepairPlanner.cautions());
     }
 

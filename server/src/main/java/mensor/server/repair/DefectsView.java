@@ -27,6 +27,7 @@ public record DefectsView(
      *
      * @param place from the datum as typed; absent where it lies nowhere or along the whole weld
      * @param proposed what is usual for it; {@code why} says why
+     * @param byClock the same on a weld around a round member, as the hours go
      * @param plan absent where a later inspection took its place
      * @param next what is recorded next; absent where nothing is
      */
@@ -39,6 +40,7 @@ public record DefectsView(
             String title,
             String words,
             @Nullable String place,
+            @Nullable String byClock,
             Instant raisedAt,
             String raisedBy,
             @Nullable String notified,

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.UUID;
 import mensor.inspection.Criterion;
 import mensor.length.Span;
-import mensor.length.Unit;
 import mensor.plan.WeldMetal;
 import mensor.repair.Disposition;
 import mensor.repair.RepairPlan;
@@ -16,6 +15,7 @@ import mensor.server.people.People;
 import mensor.server.repair.DefectsView.HoldView;
 import mensor.server.repair.DefectsView.RejectedPlace;
 import mensor.server.repair.DefectsView.RepairChoice;
+import mensor.weld.Joint;
 import mensor.weld.Named;
 import org.springframework.stereotype.Component;
 
@@ -38,7 +38,8 @@ class RejectedPlaces {
         this.people = people;
     }
 
-    RejectedPlace of(DefectEntity d, Unit unit, Optional<RepairPlan> plan) {
+    RejectedPlace of(DefectEntity d, Joint joint, Optional<RepairPlan> plan) {
+        Optional<Span> place = d.place(joint.length().unit());
         Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
         List<Disposition> suits = Disposition.suiting(criterion);
         // what was chosen is in the plan; the proposal is what it would be without
@@ -51,7 +52,8 @@ class RejectedPlaces {
                 d.finding(),
                 criterion.title(),
                 d.words(),
-                d.place(unit).map(Span::shown).orElse(null),
+                place.map(Span::shown).orElse(null),
+                joint.clock().flatMap(c -> place.map(c::shown)).orElse(null),
                 d.raisedAt(),
                 people.nameOf(d.raisedBy()),
                 d.notified(),

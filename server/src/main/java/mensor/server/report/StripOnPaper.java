@@ -22,6 +22,7 @@ final class StripOnPaper {
     private static final double FIT_UP = 20;
     private static final double BRACKET = 34;
     private static final double SIZE = 38;
+    private static final double CLOCK = 24;
     private static final Map<String, Double> LANE =
             Map.of("A", 36.0, "face", 32.0, "B", 36.0, "root", 32.0, "base", 24.0);
     /** What a letter of 14 takes, on the safe side. */
@@ -79,7 +80,12 @@ final class StripOnPaper {
         lanes.forEach(this::marks);
         double sizeTop = brackets(lanesEnd) + 10;
         size(sizeTop);
-        return svg.page(WIDTH, sizeTop + SIZE + 6, millimetres);
+        double end = sizeTop + SIZE + 6;
+        if (!strip.clock().isEmpty()) {
+            clock(end);
+            end += CLOCK;
+        }
+        return svg.page(WIDTH, end, millimetres);
     }
 
     private void hatches() {
@@ -110,6 +116,23 @@ final class StripOnPaper {
             }
         }
         svg.circle(GUTTER, 27.5, 4, Palette.TEXT, "none", 0);
+    }
+
+    /** The hours of a weld around a round member, under the lanes. */
+    private void clock(double top) {
+        svg.text(GUTTER - 10, top + 18, "end", 13, Palette.QUIET, "clock");
+        for (StripDrawing.Tick t : strip.clock()) {
+            boolean named = !t.label().isEmpty();
+            svg.path(
+                    "M" + n(x(t.at())) + " " + n(top) + "v" + (named ? "6" : "4"),
+                    "none",
+                    Palette.TEXT,
+                    named ? 1.5 : 1);
+            if (named) {
+                double at = within(x(t.at()), t.label().length() * LETTER / 2);
+                svg.text(at, top + 19, "middle", 14, Palette.TEXT, t.label());
+            }
+        }
     }
 
     /** Where the fit-up had a gap; the leg there is wanted larger. */

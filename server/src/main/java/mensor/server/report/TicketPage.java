@@ -14,7 +14,12 @@ final class TicketPage {
         h.add("h1", d.number() + ", " + t.mark() + (t.weldNo() == null ? "" : " weld " + t.weldNo()));
         h.add("p", WeldPage.joined(" · ", t.inWords(), t.side() == null ? null : t.side() + " side", t.job(), t.lot()));
         h.add("p", "quiet", WeldPage.joined(" · ", t.drawing(), t.wps(), "weld " + t.length() + " long"));
-        h.add("p", "place", d.place() == null ? "the whole weld" : d.place() + " " + t.units());
+        h.add(
+                "p",
+                "place",
+                d.place() == null
+                        ? "the whole weld"
+                        : d.place() + " " + t.units() + (d.byClock() == null ? "" : " · " + d.byClock() + " o’clock"));
         h.add("p", "measured from the " + t.datum());
         h.add("p", d.words() + (d.cycle() > 1 ? "; repair " + d.cycle() + " of this place" : ""));
         List<StripOnPaper.WorkedStretch> worked =

@@ -12,6 +12,7 @@ class SinglePage {
         "/jobs/**",
         "/procedures/**",
         "/gauges",
+        "/machines",
         "/people",
         "/criteria/**",
         "/reject-rates",

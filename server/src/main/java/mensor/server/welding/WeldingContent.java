@@ -10,6 +10,7 @@ import mensor.server.web.AllOptional;
  * 2026-05-12T08:00:00Z}.
  *
  * @param labelAmps the least and the most amps that the box of the rods says
+ * @param arcForceShown as the machine's own scale has it; {@code arcForce} is the percent of that
  * @param plannedFields which values of a pass were copied from the procedure and nobody measured yet
  */
 @AllOptional
@@ -48,7 +49,14 @@ public record WeldingContent(
         String welder,
         List<String> plannedFields,
         List<Outing> outings,
-        List<BigDecimal> labelAmps) {
+        List<BigDecimal> labelAmps,
+        String machine,
+        BigDecimal arcForceShown,
+        String mode,
+        Boolean clampClose,
+        Boolean rodsAtHand,
+        BigDecimal ovenHours,
+        Boolean protectedNow) {
 
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)

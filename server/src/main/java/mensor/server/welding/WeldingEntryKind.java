@@ -1,12 +1,13 @@
 package mensor.server.welding;
 
-/** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods. */
+/** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods, the card before the first rod. */
 public enum WeldingEntryKind {
     FIT_UP,
     FIT_UP_ANSWER,
     PASS,
     PROCESS,
-    RODS;
+    RODS,
+    FIRST_ROD;
 
     /** Changes what the joint asks, so that it stands once something was signed. */
     boolean isFitUp() {

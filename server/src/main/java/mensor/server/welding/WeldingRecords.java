@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import mensor.cause.Surroundings;
+import mensor.exchange.ClockPlaces;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.exchange.WeldingParts;
@@ -50,6 +51,7 @@ public class WeldingRecords {
     private final Procedures procedures;
     private final Jobs jobs;
     private final People people;
+    private final MachineReadings machines;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -59,6 +61,7 @@ public class WeldingRecords {
             Procedures procedures,
             Jobs jobs,
             People people,
+            MachineReadings machines,
             JsonMapper json,
             Clock clock) {
         this.entries = entries;
@@ -66,6 +69,7 @@ public class WeldingRecords {
         this.procedures = procedures;
         this.jobs = jobs;
         this.people = people;
+        this.machines = machines;
         this.json = json;
         this.clock = clock;
     }
@@ -137,7 +141,7 @@ public class WeldingRecords {
                             rods.add(new Read<>(e, clock));
                         }
                     }
-                    case FIT_UP_ANSWER -> {} // read together below
+                    case FIT_UP_ANSWER, FIRST_ROD -> {} // read together below, or where it is shown
                 }
             }
         }
@@ -213,7 +217,8 @@ public class WeldingRecords {
             throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
         }
         refuseSigned(kind, signed);
-        String content = checked(joint, kind, InspectionParts.canonical(json.writeValueAsString(said)));
+        String content = checked(
+                joint, kind, machines.withArcForce(said, InspectionParts.canonical(json.writeValueAsString(said))));
         WeldingEntry standing = entries.findById(entryId).orElse(null);
         if (standing == null) {
             replaced(joint, kind, said).ifPresent(e -> e.withdraw("answered anew"));
@@ -251,15 +256,17 @@ public class WeldingRecords {
     }
 
     /** The entry's content, refused where it cannot be. */
-    private String checked(StoredJoint joint, WeldingEntryKind kind, String content) {
+    private String checked(StoredJoint joint, WeldingEntryKind kind, String typed) {
         Unit unit = joint.unit();
         Joint weld = InspectionParts.readJoint(joint.document(), unit);
+        String content = ClockPlaces.inLengths(typed, weld);
         try {
             switch (kind) {
                 case FIT_UP -> WeldingParts.fitUpReading(content, unit, weld);
                 case PASS -> WeldingParts.pass(content, unit, weld);
                 case PROCESS -> WeldingParts.processAnswer(content, unit, weld);
                 case RODS -> WeldingParts.rods(content);
+                case FIRST_ROD -> WeldingParts.firstRod(content, unit, machines::named);
                 case FIT_UP_ANSWER -> checkAnswer(json.readValue(content, WeldingContent.class), unit);
             }
         } catch (UnreadableInput e) {

@@ -32,6 +32,7 @@ public record WeldingView(
         List<RodsView> rods,
         String apart,
         WeldingDrawing drawing,
+        FirstRodView firstRod,
         boolean signed) {
 
     /** The procedure's passes, from which a pass is copied. */
@@ -51,6 +52,23 @@ public record WeldingView(
             @Nullable String speed,
             @Nullable Double temperatureF,
             String ranges) {}
+
+    /**
+     * The card before the first rod.
+     *
+     * @param entry the one that stands; absent where none was filled in
+     * @param content as it was read
+     * @param stops a wrong pole or mode, or rods out too long: the start is stopped
+     */
+    public record FirstRodView(
+            @Nullable UUID entry,
+            @Nullable WeldingContent content,
+            long version,
+            boolean stops,
+            List<FirstRodLine> lines,
+            List<String> protection) {}
+
+    public record FirstRodLine(String title, String read, String wanted, String state) {}
 
     public record MadeEntry(
             UUID id,

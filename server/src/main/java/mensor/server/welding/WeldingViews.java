@@ -1,19 +1,23 @@
 package mensor.server.welding;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import mensor.drawing.WeldingDrawing;
+import mensor.exchange.WeldingParts;
 import mensor.inspection.InspectionItem;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Unit;
 import mensor.server.joint.StoredJoint;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
+import mensor.weld.FirstRodCard;
 import mensor.weld.Named;
 import mensor.weld.Procedure;
 import mensor.weld.ProcedurePass;
+import mensor.weld.Protection;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
 import mensor.weld.Stagger;
@@ -27,10 +31,12 @@ public class WeldingViews {
     private static final double MM_PER_INCH = 25.4;
 
     private final People people;
+    private final MachineReadings machines;
     private final JsonMapper json;
 
-    WeldingViews(People people, JsonMapper json) {
+    WeldingViews(People people, MachineReadings machines, JsonMapper json) {
         this.people = people;
+        this.machines = machines;
         this.json = json;
     }
 
@@ -84,14 +90,38 @@ public class WeldingViews {
                 o.rods().stream().map(r -> rods(r, o)).toList(),
                 o.apart().in(j.unit()).shown(),
                 WeldingDrawing.of(
-                        o.asFitted().ruler(),
+                        o.asFitted(),
                         j.unit(),
-                        o.asFitted().gaps(),
                         o.readings().stream().map(WeldingRecords.Read::what).toList(),
                         o.loggedPasses(),
                         Stagger.stacked(o.loggedPasses(), o.asFitted().ruler(), o.apart()),
                         o.answers().stream().map(WeldingRecords.Read::what).toList()),
+                firstRod(o),
                 inspections.signed());
+    }
+
+    private WeldingView.FirstRodView firstRod(WeldingRecords.State o) {
+        List<String> protection =
+                Protection.lines(o.asFitted().position(), o.asFitted().grade());
+        Optional<WeldingEntry> card = o.entries().stream()
+                .filter(e -> e.kind() == WeldingEntryKind.FIRST_ROD && !e.isWithdrawn())
+                .reduce((a, b) -> b);
+        String content = card.map(WeldingEntry::content).orElse("{}");
+        FirstRodCard.Answers answers = WeldingParts.firstRod(content, o.joint().unit(), machines::named);
+        List<FirstRodCard.Line> lines = FirstRodCard.lines(
+                answers,
+                o.procedure().flatMap(p -> p.pass(answers.kind())),
+                o.asFitted().position());
+        return new WeldingView.FirstRodView(
+                card.map(WeldingEntry::id).orElse(null),
+                card.map(e -> json.readValue(e.content(), WeldingContent.class)).orElse(null),
+                card.map(WeldingEntry::version).orElse(0L),
+                FirstRodCard.stops(lines),
+                lines.stream()
+                        .map(l -> new WeldingView.FirstRodLine(
+                                l.title(), l.read(), l.wanted(), l.state().id()))
+                        .toList(),
+                protection);
     }
 
     private WeldingView.MadeEntry entry(WeldingEntry e, Map<UUID, String> names) {

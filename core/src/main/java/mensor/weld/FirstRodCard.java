@@ -1,0 +1,169 @@
+package mensor.weld;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mensor.length.Length;
+
+/** Eight lines at the machine before the first rod: a wrong pole or mode stops the start (common practice, no source). */
+public final class FirstRodCard {
+    /**
+     * What was read at the machine; what is absent was not read.
+     *
+     * @param mode what the machine is switched to
+     * @param arcForce in percent of the machine's scale
+     * @param clampClose the work clamp is near and on bright metal
+     * @param rodsAtHand rods for the whole pass lie ready
+     * @param ovenHours since the low-hydrogen rods left the oven
+     * @param protectedNow access and protection are as the position asks
+     */
+    public record Answers(
+            PassKind kind,
+            Optional<Machine> machine,
+            Optional<WeldingProcess> mode,
+            Optional<Polarity> polarity,
+            OptionalDouble amps,
+            OptionalDouble arcForce,
+            Optional<String> electrode,
+            Optional<Length> diameter,
+            Optional<Boolean> clampClose,
+            Optional<Boolean> rodsAtHand,
+            OptionalDouble ovenHours,
+            Optional<Boolean> protectedNow) {}
+
+    public enum State implements Named {
+        OK("ok"),
+        OPEN("open"),
+        REMARK("remark"),
+        STOP("stop");
+
+        private final String id;
+
+        State(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
+    }
+
+    /** One line of the card, with what was read and what is wanted. */
+    public record Line(String title, String read, String wanted, State state) {}
+
+    private final Answers a;
+    private final Optional<ProcedurePass> row;
+    private final Optional<Position> position;
+    private final List<Line> lines = new ArrayList<>();
+
+    private FirstRodCard(Answers answers, Optional<ProcedurePass> row, Optional<Position> position) {
+        this.a = answers;
+        this.row = row;
+        this.position = position;
+    }
+
+    /** @param row what the procedure says of this kind of pass */
+    public static List<Line> lines(Answers answers, Optional<ProcedurePass> row, Optional<Position> position) {
+        FirstRodCard card = new FirstRodCard(answers, row, position);
+        card.mode();
+        card.pole();
+        card.amps();
+        card.arcForce();
+        card.yes("Work clamp", answers.clampClose(), "near, on bright metal");
+        card.yes("Rods at hand", answers.rodsAtHand(), "enough for the pass");
+        card.oven();
+        card.yes("Access and protection", answers.protectedNow(), "as the position asks, below");
+        return List.copyOf(card.lines);
+    }
+
+    public static boolean stops(List<Line> lines) {
+        return lines.stream().anyMatch(l -> l.state() == State.STOP);
+    }
+
+    private void line(String title, String read, String wanted, State state) {
+        lines.add(new Line(title, read, wanted, read.isEmpty() ? State.OPEN : state));
+    }
+
+    private void yes(String title, Optional<Boolean> answer, String wanted) {
+        line(
+                title,
+                answer.map(y -> y ? "yes" : "no").orElse(""),
+                wanted,
+                answer.orElse(false) ? State.OK : State.REMARK);
+    }
+
+    private void mode() {
+        WeldingProcess wanted = row.map(ProcedurePass::process).orElse(WeldingProcess.SMAW);
+        boolean cannot = a.mode()
+                .filter(m -> a.machine().filter(x -> !x.modes().contains(m)).isPresent())
+                .isPresent();
+        line(
+                "Mode",
+                a.mode().map(m -> m.id() + " (" + m.shopName() + ")").orElse(""),
+                wanted.id() + " (" + wanted.shopName() + ")" + (cannot ? "; this machine has no such mode" : ""),
+                cannot || a.mode().filter(m -> m != wanted).isPresent() ? State.STOP : State.OK);
+    }
+
+    private void pole() {
+        Optional<Polarity> said = row.flatMap(ProcedurePass::polarity);
+        boolean lowHydrogen = a.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
+        String wanted = said.map(Polarity::id).orElse(lowHydrogen ? "DCEP or AC" : "as the box says");
+        boolean wrong = a.polarity()
+                .filter(p -> said.map(s -> s != p).orElse(lowHydrogen && p == Polarity.DCEN))
+                .isPresent();
+        line(
+                "Polarity at the terminals",
+                a.polarity().map(Polarity::id).orElse(""),
+                wanted,
+                wrong ? State.STOP : State.OK);
+    }
+
+    private void amps() {
+        Optional<Range> range = row.flatMap(ProcedurePass::ampsOrRods)
+                .or(() -> a.electrode().flatMap(e -> a.diameter().flatMap(d -> RodTable.workable(e, d))));
+        String meter = a.machine()
+                .flatMap(Machine::meter)
+                .map(m -> "; the display reads " + Range.plain(Math.round(Math.abs(m.percentOff()) * 10) / 10.0) + " % "
+                        + (m.percentOff() < 0 ? "low" : "high")
+                        + (m.isUnusual() ? ", more than the usual 3–8" : ""))
+                .orElse("");
+        boolean off = a.amps().isPresent()
+                && range.filter(r -> !r.contains(a.amps().getAsDouble())).isPresent();
+        line(
+                "Amps",
+                a.amps().isPresent() ? Range.plain(a.amps().getAsDouble()) + " A" : "",
+                range.map(r -> r.shown("A")).orElse("from the box label") + meter,
+                off ? State.REMARK : State.OK);
+    }
+
+    private void arcForce() {
+        boolean lowHydrogen = a.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
+        boolean flat = position.filter(p -> p == Position.FLAT_FILLET || p == Position.FLAT_GROOVE)
+                .isPresent();
+        boolean off = a.arcForce().isPresent()
+                && !flat
+                && (lowHydrogen
+                        ? a.arcForce().getAsDouble() > 40
+                        : a.arcForce().getAsDouble() < 40 || a.arcForce().getAsDouble() > 75);
+        line(
+                "Arc force",
+                a.arcForce().isPresent() ? Range.plain(Math.round(a.arcForce().getAsDouble())) + " % of its scale" : "",
+                lowHydrogen ? "about 20–30 % for low-hydrogen rods" : "about 50–70 % for cellulosic rods",
+                off ? State.REMARK : State.OK);
+    }
+
+    private void oven() {
+        boolean lowHydrogen = a.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
+        if (!lowHydrogen) {
+            line("Oven time", "not a low-hydrogen rod", "dry, not from the oven", State.OK);
+            return;
+        }
+        line(
+                "Oven time",
+                a.ovenHours().isPresent() ? Range.plain(a.ovenHours().getAsDouble()) + " h out" : "",
+                Range.plain(RodClock.E70_HOURS) + " h at most for E70 rods",
+                a.ovenHours().isPresent() && a.ovenHours().getAsDouble() > RodClock.E70_HOURS ? State.STOP : State.OK);
+    }
+}

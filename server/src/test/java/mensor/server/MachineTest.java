@@ -1,0 +1,77 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** The register of machines, and what it makes of a reading at the machine. */
+@ExtendWith(RunningMensor.class)
+class MachineTest {
+    private final TestBrowser ines = RunningMensor.as("ines");
+
+    private TestBrowser.Answer register(String form) {
+        return ines.put("/api/machines/" + UUID.randomUUID(), "{'form':{" + form + "},'version':null}");
+    }
+
+    @Test
+    void arcForceIsKeptAsAShareOfTheMachinesScale() {
+        register("'name':'MT-1','modes':['SMAW','GMAW'],'arcForceLowest':-10,'arcForceHighest':10")
+                .expect(200);
+        String joint = ines.jointOf(ines.inspection("MT-A"));
+        String pass =
+                "'kind':'root','electrode':'E7018','diameter':'1/8','amps':122,'machine':'MT-1','arcForceShown':%s";
+        JsonNode welding =
+                ines.made(joint, "PASS", pass.formatted("0")).expect(200).json();
+        assertThat(welding.get("entries").get(0).get("content").get("arcForce").asDouble())
+                .isEqualTo(50);
+        assertThat(ines.made(joint, "PASS", pass.formatted("30")).expect(422).text())
+                .contains("-10 to 10");
+        assertThat(ines.made(joint, "PASS", "'kind':'root','arcForceShown':3")
+                        .expect(422)
+                        .text())
+                .contains("on which machine");
+        assertThat(ines.made(joint, "PASS", "'kind':'root','machine':'nobody'")
+                        .expect(422)
+                        .text())
+                .contains("no machine of this name");
+    }
+
+    @Test
+    void aWrongPoleOrModeStopsTheStart() {
+        register("'name':'MT-2','modes':['SMAW'],'checkedOn':'2026-05-04','displayAmps':120,'meterAmps':108")
+                .expect(200);
+        String joint = ines.jointOf(ines.inspection("MT-B"));
+        String card =
+                "'kind':'root','machine':'MT-2','mode':'%s','polarity':'%s','electrode':'E7018','diameter':'1/8','amps':122,'ovenHours':1,'clampClose':true,'rodsAtHand':true,'protectedNow':true";
+        JsonNode good = ines.made(joint, "FIRST_ROD", card.formatted("SMAW", "DCEP"))
+                .expect(200)
+                .json()
+                .get("firstRod");
+        assertThat(good.get("stops").asBoolean()).isFalse();
+        assertThat(good.get("lines").toString()).contains("11.1 % high");
+        assertThat(good.get("protection")).isNotEmpty();
+        assertThat(ines.made(joint, "FIRST_ROD", card.formatted("SMAW", "DCEN"))
+                        .expect(200)
+                        .json()
+                        .get("firstRod")
+                        .get("stops")
+                        .asBoolean())
+                .isTrue();
+    }
+
+    @Test
+    void aMachineIsRegisteredOnceAndInWords() {
+        register("'name':'MT-3','modes':['SMAW']").expect(200);
+        assertThat(register("'name':'MT-3','modes':['SMAW']").expect(422).text())
+                .contains("there is a machine of this name");
+        assertThat(register("'name':'MT-4','modes':[]").expect(422).text()).contains("processes");
+        assertThat(register("'name':'MT-4','modes':['SMAW'],'arcForceLowest':5,'arcForceHighest':1")
+                        .expect(422)
+                        .text())
+                .contains("middle lies between");
+        assertThat(RunningMensor.as("vera").get("/api/machines").status()).isEqualTo(403);
+    }
+}
