@@ -16,6 +16,7 @@ const BenchPage = lazy(() => import("./bench/BenchPage"));
 const Jobs = lazy(() => import("./jobs/Jobs"));
 const Procedures = lazy(() => import("./procedures/Procedures"));
 const Gauges = lazy(() => import("./gauges/Gauges"));
+const StopOrGo = lazy(() => import("./welding-record/StopOrGo"));
 const Machines = lazy(() => import("./machines/Machines"));
 const WeldingRecordPage = lazy(() => import("./welding-record/WeldingRecordPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
@@ -102,6 +103,7 @@ export function Mensor() {
           <Route path="/joints/:id/welding-record" element={<WeldingRecordPage />} />
           <Route path="/joints/:id/history" element={<HistoryPage />} />
           <Route path="/joints/:id/plan" element={<PlanPage />} />
+          <Route path="/joints/:id/stop-or-go" element={<StopOrGo />} />
           <Route path="/inspections/:id/sheet" element={<SheetPage />} />
           <Route path="/inspections/:id/note" element={<NotePage />} />
           <Route path="/repairs" element={<RepairsPage />} />

@@ -75,7 +75,8 @@ export function CausesPanel({ bench }: { bench: Bench }) {
       {c.common.length > 0 && <Common common={c.common} />}
       {c.defects.length === 0 && (
         <p className="quiet">
-          Nothing rejects, so there is no cause to trace. Pick what else is seen on the bead, above.
+          Nothing rejects, so there is no cause to trace. Pick what is accepted, or what else is seen on the bead,
+          above.
         </p>
       )}
       {groupByRanking(c.defects).map((g) => (

@@ -8,6 +8,7 @@ import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
+import { Schools } from "./Schools";
 import { Terms } from "./Terms";
 import { Reports } from "./Reports";
 import { SignedRecords } from "./SignedRecords";
@@ -272,6 +273,7 @@ function JobCard({ job, mayChange }: { job?: Job; mayChange: boolean }) {
                 <p className="cautions">Visual acceptance is not release while one of these is due.</p>
               </Col>
             </Row>
+            <Schools picks={form.schools ?? {}} onChange={(schools) => set({ schools })} />
             <Terms
               terms={form.terms ?? {}}
               units={form.units ?? "in"}

@@ -220,6 +220,7 @@ export const api = {
   putGauge: (id: string, form: GaugeForm, version?: number) =>
     answer(client.PUT("/api/gauges/{id}", { params: { path: { id } }, body: { form, version } })),
   machines: () => answer(client.GET("/api/machines")),
+  schools: () => answer(client.GET("/api/schools")),
   putMachine: (id: string, form: Schemas["MachineForm"], version?: number) =>
     answer(client.PUT("/api/machines/{id}", { params: { path: { id } }, body: { form, version } })),
   touchedBy: (gauge: string) => answer(client.GET("/api/gauges/{id}/records", { params: { path: { id: gauge } } })),

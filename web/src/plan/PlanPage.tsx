@@ -4,10 +4,12 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { useWeldingRecord } from "../welding-record/useWeldingRecord";
 import { api, problemsByField, saidBy, type Plan } from "../lib/api";
-import { showPlace } from "../lib/place";
+import { timeAt, type Dial } from "../lib/clock";
+import { placeOf, showPlace } from "../lib/place";
 import { TopBar } from "../lib/TopBar";
 import { StackView } from "./StackView";
 import { SmallTable } from "../lib/SmallTable";
+import { SchoolLines } from "../welding-record/SchoolLines";
 import { tied } from "../lib/tied";
 
 /** How the weld would be built up: the stack of beads, metal, rods, arc time and heat, held against what was recorded. */
@@ -71,7 +73,7 @@ export default function PlanPage() {
                   <h2>Beads in order</h2>
                 </header>
                 <div className="body">
-                  <Beads plan={p} units={m.units} />
+                  <Beads plan={p} units={m.units} dial={m.drawing} />
                   <h3>Set otherwise</h3>
                   {plan.isError && (
                     <p role="alert" className="fault">
@@ -94,6 +96,8 @@ export default function PlanPage() {
               </header>
               <div className="body">
                 <Takes plan={p} units={m.units} recorded={m.entries.some((e) => e.kind === "PASS" && !e.withdrawn)} />
+                <h3>Schools</h3>
+                <SchoolLines schools={m.schools} topics={["cover", "cap", "open-root", "beads"]} />
                 {p.plan.notes.map((n) => (
                   <p key={n} className="cautions">
                     {n}
@@ -228,7 +232,7 @@ function speed(mmPerMin: number, units: string): string {
   return units === "in" ? `${(mmPerMin / 25.4).toFixed(1)} in/min` : `${mmPerMin.toFixed(0)} mm/min`;
 }
 
-function Beads({ plan: p, units }: { plan: Plan; units: string }) {
+function Beads({ plan: p, units, dial }: { plan: Plan; units: string; dial: Dial }) {
   return (
     <SmallTable
       label="Beads in order"
@@ -252,10 +256,19 @@ function Beads({ plan: p, units }: { plan: Plan; units: string }) {
             b.cover === undefined ? "–" : `${Math.round(100 * b.cover)} %, ${showPlace(b.shelfMm ?? 0, units, 16)}`,
         ],
         [`Run a rod, ${units}`, (b) => (b.runLengthMm === undefined ? "–" : showPlace(b.runLengthMm, units))],
-        ["Stops from datum", (b) => b.stops.join(", ") || "–"],
+        [
+          dial.clock.length > 0 ? "Stops by the clock" : "Stops from datum",
+          (b) => b.stops.map((s) => byClock(s, units, dial)).join(", ") || "–",
+        ],
       ]}
     />
   );
+}
+
+/** A stop as the clock has it; as it stands where there is no clock, or it cannot be read. */
+function byClock(stop: string, units: string, dial: Dial): string {
+  const at = placeOf(stop, units);
+  return (at === undefined ? undefined : timeAt(at, dial)) ?? stop;
 }
 
 function Constants({

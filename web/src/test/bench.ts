@@ -66,6 +66,8 @@ export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
     rods: [],
     apart: "1",
     drawing: { length: 609.6, clock: [], ticks: [], gaps: [], openings: [], passes: [], marks: [] },
+    sights: [],
+    schools: [],
     firstRod: { version: 0, stops: false, lines: [], protection: [] },
     signed: false,
     ...more,

@@ -44,6 +44,9 @@ export default function WeldingRecordPage() {
         <Link className="small way" to={`/joints/${id}/plan`}>
           pass plan
         </Link>
+        <Link className="small way" to={`/joints/${id}/stop-or-go`}>
+          stop or go on
+        </Link>
         {m.inspectionId && (
           <Link className="small way" to={`/inspections/${m.inspectionId}`}>
             to the bench

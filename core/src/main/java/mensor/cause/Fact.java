@@ -51,7 +51,14 @@ public enum Fact implements Named {
     REMARK_VALLEY,
     REMARK_FILL_HIGH,
     REMARK_ROOT,
-    REMARK_STACKED;
+    REMARK_STACKED,
+    SEEN_ARC_WANDERS,
+    SEEN_SLAG_AHEAD,
+    SEEN_KEYHOLE_CLOSES,
+    SEEN_KEYHOLE_GROWS,
+    SEEN_ROD_STICKS,
+    SEEN_UNDERCUT_STAYS,
+    SEEN_METAL_FALLS;
 
     @Override
     public String id() {

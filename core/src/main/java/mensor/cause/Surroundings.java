@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import mensor.inspection.InProcessInspection;
 import mensor.inspection.InspectionItem;
+import mensor.inspection.PoolSight;
 import mensor.inspection.ProcessQuestion;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
@@ -55,6 +56,29 @@ public record Surroundings(
                                 + i.allowed(),
                         i.where()))
                 .toList();
+    }
+
+    /** What was seen while a rod burned, with its place where somebody noted one; that all was steady speaks of nothing. */
+    public static Optional<Remark> seen(PoolSight sight, Optional<Span> where) {
+        return fact(sight)
+                .map(f -> new Remark(
+                        f,
+                        "seen while welding: " + sight.title().toLowerCase(Locale.ROOT)
+                                + where.map(w -> " at " + w.shown()).orElse(""),
+                        where));
+    }
+
+    private static Optional<Fact> fact(PoolSight sight) {
+        return switch (sight) {
+            case ARC_WANDERS -> Optional.of(Fact.SEEN_ARC_WANDERS);
+            case SLAG_AHEAD -> Optional.of(Fact.SEEN_SLAG_AHEAD);
+            case KEYHOLE_CLOSES -> Optional.of(Fact.SEEN_KEYHOLE_CLOSES);
+            case KEYHOLE_GROWS -> Optional.of(Fact.SEEN_KEYHOLE_GROWS);
+            case ROD_STICKS -> Optional.of(Fact.SEEN_ROD_STICKS);
+            case UNDERCUT_STAYS -> Optional.of(Fact.SEEN_UNDERCUT_STAYS);
+            case METAL_FALLS -> Optional.of(Fact.SEEN_METAL_FALLS);
+            case STEADY -> Optional.empty();
+        };
     }
 
     private static Fact fact(ProcessQuestion question) {

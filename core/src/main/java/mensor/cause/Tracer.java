@@ -61,6 +61,16 @@ public final class Tracer {
      */
     public static List<CauseTrace> trace(
             Inspection inspection, Evaluation evaluation, Surroundings around, List<Situation> also) {
+        return trace(inspection, evaluation, around, also, false);
+    }
+
+    /**
+     * As above.
+     *
+     * @param accepted what was accepted is asked about as well: why did this happen?
+     */
+    public static List<CauseTrace> trace(
+            Inspection inspection, Evaluation evaluation, Surroundings around, List<Situation> also, boolean accepted) {
         Tracer tracer = new Tracer(inspection, around);
         List<Occurrence> found = new ArrayList<>();
         Set<Integer> seen = new HashSet<>();
@@ -68,6 +78,11 @@ public final class Tracer {
         for (Finding f : evaluation.rejected()) {
             f.indications().stream().filter(seen::add).forEach(i -> found.add(tracer.indication(i)));
             f.readings().stream().filter(read::add).forEach(i -> found.add(tracer.reading(i, f)));
+        }
+        for (int i = 0; accepted && i < inspection.indications().size(); i++) {
+            if (seen.add(i)) {
+                found.add(tracer.indication(i));
+            }
         }
         also.forEach(s -> found.add(tracer.seen(s)));
         return tracer.ranked(found);

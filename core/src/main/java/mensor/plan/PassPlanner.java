@@ -268,6 +268,6 @@ public final class PassPlanner {
     }
 
     private List<Bead> staggered(List<Bead> beads) {
-        return new StaggeredStops(joint.length(), k.apart(), notes).of(beads);
+        return new StaggeredStops(joint, k.apart(), notes).of(beads);
     }
 }

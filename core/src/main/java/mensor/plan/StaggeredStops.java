@@ -2,19 +2,25 @@ package mensor.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mensor.length.Length;
 import mensor.plan.PassPlan.Bead;
+import mensor.weld.ClockFace;
+import mensor.weld.Joint;
+import mensor.weld.Position;
 
 /** Where each bead's rods end: in other places than those of the bead before it. */
 final class StaggeredStops {
     private static final int MOST_STOPS = 400;
 
+    private final Joint joint;
     private final Length weld;
     private final double apart;
     private final List<String> notes;
 
-    StaggeredStops(Length weld, double apart, List<String> notes) {
-        this.weld = weld;
+    StaggeredStops(Joint joint, double apart, List<String> notes) {
+        this.joint = joint;
+        this.weld = joint.length();
         this.apart = apart;
         this.notes = notes;
     }
@@ -24,6 +30,51 @@ final class StaggeredStops {
      * are whole quarters of an inch or 5 mm, where a welder can aim.
      */
     List<Bead> of(List<Bead> beads) {
+        Optional<ClockFace> clock = joint.clock()
+                .filter(c -> joint.position()
+                        .filter(p -> p == Position.PIPE_FIXED_HORIZONTAL || p == Position.PIPE_FIXED_INCLINED)
+                        .isPresent());
+        return clock.isPresent() ? inHalves(beads, clock.get()) : along(beads);
+    }
+
+    /**
+     * A fixed pipe is laid in two halves from the bottom up; where they meet is staggered from bead to bead (common practice, no
+     * source).
+     */
+    private List<Bead> inHalves(List<Bead> beads, ClockFace clock) {
+        double around = PassPlanner.mm(weld);
+        double bottom = PassPlanner.mm(clock.place("6:00"));
+        double snap = weld.unit().pick(25.4 / 4, 5.0);
+        double step = PassPlanner.up(apart / snap) * snap;
+        List<Bead> laid = new ArrayList<>();
+        for (Bead b : beads) {
+            if (!b.laidWith().isStick()) {
+                laid.add(b);
+                continue;
+            }
+            double begin = bottom + (b.number() % 2 == 0 ? step : 0);
+            List<Double> stops = new ArrayList<>();
+            for (double at = b.runLength(); at < around / 2 - step && stops.size() < MOST_STOPS; at += b.runLength()) {
+                stops.add(round(begin + at, around));
+                stops.add(round(begin - at, around));
+            }
+            stops.add(round(begin + around / 2, around)); // where the halves meet
+            stops.sort(Double::compare);
+            laid.add(b.stopping(List.copyOf(stops)));
+        }
+        notes.add("laid in two halves from the bottom up: tie-ins near 6:00 and 12:00, " + PassPlanner.round(step)
+                + " mm apart from bead to bead, ground to a feather before the second half");
+        return List.copyOf(laid);
+    }
+
+    /** On the weld again, to a mark that a tape has. */
+    private double round(double place, double around) {
+        double mark = weld.unit().pick(25.4 / 64, 0.1);
+        double on = Math.round(place / mark) * mark % around;
+        return on < 0 ? on + around : on;
+    }
+
+    private List<Bead> along(List<Bead> beads) {
         double length = PassPlanner.mm(weld);
         double snap = weld.unit().pick(25.4 / 4, 5.0);
         List<Bead> staggered = new ArrayList<>();

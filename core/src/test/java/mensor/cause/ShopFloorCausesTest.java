@@ -167,6 +167,23 @@ class ShopFloorCausesTest {
         assertThat(cause(seen.traced(), MANIPULATION).speaksFor()).isNotEmpty();
     }
 
+    /** Tight spatter that is accepted may be traced all the same. */
+    @Test
+    void whatIsAcceptedMayBeTracedToo() {
+        mensor.inspection.Inspection inspection = fillet(Position.HORIZONTAL_FILLET)
+                .pass(122, Technique.STRINGER)
+                .signs(Sign.COARSE_SPATTER)
+                .seen(new mensor.inspection.Spatter(span("11", "13"), false))
+                .inspection();
+        mensor.judge.Evaluation judged = mensor.judge.Judge.evaluate(inspection, new mensor.criteria.d11.StaticBook());
+        assertThat(Tracer.trace(inspection, judged, Surroundings.NONE, List.of()))
+                .isEmpty();
+        assertThat(Tracer.trace(inspection, judged, Surroundings.NONE, List.of(), true))
+                .singleElement()
+                .satisfies(t ->
+                        assertThat(t.leading().map(CauseTrace.Cause::cause)).contains(ARC_LONG));
+    }
+
     @Test
     void oneLuckyChangeDoesNotOutweighTheEvidenceAtHand() {
         Tried lucky = new Tried(TRAVEL_ANGLE, "slag", true, "drag angle changed on FB-05: better");

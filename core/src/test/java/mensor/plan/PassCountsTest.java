@@ -182,6 +182,37 @@ class PassCountsTest {
                         "cap 3/32 in E7018");
     }
 
+    /** 27 in around: each half is laid upward from the bottom, and neighbors do not meet in one place. */
+    @Test
+    void aFixedPipeIsLaidInTwoHalvesThatMeetElsewhereInEachBead() {
+        Length t = Length.inches(1, 2);
+        Joint joint = new JointBuilder("PC-2", WeldType.GROOVE, Connection.PIPE_BUTT, Length.inches(27))
+                .members(new Member("one", t), new Member("other", t))
+                .penetration(Penetration.COMPLETE)
+                .position(Position.PIPE_FIXED_INCLINED)
+                .closed(true)
+                .clock(new JointBuilder.Clock(Optional.empty(), "12:00", true))
+                .groove(new Groove(
+                        Optional.of("V"),
+                        Optional.of(75.0),
+                        Optional.of(Length.inches(1, 16)),
+                        Optional.of(Length.inches(1, 8))))
+                .build();
+        List<Bead> beads = beads(joint, rod(PassKind.FILL, "E7018", "1/8"));
+        for (int i = 1; i < beads.size(); i++) {
+            Bead b = beads.get(i);
+            double top = i % 2 == 1 ? INCH : 0; // the second bead is the first to be staggered
+            assertThat(b.stops()).anySatisfy(s -> assertThat(s).isCloseTo(top, within(1e-6)));
+            for (double s : b.stops()) {
+                double fromBottom = Math.abs(s - 27 * INCH / 2 - top);
+                double runs = Math.min(fromBottom, 27 * INCH - fromBottom) / b.runLength();
+                assertThat(Math.abs(runs - Math.round(runs)) < 0.01 || Math.abs(fromBottom - 27 * INCH / 2) < 1e-6)
+                        .as("a rod ends after its run, or where the halves meet")
+                        .isTrue();
+            }
+        }
+    }
+
     @Test
     void aLayerByAnotherProcessTakesNoRods() {
         Joint joint = groove("1/2", 75, "1/16", "1/8", Position.PIPE_FIXED_INCLINED, true);

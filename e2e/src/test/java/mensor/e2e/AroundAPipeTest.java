@@ -109,5 +109,13 @@ class AroundAPipeTest extends InTheBrowser {
         button(page, "Keep the card").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Do not start");
         assertThat(page.getByText("50 % of its scale")).isVisible();
+
+        // while the rod burns
+        page.getByText("stop or go on").click();
+        button(page, "The rod sticks").click();
+        assertThat(page.getByText("✕ Stop")).isVisible();
+        button(page, "Keep that it was seen").click();
+        assertThat(page.getByText("Kept once")).isVisible();
+        assertFits(page);
     }
 }

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import mensor.cause.Surroundings;
 import mensor.inspection.FitUp;
 import mensor.inspection.InProcessInspection;
+import mensor.inspection.PoolSight;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -156,6 +157,22 @@ public final class WeldingParts {
                 f.positive("diameter")
                         .orElseThrow(() -> f.error("diameter", "the box's amps go with the diameter of its rods")),
                 amps));
+    }
+
+    /** Something seen while a rod burned, and where. */
+    public record Sight(PoolSight what, Optional<Span> where) {}
+
+    public static Sight sight(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            Optional<Span> where = f.has("at") || f.has("from") ? Optional.of(f.placeOrStretch()) : Optional.empty();
+            where.ifPresent(s -> joint.checkWithin("", s));
+            Sight sight = new Sight(f.requiredWord("question", PoolSight.class), where);
+            f.end();
+            return sight;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field().replaceFirst("^\\.", ""), e.problem());
+        }
     }
 
     /**

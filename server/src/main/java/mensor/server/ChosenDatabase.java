@@ -45,7 +45,9 @@ public class ChosenDatabase implements EnvironmentPostProcessor {
                                     WhichDatabase.password(
                                             environment::getProperty, "mensor.db-password", "mensor.db-password-file"),
                                     "spring.flyway.placeholders.bytes",
-                                    "bytea")));
+                                    "bytea",
+                                    "spring.flyway.placeholders.tiny",
+                                    "smallint")));
             return;
         }
         environment

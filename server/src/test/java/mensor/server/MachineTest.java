@@ -63,6 +63,25 @@ class MachineTest {
     }
 
     @Test
+    void whatIsSeenWhileWeldingIsKeptAsEvidence() {
+        String inspection = ines.inspection("MT-C");
+        String joint = ines.jointOf(inspection);
+        JsonNode welding = ines.made(joint, "SIGHT", "'question':'slag-ahead','at':'12'")
+                .expect(200)
+                .json();
+        assertThat(welding.get("sights")).hasSize(8);
+        assertThat(ines.made(joint, "SIGHT", "'question':'rain'").expect(422).text())
+                .contains("slag-ahead");
+        assertThat(ines.made(joint, "SIGHT", "'question':'steady','at':'99'")
+                        .expect(422)
+                        .text())
+                .contains("99");
+        ines.add(inspection, "INDICATION", "'kind':'slag','from':'11','to':'13','trapped':true")
+                .expect(200);
+        assertThat(ines.get(inspection + "/causes").expect(200).text()).contains("seen while welding: slag runs ahead");
+    }
+
+    @Test
     void aMachineIsRegisteredOnceAndInWords() {
         register("'name':'MT-3','modes':['SMAW']").expect(200);
         assertThat(register("'name':'MT-3','modes':['SMAW']").expect(422).text())

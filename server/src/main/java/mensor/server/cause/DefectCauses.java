@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mensor.cause.CauseTrace;
 import mensor.cause.Fact;
@@ -34,6 +36,9 @@ public class DefectCauses {
     /** What no criterion judges and what can be traced all the same. */
     private static final List<Situation> ALSO = List.of(Situation.WAVY, Situation.TIE_IN);
 
+    /** Asks about the accepted indications too: why did this happen? */
+    private static final String ACCEPTED = "accepted";
+
     private final Trials trials;
     private final TestPieces tests;
 
@@ -46,7 +51,13 @@ public class DefectCauses {
         Inspection inspection = o.judged().inspection();
         List<Trials.TrialView> tried = trials.around(o.joint());
         Surroundings around = around(o.joint(), o.judged().welding(), tried);
-        List<CauseTrace> traced = Tracer.trace(inspection, o.judged().evaluation(), around, situations(also));
+        boolean accepted = also.contains(ACCEPTED);
+        List<CauseTrace> traced = Tracer.trace(
+                inspection,
+                o.judged().evaluation(),
+                around,
+                situations(also.stream().filter(a -> !a.equals(ACCEPTED)).toList()),
+                accepted);
         return new CausesView(
                 inspection.joint().mark(),
                 traced.stream().map(t -> defect(t, o.judged())).toList(),
@@ -56,11 +67,22 @@ public class DefectCauses {
                         .toList(),
                 doubts(o.judged(), around),
                 Arrays.stream(Sign.values()).map(s -> sign(s, inspection)).toList(),
-                ALSO.stream()
-                        .map(s -> new CausesView.AlsoView(s.id(), s.trouble()))
-                        .toList(),
+                also(o),
                 tried,
                 tests.of(o.joint()));
+    }
+
+    /** What else may be asked about; what was accepted only where something was. */
+    private static List<CausesView.AlsoView> also(Bench.State o) {
+        Set<Integer> rejecting = o.judged().evaluation().rejected().stream()
+                .flatMap(f -> f.indications().stream())
+                .collect(Collectors.toSet());
+        List<CausesView.AlsoView> also = new ArrayList<>();
+        if (rejecting.size() < o.judged().inspection().indications().size()) {
+            also.add(new CausesView.AlsoView(ACCEPTED, "what is accepted"));
+        }
+        ALSO.forEach(s -> also.add(new CausesView.AlsoView(s.id(), s.trouble())));
+        return also;
     }
 
     /** Without what was said beside the record: as the rates count it. */
@@ -95,6 +117,7 @@ public class DefectCauses {
         List<Surroundings.Remark> remarks = new ArrayList<>(Surroundings.remarks(
                 made.answers().stream().map(WeldingRecords.Read::what).toList()));
         remarks.addAll(Surroundings.fitUp(made.fitUp().items()));
+        made.sights().forEach(s -> Surroundings.seen(s.what(), s.where()).ifPresent(remarks::add));
         stacked(made).ifPresent(remarks::add);
         return new Surroundings(
                 remarks,

@@ -89,7 +89,8 @@ class DemoShop {
                                 "Lock gate",
                                 "Clip angles"),
                         null,
-                        null));
+                        null,
+                        Map.of("cover", "even-face", "cap", "below-flush", "restart-lead", "one-inch")));
         jobs.create(
                 quinn,
                 new JobForm(
@@ -102,6 +103,7 @@ class DemoShop {
                         List.of(new Drawing("LG-11", "A")),
                         List.of(new FurtherTest("PT", 100, "due")),
                         List.of("Pipe supports"),
+                        null,
                         null,
                         null));
         jobs.create(
@@ -117,6 +119,7 @@ class DemoShop {
                         List.of(),
                         List.of("Bench"),
                         null,
+                        null,
                         null));
         jobs.create(
                 quinn,
@@ -130,6 +133,7 @@ class DemoShop {
                         List.of(new Drawing("LG-30", "0")),
                         List.of(new FurtherTest("MT", 100, "due")),
                         List.of("Hinge plates"),
+                        null,
                         null,
                         null));
         otherJobs(quinn);
@@ -214,7 +218,7 @@ class DemoShop {
             ContractTerms terms) {
         jobs.create(
                 quinn,
-                new JobForm(name, book, units, null, null, null, List.of(drawing), List.of(), lots, null, terms));
+                new JobForm(name, book, units, null, null, null, List.of(drawing), List.of(), lots, null, terms, null));
     }
 
     /** Where a lot belongs: its job, drawing and, where it has one of its own, procedure. */

@@ -2,6 +2,7 @@ package mensor.server.job;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import java.util.Map;
 import mensor.server.web.AllOptional;
 
 /**
@@ -9,6 +10,7 @@ import mensor.server.web.AllOptional;
  *
  * @param loading {@code static}, {@code cyclic} or absent: unknown until the drawing says
  * @param oneHand one person may inspect a weld and decide on its repair; absent is no
+ * @param schools which school of practice was picked, by topic
  * @param apart how far apart starts and stops are wanted, a length; absent is the rule of thumb of 1 in
  */
 @AllOptional
@@ -24,10 +26,11 @@ public record JobForm(
         List<FurtherTest> tests,
         List<String> lots,
         Boolean oneHand,
-        ContractTerms terms) {
+        ContractTerms terms,
+        Map<String, String> schools) {
     /** A job by its name, book and units alone. */
     public static JobForm of(String name, String criteria, String units) {
-        return new JobForm(name, criteria, units, null, null, null, null, null, null, null, null);
+        return new JobForm(name, criteria, units, null, null, null, null, null, null, null, null, null);
     }
 
     @AllOptional
@@ -50,6 +53,6 @@ public record JobForm(
 
     /** The same without the columns that stand beside it. */
     JobForm rest() {
-        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots, oneHand, terms);
+        return new JobForm(null, null, null, loading, contract, apart, drawings, tests, lots, oneHand, terms, schools);
     }
 }

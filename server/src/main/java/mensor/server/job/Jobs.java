@@ -11,9 +11,11 @@ import mensor.criteria.CriteriaBooks;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Unit;
+import mensor.plan.SchoolTopic;
 import mensor.server.people.Actor;
 import mensor.server.web.Refusal;
 import mensor.server.web.Refusal.FieldProblem;
+import mensor.weld.InvalidField;
 import mensor.weld.Stagger;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -81,13 +83,21 @@ public class Jobs {
                 rest.tests(),
                 rest.lots(),
                 rest.oneHand(),
-                rest.terms());
+                rest.terms(),
+                rest.schools());
     }
 
     /** What the job's contract says beside the code. */
     public ContractTerms terms(StoredJob job) {
         ContractTerms terms = json.readValue(job.document(), JobForm.class).terms();
         return terms == null ? ContractTerms.NONE : terms;
+    }
+
+    /** The schools of practice that were picked for the job, by topic. */
+    public Map<String, String> schools(StoredJob job) {
+        Map<String, String> picked =
+                json.readValue(job.document(), JobForm.class).schools();
+        return picked == null ? Map.of() : picked;
     }
 
     /** Whether one person may not both inspect a weld of the job and decide on its repair: so, unless the job says otherwise. */
@@ -175,6 +185,11 @@ public class Jobs {
             problems.add(new FieldProblem("loading", "static, cyclic, or not known"));
         }
         apart(problems, form.apart(), unit);
+        try {
+            SchoolTopic.check(form.schools() == null ? Map.of() : form.schools());
+        } catch (InvalidField e) {
+            problems.add(new FieldProblem(e.field(), e.problem()));
+        }
         if (form.terms() != null && unit != null) {
             CriteriaBooks.find(String.valueOf(form.criteria()))
                     .ifPresent(b -> problems.addAll(new TermsCheck(json).of(form.terms(), b, unit)));

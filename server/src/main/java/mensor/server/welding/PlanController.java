@@ -13,11 +13,13 @@ import mensor.plan.PassPlanner;
 import mensor.plan.PlanComparison;
 import mensor.plan.PlanConstants;
 import mensor.plan.PlanRod;
+import mensor.plan.SchoolTopic;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import mensor.weld.InvalidField;
 import mensor.weld.LoggedPass;
 import mensor.weld.Range;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -52,6 +54,12 @@ class PlanController {
             List<PlanConstant> constants,
             List<PlanComparison.ComparisonRow> comparison) {}
 
+    /** The topics on which the trade has more than one school, for the job's form. */
+    @GetMapping("/api/schools")
+    List<WeldingView.SchoolView> schools() {
+        return WeldingViews.schools(Map.of());
+    }
+
     @PostMapping("/api/joints/{id}/plan")
     PlanView plan(@PathVariable UUID id, @RequestBody PlanSettings settings) {
         WeldingRecords.State o = welding.open(id);
@@ -62,8 +70,8 @@ class PlanController {
                 : PlanRod.ofPasses(passes.stream().map(LoggedPass::pass).toList());
         try {
             Unit unit = o.joint().unit();
-            PlanConstants constants = PlanConstants.USUAL.with(
-                    settings.constants() == null ? Map.of() : numbers(settings.constants(), unit));
+            PlanConstants constants = SchoolTopic.constants(o.schools())
+                    .with(settings.constants() == null ? Map.of() : numbers(settings.constants(), unit));
             PassPlan plan = PassPlanner.plan(o.asFitted(), rods, constants);
             String from = byProcedure
                     ? "procedure " + o.procedure().get().name()
@@ -74,7 +82,7 @@ class PlanController {
                     from,
                     PlanDocument.of(o.asFitted().mark(), plan, unit),
                     PlanDocument.beads(recorded(o, passes, constants), unit),
-                    shown(constants, unit),
+                    shown(constants, SchoolTopic.constants(o.schools()), unit),
                     PlanComparison.of(o.asFitted(), plan, passes, unit));
         } catch (InvalidField e) {
             throw Refusal.invalid(e.field(), e.problem());
@@ -112,8 +120,8 @@ class PlanController {
         return numbers;
     }
 
-    private static List<PlanConstant> shown(PlanConstants constants, Unit unit) {
-        Map<String, Double> usual = PlanConstants.USUAL.byName();
+    private static List<PlanConstant> shown(PlanConstants constants, PlanConstants ofTheShop, Unit unit) {
+        Map<String, Double> usual = ofTheShop.byName();
         return PlanConstants.MEANINGS.stream()
                 .map(m -> {
                     double value = constants.byName().get(m.name());

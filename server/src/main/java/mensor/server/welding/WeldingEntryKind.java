@@ -1,13 +1,17 @@
 package mensor.server.welding;
 
-/** A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods, the card before the first rod. */
+/**
+ * A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods, the card before the first rod, what was seen
+ * while a rod burned.
+ */
 public enum WeldingEntryKind {
     FIT_UP,
     FIT_UP_ANSWER,
     PASS,
     PROCESS,
     RODS,
-    FIRST_ROD;
+    FIRST_ROD,
+    SIGHT;
 
     /** Changes what the joint asks, so that it stands once something was signed. */
     boolean isFitUp() {

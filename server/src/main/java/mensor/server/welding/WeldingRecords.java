@@ -90,6 +90,7 @@ public class WeldingRecords {
             List<Read<InProcessInspection.Answer>> answers,
             List<InspectionItem> process,
             List<Read<RodClock>> rods,
+            Map<String, String> schools,
             Length apart,
             Instant now) {
         public boolean isFitUpBegun() {
@@ -102,6 +103,14 @@ public class WeldingRecords {
                     .filter(e -> e.kind() == WeldingEntryKind.RODS && !e.isWithdrawn())
                     .map(e -> WeldingParts.boxLabel(e.content(), joint.unit()))
                     .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** What was seen while the rods burned. */
+        public List<WeldingParts.Sight> sights() {
+            return entries.stream()
+                    .filter(e -> e.kind() == WeldingEntryKind.SIGHT && !e.isWithdrawn())
+                    .map(e -> WeldingParts.sight(e.content(), joint.unit(), asFitted))
                     .toList();
         }
 
@@ -141,7 +150,7 @@ public class WeldingRecords {
                             rods.add(new Read<>(e, clock));
                         }
                     }
-                    case FIT_UP_ANSWER, FIRST_ROD -> {} // read together below, or where it is shown
+                    case FIT_UP_ANSWER, FIRST_ROD, SIGHT -> {} // read together below, or where it is shown
                 }
             }
         }
@@ -173,6 +182,7 @@ public class WeldingRecords {
                         rods.stream().map(Read::what).toList(),
                         until),
                 rods,
+                jobs.schools(jobs.get(joint.jobId())),
                 apart,
                 until);
     }
@@ -267,6 +277,7 @@ public class WeldingRecords {
                 case PROCESS -> WeldingParts.processAnswer(content, unit, weld);
                 case RODS -> WeldingParts.rods(content);
                 case FIRST_ROD -> WeldingParts.firstRod(content, unit, machines::named);
+                case SIGHT -> WeldingParts.sight(content, unit, weld);
                 case FIT_UP_ANSWER -> checkAnswer(json.readValue(content, WeldingContent.class), unit);
             }
         } catch (UnreadableInput e) {

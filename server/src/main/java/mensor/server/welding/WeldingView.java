@@ -33,6 +33,8 @@ public record WeldingView(
         String apart,
         WeldingDrawing drawing,
         FirstRodView firstRod,
+        List<SightView> sights,
+        List<SchoolView> schools,
         boolean signed) {
 
     /** The procedure's passes, from which a pass is copied. */
@@ -67,6 +69,20 @@ public record WeldingView(
             boolean stops,
             List<FirstRodLine> lines,
             List<String> protection) {}
+
+    /**
+     * A topic on which the trade has more than one school.
+     *
+     * @param picked the job's pick; absent where none was made
+     */
+    public record SchoolView(
+            String topic, String title, @Nullable String picked, List<WayView> ways) {}
+
+    /** One way of doing it, and why. */
+    public record WayView(String id, String title, String reason) {}
+
+    /** What can be seen while a rod burns: whether to stop, and how to go on. */
+    public record SightView(String id, String title, boolean stop, String restart) {}
 
     public record FirstRodLine(String title, String read, String wanted, String state) {}
 

@@ -8,8 +8,10 @@ import java.util.UUID;
 import mensor.drawing.WeldingDrawing;
 import mensor.exchange.WeldingParts;
 import mensor.inspection.InspectionItem;
+import mensor.inspection.PoolSight;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Unit;
+import mensor.plan.SchoolTopic;
 import mensor.server.joint.StoredJoint;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
@@ -97,7 +99,24 @@ public class WeldingViews {
                         Stagger.stacked(o.loggedPasses(), o.asFitted().ruler(), o.apart()),
                         o.answers().stream().map(WeldingRecords.Read::what).toList()),
                 firstRod(o),
+                Arrays.stream(PoolSight.values())
+                        .map(s -> new WeldingView.SightView(s.id(), s.title(), s.isStop(), s.restart()))
+                        .toList(),
+                schools(o.schools()),
                 inspections.signed());
+    }
+
+    /** All topics, with the picks that were made. */
+    public static List<WeldingView.SchoolView> schools(Map<String, String> picks) {
+        return Arrays.stream(SchoolTopic.values())
+                .map(t -> new WeldingView.SchoolView(
+                        t.id(),
+                        t.title(),
+                        t.picked(picks).map(SchoolTopic.School::id).orElse(null),
+                        t.schools().stream()
+                                .map(s -> new WeldingView.WayView(s.id(), s.title(), s.reason()))
+                                .toList()))
+                .toList();
     }
 
     private WeldingView.FirstRodView firstRod(WeldingRecords.State o) {
