@@ -4,6 +4,7 @@ import { useState, type FormEvent } from "react";
 import { api, problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { inText } from "./pass-text";
+import { PassChanges } from "./PassChanges";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
 const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
@@ -34,6 +35,12 @@ type Typed = Record<
   | "starts"
   | "stops"
   | "beadWidth"
+  | "workAngle"
+  | "travelAngle"
+  | "cover"
+  | "hotStart"
+  | "ampsAtArc"
+  | "restarts"
   | "cleaned"
   | "welder",
   string
@@ -56,10 +63,26 @@ const empty: Typed = {
   starts: "",
   stops: "",
   beadWidth: "",
+  workAngle: "",
+  travelAngle: "",
+  cover: "",
+  hotStart: "",
+  ampsAtArc: "",
+  restarts: "",
   cleaned: "",
   welder: "",
 };
-const numbers = ["amps", "volts", "arcForceShown", "temperatureF"] as const;
+const numbers = [
+  "amps",
+  "volts",
+  "arcForceShown",
+  "temperatureF",
+  "workAngle",
+  "travelAngle",
+  "cover",
+  "hotStart",
+  "ampsAtArc",
+] as const;
 /** What a procedure says and a copy takes over. */
 const copied = [
   "electrode",
@@ -108,6 +131,8 @@ export function PassForm({
   const machines = (known.data ?? []).map((m) => m.form.name ?? "");
   const [planned, setPlanned] = useState<string[]>(editing?.plannedFields ?? []);
   const [noNumber, setNoNumber] = useState<string>();
+  const [changes, setChanges] = useState(editing?.changes ?? []);
+  const [more, setMore] = useState(false);
   const set = (field: keyof Typed, value: string) => {
     setTyped({ ...typed, [field]: value });
     setPlanned(planned.filter((f) => f !== field)); // what a hand changed was measured
@@ -121,16 +146,18 @@ export function PassForm({
   };
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    const { starts, stops, cleaned, ...rest } = typed;
+    const { starts, stops, restarts, cleaned, ...rest } = typed;
     const content: WeldingContent = said(rest as unknown as WeldingContent);
     for (const f of numbers) {
-      const n = numberOf(typed[f].replace(/ *(A|V|°?F)$/i, ""));
+      const n = numberOf(typed[f].replace(/ *(A|V|°?F|°|%)$/i, ""));
       if (n !== undefined && !isFinite(n)) return setNoNumber(f);
       if (n !== undefined) content[f] = n;
     }
     setNoNumber(undefined);
     if (starts.trim()) content.starts = placesOf(starts);
     if (stops.trim()) content.stops = placesOf(stops);
+    if (restarts.trim()) content.restarts = placesOf(restarts);
+    if (changes.length > 0) content.changes = changes;
     if (cleaned) content.cleaned = cleaned === "true";
     if (planned.length > 0) content.plannedFields = planned.filter((f) => f in content);
     if (await onPut(content)) setPlanned([]);
@@ -220,11 +247,27 @@ export function PassForm({
           />
         )}
         {!brief && text("welder", "Welder", 3)}
+        {more && (
+          <>
+            {text("ampsAtArc", "Amps at the arc", 3)}
+            {text("hotStart", "Hot start, %", 3)}
+            {text("cover", "Covers, %", 3)}
+            {text("restarts", "Restarts at", 3)}
+            {text("workAngle", "Work angle, °", 3, "45")}
+            {text("travelAngle", "Travel angle, °", 3, "10 drag, -5 push")}
+            <PassChanges changes={changes} problems={problems} onChange={setChanges} />
+          </>
+        )}
         <Cell span={6} bottom>
           <Flex wrap gap={8} align="center">
             <Button type="primary" htmlType="submit">
               {editing ? "Store the pass" : "Record the pass"}
             </Button>
+            {!brief && !more && (
+              <Button type="link" onClick={() => setMore(true)}>
+                more
+              </Button>
+            )}
             {editing && (
               <Button type="link" onClick={onLeave}>
                 leave

@@ -123,7 +123,14 @@ function PassInWords({ content: c, welding }: { content: WeldingContent; welding
   const more = [
     c.starts?.length && `starts ${places(c.starts, welding)}`,
     c.stops?.length && `stops ${places(c.stops, welding)}`,
+    c.restarts?.length && `restarts ${places(c.restarts, welding)}`,
     c.beadWidth && `bead ${c.beadWidth}`,
+    c.ampsAtArc !== undefined && `${c.ampsAtArc} A at the arc`,
+    c.hotStart !== undefined && `hot start ${c.hotStart} %`,
+    c.workAngle !== undefined && `work angle ${c.workAngle}°`,
+    c.travelAngle !== undefined && `${c.travelAngle < 0 ? "pushed" : "dragged"} ${Math.abs(c.travelAngle)}°`,
+    c.cover !== undefined && `covers ${c.cover} %`,
+    ...(c.changes ?? []).map((x) => `at ${places([x.at ?? ""], welding)} ${x.what} ${x.from} to ${x.to}`),
     c.cleaned !== undefined && (c.cleaned ? "cleaned" : "not cleaned"),
     c.welder && `by ${c.welder}`,
   ].filter(Boolean);

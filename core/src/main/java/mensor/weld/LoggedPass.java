@@ -22,10 +22,24 @@ public record LoggedPass(
         Optional<Length> beadWidth,
         Optional<Boolean> cleaned,
         Optional<String> welder,
-        Set<String> planned) {
+        Set<String> planned,
+        PassDetail detail) {
     /** The values that may be copied from a procedure. */
     public static final List<String> COPIED = List.of(
             "electrode", "diameter", "amps", "volts", "polarity", "progression", "technique", "speed", "temperatureF");
+
+    /** Where nothing else of the pass was noted. */
+    public LoggedPass(
+            Pass pass,
+            OptionalDouble temperatureF,
+            List<Length> starts,
+            List<Length> stops,
+            Optional<Length> beadWidth,
+            Optional<Boolean> cleaned,
+            Optional<String> welder,
+            Set<String> planned) {
+        this(pass, temperatureF, starts, stops, beadWidth, cleaned, welder, planned, PassDetail.NONE);
+    }
 
     public LoggedPass {
         starts = List.copyOf(starts);
@@ -40,7 +54,10 @@ public record LoggedPass(
         }
     }
 
-    /** The pass with its planned values left out, since they are no evidence; what was not copied is measured. */
+    /**
+     * The pass with its planned values left out, since they are no evidence; what was not copied is measured. Amps read at the arc stand
+     * for those of the machine's display.
+     */
     public Pass measured() {
         return new Pass(
                 pass.number(),
@@ -48,7 +65,7 @@ public record LoggedPass(
                 pass.process(),
                 keep("electrode", pass.electrode()),
                 keep("diameter", pass.diameter()),
-                keep("amps", pass.amps()),
+                detail.ampsAtArc().isPresent() ? detail.ampsAtArc() : keep("amps", pass.amps()),
                 keep("volts", pass.volts()),
                 keep("polarity", pass.polarity()),
                 keep("progression", pass.progression()),

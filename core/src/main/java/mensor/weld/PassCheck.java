@@ -92,6 +92,7 @@ public final class PassCheck {
         });
         procedure.ifPresent(w -> temperature(w, logged, first));
         width(logged);
+        display(logged);
         logged.cleaned().filter(c -> !c).ifPresent(c -> fault("not cleaned before the next pass"));
     }
 
@@ -163,6 +164,23 @@ public final class PassCheck {
         if (w.interpassMaxF().isPresent() && t > w.interpassMaxF().getAsDouble()) {
             fault((first ? "preheat " : "interpass ") + Range.plain(t) + " °F; " + w.name() + " allows at most "
                     + Range.plain(w.interpassMaxF().getAsDouble()) + " °F");
+        }
+    }
+
+    /** Machines read 3–8 % off (common practice, no source). */
+    private void display(LoggedPass logged) {
+        OptionalDouble display = logged.pass().amps();
+        OptionalDouble arc = logged.detail().ampsAtArc();
+        if (display.isPresent() && arc.isPresent() && !logged.planned().contains("amps")) {
+            double off = 100 * (display.getAsDouble() - arc.getAsDouble()) / arc.getAsDouble();
+            if (Math.abs(off) > 8) {
+                found.add(new Departure(
+                        number,
+                        "the machine shows " + Range.plain(display.getAsDouble()) + " A, the arc gets "
+                                + Range.plain(arc.getAsDouble()) + " A: " + Range.plain(round(Math.abs(off)))
+                                + " % apart, 3–8 % are common; have the display checked",
+                        false));
+            }
         }
     }
 

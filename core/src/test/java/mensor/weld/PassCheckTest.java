@@ -269,4 +269,38 @@ class PassCheckTest {
                         "DCEN used; W-12 rev B says DCEP",
                         "welded down; W-12 rev B says up");
     }
+
+    /** 170 A on the display and 150 A at the arc are 13.3 % apart; the arc's 150 A are what is judged. */
+    @Test
+    void ampsAtTheArcStandForTheDisplay() {
+        Pass shown = pass("E7018", "1/8", 170, Polarity.DCEP, null, false);
+        PassDetail atArc = new PassDetail(
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(150),
+                List.of(),
+                List.of());
+        LoggedPass logged = new LoggedPass(
+                shown,
+                OptionalDouble.empty(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(),
+                atArc);
+        assertThat(logged.measured().amps()).hasValue(150);
+        assertThat(PassCheck.departures(
+                        List.of(logged),
+                        record(Map.of(), 1, shown),
+                        Optional.empty(),
+                        Optional.empty(),
+                        p -> Optional.empty()))
+                .as("170 A would be over the rod's 165, 150 at the arc are not; 13.3 % apart is said")
+                .singleElement()
+                .satisfies(d -> assertThat(d.line()).contains("13.3 % apart"));
+    }
 }

@@ -46,11 +46,6 @@ class ScreenshotsTest extends InTheBrowser {
 
     @Test
     void allOfThem() {
-        Page first = chromium.page(1280, 800);
-        first.navigate(mensor.address());
-        assertThat(first.getByLabel("Login")).isVisible();
-        shoot(first, "sign-in");
-
         Page ines = as("ines", 1280, 800);
         shoot(ines, "worklist");
         openFromWorklist(ines, "RL-1");
@@ -62,7 +57,14 @@ class ScreenshotsTest extends InTheBrowser {
         shoot(ines, "re-inspection");
         openFromWorklist(ines, "FB-04");
         follow(ines, "fit-up and passes", "fit-up");
+        openFromWorklist(ines, "RS-1");
+        shoot(ines, "pipe");
+        ines.getByText("fit-up and passes").click();
         follow(ines, "pass plan", "plan");
+        openFromWorklist(ines, "FB-13");
+        ines.getByText("fit-up and passes").click();
+        ines.getByText("first-rod card").click();
+        shoot(ines, "first-rod");
         openFromWorklist(ines, "FB-07");
         follow(ines, "change joint", "set-up");
         ines.navigate(mensor.address());
@@ -76,9 +78,6 @@ class ScreenshotsTest extends InTheBrowser {
         room(ines, "/jobs", "job");
         ines.getByText("Lock footbridge").first().click();
         shoot(ines, "job");
-        room(ines, "/procedures", "procedure");
-        ines.getByText("W-15 rev 0").first().click();
-        shoot(ines, "procedure");
 
         Page rufus = as("rufus", 1280, 800);
         openFromWorklist(rufus, "FB-03");

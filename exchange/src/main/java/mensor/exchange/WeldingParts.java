@@ -5,6 +5,7 @@ import java.time.format.DateTimeParseException;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -21,6 +22,7 @@ import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
 import mensor.weld.Machine;
+import mensor.weld.PassDetail;
 import mensor.weld.PassKind;
 import mensor.weld.Polarity;
 import mensor.weld.Range;
@@ -49,12 +51,50 @@ public final class WeldingParts {
                     f.positive("beadWidth"),
                     f.bool("cleaned"),
                     f.text("welder"),
-                    Set.copyOf(new HashSet<>(planned)));
+                    Set.copyOf(new HashSet<>(planned)),
+                    detail(f, units, joint));
             f.end();
             return pass;
         } catch (InvalidField e) {
             throw new UnreadableInput(e.field(), e.problem());
         }
+    }
+
+    private static PassDetail detail(Fields f, Unit units, Joint joint) {
+        return new PassDetail(
+                angle(f, "workAngle"),
+                angle(f, "travelAngle"),
+                percent(f, "cover"),
+                percent(f, "hotStart"),
+                f.number("ampsAtArc", 1, "A"),
+                places(f, "restarts", units, joint),
+                f.objects("changes", (at, c) -> {
+                    Length place = c.requiredLength("at");
+                    joint.checkPlace("changes", place);
+                    PassDetail.PassChange change = new PassDetail.PassChange(
+                            place,
+                            c.requiredWord("what", PassDetail.Changed.class),
+                            c.requiredText("from"),
+                            c.requiredText("to"));
+                    c.end();
+                    return change;
+                }));
+    }
+
+    private static OptionalDouble angle(Fields f, String field) {
+        OptionalDouble degrees = f.number(field, -90, "°");
+        if (degrees.isPresent() && degrees.getAsDouble() > 90) {
+            throw f.error(field, "-90 to 90 degrees are required");
+        }
+        return degrees;
+    }
+
+    private static OptionalDouble percent(Fields f, String field) {
+        OptionalDouble percent = f.number(field, 0, "%");
+        if (percent.isPresent() && percent.getAsDouble() > 100) {
+            throw f.error(field, "0 to 100 % are required");
+        }
+        return percent;
     }
 
     private static String text(String at, Json value) {

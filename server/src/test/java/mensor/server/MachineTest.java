@@ -63,6 +63,32 @@ class MachineTest {
     }
 
     @Test
+    void whatElseWasSeenOfAPassIsKeptAndRefusedWhereItCannotBe() {
+        String joint = ines.jointOf(ines.inspection("MT-D"));
+        String pass = "'kind':'root','electrode':'E7018','diameter':'1/8','amps':130,";
+        JsonNode content = ines.made(
+                        joint,
+                        "PASS",
+                        pass
+                                + "'ampsAtArc':115,'workAngle':45,'travelAngle':-5,'cover':60,'hotStart':30,'restarts':['8'],'changes':[{'at':'6','what':'amps','from':'130','to':'122'}]")
+                .expect(200)
+                .json()
+                .get("entries")
+                .get(0)
+                .get("content");
+        assertThat(content.get("changes").get(0).get("to").asString()).isEqualTo("122");
+        assertThat(content.get("travelAngle").asInt()).isEqualTo(-5);
+        for (String wrong : new String[] {
+            "'cover':160",
+            "'workAngle':120",
+            "'restarts':['99']",
+            "'changes':[{'at':'6','what':'hat','from':'1','to':'2'}]"
+        }) {
+            ines.made(joint, "PASS", pass + wrong).expect(422);
+        }
+    }
+
+    @Test
     void whatIsSeenWhileWeldingIsKeptAsEvidence() {
         String inspection = ines.inspection("MT-C");
         String joint = ines.jointOf(inspection);

@@ -56,7 +56,19 @@ public record WeldingContent(
         Boolean clampClose,
         Boolean rodsAtHand,
         BigDecimal ovenHours,
-        Boolean protectedNow) {
+        Boolean protectedNow,
+        BigDecimal workAngle,
+        BigDecimal travelAngle,
+        BigDecimal cover,
+        BigDecimal hotStart,
+        BigDecimal ampsAtArc,
+        List<String> restarts,
+        List<PassChangeForm> changes) {
+
+    /** What was changed within a pass: at which place, from what to what. */
+    @AllOptional
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record PassChangeForm(String at, String what, String from, String to) {}
 
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)

@@ -1,0 +1,63 @@
+package mensor.weld;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import mensor.length.Length;
+
+/**
+ * What else was seen of a pass, where somebody noted it.
+ *
+ * @param workAngle across the weld, degrees from the first member; 45 is even on a tee
+ * @param travelAngle along it, degrees from upright: over zero dragged, below it pushed
+ * @param cover how much of the bead before lies under it, percent
+ * @param hotStart in percent of the machine's scale
+ * @param ampsAtArc by a meter at the arc; they stand for the machine's display
+ * @param restarts where a rod was begun anew
+ */
+public record PassDetail(
+        OptionalDouble workAngle,
+        OptionalDouble travelAngle,
+        OptionalDouble cover,
+        OptionalDouble hotStart,
+        OptionalDouble ampsAtArc,
+        List<Length> restarts,
+        List<PassChange> changes) {
+    public static final PassDetail NONE = new PassDetail(
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            List.of(),
+            List.of());
+
+    public PassDetail {
+        restarts = List.copyOf(restarts);
+        changes = List.copyOf(changes);
+    }
+
+    /** Something that was changed while the pass went on: at which place, from what to what. */
+    public record PassChange(Length at, Changed what, String from, String to) {}
+
+    public enum Changed implements Named {
+        AMPS("amps"),
+        ARC_LENGTH("arc-length"),
+        ARC_FORCE("arc-force"),
+        TRAVEL("travel"),
+        WORK_ANGLE("work-angle"),
+        TRAVEL_ANGLE("travel-angle"),
+        TECHNIQUE("technique"),
+        ROD("rod");
+
+        private final String id;
+
+        Changed(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
+    }
+}
