@@ -88,7 +88,7 @@ class CausesTest extends InTheBrowser {
         setUp(page, "CAUSE-3");
         tab(page, "Causes").click();
         assertThat(page.getByText("Nothing rejects")).isVisible();
-        button(page, "Check for a sign (29)").click();
+        button(page, "Check for a sign (33)").click();
         Locator wavy = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("tall, ropy bead"));
         wavy.getByText("seen").click();
         assertThat(wavy.getByRole(AriaRole.BUTTON).first()).hasAttribute("aria-pressed", "true");
