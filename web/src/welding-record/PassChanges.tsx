@@ -35,15 +35,15 @@ export function PassChanges({
         <Fragment key={i}>
           <TextField
             id={`change-at-${i}`}
-            label="Changed at"
-            span={2}
+            label="At"
+            span={3}
             value={c.at}
             problem={problems[`changes[${i}].at`] ?? problems.changes}
             onChange={(v) => set(i, { at: v })}
           />
           <ChoiceField
             id={`change-what-${i}`}
-            label="What"
+            label="Changed"
             span={3}
             value={c.what}
             options={what}
@@ -52,7 +52,7 @@ export function PassChanges({
           <TextField
             id={`change-from-${i}`}
             label="from"
-            span={2}
+            span={3}
             value={c.from}
             problem={problems[`changes[${i}].from`]}
             onChange={(v) => set(i, { from: v })}
@@ -60,12 +60,12 @@ export function PassChanges({
           <TextField
             id={`change-to-${i}`}
             label="to"
-            span={2}
+            span={3}
             value={c.to}
             problem={problems[`changes[${i}].to`]}
             onChange={(v) => set(i, { to: v })}
           />
-          <Cell span={3} bottom>
+          <Cell span={12}>
             <Button type="link" onClick={() => onChange(changes.filter((_, n) => n !== i))}>
               take off
             </Button>

@@ -227,8 +227,8 @@ export function PassForm({
         {!brief && text("speed", "Travel", 3, welding.units === "in" ? "6 in/min" : "150 mm/min")}
         {!brief && text("runLength", "Run a rod", 3)}
         {!brief && text("temperatureF", "Steel at, °F", 3)}
-        {!brief && choice("machine", "Machine", 3, ["", ...machines])}
-        {!brief && text("arcForceShown", "Arc force", 3, "as it shows")}
+        {!brief && choice("machine", "Machine", 6, ["", ...machines])}
+        {!brief && text("arcForceShown", "Arc force, as it shows", 6)}
         {!brief && text("starts", "Starts at", 4, welding.units === "in" ? "0, 8, 16" : "0, 200")}
         {!brief && text("stops", "Stops at", 4)}
         {!brief && text("beadWidth", "Bead width", 4)}
@@ -249,12 +249,12 @@ export function PassForm({
         {!brief && text("welder", "Welder", 3)}
         {more && (
           <>
-            {text("ampsAtArc", "Amps at the arc", 3)}
-            {text("hotStart", "Hot start, %", 3)}
-            {text("cover", "Covers, %", 3)}
-            {text("restarts", "Restarts at", 3)}
-            {text("workAngle", "Work angle, °", 3, "45")}
-            {text("travelAngle", "Travel angle, °", 3, "10 drag, -5 push")}
+            {text("ampsAtArc", "Amps at the arc", 4)}
+            {text("hotStart", "Hot start, %", 4)}
+            {text("cover", "Covers, %", 4)}
+            {text("restarts", "Restarts at", 4)}
+            {text("workAngle", "Work angle, °", 4, "45")}
+            {text("travelAngle", "Travel angle, °", 4, "10, push -5")}
             <PassChanges changes={changes} problems={problems} onChange={setChanges} />
           </>
         )}
