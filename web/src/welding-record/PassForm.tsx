@@ -249,12 +249,12 @@ export function PassForm({
         {!brief && text("welder", "Welder", 3)}
         {more && (
           <>
-            {text("ampsAtArc", "Amps at the arc", 4)}
+            {text("ampsAtArc", "Amps at the arc", 6)}
             {text("hotStart", "Hot start, %", 4)}
             {text("cover", "Covers, %", 4)}
             {text("restarts", "Restarts at", 4)}
-            {text("workAngle", "Work angle, °", 4, "45")}
-            {text("travelAngle", "Travel angle, °", 4, "10, push -5")}
+            {text("workAngle", "Work angle, °", 6, "45")}
+            {text("travelAngle", "Travel angle, °", 6, "10 dragged, -5 pushed")}
             <PassChanges changes={changes} problems={problems} onChange={setChanges} />
           </>
         )}
