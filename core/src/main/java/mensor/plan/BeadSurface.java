@@ -47,7 +47,7 @@ final class BeadSurface {
         double high = 8 * width;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (low + high) / 2;
-            if (between(under, top(under, middle)) < area) {
+            if (between(under, middle) < area) {
                 low = middle;
             } else {
                 high = middle;
@@ -96,16 +96,22 @@ final class BeadSurface {
         return out < 0 ? -bulge : bulge;
     }
 
-    private static double between(List<Point> under, List<Point> over) {
+    /** The metal between the surface and a bead that stands out by so much. */
+    private static double between(List<Point> under, double out) {
+        Point from = under.get(0);
+        Point to = under.get(under.size() - 1);
+        double width = to.x() - from.x();
         double area = 0;
-        for (int i = 1; i < under.size(); i++) {
-            double wide = under.get(i).x() - under.get(i - 1).x();
-            area += wide
-                    * (over.get(i).y()
-                            - under.get(i).y()
-                            + over.get(i - 1).y()
-                            - under.get(i - 1).y())
-                    / 2;
+        double before = 0;
+        for (int i = 0; i < under.size(); i++) {
+            Point p = under.get(i);
+            double along = (p.x() - from.x()) / width;
+            double line = from.y() + along * (to.y() - from.y());
+            double thick = Math.max(0, line + bulge(along, width, out) - p.y());
+            if (i > 0) {
+                area += (p.x() - under.get(i - 1).x()) * (thick + before) / 2;
+            }
+            before = thick;
         }
         return area;
     }
