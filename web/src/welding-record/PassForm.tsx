@@ -154,6 +154,10 @@ export function PassForm({
       if (n !== undefined) content[f] = n;
     }
     setNoNumber(undefined);
+    if (!content.machine && content.arcForceShown !== undefined) {
+      content.arcForce = content.arcForceShown; // without a machine's scale it is a share of it
+      delete content.arcForceShown;
+    }
     if (starts.trim()) content.starts = placesOf(starts);
     if (stops.trim()) content.stops = placesOf(stops);
     if (restarts.trim()) content.restarts = placesOf(restarts);
@@ -228,7 +232,7 @@ export function PassForm({
         {!brief && text("runLength", "Run a rod", 3)}
         {!brief && text("temperatureF", "Steel at, °F", 3)}
         {!brief && choice("machine", "Machine", 6, ["", ...machines])}
-        {!brief && text("arcForceShown", "Arc force, as it shows", 6)}
+        {!brief && text("arcForceShown", typed.machine ? "Arc force, as it shows" : "Arc force, %", 6)}
         {!brief && text("starts", "Starts at", 4, welding.units === "in" ? "0, 8, 16" : "0, 200")}
         {!brief && text("stops", "Stops at", 4)}
         {!brief && text("beadWidth", "Bead width", 4)}
@@ -294,5 +298,6 @@ function placesOf(text: string): string[] {
 }
 
 function typedOf(c: WeldingContent): Typed {
-  return Object.fromEntries(Object.keys(empty).map((f) => [f, inText(c[f as keyof WeldingContent])])) as Typed;
+  const typed = Object.fromEntries(Object.keys(empty).map((f) => [f, inText(c[f as keyof WeldingContent])])) as Typed;
+  return c.machine ? typed : { ...typed, arcForceShown: inText(c.arcForce) };
 }

@@ -15,6 +15,7 @@ import mensor.inspection.Undercut;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.length.Unit;
+import mensor.weld.ArcForceUse;
 import mensor.weld.ArcLength;
 import mensor.weld.Gap;
 import mensor.weld.Joint;
@@ -34,15 +35,6 @@ import mensor.weld.WeldingRecord;
 
 /** Gathers what the inspection, the joint and the record tell of one defect, and what they rule out. */
 final class FactCollection {
-    /**
-     * Arc force, in percent of the machine's own scale, that is much for a rod, and that is little: low-hydrogen rods run on 20–30,
-     * cellulosic ones on 50–70 (common practice, no source).
-     */
-    private static final double MUCH_LOW_HYDROGEN = 40;
-
-    private static final double MUCH_CELLULOSIC = 75;
-    private static final double LITTLE_LOW_HYDROGEN = 30;
-    private static final double LITTLE_CELLULOSIC = 50;
     private static final double LEAST_PREHEAT_F = 50;
     /** So many like places are a habit. */
     private static final int REPEATED_FROM = 3;
@@ -135,10 +127,6 @@ final class FactCollection {
 
     boolean vertical() {
         return in(Position.VERTICAL_FILLET, Position.VERTICAL_GROOVE);
-    }
-
-    boolean outOfPosition() {
-        return vertical() || in(Position.OVERHEAD_FILLET, Position.OVERHEAD_GROOVE);
     }
 
     private boolean in(Position one, Position other) {
@@ -375,12 +363,11 @@ final class FactCollection {
     }
 
     private static void arcForce(Evidence evidence, Pass p, double force) {
-        boolean lowHydrogen = isLowHydrogen(p);
-        String words = "arc force " + Range.plain(force) + " % of the machine's scale; "
-                + (lowHydrogen ? "low-hydrogen rods run on 20–30" : "cellulosic rods run on 50–70");
-        if (force > (lowHydrogen ? MUCH_LOW_HYDROGEN : MUCH_CELLULOSIC)) {
+        ArcForceUse use = ArcForceUse.of(p.electrode());
+        String words = "arc force " + Range.plain(force) + " % of the machine's scale; " + use.words();
+        if (force > use.much()) {
             evidence.tell(ARC_FORCE_HIGH, words);
-        } else if (force <= (lowHydrogen ? LITTLE_LOW_HYDROGEN : LITTLE_CELLULOSIC)) {
+        } else if (force <= use.little()) {
             evidence.tell(ARC_FORCE_LOW, words);
         }
     }

@@ -26,8 +26,7 @@ public record OneChange(String text, OptionalDouble from, OptionalDouble to, Opt
     private record Setting(PassKind kind, double amps, Range range, String source) {}
 
     /** The change of a row; for the current with the amps to try. */
-    static OneChange of(
-            CauseTable.Row row, Situation situation, boolean outOfPosition, WeldingRecord record, Surroundings around) {
+    static OneChange of(CauseTable.Row row, Situation situation, WeldingRecord record, Surroundings around) {
         boolean up = row.cause() == CauseClass.CURRENT_LOW;
         if (!up && row.cause() != CauseClass.CURRENT_HIGH) {
             return words(row.change());
@@ -37,7 +36,7 @@ public record OneChange(String text, OptionalDouble from, OptionalDouble to, Opt
             return words(row.change() + "; take the number from the procedure or the box label");
         }
         Setting s = setting.get();
-        double share = situation == Situation.SLAG ? 0.75 : outOfPosition && !up ? 0.25 : 0.5;
+        double share = situation == Situation.SLAG ? 0.75 : 0.5;
         double aim = onTheDial(
                 s.range().low() + share * (s.range().high() - s.range().low()), s.range());
         if (up ? aim <= s.amps() : aim >= s.amps()) {
@@ -68,7 +67,7 @@ public record OneChange(String text, OptionalDouble from, OptionalDouble to, Opt
     private static Optional<Setting> setting(WeldingRecord record, Surroundings around, boolean up) {
         Setting worst = null;
         for (Pass p : record.passes()) {
-            if (p.planned() || p.amps().isEmpty()) {
+            if (p.planned() || !p.isStick() || p.amps().isEmpty()) {
                 continue;
             }
             Optional<Range> procedure = p.kind().map(record.procedureAmps()::get);

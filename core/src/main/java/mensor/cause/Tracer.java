@@ -235,7 +235,6 @@ public final class Tracer {
     }
 
     private CauseTrace traced(Occurrence f, Ranking ranking) {
-        boolean out = gathering.outOfPosition();
         List<CauseTrace.Cause> causes = ranking.order().stream()
                 .map(row -> new CauseTrace.Cause(
                         row.cause(),
@@ -244,7 +243,7 @@ public final class Tracer {
                         f.evidence().speaksFor(row.cause()),
                         f.evidence().speaksAgainst(row.cause()),
                         row.check(),
-                        OneChange.of(row, f.situation(), out, inspection.welding(), around),
+                        OneChange.of(row, f.situation(), inspection.welding(), around),
                         CauseTable.prevention(row.cause())))
                 .toList();
         List<CauseTrace.RuledOut> ruledOut = ranking.ruledOut().entrySet().stream()

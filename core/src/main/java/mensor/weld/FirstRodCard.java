@@ -1,5 +1,6 @@
 package mensor.weld;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -139,31 +140,29 @@ public final class FirstRodCard {
     }
 
     private void arcForce() {
-        boolean lowHydrogen = a.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
+        ArcForceUse use = ArcForceUse.of(a.electrode());
         boolean flat = position.filter(p -> p == Position.FLAT_FILLET || p == Position.FLAT_GROOVE)
                 .isPresent();
-        boolean off = a.arcForce().isPresent()
-                && !flat
-                && (lowHydrogen
-                        ? a.arcForce().getAsDouble() > 40
-                        : a.arcForce().getAsDouble() < 40 || a.arcForce().getAsDouble() > 75);
+        boolean off =
+                a.arcForce().isPresent() && !flat && use.isUnusual(a.arcForce().getAsDouble());
         line(
                 "Arc force",
                 a.arcForce().isPresent() ? Range.plain(Math.round(a.arcForce().getAsDouble())) + " % of its scale" : "",
-                lowHydrogen ? "about 20–30 % for low-hydrogen rods" : "about 50–70 % for cellulosic rods",
+                use.words() + " %",
                 off ? State.REMARK : State.OK);
     }
 
     private void oven() {
-        boolean lowHydrogen = a.electrode().flatMap(RodTable::isLowHydrogen).orElse(false);
-        if (!lowHydrogen) {
+        Optional<Duration> limit = a.electrode().flatMap(RodClock::limit);
+        if (limit.isEmpty()) {
             line("Oven time", "not a low-hydrogen rod", "dry, not from the oven", State.OK);
             return;
         }
+        double hours = limit.get().toMinutes() / 60.0;
         line(
                 "Oven time",
                 a.ovenHours().isPresent() ? Range.plain(a.ovenHours().getAsDouble()) + " h out" : "",
-                Range.plain(RodClock.E70_HOURS) + " h at most for E70 rods",
-                a.ovenHours().isPresent() && a.ovenHours().getAsDouble() > RodClock.E70_HOURS ? State.STOP : State.OK);
+                Range.plain(hours) + " h at most for " + a.electrode().orElseThrow(),
+                a.ovenHours().isPresent() && a.ovenHours().getAsDouble() > hours ? State.STOP : State.OK);
     }
 }

@@ -122,6 +122,8 @@ class RulingsTest {
                 .traced();
         assertThat(cause(up, CURRENT_HIGH).speaksAgainst())
                 .isEqualTo(cause(flat, CURRENT_HIGH).speaksAgainst());
+        assertThat(cause(up, CURRENT_HIGH).change().to())
+                .isEqualTo(cause(flat, CURRENT_HIGH).change().to());
     }
 
     @Test
@@ -381,12 +383,11 @@ class RulingsTest {
                 .filter(r -> r.cause() == CURRENT_LOW)
                 .findFirst()
                 .orElseThrow();
-        OneChange change = OneChange.of(cold, Situation.SLAG, false, unwritten, box);
+        OneChange change = OneChange.of(cold, Situation.SLAG, unwritten, box);
         assertThat(change.from()).hasValue(70);
         assertThat(change.to()).hasValue(130);
         assertThat(change.source()).contains("the box label says 90–140 A");
-        assertThat(OneChange.of(cold, Situation.OVERLAP, false, unwritten, box).to())
-                .hasValue(115);
+        assertThat(OneChange.of(cold, Situation.OVERLAP, unwritten, box).to()).hasValue(115);
     }
 
     /** Two or three answers usually settle: from nothing recorded, the truthful answers lead to the cause. */

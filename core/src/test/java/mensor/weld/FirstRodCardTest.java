@@ -144,4 +144,23 @@ class FirstRodCardTest {
                 .noneMatch(l -> l.contains("nobody below"))
                 .anyMatch(l -> l.contains("Respirator"));
     }
+
+    /** D1.1 gives stronger rods less time: half an hour for E100 and over (from memory). */
+    @Test
+    void strongerRodsHaveLessTimeOutOfTheOven() {
+        FirstRodCard.Answers strong = new FirstRodCard.Answers(
+                PassKind.ROOT,
+                Optional.empty(),
+                Optional.of(WeldingProcess.SMAW),
+                Optional.of(Polarity.DCEP),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.of("E10018"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.of(1),
+                Optional.empty());
+        assertThat(state(lines(strong), "Oven")).isEqualTo(State.STOP);
+    }
 }
