@@ -60,6 +60,9 @@ export const RingView = memo(function RingView({
           />
         );
       })}
+      {[0, 90, 180, 270].map((at) => (
+        <path key={at} d={`M${point(at, inner)}L${point(at, outer)}`} stroke={ink.line} />
+      ))}
       {strip.marks.map((m, i) => {
         const ends = [degreesAt(m.from, strip), degreesAt(m.to, strip)] as const;
         const [a, b] = (ends[1] - ends[0] + 360) % 360 <= 180 ? ends : [ends[1], ends[0]];

@@ -7,10 +7,10 @@ import { api, problemsByField, saidBy, type Welder, type WelderForm } from "../l
 import { ChoiceField, DateField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { DataTable, type Column } from "../lib/DataTable";
+import { positions } from "../lib/positions";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
 type Test = NonNullable<WelderForm["tests"]>[number];
-const positions = ["1F", "2F", "3F", "4F", "1G", "2G", "3G", "4G", "5G", "6G"].map((p) => [p, p] as const);
 
 /** The welders, what each has been tested for, and whether it still stands. */
 export function Welders() {
@@ -152,7 +152,7 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
                   span={2}
                   value={t.position}
                   problem={at("position")}
-                  options={positions}
+                  options={positions.map(([p]) => [p, p] as const)}
                   onChange={(v) => setTest(i, { position: v })}
                 />
                 <TextField

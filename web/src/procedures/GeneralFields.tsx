@@ -1,6 +1,7 @@
 import { Button, Flex } from "antd";
 import type { ProcedureForm } from "../lib/api";
 import { ChoiceField, numberOf, TextField } from "../lib/fields";
+import { positions } from "../lib/positions";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
 const steels = [
@@ -9,7 +10,6 @@ const steels = [
   ["a572-50-type", "A572-50, A992 and like"],
   ["higher-strength", "higher strength"],
 ] as const;
-const allPositions = ["1F", "2F", "3F", "4F", "1G", "2G", "3G", "4G", "5G", "6G"];
 const allConnections = ["tee", "lap", "corner", "butt", "tube-to-plate", "pipe-butt"];
 
 type Props = { form: ProcedureForm; set: (change: Partial<ProcedureForm>) => void; problems: Record<string, string> };
@@ -157,7 +157,7 @@ export function GeneralFields({ form, set, problems }: Props) {
         <div className="field">
           <b className="small">Positions; none chosen is all</b>
           <Flex wrap gap={6}>
-            {allPositions.map((p) => (
+            {positions.map(([p]) => (
               <Toggle
                 key={p}
                 word={p}

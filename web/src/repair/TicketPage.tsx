@@ -102,7 +102,7 @@ function Whole({ ticket: t }: { ticket: Ticket }) {
             letter
           </Button>
         </p>
-        <p className="cautions">{t.cautions.join(" ")}</p>
+        <p className="cautions">{[...t.protection, ...t.cautions].join(" ")}</p>
       </div>
     </>
   );

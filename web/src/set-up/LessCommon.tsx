@@ -251,6 +251,11 @@ function Clock() {
             ]}
             onChange={(v) => set({ clock: { ...clock, direction: v } })}
           />
+          <Ticked
+            label="the pipe is turned under the rod"
+            on={clock.turned ?? false}
+            onChange={(v) => set({ clock: { ...clock, turned: v || undefined } })}
+          />
         </>
       )}
     </>

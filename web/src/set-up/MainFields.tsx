@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { positions } from "../lib/positions";
 import { Button } from "antd";
 import { Fragment } from "react";
 import { api, type JointForm } from "../lib/api";
@@ -190,10 +191,8 @@ function WhatItIs() {
 }
 
 function positionsOf(groove: boolean): Options {
-  const names = groove
-    ? ["1G flat", "2G horizontal", "3G vertical", "4G overhead"]
-    : ["1F flat", "2F horizontal", "3F vertical", "4F overhead"];
-  return [["", "–"], ...names.map((n) => [n.slice(0, 2), n] as const)];
+  const fitting = positions.filter(([p]) => p.endsWith(groove ? "G" : "F"));
+  return [["", "–"], ...fitting.map(([p, words]) => [p, `${p} ${words}`] as const)];
 }
 
 function Members() {

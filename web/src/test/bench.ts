@@ -69,6 +69,7 @@ export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
     sights: [],
     schools: [],
     firstRod: { version: 0, stops: false, lines: [], protection: [] },
+    squareness: { version: 0, lines: [] },
     signed: false,
     ...more,
   };

@@ -5,10 +5,9 @@ import { api, problemsByField, saidBy, type WeldingContent, type WeldingRecord }
 import { ChoiceField, numberOf, said, TextField, YesNo } from "../lib/fields";
 import { Cell, FormGrid } from "../lib/FormGrid";
 import { newId } from "../lib/id";
+import { CardLines } from "./CardLines";
 import { useWeldingChange } from "./useWeldingRecord";
 
-const signs: Record<string, string> = { ok: "✓", open: "–", remark: "!", stop: "✕" };
-const looks: Record<string, string> = { ok: "v-accept", open: "quiet", remark: "hint", stop: "fault" };
 const modes = [
   ["", "–"],
   ["SMAW", "stick"],
@@ -33,15 +32,7 @@ export function FirstRod({ welding, mayRecord }: { welding: WeldingRecord; mayRe
           ✕ Do not start: see the lines marked below.
         </p>
       )}
-      {card.entry &&
-        card.lines.map((l) => (
-          <div key={l.title} className="item">
-            <span className={looks[l.state]}>
-              {signs[l.state]} <b>{l.title}</b> {l.read || "not read"}
-            </span>
-            <span className="quiet small">{l.wanted}</span>
-          </div>
-        ))}
+      {card.entry && !editing && <CardLines lines={card.lines} />}
       {!card.entry && <p className="quiet">No card is filled in: it takes a minute at the machine.</p>}
       {mayRecord && !editing && (
         <Button onClick={() => setEditing(true)}>{card.entry ? "Read again" : "Fill in the card"}</Button>

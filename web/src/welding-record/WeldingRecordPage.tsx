@@ -1,6 +1,6 @@
 import "./welding-record.css";
 import { holds } from "../lib/roles";
-import { Button } from "antd";
+import { Segmented } from "antd";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { saidBy } from "../lib/api";
@@ -8,6 +8,7 @@ import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { FirstRod } from "./FirstRod";
 import { FitUpPanel } from "./FitUpPanel";
+import { Squareness } from "./Squareness";
 import { WeldingStrip } from "./WeldingStrip";
 import { PassesPanel } from "./PassesPanel";
 import { ProcessPanel } from "./ProcessPanel";
@@ -18,7 +19,7 @@ export default function WeldingRecordPage() {
   const { id = "" } = useParams();
   const actor = useActor();
   const welding = useWeldingRecord(id);
-  const [tab, setTab] = useState<"passes" | "first">("passes");
+  const [tab, setTab] = useState<"passes" | "first" | "square">("passes");
   const m = welding.data;
   if (!m)
     return (
@@ -29,6 +30,7 @@ export default function WeldingRecordPage() {
     );
   const mayRecord = !holds(actor, "VIEWER");
   const passes = m.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
+  const departs = m.squareness.lines.some((l) => l.state === "departs");
   return (
     <div className="app">
       <TopBar>
@@ -60,10 +62,16 @@ export default function WeldingRecordPage() {
         <FitUpPanel welding={m} mayRecord={mayRecord} />
         <section className="card panel" aria-label="Passes">
           <header>
-            <h2>{tab === "first" ? "First-rod card" : `Passes (${passes})`}</h2>
-            <Button type="link" onClick={() => setTab(tab === "first" ? "passes" : "first")}>
-              {tab === "first" ? `passes (${passes})` : m.firstRod.stops ? "✕ first-rod card" : "first-rod card"}
-            </Button>
+            <Segmented
+              aria-label="Passes, first-rod card, squareness"
+              value={tab}
+              onChange={setTab}
+              options={[
+                { value: "passes", label: `Passes (${passes})` },
+                { value: "first", label: m.firstRod.stops ? "✕ First-rod card" : "First-rod card" },
+                { value: "square", label: departs ? "✕ Squareness" : "Squareness" },
+              ]}
+            />
             {m.procedure && (
               <Link className="way" to={`/procedures/${m.procedure.id}`}>
                 {m.procedure.name}
@@ -71,11 +79,9 @@ export default function WeldingRecordPage() {
             )}
           </header>
           <div className="body">
-            {tab === "first" ? (
-              <FirstRod welding={m} mayRecord={mayRecord} />
-            ) : (
-              <PassesPanel welding={m} mayRecord={mayRecord} />
-            )}
+            {tab === "first" && <FirstRod welding={m} mayRecord={mayRecord} />}
+            {tab === "passes" && <PassesPanel welding={m} mayRecord={mayRecord} />}
+            {tab === "square" && <Squareness welding={m} mayRecord={mayRecord} />}
           </div>
         </section>
         <ProcessPanel welding={m} mayRecord={mayRecord} />

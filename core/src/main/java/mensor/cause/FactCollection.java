@@ -107,8 +107,7 @@ final class FactCollection {
                 ruledOut.put(row.cause(), "a single pass has no slag and no valley between passes");
             }
         }
-        if (in(Position.FLAT_FILLET, Position.FLAT_GROOVE)
-                && measured.stream().noneMatch(p -> p.arcForce().isPresent())) {
+        if (flat() && measured.stream().noneMatch(p -> p.arcForce().isPresent())) {
             ruledOut.put(
                     CauseClass.ARC_FORCE,
                     "arc force matters where the weld is not flat; this is position "
@@ -127,6 +126,10 @@ final class FactCollection {
 
     boolean vertical() {
         return in(Position.VERTICAL_FILLET, Position.VERTICAL_GROOVE);
+    }
+
+    private boolean flat() {
+        return joint.position().filter(Position::isFlat).isPresent();
     }
 
     private boolean in(Position one, Position other) {
@@ -357,7 +360,7 @@ final class FactCollection {
                 && p.technique().filter(Technique.STRINGER::equals).isPresent()) {
             evidence.tell(STRAIGHT_UP, "a straight drag up a vertical is recorded");
         }
-        if (!in(Position.FLAT_FILLET, Position.FLAT_GROOVE) && p.arcForce().isPresent()) {
+        if (!flat() && p.arcForce().isPresent()) {
             arcForce(evidence, p, p.arcForce().getAsDouble());
         }
     }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
+import mensor.length.Span;
 import mensor.line.Kinds.Kind;
 import mensor.weld.ClockFace;
 import mensor.weld.InvalidField;
@@ -270,10 +271,14 @@ final class LineMatcher {
         }
     }
 
+    private static String[] ends(Span span) {
+        return new String[] {span.from().shown(), span.to().shown()};
+    }
+
     /** {@code 4:30-5} on a weld around a round member. */
     private static Optional<String[]> range(ClockFace clock, String text) {
         try {
-            return clock.range(text).map(s -> new String[] {s.from().shown(), s.to().shown()});
+            return clock.range(text).map(LineMatcher::ends);
         } catch (InvalidField e) {
             return Optional.empty();
         }
@@ -286,6 +291,9 @@ final class LineMatcher {
     private Optional<String[]> stretch(String text) {
         if (text.indexOf(':') > 0) {
             return joint.clock().flatMap(c -> range(c, text));
+        }
+        if (ClockFace.isPart(text)) {
+            return joint.clock().flatMap(c -> c.part(text)).map(LineMatcher::ends);
         }
         int dots = text.indexOf("..");
         if (dots > 0) {

@@ -148,9 +148,7 @@ final class FilletStack {
     }
 
     private double overlap() {
-        boolean overhead = joint.position()
-                .filter(p -> p == Position.OVERHEAD_FILLET || p == Position.OVERHEAD_GROOVE)
-                .isPresent();
+        boolean overhead = joint.position().filter(Position::isOverhead).isPresent();
         return overhead ? k.overheadOverlap() : k.secondOverlap();
     }
 }

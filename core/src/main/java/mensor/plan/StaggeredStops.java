@@ -31,9 +31,7 @@ final class StaggeredStops {
      */
     List<Bead> of(List<Bead> beads) {
         Optional<ClockFace> clock = joint.clock()
-                .filter(c -> joint.position()
-                        .filter(p -> p == Position.PIPE_FIXED_HORIZONTAL || p == Position.PIPE_FIXED_INCLINED)
-                        .isPresent());
+                .filter(c -> joint.position().filter(Position::isFixedPipe).isPresent());
         return clock.isPresent() ? inHalves(beads, clock.get()) : along(beads);
     }
 

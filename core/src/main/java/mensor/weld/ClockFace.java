@@ -1,5 +1,7 @@
 package mensor.weld;
 
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -15,11 +17,23 @@ import mensor.length.Unit;
  * @param datumMinutes where on the dial its datum lies, in minutes of twelve hours
  * @param clockwise whether the weld is measured as the hours go
  * @param diameter of the member, where it was said
+ * @param turned the member is turned under the rod: the welding position stays the same all around
  */
-public record ClockFace(Length around, int datumMinutes, boolean clockwise, Optional<Length> diameter) {
+public record ClockFace(Length around, int datumMinutes, boolean clockwise, Optional<Length> diameter, boolean turned) {
     private static final int DIAL = 12 * 60;
     private static final int SIX_HOURS = DIAL / 2;
     private static final Pattern TIME = Pattern.compile("(1[0-2]|0?[1-9]):([0-5]\\d)");
+    /** Quadrants and halves by their names, each as the hours go. */
+    private static final Map<String, int[]> PARTS = Map.of(
+            "q1", new int[] {12, 3},
+            "q2", new int[] {3, 6},
+            "q3", new int[] {6, 9},
+            "q4", new int[] {9, 12},
+            "right-half", new int[] {12, 6},
+            "left-half", new int[] {6, 12},
+            "top-half", new int[] {9, 3},
+            "bottom-half", new int[] {3, 9});
+
     private static final Pattern HOUR = Pattern.compile("1[0-2]|0?[1-9]");
 
     /** Whether a text is meant as a time of the clock. */
@@ -46,6 +60,20 @@ public record ClockFace(Length around, int datumMinutes, boolean clockwise, Opti
         Length step = unit.pick(Length.inches(1, 64), Length.millimetres("0.1"));
         long steps = Math.round(around.approximateNanometres() * on / DIAL / step.approximateNanometres());
         return step.times(steps).in(unit);
+    }
+
+    /** A quadrant or a half by its name: {@code q1} from 12 to 3, {@code left-half} from 6 up to 12. */
+    public Optional<Span> part(String name) {
+        return Optional.ofNullable(PARTS.get(name.strip().toLowerCase(Locale.ROOT)))
+                .map(hours -> {
+                    Length from = place(hours[0] % 12 * 60);
+                    Length to = place(hours[1] % 12 * 60);
+                    return clockwise ? new Span(from, to) : new Span(to, from);
+                });
+    }
+
+    public static boolean isPart(String name) {
+        return PARTS.containsKey(name.strip().toLowerCase(Locale.ROOT));
     }
 
     /**

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.length.Length;
+import mensor.weld.CardLine.State;
 
 /** Eight lines at the machine before the first rod: a wrong pole or mode stops the start (common practice, no source). */
 public final class FirstRodCard {
@@ -33,31 +34,10 @@ public final class FirstRodCard {
             OptionalDouble ovenHours,
             Optional<Boolean> protectedNow) {}
 
-    public enum State implements Named {
-        OK("ok"),
-        OPEN("open"),
-        REMARK("remark"),
-        STOP("stop");
-
-        private final String id;
-
-        State(String id) {
-            this.id = id;
-        }
-
-        @Override
-        public String id() {
-            return id;
-        }
-    }
-
-    /** One line of the card, with what was read and what is wanted. */
-    public record Line(String title, String read, String wanted, State state) {}
-
     private final Answers a;
     private final Optional<ProcedurePass> row;
     private final Optional<Position> position;
-    private final List<Line> lines = new ArrayList<>();
+    private final List<CardLine> lines = new ArrayList<>();
 
     private FirstRodCard(Answers answers, Optional<ProcedurePass> row, Optional<Position> position) {
         this.a = answers;
@@ -66,7 +46,7 @@ public final class FirstRodCard {
     }
 
     /** @param row what the procedure says of this kind of pass */
-    public static List<Line> lines(Answers answers, Optional<ProcedurePass> row, Optional<Position> position) {
+    public static List<CardLine> lines(Answers answers, Optional<ProcedurePass> row, Optional<Position> position) {
         FirstRodCard card = new FirstRodCard(answers, row, position);
         card.mode();
         card.pole();
@@ -79,12 +59,12 @@ public final class FirstRodCard {
         return List.copyOf(card.lines);
     }
 
-    public static boolean stops(List<Line> lines) {
+    public static boolean stops(List<CardLine> lines) {
         return lines.stream().anyMatch(l -> l.state() == State.STOP);
     }
 
     private void line(String title, String read, String wanted, State state) {
-        lines.add(new Line(title, read, wanted, read.isEmpty() ? State.OPEN : state));
+        lines.add(new CardLine(title, read, wanted, read.isEmpty() ? State.OPEN : state));
     }
 
     private void yes(String title, Optional<Boolean> answer, String wanted) {
@@ -141,8 +121,7 @@ public final class FirstRodCard {
 
     private void arcForce() {
         ArcForceUse use = ArcForceUse.of(a.electrode());
-        boolean flat = position.filter(p -> p == Position.FLAT_FILLET || p == Position.FLAT_GROOVE)
-                .isPresent();
+        boolean flat = position.filter(Position::isFlat).isPresent();
         boolean off =
                 a.arcForce().isPresent() && !flat && use.isUnusual(a.arcForce().getAsDouble());
         line(

@@ -67,7 +67,7 @@ public final class Joint {
     public Optional<ClockFace> clock() {
         return Optional.ofNullable(b.clock)
                 .map(c -> new ClockFace(
-                        b.length, ClockFace.minutes(c.datum()).orElseThrow(), c.clockwise(), c.diameter()));
+                        b.length, ClockFace.minutes(c.datum()).orElseThrow(), c.clockwise(), c.diameter(), c.turned()));
     }
 
     /** A stretch for people: from the datum, and by the clock where there is one. */
@@ -275,6 +275,7 @@ public final class Joint {
                         : "PJP groove"
                                 + throat().map(t -> ", throat " + t.in(unit).shown())
                                         .orElse("");
-        return made + ", " + b.connection.id() + ", " + b.length.shownWithUnit();
+        return made + ", " + b.connection.id() + ", " + b.length.shownWithUnit()
+                + (clock().filter(ClockFace::turned).isPresent() ? ", pipe turned" : "");
     }
 }

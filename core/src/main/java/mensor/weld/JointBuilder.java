@@ -52,8 +52,14 @@ public final class JointBuilder {
      * @param diameter of the member
      * @param datum the time at which the weld's datum lies
      * @param clockwise whether places are measured as the hours go
+     * @param turned the member is turned under the rod
      */
-    public record Clock(Optional<Length> diameter, String datum, boolean clockwise) {}
+    public record Clock(Optional<Length> diameter, String datum, boolean clockwise, boolean turned) {
+        /** Of a member that stands still. */
+        public Clock(Optional<Length> diameter, String datum, boolean clockwise) {
+            this(diameter, datum, clockwise, false);
+        }
+    }
 
     public JointBuilder(String mark, WeldType weld, Connection connection, Length length) {
         this.mark = mark;
@@ -289,6 +295,10 @@ public final class JointBuilder {
                     "clock.datum", "a time of the clock is required, as 12:00, got \"" + clock.datum() + "\"");
         }
         clock.diameter().ifPresent(d -> positive("clock.diameter", d));
+        if (clock.turned() && position != null && position.isFixedPipe()) {
+            throw new InvalidField(
+                    "clock.turned", "a pipe in " + position.id() + " stands still; turned it is 1G, 2F or 4F");
+        }
     }
 
     void checkUse() {

@@ -19,6 +19,8 @@ public final class PassLimits {
                     HORIZONTAL_GROOVE,
                     OVERHEAD_FILLET,
                     OVERHEAD_GROOVE,
+                    PIPE_FIXED_HORIZONTAL_FILLET,
+                    PIPE_FIXED_INCLINED_FILLET,
                     PIPE_FIXED_HORIZONTAL,
                     PIPE_FIXED_INCLINED -> unit.pick(Length.inches(5, 16), Length.millimetres("8"));
         };
@@ -47,16 +49,15 @@ public final class PassLimits {
                     VERTICAL_GROOVE,
                     OVERHEAD_FILLET,
                     OVERHEAD_GROOVE,
+                    PIPE_FIXED_HORIZONTAL_FILLET,
+                    PIPE_FIXED_INCLINED_FILLET,
                     PIPE_FIXED_HORIZONTAL,
                     PIPE_FIXED_INCLINED -> true;
         };
     }
 
     public static boolean isVertical(Position position) {
-        return switch (position) {
-            case VERTICAL_FILLET, VERTICAL_GROOVE, PIPE_FIXED_HORIZONTAL, PIPE_FIXED_INCLINED -> true;
-            default -> false;
-        };
+        return position == Position.VERTICAL_FILLET || position == Position.VERTICAL_GROOVE || position.isFixedPipe();
     }
 
     /** The least fillet by the part's thickness (thinner with low-hydrogen rods, else thicker), D1.1 7.7 (5.7). */

@@ -10,11 +10,8 @@ public final class Protection {
 
     public static List<String> lines(Optional<Position> position, Optional<String> grade) {
         List<String> lines = new ArrayList<>();
-        boolean overhead = position.filter(p -> switch (p) {
-                    case OVERHEAD_FILLET, OVERHEAD_GROOVE, PIPE_FIXED_HORIZONTAL, PIPE_FIXED_INCLINED -> true;
-                    default -> false;
-                })
-                .isPresent();
+        boolean overhead =
+                position.filter(p -> p.isOverhead() || p.isFixedPipe()).isPresent();
         if (overhead) {
             lines.add("Overhead: sparks fall. Collar buttoned, sleeves, cap, ear plugs; nobody below.");
         }

@@ -73,9 +73,12 @@ public record Qualification(
                         Position.FLAT_FILLET,
                         Position.HORIZONTAL_FILLET,
                         Position.OVERHEAD_FILLET);
+            case PIPE_FIXED_HORIZONTAL_FILLET, PIPE_FIXED_INCLINED_FILLET ->
+                EnumSet.range(Position.FLAT_FILLET, position);
             case PIPE_FIXED_HORIZONTAL -> {
                 Set<Position> all = EnumSet.allOf(Position.class);
-                all.removeAll(EnumSet.of(Position.HORIZONTAL_GROOVE, Position.PIPE_FIXED_INCLINED));
+                all.removeAll(EnumSet.of(
+                        Position.HORIZONTAL_GROOVE, Position.PIPE_FIXED_INCLINED, Position.PIPE_FIXED_INCLINED_FILLET));
                 yield all;
             }
             case PIPE_FIXED_INCLINED -> EnumSet.allOf(Position.class);

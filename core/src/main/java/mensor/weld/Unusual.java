@@ -54,6 +54,13 @@ public final class Unusual {
             remarks.add(new Remark("members", "one member: both toes are taken to lie on it"));
         }
         clock(joint).ifPresent(remarks::add);
+        joint.position()
+                .filter(Position::isFixedPipe)
+                .filter(p -> !joint.closed())
+                .ifPresent(p -> remarks.add(new Remark(
+                        "position",
+                        "practised as " + p.id() + ", not a " + p.id()
+                                + " test: that is welded around a fixed pipe or tube")));
         return List.copyOf(remarks);
     }
 }

@@ -19,7 +19,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ClockFaceTest {
     private static ClockFace of(String around, String datum, boolean clockwise) {
         return new ClockFace(
-                Length.parse(around, Unit.INCH), ClockFace.minutes(datum).orElseThrow(), clockwise, Optional.empty());
+                Length.parse(around, Unit.INCH),
+                ClockFace.minutes(datum).orElseThrow(),
+                clockwise,
+                Optional.empty(),
+                false);
     }
 
     /** 24 in around: an hour is 2 in, a minute 1/30 in. */
@@ -75,6 +79,39 @@ class ClockFaceTest {
         for (String no : List.of("13:00-2", "4:60-5", "0:30-1", "4:30-13")) {
             assertThat(of("24", "12:00", true).range(no)).as(no).isEmpty();
         }
+    }
+
+    /** A quarter of 24 in is 6 in: 3:00 lies at 6, measured as the hours go, and at 18 against them. */
+    @Test
+    void quadrantsAndHalvesHaveNames() {
+        ClockFace with = of("24", "12:00", true);
+        ClockFace against = of("24", "12:00", false);
+        assertThat(with.part("q2").orElseThrow()).isEqualTo(new Span(Length.inches(6), Length.inches(12)));
+        assertThat(against.part("Q2").orElseThrow()).isEqualTo(new Span(Length.inches(12), Length.inches(18)));
+        assertThat(with.part("bottom-half").orElseThrow()).isEqualTo(new Span(Length.inches(6), Length.inches(18)));
+        assertThat(with.part("top-half").orElseThrow()).isEqualTo(new Span(Length.inches(18), Length.inches(6)));
+        assertThat(with.part("left-half").orElseThrow().from()).isEqualTo(Length.inches(12));
+        assertThat(with.part("half")).isEmpty();
+        assertThat(new EntryLine(byClock()).read("uc a q2 1/32", "").entries())
+                .singleElement()
+                .satisfies(e -> assertThat(e.fields()).containsEntry("from", "6 25/32"));
+    }
+
+    @Test
+    void aTurnedPipeKeepsItsPositionAndAnInclinedPlateIsNoTest() {
+        JointBuilder.Clock turned = new JointBuilder.Clock(Optional.empty(), "12:00", true, true);
+        assertThatThrownBy(() -> pipe().clock(turned).build()).hasMessageContaining("stands still");
+        assertThat(pipe().position(Position.FLAT_GROOVE).clock(turned).build().inWords())
+                .endsWith("pipe turned");
+        Joint plate = new JointBuilder("X", WeldType.GROOVE, Connection.BUTT, Length.inches(6))
+                .members(new Member("a", Length.inches(1, 2)), new Member("b", Length.inches(1, 2)))
+                .penetration(Penetration.COMPLETE)
+                .position(Position.PIPE_FIXED_INCLINED)
+                .build();
+        assertThat(Unusual.of(plate))
+                .anySatisfy(r -> assertThat(r.line())
+                        .isEqualTo("practised as 6G, not a 6G test: that is welded around a fixed pipe or tube"));
+        assertThat(Unusual.of(byClock())).noneSatisfy(r -> assertThat(r.line()).contains("practised"));
     }
 
     private static JointBuilder pipe() {

@@ -10,8 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.length.Length;
-import mensor.weld.FirstRodCard.Line;
-import mensor.weld.FirstRodCard.State;
+import mensor.weld.CardLine.State;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -70,7 +69,7 @@ class FirstRodCardTest {
                 Optional.of(true));
     }
 
-    private static State state(List<Line> lines, String title) {
+    private static State state(List<CardLine> lines, String title) {
         return lines.stream()
                 .filter(l -> l.title().startsWith(title))
                 .findFirst()
@@ -78,13 +77,13 @@ class FirstRodCardTest {
                 .state();
     }
 
-    private static List<Line> lines(FirstRodCard.Answers a) {
+    private static List<CardLine> lines(FirstRodCard.Answers a) {
         return FirstRodCard.lines(a, Optional.empty(), Optional.of(Position.VERTICAL_FILLET));
     }
 
     @Test
     void allInOrderStopsNothing() {
-        List<Line> lines =
+        List<CardLine> lines =
                 lines(answers(machine(WeldingProcess.SMAW), WeldingProcess.SMAW, Polarity.DCEP, 122, 25.0, 1.5));
         assertThat(lines).hasSize(8).allMatch(l -> l.state() == State.OK);
         assertThat(FirstRodCard.stops(lines)).isFalse();
@@ -126,11 +125,11 @@ class FirstRodCardTest {
 
     @Test
     void whatWasNotReadIsOpenAndWhatIsUnusualIsSaid() {
-        List<Line> lines = lines(answers(null, null, null, 0, null, null));
+        List<CardLine> lines = lines(answers(null, null, null, 0, null, null));
         for (String title : List.of("Mode", "Polarity", "Amps", "Arc force", "Oven")) {
             assertThat(state(lines, title)).as(title).isEqualTo(State.OPEN);
         }
-        List<Line> odd = lines(answers(null, WeldingProcess.SMAW, Polarity.DCEP, 90, 50.0, 1.0));
+        List<CardLine> odd = lines(answers(null, WeldingProcess.SMAW, Polarity.DCEP, 90, 50.0, 1.0));
         assertThat(state(odd, "Amps")).isEqualTo(State.REMARK);
         assertThat(state(odd, "Arc force")).as("its middle is much for E7018").isEqualTo(State.REMARK);
         assertThat(FirstRodCard.stops(odd)).isFalse();

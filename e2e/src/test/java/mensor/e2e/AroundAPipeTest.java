@@ -97,7 +97,7 @@ class AroundAPipeTest extends InTheBrowser {
         assertFits(page);
         openFromWorklist(page, "FB-06");
         page.getByText("fit-up and passes").click();
-        button(page, "first-rod card").click();
+        page.getByText("First-rod card").click();
         button(page, "Fill in the card").click();
         Floor.choose(page, "Machine", "M-4");
         Floor.choose(page, "Switched to", "stick");

@@ -63,7 +63,7 @@ class ScreenshotsTest extends InTheBrowser {
         follow(ines, "pass plan", "plan");
         openFromWorklist(ines, "FB-13");
         ines.getByText("fit-up and passes").click();
-        ines.getByText("first-rod card").click();
+        ines.getByText("First-rod card").click();
         shoot(ines, "first-rod");
         openFromWorklist(ines, "FB-07");
         follow(ines, "change joint", "set-up");

@@ -16,6 +16,8 @@ import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.length.Length;
 import mensor.length.Span;
+import mensor.weld.ClockDirection;
+import mensor.weld.ClockFace;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
 import mensor.weld.Named;
@@ -133,7 +135,17 @@ final class InspectionWriter {
         o.flag("oneSided", j.oneSided());
         o.length("offsetMax", j.offsetMax());
         o.word("position", j.position());
+        j.clock().ifPresent(c -> o.put("clock", clock(c)));
         o.word("testPiece", j.testPiece());
+        return o.object();
+    }
+
+    private static Json clock(ClockFace c) {
+        Out o = new Out();
+        o.length("diameter", c.diameter());
+        o.text("datum", c.datum());
+        o.text("direction", (c.clockwise() ? ClockDirection.CLOCKWISE : ClockDirection.COUNTERCLOCKWISE).id());
+        o.flag("turned", c.turned());
         return o.object();
     }
 

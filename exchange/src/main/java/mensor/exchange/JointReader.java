@@ -98,7 +98,8 @@ final class JointReader {
                 c.text("datum").orElse("12:00"),
                 c.word("direction", ClockDirection.class)
                         .map(d -> d == ClockDirection.CLOCKWISE)
-                        .orElse(true));
+                        .orElse(true),
+                c.bool("turned").orElse(false));
         c.end();
         return clock;
     }

@@ -20,6 +20,7 @@ import mensor.length.Unit;
 import mensor.weld.FirstRodCard;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
+import mensor.weld.Lean;
 import mensor.weld.LoggedPass;
 import mensor.weld.Machine;
 import mensor.weld.PassDetail;
@@ -27,6 +28,7 @@ import mensor.weld.PassKind;
 import mensor.weld.Polarity;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
+import mensor.weld.SquarenessCard;
 import mensor.weld.WeldingProcess;
 
 /**
@@ -238,6 +240,27 @@ public final class WeldingParts {
                 f.bool("protectedNow"));
         f.end();
         return answers;
+    }
+
+    /** Squareness and bow, before and after. */
+    public static SquarenessCard.Answers squareness(String json, Unit units, Joint joint) {
+        Fields f = Fields.of("", Json.read(json), units);
+        try {
+            SquarenessCard.Answers answers = new SquarenessCard.Answers(
+                    f.text("preset").map(t -> Lean.angle("preset", t, units)),
+                    f.text("squareBefore").map(t -> Lean.angle("squareBefore", t, units)),
+                    f.text("squareAfter").map(t -> Lean.angle("squareAfter", t, units)),
+                    f.text("squareAllowed").map(t -> Lean.angle("squareAllowed", t, units)),
+                    f.text("bowBefore").map(t -> Lean.bow("bowBefore", t, joint.length(), units)),
+                    f.text("bowAfter").map(t -> Lean.bow("bowAfter", t, joint.length(), units)),
+                    f.text("bowAllowed").map(t -> Lean.bow("bowAllowed", t, joint.length(), units)),
+                    f.bool("tackedBothEnds"),
+                    f.bool("alternated"));
+            f.end();
+            return answers;
+        } catch (InvalidField e) {
+            throw new UnreadableInput(e.field(), e.problem());
+        }
     }
 
     private static Optional<Range> amps(Fields f) {

@@ -63,6 +63,25 @@ class MachineTest {
     }
 
     @Test
+    void squarenessIsReadBeforeAndAfterAndHeldAgainstTheDrawing() {
+        String joint = ines.jointOf(ines.inspection("MT-E"));
+        JsonNode welding = ines.made(
+                        joint,
+                        "SQUARENESS",
+                        "'preset':'2','squareBefore':'-2','squareAfter':'1/8 over 3','squareAllowed':'1','tackedBothEnds':true")
+                .expect(200)
+                .json();
+        assertThat(welding.get("squareness").get("lines").toString()).contains("4.4° toward the side welded first");
+        assertThat(welding.get("departures").toString())
+                .contains("2.4° toward the side welded first (1/8 in over 3 in)");
+        assertThat(ines.made(joint, "SQUARENESS", "'squareAfter':'crooked'")
+                        .expect(422)
+                        .text())
+                .contains("squareAfter")
+                .contains("1/16 over 3");
+    }
+
+    @Test
     void whatElseWasSeenOfAPassIsKeptAndRefusedWhereItCannotBe() {
         String joint = ines.jointOf(ines.inspection("MT-D"));
         String pass = "'kind':'root','electrode':'E7018','diameter':'1/8','amps':130,";

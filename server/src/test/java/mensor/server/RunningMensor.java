@@ -38,6 +38,7 @@ public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
                     "--server.port=0",
                     "--mensor.data=" + data,
                     "--mensor.demo=false",
+                    "--spring.data.jpa.repositories.bootstrap-mode=default", // every query is read, asked or not
                     "--mensor.db=" + TestDatabase.address());
             TestBrowser first = browser();
             first.post("/api/people/first", "{'login':'quinn','name':'Quinn','password':'" + PASSWORD + "'}")

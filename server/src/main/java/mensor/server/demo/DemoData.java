@@ -271,6 +271,9 @@ class DemoData implements ApplicationRunner {
                 .pass(pass.formatted("root", "120", "'0','170'", "'170','300'"))
                 .pass(pass.formatted("cap", "122", "'0','100','260'", "'100','260','300'"))
                 .pass(pass.formatted("cap", "118", "'0','190'", "'190','300'"))
+                .made(
+                        WeldingEntryKind.SQUARENESS,
+                        "'preset':'2','squareBefore':'-2','squareAfter':'1.5','squareAllowed':'1','bowBefore':'0 over 600','bowAfter':'1 over 600','bowAllowed':'1 over 500','tackedBothEnds':true,'alternated':false")
                 .ready()
                 .legs("20 8mm 8mm", "150 8mm 9mm", "280 8mm 8mm");
     }

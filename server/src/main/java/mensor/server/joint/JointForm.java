@@ -48,7 +48,7 @@ public record JointForm(
 
     /** How the clock lies on a weld around a round member: the time at its datum, and which way it is measured. */
     @AllOptional
-    public record ClockForm(String diameter, String datum, String direction) {}
+    public record ClockForm(String diameter, String datum, String direction, Boolean turned) {}
 
     /** How the edges are prepared; the angle in degrees. */
     @AllOptional

@@ -25,12 +25,16 @@ class Passwords {
             Math.max(1, Runtime.getRuntime().availableProcessors() / 2),
             Duration.ofSeconds(25), // a shift of a hundred signs in at once
             "many people sign in at this moment; try again shortly");
-    private final String nobodysHash;
+    /** Of no password that is known, at the cost of all others: an unknown login takes as long to refuse as a known one. */
+    private static final String NOBODYS_HASH = "$2a$11$kI5aOK/NNONetEa1JuL6a.mjlQH/z0Z1aCgtEj2liCKirvWu.nf66";
+
     private final Set<String> common;
 
     Passwords(PasswordEncoder encoder) {
+        if (encoder.upgradeEncoding(NOBODYS_HASH)) {
+            throw new IllegalStateException("passwords cost more now; make nobody's hash anew at that cost");
+        }
         this.encoder = encoder;
-        this.nobodysHash = encoder.encode("nobody's password");
         this.common = common();
     }
 
@@ -67,6 +71,6 @@ class Passwords {
 
     /** Whether the password is that of the hash; without a hash it takes as long, and is not. */
     boolean matches(String given, String hash) {
-        return desks.at(() -> encoder.matches(given, hash == null ? nobodysHash : hash)) && hash != null;
+        return desks.at(() -> encoder.matches(given, hash == null ? NOBODYS_HASH : hash)) && hash != null;
     }
 }

@@ -21,6 +21,7 @@ import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.repair.DefectsView.RejectedPlace;
 import mensor.server.web.Refusal;
+import mensor.weld.Protection;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -114,6 +115,9 @@ public class DefectViews {
                         d,
                         judged.inspection().joint(),
                         repairPlans.of(o, Map.of()).of(d)),
+                Protection.lines(
+                        judged.inspection().joint().position(),
+                        judged.inspection().joint().grade()),
                 RepairPlanner.cautions());
     }
 

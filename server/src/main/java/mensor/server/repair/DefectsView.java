@@ -162,6 +162,7 @@ public record DefectsView(
             @Nullable Double from,
             @Nullable Double to,
             RejectedPlace defect,
+            List<String> protection,
             List<String> cautions) {}
 
     /** One thing that waits for the Engineer. */

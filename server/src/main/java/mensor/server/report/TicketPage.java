@@ -50,6 +50,10 @@ final class TicketPage {
             h.close("ol");
         }
         toRecord(h, d);
+        h.add("h2", "Protection");
+        h.open("ul");
+        t.protection().forEach(line -> h.add("li", line));
+        h.close("ul");
         h.add("p", "caution", String.join(" ", t.cautions()));
         return h.toString();
     }

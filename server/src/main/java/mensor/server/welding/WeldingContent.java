@@ -63,7 +63,16 @@ public record WeldingContent(
         BigDecimal hotStart,
         BigDecimal ampsAtArc,
         List<String> restarts,
-        List<PassChangeForm> changes) {
+        List<PassChangeForm> changes,
+        String preset,
+        String squareBefore,
+        String squareAfter,
+        String squareAllowed,
+        String bowBefore,
+        String bowAfter,
+        String bowAllowed,
+        Boolean tackedBothEnds,
+        Boolean alternated) {
 
     /** What was changed within a pass: at which place, from what to what. */
     @AllOptional

@@ -2,7 +2,7 @@ package mensor.server.welding;
 
 /**
  * A fit-up reading, an answer at fit-up, a pass, an answer in process, a can of low-hydrogen rods, the card before the first rod, what was seen
- * while a rod burned.
+ * while a rod burned, squareness and bow before and after.
  */
 public enum WeldingEntryKind {
     FIT_UP,
@@ -11,7 +11,8 @@ public enum WeldingEntryKind {
     PROCESS,
     RODS,
     FIRST_ROD,
-    SIGHT;
+    SIGHT,
+    SQUARENESS;
 
     /** Changes what the joint asks, so that it stands once something was signed. */
     boolean isFitUp() {

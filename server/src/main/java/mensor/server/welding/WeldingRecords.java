@@ -9,10 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mensor.cause.Surroundings;
-import mensor.exchange.ClockPlaces;
 import mensor.exchange.InspectionParts;
-import mensor.exchange.UnreadableInput;
 import mensor.exchange.WeldingParts;
 import mensor.inspection.FitUp;
 import mensor.inspection.FitUpCheck;
@@ -36,6 +35,7 @@ import mensor.weld.PassKind;
 import mensor.weld.Procedure;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
+import mensor.weld.SquarenessCard;
 import mensor.weld.WeldingRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,14 +44,14 @@ import tools.jackson.databind.json.JsonMapper;
 /** What was seen and used before the last inspection: fit-up, passes, in-process inspections, the rods' clock. */
 @Service
 public class WeldingRecords {
-    private static final String BRIGHT_METAL = "bright-metal";
+    static final String BRIGHT_METAL = "bright-metal";
 
     private final WeldingEntryRepository entries;
     private final Joints joints;
     private final Procedures procedures;
     private final Jobs jobs;
     private final People people;
-    private final MachineReadings machines;
+    private final WeldingEntryChecks checks;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -61,7 +61,7 @@ public class WeldingRecords {
             Procedures procedures,
             Jobs jobs,
             People people,
-            MachineReadings machines,
+            WeldingEntryChecks checks,
             JsonMapper json,
             Clock clock) {
         this.entries = entries;
@@ -69,7 +69,7 @@ public class WeldingRecords {
         this.procedures = procedures;
         this.jobs = jobs;
         this.people = people;
-        this.machines = machines;
+        this.checks = checks;
         this.json = json;
         this.clock = clock;
     }
@@ -106,6 +106,11 @@ public class WeldingRecords {
                     .toList();
         }
 
+        /** The last of a kind that stands alone, as a card does. */
+        public Optional<WeldingEntry> latest(WeldingEntryKind kind) {
+            return WeldingRecords.latest(entries, kind);
+        }
+
         /** What was seen while the rods burned. */
         public List<WeldingParts.Sight> sights() {
             return entries.stream()
@@ -122,6 +127,12 @@ public class WeldingRecords {
     @Transactional(readOnly = true)
     public State open(UUID jointId) {
         return open(joints.get(jointId));
+    }
+
+    private static Optional<WeldingEntry> latest(List<WeldingEntry> entries, WeldingEntryKind kind) {
+        return entries.stream()
+                .filter(e -> e.kind() == kind && !e.isWithdrawn())
+                .reduce((a, b) -> b);
     }
 
     private static Refusal unknown() {
@@ -150,7 +161,7 @@ public class WeldingRecords {
                             rods.add(new Read<>(e, clock));
                         }
                     }
-                    case FIT_UP_ANSWER, FIRST_ROD, SIGHT -> {} // read together below, or where it is shown
+                    case FIT_UP_ANSWER, FIRST_ROD, SIGHT, SQUARENESS -> {} // read together below, or where it is shown
                 }
             }
         }
@@ -167,12 +178,20 @@ public class WeldingRecords {
                 readings,
                 FitUpCheck.of(asFitted, fitUp, unit, procedure),
                 passes,
-                PassCheck.departures(
-                        logged,
-                        whole(joint),
-                        procedure,
-                        asFitted.position(),
-                        p -> Surroundings.label(labels, p.electrode(), p.diameter())),
+                Stream.concat(
+                                PassCheck.departures(
+                                        logged,
+                                        whole(joint),
+                                        procedure,
+                                        asFitted.position(),
+                                        p -> Surroundings.label(labels, p.electrode(), p.diameter()))
+                                        .stream(),
+                                latest(all, WeldingEntryKind.SQUARENESS).stream()
+                                        .flatMap(
+                                                e -> SquarenessCard.departures(
+                                                        WeldingParts.squareness(e.content(), unit, asFitted))
+                                                        .stream()))
+                        .toList(),
                 answers,
                 InProcessInspection.items(
                         asFitted,
@@ -227,8 +246,7 @@ public class WeldingRecords {
             throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
         }
         refuseSigned(kind, signed);
-        String content = checked(
-                joint, kind, machines.withArcForce(said, InspectionParts.canonical(json.writeValueAsString(said))));
+        String content = checks.content(joint, kind, said);
         WeldingEntry standing = entries.findById(entryId).orElse(null);
         if (standing == null) {
             replaced(joint, kind, said).ifPresent(e -> e.withdraw("answered anew"));
@@ -262,47 +280,6 @@ public class WeldingRecords {
     private void checkVersion(WeldingEntry standing, Long version) {
         if (version == null || version != standing.version()) {
             throw Refusal.stale(people.nameOf(standing.enteredBy()) + " changed this meanwhile", null);
-        }
-    }
-
-    /** The entry's content, refused where it cannot be. */
-    private String checked(StoredJoint joint, WeldingEntryKind kind, String typed) {
-        Unit unit = joint.unit();
-        Joint weld = InspectionParts.readJoint(joint.document(), unit);
-        String content = ClockPlaces.inLengths(typed, weld);
-        try {
-            switch (kind) {
-                case FIT_UP -> WeldingParts.fitUpReading(content, unit, weld);
-                case PASS -> WeldingParts.pass(content, unit, weld);
-                case PROCESS -> WeldingParts.processAnswer(content, unit, weld);
-                case RODS -> WeldingParts.rods(content);
-                case FIRST_ROD -> WeldingParts.firstRod(content, unit, machines::named);
-                case SIGHT -> WeldingParts.sight(content, unit, weld);
-                case FIT_UP_ANSWER -> checkAnswer(json.readValue(content, WeldingContent.class), unit);
-            }
-        } catch (UnreadableInput e) {
-            throw Refusal.invalid(e.field(), e.problem());
-        }
-        return content;
-    }
-
-    private static void checkAnswer(WeldingContent c, Unit unit) {
-        String question = String.valueOf(c.question());
-        if (question.equals(BRIGHT_METAL)) {
-            try {
-                if (c.depth() == null || Length.parse(c.depth(), unit).isNegative()) {
-                    throw new UnreadableInput("depth", "how far back the metal is bright, as \"3/4\"");
-                }
-            } catch (mensor.length.LengthFormatException e) {
-                throw new UnreadableInput("depth", e.getMessage());
-            }
-        } else if (Named.find(FitUpQuestion.class, question).isEmpty()) {
-            throw new UnreadableInput(
-                    "question",
-                    "one of " + Named.list(FitUpQuestion.class) + ", " + BRIGHT_METAL + " is required, got \""
-                            + question + "\"");
-        } else if (c.asWanted() == null) {
-            throw new UnreadableInput("asWanted", "say whether it is so");
         }
     }
 

@@ -33,6 +33,7 @@ public record WeldingView(
         String apart,
         WeldingDrawing drawing,
         FirstRodView firstRod,
+        SquarenessView squareness,
         List<SightView> sights,
         List<SchoolView> schools,
         boolean signed) {
@@ -67,7 +68,7 @@ public record WeldingView(
             @Nullable WeldingContent content,
             long version,
             boolean stops,
-            List<FirstRodLine> lines,
+            List<CardLineView> lines,
             List<String> protection) {}
 
     /**
@@ -84,7 +85,11 @@ public record WeldingView(
     /** What can be seen while a rod burns: whether to stop, and how to go on. */
     public record SightView(String id, String title, boolean stop, String restart) {}
 
-    public record FirstRodLine(String title, String read, String wanted, String state) {}
+    /** Squareness and bow before and after; without an entry its lines are open. */
+    public record SquarenessView(
+            @Nullable UUID entry, @Nullable WeldingContent content, long version, List<CardLineView> lines) {}
+
+    public record CardLineView(String title, String read, String wanted, String state) {}
 
     public record MadeEntry(
             UUID id,

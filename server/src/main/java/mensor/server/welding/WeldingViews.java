@@ -15,6 +15,7 @@ import mensor.plan.SchoolTopic;
 import mensor.server.joint.StoredJoint;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
+import mensor.weld.CardLine;
 import mensor.weld.FirstRodCard;
 import mensor.weld.Named;
 import mensor.weld.Procedure;
@@ -22,6 +23,7 @@ import mensor.weld.ProcedurePass;
 import mensor.weld.Protection;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
+import mensor.weld.SquarenessCard;
 import mensor.weld.Stagger;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -99,6 +101,7 @@ public class WeldingViews {
                         Stagger.stacked(o.loggedPasses(), o.asFitted().ruler(), o.apart()),
                         o.answers().stream().map(WeldingRecords.Read::what).toList()),
                 firstRod(o),
+                squareness(o),
                 Arrays.stream(PoolSight.values())
                         .map(s -> new WeldingView.SightView(s.id(), s.title(), s.isStop(), s.restart()))
                         .toList(),
@@ -122,12 +125,10 @@ public class WeldingViews {
     private WeldingView.FirstRodView firstRod(WeldingRecords.State o) {
         List<String> protection =
                 Protection.lines(o.asFitted().position(), o.asFitted().grade());
-        Optional<WeldingEntry> card = o.entries().stream()
-                .filter(e -> e.kind() == WeldingEntryKind.FIRST_ROD && !e.isWithdrawn())
-                .reduce((a, b) -> b);
+        Optional<WeldingEntry> card = o.latest(WeldingEntryKind.FIRST_ROD);
         String content = card.map(WeldingEntry::content).orElse("{}");
         FirstRodCard.Answers answers = WeldingParts.firstRod(content, o.joint().unit(), machines::named);
-        List<FirstRodCard.Line> lines = FirstRodCard.lines(
+        List<CardLine> lines = FirstRodCard.lines(
                 answers,
                 o.procedure().flatMap(p -> p.pass(answers.kind())),
                 o.asFitted().position());
@@ -136,11 +137,25 @@ public class WeldingViews {
                 card.map(e -> json.readValue(e.content(), WeldingContent.class)).orElse(null),
                 card.map(WeldingEntry::version).orElse(0L),
                 FirstRodCard.stops(lines),
-                lines.stream()
-                        .map(l -> new WeldingView.FirstRodLine(
-                                l.title(), l.read(), l.wanted(), l.state().id()))
-                        .toList(),
+                shown(lines),
                 protection);
+    }
+
+    private WeldingView.SquarenessView squareness(WeldingRecords.State o) {
+        Optional<WeldingEntry> card = o.latest(WeldingEntryKind.SQUARENESS);
+        return new WeldingView.SquarenessView(
+                card.map(WeldingEntry::id).orElse(null),
+                card.map(e -> json.readValue(e.content(), WeldingContent.class)).orElse(null),
+                card.map(WeldingEntry::version).orElse(0L),
+                shown(SquarenessCard.lines(WeldingParts.squareness(
+                        card.map(WeldingEntry::content).orElse("{}"), o.joint().unit(), o.asFitted()))));
+    }
+
+    private static List<WeldingView.CardLineView> shown(List<CardLine> lines) {
+        return lines.stream()
+                .map(l -> new WeldingView.CardLineView(
+                        l.title(), l.read(), l.wanted(), l.state().id()))
+                .toList();
     }
 
     private WeldingView.MadeEntry entry(WeldingEntry e, Map<UUID, String> names) {
