@@ -8,7 +8,7 @@ import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
-import { Schools } from "./Schools";
+import { Schools, ShopSchools } from "./Schools";
 import { Terms } from "./Terms";
 import { Reports } from "./Reports";
 import { SignedRecords } from "./SignedRecords";
@@ -51,6 +51,7 @@ export default function Jobs() {
               columns={[{ key: "welds", title: "Welds", value: (j) => j.welds, width: 92 }]}
               empty="No job yet. A job holds the code, the units and the lots that its welds share."
             />
+            {holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER") && <ShopSchools />}
           </div>
         </nav>
         {jobs.data && (

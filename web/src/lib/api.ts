@@ -1,80 +1,37 @@
 import createClient from "openapi-fetch";
-import type { components, paths } from "./api.d";
+import type { paths } from "./api.d";
+import type {
+  Bench,
+  Conditions,
+  CriteriaCheckForm,
+  Decision,
+  DeviationForm,
+  EntryContent,
+  EntryKind,
+  FieldProblem,
+  GaugeForm,
+  JobForm,
+  NewJoint,
+  NewPerson,
+  OutcomeForm,
+  Papers,
+  ProcedureForm,
+  RatingForm,
+  ReportForm,
+  Schemas,
+  StepForm,
+  TestPieceForm,
+  TrialForm,
+  WelderForm,
+  WeldingContent,
+  WeldingEntry,
+  WeldingForm,
+  WeldingKind,
+  WorklistWanted,
+} from "./api-types";
 import { atHand, completed, isBench } from "./at-hand";
 
-type Schemas = components["schemas"];
-export type Machine = Schemas["MachineView"];
-export type Session = Schemas["SessionView"];
-export type Actor = Schemas["Actor"];
-export type Row = Schemas["Row"];
-export type Bench = Schemas["BenchView"];
-export type Entry = Schemas["EntryView"];
-export type EntryContent = Schemas["EntryContent"];
-export type EntryKind = Entry["kind"];
-export type Finding = Schemas["FindingView"];
-export type Strip = Schemas["StripDrawing"];
-export type Section = Schemas["SectionDrawing"];
-export type Preview = Schemas["Preview"];
-export type NewJoint = Schemas["NewJoint"];
-export type JointForm = Schemas["JointForm"];
-export type Stored = Schemas["Stored"];
-export type CriteriaLine = Schemas["CriteriaLine"];
-export type CriteriaPage = Schemas["CriteriaView"];
-export type CriteriaCheckForm = Schemas["CriteriaCheckForm"];
-export type CodeColumn = Schemas["CodeColumn"];
-export type Line = Schemas["LineView"];
-export type ContractTerms = Schemas["ContractTerms"];
-export type DeviationForm = Schemas["DeviationForm"];
-export type Conditions = Schemas["ConditionsForm"];
-export type Causes = Schemas["CausesView"];
-export type TestPieceForm = Schemas["TestPieceForm"];
-export type KindView = Schemas["KindView"];
-export type CoverageLine = Schemas["CoverageLine"];
-export type TrialForm = Schemas["TrialForm"];
-export type OutcomeForm = Schemas["OutcomeForm"];
-export type Note = Schemas["NoteView"];
-export type Defects = Schemas["DefectsView"];
-export type Defect = Schemas["RejectedPlace"];
-export type Ticket = Schemas["TicketView"];
-export type StepForm = Schemas["StepForm"];
-export type Change = Schemas["HistoryChange"];
-export type ReportRun = Schemas["ReportView"];
-export type ReportForm = Schemas["ReportForm"];
-export type Repairs = Schemas["RepairsPage"];
-export type RatingForm = Schemas["RatingForm"];
-export type RateList = Schemas["RejectRatesView"];
-export type RejectRateRow = Schemas["RejectRateRow"];
-export type RejectRate = Schemas["RejectRate"];
-export type Decision = Schemas["Decision"];
-export type WeldingForm = Schemas["WeldingForm"];
-export type WorklistPage = Schemas["WorklistPage"];
-export type WorklistWanted = NonNullable<paths["/api/joints"]["get"]["parameters"]["query"]>;
-export type Job = Schemas["JobView"];
-export type JobForm = Schemas["JobForm"];
-export type Procedure = Schemas["ProcedureView"];
-export type ProcedureForm = Schemas["ProcedureForm"];
-export type ProcedurePreview = Schemas["ProcedurePreview"];
-export type Rod = Schemas["RodView"];
-export type WeldingRecord = Schemas["WeldingView"];
-export type WeldingContent = Schemas["WeldingContent"];
-export type WeldingKind = NonNullable<Schemas["WeldingEntryForm"]["kind"]>;
-export type WeldingEntry = WeldingRecord["entries"][number];
-export type InspectionItem = Schemas["ItemView"];
-export type Plan = Schemas["PlanView"];
-export type Import = Schemas["ImportView"];
-export type Gauge = Schemas["GaugeView"];
-export type GaugeForm = Schemas["GaugeForm"];
-export type GaugeUse = Schemas["GaugeUse"];
-export type Welder = Schemas["WelderView"];
-export type WelderForm = Schemas["WelderForm"];
-export type WithPapers = Schemas["WithPapers"];
-export type Papers = Schemas["Papers"];
-export type Sheet = Schemas["Sheet"];
-export type NewPerson = Schemas["NewPerson"];
-export type GaugeReading = Schemas["GaugeReading"];
-export type GuideStep = Bench["guide"][number];
-export type Photo = Bench["photos"][number];
-export type FieldProblem = { field: string; problem: string };
+export type * from "./api-types";
 
 /** What the server refused, in its own words. */
 export class Refused extends Error {
@@ -221,6 +178,8 @@ export const api = {
     answer(client.PUT("/api/gauges/{id}", { params: { path: { id } }, body: { form, version } })),
   machines: () => answer(client.GET("/api/machines")),
   schools: () => answer(client.GET("/api/schools")),
+  pickSchools: (picks: Record<string, string>, version?: number) =>
+    answer(client.PUT("/api/schools", { body: { picks, version } })),
   putMachine: (id: string, form: Schemas["MachineForm"], version?: number) =>
     answer(client.PUT("/api/machines/{id}", { params: { path: { id } }, body: { form, version } })),
   touchedBy: (gauge: string) => answer(client.GET("/api/gauges/{id}/records", { params: { path: { id: gauge } } })),

@@ -2,7 +2,13 @@ import { Flex } from "antd";
 import type { WeldingRecord } from "../lib/api";
 
 const signs: Record<string, string> = { ok: "✓", open: "–", remark: "!", departs: "✕", stop: "✕" };
-const looks: Record<string, string> = { ok: "v-accept", open: "quiet", remark: "hint", departs: "fault", stop: "fault" };
+const looks: Record<string, string> = {
+  ok: "v-accept",
+  open: "quiet",
+  remark: "hint",
+  departs: "fault",
+  stop: "fault",
+};
 
 /** The lines of a card: what was read, and under it what is wanted. */
 export function CardLines({ lines }: { lines: WeldingRecord["firstRod"]["lines"] }) {

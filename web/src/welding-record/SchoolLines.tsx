@@ -1,6 +1,6 @@
 import type { WeldingRecord } from "../lib/api";
 
-/** The job's school of each topic, with its reason; the others stand beside it. */
+/** The school of each topic that holds in the job, with its reason; the others stand beside it. */
 export function SchoolLines({ schools, topics }: { schools: WeldingRecord["schools"]; topics: string[] }) {
   return schools
     .filter((s) => topics.includes(s.topic))
@@ -9,7 +9,7 @@ export function SchoolLines({ schools, topics }: { schools: WeldingRecord["schoo
       const others = s.ways.filter((w) => w !== picked);
       return (
         <p key={s.topic} className="small">
-          <b>{s.title}:</b> {picked ? `${picked.title}, ${picked.reason}.` : "not picked in the job."}{" "}
+          <b>{s.title}:</b> {picked ? `${picked.title}, ${picked.reason}.` : "not picked."}{" "}
           <span className="quiet">
             {picked ? "Others: " : ""}
             {others.map((w) => `${w.title} (${w.reason})`).join("; ")}

@@ -76,7 +76,11 @@ public enum SchoolTopic implements Named {
             "Stringers or a weave",
             List.of(
                     new School("stringer", "stringers", "less heat, finer grain, even starts", Map.of()),
-                    new School("weave", "a weave", "fewer starts uphill, edges filled by the pause", Map.of())));
+                    new School(
+                            "weave",
+                            "a weave",
+                            "fewer starts uphill, edges filled by the pause",
+                            Map.of("beadRods", 4.0))));
 
     /**
      * One way of doing it.

@@ -266,7 +266,7 @@ final class HistoryWords {
             case "gauge_waiver" -> row.get("GAUGE");
             case "test_piece" -> row.get("SPECIMEN");
             case "photo" -> row.get("PLACE");
-            case "job", "gauge", "machine", "person", "access_token" -> row.get("NAME");
+            case "job", "shop_setting", "gauge", "machine", "person", "access_token" -> row.get("NAME");
             case "welder" -> row.get("STAMP") + " " + row.get("NAME");
             case "wps" -> row.get("NUMBER") + " rev " + row.get("REVISION");
             case "criteria_check" ->

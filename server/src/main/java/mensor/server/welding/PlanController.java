@@ -19,7 +19,6 @@ import mensor.server.web.Refusal;
 import mensor.weld.InvalidField;
 import mensor.weld.LoggedPass;
 import mensor.weld.Range;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -53,12 +52,6 @@ class PlanController {
             List<PlanDocument.PlanBead> recorded,
             List<PlanConstant> constants,
             List<PlanComparison.ComparisonRow> comparison) {}
-
-    /** The topics on which the trade has more than one school, for the job's form. */
-    @GetMapping("/api/schools")
-    List<WeldingView.SchoolView> schools() {
-        return WeldingViews.schools(Map.of());
-    }
 
     @PostMapping("/api/joints/{id}/plan")
     PlanView plan(@PathVariable UUID id, @RequestBody PlanSettings settings) {

@@ -21,6 +21,7 @@ import mensor.inspection.InspectionItem;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.server.job.Jobs;
+import mensor.server.job.Schools;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
@@ -50,6 +51,7 @@ public class WeldingRecords {
     private final Joints joints;
     private final Procedures procedures;
     private final Jobs jobs;
+    private final Schools schools;
     private final People people;
     private final WeldingEntryChecks checks;
     private final JsonMapper json;
@@ -60,6 +62,7 @@ public class WeldingRecords {
             Joints joints,
             Procedures procedures,
             Jobs jobs,
+            Schools schools,
             People people,
             WeldingEntryChecks checks,
             JsonMapper json,
@@ -68,6 +71,7 @@ public class WeldingRecords {
         this.joints = joints;
         this.procedures = procedures;
         this.jobs = jobs;
+        this.schools = schools;
         this.people = people;
         this.checks = checks;
         this.json = json;
@@ -201,7 +205,7 @@ public class WeldingRecords {
                         rods.stream().map(Read::what).toList(),
                         until),
                 rods,
-                jobs.schools(jobs.get(joint.jobId())),
+                schools.in(jobs.get(joint.jobId())),
                 apart,
                 until);
     }

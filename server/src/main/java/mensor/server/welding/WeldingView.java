@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import mensor.drawing.WeldingDrawing;
+import mensor.server.job.Schools;
 import mensor.server.joint.WeldingForm;
 import org.jspecify.annotations.Nullable;
 
@@ -35,7 +36,7 @@ public record WeldingView(
         FirstRodView firstRod,
         SquarenessView squareness,
         List<SightView> sights,
-        List<SchoolView> schools,
+        List<Schools.SchoolView> schools,
         boolean signed) {
 
     /** The procedure's passes, from which a pass is copied. */
@@ -71,17 +72,6 @@ public record WeldingView(
             List<CardLineView> lines,
             List<String> protection) {}
 
-    /**
-     * A topic on which the trade has more than one school.
-     *
-     * @param picked the job's pick; absent where none was made
-     */
-    public record SchoolView(
-            String topic, String title, @Nullable String picked, List<WayView> ways) {}
-
-    /** One way of doing it, and why. */
-    public record WayView(String id, String title, String reason) {}
-
     /** What can be seen while a rod burns: whether to stop, and how to go on. */
     public record SightView(String id, String title, boolean stop, String restart) {}
 
@@ -112,7 +102,11 @@ public record WeldingView(
             String allowed,
             String reason,
             @Nullable String where,
-            String citation) {}
+            String citation) {
+        ItemView called(String other) {
+            return new ItemView(id, other, verdict, measured, allowed, reason, where, citation);
+        }
+    }
 
     /** What departs in a pass by its entry; without an entry it is of the record as a whole. A remark is no fault. */
     public record DepartureView(@Nullable UUID entry, String line, boolean fault) {}

@@ -12,6 +12,7 @@ import mensor.inspection.PoolSight;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Unit;
 import mensor.plan.SchoolTopic;
+import mensor.server.job.Schools;
 import mensor.server.joint.StoredJoint;
 import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
@@ -86,10 +87,13 @@ public class WeldingViews {
                                 d.line(),
                                 d.fault()))
                         .toList(),
-                o.process().stream().map(WeldingViews::item).toList(),
+                o.process().stream()
+                        .map(WeldingViews::item)
+                        .map(i -> i.called(title(i.id(), i.title(), o.schools())))
+                        .toList(),
                 Arrays.stream(ProcessQuestion.values())
                         .filter(q -> !q.isGrooveOnly() || !o.asFitted().isFillet())
-                        .map(q -> new WeldingView.QuestionView(q.id(), q.title()))
+                        .map(q -> new WeldingView.QuestionView(q.id(), title(q.id(), q.title(), o.schools())))
                         .toList(),
                 o.rods().stream().map(r -> rods(r, o)).toList(),
                 o.apart().in(j.unit()).shown(),
@@ -103,23 +107,29 @@ public class WeldingViews {
                 firstRod(o),
                 squareness(o),
                 Arrays.stream(PoolSight.values())
-                        .map(s -> new WeldingView.SightView(s.id(), s.title(), s.isStop(), s.restart()))
+                        .map(s -> new WeldingView.SightView(s.id(), s.title(), s.isStop(), restart(s, o.schools())))
                         .toList(),
-                schools(o.schools()),
+                Schools.shown(o.schools()),
                 inspections.signed());
     }
 
-    /** All topics, with the picks that were made. */
-    public static List<WeldingView.SchoolView> schools(Map<String, String> picks) {
-        return Arrays.stream(SchoolTopic.values())
-                .map(t -> new WeldingView.SchoolView(
-                        t.id(),
-                        t.title(),
-                        t.picked(picks).map(SchoolTopic.School::id).orElse(null),
-                        t.schools().stream()
-                                .map(s -> new WeldingView.WayView(s.id(), s.title(), s.reason()))
-                                .toList()))
-                .toList();
+    /** How to go on after a stop; where the shop picked how far ahead a restart begins, that too. */
+    private static String restart(PoolSight sight, Map<String, String> schools) {
+        return SchoolTopic.RESTART_LEAD
+                .picked(schools)
+                .filter(s -> sight.isStop())
+                .map(s -> sight.restart() + " Strike " + s.title() + " of the crater, a short arc back over it.")
+                .orElseGet(sight::restart);
+    }
+
+    /** A shop that burns the slag lines out is not asked whether they were ground out. */
+    private static String title(String question, String title, Map<String, String> schools) {
+        return question.equals(ProcessQuestion.SLAG_LINES.id())
+                ? SchoolTopic.SLAG_LINES
+                        .picked(schools)
+                        .map(s -> "Slag lines at the toes of the root pass " + s.title())
+                        .orElse(title)
+                : title;
     }
 
     private WeldingView.FirstRodView firstRod(WeldingRecords.State o) {
