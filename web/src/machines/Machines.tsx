@@ -94,7 +94,8 @@ const columns: Column<Machine>[] = [
     title: "Arc force",
     width: 150,
     value: (m) =>
-      m.form.arcForceLowest === undefined ? "no scale" : `${m.form.arcForceLowest} to ${m.form.arcForceHighest}`,
+      m.form.arcForceWords?.join(", ") ??
+      (m.form.arcForceLowest === undefined ? "no scale" : `${m.form.arcForceLowest} to ${m.form.arcForceHighest}`),
   },
   {
     key: "display",
@@ -196,6 +197,15 @@ function MachineCard({
               {number("arcForceLowest", "Arc force from", 4, "-10")}
               {number("arcForceMiddle", "Middle", 4, "0")}
               {number("arcForceHighest", "to", 4, "10")}
+              <TextField
+                id="machine-arcForceWords"
+                label="or its words, softest first, separated by commas"
+                span={12}
+                value={(form.arcForceWords ?? []).join(",")}
+                placeholder="soft, medium, crisp"
+                problem={problems.arcForceWords}
+                onChange={(v) => setForm({ ...form, arcForceWords: v === "" ? undefined : v.split(",") })}
+              />
               <DateField
                 id="machine-checkedOn"
                 label="Display checked on"

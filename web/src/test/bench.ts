@@ -66,6 +66,7 @@ export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
     rods: [],
     apart: "1",
     drawing: { length: 609.6, clock: [], ticks: [], gaps: [], openings: [], passes: [], marks: [] },
+    angles: [],
     sights: [],
     schools: [],
     firstRod: { version: 0, stops: false, lines: [], protection: [] },

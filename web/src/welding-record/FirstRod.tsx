@@ -5,6 +5,7 @@ import { api, problemsByField, saidBy, type WeldingContent, type WeldingRecord }
 import { ChoiceField, numberOf, said, TextField, YesNo } from "../lib/fields";
 import { Cell, FormGrid } from "../lib/FormGrid";
 import { newId } from "../lib/id";
+import { arcForceOf, inText } from "./pass-text";
 import { CardLines } from "./CardLines";
 import { useWeldingChange } from "./useWeldingRecord";
 
@@ -15,9 +16,9 @@ const modes = [
   ["GMAW", "MIG"],
   ["FCAW", "flux-cored"],
 ] as const;
-const numbers = ["amps", "arcForceShown", "ovenHours"] as const;
+const numbers = ["amps", "ovenHours"] as const;
 type Typed = Record<
-  "kind" | "machine" | "mode" | "polarity" | "electrode" | "diameter" | (typeof numbers)[number],
+  "kind" | "machine" | "mode" | "polarity" | "electrode" | "diameter" | "arcForceShown" | (typeof numbers)[number],
   string
 >;
 
@@ -64,7 +65,7 @@ function CardForm({ welding, onDone }: { welding: WeldingRecord; onDone: () => v
     electrode: was?.electrode ?? row?.electrode ?? "E7018",
     diameter: was?.diameter ?? row?.diameter ?? "1/8 in",
     amps: String(was?.amps ?? ""),
-    arcForceShown: String(was?.arcForceShown ?? ""),
+    arcForceShown: inText(was?.arcForceShown ?? was?.arcForceWord),
     ovenHours: String(was?.ovenHours ?? ""),
   }));
   const [yes, setYes] = useState({
@@ -85,6 +86,8 @@ function CardForm({ welding, onDone }: { welding: WeldingRecord; onDone: () => v
       else content[f] = n;
     }
     setNoNumber(undefined);
+    delete content.arcForceShown;
+    Object.assign(content, arcForceOf(typed.arcForceShown));
     const id = card.entry ?? newId();
     if (await act(() => api.made(welding.jointId, id, "FIRST_ROD", content, card.entry ? card.version : undefined)))
       onDone();

@@ -3,7 +3,7 @@ import { Button, Flex } from "antd";
 import { useState, type FormEvent } from "react";
 import { api, problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
-import { inText } from "./pass-text";
+import { arcForceOf, inText } from "./pass-text";
 import { PassChanges } from "./PassChanges";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
@@ -148,12 +148,15 @@ export function PassForm({
     e.preventDefault();
     const { starts, stops, restarts, cleaned, ...rest } = typed;
     const content: WeldingContent = said(rest as unknown as WeldingContent);
+    if (typed.machine) delete content.arcForceShown;
     for (const f of numbers) {
+      if (f === "arcForceShown" && typed.machine) continue;
       const n = numberOf(typed[f].replace(/ *(A|V|°?F|°|%)$/i, ""));
       if (n !== undefined && !isFinite(n)) return setNoNumber(f);
       if (n !== undefined) content[f] = n;
     }
     setNoNumber(undefined);
+    if (typed.machine) Object.assign(content, arcForceOf(typed.arcForceShown));
     if (!content.machine && content.arcForceShown !== undefined) {
       content.arcForce = content.arcForceShown; // without a machine's scale it is a share of it
       delete content.arcForceShown;
@@ -167,6 +170,7 @@ export function PassForm({
     if (await onPut(content)) setPlanned([]);
   };
   const problems = problemsByField(fault);
+  const angles = welding.angles.find((a) => a.kind === typed.kind)?.planned ?? [];
   const stick = typed.process === "" || typed.process === "SMAW";
   const hint = (f: string) => (planned.includes(f) ? "planned" : undefined);
   const text = (f: keyof Typed, label: string, span: number, placeholder?: string) => (
@@ -259,6 +263,13 @@ export function PassForm({
             {text("restarts", "Restarts at", 4)}
             {text("workAngle", "Work angle, °", 6, "45")}
             {text("travelAngle", "Travel angle, °", 6, "10 dragged, -5 pushed")}
+            <Cell span={12}>
+              {angles.map((a) => (
+                <p key={a} className="small">
+                  <b>Planned:</b> {a}
+                </p>
+              ))}
+            </Cell>
             <PassChanges changes={changes} problems={problems} onChange={setChanges} />
           </>
         )}
@@ -299,5 +310,5 @@ function placesOf(text: string): string[] {
 
 function typedOf(c: WeldingContent): Typed {
   const typed = Object.fromEntries(Object.keys(empty).map((f) => [f, inText(c[f as keyof WeldingContent])])) as Typed;
-  return c.machine ? typed : { ...typed, arcForceShown: inText(c.arcForce) };
+  return { ...typed, arcForceShown: inText(c.machine ? (c.arcForceShown ?? c.arcForceWord) : c.arcForce) };
 }

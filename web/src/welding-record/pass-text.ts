@@ -1,4 +1,12 @@
 import type { WeldingContent } from "../lib/api";
+import { numberOf } from "../lib/fields";
+
+/** What was typed where the machine shows its arc force: a number of its scale, or one of its words. */
+export function arcForceOf(typed: string): Pick<WeldingContent, "arcForceShown" | "arcForceWord"> {
+  const n = numberOf(typed);
+  if (n === undefined) return {};
+  return isFinite(n) ? { arcForceShown: n } : { arcForceWord: typed.trim() };
+}
 
 /** A number, a word or a list of words, as a field has it. */
 export function inText(v: WeldingContent[keyof WeldingContent]): string {

@@ -50,9 +50,11 @@ final class FactCollection {
         this.joint = inspection.joint();
         this.record = inspection.welding();
         this.around = around;
-        this.measured = record.passes().stream()
-                .filter(p -> !p.planned() && p.isStick())
-                .toList();
+        this.measured = evidently(record.passes());
+    }
+
+    private static List<Pass> evidently(List<Pass> passes) {
+        return passes.stream().filter(p -> !p.planned() && p.isStick()).toList();
     }
 
     /**
@@ -72,7 +74,7 @@ final class FactCollection {
                                 BLOWN,
                                 "spatter to one side, near the weld's end, on direct current: together they speak for arc blow"));
         joint(evidence);
-        record(evidence);
+        record(evidence, span);
         around.remarks().stream()
                 .filter(r -> r.where().isEmpty()
                         || span.map(s -> touches(r.where().get(), s)).orElse(true))
@@ -290,13 +292,17 @@ final class FactCollection {
         }
     }
 
-    private void record(Evidence evidence) {
-        measured.forEach(p -> pass(evidence, p));
-        amps(evidence);
+    private void record(Evidence evidence, Optional<Span> span) {
+        PassesAtPlace here = new PassesAtPlace(
+                around.changes(), w -> span.map(s -> touches(w, s)).orElse(false));
+        List<Pass> passes = evidently(here.of(record.passes()));
+        passes.forEach(p -> pass(evidence, p));
+        amps(evidence, passes);
         if (measured.size() > 1) {
             evidence.tell(MANY_PASSES, measured.size() + " passes are recorded");
         }
-        record.arcLength()
+        here.arcLength()
+                .or(record::arcLength)
                 .ifPresent(a -> evidence.tell(
                         a == ArcLength.LONG
                                 ? ARC_RECORDED_LONG
@@ -382,8 +388,8 @@ final class FactCollection {
     }
 
     /** Passes over and under their range each count once; where none is, that all lie inside does. */
-    private void amps(Evidence evidence) {
-        List<PassAmps> amps = measured.stream()
+    private void amps(Evidence evidence, List<Pass> passes) {
+        List<PassAmps> amps = passes.stream()
                 .map(p -> PassAmps.of(p, record.procedureAmps(), around.label(p.electrode(), p.diameter())))
                 .flatMap(Optional::stream)
                 .toList();

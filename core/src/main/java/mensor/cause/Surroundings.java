@@ -23,9 +23,21 @@ public record Surroundings(
         List<BoxLabel> labels,
         Optional<String> procedure,
         Steel steel,
-        List<Tried> tried) {
+        List<Tried> tried,
+        List<PassesAtPlace.ChangeHere> changes) {
     public static final Surroundings NONE =
             new Surroundings(List.of(), List.of(), List.of(), Optional.empty(), Steel.UNKNOWN, List.of());
+
+    /** Where nothing was changed within a pass. */
+    public Surroundings(
+            List<Remark> remarks,
+            List<Length> startsAndStops,
+            List<BoxLabel> labels,
+            Optional<String> procedure,
+            Steel steel,
+            List<Tried> tried) {
+        this(remarks, startsAndStops, labels, procedure, steel, tried, List.of());
+    }
 
     /** Something noted while the passes went in; where it has a place, it speaks of defects there. */
     public record Remark(Fact fact, String words, Optional<Span> where) {}

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.length.Length;
+import mensor.length.Span;
 
 /**
  * One pass as it was recorded beside the weld: what the welding record of a file holds, and what only the shop floor asks.
@@ -105,6 +106,23 @@ public record LoggedPass(
 
     private OptionalDouble keep(String field, OptionalDouble value) {
         return planned.contains(field) ? OptionalDouble.empty() : value;
+    }
+
+    /**
+     * Where a change within the pass holds: from its place to where the rod it was made on was broken off, the way that rod ran.
+     *
+     * @param end of the weld, where nobody noted where the rod ended
+     */
+    public Span holds(PassDetail.PassChange change, Length end) {
+        Length at = change.at();
+        for (int i = 0; i < Math.min(starts.size(), stops.size()); i++) {
+            Length from = starts.get(i);
+            Length to = stops.get(i);
+            if (!at.isUnder(from.min(to)) && !at.isOver(from.max(to))) {
+                return from.isOver(to) ? new Span(to, at) : new Span(at, to);
+            }
+        }
+        return new Span(at, end.max(at));
     }
 
     OptionalDouble measuredTemperature() {

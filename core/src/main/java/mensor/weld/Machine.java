@@ -21,32 +21,6 @@ public record Machine(
         modes = Set.copyOf(EnumSet.copyOf(modes));
     }
 
-    /**
-     * Each maker's own: 0–100, −10…+10 and the like.
-     *
-     * @param middle the number at which half of the force is on
-     */
-    public record ArcForceScale(double lowest, double middle, double highest) {
-        public ArcForceScale {
-            if (!(lowest < middle && middle < highest)) {
-                throw new InvalidField("arcForceMiddle", "the middle lies between the lowest and the highest number");
-            }
-        }
-
-        /** In percent of the scale, the middle being half. */
-        public double percent(double shown) {
-            if (shown < lowest || shown > highest) {
-                throw new InvalidField(
-                        "arcForceShown",
-                        "this machine's arc force goes from " + Range.plain(lowest) + " to " + Range.plain(highest)
-                                + ", got " + Range.plain(shown));
-            }
-            return shown <= middle
-                    ? 50 * (shown - lowest) / (middle - lowest)
-                    : 50 + 50 * (shown - middle) / (highest - middle);
-        }
-    }
-
     /** Its display held against a meter at the arc. */
     public record MeterCheck(LocalDate on, double display, double meter) {
         /** How far apart usual machines read (3–8 %, common practice, no source). */

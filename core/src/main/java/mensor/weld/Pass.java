@@ -29,6 +29,25 @@ public record Pass(
         return process.isEmpty() || process.get().isStick();
     }
 
+    /** The same pass where something was set otherwise while it went on. */
+    public Pass with(OptionalDouble otherAmps, Optional<Technique> otherTechnique, OptionalDouble otherArcForce) {
+        return new Pass(
+                number,
+                kind,
+                process,
+                electrode,
+                diameter,
+                otherAmps.isPresent() ? otherAmps : amps,
+                volts,
+                polarity,
+                progression,
+                otherTechnique.or(() -> technique),
+                speed,
+                runLength,
+                otherArcForce.isPresent() ? otherArcForce : arcForce,
+                planned);
+    }
+
     /** The same pass, copied from the procedure and not measured. */
     Pass asPlanned() {
         return new Pass(

@@ -9,11 +9,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mensor.cause.PassesAtPlace.ChangeHere;
 import mensor.cause.Surroundings.Tried;
 import mensor.inspection.InProcessInspection;
 import mensor.inspection.IncompleteFusion;
 import mensor.inspection.ProcessQuestion;
 import mensor.inspection.Slag;
+import mensor.weld.PassDetail.Changed;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Progression;
@@ -116,6 +118,40 @@ class ShopFloorCausesTest {
                 .undercut(Toe.B, "2", "9")
                 .traced();
         assertThat(scale.leading().map(CauseTrace.Cause::cause)).contains(CLEANLINESS);
+    }
+
+    private static CauseTrace changed(String from, String to, ChangeHere... changes) {
+        return fillet(Position.HORIZONTAL_FILLET)
+                .pass(122, Technique.STRINGER)
+                .undercut(Toe.A, from, to)
+                .around(new Surroundings(
+                        List.of(), List.of(), List.of(), Optional.empty(), Steel.UNKNOWN, List.of(), List.of(changes)))
+                .trace()
+                .get(0);
+    }
+
+    /** 1/8 in E7018 runs to 165 A: at 180 A from 10 in on, an undercut behind that place is hot and one before it is not. */
+    @Test
+    void whatWasChangedWithinAPassIsEvidenceFromItsPlaceOn() {
+        ChangeHere hotter = new ChangeHere(0, span("10", "24"), Changed.AMPS, "180 A");
+        assertThat(cause(changed("12", "14", hotter), CURRENT_HIGH).speaksFor().toString())
+                .contains("at 180 A");
+        assertThat(cause(changed("2", "4", hotter), CURRENT_HIGH).speaksFor().toString())
+                .doesNotContain("180");
+        assertThat(cause(changed("2", "4", hotter), CURRENT_HIGH)
+                        .speaksAgainst()
+                        .toString())
+                .contains("at 122 A");
+        ChangeHere arc = new ChangeHere(0, span("10", "24"), Changed.ARC_LENGTH, "long");
+        assertThat(cause(changed("12", "14", arc), ARC_LONG).speaksFor().toString())
+                .contains("a long arc");
+        assertThat(cause(changed("2", "4", arc), ARC_LONG).speaksFor().toString())
+                .doesNotContain("a long arc is");
+        assertThat(cause(changed("12", "14", new ChangeHere(0, span("10", "24"), Changed.AMPS, "hotter")), CURRENT_HIGH)
+                        .speaksAgainst()
+                        .toString())
+                .as("a word sets no number")
+                .contains("at 122 A");
     }
 
     private static Scene slag() {

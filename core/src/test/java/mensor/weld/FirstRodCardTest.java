@@ -21,7 +21,7 @@ class FirstRodCardTest {
         return new Machine(
                 "M-4",
                 Set.of(modes),
-                Optional.of(new Machine.ArcForceScale(-10, 0, 10)),
+                Optional.of(new ArcForceScale.Numbers(-10, 0, 10)),
                 Optional.of(new Machine.MeterCheck(LocalDate.of(2026, 5, 4), 120, 108)));
     }
 
@@ -29,15 +29,29 @@ class FirstRodCardTest {
     @CsvSource({"-10, 0, 10, 0, 50", "-10, 0, 10, -10, 0", "-10, 0, 10, -5, 25", "0, 50, 100, 30, 30", "1, 3, 9, 6, 75"
     })
     void arcForceIsAShareOfTheMachinesOwnScale(double low, double middle, double high, double shown, double percent) {
-        assertThat(new Machine.ArcForceScale(low, middle, high).percent(shown)).isCloseTo(percent, within(1e-9));
+        assertThat(new ArcForceScale.Numbers(low, middle, high).percent(Range.plain(shown)))
+                .isCloseTo(percent, within(1e-9));
+    }
+
+    /** Three words are 0, 50 and 100 percent. */
+    @Test
+    void aScaleOfWordsIsEvenlyApart() {
+        ArcForceScale words = new ArcForceScale.Words(List.of("soft", "medium", "crisp"));
+        assertThat(words.percent("Medium")).isEqualTo(50);
+        assertThat(words.percent("crisp")).isEqualTo(100);
+        assertThatThrownBy(() -> words.percent("7")).hasMessageContaining("soft, medium, crisp");
+        assertThatThrownBy(() -> new ArcForceScale.Words(List.of("soft", "Soft")))
+                .isInstanceOf(InvalidField.class);
+        assertThatThrownBy(() -> new ArcForceScale.Numbers(-10, 0, 10).percent("medium"))
+                .hasMessageContaining("-10 to 10");
     }
 
     @Test
     void whatTheScaleDoesNotHaveIsRefused() {
-        assertThatThrownBy(() -> new Machine.ArcForceScale(-10, 0, 10).percent(30))
+        assertThatThrownBy(() -> new ArcForceScale.Numbers(-10, 0, 10).percent("30"))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("-10 to 10");
-        assertThatThrownBy(() -> new Machine.ArcForceScale(0, 120, 100)).isInstanceOf(InvalidField.class);
+        assertThatThrownBy(() -> new ArcForceScale.Numbers(0, 120, 100)).isInstanceOf(InvalidField.class);
         assertThatThrownBy(() -> new Machine("M", Set.of(), Optional.empty(), Optional.empty()))
                 .hasMessageContaining("processes");
     }

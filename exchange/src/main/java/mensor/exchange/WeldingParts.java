@@ -45,6 +45,7 @@ public final class WeldingParts {
             List<String> planned = f.list("plannedFields", WeldingParts::text);
             f.text("machine"); // whose scale arcForceShown is of; arcForce is what that comes to
             f.number("arcForceShown");
+            f.text("arcForceWord");
             LoggedPass pass = new LoggedPass(
                     WeldingReader.pass(f),
                     f.number("temperatureF", -460, "°F"),
@@ -225,6 +226,7 @@ public final class WeldingParts {
     public static FirstRodCard.Answers firstRod(String json, Unit units, Function<String, Optional<Machine>> machine) {
         Fields f = Fields.of("", Json.read(json), units);
         f.number("arcForceShown");
+        f.text("arcForceWord");
         FirstRodCard.Answers answers = new FirstRodCard.Answers(
                 f.word("kind", PassKind.class).orElse(PassKind.ROOT),
                 f.text("machine").flatMap(machine),

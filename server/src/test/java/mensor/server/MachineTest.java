@@ -40,6 +40,29 @@ class MachineTest {
     }
 
     @Test
+    void aScaleOfWordsIsReadByItsWords() {
+        register("'name':'MT-W','modes':['SMAW'],'arcForceWords':['soft','medium','crisp']")
+                .expect(200);
+        assertThat(register("'name':'MT-V','modes':['SMAW'],'arcForceWords':['soft']")
+                        .expect(422)
+                        .text())
+                .contains("two words or more");
+        String joint = ines.jointOf(ines.inspection("MT-F"));
+        String pass = "'kind':'root','electrode':'E7018','diameter':'1/8','machine':'MT-W','arcForceWord':'%s'";
+        assertThat(ines.made(joint, "PASS", pass.formatted("Crisp"))
+                        .expect(200)
+                        .json()
+                        .get("entries")
+                        .get(0)
+                        .get("content")
+                        .get("arcForce")
+                        .asDouble())
+                .isEqualTo(100);
+        assertThat(ines.made(joint, "PASS", pass.formatted("hard")).expect(422).text())
+                .contains("soft, medium, crisp");
+    }
+
+    @Test
     void aWrongPoleOrModeStopsTheStart() {
         register("'name':'MT-2','modes':['SMAW'],'checkedOn':'2026-05-04','displayAmps':120,'meterAmps':108")
                 .expect(200);

@@ -7,10 +7,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mensor.cause.CauseTrace;
 import mensor.cause.Fact;
 import mensor.cause.FusionDoubt;
+import mensor.cause.PassesAtPlace;
 import mensor.cause.Situation;
 import mensor.cause.Surroundings;
 import mensor.cause.Tracer;
@@ -23,6 +25,7 @@ import mensor.server.inspection.InspectionResult;
 import mensor.server.joint.StoredJoint;
 import mensor.server.web.Refusal;
 import mensor.server.welding.WeldingRecords;
+import mensor.weld.LoggedPass;
 import mensor.weld.Named;
 import mensor.weld.Procedure;
 import mensor.weld.Sign;
@@ -125,7 +128,18 @@ public class DefectCauses {
                 labels,
                 made.procedure().map(Procedure::name),
                 made.procedure().map(Procedure::steel).orElse(Steel.UNKNOWN),
-                Trials.asEvidence(tried));
+                Trials.asEvidence(tried),
+                changes(made));
+    }
+
+    private static List<PassesAtPlace.ChangeHere> changes(WeldingRecords.State made) {
+        Length end = made.asFitted().length();
+        List<LoggedPass> passes = made.loggedPasses();
+        return IntStream.range(0, passes.size())
+                .boxed()
+                .flatMap(i -> passes.get(i).detail().changes().stream()
+                        .map(c -> new PassesAtPlace.ChangeHere(i, passes.get(i).holds(c, end), c.what(), c.to())))
+                .toList();
     }
 
     private static Optional<Surroundings.Remark> stacked(WeldingRecords.State made) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mensor.server.web.AllOptional;
+import mensor.weld.ArcForceScale;
 import mensor.weld.InvalidField;
 import mensor.weld.Machine;
 import mensor.weld.Named;
@@ -17,6 +18,7 @@ import mensor.weld.WeldingProcess;
  *
  * @param modes the processes that it can be switched to, as {@code SMAW}
  * @param arcForceMiddle halfway between lowest and highest where it is absent; no scale at all where the lowest is
+ * @param arcForceWords of a machine whose scale has words, from the softest on; then it has no numbers
  * @param displayAmps what the display showed when the meter at the arc showed {@code meterAmps}
  */
 @AllOptional
@@ -26,6 +28,7 @@ public record MachineForm(
         BigDecimal arcForceLowest,
         BigDecimal arcForceMiddle,
         BigDecimal arcForceHighest,
+        List<String> arcForceWords,
         LocalDate checkedOn,
         BigDecimal displayAmps,
         BigDecimal meterAmps) {
@@ -41,7 +44,13 @@ public record MachineForm(
         return new Machine(name == null ? "" : name.strip(), switched, scale(), check());
     }
 
-    private Optional<Machine.ArcForceScale> scale() {
+    private Optional<ArcForceScale> scale() {
+        if (arcForceWords != null && !arcForceWords.isEmpty()) {
+            if (arcForceLowest != null || arcForceHighest != null) {
+                throw new InvalidField("arcForceWords", "a scale has numbers or words, not both");
+            }
+            return Optional.of(new ArcForceScale.Words(arcForceWords));
+        }
         if (arcForceLowest == null && arcForceHighest == null && arcForceMiddle == null) {
             return Optional.empty();
         }
@@ -51,7 +60,7 @@ public record MachineForm(
         double lowest = arcForceLowest.doubleValue();
         double highest = arcForceHighest.doubleValue();
         double middle = arcForceMiddle == null ? (lowest + highest) / 2 : arcForceMiddle.doubleValue();
-        return Optional.of(new Machine.ArcForceScale(lowest, middle, highest));
+        return Optional.of(new ArcForceScale.Numbers(lowest, middle, highest));
     }
 
     private Optional<Machine.MeterCheck> check() {

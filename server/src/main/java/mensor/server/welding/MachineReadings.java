@@ -4,6 +4,7 @@ import java.util.Optional;
 import mensor.exchange.InspectionParts;
 import mensor.server.machine.Machines;
 import mensor.server.web.Refusal;
+import mensor.weld.ArcForceScale;
 import mensor.weld.InvalidField;
 import mensor.weld.Machine;
 import org.springframework.stereotype.Component;
@@ -28,7 +29,10 @@ class MachineReadings {
     /** The content with {@code arcForce} in percent where the machine's own number was read. */
     String withArcForce(WeldingContent said, String typed) {
         boolean named = said.machine() != null && !said.machine().isBlank();
-        if (!named && said.arcForceShown() == null) {
+        String shown = said.arcForceShown() == null
+                ? said.arcForceWord()
+                : said.arcForceShown().toPlainString();
+        if (!named && shown == null) {
             return typed;
         }
         if (!named) {
@@ -36,14 +40,14 @@ class MachineReadings {
         }
         Machine machine = machines.named(said.machine())
                 .orElseThrow(() -> Refusal.invalid("machine", "no machine of this name is registered"));
-        if (said.arcForceShown() == null) {
+        if (shown == null) {
             return typed;
         }
-        Machine.ArcForceScale scale = machine.arcForce()
+        ArcForceScale scale = machine.arcForce()
                 .orElseThrow(() -> Refusal.invalid(
                         "arcForceShown", "the card of " + machine.name() + " has no scale of arc force"));
         try {
-            double percent = scale.percent(said.arcForceShown().doubleValue());
+            double percent = scale.percent(shown);
             ObjectNode content = (ObjectNode) json.readTree(typed);
             content.put("arcForce", Math.round(percent * 10) / 10.0);
             return InspectionParts.canonical(json.writeValueAsString(content));

@@ -10,7 +10,7 @@ import mensor.server.web.AllOptional;
  * 2026-05-12T08:00:00Z}.
  *
  * @param labelAmps the least and the most amps that the box of the rods says
- * @param arcForceShown as the machine's own scale has it; {@code arcForce} is the percent of that
+ * @param arcForceShown as the machine's own scale has it; {@code arcForceWord} where its scale has words; {@code arcForce} is the percent of that
  * @param plannedFields which values of a pass were copied from the procedure and nobody measured yet
  */
 @AllOptional
@@ -52,6 +52,7 @@ public record WeldingContent(
         List<BigDecimal> labelAmps,
         String machine,
         BigDecimal arcForceShown,
+        String arcForceWord,
         String mode,
         Boolean clampClose,
         Boolean rodsAtHand,

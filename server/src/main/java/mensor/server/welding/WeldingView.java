@@ -35,6 +35,7 @@ public record WeldingView(
         WeldingDrawing drawing,
         FirstRodView firstRod,
         SquarenessView squareness,
+        List<AnglesView> angles,
         List<SightView> sights,
         List<Schools.SchoolView> schools,
         boolean signed) {
@@ -71,6 +72,9 @@ public record WeldingView(
             boolean stops,
             List<CardLineView> lines,
             List<String> protection) {}
+
+    /** The angles that the position asks for in a pass of this kind, a line for each place of the clock. */
+    public record AnglesView(String kind, List<String> planned) {}
 
     /** What can be seen while a rod burns: whether to stop, and how to go on. */
     public record SightView(String id, String title, boolean stop, String restart) {}

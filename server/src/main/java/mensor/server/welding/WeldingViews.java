@@ -19,6 +19,8 @@ import mensor.server.people.People;
 import mensor.weld.CardLine;
 import mensor.weld.FirstRodCard;
 import mensor.weld.Named;
+import mensor.weld.PassKind;
+import mensor.weld.PlannedAngles;
 import mensor.weld.Procedure;
 import mensor.weld.ProcedurePass;
 import mensor.weld.Protection;
@@ -106,6 +108,13 @@ public class WeldingViews {
                         o.answers().stream().map(WeldingRecords.Read::what).toList()),
                 firstRod(o),
                 squareness(o),
+                Arrays.stream(PassKind.values())
+                        .map(k -> new WeldingView.AnglesView(
+                                k.id(),
+                                PlannedAngles.of(o.asFitted(), k).stream()
+                                        .map(PlannedAngles::shown)
+                                        .toList()))
+                        .toList(),
                 Arrays.stream(PoolSight.values())
                         .map(s -> new WeldingView.SightView(s.id(), s.title(), s.isStop(), restart(s, o.schools())))
                         .toList(),
