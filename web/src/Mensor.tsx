@@ -18,6 +18,8 @@ const Procedures = lazy(() => import("./procedures/Procedures"));
 const Gauges = lazy(() => import("./gauges/Gauges"));
 const StopOrGo = lazy(() => import("./welding-record/StopOrGo"));
 const Machines = lazy(() => import("./machines/Machines"));
+const TestPieces = lazy(() => import("./test-piece/TestPieces"));
+const TestPiecePage = lazy(() => import("./test-piece/TestPiecePage"));
 const WeldingRecordPage = lazy(() => import("./welding-record/WeldingRecordPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
@@ -115,6 +117,8 @@ export function Mensor() {
           <Route path="/procedures/:id" element={<Procedures />} />
           <Route path="/gauges" element={<Gauges />} />
           <Route path="/machines" element={<Machines />} />
+          <Route path="/test-pieces" element={<TestPieces />} />
+          <Route path="/joints/:id/test-piece" element={<TestPiecePage />} />
           <Route path="/criteria" element={<CriteriaPages />} />
           <Route path="/criteria/:id" element={<CriteriaPages />} />
           <Route path="/people" element={<People />} />

@@ -256,6 +256,9 @@ function Ways({ bench, mayRead, mayChange }: { bench: Bench; mayRead: boolean; m
   const joint = `/joints/${bench.joint.id}`;
   const ways = [
     ...(mayRead ? [{ to: `${joint}/welding-record`, word: "fit-up and passes" }] : []),
+    ...(mayRead && bench.joint.criteria === "d1.1-welder-test"
+      ? [{ to: `${joint}/test-piece`, word: "cut and tested" }]
+      : []),
     ...(mayRead ? [{ to: `${joint}/history`, word: "history" }] : []),
     ...(mayChange ? [{ to: joint, word: "change joint" }] : []),
   ];

@@ -202,13 +202,13 @@ describe("the causes of a weld", () => {
     };
     const { sent } = renderWith(<CausesPanel bench={rejected()} />, refused);
     fireEvent.click(await screen.findByText("Record a specimen …"));
-    choose("Test", "Bend");
+    choose("Test", "Face bend");
     fireEvent.change(screen.getByLabelText("Specimen"), { target: { value: "face bend 2" } });
     fireEvent.change(screen.getByLabelText("Openings, each at its longest"), { target: { value: "a bit, 3/32" } });
     fireEvent.click(screen.getByText("Record it"));
     await screen.findByText("a length is required");
     expect(sent.find((s) => s.path.includes("/tests/"))?.body).toEqual({
-      kind: "bend",
+      kind: "face-bend",
       specimen: "face bend 2",
       openings: ["a bit", "3/32"],
     });

@@ -9,7 +9,7 @@ import { newId } from "../lib/id";
 import { useActor } from "../lib/session";
 import { Defect, groupByRanking, useSigns } from "./DefectCauses";
 import { SignMark } from "./SignMark";
-import { Specimens } from "./Specimens";
+import { Specimens, useSpecimensOfWeld } from "./Specimens";
 
 const keyOf = (bench: Bench, also: string[]) => ["causes", bench.id, bench.version, madeState(bench), also.join(" ")];
 
@@ -39,6 +39,7 @@ export function CausesPanel({ bench }: { bench: Bench }) {
   const causes = useCauses(bench, also);
   const c = causes.data;
   const mayRecord = !holds(actor, "VIEWER");
+  const specimens = useSpecimensOfWeld(bench);
   if (causes.isError)
     return (
       <p role="alert" className="fault">
@@ -93,7 +94,12 @@ export function CausesPanel({ bench }: { bench: Bench }) {
       ))}
       <Trials bench={bench} trials={c.trials} mayRecord={mayRecord} />
       <Signs bench={bench} causes={c} mayRecord={mayRecord} />
-      <Specimens bench={bench} tests={c.tests} mayRecord={mayRecord} />
+      <Specimens
+        hand={specimens}
+        tests={c.tests}
+        mayRecord={mayRecord}
+        usual={bench.joint.blade ? "fillet-break" : "root-bend"}
+      />
     </div>
   );
 }

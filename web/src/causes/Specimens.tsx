@@ -1,47 +1,83 @@
 import { Button, Flex } from "antd";
 import { useState } from "react";
-import { api, problemsByField, saidBy, type Bench, type Causes, type TestPieceForm } from "../lib/api";
+import { api, problemsByField, saidBy, type Bench, type Causes, type SpecimenForm } from "../lib/api";
 import { ChoiceField, said, TextField, YesNo } from "../lib/fields";
 import { newId } from "../lib/id";
 import { VerdictShape } from "../lib/VerdictMark";
 import { useRecord } from "./CausesPanel";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
-const kinds = { bend: "Bend", "fillet-break": "Fillet break", macro: "Macro section" } as const;
+const kinds: Record<string, string> = {
+  "root-bend": "Root bend",
+  "face-bend": "Face bend",
+  "side-bend": "Side bend",
+  "fillet-break": "Fillet break",
+  macro: "Macro section",
+  "nick-break": "Nick-break",
+};
+
+const kindOf = (id: string) => (kinds[id] ?? "bend").toLowerCase();
+
+/** Where a specimen is recorded: at a weld's causes, or at a test piece. */
+export type SpecimenHand = {
+  put: (id: string, form: SpecimenForm, done: () => void) => void;
+  off: (id: string) => void;
+  on: (id: string) => void;
+  error: unknown;
+  busy: boolean;
+};
+
+/** At a weld's causes: what was cut of it because looking could not tell. */
+export function useSpecimensOfWeld(bench: Bench): SpecimenHand {
+  const record = useRecord(bench);
+  return {
+    put: (id, form, done) => record.mutate(() => api.test(bench.id, id, form), { onSuccess: done }),
+    off: (id) => record.mutate(() => api.testOff(bench.id, id)),
+    on: (id) => record.mutate(() => api.testOn(bench.id, id)),
+    error: record.error,
+    busy: record.isPending,
+  };
+}
 
 /** What was bent, broken or cut: judged by the limits for a test piece, beside the inspection and apart from it. */
-export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Causes["tests"]; mayRecord: boolean }) {
+export function Specimens({
+  hand,
+  tests,
+  mayRecord,
+  usual,
+}: {
+  hand: SpecimenHand;
+  tests: Causes["tests"];
+  mayRecord: boolean;
+  /** The test that is likely meant. */
+  usual: string;
+}) {
   const [open, setOpen] = useState(false);
-  const record = useRecord(bench);
   return (
     <section aria-label="Specimens">
       <h3>Specimens</h3>
       {tests.map((t) => (
         <div key={t.id} className={`item${t.withdrawn ? " off" : ""}`}>
-          <span className="row">
+          <Flex gap={10} align="start">
             <VerdictShape verdict={t.withdrawn ? "not-applicable" : t.verdict} size={24} />
             <span>
-              <b>{t.specimen}</b> {kinds[t.kind as keyof typeof kinds].toLowerCase()}:{" "}
+              <b>{t.specimen}</b>
+              {t.specimen.startsWith(kindOf(t.kind)) ? "" : ` ${kindOf(t.kind)}`}:{" "}
               {t.withdrawn ? "taken off" : t.lines.join("; ")}
               <div className="small quiet">
                 {t.by} · {t.citation}
               </div>
             </span>
-          </span>
+          </Flex>
           {mayRecord && (
-            <Button
-              type="link"
-              onClick={() =>
-                record.mutate(() => (t.withdrawn ? api.testOn(bench.id, t.id) : api.testOff(bench.id, t.id)))
-              }
-            >
+            <Button type="link" onClick={() => (t.withdrawn ? hand.on(t.id) : hand.off(t.id))}>
               {t.withdrawn ? "put back" : "take off"}
             </Button>
           )}
         </div>
       ))}
       {mayRecord && !open && <Button onClick={() => setOpen(true)}>Record a specimen …</Button>}
-      {open && <NewSpecimen bench={bench} onDone={() => setOpen(false)} />}
+      {open && <NewSpecimen hand={hand} usual={usual} onDone={() => setOpen(false)} />}
       <p className="cautions">
         A specimen tells of itself. Which test, and what follows from it, the engineer decides.
       </p>
@@ -49,24 +85,32 @@ export function Specimens({ bench, tests, mayRecord }: { bench: Bench; tests: Ca
   );
 }
 
-function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
-  const record = useRecord(bench);
+/** What a nick-break shows, each beside the limit that the procedure or the shop has set. */
+const breaks = [
+  ["largest", "Longest inclusion", "0"],
+  ["allowedInclusion", "allowed, by the procedure", "none set"],
+  ["pore", "Largest pore", "0"],
+  ["allowedPore", "allowed, by the procedure", "none set"],
+  ["apart", "Nearest pores apart", "no two"],
+  ["allowedApart", "wanted, by the procedure", "none set"],
+] as const;
+
+function NewSpecimen({ hand, usual, onDone }: { hand: SpecimenHand; usual: string; onDone: () => void }) {
   const [id] = useState(newId);
-  const [form, setForm] = useState<TestPieceForm & { openingsText?: string }>({
-    kind: bench.joint.blade ? "fillet-break" : "bend",
+  const [form, setForm] = useState<SpecimenForm & { openingsText?: string }>({
+    kind: usual,
   });
   const set = (more: Partial<typeof form>) => setForm({ ...form, ...more });
-  const problems = problemsByField(record.error);
-  const kind = form.kind ?? "bend";
+  const problems = problemsByField(hand.error);
+  const kind = form.kind ?? usual;
+  const bend = kind.endsWith("bend");
   const put = () => {
     const { openingsText, ...rest } = form;
     const openings = (openingsText ?? "")
       .split(/[,;]/)
       .map((o) => o.trim())
       .filter(Boolean);
-    record.mutate(() => api.test(bench.id, id, said({ ...rest, ...(kind === "bend" ? { openings } : {}) })), {
-      onSuccess: onDone,
-    });
+    hand.put(id, said({ ...rest, kind, ...(bend ? { openings } : {}) }), onDone);
   };
   const question = (word: string, value: boolean | undefined, onAnswer: (v: boolean) => void) => (
     <Cell span={12}>
@@ -102,7 +146,7 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
           problem={problems.specimen}
           onChange={(v) => set({ specimen: v })}
         />
-        {kind === "bend" && (
+        {bend && (
           <>
             <TextField
               id="openings"
@@ -126,6 +170,9 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
               question("It starts from slag or lack of fusion", corner.fromSlagOrFusion, (v) =>
                 set({ corners: [{ ...corner, fromSlagOrFusion: v }] }),
               )}
+            {question("Nothing else opened on the bent face or its corners", form.lookedOver, (v) =>
+              set({ lookedOver: v }),
+            )}
           </>
         )}
         {kind === "fillet-break" && (
@@ -156,6 +203,23 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
             )}
           </>
         )}
+        {kind === "nick-break" && (
+          <>
+            {question("Fused over the whole break", form.fullFusion, (v) => set({ fullFusion: v }))}
+            {breaks.map(([f, label, hint]) => (
+              <TextField
+                key={f}
+                id={`nick-${f}`}
+                label={label}
+                span={6}
+                value={form[f]}
+                placeholder={hint}
+                problem={problems[f]}
+                onChange={(v) => set({ [f]: v })}
+              />
+            ))}
+          </>
+        )}
         {kind === "macro" && (
           <>
             {question("Cracks", form.cracks, (v) => set({ cracks: v }))}
@@ -173,16 +237,16 @@ function NewSpecimen({ bench, onDone }: { bench: Bench; onDone: () => void }) {
             />
           </>
         )}
-        {record.isError && (
+        {hand.error !== null && (
           <Cell span={12}>
             <p role="alert" className="fault">
-              {saidBy(record.error)}
+              {saidBy(hand.error)}
             </p>
           </Cell>
         )}
         <Cell span={12}>
           <Flex wrap gap={8} align="center">
-            <Button type="primary" htmlType="submit" disabled={record.isPending}>
+            <Button type="primary" htmlType="submit" disabled={hand.busy}>
               Record it
             </Button>
             <Button onClick={onDone}>Back</Button>

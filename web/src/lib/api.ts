@@ -17,10 +17,11 @@ import type {
   Papers,
   ProcedureForm,
   RatingForm,
+  RepairsWanted,
   ReportForm,
   Schemas,
   StepForm,
-  TestPieceForm,
+  SpecimenForm,
   TrialForm,
   WelderForm,
   WeldingContent,
@@ -245,7 +246,24 @@ export const api = {
     answer(client.PUT("/api/inspections/{id}/trials/{trial}", { params: { path: { id, trial } }, body: form })),
   outcome: (id: string, trial: string, form: OutcomeForm) =>
     answer(client.PUT("/api/inspections/{id}/trials/{trial}/outcome", { params: { path: { id, trial } }, body: form })),
-  test: (id: string, test: string, form: TestPieceForm) =>
+  testPieces: () => answer(client.GET("/api/test-pieces")),
+  testPiece: (id: string) => answer(client.GET("/api/joints/{id}/test-piece", { params: { path: { id } } })),
+  specimen: (id: string, specimen: string, form: SpecimenForm) =>
+    answer(
+      client.PUT("/api/joints/{id}/test-piece/specimens/{specimen}", {
+        params: { path: { id, specimen } },
+        body: form,
+      }),
+    ),
+  specimenOff: (id: string, specimen: string) =>
+    answer(client.DELETE("/api/joints/{id}/test-piece/specimens/{specimen}", { params: { path: { id, specimen } } })),
+  specimenOn: (id: string, specimen: string) =>
+    answer(
+      client.POST("/api/joints/{id}/test-piece/specimens/{specimen}/restore", { params: { path: { id, specimen } } }),
+    ),
+  qualify: (id: string) =>
+    answer(client.POST("/api/joints/{id}/test-piece/qualification", { params: { path: { id } } })),
+  test: (id: string, test: string, form: SpecimenForm) =>
     answer(client.PUT("/api/inspections/{id}/tests/{test}", { params: { path: { id, test } }, body: form })),
   testOff: (id: string, test: string) =>
     answer(client.DELETE("/api/inspections/{id}/tests/{test}", { params: { path: { id, test } } })),
@@ -262,7 +280,7 @@ export const api = {
   reports: () => answer(client.GET("/api/reports")),
   beginReport: (form: ReportForm) => answer(client.POST("/api/reports", { body: form })),
   stopReport: (id: string) => answer(client.DELETE("/api/reports/{id}", { params: { path: { id } } })),
-  repairs: (job: string) => answer(client.GET("/api/repairs", { params: { query: job === "" ? {} : { job } } })),
+  repairs: (wanted: RepairsWanted) => answer(client.GET("/api/repairs", { params: { query: wanted } })),
   ticket: (id: string) => answer(client.GET("/api/defects/{id}", { params: { path: { id } } })),
   decide: (id: string, decision: Decision) =>
     answer(client.PUT("/api/defects/{id}/disposition", { params: { path: { id } }, body: decision })),

@@ -23,7 +23,13 @@ const groups: Group[] = [
       { to: "/machines", word: "Machines", not: ["VIEWER"] },
     ],
   },
-  { word: "Learn", pages: [{ to: "/reject-rates", word: "Reject rates", not: ["VIEWER"] }] },
+  {
+    word: "Learn",
+    pages: [
+      { to: "/test-pieces", word: "Test pieces", not: ["VIEWER"] },
+      { to: "/reject-rates", word: "Reject rates", not: ["VIEWER"] },
+    ],
+  },
   {
     word: "Admin",
     pages: [

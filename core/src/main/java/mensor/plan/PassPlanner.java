@@ -97,6 +97,7 @@ public final class PassPlanner {
                 .filter(g -> g.opening().isPositive())
                 .findFirst()
                 .ifPresent(g -> notes.add("metal that runs into the gap itself is not counted"));
+        notes.addAll(Balance.lines(joint, beads.size(), false));
         return finish("flat fillet, " + most.asks(), stretches, outline, beads, area);
     }
 
@@ -165,6 +166,7 @@ public final class PassPlanner {
         if (joint.backing().filter(b -> !b).isPresent() && !joint.oneSided()) {
             notes.add("metal of the backgouged side is not counted");
         }
+        notes.addAll(Balance.lines(joint, beads.size(), twoSides));
         return finish("groove", stretches, stack.outline(), staggered(beads), area * sides);
     }
 

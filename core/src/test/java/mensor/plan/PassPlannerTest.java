@@ -265,6 +265,9 @@ class PassPlannerTest {
         PassPlan one = PassPlanner.plan(butt("V", "1/2", "1/16", "1/8"), List.of(), PlanConstants.USUAL);
         assertThat(two.grams()).isCloseTo(2 * one.grams(), within(1e-6));
         assertThat(two.notes()).anyMatch(n -> n.startsWith("one side is drawn"));
+        assertThat(two.notes())
+                .as("common practice, no source")
+                .anyMatch(n -> n.startsWith("to stay square: sides turn about: bead 1 here, bead 1 there"));
     }
 
     @Test

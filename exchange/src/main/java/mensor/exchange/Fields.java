@@ -43,6 +43,11 @@ final class Fields {
         return new Fields(path, object, unit);
     }
 
+    /** The same fields with places that were given by a clock as lengths. */
+    Fields with(ClockFace clock) {
+        return new Fields(path, (Json.Object) ClockPlaces.inLengths(object, clock), bareUnit);
+    }
+
     /** The unit of bare lengths. */
     Unit unit() {
         return bareUnit;

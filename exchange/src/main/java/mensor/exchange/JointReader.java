@@ -2,8 +2,10 @@ package mensor.exchange;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import mensor.length.Span;
 import mensor.weld.ClockDirection;
+import mensor.weld.ClockFace;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Dihedral;
@@ -26,7 +28,20 @@ import mensor.weld.WeldType;
 final class JointReader {
     private JointReader() {}
 
-    static Joint joint(Fields f) {
+    /** Gaps and welded stretches may be given by the joint's own clock. */
+    static Joint joint(Fields given) {
+        return read(clockFace(given.with(given.unit())).map(given::with).orElse(given));
+    }
+
+    private static Optional<ClockFace> clockFace(Fields f) {
+        return f.object("clock")
+                .map(JointReader::clock)
+                .flatMap(c -> ClockFace.minutes(c.datum())
+                        .flatMap(minutes -> f.positive("length")
+                                .map(l -> new ClockFace(l, minutes, c.clockwise(), c.diameter(), c.turned()))));
+    }
+
+    private static Joint read(Fields f) {
         JointBuilder b = new JointBuilder(
                 f.requiredText("mark"),
                 f.requiredWord("weld", WeldType.class),

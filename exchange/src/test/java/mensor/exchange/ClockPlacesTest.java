@@ -55,6 +55,16 @@ class ClockPlacesTest {
                 .hasMessageContaining("half round");
     }
 
+    /** 3:00 lies at 6 in of 24, 6:00 at 12. */
+    @Test
+    void gapsAndWeldedStretchesMayBeGivenByTheClock() {
+        Inspection i = read(
+                "'clock':{},'segments':[{'from':'12:00','to':'6:00'}],'gaps':[{'from':'3:00','to':'4:00','opening':'1/8'}],",
+                "");
+        assertThat(i.joint().segments()).containsExactly(new mensor.length.Span(inches("0"), inches("12")));
+        assertThat(i.joint().gaps().get(0).span()).isEqualTo(new mensor.length.Span(inches("6"), inches("8")));
+    }
+
     @Test
     void whatIsWrongIsSaid() {
         assertThatThrownBy(() -> read("", "{'kind':'crack','at':'6:00'}"))

@@ -99,6 +99,8 @@ class RoundTripTest {
                 ",'primary':true,'transverseTension':false,'oneSided':true,'flush':true,'faying':true",
                 ",'grade':'A514','delayed':true,'position':'3F','side':'other','weldNo':'2','datum':'north end','offsetMax':'1/16'",
                 ",'testPiece':'break'",
+                ",'closed':true,'clock':{'diameter':'7 5/8','datum':'6:00','direction':'counterclockwise'},'position':'5F'",
+                ",'closed':true,'clock':{'datum':'12:00','direction':'clockwise','turned':true},'position':'2F'",
             })
     void everyFieldOfAJoint(String fields) {
         InspectionDocument read = InspectionDocument.read(document(fields, ""));

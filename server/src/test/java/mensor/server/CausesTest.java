@@ -115,12 +115,20 @@ class CausesTest {
         String inspection = ines.inspection("CS-5");
         String test = inspection + "/tests/" + UUID.randomUUID();
         JsonNode bent = ines.put(
-                        test, "{'kind':'bend','specimen':'root bend 1','openings':['1/8','3/32'],'corners':[]}")
+                        test,
+                        "{'kind':'bend','specimen':'root bend 1','openings':['1/8','3/32'],'corners':[],'lookedOver':true}")
                 .expect(200)
                 .json()
                 .get("tests")
                 .get(0);
         assertThat(bent.get("verdict").asString()).isEqualTo("accept");
+        JsonNode blank = ines.put(
+                        inspection + "/tests/" + UUID.randomUUID(), "{'kind':'root-bend','specimen':'root bend 2'}")
+                .expect(200)
+                .json()
+                .get("tests")
+                .get(1);
+        assertThat(blank.get("verdict").asString()).as("nobody looked").isEqualTo("incomplete");
         assertThat(ines.delete(test)
                         .expect(200)
                         .json()
@@ -136,7 +144,7 @@ class CausesTest {
                 .expect(200)
                 .json()
                 .get("tests")
-                .get(1);
+                .get(2);
         assertThat(broken.get("verdict").asString()).isEqualTo("reject");
         assertThat(ines.put(
                                 inspection + "/tests/" + UUID.randomUUID(),

@@ -201,8 +201,13 @@ final class TestBrowser {
 
     /** Everything that a sound weld needs: ready, the blade along it, and nothing else seen. */
     void sound(String inspection) {
-        put(inspection + "/conditions", READY).expect(200);
         add(inspection, "READING", "'from':'0','to':'24','atLeast':'5/16'").expect(200);
+        nothingSeen(inspection);
+    }
+
+    /** Ready, and inspected for all that can be seen. */
+    void nothingSeen(String inspection) {
+        put(inspection + "/conditions", READY).expect(200);
         for (String c : CLEARABLE) {
             add(inspection, "CLEAR", "'criterion':'" + c + "'").expect(200);
         }

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.UUID;
 import mensor.server.inspection.Bench;
 import mensor.server.people.Actor;
+import mensor.server.testpiece.SpecimenForm;
+import mensor.server.testpiece.Specimens;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,10 +24,10 @@ class CauseController {
     private final Bench bench;
     private final DefectCauses tracing;
     private final Trials trials;
-    private final TestPieces tests;
+    private final Specimens tests;
     private final CoachingNotes coaching;
 
-    CauseController(Bench bench, DefectCauses tracing, Trials trials, TestPieces tests, CoachingNotes coaching) {
+    CauseController(Bench bench, DefectCauses tracing, Trials trials, Specimens tests, CoachingNotes coaching) {
         this.bench = bench;
         this.tracing = tracing;
         this.trials = trials;
@@ -68,7 +70,7 @@ class CauseController {
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @PathVariable UUID test,
-            @RequestBody TestPieceForm form) {
+            @RequestBody SpecimenForm form) {
         tests.record(actor, bench.open(actor, id).joint().id(), test, form);
         return tracing.view(bench.open(actor, id), List.of());
     }

@@ -2,6 +2,7 @@ package mensor.server.cause;
 
 import java.util.List;
 import java.util.UUID;
+import mensor.server.testpiece.Specimens;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,7 +19,7 @@ public record CausesView(
         List<SignView> signs,
         List<AlsoView> also,
         List<Trials.TrialView> trials,
-        List<TestPieces.TestPieceView> tests) {
+        List<Specimens.SpecimenView> tests) {
 
     /**
      * One defect.

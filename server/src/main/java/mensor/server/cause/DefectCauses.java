@@ -23,6 +23,7 @@ import mensor.length.Length;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.InspectionResult;
 import mensor.server.joint.StoredJoint;
+import mensor.server.testpiece.Specimens;
 import mensor.server.web.Refusal;
 import mensor.server.welding.WeldingRecords;
 import mensor.weld.LoggedPass;
@@ -43,9 +44,9 @@ public class DefectCauses {
     private static final String ACCEPTED = "accepted";
 
     private final Trials trials;
-    private final TestPieces tests;
+    private final Specimens tests;
 
-    DefectCauses(Trials trials, TestPieces tests) {
+    DefectCauses(Trials trials, Specimens tests) {
         this.trials = trials;
         this.tests = tests;
     }

@@ -7,12 +7,12 @@ import java.util.Map;
 import java.util.UUID;
 import mensor.server.cause.CoachingNotes;
 import mensor.server.cause.Outcome;
-import mensor.server.cause.TestPieceForm;
-import mensor.server.cause.TestPieces;
 import mensor.server.cause.Trials;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
+import mensor.server.testpiece.SpecimenForm;
+import mensor.server.testpiece.Specimens;
 import mensor.server.welding.WeldingEntryKind;
 import org.springframework.stereotype.Component;
 
@@ -25,10 +25,10 @@ class DemoCauses {
     private final DemoBench bench;
     private final Joints joints;
     private final Trials trials;
-    private final TestPieces tests;
+    private final Specimens tests;
     private final CoachingNotes coaching;
 
-    DemoCauses(DemoBench bench, Joints joints, Trials trials, TestPieces tests, CoachingNotes coaching) {
+    DemoCauses(DemoBench bench, Joints joints, Trials trials, Specimens tests, CoachingNotes coaching) {
         this.bench = bench;
         this.joints = joints;
         this.trials = trials;
@@ -103,12 +103,12 @@ class DemoCauses {
     private void coupons(Map<String, Actor> actors) {
         joints.everywhere().stream().filter(j -> j.mark().startsWith("CP-")).forEach(j -> {
             boolean first = j.mark().equals("CP-1");
-            tests.record(actors.get("wanda"), j.id(), UUID.randomUUID(), bend("face bend 1", List.of()));
-            tests.record(
-                    actors.get("wanda"),
-                    j.id(),
-                    UUID.randomUUID(),
-                    bend("root bend 1", first ? List.of("1/16", "3/32") : List.of("5/32")));
+            specimensOf(j.mark())
+                    .forEach(s -> tests.record(
+                            actors.get("wanda"), j.id(), UUID.randomUUID(), DemoFields.read(SpecimenForm.class, s)));
+            if (!first && !j.mark().equals("CP-2")) {
+                return; // the qualification pieces are not rated
+            }
             coaching.rate(
                     actors.get("ines"),
                     bench.inspectionOf(j.id()),
@@ -131,7 +131,26 @@ class DemoCauses {
         });
     }
 
-    private static TestPieceForm bend(String specimen, List<String> openings) {
-        return new TestPieceForm("bend", specimen, openings, List.of(), null, null, null, null, null, null, null, null);
+    private static List<String> specimensOf(String mark) {
+        return switch (mark) {
+            case "CP-1" ->
+                List.of(
+                        "'kind':'macro','specimen':'macro 1','cracks':false,'fullFusion':true,'fusedToRoot':true,'legsAsRequired':true,'undercut':'1/64'",
+                        "'kind':'fillet-break','specimen':'break 1','fullFusion':true,'largest':'1/16','sum':'3/16'");
+            case "CP-2" -> List.of(bend("face bend 1", ""), bend("root bend 1", "'5/32'"));
+            case "CP-3" -> List.of(bend("root bend 1", "'1/16'"), bend("face bend 1", ""));
+            case "CP-4" ->
+                List.of(
+                        bend("face bend 1", ""),
+                        bend("root bend 1", "'3/16'"),
+                        bend("face bend 2", "'1/32'"),
+                        bend("root bend 2", "'1/16', '3/32'"));
+            default -> List.of();
+        };
+    }
+
+    private static String bend(String specimen, String openings) {
+        return "'kind':'" + specimen.substring(0, 4) + "-bend','specimen':'" + specimen + "','openings':[" + openings
+                + "],'corners':[],'lookedOver':true";
     }
 }

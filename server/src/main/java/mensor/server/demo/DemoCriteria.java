@@ -58,7 +58,7 @@ class DemoCriteria {
                 .seen("'kind':'undercut','toe':'A','from':'6','to':'7','depth':'.008','gauge':'Dial D-9'")
                 .clearBut("undercut")
                 .waived("Dial D-9", "read .0500 on the .0500 block before and after");
-        joint("Bench", "CP-1", "1", "M3", "ines", tee("6", "5/16", "3/8", "3/8", "2F"))
+        joint("Bench", "CP-1", "1", "M3", "ines", tee("8", "5/16", "3/8", "3/8", "2F"))
                 .ready()
                 .legs("1 5/16 5/16", "3 9/32 5/16", "5 5/16 5/16")
                 .clearBut();
@@ -74,6 +74,39 @@ class DemoCriteria {
                 .put(Entry.Sort.READING, "'at':'3','reinforcement':'3/32','division':'1/64'")
                 .seen("'kind':'melt-through','from':'2','to':'2 1/2','depth':'1/16'")
                 .clearBut("profile");
+        String pass =
+                "'kind':'%s','electrode':'E7018','diameter':'1/8','amps':%s,'polarity':'DCEP','technique':'stringer','progression':'up','cleaned':true,'welder':'%s'";
+        joint(
+                        "Bench",
+                        "CP-3",
+                        "1",
+                        "D5",
+                        "ines",
+                        "'weld':'groove','connection':'butt','length':'7','penetration':'cjp','backing':true,'members':[{'name':'left','thickness':'3/8'},{'name':'right','thickness':'3/8'}],"
+                                + "'groove':{'prep':'V','includedAngle':45,'rootFace':'0','rootOpening':'1/4'},'position':'3G','datum':'stamped end'")
+                .pass(pass.formatted("root", "115", "D5"))
+                .pass(pass.formatted("fill", "120", "D5"))
+                .pass(pass.formatted("cap", "115", "D5"))
+                .ready()
+                .put(Entry.Sort.READING, "'at':'2','reinforcement':'1/16','offset':'0','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'5','reinforcement':'3/32','offset':'0','division':'1/64'")
+                .clearBut()
+                .sign();
+        joint(
+                        "Bench",
+                        "CP-4",
+                        "1",
+                        "M3",
+                        "ines",
+                        "'weld':'groove','connection':'pipe-butt','length':'20 3/4','closed':true,'clock':{'diameter':'6 5/8','datum':'12:00','direction':'clockwise'},'penetration':'cjp','backing':true,"
+                                + "'members':[{'name':'lower','thickness':'3/8'},{'name':'upper','thickness':'3/8'}],'position':'6G','datum':'12:00, as one looks up the pipe'")
+                .pass(pass.formatted("root", "95", "M3"))
+                .pass(pass.formatted("cap", "110", "M3"))
+                .ready()
+                .put(Entry.Sort.READING, "'at':'3:00','reinforcement':'1/16','offset':'0','division':'1/64'")
+                .put(Entry.Sort.READING, "'at':'9:00','reinforcement':'1/16','offset':'1/32','division':'1/64'")
+                .clearBut()
+                .sign();
     }
 
     /** Square posts on their base plates: a contract limit tighter than the code, and what the Engineer allowed on one of them. */

@@ -47,7 +47,7 @@ public class History {
             new Kept("welding_entry", "Welding record", "joint_id = :joint"),
             new Kept("deviation", "Deviation", "joint_id = :joint"),
             new Kept("trial", "Change tried", "joint_id = :joint"),
-            new Kept("test_piece", "Specimen", "joint_id = :joint"),
+            new Kept("specimen", "Specimen", "joint_id = :joint"),
             new Kept("defect", "Defect", "joint_id = :joint"),
             new Kept("repair_step", "Repair", OF_DEFECTS),
             new Kept("repair_hold", "Hold", OF_DEFECTS),

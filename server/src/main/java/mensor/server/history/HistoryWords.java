@@ -264,7 +264,7 @@ final class HistoryWords {
             case "repair_hold" -> apart(String.valueOf(row.get("KIND")));
             case "joint" -> row.get("MARK");
             case "gauge_waiver" -> row.get("GAUGE");
-            case "test_piece" -> row.get("SPECIMEN");
+            case "specimen" -> row.get("SPECIMEN");
             case "photo" -> row.get("PLACE");
             case "job", "shop_setting", "gauge", "machine", "person", "access_token" -> row.get("NAME");
             case "welder" -> row.get("STAMP") + " " + row.get("NAME");

@@ -27,6 +27,8 @@ interface JointRepository extends JpaRepository<JointEntity, UUID> {
     @Query("update JointEntity j set j.waitEndsAt = null where j.id = ?1 and j.waitEndsAt = ?2")
     void judgedAfterWait(UUID id, Instant ended);
 
+    List<JointEntity> findByCriteriaOrderByCreatedAtDesc(String criteria);
+
     List<JointEntity> findByJobId(UUID job);
 
     long countByJobId(UUID job);

@@ -43,6 +43,11 @@ public class Joints {
         return List.copyOf(joints.findByJobIdOrderByLotAscMarkAscWeldNoAscSideAsc(job));
     }
 
+    /** All that are judged by a book, the newest first. */
+    public List<StoredJoint> judgedBy(String criteria) {
+        return List.copyOf(joints.findByCriteriaOrderByCreatedAtDesc(criteria));
+    }
+
     public List<StoredJoint> everywhere() {
         return List.copyOf(joints.findAll());
     }

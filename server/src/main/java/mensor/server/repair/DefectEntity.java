@@ -184,6 +184,10 @@ class DefectEntity implements ShownInWorklist {
     }
 
     String number() {
+        return numbered(number);
+    }
+
+    static String numbered(int number) {
         return "NC-" + number;
     }
 

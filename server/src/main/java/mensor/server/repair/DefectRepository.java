@@ -19,12 +19,7 @@ interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
 
     List<DefectEntity> findByInspectionIdOrderByPlaceIndex(UUID inspectionId);
 
-    /** All that is not closed, of any job. */
-    List<DefectEntity> findByStateNot(String closed);
-
     List<DefectEntity> findByJobIdOrderByNumber(UUID jobId);
-
-    List<DefectEntity> findByIdIn(List<UUID> ids);
 
     @Query("select coalesce(max(d.number), 0) from DefectEntity d where d.jobId = :job")
     int lastNumber(@Param("job") UUID job);

@@ -195,5 +195,6 @@ public record DefectsView(
             boolean onHold,
             Instant raisedAt) {}
 
-    public record RepairsPage(List<DefectRow> defects, List<WaitingView> waiting) {}
+    /** A page of what was rejected and of what waits for the Engineer, with how many fit in each. */
+    public record RepairsPage(List<DefectRow> defects, List<WaitingView> waiting, int fitting, int fittingWaiting) {}
 }

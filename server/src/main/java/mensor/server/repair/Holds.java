@@ -86,12 +86,6 @@ class Holds {
                 : Optional.empty();
     }
 
-    /** All that waits, anywhere. */
-    @Transactional(readOnly = true)
-    public List<RepairHoldEntity> waiting() {
-        return holds.findByReleasedAtNullAndDroppedFalseOrderByRaisedAt();
-    }
-
     /** A place that the Engineer accepts as it is needs nothing more. */
     void closeIfReleased(DefectEntity d, Instant now) {
         boolean asIs = d.disposition().filter(Disposition.ACCEPT_AS_IS::equals).isPresent();

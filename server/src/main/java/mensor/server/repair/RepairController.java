@@ -112,8 +112,14 @@ class RepairController {
     }
 
     @GetMapping("/repairs")
-    DefectsView.RepairsPage page(@RequestParam(required = false) UUID job) {
-        return list.page(job);
+    DefectsView.RepairsPage page(
+            @RequestParam(required = false) UUID job,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String where,
+            @RequestParam(defaultValue = "") String sort,
+            @RequestParam(defaultValue = "0") int from,
+            @RequestParam(defaultValue = "100") int size) {
+        return list.page(new RepairsList.Wanted(job, find, where, sort, from, size));
     }
 
     @GetMapping("/defects/{id}")

@@ -6,7 +6,4 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RepairHoldRepository extends JpaRepository<RepairHoldEntity, UUID> {
     List<RepairHoldEntity> findByDefectIdOrderByRaisedAt(UUID defectId);
-
-    /** All that waits, the longest first. */
-    List<RepairHoldEntity> findByReleasedAtNullAndDroppedFalseOrderByRaisedAt();
 }

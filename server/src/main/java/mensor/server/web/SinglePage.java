@@ -13,6 +13,7 @@ class SinglePage {
         "/procedures/**",
         "/gauges",
         "/machines",
+        "/test-pieces",
         "/people",
         "/criteria/**",
         "/reject-rates",

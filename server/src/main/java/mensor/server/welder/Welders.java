@@ -105,7 +105,7 @@ public class Welders {
             WelderForm.WelderTest t = tests.get(i);
             Position position = Named.find(Position.class, String.valueOf(t.position()))
                     .orElseThrow(
-                            () -> Refusal.invalid(at + "position", "the position of the test, 1F to 4F or 1G to 6G"));
+                            () -> Refusal.invalid(at + "position", "the position of the test, 1F to 6F or 1G to 6G"));
             if (t.tested() == null) {
                 throw Refusal.invalid(at + "tested", "the day of the test is required");
             }

@@ -8,26 +8,26 @@ import java.util.stream.Stream;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.testpiece.TestPiece.Bend;
-import mensor.testpiece.TestPiece.CornerCrack;
-import mensor.testpiece.TestPiece.FilletBreak;
-import mensor.testpiece.TestPiece.Macro;
+import mensor.testpiece.Specimen.Bend;
+import mensor.testpiece.Specimen.CornerCrack;
+import mensor.testpiece.Specimen.FilletBreak;
+import mensor.testpiece.Specimen.Macro;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Limits of AWS D1.1 6.10 (4.9) for a welder's test piece, from memory: at, under and over, both columns. */
-class TestPieceTest {
+class SpecimenTest {
     private static Length in(String s) {
         return Length.parse(s, Unit.INCH);
     }
 
-    private static TestPiece.Result bend(Unit units, String... openings) {
-        return new Bend(Stream.of(openings).map(o -> Length.parse(o, units)).toList(), List.of()).judge(units);
+    private static Specimen.Result bend(Unit units, String... openings) {
+        return new Bend(Stream.of(openings).map(o -> Length.parse(o, units)).toList(), List.of(), true).judge(units);
     }
 
-    private static TestPiece.Result corner(String length, boolean fromSlag) {
-        return new Bend(List.of(), List.of(new CornerCrack(in(length), fromSlag))).judge(Unit.INCH);
+    private static Specimen.Result corner(String length, boolean fromSlag) {
+        return new Bend(List.of(), List.of(new CornerCrack(in(length), fromSlag)), true).judge(Unit.INCH);
     }
 
     @ParameterizedTest
@@ -54,11 +54,11 @@ class TestPieceTest {
         assertThat(corner("1/4", false).verdict()).isEqualTo(Verdict.ACCEPT);
         assertThat(corner("1/8", true).verdict()).isEqualTo(Verdict.ACCEPT);
         assertThat(corner("9/64", true).verdict()).isEqualTo(Verdict.REJECT);
-        TestPiece.Result replaced = corner("17/64", false);
+        Specimen.Result replaced = corner("17/64", false);
         assertThat(replaced.replace()).isTrue();
         assertThat(replaced.verdict()).isEqualTo(Verdict.INCOMPLETE);
-        TestPiece.Result both =
-                new Bend(List.of(in("1/4")), List.of(new CornerCrack(in("1/2"), false))).judge(Unit.INCH);
+        Specimen.Result both =
+                new Bend(List.of(in("1/4")), List.of(new CornerCrack(in("1/2"), false)), true).judge(Unit.INCH);
         assertThat(both.verdict()).as("an opening rejects all the same").isEqualTo(Verdict.REJECT);
     }
 
@@ -79,7 +79,7 @@ class TestPieceTest {
                         .judge(Unit.INCH)
                         .verdict())
                 .isEqualTo(Verdict.ACCEPT);
-        TestPiece.Result open = new FilletBreak(false, Optional.empty(), none, none).judge(Unit.MILLIMETRE);
+        Specimen.Result open = new FilletBreak(false, Optional.empty(), none, none).judge(Unit.MILLIMETRE);
         assertThat(open.verdict()).isEqualTo(Verdict.INCOMPLETE);
         assertThat(open.lines()).hasSize(3);
     }

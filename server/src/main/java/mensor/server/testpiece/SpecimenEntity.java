@@ -1,4 +1,4 @@
-package mensor.server.cause;
+package mensor.server.testpiece;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -12,8 +12,8 @@ import org.springframework.data.domain.Persistable;
 /** A specimen of a joint or coupon with what it showed. */
 @Entity
 @Audited
-@Table(name = "test_piece")
-class TestPieceEntity implements Persistable<UUID> {
+@Table(name = "specimen")
+class SpecimenEntity implements Persistable<UUID> {
     @Id
     private UUID id;
 
@@ -27,9 +27,9 @@ class TestPieceEntity implements Persistable<UUID> {
     private UUID recordedBy;
     private Instant recordedAt;
 
-    protected TestPieceEntity() {}
+    protected SpecimenEntity() {}
 
-    TestPieceEntity(UUID id, UUID jointId, String specimen, String content, UUID recordedBy, Instant recordedAt) {
+    SpecimenEntity(UUID id, UUID jointId, String specimen, String content, UUID recordedBy, Instant recordedAt) {
         this.id = id;
         this.jointId = jointId;
         this.specimen = specimen;

@@ -1,4 +1,4 @@
-package mensor.server.cause;
+package mensor.server.testpiece;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -10,21 +10,23 @@ import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
-import mensor.testpiece.TestPiece;
+import mensor.testpiece.Specimen;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What was bent, broken or cut of a joint or coupon, and what it comes to. */
 @Service
-public class TestPieces {
-    private final TestPieceRepository pieces;
+public class Specimens {
+    private static final int LONGEST_NAME = 60;
+
+    private final SpecimenRepository pieces;
     private final Joints joints;
     private final People people;
     private final JsonMapper json;
     private final Clock clock;
 
-    TestPieces(TestPieceRepository pieces, Joints joints, People people, JsonMapper json, Clock clock) {
+    Specimens(SpecimenRepository pieces, Joints joints, People people, JsonMapper json, Clock clock) {
         this.pieces = pieces;
         this.joints = joints;
         this.people = people;
@@ -33,11 +35,11 @@ public class TestPieces {
     }
 
     /** @param replace the specimen tells nothing, another is tested in its place */
-    public record TestPieceView(
+    public record SpecimenView(
             UUID id,
             String kind,
             String specimen,
-            TestPieceForm said,
+            SpecimenForm said,
             String verdict,
             List<String> lines,
             boolean replace,
@@ -47,16 +49,16 @@ public class TestPieces {
             String citation) {}
 
     @Transactional(readOnly = true)
-    List<TestPieceView> of(StoredJoint joint) {
+    public List<SpecimenView> of(StoredJoint joint) {
         return pieces.findByJointIdOrderByRecordedAt(joint.id()).stream()
                 .map(p -> view(p, joint.unit()))
                 .toList();
     }
 
-    private TestPieceView view(TestPieceEntity p, Unit units) {
-        TestPieceForm said = json.readValue(p.content(), TestPieceForm.class);
-        TestPiece.Result result = said.read(units).judge(units);
-        return new TestPieceView(
+    private SpecimenView view(SpecimenEntity p, Unit units) {
+        SpecimenForm said = json.readValue(p.content(), SpecimenForm.class);
+        Specimen.Result result = said.read(units).judge(units);
+        return new SpecimenView(
                 p.getId(),
                 said.kind(),
                 p.specimen(),
@@ -67,13 +69,23 @@ public class TestPieces {
                 p.isWithdrawn(),
                 people.nameOf(p.recordedBy()),
                 p.recordedAt(),
-                TestPiece.CITATION);
+                Specimen.CITATION);
+    }
+
+    /** What a specimen comes to. */
+    public Specimen.Result result(SpecimenView s, Unit units) {
+        return s.said().read(units).judge(units);
     }
 
     @Transactional
-    public void record(Actor actor, UUID jointId, UUID id, TestPieceForm form) {
+    public void record(Actor actor, UUID jointId, UUID id, SpecimenForm form) {
         StoredJoint joint = forChange(actor, jointId);
-        Trials.checkLine("specimen", form.specimen(), 60, "which specimen, as \"root bend 1\"");
+        if (form.specimen() == null
+                || form.specimen().isBlank()
+                || form.specimen().length() > LONGEST_NAME) {
+            throw Refusal.invalid(
+                    "specimen", "which specimen, as \"root bend 1\", in up to " + LONGEST_NAME + " letters");
+        }
         form.read(joint.unit());
         String content = json.writeValueAsString(form);
         if (content.length() > 10_000) {
@@ -82,12 +94,12 @@ public class TestPieces {
         if (pieces.existsById(id)) {
             throw Refusal.conflict("this specimen is recorded already; take it off and record it anew");
         }
-        pieces.save(new TestPieceEntity(id, jointId, form.specimen().strip(), content, actor.id(), clock.instant()));
+        pieces.save(new SpecimenEntity(id, jointId, form.specimen().strip(), content, actor.id(), clock.instant()));
     }
 
     /** A specimen recorded by mistake: the mark stays. */
     @Transactional
-    void setWithdrawn(Actor actor, UUID jointId, UUID id, boolean off) {
+    public void setWithdrawn(Actor actor, UUID jointId, UUID id, boolean off) {
         forChange(actor, jointId);
         pieces.findById(id)
                 .filter(p -> p.jointId().equals(jointId))

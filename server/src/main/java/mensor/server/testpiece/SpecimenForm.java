@@ -1,4 +1,4 @@
-package mensor.server.cause;
+package mensor.server.testpiece;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.ArrayList;
@@ -9,17 +9,21 @@ import mensor.length.LengthFormatException;
 import mensor.length.Unit;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
-import mensor.testpiece.TestPiece;
+import mensor.testpiece.Specimen;
+import mensor.testpiece.SpecimenKind;
+import mensor.weld.Named;
 
 /**
- * What a specimen showed, in the fields of its kind: {@code bend}, {@code fillet-break}, {@code macro}. Lengths as typed.
+ * What a specimen showed, in the fields of its kind: {@code face-bend}, {@code root-bend}, {@code side-bend}, {@code fillet-break},
+ * {@code macro}, {@code nick-break}; {@code bend} where nobody said which. Lengths as typed.
  *
  * @param openings of a bend, each opening of the bent face at its longest
- * @param largest of a fillet break, the largest inclusion or pore
+ * @param largest of a fillet break, the largest inclusion or pore; of a nick-break the longest inclusion
+ * @param lookedOver of a bend: nothing opened but what is listed
  */
 @AllOptional
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
-public record TestPieceForm(
+public record SpecimenForm(
         String kind,
         String specimen,
         List<String> openings,
@@ -31,29 +35,47 @@ public record TestPieceForm(
         Boolean cracks,
         Boolean fusedToRoot,
         Boolean legsAsRequired,
-        String undercut) {
+        String undercut,
+        Boolean lookedOver,
+        String allowedInclusion,
+        String pore,
+        String allowedPore,
+        String apart,
+        String allowedApart) {
 
     @AllOptional
     public record Corner(String length, Boolean fromSlagOrFusion) {}
 
     /** @throws Refusal naming the field that cannot be read */
-    TestPiece read(Unit units) {
+    Specimen read(Unit units) {
         return switch (String.valueOf(kind)) {
-            case "bend" -> new TestPiece.Bend(openings(units), corners(units));
+            case "bend", "face-bend", "root-bend", "side-bend" ->
+                new Specimen.Bend(openings(units), corners(units), Boolean.TRUE.equals(lookedOver));
+            case "nick-break" ->
+                new Specimen.NickBreak(
+                        Optional.ofNullable(fullFusion),
+                        depth("largest", largest, units),
+                        depth("allowedInclusion", allowedInclusion, units),
+                        depth("pore", pore, units),
+                        depth("allowedPore", allowedPore, units),
+                        depth("apart", apart, units),
+                        depth("allowedApart", allowedApart, units));
             case "fillet-break" ->
-                new TestPiece.FilletBreak(
+                new Specimen.FilletBreak(
                         Boolean.TRUE.equals(bentFlat),
                         Optional.ofNullable(fullFusion),
                         depth("largest", largest, units),
                         depth("sum", sum, units));
             case "macro" ->
-                new TestPiece.Macro(
+                new Specimen.Macro(
                         Optional.ofNullable(cracks),
                         Optional.ofNullable(fullFusion),
                         Optional.ofNullable(fusedToRoot),
                         Optional.ofNullable(legsAsRequired),
                         depth("undercut", undercut, units));
-            default -> throw Refusal.invalid("kind", "bend, fillet-break or macro is required, got \"" + kind + "\"");
+            default ->
+                throw Refusal.invalid(
+                        "kind", "one of " + Named.list(SpecimenKind.class) + " is required, got \"" + kind + "\"");
         };
     }
 
@@ -66,8 +88,8 @@ public record TestPieceForm(
         return read;
     }
 
-    private List<TestPiece.CornerCrack> corners(Unit units) {
-        List<TestPiece.CornerCrack> read = new ArrayList<>();
+    private List<Specimen.CornerCrack> corners(Unit units) {
+        List<Specimen.CornerCrack> read = new ArrayList<>();
         List<Corner> said = corners == null ? List.of() : corners;
         for (int i = 0; i < said.size(); i++) {
             String field = "corners[" + i + "]";
@@ -76,7 +98,7 @@ public record TestPieceForm(
             }
             Length length = depth(field + ".length", said.get(i).length(), units)
                     .orElseThrow(() -> Refusal.invalid(field + ".length", "how long is it?"));
-            read.add(new TestPiece.CornerCrack(length, said.get(i).fromSlagOrFusion()));
+            read.add(new Specimen.CornerCrack(length, said.get(i).fromSlagOrFusion()));
         }
         return read;
     }

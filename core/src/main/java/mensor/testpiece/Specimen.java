@@ -11,7 +11,7 @@ import mensor.length.Unit;
  * What a specimen showed after it was bent, broken or cut, and what that comes to by the limits for a welder's test piece:
  * AWS D1.1 6.10 (4.9) and its fillet tests, from memory, medium confidence.
  */
-public sealed interface TestPiece {
+public sealed interface Specimen {
     String CITATION = "AWS D1.1/D1.1M, 6.10 (4.9), from memory: check against your copy";
 
     Result judge(Unit units);
@@ -26,8 +26,12 @@ public sealed interface TestPiece {
     /** A crack that runs in from the corner of a bend specimen. */
     record CornerCrack(Length length, boolean fromSlagOrFusion) {}
 
-    /** A bend: the openings on the bent face, each at its longest, and the cracks at its corners. */
-    record Bend(List<Length> openings, List<CornerCrack> corners) implements TestPiece {
+    /**
+     * A bend: the openings on the bent face, each at its longest, and the cracks at its corners.
+     *
+     * @param lookedOver all of the bent face and its corners was looked over: nothing opened but what is listed
+     */
+    record Bend(List<Length> openings, List<CornerCrack> corners, boolean lookedOver) implements Specimen {
         @Override
         public Result judge(Unit units) {
             Length single = units.pick(Length.inches(1, 8), Length.millimetres("3"));
@@ -59,6 +63,9 @@ public sealed interface TestPiece {
                             + ": the specimen is discarded and another tested");
                 }
             }
+            if (!lookedOver) {
+                v.asks("was all of the bent face looked over, and its corners?");
+            }
             return v.result("bent without more than is allowed", replace);
         }
     }
@@ -72,7 +79,7 @@ public sealed interface TestPiece {
      * @param sum all of them together
      */
     record FilletBreak(boolean bentFlat, Optional<Boolean> fullFusion, Optional<Length> largest, Optional<Length> sum)
-            implements TestPiece {
+            implements Specimen {
         @Override
         public Result judge(Unit units) {
             Verdicts v = new Verdicts();
@@ -92,6 +99,40 @@ public sealed interface TestPiece {
         }
     }
 
+    /**
+     * A specimen nicked and broken through the weld. What is allowed is the procedure's or the shop's own: none is kept here.
+     *
+     * @param inclusion the longest; zero where none was seen
+     * @param pore the largest across; zero where none was seen
+     * @param apart how near the nearest two pores lie, between their edges; absent where there are not two
+     */
+    record NickBreak(
+            Optional<Boolean> fullFusion,
+            Optional<Length> inclusion,
+            Optional<Length> allowedInclusion,
+            Optional<Length> pore,
+            Optional<Length> allowedPore,
+            Optional<Length> apart,
+            Optional<Length> allowedApart)
+            implements Specimen {
+        @Override
+        public Result judge(Unit units) {
+            Verdicts v = new Verdicts();
+            v.wanted("fusion over the whole break", fullFusion, "not fused all over");
+            v.held("inclusion", inclusion, allowedInclusion);
+            v.held("pore", pore, allowedPore);
+            apart.ifPresent(near -> {
+                if (allowedApart.isEmpty()) {
+                    v.asks("how near pores may lie: the procedure's or the shop's limit is wanted");
+                } else if (near.isUnder(allowedApart.get())) {
+                    v.fails("pores " + near.shownWithUnit() + " apart; "
+                            + allowedApart.get().shownWithUnit() + " wanted");
+                }
+            });
+            return v.result("fused, nothing over what the procedure or the shop allows", false);
+        }
+    }
+
     /** A section polished and etched. */
     record Macro(
             Optional<Boolean> cracks,
@@ -99,7 +140,7 @@ public sealed interface TestPiece {
             Optional<Boolean> fusedToRoot,
             Optional<Boolean> legsAsRequired,
             Optional<Length> undercut)
-            implements TestPiece {
+            implements Specimen {
         @Override
         public Result judge(Unit units) {
             Verdicts v = new Verdicts();
@@ -143,6 +184,15 @@ public sealed interface TestPiece {
                 asks(what + ": not read");
             } else if (read.get().isOver(most)) {
                 fails(what + " " + read.get().shownWithUnit() + "; " + most.shownWithUnit() + " allowed");
+            }
+        }
+
+        /** Against a limit that somebody must have set; what is not there needs none. */
+        void held(String what, Optional<Length> read, Optional<Length> allowed) {
+            if (read.isPresent() && read.get().isPositive() && allowed.isEmpty()) {
+                asks(what + " " + read.get().shownWithUnit() + ": the procedure's or the shop's limit is wanted");
+            } else {
+                most(what, read, allowed.or(() -> read).orElse(null));
             }
         }
 
