@@ -90,7 +90,12 @@ public final class Tracer {
 
     /** Every indication traced, whatever its verdict, in the order of the file. */
     public static List<CauseTrace> traceAll(Inspection inspection) {
-        Tracer tracer = new Tracer(inspection, Surroundings.NONE);
+        return traceAll(inspection, Surroundings.NONE);
+    }
+
+    /** As above, with what is known around the weld. */
+    public static List<CauseTrace> traceAll(Inspection inspection, Surroundings around) {
+        Tracer tracer = new Tracer(inspection, around);
         List<Occurrence> found = new ArrayList<>();
         for (int i = 0; i < inspection.indications().size(); i++) {
             found.add(tracer.indication(i));

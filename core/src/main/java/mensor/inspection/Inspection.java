@@ -71,6 +71,22 @@ public record Inspection(
                 WeldingRecord.NONE);
     }
 
+    /** The same weld with other flaws alone, as where specimens of it showed what the eye did not. */
+    public Inspection showing(List<Indication> other) {
+        return new Inspection(
+                joint,
+                units,
+                conditions,
+                Set.of(),
+                false,
+                covered,
+                readings,
+                other,
+                List.of(),
+                undercutPerToe,
+                welding);
+    }
+
     private static void checkIndication(Joint joint, String path, Indication indication) {
         boolean besideTheWeld = indication instanceof ArcStrike
                 || indication instanceof NotAsDrawn

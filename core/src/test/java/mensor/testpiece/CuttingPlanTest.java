@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import mensor.inspection.IncompleteFusion;
+import mensor.inspection.Slag;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
+import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.testpiece.PieceDecision.Tested;
 import mensor.weld.Connection;
@@ -159,5 +162,22 @@ class CuttingPlanTest {
                         Optional.empty(),
                         Optional.empty())
                 .judge(Unit.INCH);
+    }
+
+    /** The second root bend of a pipe of 24 in lies around 21 in. */
+    @Test
+    void aFailedSpecimenIsADefectAtItsPlace() {
+        CuttingPlan plan = CuttingPlan.of(pipe("3/8", Position.PIPE_FIXED_INCLINED, true));
+        Span where = SpecimenDefect.place(plan, SpecimenKind.ROOT_BEND, "root bend 2")
+                .orElseThrow();
+        assertThat(where.from()).isEqualTo(in("20 1/4"));
+        Specimen.Bend opened = new Specimen.Bend(List.of(in("5/32")), List.of(), true);
+        assertThat(SpecimenDefect.of(opened, opened.judge(Unit.INCH), where)).contains(new IncompleteFusion(where));
+        Specimen.FilletBreak slag =
+                new Specimen.FilletBreak(false, Optional.of(true), Optional.of(in("1/8")), Optional.of(in("1/8")));
+        assertThat(SpecimenDefect.of(slag, slag.judge(Unit.INCH), where)).contains(new Slag(where, true));
+        Specimen.Bend sound = new Specimen.Bend(List.of(), List.of(), true);
+        assertThat(SpecimenDefect.of(sound, sound.judge(Unit.INCH), where)).isEmpty();
+        assertThat(SpecimenDefect.place(plan, SpecimenKind.MACRO, "macro 1")).isEmpty();
     }
 }

@@ -73,7 +73,10 @@ class ScreenshotsTest extends InTheBrowser {
         shoot(ines, "sheet");
         room(ines, "/repairs", "repairs");
         room(ines, "/reject-rates", "reject-rates");
-        room(ines, "/gauges", "gauges");
+        ines.navigate(mensor.address() + "/test-pieces");
+        ines.getByText("CP-4").click();
+        assertThat(ines.getByText("looks good and broke badly")).isVisible();
+        shoot(ines, "test-piece");
         room(ines, "/criteria/d1.1-static", "criteria");
         room(ines, "/jobs", "job");
         ines.getByText("Lock footbridge").first().click();

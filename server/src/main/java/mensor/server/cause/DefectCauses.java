@@ -17,21 +17,27 @@ import mensor.cause.Situation;
 import mensor.cause.Surroundings;
 import mensor.cause.Tracer;
 import mensor.inspection.InProcessInspection;
+import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Length;
+import mensor.length.Span;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.InspectionResult;
 import mensor.server.joint.StoredJoint;
 import mensor.server.testpiece.Specimens;
 import mensor.server.web.Refusal;
 import mensor.server.welding.WeldingRecords;
+import mensor.testpiece.CuttingPlan;
+import mensor.testpiece.SpecimenDefect;
+import mensor.testpiece.SpecimenKind;
 import mensor.weld.LoggedPass;
 import mensor.weld.Named;
 import mensor.weld.Procedure;
 import mensor.weld.Sign;
 import mensor.weld.Stagger;
 import mensor.weld.Steel;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Traces an inspection with all that is known around its weld. */
@@ -64,7 +70,8 @@ public class DefectCauses {
                 accepted);
         return new CausesView(
                 inspection.joint().mark(),
-                traced.stream().map(t -> defect(t, o.judged())).toList(),
+                Stream.concat(traced.stream().map(t -> defect(t, o.judged())), broken(o, inspection, around).stream())
+                        .toList(),
                 Tracer.common(traced).stream()
                         .map(c -> new CausesView.CommonView(
                                 c.cause().id(), c.cause().title(), c.explains(), c.leaves()))
@@ -74,6 +81,35 @@ public class DefectCauses {
                 also(o),
                 tried,
                 tests.of(o.joint()));
+    }
+
+    /** What the failed specimens of the weld stand for, each traced at the place where it was cut. */
+    private List<CausesView.DefectView> broken(Bench.State o, Inspection inspection, Surroundings around) {
+        CuttingPlan plan = CuttingPlan.of(inspection.joint());
+        List<Indication> defects = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (Specimens.SpecimenView s : tests.of(o.joint())) {
+            Span where = Named.find(SpecimenKind.class, s.kind())
+                    .flatMap(k -> SpecimenDefect.place(plan, k, s.specimen()))
+                    .orElseGet(() -> inspection.joint().ruler().whole());
+            if (!s.withdrawn()) {
+                tests.defect(s, o.joint().unit(), where).ifPresent(d -> {
+                    defects.add(d);
+                    names.add(s.specimen());
+                });
+            }
+        }
+        if (defects.isEmpty()) {
+            return List.of();
+        }
+        List<CauseTrace> traced = Tracer.traceAll(inspection.showing(defects), around);
+        return traced.stream()
+                .map(t -> causes(
+                        null,
+                        t,
+                        names.get(t.indication().orElseThrow()) + " showed "
+                                + t.situation().trouble()))
+                .toList();
     }
 
     /** What else may be asked about; what was accepted only where something was. */
@@ -171,10 +207,14 @@ public class DefectCauses {
     }
 
     private static CausesView.DefectView defect(CauseTrace t, InspectionResult judged) {
+        return causes(entry(t, judged), t, t.situation().trouble());
+    }
+
+    private static CausesView.DefectView causes(@Nullable UUID entry, CauseTrace t, String trouble) {
         return new CausesView.DefectView(
-                entry(t, judged),
+                entry,
                 t.kind(),
-                t.situation().trouble(),
+                trouble,
                 t.situation().id(),
                 t.causes().stream()
                         .map(c -> new CausesView.CauseView(

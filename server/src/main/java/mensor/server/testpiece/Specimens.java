@@ -3,7 +3,10 @@ package mensor.server.testpiece;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import mensor.inspection.Indication;
+import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
@@ -11,6 +14,7 @@ import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
 import mensor.testpiece.Specimen;
+import mensor.testpiece.SpecimenDefect;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -75,6 +79,12 @@ public class Specimens {
     /** What a specimen comes to. */
     public Specimen.Result result(SpecimenView s, Unit units) {
         return s.said().read(units).judge(units);
+    }
+
+    /** What a failed specimen stands for at its place. */
+    public Optional<Indication> defect(SpecimenView s, Unit units, Span where) {
+        Specimen specimen = s.said().read(units);
+        return SpecimenDefect.of(specimen, specimen.judge(units), where);
     }
 
     @Transactional
