@@ -50,7 +50,7 @@ export default function NotePage() {
                 </Button>
                 {!holds(actor, "VIEWER") && (
                   <Rate
-                    key={n.rating?.at ?? "new"}
+                    key={n.ratings.find((r) => r.own)?.at ?? "new"}
                     n={n}
                     onRated={(rated) => queries.setQueryData(["note", id], rated)}
                   />
@@ -134,19 +134,24 @@ function Sheet({ n }: { n: Note }) {
           ))}
         </ul>
       )}
-      {n.rating && (
+      {n.ratings.length > 0 && (
         <section className="rated" aria-label="How well it is made">
-          <h2>How well it is made: {n.rating.sum} of 10</h2>
-          <p className="small">
-            A rating for learning, by {n.rating.by}. It is not pass or fail: the code’s verdict stands above.
-          </p>
-          <p>
-            {n.rubric
-              .map((r) => `${r.title} ${n.rating?.points.find((p) => p.id === r.id)?.points ?? 0}/${r.most}`)
-              .join(" · ")}
-          </p>
-          {n.rating.reasons.map((r) => (
-            <p key={r}>{r}</p>
+          <h2>How well it is made: {n.ratings.map((r) => r.sum).join(" and ")} of 10</h2>
+          <p className="small">A rating for learning. It is not pass or fail: the code’s verdict stands above.</p>
+          {n.ratings.map((r) => (
+            <div key={r.by}>
+              <p>
+                <b>
+                  {r.by}: {r.sum}
+                </b>{" "}
+                {n.rubric
+                  .map((x) => `${x.title} ${r.points.find((p) => p.id === x.id)?.points ?? 0}/${x.most}`)
+                  .join(" · ")}
+              </p>
+              {r.reasons.map((why) => (
+                <p key={why}>{why}</p>
+              ))}
+            </div>
           ))}
         </section>
       )}
@@ -159,11 +164,12 @@ function Sheet({ n }: { n: Note }) {
 }
 
 function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
+  const own = n.ratings.find((r) => r.own);
   const [points, setPoints] = useState<Record<string, number>>(
-    Object.fromEntries(n.rating?.points.map((p) => [p.id, p.points]) ?? []),
+    Object.fromEntries(own?.points.map((p) => [p.id, p.points]) ?? []),
   );
-  const [first, setFirst] = useState(n.rating?.reasons[0] ?? "");
-  const [second, setSecond] = useState(n.rating?.reasons[1] ?? "");
+  const [first, setFirst] = useState(own?.reasons[0] ?? "");
+  const [second, setSecond] = useState(own?.reasons[1] ?? "");
   const rate = useMutation({
     mutationFn: () => api.rateTestPiece(n.inspectionId, { points, firstReason: first, secondReason: second }),
     onSuccess: onRated,
@@ -177,7 +183,9 @@ function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
         rate.mutate();
       }}
     >
-      <p className="small quiet">For a coupon, or to teach. Apart from pass and fail.</p>
+      <p className="small quiet">
+        For a coupon, or to teach: your own rating, beside those of others. Apart from pass and fail.
+      </p>
       {n.rubric.map((r) => (
         <div key={r.id} className="item">
           <span>

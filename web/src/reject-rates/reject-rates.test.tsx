@@ -67,6 +67,7 @@ const note: Note = {
   },
   good: ["Crack: inspected for, none seen"],
   doubts: [],
+  ratings: [],
   rubric: [{ id: "toes", title: "Toes", most: 2, full: "wetted in" }],
 };
 
@@ -76,13 +77,16 @@ it("gives the welder one thing to change, and stores a rating apart from the ver
     PUT: () => ({
       json: {
         ...note,
-        rating: {
-          sum: 2,
-          points: [{ id: "toes", points: 2 }],
-          reasons: ["even", "slag"],
-          by: "Ines Marl",
-          at: "2026-05-04T10:00:00Z",
-        },
+        ratings: [
+          {
+            sum: 2,
+            points: [{ id: "toes", points: 2 }],
+            reasons: ["even", "slag"],
+            by: "Ines Marl",
+            own: true,
+            at: "2026-05-04T10:00:00Z",
+          },
+        ],
       },
     }),
   });

@@ -165,7 +165,7 @@ class CausesTest {
         JsonNode note = ines.get(inspection + "/note").json();
         assertThat(note.get("seen").get(0).get("why").asString()).contains("Too cold");
         assertThat(note.get("change").get("cause").asString()).contains("Too cold");
-        assertThat(note.has("rating")).isFalse();
+        assertThat(note.get("ratings")).isEmpty();
         String points = "'points':{'profile':2,'toes':2,'uniformity':1,'tie-ins':1,'cleaning':1,'defects':0}";
         assertThat(ines.put(inspection + "/rating", "{" + points + ",'firstReason':'even face'}")
                         .expect(422)
@@ -176,7 +176,19 @@ class CausesTest {
                         "{" + points + ",'firstReason':'even face','secondReason':'slag at the toes'}")
                 .expect(200)
                 .json();
-        assertThat(rated.get("rating").get("sum").asInt()).isEqualTo(7);
+        assertThat(rated.get("ratings").get(0).get("sum").asInt()).isEqualTo(7);
+        JsonNode second = RunningMensor.as("tomas")
+                .put(
+                        inspection + "/rating",
+                        "{" + points.replace("'toes':2", "'toes':1")
+                                + ",'firstReason':'even face','secondReason':'toes not wetted'}")
+                .expect(200)
+                .json()
+                .get("ratings");
+        assertThat(second.valueStream().map(r -> r.get("sum").asInt()))
+                .as("each rater's own stands beside the other's")
+                .containsExactly(7, 6);
+        assertThat(second.valueStream().map(r -> r.get("own").asBoolean())).containsExactly(false, true);
         assertThat(rated.get("verdict").asString())
                 .isEqualTo(note.get("verdict").asString());
         assertThat(ines.put(inspection + "/rating", "{'points':{'toes':3},'firstReason':'a','secondReason':'b'}")

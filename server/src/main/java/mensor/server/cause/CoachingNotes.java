@@ -59,10 +59,10 @@ public class CoachingNotes {
 
     @Transactional(readOnly = true)
     NoteView note(Actor actor, UUID inspectionId) {
-        return note(bench.open(actor, inspectionId));
+        return note(actor, bench.open(actor, inspectionId));
     }
 
-    private NoteView note(Bench.State o) {
+    private NoteView note(Actor actor, Bench.State o) {
         CausesView causes = tracing.view(o, List.of());
         var evaluation = o.judged().evaluation();
         return new NoteView(
@@ -83,7 +83,9 @@ public class CoachingNotes {
                         .map(f -> f.criterion().title() + ": " + f.reason().words())
                         .toList(),
                 causes.doubts(),
-                rating(o.inspection().id()),
+                ratings.findByInspectionIdOrderByRatedAt(o.inspection().id()).stream()
+                        .map(r -> rating(r, actor))
+                        .toList(),
                 Arrays.stream(Rubric.values())
                         .map(r -> new NoteView.RubricView(r.id(), r.title(), r.most(), r.full()))
                         .toList());
@@ -123,20 +125,17 @@ public class CoachingNotes {
                 .map(c -> new NoteView.ChangeView(c.name(), c.standing(), c.change(), c.prevent(), c.speaksFor()));
     }
 
-    private NoteView.RatingView rating(UUID inspectionId) {
-        return ratings.findById(inspectionId)
-                .map(r -> {
-                    Map<String, Integer> points = json.readValue(r.points(), new TypeReference<>() {});
-                    return new NoteView.RatingView(
-                            points.values().stream().mapToInt(i -> i).sum(),
-                            Arrays.stream(Rubric.values())
-                                    .map(p -> new NoteView.PointView(p.id(), points.get(p.id())))
-                                    .toList(),
-                            List.of(r.firstReason(), r.secondReason()),
-                            people.nameOf(r.ratedBy()),
-                            r.ratedAt());
-                })
-                .orElse(null);
+    private NoteView.RatingView rating(RatingEntity r, Actor actor) {
+        Map<String, Integer> points = json.readValue(r.points(), new TypeReference<>() {});
+        return new NoteView.RatingView(
+                points.values().stream().mapToInt(i -> i).sum(),
+                Arrays.stream(Rubric.values())
+                        .map(p -> new NoteView.PointView(p.id(), points.get(p.id())))
+                        .toList(),
+                List.of(r.firstReason(), r.secondReason()),
+                people.nameOf(r.ratedBy()),
+                r.ratedBy().equals(actor.id()),
+                r.ratedAt());
     }
 
     @Transactional
@@ -160,14 +159,14 @@ public class CoachingNotes {
         }
         Trials.checkLine("firstReason", form.firstReason(), 200, "why, in a line");
         Trials.checkLine("secondReason", form.secondReason(), 200, "why, in a second line");
-        RatingEntity rating = ratings.findById(inspectionId).orElseGet(() -> new RatingEntity(inspectionId));
+        RatingEntity rating = ratings.findByInspectionIdAndRatedBy(inspectionId, actor.id())
+                .orElseGet(() -> new RatingEntity(inspectionId, actor.id()));
         rating.set(
                 json.writeValueAsString(given),
                 form.firstReason().strip(),
                 form.secondReason().strip(),
-                actor.id(),
                 clock.instant());
         ratings.saveAndFlush(rating);
-        return note(o);
+        return note(actor, o);
     }
 }

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * A page for the welder: what was seen and where, why that is likely, the one thing to change, and what was good.
  *
  * @param change the one thing to change; absent where nothing rejects
- * @param rating how well it is made, apart from pass and fail
+ * @param ratings how well it is made in the eyes of each rater, apart from pass and fail
  */
 public record NoteView(
         UUID inspectionId,
@@ -26,7 +26,7 @@ public record NoteView(
         @Nullable ChangeView change,
         List<String> good,
         List<CausesView.DoubtView> doubts,
-        @Nullable RatingView rating,
+        List<RatingView> ratings,
         List<RubricView> rubric) {
 
     /** What was seen: in words, with what is allowed, and why it is likely. */
@@ -41,7 +41,9 @@ public record NoteView(
 
     public record PointView(String id, int points) {}
 
-    public record RatingView(int sum, List<PointView> points, List<String> reasons, String by, Instant at) {}
+    /** @param own by who asks */
+    public record RatingView(
+            int sum, List<PointView> points, List<String> reasons, String by, boolean own, Instant at) {}
 
     public record RubricView(String id, String title, int most, String full) {}
 }

@@ -8,12 +8,14 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 
-/** How well a weld is made, by the rubric; for teaching. */
+/** How well a weld is made in the eyes of one rater, by the rubric; for teaching. */
 @Entity
 @Audited
 @Table(name = "rating")
 class RatingEntity {
     @Id
+    private UUID id;
+
     private UUID inspectionId;
 
     private String points;
@@ -27,15 +29,16 @@ class RatingEntity {
 
     protected RatingEntity() {}
 
-    RatingEntity(UUID inspectionId) {
+    RatingEntity(UUID inspectionId, UUID by) {
+        this.id = UUID.randomUUID();
         this.inspectionId = inspectionId;
+        this.ratedBy = by;
     }
 
-    void set(String newPoints, String first, String second, UUID by, Instant at) {
+    void set(String newPoints, String first, String second, Instant at) {
         points = newPoints;
         firstReason = first;
         secondReason = second;
-        ratedBy = by;
         ratedAt = at;
     }
 
