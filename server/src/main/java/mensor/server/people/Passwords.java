@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mensor.server.web.Desks;
 import mensor.server.web.Refusal;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -20,21 +21,22 @@ class Passwords {
     /** Bytes: what is longer the hash would not see. */
     private static final int LONGEST = 72;
 
+    /** Of no password that is known, at the usual cost: made beforehand, since it takes a moment of each start. */
+    private static final String NOBODYS_HASH = "$2a$11$kI5aOK/NNONetEa1JuL6a.mjlQH/z0Z1aCgtEj2liCKirvWu.nf66";
+
     private final PasswordEncoder encoder;
+    /** At the cost of all others: an unknown login takes as long to refuse as a known one. */
+    private final String nobodysHash;
+
     private final Desks desks = new Desks(
             Math.max(1, Runtime.getRuntime().availableProcessors() / 2),
             Duration.ofSeconds(25), // a shift of a hundred signs in at once
             "many people sign in at this moment; try again shortly");
-    /** Of no password that is known, at the cost of all others: an unknown login takes as long to refuse as a known one. */
-    private static final String NOBODYS_HASH = "$2a$11$kI5aOK/NNONetEa1JuL6a.mjlQH/z0Z1aCgtEj2liCKirvWu.nf66";
-
     private final Set<String> common;
 
-    Passwords(PasswordEncoder encoder) {
-        if (encoder.upgradeEncoding(NOBODYS_HASH)) {
-            throw new IllegalStateException("passwords cost more now; make nobody's hash anew at that cost");
-        }
+    Passwords(PasswordEncoder encoder, @Value("${mensor.password-cost}") int cost) {
         this.encoder = encoder;
+        this.nobodysHash = NOBODYS_HASH.startsWith("$2a$" + cost + "$") ? NOBODYS_HASH : encoder.encode("nobody");
         this.common = common();
     }
 
@@ -71,6 +73,6 @@ class Passwords {
 
     /** Whether the password is that of the hash; without a hash it takes as long, and is not. */
     boolean matches(String given, String hash) {
-        return desks.at(() -> encoder.matches(given, hash == null ? NOBODYS_HASH : hash)) && hash != null;
+        return desks.at(() -> encoder.matches(given, hash == null ? nobodysHash : hash)) && hash != null;
     }
 }

@@ -1,6 +1,7 @@
 package mensor.server.web;
 
 import jakarta.servlet.DispatcherType;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -81,8 +82,9 @@ class Security {
                         + detail + "\"}");
     }
 
+    /** @param cost each one more doubles the time that a hash takes: about 0.1 s at 11 */
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder(11);
+    PasswordEncoder passwordEncoder(@Value("${mensor.password-cost}") int cost) {
+        return new BCryptPasswordEncoder(cost);
     }
 }
