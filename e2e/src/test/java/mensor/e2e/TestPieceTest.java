@@ -14,10 +14,7 @@ import org.junit.jupiter.api.Test;
 class TestPieceTest extends InTheBrowser {
     private static Page open(String login, String mark) {
         Page page = as(login);
-        page.getByText("Learn", new Page.GetByTextOptions().setExact(true)).hover();
-        page.getByText("Test pieces", new Page.GetByTextOptions().setExact(true))
-                .first()
-                .click();
+        Floor.goTo(page, "Learn", "Test pieces");
         page.getByText(mark, new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator(".mark")).hasText(mark);
         return page;
