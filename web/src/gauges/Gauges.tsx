@@ -1,7 +1,7 @@
 import { holds } from "../lib/roles";
-import { Button, ConfigProvider } from "antd";
+import { Button } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import { api, problemsByField, saidBy, type Gauge, type GaugeForm } from "../lib/api";
 import { DateField, said, TextField } from "../lib/fields";
@@ -11,7 +11,7 @@ import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 import { newId } from "../lib/id";
 import { DataTable, type Column } from "../lib/DataTable";
-import { FormGrid } from "../lib/FormGrid";
+import { RegisterCard } from "../lib/RegisterCard";
 
 /** The register of gauges, the kit carried today, and what a gauge touched that was found out of calibration. */
 export default function Gauges() {
@@ -162,8 +162,7 @@ function GaugeCard({
     enabled: gauge !== undefined,
   });
   const problems = problemsByField(fault);
-  const store = async (e: FormEvent) => {
-    e.preventDefault();
+  const store = async () => {
     try {
       const id = gauge?.id ?? newId();
       await api.putGauge(id, said(form), gauge?.version);
@@ -200,61 +199,51 @@ function GaugeCard({
     />
   );
   return (
-    <section className="card panel" aria-label="The gauge">
-      <header>
-        <h2>{gauge ? gauge.form.name : "A new gauge"}</h2>
-      </header>
-      <div className="body">
-        <form onSubmit={(e) => void store(e)}>
-          <ConfigProvider componentDisabled={!mayChange}>
-            <FormGrid>
-              {text("name", "Name on it", 6, "FG-3")}
-              {text("kind", "Kind", 6, "fillet gauge")}
-              {text("division", "Smallest division", 6, "1/32, empty for go/no-go")}
-              {text("range", "Reads up to", 6, "1")}
-              {text("uncertainty", "Certificate’s uncertainty, k = 2", 6, ".0008, empty for none")}
-              {text("serial", "Serial", 6)}
-              {date("due", "Calibration due")}
-              {date("foundOut", "Found out of calibration on")}
-            </FormGrid>
-            {fault !== undefined && (
-              <p role="alert" className="fault">
-                {saidBy(fault)}
-              </p>
-            )}
-            {mayChange && (
-              <Button className="spaced" type="primary" htmlType="submit">
-                {gauge ? "Store the gauge" : "Register it"}
-              </Button>
-            )}
-          </ConfigProvider>
-        </form>
-        {gauge && (
-          <section aria-label="Records it touched">
-            <h3>{gauge.form.foundOut ? "Records that this gauge touched" : "Records it touched"}</h3>
-            {touched.data?.length === 0 && <p className="quiet">None.</p>}
-            {touched.data?.map((t) => (
-              <div className="item" key={t.inspectionId}>
-                <Link to={`/inspections/${t.inspectionId}`}>
-                  <b>{t.mark}</b>
-                  {t.weldNo && ` weld ${t.weldNo}`}
-                  {t.revision > 1 && `, rev ${t.revision}`}
-                </Link>
-                <span>
-                  <VerdictMark verdict={t.verdict} size={18} />{" "}
-                  <span className="quiet small">{t.signed ? "signed" : "open"}</span>
-                </span>
-              </div>
-            ))}
-            {gauge.form.foundOut && (
-              <p className="cautions">
-                An open inspection that names it is not ready until another gauge is named. A signed record stands;
-                whether it holds is for the quality manager to decide, by a new revision.
-              </p>
-            )}
-          </section>
-        )}
-      </div>
-    </section>
+    <RegisterCard
+      label="The gauge"
+      title={gauge ? gauge.form.name : "A new gauge"}
+      mayChange={mayChange}
+      fault={fault}
+      word={gauge ? "Store the gauge" : "Register it"}
+      onStore={store}
+      fields={
+        <>
+          {text("name", "Name on it", 6, "FG-3")}
+          {text("kind", "Kind", 6, "fillet gauge")}
+          {text("division", "Smallest division", 6, "1/32, empty for go/no-go")}
+          {text("range", "Reads up to", 6, "1")}
+          {text("uncertainty", "Certificate’s uncertainty, k = 2", 6, ".0008, empty for none")}
+          {text("serial", "Serial", 6)}
+          {date("due", "Calibration due")}
+          {date("foundOut", "Found out of calibration on")}
+        </>
+      }
+    >
+      {gauge && (
+        <section aria-label="Records it touched">
+          <h3>{gauge.form.foundOut ? "Records that this gauge touched" : "Records it touched"}</h3>
+          {touched.data?.length === 0 && <p className="quiet">None.</p>}
+          {touched.data?.map((t) => (
+            <div className="item" key={t.inspectionId}>
+              <Link to={`/inspections/${t.inspectionId}`}>
+                <b>{t.mark}</b>
+                {t.weldNo && ` weld ${t.weldNo}`}
+                {t.revision > 1 && `, rev ${t.revision}`}
+              </Link>
+              <span>
+                <VerdictMark verdict={t.verdict} size={18} />{" "}
+                <span className="quiet small">{t.signed ? "signed" : "open"}</span>
+              </span>
+            </div>
+          ))}
+          {gauge.form.foundOut && (
+            <p className="cautions">
+              An open inspection that names it is not ready until another gauge is named. A signed record stands;
+              whether it holds is for the quality manager to decide, by a new revision.
+            </p>
+          )}
+        </section>
+      )}
+    </RegisterCard>
   );
 }

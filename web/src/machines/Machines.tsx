@@ -1,10 +1,10 @@
-import { Button, Checkbox, ConfigProvider } from "antd";
+import { Button, Checkbox } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type Machine } from "../lib/api";
+import { useState } from "react";
+import { api, problemsByField, type Machine } from "../lib/api";
 import { DataTable, type Column } from "../lib/DataTable";
 import { DateField, Field, numberOf, said, TextField } from "../lib/fields";
-import { FormGrid } from "../lib/FormGrid";
+import { RegisterCard } from "../lib/RegisterCard";
 import { newId } from "../lib/id";
 import { dayOf } from "../lib/local-time";
 import { holds } from "../lib/roles";
@@ -135,8 +135,7 @@ function MachineCard({
   const [noNumber, setNoNumber] = useState<string>();
   const queries = useQueryClient();
   const problems = problemsByField(fault);
-  const store = async (e: FormEvent) => {
-    e.preventDefault();
+  const store = async () => {
     const sent: Form = { ...said(form) };
     for (const f of numbers) {
       const n = numberOf(typed[f]);
@@ -167,71 +166,61 @@ function MachineCard({
     />
   );
   return (
-    <section className="card panel" aria-label="The machine">
-      <header>
-        <h2>{machine ? machine.form.name : "A new machine"}</h2>
-      </header>
-      <div className="body">
-        <form onSubmit={(e) => void store(e)}>
-          <ConfigProvider componentDisabled={!mayChange}>
-            <FormGrid>
-              <TextField
-                id="machine-name"
-                label="Name on it"
-                span={6}
-                required
-                value={form.name}
-                placeholder="M-4"
-                problem={problems.name}
-                onChange={(v) => setForm({ ...form, name: v })}
+    <RegisterCard
+      label="The machine"
+      title={machine ? machine.form.name : "A new machine"}
+      mayChange={mayChange}
+      fault={fault}
+      word={machine ? "Store the machine" : "Register it"}
+      onStore={store}
+      fields={
+        <>
+          <TextField
+            id="machine-name"
+            label="Name on it"
+            span={6}
+            required
+            value={form.name}
+            placeholder="M-4"
+            problem={problems.name}
+            onChange={(v) => setForm({ ...form, name: v })}
+          />
+          <Field id="machine-modes" label="Can be switched to" span={6} problem={problems.modes}>
+            <div role="group" aria-label="Can be switched to">
+              <Checkbox.Group
+                options={processes.map(([value, label]) => ({ value, label }))}
+                value={form.modes ?? []}
+                onChange={(v) => setForm({ ...form, modes: v })}
               />
-              <Field id="machine-modes" label="Can be switched to" span={6} problem={problems.modes}>
-                <div role="group" aria-label="Can be switched to">
-                  <Checkbox.Group
-                    options={processes.map(([value, label]) => ({ value, label }))}
-                    value={form.modes ?? []}
-                    onChange={(v) => setForm({ ...form, modes: v })}
-                  />
-                </div>
-              </Field>
-              {number("arcForceLowest", "Arc force from", 4, "-10")}
-              {number("arcForceMiddle", "Middle", 4, "0")}
-              {number("arcForceHighest", "to", 4, "10")}
-              <TextField
-                id="machine-arcForceWords"
-                label="or its words, softest first, separated by commas"
-                span={12}
-                value={(form.arcForceWords ?? []).join(",")}
-                placeholder="soft, medium, crisp"
-                problem={problems.arcForceWords}
-                onChange={(v) => setForm({ ...form, arcForceWords: v === "" ? undefined : v.split(",") })}
-              />
-              <DateField
-                id="machine-checkedOn"
-                label="Display checked on"
-                span={6}
-                disabled={!mayChange}
-                value={form.checkedOn}
-                problem={problems.checkedOn}
-                onChange={(v) => setForm({ ...form, checkedOn: v })}
-              />
-              {number("displayAmps", "Display, A", 3, "120")}
-              {number("meterAmps", "Meter, A", 3, "114")}
-            </FormGrid>
-            {fault !== undefined && (
-              <p role="alert" className="fault">
-                {saidBy(fault)}
-              </p>
-            )}
-            {mayChange && (
-              <Button className="spaced" type="primary" htmlType="submit">
-                {machine ? "Store the machine" : "Register it"}
-              </Button>
-            )}
-            <p className="cautions">Machines read 3–8 % off (common practice, no source).</p>
-          </ConfigProvider>
-        </form>
-      </div>
-    </section>
+            </div>
+          </Field>
+          {number("arcForceLowest", "Arc force from", 4, "-10")}
+          {number("arcForceMiddle", "Middle", 4, "0")}
+          {number("arcForceHighest", "to", 4, "10")}
+          <TextField
+            id="machine-arcForceWords"
+            label="or its words, softest first, separated by commas"
+            span={12}
+            value={(form.arcForceWords ?? []).join(",")}
+            placeholder="soft, medium, crisp"
+            problem={problems.arcForceWords}
+            onChange={(v) => setForm({ ...form, arcForceWords: v === "" ? undefined : v.split(",") })}
+          />
+          <DateField
+            id="machine-checkedOn"
+            label="Display checked on"
+            span={6}
+            disabled={!mayChange}
+            value={form.checkedOn}
+            problem={problems.checkedOn}
+            onChange={(v) => setForm({ ...form, checkedOn: v })}
+          />
+          {number("displayAmps", "Display, A", 3, "120")}
+          {number("meterAmps", "Meter, A", 3, "114")}
+        </>
+      }
+    >
+      <p className="cautions">Machines read 3–8 % off (common practice, no source).</p>
+    </RegisterCard>
   );
 }

@@ -63,6 +63,13 @@ const columns: Column<TestPieceRow>[] = [
     render: (p) => `${p.tested} of ${p.planned}`,
   },
   {
+    key: "score",
+    title: "Score",
+    width: 105,
+    value: (p) => (p.scores.length === 0 ? undefined : p.scores.reduce((a, b) => a + b) / p.scores.length),
+    render: (p) => (p.scores.length === 0 ? "–" : `${p.scores.join(", ")} of 10`),
+  },
+  {
     key: "decision",
     title: "Decision",
     width: 230,

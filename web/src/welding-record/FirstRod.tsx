@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type WeldingContent, type WeldingRecord } from "../lib/api";
+import { api, problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
 import { ChoiceField, numberOf, said, TextField, YesNo } from "../lib/fields";
+import { FormFoot } from "../lib/FormFoot";
 import { Cell, FormGrid } from "../lib/FormGrid";
 import { newId } from "../lib/id";
 import { arcForceOf, inText } from "./pass-text";
@@ -145,17 +146,7 @@ function CardForm({ welding, onDone }: { welding: WeldingRecord; onDone: () => v
         {ask("rodsAtHand", "Rods at hand for the pass")}
         {ask("protectedNow", "Access and protection")}
       </FormGrid>
-      {fault !== undefined && (
-        <p role="alert" className="fault">
-          {saidBy(fault)}
-        </p>
-      )}
-      <Button className="spaced" type="primary" htmlType="submit">
-        Keep the card
-      </Button>
-      <Button type="link" onClick={onDone}>
-        leave
-      </Button>
+      <FormFoot fault={fault} word="Keep the card" onLeave={onDone} />
     </form>
   );
 }

@@ -1,7 +1,8 @@
 import { Button } from "antd";
 import { useState, type FormEvent } from "react";
-import { api, problemsByField, saidBy, type WeldingContent, type WeldingRecord } from "../lib/api";
+import { api, problemsByField, type WeldingContent, type WeldingRecord } from "../lib/api";
 import { said, TextField, YesNo } from "../lib/fields";
+import { FormFoot } from "../lib/FormFoot";
 import { Cell, FormGrid } from "../lib/FormGrid";
 import { newId } from "../lib/id";
 import { CardLines } from "./CardLines";
@@ -78,17 +79,7 @@ function Readings({ welding, onDone }: { welding: WeldingRecord; onDone: () => v
           </Cell>
         ))}
       </FormGrid>
-      {fault !== undefined && (
-        <p role="alert" className="fault">
-          {saidBy(fault)}
-        </p>
-      )}
-      <Button className="spaced" type="primary" htmlType="submit">
-        Keep the readings
-      </Button>
-      <Button type="link" onClick={onDone}>
-        leave
-      </Button>
+      <FormFoot fault={fault} word="Keep the readings" onLeave={onDone} />
     </form>
   );
 }

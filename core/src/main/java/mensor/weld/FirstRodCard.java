@@ -64,15 +64,11 @@ public final class FirstRodCard {
     }
 
     private void line(String title, String read, String wanted, State state) {
-        lines.add(new CardLine(title, read, wanted, read.isEmpty() ? State.OPEN : state));
+        lines.add(CardLine.of(title, read, wanted, state));
     }
 
     private void yes(String title, Optional<Boolean> answer, String wanted) {
-        line(
-                title,
-                answer.map(y -> y ? "yes" : "no").orElse(""),
-                wanted,
-                answer.orElse(false) ? State.OK : State.REMARK);
+        lines.add(CardLine.of(title, answer, wanted));
     }
 
     private void mode() {

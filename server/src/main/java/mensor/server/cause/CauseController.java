@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import mensor.server.inspection.Bench;
 import mensor.server.people.Actor;
+import mensor.server.testpiece.Ratings;
 import mensor.server.testpiece.SpecimenForm;
 import mensor.server.testpiece.Specimens;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -93,8 +94,7 @@ class CauseController {
     }
 
     @PutMapping("/rating")
-    NoteView rate(
-            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody CoachingNotes.RatingForm form) {
+    NoteView rate(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody Ratings.RatingForm form) {
         return coaching.rate(actor, id, form);
     }
 }

@@ -1,11 +1,8 @@
 package mensor.server.cause;
 
-import java.time.Clock;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import mensor.inspection.Criterion;
@@ -15,47 +12,25 @@ import mensor.length.Span;
 import mensor.server.inspection.Bench;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
-import mensor.server.people.People;
-import mensor.server.web.AllOptional;
-import mensor.server.web.Refusal;
+import mensor.server.testpiece.Ratings;
 import mensor.testpiece.Rubric;
-import mensor.weld.Named;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The page that goes to the welder. */
 @Service
 public class CoachingNotes {
     private final DefectCauses tracing;
-    private final RatingRepository ratings;
+    private final Ratings ratings;
     private final Jobs jobs;
-    private final People people;
     private final Bench bench;
-    private final JsonMapper json;
-    private final Clock clock;
 
-    CoachingNotes(
-            DefectCauses tracing,
-            RatingRepository ratings,
-            Jobs jobs,
-            People people,
-            Bench bench,
-            JsonMapper json,
-            Clock clock) {
+    CoachingNotes(DefectCauses tracing, Ratings ratings, Jobs jobs, Bench bench) {
         this.tracing = tracing;
         this.ratings = ratings;
         this.jobs = jobs;
-        this.people = people;
         this.bench = bench;
-        this.json = json;
-        this.clock = clock;
     }
-
-    /** @param points for each line of the rubric */
-    @AllOptional
-    public record RatingForm(Map<String, Integer> points, String firstReason, String secondReason) {}
 
     @Transactional(readOnly = true)
     NoteView note(Actor actor, UUID inspectionId) {
@@ -83,9 +58,7 @@ public class CoachingNotes {
                         .map(f -> f.criterion().title() + ": " + f.reason().words())
                         .toList(),
                 causes.doubts(),
-                ratings.findByInspectionIdOrderByRatedAt(o.inspection().id()).stream()
-                        .map(r -> rating(r, actor))
-                        .toList(),
+                ratings.of(actor, o.inspection().id()),
                 Arrays.stream(Rubric.values())
                         .map(r -> new NoteView.RubricView(r.id(), r.title(), r.most(), r.full()))
                         .toList());
@@ -125,48 +98,10 @@ public class CoachingNotes {
                 .map(c -> new NoteView.ChangeView(c.name(), c.standing(), c.change(), c.prevent(), c.speaksFor()));
     }
 
-    private NoteView.RatingView rating(RatingEntity r, Actor actor) {
-        Map<String, Integer> points = json.readValue(r.points(), new TypeReference<>() {});
-        return new NoteView.RatingView(
-                points.values().stream().mapToInt(i -> i).sum(),
-                Arrays.stream(Rubric.values())
-                        .map(p -> new NoteView.PointView(p.id(), points.get(p.id())))
-                        .toList(),
-                List.of(r.firstReason(), r.secondReason()),
-                people.nameOf(r.ratedBy()),
-                r.ratedBy().equals(actor.id()),
-                r.ratedAt());
-    }
-
     @Transactional
-    public NoteView rate(Actor actor, UUID inspectionId, RatingForm form) {
-        if (actor.seesSignedOnly()) {
-            throw Refusal.forbidden("a viewer rates nothing");
-        }
+    public NoteView rate(Actor actor, UUID inspectionId, Ratings.RatingForm form) {
         Bench.State o = bench.open(actor, inspectionId);
-        Map<Rubric, Integer> points = new EnumMap<>(Rubric.class);
-        Map<String, Integer> given = form.points() == null ? Map.of() : form.points();
-        given.forEach((id, n) -> points.put(
-                Named.find(Rubric.class, id)
-                        .orElseThrow(() -> Refusal.invalid("points." + id, "is no line of the rubric")),
-                n));
-        try {
-            Rubric.sum(points);
-        } catch (IllegalArgumentException e) {
-            Rubric missing = Named.find(Rubric.class, e.getMessage()).orElseThrow();
-            throw Refusal.invalid(
-                    "points." + missing.id(), missing.title() + ": 0 to " + missing.most() + " are required");
-        }
-        Trials.checkLine("firstReason", form.firstReason(), 200, "why, in a line");
-        Trials.checkLine("secondReason", form.secondReason(), 200, "why, in a second line");
-        RatingEntity rating = ratings.findByInspectionIdAndRatedBy(inspectionId, actor.id())
-                .orElseGet(() -> new RatingEntity(inspectionId, actor.id()));
-        rating.set(
-                json.writeValueAsString(given),
-                form.firstReason().strip(),
-                form.secondReason().strip(),
-                clock.instant());
-        ratings.saveAndFlush(rating);
+        ratings.rate(actor, inspectionId, form);
         return note(actor, o);
     }
 }

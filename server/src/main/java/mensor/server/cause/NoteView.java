@@ -1,8 +1,8 @@
 package mensor.server.cause;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import mensor.server.testpiece.Ratings;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,7 +26,7 @@ public record NoteView(
         @Nullable ChangeView change,
         List<String> good,
         List<CausesView.DoubtView> doubts,
-        List<RatingView> ratings,
+        List<Ratings.RatingView> ratings,
         List<RubricView> rubric) {
 
     /** What was seen: in words, with what is allowed, and why it is likely. */
@@ -38,12 +38,6 @@ public record NoteView(
             @Nullable String why) {}
 
     public record ChangeView(String cause, String standing, String change, String prevent, List<String> evidence) {}
-
-    public record PointView(String id, int points) {}
-
-    /** @param own by who asks */
-    public record RatingView(
-            int sum, List<PointView> points, List<String> reasons, String by, boolean own, Instant at) {}
 
     public record RubricView(String id, String title, int most, String full) {}
 }

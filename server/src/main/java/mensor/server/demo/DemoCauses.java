@@ -11,6 +11,7 @@ import mensor.server.cause.Trials;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
+import mensor.server.testpiece.Ratings;
 import mensor.server.testpiece.SpecimenForm;
 import mensor.server.testpiece.Specimens;
 import mensor.server.welding.WeldingEntryKind;
@@ -112,7 +113,7 @@ class DemoCauses {
             coaching.rate(
                     actors.get("ines"),
                     bench.inspectionOf(j.id()),
-                    new CoachingNotes.RatingForm(
+                    new Ratings.RatingForm(
                             Map.of(
                                     "profile",
                                     2,

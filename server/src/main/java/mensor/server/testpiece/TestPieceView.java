@@ -61,7 +61,11 @@ public record TestPieceView(
             boolean ready,
             boolean written) {}
 
-    /** A test piece in the list of all. */
+    /**
+     * A test piece in the list of all.
+     *
+     * @param scores of each rater, 0 to 10
+     */
     public record TestPieceRow(
             UUID jointId,
             String mark,
@@ -74,5 +78,6 @@ public record TestPieceView(
             int tested,
             int planned,
             String decision,
-            boolean lesson) {}
+            boolean lesson,
+            List<Integer> scores) {}
 }

@@ -47,6 +47,7 @@ public class TestPieces {
     private final WeldInspections inspections;
     private final WeldingRecords welding;
     private final Specimens specimens;
+    private final Ratings ratings;
     private final Welders welders;
 
     TestPieces(
@@ -56,6 +57,7 @@ public class TestPieces {
             WeldInspections inspections,
             WeldingRecords welding,
             Specimens specimens,
+            Ratings ratings,
             Welders welders) {
         this.joints = joints;
         this.jobs = jobs;
@@ -63,6 +65,7 @@ public class TestPieces {
         this.inspections = inspections;
         this.welding = welding;
         this.specimens = specimens;
+        this.ratings = ratings;
         this.welders = welders;
     }
 
@@ -95,7 +98,10 @@ public class TestPieces {
                         p.tests().stream().filter(t -> !t.withdrawn()).toList().size(),
                         p.plan().cuts().size(),
                         p.decision().verdict().id(),
-                        p.decision().lesson()))
+                        p.decision().lesson(),
+                        ratings.of(actor, p.inspection()).stream()
+                                .map(Ratings.RatingView::sum)
+                                .toList()))
                 .toList();
     }
 

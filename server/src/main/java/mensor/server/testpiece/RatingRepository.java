@@ -1,4 +1,4 @@
-package mensor.server.cause;
+package mensor.server.testpiece;
 
 import java.util.List;
 import java.util.Optional;

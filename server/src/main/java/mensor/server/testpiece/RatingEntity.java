@@ -1,4 +1,4 @@
-package mensor.server.cause;
+package mensor.server.testpiece;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
