@@ -111,6 +111,20 @@ describe("recording", () => {
     expect(puts(sent)[0]?.body).toEqual({ kind: "READING", content: { from: "0", to: "24", atLeast: "5/16" } });
   });
 
+  it("takes Enter while another entry is on its way, and a second press of it once", async () => {
+    const b = bench();
+    const { sent } = renderWith(dock(b), { PUT: () => ({ json: b }) });
+    fireEvent.click(screen.getByText("5/16 goes, full length"));
+    fireEvent.keyDown(document.body, { key: "c" });
+    fill("At", "18");
+    expect(screen.getByText<HTMLElement>("Record").closest("button")?.disabled).toBe(false);
+    const form = screen.getByLabelText("At").closest("form") as HTMLFormElement;
+    fireEvent.submit(form);
+    fireEvent.submit(form);
+    await screen.findByText(/Recorded: crack at 18/);
+    expect(puts(sent).map((x) => (x.body as { kind: string }).kind)).toEqual(["READING", "INDICATION"]);
+  });
+
   it("fills the first empty place by a touch on the strip", () => {
     const b = bench();
     const { again } = renderWith(dock(b), {});

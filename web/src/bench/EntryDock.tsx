@@ -69,7 +69,7 @@ export function EntryDock(props: DockProps) {
             />
           ))}
           {(editing ?? run) && readWith}
-          <Button type="primary" htmlType="submit" disabled={dock.busy}>
+          <Button type="primary" htmlType="submit">
             {editing?.version !== undefined ? "Store the change" : "Record"}
           </Button>
           {editing && <PhotoButton doing={doing} {...dock.photoOf} onSaid={setSaid} onFault={setFault} />}

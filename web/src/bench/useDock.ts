@@ -72,6 +72,9 @@ export function useDock(
   /** The entry's own id is made once and kept until it is stored, so that a repeated send adds nothing twice. */
   const pending = useRef<string>(editing?.id ?? newId());
   const latest = useRef(typed);
+  /** What is on its way: pressed twice it goes once, and what was typed anew meanwhile goes after it. */
+  const sending = useRef<{ id: string; now: Typed }>(undefined);
+  const again = useRef(false);
 
   const update = (change: Typed) => {
     latest.current = { ...latest.current, ...change };
@@ -155,6 +158,11 @@ export function useDock(
   const putDown = async (version?: number, id = pending.current, running = run) => {
     if (!spec) return;
     const now = latest.current;
+    if (sending.current?.id === id) {
+      if (now !== sending.current.now) again.current = true;
+      return;
+    }
+    sending.current = { id, now };
     const content = contentOf(spec, now);
     const words = inWords({ kind: spec.entry, content }, bench);
     const step = {
@@ -172,8 +180,15 @@ export function useDock(
       if (editing) onDone();
       else if (!goesOn) goOn(spec, now);
     } catch (x) {
+      again.current = false;
       setFault(goesOn ? undefined : x);
       setSaid("");
+    } finally {
+      if (sending.current?.id === id) sending.current = undefined;
+    }
+    if (again.current) {
+      again.current = false;
+      void putDown();
     }
   };
 

@@ -38,7 +38,14 @@ final class Chromium implements AutoCloseable {
 
     /** A page in a browser of its own, with no cookie of another. */
     Page page(int width, int height) {
-        Page page = browser.newContext(settings(width, height)).newPage();
+        return page(width, height, null);
+    }
+
+    /** @param kept cookies and the like of an earlier one; null for none */
+    Page page(int width, int height, String kept) {
+        Browser.NewContextOptions settings = settings(width, height);
+        Page page = browser.newContext(kept == null ? settings : settings.setStorageState(kept))
+                .newPage();
         page.setDefaultTimeout(PATIENCE);
         return page;
     }

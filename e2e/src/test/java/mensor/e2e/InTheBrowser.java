@@ -1,6 +1,11 @@
 package mensor.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.util.HashMap;
+import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 
@@ -20,11 +25,19 @@ abstract class InTheBrowser {
         chromium.close();
     }
 
+    /** What a browser kept after each person's first sign-in: who comes again need not type it anew. */
+    private static final Map<String, String> SIGNED_IN = new HashMap<>();
+
     /** At a desk, signed in. */
     static Page as(String login) {
-        Page page = chromium.page(1280, 800);
+        Page page = chromium.page(1280, 800, SIGNED_IN.get(login));
         page.navigate(mensor.address());
-        Floor.signIn(page, login);
+        Locator form = page.getByLabel("Login");
+        assertThat(page.getByLabel("Mensor, to the worklist").or(form).first()).isVisible();
+        if (form.isVisible()) { // the first time, or somebody signed out everywhere
+            Floor.signIn(page, login);
+            SIGNED_IN.put(login, page.context().storageState());
+        }
         return page;
     }
 }
