@@ -39,9 +39,7 @@ public record PieceDecision(Verdict verdict, List<String> lines, boolean lesson)
                 open.add(kind.title().toLowerCase(java.util.Locale.ROOT) + ": " + there + " of " + wanted + " tested");
             }
         }
-        if (plan.cuts().isEmpty() && tested.isEmpty()) {
-            open.add("no specimen is tested");
-        }
+        open.addAll(plan.problems()); // without a plan nobody knows how many specimens are enough
         if (!failing.isEmpty()) {
             return new PieceDecision(Verdict.REJECT, List.copyOf(failing), visual == Verdict.ACCEPT && broke);
         }

@@ -130,6 +130,9 @@ class CuttingPlanTest {
         assertThat(PieceDecision.of(Verdict.ACCEPT, none, List.of()).verdict())
                 .as("nothing was tested")
                 .isEqualTo(Verdict.INCOMPLETE);
+        assertThat(PieceDecision.of(Verdict.ACCEPT, none, List.of(root)).verdict())
+                .as("one specimen is not enough where no plan says how many are")
+                .isEqualTo(Verdict.INCOMPLETE);
     }
 
     @Test
