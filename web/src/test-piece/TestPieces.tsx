@@ -3,6 +3,7 @@ import { Alert, Flex } from "antd";
 import { useNavigate } from "react-router";
 import { api, saidBy, type TestPieceRow } from "../lib/api";
 import { DataTable, type Column } from "../lib/DataTable";
+import { tied } from "../lib/tied";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 
@@ -39,7 +40,7 @@ export default function TestPieces() {
 
 const columns: Column<TestPieceRow>[] = [
   { key: "mark", title: "Piece", width: 110, value: (p) => p.mark, render: (p) => <b className="big">{p.mark}</b> },
-  { key: "what", title: "What it is", value: (p) => p.inWords },
+  { key: "what", title: "What it is", value: (p) => p.inWords, render: (p) => tied(p.inWords) },
   { key: "position", title: "Position", width: 135, value: (p) => p.position, filter: true },
   { key: "welder", title: "Welder", width: 125, value: (p) => p.welder, filter: true },
   { key: "job", title: "Job", width: 150, value: (p) => p.job, filter: true, extra: true },
