@@ -98,6 +98,11 @@ export default function PlanPage() {
                 <Takes plan={p} units={m.units} recorded={m.entries.some((e) => e.kind === "PASS" && !e.withdrawn)} />
                 <h3>Schools</h3>
                 <SchoolLines schools={m.schools} topics={["cover", "cap", "open-root", "beads"]} />
+                {m.openRoot.map((line) => (
+                  <p key={line} className="small">
+                    {line}
+                  </p>
+                ))}
                 {p.plan.notes.map((n) => (
                   <p key={n} className="cautions">
                     {n}

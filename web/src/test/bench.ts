@@ -67,6 +67,7 @@ export function welding(more: Partial<WeldingRecord> = {}): WeldingRecord {
     apart: "1",
     drawing: { length: 609.6, clock: [], ticks: [], gaps: [], openings: [], passes: [], marks: [] },
     angles: [],
+    openRoot: [],
     sights: [],
     schools: [],
     firstRod: { version: 0, stops: false, lines: [], protection: [] },

@@ -5,6 +5,7 @@ import { api, problemsByField, type WeldingContent, type WeldingRecord } from ".
 import { ChoiceField, numberOf, said, TextField } from "../lib/fields";
 import { arcForceOf, inText } from "./pass-text";
 import { PassChanges } from "./PassChanges";
+import { SeenAngles } from "./SeenAngles";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
 const rods = ["E6010", "E6011", "E6013", "E7014", "E7018", "E7024"];
@@ -131,6 +132,7 @@ export function PassForm({
   const machines = (known.data ?? []).map((m) => m.form.name ?? "");
   const [planned, setPlanned] = useState<string[]>(editing?.plannedFields ?? []);
   const [noNumber, setNoNumber] = useState<string>();
+  const [seen, setSeen] = useState(editing?.angles ?? []);
   const [changes, setChanges] = useState(editing?.changes ?? []);
   const [more, setMore] = useState(false);
   const set = (field: keyof Typed, value: string) => {
@@ -155,6 +157,7 @@ export function PassForm({
       if (n !== undefined && !isFinite(n)) return setNoNumber(f);
       if (n !== undefined) content[f] = n;
     }
+    if (seen.some((a) => Number.isNaN(a.work) || Number.isNaN(a.travel))) return setNoNumber("angles");
     setNoNumber(undefined);
     if (typed.machine) Object.assign(content, arcForceOf(typed.arcForceShown));
     if (!content.machine && content.arcForceShown !== undefined) {
@@ -165,6 +168,7 @@ export function PassForm({
     if (stops.trim()) content.stops = placesOf(stops);
     if (restarts.trim()) content.restarts = placesOf(restarts);
     if (changes.length > 0) content.changes = changes;
+    if (seen.length > 0) content.angles = seen;
     if (cleaned) content.cleaned = cleaned === "true";
     if (planned.length > 0) content.plannedFields = planned.filter((f) => f in content);
     if (await onPut(content)) setPlanned([]);
@@ -263,12 +267,26 @@ export function PassForm({
             {text("restarts", "Restarts at", 4)}
             {text("workAngle", "Work angle, °", 6, "45")}
             {text("travelAngle", "Travel angle, °", 6, "10 dragged, -5 pushed")}
+            {welding.drawing.clock.length > 0 && (
+              <SeenAngles
+                seen={seen}
+                welding={welding}
+                problem={noNumber === "angles" ? "a number of degrees" : problems.angles}
+                onChange={setSeen}
+              />
+            )}
             <Cell span={12}>
               {angles.map((a) => (
                 <p key={a} className="small">
                   <b>Planned:</b> {a}
                 </p>
               ))}
+              {typed.kind === "root" &&
+                welding.openRoot.map((line) => (
+                  <p key={line} className="small">
+                    {line}
+                  </p>
+                ))}
             </Cell>
             <PassChanges changes={changes} problems={problems} onChange={setChanges} />
           </>

@@ -2,13 +2,11 @@ import "./welding-record.css";
 import { useState } from "react";
 import { api, saidBy, type WeldingContent, type WeldingEntry, type WeldingRecord } from "../lib/api";
 import { Made } from "./FitUpPanel";
-import { inText } from "./pass-text";
+import { inText, timeOf } from "./pass-text";
 import { PassForm } from "./PassForm";
 import { WholeWeld } from "./WholeWeld";
 import { useWeldingChange } from "./useWeldingRecord";
 import { newId } from "../lib/id";
-import { timeAt } from "../lib/clock";
-import { placeOf } from "../lib/place";
 
 /** What was actually used, pass by pass, and where it departs; it is what the causes are traced from. */
 export function PassesPanel({
@@ -130,6 +128,7 @@ function PassInWords({ content: c, welding }: { content: WeldingContent; welding
     c.workAngle !== undefined && `work angle ${c.workAngle}°`,
     c.travelAngle !== undefined && `${c.travelAngle < 0 ? "pushed" : "dragged"} ${Math.abs(c.travelAngle)}°`,
     c.cover !== undefined && `covers ${c.cover} %`,
+    ...(c.angles ?? []).map((a) => `at ${places([a.at ?? ""], welding)} ${anglesIn(a)}`),
     ...(c.changes ?? []).map((x) => `at ${places([x.at ?? ""], welding)} ${x.what} ${x.from} to ${x.to}`),
     c.cleaned !== undefined && (c.cleaned ? "cleaned" : "not cleaned"),
     c.welder && `by ${c.welder}`,
@@ -142,12 +141,16 @@ function PassInWords({ content: c, welding }: { content: WeldingContent; welding
   );
 }
 
-/** By the clock where the weld runs around a round member, else as they were typed. */
-function places(list: string[], { drawing, units }: WeldingRecord): string {
-  return list
-    .map((typed) => {
-      const at = placeOf(typed, units);
-      return (at === undefined ? undefined : timeAt(at, drawing)) ?? typed;
-    })
+function anglesIn(a: NonNullable<WeldingContent["angles"]>[number]): string {
+  return [
+    a.work !== undefined && `work angle ${a.work}°`,
+    a.travel !== undefined && `${a.travel < 0 ? "pushed" : "dragged"} ${Math.abs(a.travel)}°`,
+  ]
+    .filter(Boolean)
     .join(", ");
+}
+
+/** By the clock where the weld runs around a round member, else as they were typed. */
+function places(list: string[], welding: WeldingRecord): string {
+  return list.map((typed) => timeOf(typed, welding)).join(", ");
 }

@@ -82,6 +82,11 @@ export default function StopOrGo() {
                 {saidBy(fault)}
               </p>
             )}
+            {m?.openRoot.map((line) => (
+              <p key={line} className="small">
+                {line}
+              </p>
+            ))}
             {m && <SchoolLines schools={m.schools} topics={["restart-lead", "slag-lines", "open-root"]} />}
             <p className="cautions">
               Common practice, no source; the procedure decides. One change at a time, 5 A steps. Slag is hot: eye

@@ -13,6 +13,7 @@ import mensor.length.Length;
  * @param hotStart in percent of the machine's scale
  * @param ampsAtArc by a meter at the arc; they stand for the machine's display
  * @param restarts where a rod was begun anew
+ * @param angles as seen at single places, around a pipe at 6:00, 3:00, 9:00 and 12:00
  */
 public record PassDetail(
         OptionalDouble workAngle,
@@ -21,7 +22,8 @@ public record PassDetail(
         OptionalDouble hotStart,
         OptionalDouble ampsAtArc,
         List<Length> restarts,
-        List<PassChange> changes) {
+        List<PassChange> changes,
+        List<SeenAngles> angles) {
     public static final PassDetail NONE = new PassDetail(
             OptionalDouble.empty(),
             OptionalDouble.empty(),
@@ -29,12 +31,17 @@ public record PassDetail(
             OptionalDouble.empty(),
             OptionalDouble.empty(),
             List.of(),
+            List.of(),
             List.of());
 
     public PassDetail {
         restarts = List.copyOf(restarts);
         changes = List.copyOf(changes);
+        angles = List.copyOf(angles);
     }
+
+    /** How the rod was held at a place; signs as of the pass's own. */
+    public record SeenAngles(Length at, OptionalDouble work, OptionalDouble travel) {}
 
     /** Something that was changed while the pass went on: at which place, from what to what. */
     public record PassChange(Length at, Changed what, String from, String to) {}

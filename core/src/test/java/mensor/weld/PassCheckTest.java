@@ -281,6 +281,7 @@ class PassCheckTest {
                 OptionalDouble.empty(),
                 OptionalDouble.of(150),
                 List.of(),
+                List.of(),
                 List.of());
         LoggedPass logged = new LoggedPass(
                 shown,

@@ -81,6 +81,13 @@ public final class WeldingParts {
                             c.requiredText("to"));
                     c.end();
                     return change;
+                }),
+                f.objects("angles", (at, a) -> {
+                    Length place = a.requiredLength("at");
+                    joint.checkPlace("angles", place);
+                    PassDetail.SeenAngles seen = new PassDetail.SeenAngles(place, angle(a, "work"), angle(a, "travel"));
+                    a.end();
+                    return seen;
                 }));
     }
 

@@ -112,7 +112,7 @@ class MachineTest {
                         joint,
                         "PASS",
                         pass
-                                + "'ampsAtArc':115,'workAngle':45,'travelAngle':-5,'cover':60,'hotStart':30,'restarts':['8'],'changes':[{'at':'6','what':'amps','from':'130','to':'122'}]")
+                                + "'ampsAtArc':115,'workAngle':45,'travelAngle':-5,'cover':60,'hotStart':30,'restarts':['8'],'changes':[{'at':'6','what':'amps','from':'130','to':'122'}],'angles':[{'at':'4','work':50,'travel':-5}]")
                 .expect(200)
                 .json()
                 .get("entries")
@@ -120,10 +120,13 @@ class MachineTest {
                 .get("content");
         assertThat(content.get("changes").get(0).get("to").asString()).isEqualTo("122");
         assertThat(content.get("travelAngle").asInt()).isEqualTo(-5);
+        assertThat(content.get("angles").get(0).get("work").asInt()).isEqualTo(50);
         for (String wrong : new String[] {
             "'cover':160",
             "'workAngle':120",
             "'restarts':['99']",
+            "'angles':[{'at':'99','work':45}]",
+            "'angles':[{'at':'4','work':145}]",
             "'changes':[{'at':'6','what':'hat','from':'1','to':'2'}]"
         }) {
             ines.made(joint, "PASS", pass + wrong).expect(422);

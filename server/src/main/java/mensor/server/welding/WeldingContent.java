@@ -65,6 +65,7 @@ public record WeldingContent(
         BigDecimal ampsAtArc,
         List<String> restarts,
         List<PassChangeForm> changes,
+        List<AnglesForm> angles,
         String preset,
         String squareBefore,
         String squareAfter,
@@ -79,6 +80,11 @@ public record WeldingContent(
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
     public record PassChangeForm(String at, String what, String from, String to) {}
+
+    /** The work and travel angle as seen at a place, degrees. */
+    @AllOptional
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record AnglesForm(String at, BigDecimal work, BigDecimal travel) {}
 
     @AllOptional
     @JsonInclude(JsonInclude.Include.NON_EMPTY)

@@ -36,6 +36,7 @@ public record WeldingView(
         FirstRodView firstRod,
         SquarenessView squareness,
         List<AnglesView> angles,
+        List<String> openRoot,
         List<SightView> sights,
         List<Schools.SchoolView> schools,
         boolean signed) {

@@ -11,6 +11,7 @@ import mensor.inspection.InspectionItem;
 import mensor.inspection.PoolSight;
 import mensor.inspection.ProcessQuestion;
 import mensor.length.Unit;
+import mensor.plan.OpenRoot;
 import mensor.plan.SchoolTopic;
 import mensor.server.job.Schools;
 import mensor.server.joint.StoredJoint;
@@ -18,7 +19,9 @@ import mensor.server.joint.WeldingForm;
 import mensor.server.people.People;
 import mensor.weld.CardLine;
 import mensor.weld.FirstRodCard;
+import mensor.weld.LoggedPass;
 import mensor.weld.Named;
+import mensor.weld.Pass;
 import mensor.weld.PassKind;
 import mensor.weld.PlannedAngles;
 import mensor.weld.Procedure;
@@ -115,11 +118,26 @@ public class WeldingViews {
                                         .map(PlannedAngles::shown)
                                         .toList()))
                         .toList(),
+                OpenRoot.lines(o.asFitted(), rootRod(o), o.schools()),
                 Arrays.stream(PoolSight.values())
                         .map(s -> new WeldingView.SightView(s.id(), s.title(), s.isStop(), restart(s, o.schools())))
                         .toList(),
                 Schools.shown(o.schools()),
                 inspections.signed());
+    }
+
+    /** Of the root as recorded, else as the procedure has it; none where it is not laid by stick. */
+    private static Optional<String> rootRod(WeldingRecords.State o) {
+        Optional<Pass> root = o.loggedPasses().stream()
+                .map(LoggedPass::pass)
+                .filter(p -> p.kind().equals(Optional.of(PassKind.ROOT)))
+                .findFirst();
+        return root.isPresent()
+                ? root.filter(Pass::isStick).flatMap(Pass::electrode)
+                : o.procedure()
+                        .flatMap(p -> p.pass(PassKind.ROOT))
+                        .filter(p -> p.process().isStick())
+                        .map(ProcedurePass::electrode);
     }
 
     /** How to go on after a stop; where the shop picked how far ahead a restart begins, that too. */
