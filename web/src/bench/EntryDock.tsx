@@ -116,13 +116,13 @@ function DockSaid({ dock: { spec, late, others, fault, problems, said } }: { doc
       ) : first !== undefined ? (
         <span className="fault">{first}</span>
       ) : (
-        said || (
+        said ||
+        (spec && (
           <span className="quiet">
-            {spec
-              ? "Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter records; Esc, then a letter, changes what is recorded."
-              : "Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place."}
+            Lengths as the gauge shows them: 1/32, 1 1/8, .03, 2.4mm. Enter records; Esc, then a letter, changes what is
+            recorded.
           </span>
-        )
+        ))
       )}
     </div>
   );

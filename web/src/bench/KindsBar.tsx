@@ -68,6 +68,11 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
             {dock.bladedWords(b)}
           </Button>
         ))}
+      {!spec && (
+        <span className="quiet grow small" style={{ alignSelf: "center" }}>
+          Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.
+        </span>
+      )}
     </Flex>
   );
 }

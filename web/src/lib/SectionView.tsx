@@ -209,7 +209,7 @@ function Dimension({
           <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={ink.paper} strokeWidth="2" strokeDasharray="5 4" />
         )}
         <circle cx={to.x} cy={to.y} r="4" fill={colour} stroke={ink.paper} />
-        {/* the offset is lettered under the surface, clear of the crown above it */}
+        {/* the offset is lettered under the surface, clear of the crown above it; the crown to the left, clear of its limit */}
         <Label
           at={
             d.name === "offset"
@@ -218,7 +218,7 @@ function Dimension({
           }
           text={words}
           colour={colour}
-          anchor="start"
+          anchor={d.name === "reinforcement" ? "end" : "start"}
         />
       </g>
     );

@@ -44,8 +44,9 @@ export function SeenAngles({
     <TextField
       key={`${t} work`}
       id={`angle-work-${t}`}
-      label={`${t} work, °`}
+      label={`${t} work`}
       span={3}
+      placeholder="°"
       value={rows[t]?.work ?? ""}
       problem={problem}
       onChange={(work) => set(t, { work })}
@@ -53,8 +54,9 @@ export function SeenAngles({
     <TextField
       key={`${t} travel`}
       id={`angle-travel-${t}`}
-      label={`${t} travel, °`}
+      label={`${t} travel`}
       span={3}
+      placeholder="°"
       value={rows[t]?.travel ?? ""}
       onChange={(travel) => set(t, { travel })}
     />,
