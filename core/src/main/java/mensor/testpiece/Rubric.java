@@ -2,62 +2,86 @@ package mensor.testpiece;
 
 import java.util.List;
 import java.util.Map;
-import mensor.weld.Named;
+import java.util.Optional;
+import mensor.weld.InvalidField;
 
 /**
- * How well a coupon is made, from 0 to 10 (common practice, no source): for teaching. It says nothing of pass and fail, which
- * are the code's.
+ * How well a test piece is made, from 0 to 10: for teaching. It says nothing of pass and fail, which are the code's. A shop may have its
+ * own.
  */
-public enum Rubric implements Named {
-    PROFILE("profile", "Size and profile", 2, "legs and throat as asked, face flat to slightly convex"),
-    TOES("toes", "Toes", 2, "wetted in, no undercut, no overlap, straight"),
-    UNIFORMITY("uniformity", "Uniformity", 2, "ripples and width alike from end to end"),
-    TIE_INS("tie-ins", "Tie-ins", 2, "starts and stops that cannot be found, craters filled"),
-    CLEANING("cleaning", "Cleaning", 1, "slag and spatter off, no strikes beside the weld"),
-    DEFECTS("defects", "Defects", 1, "none seen");
+public record Rubric(List<Part> parts) {
+    private static final int MOST_PARTS = 12;
+    private static final int LONGEST = 200;
+    /** All parts together. */
+    public static final int FULL = 10;
 
-    private final String id;
-    private final String title;
-    private final int most;
-    private final String full;
+    /** Common practice, no source. */
+    public static final Rubric USUAL = new Rubric(List.of(
+            new Part("profile", "Size and profile", 2, "legs and throat as asked, face flat to slightly convex"),
+            new Part("toes", "Toes", 2, "wetted in, no undercut, no overlap, straight"),
+            new Part("uniformity", "Uniformity", 2, "ripples and width alike from end to end"),
+            new Part("tie-ins", "Tie-ins", 2, "starts and stops that cannot be found, craters filled"),
+            new Part("cleaning", "Cleaning", 1, "slag and spatter off, no strikes beside the weld"),
+            new Part("defects", "Defects", 1, "none seen")));
 
-    Rubric(String id, String title, int most, String full) {
-        this.id = id;
-        this.title = title;
-        this.most = most;
-        this.full = full;
+    /**
+     * One line of it.
+     *
+     * @param most points for it
+     * @param full what earns all of them
+     */
+    public record Part(String id, String title, int most, String full) {}
+
+    public Rubric {
+        parts = List.copyOf(parts);
+        if (parts.isEmpty() || parts.size() > MOST_PARTS) {
+            throw new InvalidField("parts", "1 to " + MOST_PARTS + " lines are required");
+        }
+        for (int i = 0; i < parts.size(); i++) {
+            Part p = parts.get(i);
+            String at = "parts[" + i + "].";
+            if (!p.id().matches("[a-z0-9][a-z0-9-]{0,39}")) {
+                throw new InvalidField(at + "id", "small letters, digits and hyphens are required");
+            }
+            text(at + "title", p.title());
+            text(at + "full", p.full());
+            if (p.most() < 1 || p.most() > FULL) {
+                throw new InvalidField(at + "most", "1 to " + FULL + " points are required");
+            }
+        }
+        if (parts.stream().map(Part::id).distinct().count() != parts.size()) {
+            throw new InvalidField("parts", "two lines have the same id");
+        }
+        int sum = parts.stream().mapToInt(Part::most).sum();
+        if (sum != FULL) {
+            throw new InvalidField("parts", "all points together are " + FULL + ", got " + sum);
+        }
     }
 
-    @Override
-    public String id() {
-        return id;
+    private static void text(String field, String text) {
+        if (text.isBlank() || text.length() > LONGEST) {
+            throw new InvalidField(field, "1 to " + LONGEST + " letters are required");
+        }
     }
 
-    public String title() {
-        return title;
-    }
-
-    /** The most points for it. */
-    public int most() {
-        return most;
-    }
-
-    /** What earns all of them. */
-    public String full() {
-        return full;
+    public Optional<Part> part(String id) {
+        return parts.stream().filter(p -> p.id().equals(id)).findFirst();
     }
 
     /**
      * The sum of the points.
      *
-     * @throws IllegalArgumentException where a point is missing or out of its range, naming it
+     * @throws InvalidField where a point is missing, out of its range, or for no line of the rubric
      */
-    public static int sum(Map<Rubric, Integer> points) {
+    public int sum(Map<String, Integer> points) {
+        for (String id : points.keySet()) {
+            part(id).orElseThrow(() -> new InvalidField("points." + id, "is no line of the rubric"));
+        }
         int sum = 0;
-        for (Rubric r : List.of(values())) {
-            Integer given = points.get(r);
-            if (given == null || given < 0 || given > r.most) {
-                throw new IllegalArgumentException(r.id);
+        for (Part p : parts) {
+            Integer given = points.get(p.id());
+            if (given == null || given < 0 || given > p.most()) {
+                throw new InvalidField("points." + p.id(), p.title() + ": 0 to " + p.most() + " are required");
             }
             sum += given;
         }

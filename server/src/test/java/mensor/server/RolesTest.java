@@ -29,6 +29,8 @@ class RolesTest {
         PEOPLE.put("repair lead", "rufus");
         PEOPLE.put("quality manager", "quinn");
         PEOPLE.put("viewer", "vera");
+        PEOPLE.put("instructor", "igor");
+        PEOPLE.put("learner", "lea");
     }
 
     /** Every operation with a real open inspection, its joint and its job in the path, and a body that says nothing. */
@@ -128,8 +130,8 @@ class RolesTest {
                 application against this table. Of an open inspection a viewer sees nothing; a signed one may be read by all. Some endpoints ask more than the
                 role: a inspection in hand is signed by an inspector with papers, and an inspector records of a repair its accepted cavity only.
 
-                | method | path | inspector | welding engineer | repair lead | quality manager | viewer |
-                | --- | --- | --- | --- | --- | --- | --- |
+                | method | path | inspector | welding engineer | repair lead | quality manager | viewer | instructor | learner |
+                | --- | --- | --- | --- | --- | --- | --- | --- | --- |
                 """;
     }
 }

@@ -48,7 +48,10 @@ public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
                 {"tomas", "INSPECTOR"},
                 {"rufus", "REPAIR_LEAD"},
                 {"wanda", "WELDING_ENGINEER"},
-                {"vera", "VIEWER"}
+                {"vera", "VIEWER"},
+                {"igor", "INSTRUCTOR"},
+                {"lea", "LEARNER"},
+                {"noah", "LEARNER"}
             }) {
                 first.post(
                                 "/api/people",

@@ -1,6 +1,5 @@
 package mensor.server.cause;
 
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +12,7 @@ import mensor.server.inspection.Bench;
 import mensor.server.job.Jobs;
 import mensor.server.people.Actor;
 import mensor.server.testpiece.Ratings;
-import mensor.testpiece.Rubric;
+import mensor.server.testpiece.Rubrics;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,12 +21,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class CoachingNotes {
     private final DefectCauses tracing;
     private final Ratings ratings;
+    private final Rubrics rubrics;
     private final Jobs jobs;
     private final Bench bench;
 
-    CoachingNotes(DefectCauses tracing, Ratings ratings, Jobs jobs, Bench bench) {
+    CoachingNotes(DefectCauses tracing, Ratings ratings, Rubrics rubrics, Jobs jobs, Bench bench) {
         this.tracing = tracing;
         this.ratings = ratings;
+        this.rubrics = rubrics;
         this.jobs = jobs;
         this.bench = bench;
     }
@@ -59,7 +60,7 @@ public class CoachingNotes {
                         .toList(),
                 causes.doubts(),
                 ratings.of(actor, o.inspection().id()),
-                Arrays.stream(Rubric.values())
+                rubrics.ofShop().parts().stream()
                         .map(r -> new NoteView.RubricView(r.id(), r.title(), r.most(), r.full()))
                         .toList());
     }

@@ -64,7 +64,11 @@ public class History {
             new Kept("kit", "Gauges in hand", ALL),
             new Kept("person", "Person", ALL),
             new Kept("access_token", "Token for a script", ALL),
-            new Kept("welder", "Welder", ALL));
+            new Kept("welder", "Welder", ALL),
+            new Kept("piece", "Test piece", ALL),
+            new Kept("piece_picture", "Picture of a test piece", ALL),
+            new Kept("drill", "Drill", ALL),
+            new Kept("handout", "Drill handed out", ALL));
 
     private final JdbcClient jdbc;
     private final People people;

@@ -265,6 +265,9 @@ final class HistoryWords {
             case "joint" -> row.get("MARK");
             case "gauge_waiver" -> row.get("GAUGE");
             case "specimen" -> row.get("SPECIMEN");
+            case "piece" -> row.get("WELDER") + " " + row.get("NUMBER");
+            case "drill" -> row.get("ID");
+            case "handout" -> row.get("DRILL") + " to " + row.get("WELDER");
             case "photo" -> row.get("PLACE");
             case "job", "shop_setting", "gauge", "machine", "person", "access_token" -> row.get("NAME");
             case "welder" -> row.get("STAMP") + " " + row.get("NAME");

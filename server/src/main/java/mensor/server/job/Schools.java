@@ -21,11 +21,11 @@ import tools.jackson.databind.json.JsonMapper;
 public class Schools {
     private static final String SETTING = "schools";
 
-    private final ShopSettingRepository settings;
+    private final ShopSettings settings;
     private final Jobs jobs;
     private final JsonMapper json;
 
-    Schools(ShopSettingRepository settings, Jobs jobs, JsonMapper json) {
+    Schools(ShopSettings settings, Jobs jobs, JsonMapper json) {
         this.settings = settings;
         this.jobs = jobs;
         this.json = json;
@@ -48,15 +48,16 @@ public class Schools {
 
     @Transactional(readOnly = true)
     public ShopSchools ofShop() {
-        Optional<ShopSettingEntity> setting = settings.findByName(SETTING);
+        Optional<ShopSettings.Setting> setting = settings.find(SETTING);
         return new ShopSchools(
-                shown(picks(setting)), setting.map(ShopSettingEntity::version).orElse(null));
+                shown(picks(setting)),
+                setting.map(ShopSettings.Setting::version).orElse(null));
     }
 
     /** What holds in a job: its own picks, else the shop's. */
     @Transactional(readOnly = true)
     public Map<String, String> in(StoredJob job) {
-        Map<String, String> all = new HashMap<>(picks(settings.findByName(SETTING)));
+        Map<String, String> all = new HashMap<>(picks(settings.find(SETTING)));
         all.putAll(jobs.schools(job));
         return Map.copyOf(all);
     }
@@ -74,7 +75,7 @@ public class Schools {
                 .toList();
     }
 
-    private Map<String, String> picks(Optional<ShopSettingEntity> setting) {
+    private Map<String, String> picks(Optional<ShopSettings.Setting> setting) {
         return setting.map(s -> json.readValue(s.content(), new TypeReference<Map<String, String>>() {}))
                 .orElse(Map.of());
     }
@@ -92,13 +93,7 @@ public class Schools {
         } catch (InvalidField e) {
             throw Refusal.invalid(e.field(), e.problem());
         }
-        Optional<ShopSettingEntity> standing = settings.findByName(SETTING);
-        if (standing.isPresent() && !standing.get().version().equals(version)) {
-            throw Refusal.stale("somebody picked otherwise meanwhile; check again", null);
-        }
-        ShopSettingEntity setting = standing.orElseGet(() -> new ShopSettingEntity(SETTING));
-        setting.set(json.writeValueAsString(new java.util.TreeMap<>(picks)));
-        settings.saveAndFlush(setting);
+        settings.put(SETTING, json.writeValueAsString(new java.util.TreeMap<>(picks)), version);
         return ofShop();
     }
 }

@@ -56,7 +56,12 @@ public record Actor(
 
     /** Sees signed records only. */
     public boolean seesSignedOnly() {
-        return is(Role.VIEWER);
+        return !is(Role.INSPECTOR, Role.WELDING_ENGINEER, Role.REPAIR_LEAD, Role.QUALITY_MANAGER);
+    }
+
+    /** Sees own test pieces only. */
+    public boolean seesOwnPiecesOnly() {
+        return is(Role.LEARNER) && seesSignedOnly() && !is(Role.INSTRUCTOR);
     }
 
     /** The roles as said: "quality manager and inspector". */

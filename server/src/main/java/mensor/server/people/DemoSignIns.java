@@ -14,7 +14,13 @@ public class DemoSignIns {
             new SignIn("rufus", "Rufus Dane", List.of(Role.REPAIR_LEAD), PASSWORD),
             new SignIn("wanda", "Wanda Oake", List.of(Role.WELDING_ENGINEER), PASSWORD),
             new SignIn("quinn", "Quinn Sato", List.of(Role.QUALITY_MANAGER), PASSWORD),
-            new SignIn("vera", "Vera Holm", List.of(Role.VIEWER), PASSWORD));
+            new SignIn("vera", "Vera Holm", List.of(Role.VIEWER), PASSWORD),
+            new SignIn("igor", "Igor Thane", List.of(Role.INSTRUCTOR), PASSWORD),
+            new SignIn("lea", "Lea Brandt", List.of(Role.LEARNER), PASSWORD),
+            new SignIn("noah", "Noah Pike", List.of(Role.LEARNER), PASSWORD),
+            new SignIn("mira", "Mira Solane", List.of(Role.LEARNER), PASSWORD),
+            new SignIn("otto", "Otto Venn", List.of(Role.LEARNER), PASSWORD),
+            new SignIn("june", "June Ashby", List.of(Role.LEARNER), PASSWORD));
 
     private final boolean demo;
 

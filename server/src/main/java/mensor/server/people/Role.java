@@ -8,7 +8,11 @@ public enum Role {
     WELDING_ENGINEER,
     REPAIR_LEAD,
     QUALITY_MANAGER,
-    VIEWER;
+    VIEWER,
+    /** Sees the class, scores, comments and hands out drills. */
+    INSTRUCTOR,
+    /** Records own test pieces, and sees those alone. */
+    LEARNER;
 
     public String words() {
         return name().toLowerCase(Locale.ROOT).replace('_', ' ');

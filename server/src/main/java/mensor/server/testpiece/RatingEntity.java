@@ -1,5 +1,6 @@
 package mensor.server.testpiece;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -17,8 +18,13 @@ class RatingEntity {
     private UUID id;
 
     private UUID inspectionId;
+    private UUID pieceId;
 
     private String points;
+
+    @Column(length = 8000)
+    private String parts;
+
     private String firstReason;
     private String secondReason;
     private UUID ratedBy;
@@ -29,17 +35,28 @@ class RatingEntity {
 
     protected RatingEntity() {}
 
-    RatingEntity(UUID inspectionId, UUID by) {
+    RatingEntity(UUID inspectionId, UUID pieceId, UUID by) {
         this.id = UUID.randomUUID();
         this.inspectionId = inspectionId;
+        this.pieceId = pieceId;
         this.ratedBy = by;
     }
 
-    void set(String newPoints, String first, String second, Instant at) {
+    void set(String newPoints, String newParts, String first, String second, Instant at) {
         points = newPoints;
+        parts = newParts;
         firstReason = first;
         secondReason = second;
         ratedAt = at;
+    }
+
+    UUID pieceId() {
+        return pieceId;
+    }
+
+    /** The rubric as it was when it was rated; absent of ratings by the usual one from before a shop could have its own. */
+    String parts() {
+        return parts;
     }
 
     String points() {

@@ -18,6 +18,7 @@ class SpecimenEntity implements Persistable<UUID> {
     private UUID id;
 
     private UUID jointId;
+    private UUID pieceId;
     private String specimen;
 
     @Column(length = 10_000)
@@ -29,9 +30,11 @@ class SpecimenEntity implements Persistable<UUID> {
 
     protected SpecimenEntity() {}
 
-    SpecimenEntity(UUID id, UUID jointId, String specimen, String content, UUID recordedBy, Instant recordedAt) {
+    SpecimenEntity(
+            UUID id, UUID jointId, UUID pieceId, String specimen, String content, UUID recordedBy, Instant recordedAt) {
         this.id = id;
         this.jointId = jointId;
+        this.pieceId = pieceId;
         this.specimen = specimen;
         this.content = content;
         this.recordedBy = recordedBy;
@@ -54,6 +57,10 @@ class SpecimenEntity implements Persistable<UUID> {
 
     UUID jointId() {
         return jointId;
+    }
+
+    UUID pieceId() {
+        return pieceId;
     }
 
     String specimen() {

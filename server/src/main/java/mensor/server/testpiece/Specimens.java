@@ -3,8 +3,11 @@ package mensor.server.testpiece;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import mensor.inspection.Indication;
 import mensor.length.Span;
 import mensor.length.Unit;
@@ -59,6 +62,16 @@ public class Specimens {
                 .toList();
     }
 
+    /** Of pieces without a weld at the bench, by piece. */
+    Map<UUID, List<SpecimenView>> ofPieces(Map<UUID, Unit> units) {
+        return units.isEmpty()
+                ? Map.of()
+                : pieces.findByPieceIdInOrderByRecordedAt(units.keySet()).stream()
+                        .collect(Collectors.groupingBy(
+                                SpecimenEntity::pieceId,
+                                Collectors.mapping(p -> view(p, units.get(p.pieceId())), Collectors.toList())));
+    }
+
     private SpecimenView view(SpecimenEntity p, Unit units) {
         SpecimenForm said = json.readValue(p.content(), SpecimenForm.class);
         Specimen.Result result = said.read(units).judge(units);
@@ -89,14 +102,22 @@ public class Specimens {
 
     @Transactional
     public void record(Actor actor, UUID jointId, UUID id, SpecimenForm form) {
-        StoredJoint joint = forChange(actor, jointId);
+        record(actor, forChange(actor, jointId).unit(), id, jointId, null, form);
+    }
+
+    /** Of a piece without a weld at the bench; whether the person may is known. */
+    void recordOfPiece(Actor actor, UUID piece, Unit unit, UUID id, SpecimenForm form) {
+        record(actor, unit, id, null, piece, form);
+    }
+
+    private void record(Actor actor, Unit unit, UUID id, UUID joint, UUID piece, SpecimenForm form) {
         if (form.specimen() == null
                 || form.specimen().isBlank()
                 || form.specimen().length() > LONGEST_NAME) {
             throw Refusal.invalid(
                     "specimen", "which specimen, as \"root bend 1\", in up to " + LONGEST_NAME + " letters");
         }
-        form.read(joint.unit());
+        form.read(unit);
         String content = json.writeValueAsString(form);
         if (content.length() > 10_000) {
             throw Refusal.invalid("openings", "these are more openings than a specimen has");
@@ -104,15 +125,24 @@ public class Specimens {
         if (pieces.existsById(id)) {
             throw Refusal.conflict("this specimen is recorded already; take it off and record it anew");
         }
-        pieces.save(new SpecimenEntity(id, jointId, form.specimen().strip(), content, actor.id(), clock.instant()));
+        pieces.save(
+                new SpecimenEntity(id, joint, piece, form.specimen().strip(), content, actor.id(), clock.instant()));
     }
 
     /** A specimen recorded by mistake: the mark stays. */
     @Transactional
     public void setWithdrawn(Actor actor, UUID jointId, UUID id, boolean off) {
         forChange(actor, jointId);
+        setWithdrawn(id, p -> jointId.equals(p.jointId()), off);
+    }
+
+    void setWithdrawnOfPiece(UUID piece, UUID id, boolean off) {
+        setWithdrawn(id, p -> piece.equals(p.pieceId()), off);
+    }
+
+    private void setWithdrawn(UUID id, Predicate<SpecimenEntity> its, boolean off) {
         pieces.findById(id)
-                .filter(p -> p.jointId().equals(jointId))
+                .filter(its)
                 .orElseThrow(() -> Refusal.notFound("there is no such specimen"))
                 .setWithdrawn(off);
     }

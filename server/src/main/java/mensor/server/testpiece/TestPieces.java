@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.inspection.Indication;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.server.inspection.Bench;
@@ -37,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Test pieces: how each looked, where it is cut, what its specimens showed, and what that comes to. */
 @Service
 public class TestPieces {
-    private static final String BOOK = "d1.1-welder-test";
+    private static final String BOOK = PieceJoints.BOOK;
     /** What is said of the steel here; higher strengths are bent around a wider plunger. */
     private static final double USUAL_YIELD_KSI = 50;
 
@@ -69,6 +70,21 @@ public class TestPieces {
         this.welders = welders;
     }
 
+    /** What the bench and the specimens say of a test piece that has a weld there. */
+    record AtTheBench(
+            UUID inspection,
+            boolean signed,
+            Verdict visual,
+            List<Indication> seen,
+            List<Specimens.SpecimenView> tests,
+            PieceDecision decision) {}
+
+    /** Empty where the person may not see its inspection. */
+    Optional<AtTheBench> standing(Actor actor, UUID jointId) {
+        return piece(actor, joints.get(jointId))
+                .map(p -> new AtTheBench(p.inspection(), p.signed(), p.visual(), p.seen(), p.tests(), p.decision()));
+    }
+
     /** A piece as it stands. */
     private record Piece(
             StoredJoint joint,
@@ -76,6 +92,7 @@ public class TestPieces {
             boolean signed,
             Verdict visual,
             Joint weld,
+            List<Indication> seen,
             CuttingPlan plan,
             List<Specimens.SpecimenView> tests,
             PieceDecision decision) {}
@@ -142,6 +159,7 @@ public class TestPieces {
                 o.inspection().isSigned(),
                 visual,
                 weld,
+                o.judged().inspection().indications(),
                 plan,
                 tests,
                 PieceDecision.of(visual, plan, tested)));

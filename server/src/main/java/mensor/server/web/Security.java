@@ -21,6 +21,18 @@ class Security {
     /** All roles but the viewer's: what is not a signed record is theirs alone. */
     private static final String[] WHO_MAKE = {"INSPECTOR", "WELDING_ENGINEER", "REPAIR_LEAD", "QUALITY_MANAGER"};
 
+    /** Who has to do with test pieces and drills: a learner sees own ones, which the answer itself looks to. */
+    private static final String[] WHO_TRAIN = {
+        "INSPECTOR", "WELDING_ENGINEER", "REPAIR_LEAD", "QUALITY_MANAGER", "INSTRUCTOR", "LEARNER"
+    };
+
+    private static final String[] FOR_TRAINING = {
+        "/api/pieces/**", "/api/pieces", "/api/series/**", "/api/drills/**", "/api/drills", "/api/rubric"
+    };
+
+    /** The class is an instructor's to see. */
+    private static final String[] FOR_INSTRUCTORS = {"/api/class", "/api/handouts/**", "/api/handouts"};
+
     /** What a viewer may ask for; of an inspection that is not signed the answer refuses itself. */
     private static final String[] FOR_VIEWERS = {
         "/api/inspections/**",
@@ -47,8 +59,18 @@ class Security {
                         .permitAll()
                         .requestMatchers("/api/session/password", "/api/tokens/**", "/api/tokens", "/api/judge")
                         .authenticated()
+                        .requestMatchers(FOR_TRAINING)
+                        .hasAnyRole(WHO_TRAIN)
+                        .requestMatchers(FOR_INSTRUCTORS)
+                        .hasAnyRole("INSTRUCTOR", "WELDING_ENGINEER", "QUALITY_MANAGER")
                         .requestMatchers(HttpMethod.GET, FOR_VIEWERS)
-                        .authenticated()
+                        .hasAnyRole(
+                                "VIEWER",
+                                "INSTRUCTOR",
+                                "INSPECTOR",
+                                "WELDING_ENGINEER",
+                                "REPAIR_LEAD",
+                                "QUALITY_MANAGER")
                         .requestMatchers("/api/**")
                         .hasAnyRole(WHO_MAKE)
                         .requestMatchers("/actuator/health/**")
@@ -57,14 +79,16 @@ class Security {
                         .hasRole("QUALITY_MANAGER")
                         .anyRequest()
                         .permitAll())
-                .exceptionHandling(e -> e.authenticationEntryPoint(
-                                (request, response, x) -> problem(response, HttpStatus.UNAUTHORIZED, "sign in first"))
-                        .accessDeniedHandler((request, response, x) -> problem(
-                                response,
-                                HttpStatus.FORBIDDEN,
-                                x instanceof CsrfException
-                                        ? "the page is out of date; load it again"
-                                        : "a viewer reads signed records, and records nothing")))
+                .exceptionHandling(
+                        e -> e.authenticationEntryPoint((request, response, x) ->
+                                        problem(response, HttpStatus.UNAUTHORIZED, "sign in first"))
+                                .accessDeniedHandler(
+                                        (request, response, x) -> problem(
+                                                response,
+                                                HttpStatus.FORBIDDEN,
+                                                x instanceof CsrfException
+                                                        ? "the page is out of date; load it again"
+                                                        : "not with your role: a viewer reads signed records, a learner sees own test pieces")))
                 .headers(
                         h -> h.contentSecurityPolicy(
                                 c -> c.policyDirectives(

@@ -1,0 +1,251 @@
+package mensor.server.testpiece;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import mensor.server.people.Actor;
+import mensor.server.people.Role;
+import mensor.server.photo.Photos;
+import mensor.server.photo.PictureFile;
+import mensor.server.web.Refusal;
+import mensor.weld.InvalidField;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Test pieces: recorded, changed, pictured, rated, tested, and taken to the bench. A learner does so with own ones alone. */
+@Service
+public class Pieces {
+    private static final int MOST_ROWS = 500;
+    private static final int MOST_PICTURES = 12;
+    private static final int LONGEST = 10_000;
+
+    private final PieceRepository pieces;
+    private final PiecePictureRepository pictures;
+    private final PieceStates states;
+    private final PieceJoints joints;
+    private final Drills drills;
+    private final Specimens specimens;
+    private final Ratings ratings;
+    private final Photos photos;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Pieces(
+            PieceRepository pieces,
+            PiecePictureRepository pictures,
+            PieceStates states,
+            PieceJoints joints,
+            Drills drills,
+            Specimens specimens,
+            Ratings ratings,
+            Photos photos,
+            JsonMapper json,
+            Clock clock) {
+        this.pieces = pieces;
+        this.pictures = pictures;
+        this.states = states;
+        this.joints = joints;
+        this.drills = drills;
+        this.specimens = specimens;
+        this.ratings = ratings;
+        this.photos = photos;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** @param version the one that was shown; absent for a new piece */
+    @mensor.server.web.AllOptional
+    public record PieceChange(PieceForm form, Long version) {}
+
+    /** The newest, of those that are sought. */
+    @Transactional(readOnly = true)
+    public PieceView.PieceRows rows(Actor actor, String find) {
+        String welder = actor.seesOwnPiecesOnly() ? actor.login() : null;
+        String sought = find == null ? "" : find.strip().toLowerCase(Locale.ROOT);
+        List<PieceEntity> found = pieces.sought(welder, sought, Limit.of(MOST_ROWS));
+        return new PieceView.PieceRows(
+                states.of(actor, found).stream().map(PieceStates.State::row).toList(), pieces.count(welder, sought));
+    }
+
+    @Transactional(readOnly = true)
+    public PieceView open(Actor actor, UUID id) {
+        return view(actor, seen(actor, id));
+    }
+
+    private PieceView view(Actor actor, PieceEntity piece) {
+        return states.of(actor, List.of(piece)).get(0).view();
+    }
+
+    /** A piece that the person may see; another's is to a learner as if it were not there. */
+    PieceEntity seen(Actor actor, UUID id) {
+        return pieces.findById(id)
+                .filter(p -> !actor.seesOwnPiecesOnly() || p.welder().equals(actor.login()))
+                .orElseThrow(() -> Refusal.notFound("there is no such test piece"));
+    }
+
+    private PieceEntity forChange(Actor actor, UUID id) {
+        checkRecords(actor);
+        return seen(actor, id);
+    }
+
+    private static void checkRecords(Actor actor) {
+        if (!actor.setsUp() && !actor.is(Role.INSTRUCTOR, Role.LEARNER)) {
+            throw Refusal.forbidden(
+                    "test pieces are recorded by the learner, an instructor, an inspector, the welding engineer or the quality manager");
+        }
+    }
+
+    @Transactional
+    public PieceView put(Actor actor, UUID id, PieceChange change) {
+        checkRecords(actor);
+        if (change.form() == null) {
+            throw Refusal.invalid("form", "the test piece is missing");
+        }
+        PieceEntity standing = pieces.findById(id).orElse(null);
+        if (standing != null) {
+            seen(actor, id);
+            if (!standing.version().equals(change.version())) {
+                throw Refusal.stale("somebody changed this test piece meanwhile; check again", view(actor, standing));
+            }
+        }
+        PieceForm form = completed(actor, change.form(), standing);
+        form.check();
+        if (form.drill() != null) {
+            checkAims(form, standing);
+        }
+        Optional.ofNullable(form.previous()).ifPresent(p -> {
+            if (p.equals(id) || !seen(actor, p).welder().equals(form.welder())) {
+                throw Refusal.invalid("previous", "another piece of the same welder is required");
+            }
+        });
+        String content = json.writeValueAsString(form);
+        if (content.length() > LONGEST) {
+            throw Refusal.invalid("note", "this is more than a test piece keeps");
+        }
+        PieceEntity piece = standing == null ? new PieceEntity(id, actor.id(), clock.instant()) : standing;
+        piece.set(form, content);
+        return view(actor, pieces.saveAndFlush(piece));
+    }
+
+    /** The number and the day, where they were left open; a learner's piece is the learner's. */
+    private PieceForm completed(Actor actor, PieceForm form, PieceEntity standing) {
+        String welder = actor.seesOwnPiecesOnly()
+                ? actor.login()
+                : form.welder() == null ? "" : form.welder().strip();
+        String number = form.number() == null || form.number().isBlank()
+                ? standing == null
+                        ? String.valueOf(pieces.count(welder, "") + 1)
+                        : json.readValue(standing.content(), PieceForm.class).number()
+                : form.number().strip();
+        return form.with(number, welder, form.made() == null ? LocalDate.now(clock) : form.made());
+    }
+
+    private void checkAims(PieceForm form, PieceEntity standing) {
+        var drill = (standing == null ? drills.find(form.drill()) : drills.ever(form.drill()))
+                .orElseThrow(() -> Refusal.invalid("drill", "there is no such drill"));
+        for (String aim : form.measuredRead().keySet()) {
+            if (drill.aims().stream().noneMatch(a -> a.id().equals(aim))) {
+                throw Refusal.invalid("measured." + aim, "is no aim of " + drill.title());
+            }
+        }
+        try {
+            mensor.testpiece.DrillCheck.of(drill, form.measuredRead(), form.unit());
+        } catch (InvalidField e) {
+            throw Refusal.invalid(e.field(), e.problem());
+        }
+    }
+
+    @Transactional
+    public PieceView setWithdrawn(Actor actor, UUID id, boolean off) {
+        PieceEntity piece = forChange(actor, id);
+        piece.setWithdrawn(off);
+        return view(actor, pieces.saveAndFlush(piece));
+    }
+
+    @Transactional
+    public PieceView addPicture(Actor actor, UUID id, UUID pictureId, PictureFile file) {
+        PieceEntity piece = forChange(actor, id);
+        PiecePictureEntity standing = pictures.findById(pictureId).orElse(null);
+        if (standing != null && !standing.pieceId().equals(id)) {
+            throw Refusal.conflict("that id belongs to another picture");
+        }
+        if (standing == null) {
+            if (pictures.findByPieceIdInAndWithdrawnFalseOrderByAddedAt(List.of(id))
+                            .size()
+                    >= MOST_PICTURES) {
+                throw Refusal.conflict("a test piece has up to " + MOST_PICTURES + " pictures; take one off first");
+            }
+            pictures.saveAndFlush(
+                    new PiecePictureEntity(pictureId, id, photos.keep(file), actor.id(), clock.instant()));
+        }
+        return view(actor, piece);
+    }
+
+    @Transactional
+    public PieceView takePictureOff(Actor actor, UUID id, UUID pictureId) {
+        PieceEntity piece = forChange(actor, id);
+        pictureOf(id, pictureId).setWithdrawn(true);
+        pictures.flush();
+        return view(actor, piece);
+    }
+
+    @Transactional(readOnly = true)
+    public PictureFile picture(Actor actor, UUID id, UUID pictureId) {
+        seen(actor, id);
+        return photos.kept(pictureOf(id, pictureId).sha256());
+    }
+
+    private PiecePictureEntity pictureOf(UUID id, UUID pictureId) {
+        return pictures.findById(pictureId)
+                .filter(p -> p.pieceId().equals(id))
+                .orElseThrow(() -> Refusal.notFound("there is no such picture"));
+    }
+
+    @Transactional
+    public PieceView rate(Actor actor, UUID id, Ratings.RatingForm form) {
+        PieceEntity piece = forChange(actor, id);
+        ratings.ratePiece(actor, id, form);
+        return view(actor, piece);
+    }
+
+    @Transactional
+    public PieceView test(Actor actor, UUID id, UUID specimen, SpecimenForm form) {
+        PieceEntity piece = ownTests(actor, id);
+        specimens.recordOfPiece(
+                actor, id, json.readValue(piece.content(), PieceForm.class).unit(), specimen, form);
+        return view(actor, piece);
+    }
+
+    @Transactional
+    public PieceView setTestWithdrawn(Actor actor, UUID id, UUID specimen, boolean off) {
+        PieceEntity piece = ownTests(actor, id);
+        specimens.setWithdrawnOfPiece(id, specimen, off);
+        return view(actor, piece);
+    }
+
+    private PieceEntity ownTests(Actor actor, UUID id) {
+        PieceEntity piece = forChange(actor, id);
+        if (piece.jointId() != null) {
+            throw Refusal.conflict(
+                    "this piece has a weld at the bench: its specimens are recorded with its cutting plan");
+        }
+        return piece;
+    }
+
+    /** Takes the piece to the bench: sets its weld up there. */
+    @Transactional
+    public PieceView toTheBench(Actor actor, UUID id) {
+        PieceEntity piece = forChange(actor, id);
+        if (piece.jointId() != null) {
+            throw Refusal.conflict("it is at the bench already");
+        }
+        piece.setJoint(joints.make(actor, json.readValue(piece.content(), PieceForm.class))
+                .id());
+        return view(actor, pieces.saveAndFlush(piece));
+    }
+}
