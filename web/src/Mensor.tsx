@@ -20,6 +20,10 @@ const StopOrGo = lazy(() => import("./welding-record/StopOrGo"));
 const Machines = lazy(() => import("./machines/Machines"));
 const TestPieces = lazy(() => import("./test-piece/TestPieces"));
 const TestPiecePage = lazy(() => import("./test-piece/TestPiecePage"));
+const PiecePage = lazy(() => import("./practice/PiecePage"));
+const SeriesPage = lazy(() => import("./practice/SeriesPage"));
+const Drills = lazy(() => import("./practice/Drills"));
+const ClassPage = lazy(() => import("./practice/ClassPage"));
 const WeldingRecordPage = lazy(() => import("./welding-record/WeldingRecordPage"));
 const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
@@ -118,7 +122,12 @@ export function Mensor() {
           <Route path="/gauges" element={<Gauges />} />
           <Route path="/machines" element={<Machines />} />
           <Route path="/test-pieces" element={<TestPieces />} />
+          <Route path="/test-pieces/:id" element={<PiecePage />} />
           <Route path="/joints/:id/test-piece" element={<TestPiecePage />} />
+          <Route path="/series" element={<SeriesPage />} />
+          <Route path="/series/:welder" element={<SeriesPage />} />
+          <Route path="/drills" element={<Drills />} />
+          <Route path="/class" element={<ClassPage />} />
           <Route path="/criteria" element={<CriteriaPages />} />
           <Route path="/criteria/:id" element={<CriteriaPages />} />
           <Route path="/people" element={<People />} />

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, problemsByField, saidBy, type Note } from "../lib/api";
 import { useActor } from "../lib/session";
+import { RubricPoints } from "../lib/RubricPoints";
 import { TopBar } from "../lib/TopBar";
 import { VerdictShape } from "../lib/VerdictMark";
 import { SmallTable } from "../lib/SmallTable";
@@ -144,9 +145,7 @@ function Sheet({ n }: { n: Note }) {
                 <b>
                   {r.by}: {r.sum}
                 </b>{" "}
-                {n.rubric
-                  .map((x) => `${x.title} ${r.points.find((p) => p.id === x.id)?.points ?? 0}/${x.most}`)
-                  .join(" · ")}
+                {r.points.map((x) => `${x.title} ${x.points}/${x.most}`).join(" · ")}
               </p>
               {r.reasons.map((why) => (
                 <p key={why}>{why}</p>
@@ -186,27 +185,7 @@ function Rate({ n, onRated }: { n: Note; onRated: (note: Note) => void }) {
       <p className="small quiet">
         For a coupon, or to teach: your own rating, beside those of others. Apart from pass and fail.
       </p>
-      {n.rubric.map((r) => (
-        <div key={r.id} className="item">
-          <span>
-            <b>{r.title}</b>
-            <div className="small quiet">full: {r.full}</div>
-          </span>
-          <span className="row pair" role="group" aria-label={r.title}>
-            {Array.from({ length: r.most + 1 }, (_, i) => (
-              <Button
-                type={points[r.id] === i ? "primary" : "default"}
-                key={i}
-                aria-pressed={points[r.id] === i}
-                onClick={() => setPoints({ ...points, [r.id]: i })}
-              >
-                {i}
-              </Button>
-            ))}
-          </span>
-          {problems[`points.${r.id}`] && <div className="fault">{problems[`points.${r.id}`]}</div>}
-        </div>
-      ))}
+      <RubricPoints parts={n.rubric} points={points} problems={problems} onPoints={setPoints} />
       <label htmlFor="first">Why, in two lines</label>
       <Input
         status={problems.firstReason !== undefined ? "error" : undefined}

@@ -15,7 +15,7 @@ import { HelpButton } from "../help/HelpButton";
 import { api } from "./api";
 import { NetworkMark } from "./NetworkMark";
 import { pagesFor } from "./pages";
-import { rolesSaid } from "./roles";
+import { holds, rolesSaid } from "./roles";
 import { changeSession, useActor } from "./session";
 import { setTheme, useTheme } from "./theme-choice";
 import "./top-bar.css";
@@ -24,9 +24,11 @@ import { Wordmark } from "./Wordmark";
 
 /** The bar of a screen; {@code rooms} shows the ways to the shop's lists, by what one comes to do. */
 export function TopBar({ children, rooms = false }: { children?: ReactNode; rooms?: boolean }) {
+  const actor = useActor();
+  const to = holds(actor, "INSTRUCTOR", "LEARNER") ? "/" : "/worklist";
   return (
     <header className="noprint topbar">
-      <Link to="/worklist" className="word" aria-label="Mensor, to the worklist">
+      <Link to={to} className="word" aria-label={`Mensor, to ${to === "/worklist" ? "the worklist" : "the beginning"}`}>
         <Wordmark />
         <span>Mensor</span>
       </Link>

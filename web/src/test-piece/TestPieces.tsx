@@ -1,40 +1,145 @@
 import { useQuery } from "@tanstack/react-query";
-import { Alert, Flex } from "antd";
-import { useNavigate } from "react-router";
-import { api, saidBy, type TestPieceRow } from "../lib/api";
+import { Alert, Button, Flex, Input, Segmented } from "antd";
+import { useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { api, saidBy, type PieceRow, type TestPieceRow } from "../lib/api";
 import { DataTable, type Column } from "../lib/DataTable";
+import { dayOf } from "../lib/local-time";
+import { isOutside } from "../lib/roles";
+import { useActor } from "../lib/session";
 import { tied } from "../lib/tied";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 
-/** All test pieces: how each looked, how many specimens were tested, and what it comes to. */
+/** All test pieces: those of their own, and the welds at the bench that are judged as a welder's test. */
 export default function TestPieces() {
-  const navigate = useNavigate();
-  const pieces = useQuery({ queryKey: ["test-pieces"], queryFn: api.testPieces });
+  const actor = useActor();
+  const [query, setQuery] = useSearchParams();
+  const atBench = query.get("list") === "bench";
   return (
     <div className="app">
       <TopBar rooms />
       <main className="list">
-        <Flex wrap gap={16} align="baseline">
+        <Flex wrap gap={16} align="center">
           <h1>Test pieces</h1>
-          <span className="quiet">
-            Welds of jobs that are judged as a welder’s test piece: by eye, then cut and tested.
-          </span>
+          {!isOutside(actor) && (
+            <Segmented
+              value={atBench ? "bench" : "pieces"}
+              options={[
+                { value: "pieces", label: "All pieces" },
+                { value: "bench", label: "Welds judged as a welder’s test" },
+              ]}
+              onChange={(v) => setQuery(v === "bench" ? { list: "bench" } : {})}
+            />
+          )}
+          <span className="grow" />
+          <Link to="/test-pieces/new">
+            <Button type="primary">New test piece</Button>
+          </Link>
         </Flex>
-        {pieces.isError && <Alert type="error" showIcon title={saidBy(pieces.error)} />}
-        <DataTable<TestPieceRow>
-          name="test-pieces"
-          label="Test pieces"
-          fill
-          rows={pieces.data ?? []}
-          loading={pieces.isPending}
-          rowKey={(p) => p.jointId}
-          onOpen={(p) => void navigate(`/joints/${p.jointId}/test-piece`)}
-          columns={columns}
-          empty="No weld is set up in a job that is judged as a welder’s test piece."
-        />
+        {atBench && !isOutside(actor) ? <WeldsAsTests /> : <Pieces />}
       </main>
     </div>
+  );
+}
+
+/** Pieces of their own, the newest first. */
+function Pieces() {
+  const navigate = useNavigate();
+  const [find, setFind] = useState("");
+  const pieces = useQuery({ queryKey: ["pieces", find], queryFn: ({ signal }) => api.pieces(find, signal) });
+  const rows = pieces.data?.rows ?? [];
+  return (
+    <div className="fills list-and-search">
+      <Flex gap={12} align="center">
+        <Input.Search
+          aria-label="Find a piece"
+          placeholder="number, welder or drill"
+          allowClear
+          className="wide-box"
+          onSearch={setFind}
+        />
+        {pieces.data && pieces.data.count > rows.length && (
+          <span className="quiet">
+            the newest {rows.length} of {pieces.data.count}; find the others by number, welder or drill
+          </span>
+        )}
+      </Flex>
+      {pieces.isError && <Alert type="error" showIcon title={saidBy(pieces.error)} />}
+      <DataTable<PieceRow>
+        name="pieces"
+        label="Test pieces"
+        fill
+        rows={rows}
+        loading={pieces.isPending}
+        rowKey={(p) => p.id}
+        onOpen={(p) => void navigate(`/test-pieces/${p.id}`)}
+        columns={pieceColumns}
+        empty={find ? "No piece is found by that." : "No test piece is recorded yet. Begin the first one above."}
+      />
+    </div>
+  );
+}
+
+const pieceColumns: Column<PieceRow>[] = [
+  {
+    key: "number",
+    title: "Piece",
+    width: 110,
+    value: (p) => p.number,
+    render: (p) => <b className="big">{p.number}</b>,
+  },
+  { key: "welder", title: "Welder", width: 150, value: (p) => p.welderName, filter: true },
+  {
+    key: "what",
+    title: "What it is",
+    value: (p) => p.kind,
+    filter: true,
+    render: (p) => (
+      <>
+        {p.kind}
+        {p.drill && p.drill !== p.kind && <div className="small quiet">{p.drill}</div>}
+      </>
+    ),
+  },
+  { key: "purpose", title: "For", width: 130, value: (p) => p.purpose, filter: true },
+  { key: "made", title: "Welded on", width: 130, value: (p) => p.made, render: (p) => dayOf(p.made) },
+  { key: "stage", title: "Stage", width: 140, value: (p) => p.stage, filter: true },
+  { key: "score", title: "Score", width: 85, value: (p) => p.score, render: (p) => p.score ?? "–" },
+  {
+    key: "verdict",
+    title: "Came to",
+    width: 190,
+    value: (p) => p.verdict,
+    filter: true,
+    render: (p) => (
+      <>
+        {p.verdict ? <VerdictMark verdict={p.verdict} size={20} /> : <span className="quiet">no aims, no tests</span>}
+        {p.lesson && <div className="fault small">looks good, broke badly</div>}
+      </>
+    ),
+  },
+];
+
+/** How each looked, how many specimens were tested, and what it comes to. */
+function WeldsAsTests() {
+  const navigate = useNavigate();
+  const pieces = useQuery({ queryKey: ["test-pieces"], queryFn: api.testPieces });
+  return (
+    <>
+      {pieces.isError && <Alert type="error" showIcon title={saidBy(pieces.error)} />}
+      <DataTable<TestPieceRow>
+        name="test-pieces"
+        label="Test pieces"
+        fill
+        rows={pieces.data ?? []}
+        loading={pieces.isPending}
+        rowKey={(p) => p.jointId}
+        onOpen={(p) => void navigate(`/joints/${p.jointId}/test-piece`)}
+        columns={columns}
+        empty="No weld is set up in a job that is judged as a welder’s test piece."
+      />
+    </>
   );
 }
 

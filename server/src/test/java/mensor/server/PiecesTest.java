@@ -194,6 +194,13 @@ class PiecesTest {
                         .get("cuts"))
                 .hasSize(2);
         assertThat(ines.post(path + "/weld", "{}").status()).as("once").isEqualTo(409);
+        assertThat(ines.post("/api/joints/" + joint + "/test-piece/piece", "{}")
+                        .expect(200)
+                        .json()
+                        .get("id")
+                        .asString())
+                .as("the weld has its piece")
+                .isEqualTo(path.substring("/api/pieces/".length()));
         assertThat(ines.put(path + "/specimens/" + UUID.randomUUID(), "{'kind':'root-bend','specimen':'root bend 1'}")
                         .status())
                 .as("recorded with its cutting plan")

@@ -29,6 +29,7 @@ class DemoData implements ApplicationRunner {
     private final DemoBench bench;
     private final DemoCriteria books;
     private final DemoCauses causes;
+    private final DemoClass schoolClass;
     private final DemoRepairs repairs;
     private final HalfFilledDemo filling;
     private final Clock clock;
@@ -39,6 +40,7 @@ class DemoData implements ApplicationRunner {
             DemoBench bench,
             DemoCriteria books,
             DemoCauses causes,
+            DemoClass schoolClass,
             DemoRepairs repairs,
             HalfFilledDemo filling,
             Clock clock) {
@@ -47,6 +49,7 @@ class DemoData implements ApplicationRunner {
         this.bench = bench;
         this.books = books;
         this.causes = causes;
+        this.schoolClass = schoolClass;
         this.repairs = repairs;
         this.filling = filling;
         this.clock = clock;
@@ -73,6 +76,7 @@ class DemoData implements ApplicationRunner {
         books.load();
         lockGate();
         causes.load(actors);
+        schoolClass.load(actors);
         shop.findTaperOut(actors.get("quinn"));
     }
 

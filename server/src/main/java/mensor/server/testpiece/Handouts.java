@@ -19,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Drills handed out with a day: done once a piece by that drill was recorded from then on. */
 @Component
-class Handouts {
+public class Handouts {
     private final HandoutRepository handouts;
     private final PieceRepository pieces;
     private final Drills drills;

@@ -1,19 +1,26 @@
 package mensor.server.testpiece;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.server.inspection.NewInspections;
 import mensor.server.joint.JointForm;
+import mensor.server.joint.Joints;
 import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.web.Refusal;
+import mensor.server.welding.WeldingRecords;
 import mensor.testpiece.PieceKind;
 import mensor.testpiece.PieceSetting;
+import mensor.testpiece.Purpose;
+import mensor.weld.Joint;
 import mensor.weld.Named;
 import mensor.weld.Position;
 import org.springframework.stereotype.Component;
@@ -25,10 +32,14 @@ class PieceJoints {
 
     private final SetUp setUp;
     private final NewInspections beginnings;
+    private final Joints joints;
+    private final WeldingRecords bench;
 
-    PieceJoints(SetUp setUp, NewInspections beginnings) {
+    PieceJoints(SetUp setUp, NewInspections beginnings, Joints joints, WeldingRecords bench) {
         this.setUp = setUp;
         this.beginnings = beginnings;
+        this.joints = joints;
+        this.bench = bench;
     }
 
     /** @throws Refusal naming what the piece does not say yet */
@@ -60,6 +71,48 @@ class PieceJoints {
         StoredJoint joint = setUp.create(actor, form);
         beginnings.begin(joint);
         return joint;
+    }
+
+    /** What a weld at the bench says of its piece. */
+    PieceForm read(UUID jointId, LocalDate today) {
+        StoredJoint joint = joints.get(jointId);
+        if (joint.welder() == null) {
+            throw Refusal.conflict("nobody said who welded it: name the welder at set-up");
+        }
+        Joint weld = bench.open(joint).asFitted();
+        Map<String, String> said = new LinkedHashMap<>();
+        weld.position().ifPresent(p -> said.put(PieceSetting.POSITION.id(), p.id()));
+        said.put(PieceSetting.THICKNESS.id(), weld.thinner().thickness().shown());
+        said.put(PieceSetting.LENGTH.id(), weld.length().shown());
+        weld.size().ifPresent(s -> said.put(PieceSetting.SIZE.id(), s.shown()));
+        weld.backing().ifPresent(b -> said.put(PieceSetting.BACKING.id(), b ? "yes" : "no"));
+        return new PieceForm(
+                joint.mark(),
+                kind(weld).id(),
+                Purpose.QUALIFICATION.id(),
+                joint.welder(),
+                null,
+                today,
+                joint.units(),
+                said,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+    }
+
+    private static PieceKind kind(Joint weld) {
+        return switch (weld.connection()) {
+            case BUTT -> PieceKind.GROOVE_PLATE;
+            case PIPE_BUTT -> PieceKind.PIPE;
+            case TEE -> PieceKind.FILLET_TEE;
+            case LAP -> PieceKind.LAP;
+            case CORNER -> PieceKind.CORNER;
+            case TUBE_TO_PLATE -> PieceKind.TUBE_TO_PLATE;
+        };
     }
 
     private static JointForm joint(

@@ -1,6 +1,7 @@
 package mensor.server.testpiece;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -21,6 +22,5 @@ interface PieceRepository extends JpaRepository<PieceEntity, UUID> {
 
     List<PieceEntity> findByWelderAndWithdrawnFalseOrderByMadeAscRecordedAtAsc(String welder);
 
-    @Query("select distinct p.welder from PieceEntity p where p.withdrawn = false")
-    List<String> welders();
+    Optional<PieceEntity> findByJointId(UUID jointId);
 }

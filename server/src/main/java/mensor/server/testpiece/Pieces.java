@@ -237,6 +237,22 @@ public class Pieces {
         return piece;
     }
 
+    /** The piece of a weld that is at the bench already; made from it where there is none yet. */
+    @Transactional
+    public PieceView ofWeld(Actor actor, UUID jointId) {
+        checkRecords(actor);
+        Optional<PieceEntity> standing = pieces.findByJointId(jointId);
+        if (standing.isPresent()) {
+            return view(actor, seen(actor, standing.get().id()));
+        }
+        PieceForm form = joints.read(jointId, LocalDate.now(clock));
+        form.check();
+        PieceEntity piece = new PieceEntity(UUID.randomUUID(), actor.id(), clock.instant());
+        piece.set(form, json.writeValueAsString(form));
+        piece.setJoint(jointId);
+        return view(actor, pieces.saveAndFlush(piece));
+    }
+
     /** Takes the piece to the bench: sets its weld up there. */
     @Transactional
     public PieceView toTheBench(Actor actor, UUID id) {

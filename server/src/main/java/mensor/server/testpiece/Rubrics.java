@@ -60,8 +60,11 @@ public class Rubrics {
             throw Refusal.forbidden(
                     "the rubric is written by an instructor, the welding engineer or the quality manager");
         }
+        if (form.parts() == null) {
+            throw Refusal.invalid("parts", "the lines of the rubric are missing");
+        }
         try {
-            Rubric rubric = form.parts() == null || form.parts().isEmpty()
+            Rubric rubric = form.parts().isEmpty()
                     ? Rubric.USUAL
                     : new Rubric(form.parts().stream()
                             .map(p -> new Rubric.Part(

@@ -18,9 +18,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class TestPieceController {
     private final TestPieces pieces;
+    private final Pieces own;
 
-    TestPieceController(TestPieces pieces) {
+    TestPieceController(TestPieces pieces, Pieces own) {
         this.pieces = pieces;
+        this.own = own;
     }
 
     @GetMapping("/test-pieces")
@@ -31,6 +33,12 @@ class TestPieceController {
     @GetMapping("/joints/{id}/test-piece")
     TestPieceView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return pieces.open(actor, id);
+    }
+
+    /** Its piece in the series of its welder; made where there is none yet. */
+    @PostMapping("/joints/{id}/test-piece/piece")
+    PieceView ofWeld(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return own.ofWeld(actor, id);
     }
 
     @PutMapping("/joints/{id}/test-piece/specimens/{specimen}")

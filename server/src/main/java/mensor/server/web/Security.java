@@ -43,8 +43,7 @@ class Security {
         "/api/jobs/*",
         "/api/jobs/*/chain/**",
         "/api/criteria/**",
-        "/api/entry-line",
-        "/api/kinds"
+        "/api/entry-line"
     };
 
     @Bean
@@ -58,6 +57,8 @@ class Security {
                         .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
                         .permitAll()
                         .requestMatchers("/api/session/password", "/api/tokens/**", "/api/tokens", "/api/judge")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/kinds")
                         .authenticated()
                         .requestMatchers(FOR_TRAINING)
                         .hasAnyRole(WHO_TRAIN)

@@ -1,0 +1,215 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Empty, Flex } from "antd";
+import { lazy, Suspense, useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { api, saidBy, type Series, type SeriesCard } from "../lib/api";
+import { thumbnailOf } from "../lib/api-training";
+import { Choice } from "../lib/fields";
+import { dayOf } from "../lib/local-time";
+import { useActor } from "../lib/session";
+import { TopBar } from "../lib/TopBar";
+import { Due } from "./Due";
+import "./practice.css";
+import { SideBySide } from "./SideBySide";
+
+const ScoreCurve = lazy(() => import("./ScoreCurve"));
+
+/** The pieces of one welder in the order in which they were welded: what was changed, what helped, what to change next. */
+export default function SeriesPage() {
+  const actor = useActor();
+  const { welder = actor.login } = useParams();
+  const [query, setQuery] = useSearchParams();
+  const drill = query.get("drill") ?? "";
+  const series = useQuery({
+    queryKey: ["series", welder, drill],
+    queryFn: () => api.series(welder, drill || undefined),
+  });
+  const s = series.data;
+  return (
+    <div className="app">
+      <TopBar rooms />
+      <main className="page series">
+        {!s && <p>{series.isError ? saidBy(series.error) : "Opening …"}</p>}
+        {s && (
+          <>
+            <Flex wrap gap={12} align="center">
+              <h1>{s.name}</h1>
+              <Choice
+                width={230}
+                aria-label="Exercise"
+                value={drill}
+                options={[["", "all pieces"], ...s.drills.map((d) => [d.id, d.title] as const)]}
+                onChange={(d) => setQuery(d ? { drill: d } : {})}
+              />
+              <span className="grow" />
+              <NewPiece series={s} welder={welder} drill={drill} />
+            </Flex>
+            <Due handouts={s.handouts.filter((h) => !h.done)} welder={welder} />
+            {s.cards.length === 0 ? (
+              <Empty description="No piece yet. Weld one, take a picture, and begin the series." />
+            ) : (
+              <Pieces key={`${welder} ${drill}`} series={s} />
+            )}
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+/** The next piece is a copy of the last, with the one change in it. */
+function NewPiece({ series: s, welder, drill }: { series: Series; welder: string; drill: string }) {
+  const navigate = useNavigate();
+  const last = s.cards[s.cards.length - 1];
+  const go = () => {
+    const q = new URLSearchParams(last ? { from: last.piece.id } : { welder, ...(drill ? { drill } : {}) });
+    if (last && s.next) q.set("setting", s.next.setting);
+    if (last && s.next?.to !== undefined) q.set("to", s.next.to);
+    void navigate(`/test-pieces/new?${q}`);
+  };
+  return (
+    <Button type="primary" onClick={go}>
+      {last ? "Next piece" : "First piece"}
+    </Button>
+  );
+}
+
+function Pieces({ series: s }: { series: Series }) {
+  const [picked, setPicked] = useState<string[]>([]);
+  const pick = (id: string) =>
+    setPicked(picked.includes(id) ? picked.filter((x) => x !== id) : [...picked.slice(-1), id]);
+  const best = s.best === undefined ? undefined : s.cards[s.best];
+  const last = s.cards[s.cards.length - 1];
+  const both: [string, string] | undefined =
+    picked[0] !== undefined && picked[1] !== undefined
+      ? [picked[0], picked[1]]
+      : best && last && best !== last
+        ? [best.piece.id, last.piece.id]
+        : undefined;
+  return (
+    <>
+      <div className="series-top">
+        <section className="card panel" aria-label="Score over the pieces">
+          <header>
+            <h2>Score</h2>
+            <span className="small quiet">each piece of the series, 0 to 10, with what was changed</span>
+          </header>
+          <div className="body">
+            <Suspense fallback={<div className="curve" />}>
+              <ScoreCurve cards={s.cards} best={s.best} onPick={pick} />
+            </Suspense>
+          </div>
+        </section>
+        <Learned series={s} />
+      </div>
+      <ol className="strip-of-cards" aria-label="Pieces in order">
+        {s.cards.map((c, i) => (
+          <Card
+            key={c.piece.id}
+            card={c}
+            best={i === s.best}
+            picked={picked.includes(c.piece.id)}
+            onPick={() => pick(c.piece.id)}
+          />
+        ))}
+      </ol>
+      {both && <SideBySide one={both[0]} other={both[1]} chosen={picked.length === 2} />}
+    </>
+  );
+}
+
+/** What to change next, what helped before, and what the eye did not see. */
+function Learned({ series: s }: { series: Series }) {
+  return (
+    <section className="card panel" aria-label="What it teaches">
+      <header>
+        <h2>Change one thing</h2>
+      </header>
+      <div className="body">
+        {s.next ? (
+          <p className="marked">
+            <b className="big">{s.next.words}</b>
+            <br />
+            {s.next.why}.
+          </p>
+        ) : (
+          <p className="quiet">Nothing on record speaks for a change. Score the last piece and count its faults.</p>
+        )}
+        {s.sinceBest.length > 0 && (
+          <p>
+            <b>Since the best piece:</b> {s.sinceBest.join("; ")}
+          </p>
+        )}
+        {s.tried.length > 0 && <h3>One change at a time, so far</h3>}
+        {s.tried.map((t, i) => (
+          <div key={i} className="item">
+            <span>{t.words}</span>
+            <b className={t.gain > 0 ? "v-accept" : t.gain < 0 ? "v-reject" : undefined}>
+              {t.gain > 0 ? `+${t.gain}` : t.gain < 0 ? `−${-t.gain}` : "±0"}
+            </b>
+          </div>
+        ))}
+        {s.lessons > 0 && (
+          <p className="fault">
+            {s.lessons} {s.lessons === 1 ? "piece" : "pieces"} looked good and broke badly.
+          </p>
+        )}
+        <p className="cautions">
+          Common practice, no source; the procedure goes first. A welder’s own record is few pieces: it shows what may
+          help, and proves nothing.
+        </p>
+      </div>
+    </section>
+  );
+}
+
+function Card({
+  card: c,
+  best,
+  picked,
+  onPick,
+}: {
+  card: SeriesCard;
+  best: boolean;
+  picked: boolean;
+  onPick: () => void;
+}) {
+  const p = c.piece;
+  return (
+    <li className={`card piece-card${picked ? " chosen" : ""}`}>
+      <Link to={`/test-pieces/${p.id}`} className="shot">
+        {p.picture ? (
+          <img src={thumbnailOf(p.id, p.picture)} alt={`Piece ${p.number}`} />
+        ) : (
+          <span className="quiet">no picture</span>
+        )}
+      </Link>
+      <div className="what">
+        <Flex justify="space-between" align="baseline" gap={6}>
+          <Link to={`/test-pieces/${p.id}`} className="big">
+            {p.number}
+          </Link>
+          <b className="score">{p.score ?? "–"}</b>
+        </Flex>
+        <div className="small quiet">
+          {dayOf(p.made)}
+          {p.drill ? ` · ${p.drill}` : ` · ${p.kind}`}
+          {best ? " · best" : ""}
+        </div>
+        <div className={c.changes > 1 ? "hint small" : "small"}>{c.step}</div>
+        {c.faults.length > 0 && (
+          <div className="small">
+            {c.faults
+              .map((f) => `${f.count} ${f.fault}${f.perLength === undefined ? "" : ` (${f.perLength} a length)`}`)
+              .join(", ")}
+          </div>
+        )}
+        {c.tests.length > 0 && <div className="small">{c.tests.join(", ")}</div>}
+        {p.lesson && <div className="fault small">looks good, broke badly</div>}
+      </div>
+      <Button size="small" aria-pressed={picked} onClick={onPick}>
+        {picked ? "picked" : "compare"}
+      </Button>
+    </li>
+  );
+}

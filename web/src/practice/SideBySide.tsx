@@ -1,0 +1,55 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, type Piece } from "../lib/api";
+import { photoOf } from "../lib/api-training";
+import { SmallTable } from "../lib/SmallTable";
+
+/** Two pieces beside each other: pictures, then what was set, seen and scored; what differs stands out. */
+export function SideBySide({ one, other, chosen }: { one: string; other: string; chosen: boolean }) {
+  const both = useQuery({ queryKey: ["beside", one, other], queryFn: () => api.beside(one, other) });
+  const b = both.data;
+  if (!b) return null;
+  const bold = (differs: boolean, word: string | undefined) => (differs ? <b>{word ?? "–"}</b> : (word ?? "–"));
+  return (
+    <section className="card panel" aria-label="Side by side">
+      <header>
+        <h2>Side by side</h2>
+        <span className="small quiet">
+          {chosen ? "what differs is bold" : "the best and the newest; pick two cards to compare others"}
+        </span>
+      </header>
+      <div className="body">
+        <div className="two-shots">
+          <Shot piece={b.one} />
+          <Shot piece={b.other} />
+        </div>
+        <SmallTable
+          label="What differs"
+          rows={b.rows}
+          rowKey={(r) => r.title}
+          rowProps={(r) => (r.differs ? { className: "differs" } : {})}
+          columns={[
+            ["", (r) => r.title, 170],
+            [b.one.form.number ?? "", (r) => bold(r.differs, r.one)],
+            [b.other.form.number ?? "", (r) => bold(r.differs, r.other)],
+          ]}
+        />
+      </div>
+    </section>
+  );
+}
+
+function Shot({ piece: p }: { piece: Piece }) {
+  const newest = p.pictures[p.pictures.length - 1];
+  return (
+    <figure>
+      {newest ? (
+        <img src={photoOf(p.id, newest)} alt={`Piece ${p.form.number ?? ""}`} />
+      ) : (
+        <p className="quiet">no picture</p>
+      )}
+      <figcaption>
+        <b>{p.form.number}</b> · {p.score === undefined ? "not scored" : `${p.score} of 10`}
+      </figcaption>
+    </figure>
+  );
+}
