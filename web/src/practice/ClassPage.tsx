@@ -8,6 +8,7 @@ import { ChoiceField, DateField } from "../lib/fields";
 import { Cell, FormGrid } from "../lib/FormGrid";
 import { dayOf } from "../lib/local-time";
 import { TopBar } from "../lib/TopBar";
+import "./practice.css";
 
 /** The class: who is where, the faults that are common, and what was handed out. */
 export default function ClassPage() {

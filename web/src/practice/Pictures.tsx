@@ -5,6 +5,7 @@ import { api, type Piece } from "../lib/api";
 import { photoOf, thumbnailOf } from "../lib/api-training";
 import { FileButton } from "../lib/FileButton";
 import { newId } from "../lib/id";
+import "./practice.css";
 
 const mostBytes = 10 * 1024 * 1024;
 

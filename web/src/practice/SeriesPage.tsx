@@ -144,7 +144,8 @@ function Learned({ series: s }: { series: Series }) {
         {s.tried.map((t, i) => (
           <div key={i} className="item">
             <span>{t.words}</span>
-            <b className={t.gain > 0 ? "v-accept" : t.gain < 0 ? "v-reject" : undefined}>
+            <b className={t.broke || t.gain < 0 ? "v-reject" : t.gain > 0 ? "v-accept" : undefined}>
+              {t.broke && "broke, "}
               {t.gain > 0 ? `+${t.gain}` : t.gain < 0 ? `−${-t.gain}` : "±0"}
             </b>
           </div>
@@ -199,9 +200,7 @@ function Card({
         <div className={c.changes > 1 ? "hint small" : "small"}>{c.step}</div>
         {c.faults.length > 0 && (
           <div className="small">
-            {c.faults
-              .map((f) => `${f.count} ${f.fault}${f.perLength === undefined ? "" : ` (${f.perLength} a length)`}`)
-              .join(", ")}
+            {c.faults.map((f) => `${f.count} ${f.fault}${f.rate === undefined ? "" : ` (${f.rate})`}`).join(", ")}
           </div>
         )}
         {c.tests.length > 0 && <div className="small">{c.tests.join(", ")}</div>}

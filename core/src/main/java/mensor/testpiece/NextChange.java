@@ -54,15 +54,25 @@ public record NextChange(PieceSetting setting, Optional<String> to, String words
     /** The last step alone made it worse: undo it. */
     private static Optional<NextChange> back(Series series, int last) {
         List<SettingChange> changes = series.changes(last);
-        if (changes.size() != 1
+        if (changes.size() != 1 || !series.isSameExercise(last - 1, last)) {
+            return Optional.empty();
+        }
+        SettingChange c = changes.get(0);
+        String value = series.pieces().get(last - 1).settings().get(c.setting());
+        if (series.hasBroken(last) && !series.hasBroken(last - 1)) {
+            return Optional.of(new NextChange(
+                    c.setting(),
+                    Optional.of(value),
+                    c.setting().title() + " back to " + c.from(),
+                    "the piece with " + c.to() + " failed its specimens, however it looks"));
+        }
+        if (series.hasBroken(last - 1)
                 || series.pieces().get(last).score().isEmpty()
                 || series.pieces().get(last - 1).score().isEmpty()) {
             return Optional.empty();
         }
         double gain = series.pieces().get(last).score().getAsDouble()
                 - series.pieces().get(last - 1).score().getAsDouble();
-        SettingChange c = changes.get(0);
-        String value = series.pieces().get(last - 1).settings().get(c.setting());
         return gain < 0 && series.isFelt(gain)
                 ? Optional.of(new NextChange(
                         c.setting(),
@@ -77,12 +87,11 @@ public record NextChange(PieceSetting setting, Optional<String> to, String words
         Series.Piece now = series.pieces().get(last);
         Unit unit = now.unit();
         return series.tried().stream()
-                .filter(t -> t.gain() > 0 && series.isFelt(t.gain()))
+                .filter(Series.Tried::isHelp)
                 .filter(t -> now.settings().containsKey(t.change().setting()))
-                .filter(t -> !t.change()
+                .filter(t -> t.change()
                         .setting()
-                        .shown(now.settings().get(t.change().setting()), unit)
-                        .equals(t.change().to()))
+                        .isShortOf(now.settings().get(t.change().setting()), unit, t.change()))
                 .findFirst()
                 .map(t -> new NextChange(
                         t.change().setting(),

@@ -102,6 +102,20 @@ public enum PieceSetting implements Named {
         };
     }
 
+    /** Whether a value has not come yet to where a change led: of a number on the way it went, of a word another. */
+    boolean isShortOf(String value, Unit unit, SettingChange change) {
+        if (sort != Sort.NUMBER) {
+            return !shown(value, unit).equalsIgnoreCase(change.to());
+        }
+        double to = number(change.to());
+        double now = number(value);
+        return to < number(change.from()) ? now > to : now < to;
+    }
+
+    private double number(String shown) {
+        return Double.parseDouble((symbol.isEmpty() ? shown : shown.replace(symbol, "")).strip());
+    }
+
     /** {@code 120 A}. */
     public String shown(String value, Unit unit) {
         return switch (sort) {

@@ -24,11 +24,13 @@ public record Series(List<Piece> pieces) {
     /**
      * A piece of the series.
      *
+     * @param exercise the drill, else what the piece is made as: scores of two exercises say nothing of a change between them
      * @param score from 0 to 10, the mean of its raters; absent where nobody rated it
      * @param faults how many of each, by the word for it
      * @param broke what the specimens came to; absent where none was tested
      */
     public record Piece(
+            String exercise,
             Map<PieceSetting, String> settings,
             Unit unit,
             OptionalDouble score,
@@ -40,8 +42,16 @@ public record Series(List<Piece> pieces) {
         }
     }
 
-    /** A single change, and how many points the score went up with it. */
-    public record Tried(SettingChange change, double gain) {}
+    /**
+     * A single change, and how many points the score went up with it.
+     *
+     * @param broke the piece that was made with it failed its specimens: however it scored, that is no help
+     */
+    public record Tried(SettingChange change, double gain, boolean broke) {
+        boolean isHelp() {
+            return gain >= FELT && !broke;
+        }
+    }
 
     /** What was changed from the piece before. */
     public List<SettingChange> changes(int i) {
@@ -54,12 +64,13 @@ public record Series(List<Piece> pieces) {
         return SettingChange.between(a.settings(), a.unit(), b.settings(), b.unit());
     }
 
-    /** The piece with the highest score; of those alike the newest. Empty where none is rated. */
+    /** The piece with the highest score that did not fail its specimens; of those alike the newest. Empty where there is none. */
     public Optional<Integer> best() {
         Optional<Integer> best = Optional.empty();
         for (int i = 0; i < pieces.size(); i++) {
             OptionalDouble score = pieces.get(i).score();
             if (score.isPresent()
+                    && !hasBroken(i)
                     && (best.isEmpty()
                             || score.getAsDouble()
                                     >= pieces.get(best.get()).score().getAsDouble())) {
@@ -76,11 +87,16 @@ public record Series(List<Piece> pieces) {
             OptionalDouble before = pieces.get(i - 1).score();
             OptionalDouble after = pieces.get(i).score();
             List<SettingChange> changes = changes(i);
-            if (changes.size() == 1 && before.isPresent() && after.isPresent()) {
-                tried.add(new Tried(changes.get(0), after.getAsDouble() - before.getAsDouble()));
+            if (isSameExercise(i - 1, i)
+                    && !hasBroken(i - 1)
+                    && changes.size() == 1
+                    && before.isPresent()
+                    && after.isPresent()) {
+                tried.add(new Tried(changes.get(0), after.getAsDouble() - before.getAsDouble(), hasBroken(i)));
             }
         }
-        tried.sort(Comparator.comparingDouble(Tried::gain).reversed());
+        tried.sort(Comparator.comparing(Tried::broke)
+                .thenComparing(Comparator.comparingDouble(Tried::gain).reversed()));
         return List.copyOf(tried);
     }
 
@@ -88,6 +104,9 @@ public record Series(List<Piece> pieces) {
     public String stepInWords(int i) {
         if (i == 0) {
             return "the first of the series";
+        }
+        if (!isSameExercise(i - 1, i)) {
+            return "another exercise: " + pieces.get(i).exercise();
         }
         List<SettingChange> changes = changes(i);
         String words =
@@ -102,6 +121,14 @@ public record Series(List<Piece> pieces) {
     /** The one thing to change next; empty where nothing speaks for one. */
     public Optional<NextChange> next() {
         return pieces.isEmpty() ? Optional.empty() : NextChange.of(this);
+    }
+
+    boolean hasBroken(int i) {
+        return pieces.get(i).broke().filter(v -> v == Verdict.REJECT).isPresent();
+    }
+
+    public boolean isSameExercise(int one, int other) {
+        return pieces.get(one).exercise().equals(pieces.get(other).exercise());
     }
 
     boolean isFelt(double gain) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mensor.inspection.Verdict;
 import mensor.length.Unit;
 import org.junit.jupiter.api.Test;
 
@@ -19,6 +20,7 @@ class SeriesTest {
         settings.put(PieceSetting.AMPS, amps);
         settings.put(PieceSetting.ARC_LENGTH, arc);
         return new Series.Piece(
+                "pad",
                 settings,
                 Unit.INCH,
                 score < 0 ? OptionalDouble.empty() : OptionalDouble.of(score),
@@ -91,6 +93,53 @@ class SeriesTest {
             assertThat(n.setting()).isEqualTo(PieceSetting.ARC_LENGTH);
             assertThat(n.why()).contains("helped before");
         });
+    }
+
+    /** It scored two points more and broke: that is neither the best piece nor a change that helped. */
+    @Test
+    void aPieceThatLooksBetterAndBreaksIsNoHelp() {
+        Series.Piece up = piece(6, "120", "short");
+        Series.Piece down = new Series.Piece(
+                "pad",
+                piece(8, "120", "long").settings(),
+                Unit.INCH,
+                OptionalDouble.of(8),
+                Map.of(),
+                Optional.of(Verdict.REJECT));
+        Series s = new Series(List.of(up, down));
+        assertThat(s.best()).contains(0);
+        assertThat(s.tried())
+                .singleElement()
+                .satisfies(t -> assertThat(t.broke()).isTrue());
+        assertThat(s.next()).hasValueSatisfying(n -> {
+            assertThat(n.to()).contains("short");
+            assertThat(n.why()).contains("failed its specimens");
+        });
+        assertThat(new Series(List.of(up, down, up)).next())
+                .as("nor is it gone back to")
+                .isEmpty();
+    }
+
+    @Test
+    void whatHelpedIsNotAskedForOnceItIsPassed() {
+        Series s = new Series(List.of(piece(4, "130", "short"), piece(6, "125", "short"), piece(6, "110", "short")));
+        assertThat(s.next()).as("110 is below 125 already").isEmpty();
+    }
+
+    @Test
+    void theScoresOfTwoExercisesSayNothingOfAChangeBetweenThem() {
+        Series.Piece pad = piece(8, "125", "short");
+        Series.Piece uphill = new Series.Piece(
+                "uphill",
+                piece(4, "110", "short").settings(),
+                Unit.INCH,
+                OptionalDouble.of(4),
+                Map.of(),
+                Optional.empty());
+        Series s = new Series(List.of(pad, uphill));
+        assertThat(s.tried()).isEmpty();
+        assertThat(s.next()).isEmpty();
+        assertThat(s.stepInWords(1)).isEqualTo("another exercise: uphill");
     }
 
     @Test

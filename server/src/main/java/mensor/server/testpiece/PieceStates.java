@@ -86,6 +86,7 @@ class PieceStates {
             Optional<Verdict> broke) {
         Series.Piece inSeries() {
             return new Series.Piece(
+                    row.drill() == null ? row.kind() : row.drill(),
                     settings,
                     unit,
                     view.score() == null ? OptionalDouble.empty() : OptionalDouble.of(view.score()),
@@ -327,7 +328,8 @@ class PieceStates {
                 .map(e -> new FaultView(
                         e.getKey(),
                         e.getValue(),
-                        length.map(l -> Math.round(e.getValue() * per / l * 10) / 10.0)
+                        length.map(l -> mensor.weld.Range.plain(Math.round(e.getValue() * per / l * 10) / 10.0)
+                                        + (unit == Unit.INCH ? " a foot" : " on 100 mm"))
                                 .orElse(null)))
                 .toList();
     }

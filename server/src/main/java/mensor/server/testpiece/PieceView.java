@@ -44,9 +44,9 @@ public record PieceView(
     public record AimResultView(
             String id, String title, String limit, @Nullable String read, String verdict) {}
 
-    /** @param perLength on a foot, or on 100 mm; absent where the length is not known */
+    /** @param rate on a foot, or on 100 mm, in words; absent where the length is not known */
     public record FaultView(
-            String fault, int count, @Nullable Double perLength) {}
+            String fault, int count, @Nullable String rate) {}
 
     /** A piece in the list. */
     public record PieceRow(
@@ -110,8 +110,11 @@ public record PieceView(
     /** @param setting what is changed on the next piece, to {@code to} where a value can be named */
     public record NextPieceView(String setting, @Nullable String to, String words, String why) {}
 
-    /** @param gain points that the score went up */
-    public record TriedView(String words, double gain) {}
+    /**
+     * @param gain points that the score went up
+     * @param broke the piece failed its specimens
+     */
+    public record TriedView(String words, double gain, boolean broke) {}
 
     public record HandoutView(
             UUID id,

@@ -68,7 +68,7 @@ public class SeriesOfPieces {
                         .toList(),
                 cards,
                 best.orElse(null),
-                best.filter(b -> b < picked.size() - 1)
+                best.filter(b -> b < picked.size() - 1 && series.isSameExercise(b, picked.size() - 1))
                         .map(b -> series.changes(b, picked.size() - 1).stream()
                                 .map(SettingChange::inWords)
                                 .toList())
@@ -77,7 +77,7 @@ public class SeriesOfPieces {
                         .map(n -> new NextPieceView(n.setting().id(), n.to().orElse(null), n.words(), n.why()))
                         .orElse(null),
                 series.tried().stream()
-                        .map(t -> new TriedView(t.change().inWords(), Math.round(t.gain() * 10) / 10.0))
+                        .map(t -> new TriedView(t.change().inWords(), Math.round(t.gain() * 10) / 10.0, t.broke()))
                         .toList(),
                 (int) picked.stream().filter(s -> s.view().lesson()).count(),
                 handouts.of(welder));
@@ -91,7 +91,7 @@ public class SeriesOfPieces {
                                 e.getKey().id(), e.getKey().title(), e.getKey().shown(e.getValue(), s.unit())))
                         .toList(),
                 series.stepInWords(i),
-                series.changes(i).size(),
+                i > 0 && series.isSameExercise(i - 1, i) ? series.changes(i).size() : 0,
                 s.view().faults(),
                 s.view().ratings().isEmpty()
                         ? List.of()
