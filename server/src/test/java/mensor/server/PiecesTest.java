@@ -311,6 +311,38 @@ class PiecesTest {
     }
 
     @Test
+    void aPieceGoesOutAndComesInAsAFileAndOntoPaper() {
+        String path = rated("'rod':'E7018','amps':'120'", 1, ",'faults':{'slag':2},'note':'=1+1'");
+        igor.put(
+                        path + "/specimens/" + UUID.randomUUID(),
+                        "{'kind':'fillet-break','specimen':'break 1','bentFlat':true}")
+                .expect(200);
+        String file = igor.get(path + "/report?as=json").expect(200).text();
+        JsonNode again = igor.postJson("/api/pieces", file).expect(200).json();
+        assertThat(again.get("form").get("settings").get("amps").asString()).isEqualTo("120");
+        assertThat(again.get("tests").get(0).get("verdict").asString()).isEqualTo("accept");
+        assertThat(again.get("ratings")).as("a score is its rater's own").isEmpty();
+        assertThat(igor.postJson("/api/pieces", "{\"format\":\"hat/1\"}")
+                        .expect(422)
+                        .text())
+                .contains("mensor-test-piece/1");
+        assertThat(igor.postJson("/api/pieces", "[1").expect(422).text()).contains("file");
+        String csv =
+                igor.get("/api/series/" + welder + "/report?as=csv").expect(200).text();
+        assertThat(csv.lines()).hasSize(3);
+        assertThat(csv).contains("2 slag").contains("amps 120 A");
+        for (String pdf : List.of(path + "/report", "/api/series/" + welder + "/report", "/api/welders/K7/report")) {
+            assertThat(ines.get(pdf).text())
+                    .as(pdf)
+                    .satisfiesAnyOf(
+                            t -> assertThat(t).startsWith("%PDF"),
+                            t -> assertThat(t).contains("no welder"));
+        }
+        assertThat(noah.get(path + "/report").status()).isEqualTo(404);
+        assertThat(igor.get(path + "/report?as=hat").status()).isEqualTo(422);
+    }
+
+    @Test
     void aPieceTakenOffIsNoLongerInTheSeriesAndComesBack() {
         String path = rated("'amps':'120'", 1, "");
         igor.delete(path).expect(200);

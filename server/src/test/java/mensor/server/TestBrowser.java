@@ -75,6 +75,11 @@ final class TestBrowser {
         return send("POST", path, text, true, "text/plain;charset=UTF-8");
     }
 
+    /** A file of JSON, sent as it is. */
+    Answer postJson(String path, String text) {
+        return send("POST", path, text, true, "application/json");
+    }
+
     Answer put(String path, String body) {
         return send("PUT", path, body, true);
     }

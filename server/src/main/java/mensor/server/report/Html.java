@@ -59,6 +59,12 @@ final class Html {
     }
 
     /** Markup that was made here, as a drawing. */
+    /** Markup that is well-formed already. */
+    Html raw(String markup) {
+        out.append(markup);
+        return this;
+    }
+
     Html drawing(String svg) {
         out.append(svg);
         return this;

@@ -74,7 +74,7 @@ class ReportController {
         }
     }
 
-    private static ResponseEntity<byte[]> answer(byte[] file, String as, String name) {
+    static ResponseEntity<byte[]> answer(byte[] file, String as, String name) {
         MediaType type = switch (as) {
             case "csv" -> new MediaType("text", "csv", StandardCharsets.UTF_8);
             case "json" -> MediaType.APPLICATION_JSON;

@@ -38,6 +38,12 @@ class PieceController {
         return pieces.rows(actor, find);
     }
 
+    /** The body is a {@code mensor-test-piece/1} file. */
+    @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+    PieceView take(@AuthenticationPrincipal Actor actor, @RequestBody String file) {
+        return pieces.take(actor, file);
+    }
+
     @GetMapping("/{id}")
     PieceView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return pieces.open(actor, id);

@@ -125,6 +125,26 @@ public record PieceForm(
         return Named.find(PieceKind.class, kind).orElseThrow();
     }
 
+    /** Without the piece before it, which belongs to another shop's books. */
+    PieceForm alone() {
+        return new PieceForm(
+                number,
+                kind,
+                purpose,
+                welder,
+                drill,
+                made,
+                units,
+                settings,
+                inspected,
+                faults,
+                measured,
+                instructor,
+                note,
+                closed,
+                null);
+    }
+
     PieceForm with(String newNumber, String newWelder, LocalDate day) {
         return new PieceForm(
                 newNumber,

@@ -15,6 +15,8 @@ import mensor.weld.InvalidField;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Test pieces: recorded, changed, pictured, rated, tested, and taken to the bench. A learner does so with own ones alone. */
@@ -133,6 +135,34 @@ public class Pieces {
     }
 
     /** The number and the day, where they were left open; a learner's piece is the learner's. */
+    /** A piece from its file: as it was recorded and what was tested; what it comes to is found anew. */
+    @Transactional
+    public PieceView take(Actor actor, String file) {
+        JsonNode root;
+        PieceForm form;
+        try {
+            root = json.readTree(file);
+            form = json.treeToValue(root.path("piece"), PieceForm.class);
+        } catch (JacksonException e) {
+            throw Refusal.invalid("file", "this is no mensor-test-piece/1 file: " + e.getOriginalMessage());
+        }
+        if (!"mensor-test-piece/1".equals(root.path("format").asString("")) || form == null) {
+            throw Refusal.invalid("format", "\"mensor-test-piece/1\" with a piece is required");
+        }
+        UUID id = UUID.randomUUID();
+        PieceView view = put(actor, id, new PieceChange(form.alone(), null));
+        int n = 0;
+        for (JsonNode s : root.path("specimens")) {
+            try {
+                view = test(actor, id, UUID.randomUUID(), json.treeToValue(s.path("said"), SpecimenForm.class));
+            } catch (JacksonException e) {
+                throw Refusal.invalid("specimens[" + n + "]", e.getOriginalMessage());
+            }
+            n++;
+        }
+        return view;
+    }
+
     private PieceForm completed(Actor actor, PieceForm form, PieceEntity standing) {
         String welder = actor.seesOwnPiecesOnly()
                 ? actor.login()

@@ -86,10 +86,7 @@ public class SeriesOfPieces {
     private static CardView card(PieceStates.State s, Series series, int i) {
         return new CardView(
                 s.row(),
-                s.settings().entrySet().stream()
-                        .map(e -> new SettingView(
-                                e.getKey().id(), e.getKey().title(), e.getKey().shown(e.getValue(), s.unit())))
-                        .toList(),
+                shown(s),
                 series.stepInWords(i),
                 i > 0 && series.isSameExercise(i - 1, i) ? series.changes(i).size() : 0,
                 s.view().faults(),
@@ -100,6 +97,19 @@ public class SeriesOfPieces {
                         .filter(t -> !t.withdrawn())
                         .map(t -> t.specimen() + ": " + t.verdict())
                         .toList());
+    }
+
+    /** How a piece was made, as shown. */
+    @Transactional(readOnly = true)
+    public List<SettingView> settings(Actor actor, UUID id) {
+        return shown(states.of(actor, List.of(seen.seen(actor, id))).get(0));
+    }
+
+    private static List<SettingView> shown(PieceStates.State s) {
+        return s.settings().entrySet().stream()
+                .map(e -> new SettingView(
+                        e.getKey().id(), e.getKey().title(), e.getKey().shown(e.getValue(), s.unit())))
+                .toList();
     }
 
     /** Two pieces beside each other, what differs marked. */
