@@ -1,7 +1,9 @@
-import { Button, Flex } from "antd";
+import { CameraOutlined } from "@ant-design/icons";
+import { Button, Flex, Image } from "antd";
 import { useState } from "react";
 import { api, problemsByField, saidBy, type Bench, type Causes, type SpecimenForm } from "../lib/api";
 import { ChoiceField, said, TextField, YesNo } from "../lib/fields";
+import { FileButton } from "../lib/FileButton";
 import { newId } from "../lib/id";
 import { VerdictShape } from "../lib/VerdictMark";
 import { useRecord } from "./CausesPanel";
@@ -65,8 +67,10 @@ export function Specimens({
               {t.specimen.startsWith(kindOf(t.kind)) ? "" : ` ${kindOf(t.kind)}`}:{" "}
               {t.withdrawn ? "taken off" : t.lines.join("; ")}
               <div className="small quiet">
+                {t.said.at ? `cut at ${t.said.at} · ` : ""}
                 {t.by} · {t.citation}
               </div>
+              <SpecimenPicture id={t.id} pictured={t.pictured} mayAdd={mayRecord && !t.withdrawn} />
             </span>
           </Flex>
           {mayRecord && (
@@ -82,6 +86,37 @@ export function Specimens({
         A specimen tells of itself. Which test, and what follows from it, the engineer decides.
       </p>
     </section>
+  );
+}
+
+/** The bent, broken or cut face. */
+function SpecimenPicture({ id, pictured, mayAdd }: { id: string; pictured: boolean; mayAdd: boolean }) {
+  const [taken, setTaken] = useState(0);
+  const [fault, setFault] = useState<unknown>();
+  const add = async (file: File) => {
+    try {
+      await api.specimenPhoto(id, file);
+      setTaken(taken + 1);
+      setFault(undefined);
+    } catch (e) {
+      setFault(e);
+    }
+  };
+  return (
+    <div className="row">
+      {(pictured || taken > 0) && (
+        <Image src={`/api/specimens/${id}/photos?${taken}`} alt="The face of the specimen" height={72} />
+      )}
+      {mayAdd && (
+        <FileButton
+          accept="image/png,image/jpeg"
+          label="Picture of the specimen (PNG or JPEG, up to 10 MB)"
+          icon={<CameraOutlined />}
+          onFile={(f) => void add(f)}
+        />
+      )}
+      {fault !== undefined && <span className="fault">{saidBy(fault)}</span>}
+    </div>
   );
 }
 
@@ -140,11 +175,20 @@ function NewSpecimen({ hand, usual, onDone }: { hand: SpecimenHand; usual: strin
         <TextField
           id="specimen"
           label="Specimen"
-          span={8}
+          span={5}
           value={form.specimen}
           placeholder="root bend 1"
           problem={problems.specimen}
           onChange={(v) => set({ specimen: v })}
+        />
+        <TextField
+          id="specimen-at"
+          label="Cut at"
+          span={3}
+          value={form.at}
+          placeholder="by the plan"
+          problem={problems.at}
+          onChange={(v) => set({ at: v })}
         />
         {bend && (
           <>
@@ -226,6 +270,7 @@ function NewSpecimen({ hand, usual, onDone }: { hand: SpecimenHand; usual: strin
             {question("Fused between beads and to the plates", form.fullFusion, (v) => set({ fullFusion: v }))}
             {question("Fused to the root", form.fusedToRoot, (v) => set({ fusedToRoot: v }))}
             {question("Legs as required", form.legsAsRequired, (v) => set({ legsAsRequired: v }))}
+            {question("Profile as required", form.profileAsRequired, (v) => set({ profileAsRequired: v }))}
             <TextField
               id="undercut"
               label="Undercut"
@@ -234,6 +279,24 @@ function NewSpecimen({ hand, usual, onDone }: { hand: SpecimenHand; usual: strin
               placeholder="0"
               problem={problems.undercut}
               onChange={(v) => set({ undercut: v })}
+            />
+            <TextField
+              id="specimen-throat"
+              label="Throat"
+              span={4}
+              value={form.throat}
+              placeholder="as read"
+              problem={problems.throat}
+              onChange={(v) => set({ throat: v })}
+            />
+            <TextField
+              id="specimen-penetration"
+              label="Penetration"
+              span={4}
+              value={form.penetration}
+              placeholder="past the root"
+              problem={problems.penetration}
+              onChange={(v) => set({ penetration: v })}
             />
           </>
         )}

@@ -31,6 +31,8 @@ export const training = {
     answer(client.DELETE("/api/pieces/{id}/specimens/{specimen}", { params: { path: { id, specimen } } })),
   pieceSpecimenOn: (id: string, specimen: string) =>
     answer(client.POST("/api/pieces/{id}/specimens/{specimen}/restore", { params: { path: { id, specimen } } })),
+  specimenPhoto: (id: string, file: Blob) =>
+    answer(client.PUT("/api/specimens/{id}/photos", { ...at(id), body: file as never, ...asFile })),
   beside: (id: string, other: string) =>
     answer(client.GET("/api/pieces/{id}/beside/{other}", { params: { path: { id, other } } })),
   series: (welder: string, drill?: string) =>

@@ -80,8 +80,11 @@ function testInWords(t: Test): string {
     t.position,
     t.thickest ? `to ${t.thickest}` : "any thickness",
     t.backing ? "with backing" : "without backing",
+    t.leastDiameter ? `pipe from ${t.leastDiameter}` : "",
     `last used ${lastUse ? dayOf(lastUse) : "–"}`,
-  ].join(", ");
+  ]
+    .filter(Boolean)
+    .join(", ");
 }
 
 function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => void }) {
@@ -163,6 +166,15 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
                   placeholder="any"
                   problem={at("thickest")}
                   onChange={(v) => setTest(i, { thickest: v })}
+                />
+                <TextField
+                  id={`d${i}`}
+                  label="Least pipe"
+                  span={2}
+                  value={t.leastDiameter}
+                  placeholder="any"
+                  problem={at("leastDiameter")}
+                  onChange={(v) => setTest(i, { leastDiameter: v })}
                 />
                 <ChoiceField
                   id={`b${i}`}

@@ -146,6 +146,7 @@ function Qualifies({
             Rods F1 to F{q.group} · {q.positions.join(", ")} ·{" "}
             {q.thickest ? `grooves up to ${q.thickest}` : "any thickness"} ·{" "}
             {q.backing ? "with backing" : "with or without backing"}
+            {q.leastDiameter && ` · pipe from ${q.leastDiameter} outside`}
           </p>
           {q.written && <p className="v-accept">✓ It stands in {p.welder}’s tests.</p>}
           {onConfirm && q.ready && !q.written && (

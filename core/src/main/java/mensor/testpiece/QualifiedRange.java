@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.Unit;
+import mensor.weld.ClockFace;
 import mensor.weld.Joint;
 import mensor.weld.Position;
 import mensor.weld.Qualification;
@@ -35,8 +36,17 @@ public final class QualifiedRange {
                         p,
                         thickest(joint, p),
                         joint.isFillet() || joint.backing().orElse(true),
+                        leastDiameter(joint),
                         tested,
                         tested)));
+    }
+
+    /** Of a test on pipe: under 1 in [25 mm] its own, up to 2 7/8 in [73 mm] 1 in, from there on 2 7/8 in. */
+    static Optional<Length> leastDiameter(Joint joint) {
+        Unit unit = joint.length().unit();
+        Length one = unit.pick(Length.inches(1), Length.millimetres("25"));
+        Length wide = unit.pick(Length.inches(23, 8), Length.millimetres("73"));
+        return joint.clock().flatMap(ClockFace::diameter).map(d -> d.isUnder(one) ? d : d.isUnder(wide) ? one : wide);
     }
 
     /** A fillet test is not limited by thickness. */

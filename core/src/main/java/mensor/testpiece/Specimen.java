@@ -133,13 +133,21 @@ public sealed interface Specimen {
         }
     }
 
-    /** A section polished and etched. */
+    /**
+     * A section polished and etched.
+     *
+     * @param profileAsRequired face and toes: convexity or crown, overlap, undercut between the beads
+     * @param throat as read, for the record; so is the penetration past the root
+     */
     record Macro(
             Optional<Boolean> cracks,
             Optional<Boolean> fullFusion,
             Optional<Boolean> fusedToRoot,
             Optional<Boolean> legsAsRequired,
-            Optional<Length> undercut)
+            Optional<Boolean> profileAsRequired,
+            Optional<Length> undercut,
+            Optional<Length> throat,
+            Optional<Length> penetration)
             implements Specimen {
         @Override
         public Result judge(Unit units) {
@@ -148,8 +156,16 @@ public sealed interface Specimen {
             v.wanted("fusion between beads and to the base metal", fullFusion, "not fused all over");
             v.wanted("fusion to the root", fusedToRoot, "not fused to the root");
             v.wanted("legs as required", legsAsRequired, "a leg under what is required");
+            v.wanted("profile as required", profileAsRequired, "the profile is not as required");
             v.most("undercut", undercut, units.pick(Length.inches(1, 32), Length.millimetres("1")));
-            return v.result("no cracks, fused throughout, legs as required", false);
+            return v.result(
+                    "no cracks, fused throughout, legs and profile as required" + read("throat", throat)
+                            + read("penetration past the root", penetration),
+                    false);
+        }
+
+        private static String read(String what, Optional<Length> length) {
+            return length.map(l -> "; " + what + " " + l.shownWithUnit()).orElse("");
         }
     }
 

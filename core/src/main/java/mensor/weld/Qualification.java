@@ -14,6 +14,7 @@ import mensor.length.Length;
  * used for six months.
  *
  * @param thickest the thickest groove metal that is covered; absent is unlimited. Fillets are not limited by it
+ * @param leastDiameter of a pipe, outside, that is covered; absent is unlimited, or a test on plate that said nothing of pipe
  * @param lastUsed the last day on which the welder was seen to use the process
  */
 public record Qualification(
@@ -21,6 +22,7 @@ public record Qualification(
         Position position,
         Optional<Length> thickest,
         boolean backing,
+        Optional<Length> leastDiameter,
         LocalDate tested,
         LocalDate lastUsed) {
     private static final int MONTHS = 6;
@@ -41,6 +43,7 @@ public record Qualification(
             Optional<Integer> group,
             Length thickness,
             boolean backing,
+            Optional<Length> diameter,
             LocalDate day) {}
 
     public Set<Position> positions() {
@@ -114,6 +117,10 @@ public record Qualification(
                 gaps.add("welded without backing, tested with backing");
             }
         }
+        leastDiameter
+                .flatMap(least -> task.diameter().filter(d -> d.isUnder(least)))
+                .ifPresent(d -> gaps.add(d.shownWithUnit() + " outside, covered from "
+                        + leastDiameter.get().shownWithUnit()));
         lapse(task.day()).ifPresent(gaps::add);
         if (task.day().isBefore(tested)) {
             gaps.add("tested on " + tested + " only");

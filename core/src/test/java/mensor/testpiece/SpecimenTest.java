@@ -88,25 +88,49 @@ class SpecimenTest {
     void aMacro() {
         Optional<Boolean> yes = Optional.of(true);
         Optional<Boolean> no = Optional.of(false);
-        assertThat(new Macro(no, yes, yes, yes, Optional.of(in("1/32")))
-                        .judge(Unit.INCH)
-                        .verdict())
+        assertThat(macro(no, yes, yes, yes, yes, "1/32").judge(Unit.INCH).verdict())
                 .isEqualTo(Verdict.ACCEPT);
-        assertThat(new Macro(yes, yes, yes, yes, Optional.of(in("0")))
-                        .judge(Unit.INCH)
-                        .lines())
-                .containsExactly("a crack");
-        assertThat(new Macro(no, yes, yes, yes, Optional.of(in("3/64")))
-                        .judge(Unit.INCH)
-                        .verdict())
+        assertThat(macro(yes, yes, yes, yes, yes, "0").judge(Unit.INCH).lines()).containsExactly("a crack");
+        assertThat(macro(no, yes, yes, yes, yes, "3/64").judge(Unit.INCH).verdict())
                 .isEqualTo(Verdict.REJECT);
-        assertThat(new Macro(no, yes, no, yes, Optional.of(in("0")))
-                        .judge(Unit.INCH)
-                        .verdict())
-                .isEqualTo(Verdict.REJECT);
-        assertThat(new Macro(no, yes, Optional.empty(), yes, Optional.of(in("0")))
+        assertThat(macro(no, yes, no, yes, yes, "0").judge(Unit.INCH).verdict()).isEqualTo(Verdict.REJECT);
+        assertThat(macro(no, yes, Optional.empty(), yes, yes, "0")
                         .judge(Unit.INCH)
                         .verdict())
                 .isEqualTo(Verdict.INCOMPLETE);
+    }
+
+    private static Macro macro(
+            Optional<Boolean> cracks,
+            Optional<Boolean> fusion,
+            Optional<Boolean> root,
+            Optional<Boolean> legs,
+            Optional<Boolean> profile,
+            String undercut) {
+        return new Macro(
+                cracks,
+                fusion,
+                root,
+                legs,
+                profile,
+                Optional.of(in(undercut)),
+                Optional.of(in("1/4")),
+                Optional.empty());
+    }
+
+    @Test
+    void aMacroTellsItsProfileAndShowsWhatWasRead() {
+        Optional<Boolean> yes = Optional.of(true);
+        Optional<Boolean> no = Optional.of(false);
+        assertThat(macro(no, yes, yes, yes, no, "0").judge(Unit.INCH).lines())
+                .containsExactly("the profile is not as required");
+        assertThat(macro(no, yes, yes, yes, Optional.empty(), "0")
+                        .judge(Unit.INCH)
+                        .verdict())
+                .isEqualTo(Verdict.INCOMPLETE);
+        assertThat(macro(no, yes, yes, yes, yes, "0").judge(Unit.INCH).lines())
+                .singleElement()
+                .asString()
+                .endsWith("throat 1/4 in");
     }
 }

@@ -21,13 +21,15 @@ class QualificationTest {
                 Named.find(Position.class, position).orElseThrow(),
                 Optional.of(Length.inches(3, 4)),
                 backing,
+                Optional.of(Length.inches(23, 8)),
                 TESTED,
                 USED);
     }
 
     private static Qualification.Task task(
             WeldType weld, String position, int group, Length t, boolean backing, LocalDate day) {
-        return new Qualification.Task(weld, Named.find(Position.class, position), Optional.of(group), t, backing, day);
+        return new Qualification.Task(
+                weld, Named.find(Position.class, position), Optional.of(group), t, backing, Optional.empty(), day);
     }
 
     private static Qualification.Task fillet(String position, int group) {
@@ -100,5 +102,23 @@ class QualificationTest {
                 .contains("welder K7 is not qualified for this: position 4F, tested in 2G");
         assertThat(Qualification.redLine("K7", List.of(test(3, "2F", true), test(4, "4G", true)), fillet("4F", 4)))
                 .isEmpty();
+    }
+
+    @Test
+    void aPipeThinnerThanTheOneThatCountsIsNotCovered() {
+        Qualification q = test(4, "6G", false);
+        assertThat(q.gaps(pipe(Length.inches(23, 8)))).isEmpty();
+        assertThat(q.gaps(pipe(Length.inches(2)))).singleElement().asString().contains("2 in outside");
+    }
+
+    private static Qualification.Task pipe(Length outside) {
+        return new Qualification.Task(
+                WeldType.GROOVE,
+                Optional.empty(),
+                Optional.of(4),
+                Length.inches(1, 4),
+                false,
+                Optional.of(outside),
+                LocalDate.of(2026, 5, 12));
     }
 }

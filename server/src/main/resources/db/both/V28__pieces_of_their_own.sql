@@ -57,6 +57,8 @@ create table piece_picture_aud (
 alter table specimen alter column joint_id drop not null;
 alter table specimen add column piece_id uuid references piece (id);
 alter table specimen_aud add column piece_id uuid;
+alter table specimen add column picture varchar(64);
+alter table specimen_aud add column picture varchar(64);
 create index specimen_by_piece on specimen (piece_id);
 alter table rating alter column inspection_id drop not null;
 alter table rating add column piece_id uuid references piece (id);

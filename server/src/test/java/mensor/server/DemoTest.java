@@ -156,7 +156,7 @@ class DemoTest {
     @Test
     void theSignInPageShowsEverySignInAndTheyWork() {
         JsonNode signIns = browser().get("/api/session").json().get("signIns");
-        assertThat(signIns).hasSize(6);
+        assertThat(signIns).hasSize(12);
         for (JsonNode s : signIns.values()) {
             browser()
                     .signIn(s.get("login").asString(), s.get("password").asString())

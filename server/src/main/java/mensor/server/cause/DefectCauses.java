@@ -89,8 +89,10 @@ public class DefectCauses {
         List<Indication> defects = new ArrayList<>();
         List<String> names = new ArrayList<>();
         for (Specimens.SpecimenView s : tests.of(o.joint())) {
-            Span where = Named.find(SpecimenKind.class, s.kind())
-                    .flatMap(k -> SpecimenDefect.place(plan, k, s.specimen()))
+            Span where = tests.place(s, o.joint().unit())
+                    .filter(p -> !p.to().isOver(inspection.joint().length()))
+                    .or(() -> Named.find(SpecimenKind.class, s.kind())
+                            .flatMap(k -> SpecimenDefect.place(plan, k, s.specimen())))
                     .orElseGet(() -> inspection.joint().ruler().whole());
             if (!s.withdrawn()) {
                 tests.defect(s, o.joint().unit(), where).ifPresent(d -> {

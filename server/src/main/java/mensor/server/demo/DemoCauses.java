@@ -136,7 +136,7 @@ class DemoCauses {
         return switch (mark) {
             case "CP-1" ->
                 List.of(
-                        "'kind':'macro','specimen':'macro 1','cracks':false,'fullFusion':true,'fusedToRoot':true,'legsAsRequired':true,'undercut':'1/64'",
+                        "'kind':'macro','specimen':'macro 1','cracks':false,'fullFusion':true,'fusedToRoot':true,'legsAsRequired':true,'profileAsRequired':true,'undercut':'1/64','throat':'1/4','penetration':'1/32'",
                         "'kind':'fillet-break','specimen':'break 1','fullFusion':true,'largest':'1/16','sum':'3/16'");
             case "CP-2" -> List.of(bend("face bend 1", ""), bend("root bend 1", "'5/32'"));
             case "CP-3" -> List.of(bend("root bend 1", "'1/16'"), bend("face bend 1", ""));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mensor.criteria.CriteriaBook;
 import mensor.server.welder.Welders;
+import mensor.weld.ClockFace;
 import mensor.weld.Joint;
 import mensor.weld.PassLimits;
 import mensor.weld.Procedure;
@@ -38,7 +39,13 @@ class RedLines {
                     .or(() -> procedure.flatMap(Procedure::backing))
                     .orElse(false);
             Qualification.Task task = new Qualification.Task(
-                    joint.weld(), joint.position(), group, joint.thinner().thickness(), backing, welders.today());
+                    joint.weld(),
+                    joint.position(),
+                    group,
+                    joint.thinner().thickness(),
+                    backing,
+                    joint.clock().flatMap(ClockFace::diameter),
+                    welders.today());
             welders.redLine(stamp.strip(), task).ifPresent(lines::add);
         }
         book.filter(CriteriaBook::isStructural)

@@ -267,7 +267,7 @@ final class PiecePaper {
         h.add("p", w.form().name());
         h.add("h2", "What the welder is qualified for");
         h.open("table").open("tr");
-        List.of("Rods", "Tested in", "Thickness", "Backing", "Tested on", "Last used", "Stands")
+        List.of("Rods", "Tested in", "Thickness", "Pipe from", "Backing", "Tested on", "Last used", "Stands")
                 .forEach(t -> h.add("th", t));
         h.close("tr");
         for (int i = 0; i < w.form().tests().size(); i++) {
@@ -276,6 +276,7 @@ final class PiecePaper {
             h.add("td", "F1 to F" + t.group());
             h.add("td", t.position());
             h.add("td", t.thickest() == null ? "any" : "up to " + t.thickest());
+            h.add("td", t.leastDiameter() == null ? "any" : t.leastDiameter());
             h.add("td", Boolean.TRUE.equals(t.backing()) ? "with backing" : "with or without");
             h.add("td", t.tested());
             h.add("td", t.lastUsed());

@@ -24,6 +24,7 @@ class SpecimenEntity implements Persistable<UUID> {
     @Column(length = 10_000)
     private String content;
 
+    private String picture;
     private boolean withdrawn;
     private UUID recordedBy;
     private Instant recordedAt;
@@ -39,6 +40,14 @@ class SpecimenEntity implements Persistable<UUID> {
         this.content = content;
         this.recordedBy = recordedBy;
         this.recordedAt = recordedAt;
+    }
+
+    void setPicture(String sha256) {
+        picture = sha256;
+    }
+
+    String picture() {
+        return picture;
     }
 
     void setWithdrawn(boolean off) {

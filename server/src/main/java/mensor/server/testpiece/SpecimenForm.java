@@ -19,6 +19,7 @@ import mensor.weld.Named;
  *
  * @param openings of a bend, each opening of the bent face at its longest
  * @param largest of a fillet break, the largest inclusion or pore; of a nick-break the longest inclusion
+ * @param at where it was cut, from the datum; absent where the cutting plan says so
  * @param lookedOver of a bend: nothing opened but what is listed
  */
 @AllOptional
@@ -41,7 +42,11 @@ public record SpecimenForm(
         String pore,
         String allowedPore,
         String apart,
-        String allowedApart) {
+        String allowedApart,
+        Boolean profileAsRequired,
+        String throat,
+        String penetration,
+        String at) {
 
     @AllOptional
     public record Corner(String length, Boolean fromSlagOrFusion) {}
@@ -72,11 +77,19 @@ public record SpecimenForm(
                         Optional.ofNullable(fullFusion),
                         Optional.ofNullable(fusedToRoot),
                         Optional.ofNullable(legsAsRequired),
-                        depth("undercut", undercut, units));
+                        Optional.ofNullable(profileAsRequired),
+                        depth("undercut", undercut, units),
+                        depth("throat", throat, units),
+                        depth("penetration", penetration, units));
             default ->
                 throw Refusal.invalid(
                         "kind", "one of " + Named.list(SpecimenKind.class) + " is required, got \"" + kind + "\"");
         };
+    }
+
+    /** Where it was cut, where somebody said so. */
+    Optional<Length> place(Unit units) {
+        return depth("at", at, units);
     }
 
     private List<Length> openings(Unit units) {

@@ -15,6 +15,8 @@ import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
+import mensor.server.photo.Photos;
+import mensor.server.photo.PictureFile;
 import mensor.server.web.Refusal;
 import mensor.testpiece.Specimen;
 import mensor.testpiece.SpecimenDefect;
@@ -29,13 +31,15 @@ public class Specimens {
 
     private final SpecimenRepository pieces;
     private final Joints joints;
+    private final Photos photos;
     private final People people;
     private final JsonMapper json;
     private final Clock clock;
 
-    Specimens(SpecimenRepository pieces, Joints joints, People people, JsonMapper json, Clock clock) {
+    Specimens(SpecimenRepository pieces, Joints joints, Photos photos, People people, JsonMapper json, Clock clock) {
         this.pieces = pieces;
         this.joints = joints;
+        this.photos = photos;
         this.people = people;
         this.json = json;
         this.clock = clock;
@@ -51,6 +55,7 @@ public class Specimens {
             List<String> lines,
             boolean replace,
             boolean withdrawn,
+            boolean pictured,
             String by,
             Instant at,
             String citation) {}
@@ -84,6 +89,7 @@ public class Specimens {
                 result.lines(),
                 result.replace(),
                 p.isWithdrawn(),
+                p.picture() != null,
                 people.nameOf(p.recordedBy()),
                 p.recordedAt(),
                 Specimen.CITATION);
@@ -92,6 +98,11 @@ public class Specimens {
     /** What a specimen comes to. */
     public Specimen.Result result(SpecimenView s, Unit units) {
         return s.said().read(units).judge(units);
+    }
+
+    /** Where a specimen was cut, where somebody said so; else it is for the cutting plan to know. */
+    public Optional<Span> place(SpecimenView s, Unit units) {
+        return s.said().place(units).map(at -> new Span(at, at));
     }
 
     /** What a failed specimen stands for at its place. */
@@ -118,6 +129,7 @@ public class Specimens {
                     "specimen", "which specimen, as \"root bend 1\", in up to " + LONGEST_NAME + " letters");
         }
         form.read(unit);
+        form.place(unit);
         String content = json.writeValueAsString(form);
         if (content.length() > 10_000) {
             throw Refusal.invalid("openings", "these are more openings than a specimen has");
@@ -145,6 +157,33 @@ public class Specimens {
                 .filter(its)
                 .orElseThrow(() -> Refusal.notFound("there is no such specimen"))
                 .setWithdrawn(off);
+    }
+
+    /** Keeps a picture of the bent, broken or cut face; another takes its place. Whether the person may is for the caller. */
+    @Transactional
+    public void keepPicture(UUID id, PictureFile file) {
+        SpecimenEntity specimen = pieces.findById(id).orElseThrow(Specimens::unknown);
+        specimen.setPicture(photos.keep(file));
+        pieces.flush();
+    }
+
+    @Transactional(readOnly = true)
+    public PictureFile picture(UUID id) {
+        return pieces.findById(id)
+                .filter(p -> p.picture() != null)
+                .map(p -> photos.kept(p.picture()))
+                .orElseThrow(Specimens::unknown);
+    }
+
+    /** The piece of its own that a specimen belongs to; empty where it is a weld's. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> pieceOf(UUID id) {
+        return Optional.ofNullable(
+                pieces.findById(id).orElseThrow(Specimens::unknown).pieceId());
+    }
+
+    private static Refusal unknown() {
+        return Refusal.notFound("there is no such specimen, or no picture of it");
     }
 
     private StoredJoint forChange(Actor actor, UUID jointId) {

@@ -49,6 +49,7 @@ public record TestPieceView(
 
     /**
      * @param thickest absent is unlimited
+     * @param leastDiameter of pipe, outside; absent where the test was on plate
      * @param ready the piece is accepted and its inspection signed: it may be confirmed
      * @param written it stands in the welder's tests
      */
@@ -57,6 +58,7 @@ public record TestPieceView(
             List<String> positions,
             @Nullable String thickest,
             boolean backing,
+            @Nullable String leastDiameter,
             String citation,
             boolean ready,
             boolean written) {}

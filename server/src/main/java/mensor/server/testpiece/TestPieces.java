@@ -217,6 +217,7 @@ public class TestPieces {
                 r.positions().stream().map(Position::id).toList(),
                 r.thickest().map(Length::shownWithUnit).orElse(null),
                 r.backing(),
+                r.leastDiameter().map(Length::shownWithUnit).orElse(null),
                 QualifiedRange.CITATION,
                 p.decision().verdict() == Verdict.ACCEPT && p.signed(),
                 welder(p).filter(w -> isIn(w.form().tests(), p, r)).isPresent()));
@@ -236,6 +237,9 @@ public class TestPieces {
                         && Objects.equals(
                                 t.thickest(),
                                 range.thickest().map(Length::shownWithUnit).orElse(null))
+                        && Objects.equals(
+                                t.leastDiameter(),
+                                range.leastDiameter().map(Length::shownWithUnit).orElse(null))
                         && Boolean.TRUE.equals(t.backing()) == range.backing());
     }
 
@@ -282,7 +286,8 @@ public class TestPieces {
                     range.thickest().map(Length::shownWithUnit).orElse(null),
                     range.backing(),
                     range.tested(),
-                    range.lastUsed()));
+                    range.lastUsed(),
+                    range.leastDiameter().map(Length::shownWithUnit).orElse(null)));
         }
         tests.sort(Comparator.comparing(WelderForm.WelderTest::tested));
         welders.put(actor, new WelderForm(welder.form().stamp(), welder.form().name(), tests), welder.version());

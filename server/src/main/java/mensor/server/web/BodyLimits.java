@@ -29,7 +29,9 @@ class BodyLimits extends OncePerRequestFilter {
             return 20 * MB;
         }
         // a little over what is kept, so that a picture of just too many bytes is answered in its own words
-        return path.contains("/photos/") || path.endsWith("/document") ? 10 * MB + 64 * KB : MB;
+        return path.contains("/photos/") || path.endsWith("/photos") || path.endsWith("/document")
+                ? 10 * MB + 64 * KB
+                : MB;
     }
 
     static String said(int limit) {

@@ -27,7 +27,13 @@ class Security {
     };
 
     private static final String[] FOR_TRAINING = {
-        "/api/pieces/**", "/api/pieces", "/api/series/**", "/api/drills/**", "/api/drills", "/api/rubric"
+        "/api/pieces/**",
+        "/api/pieces",
+        "/api/specimens/**",
+        "/api/series/**",
+        "/api/drills/**",
+        "/api/drills",
+        "/api/rubric"
     };
 
     /** The class is an instructor's to see. */

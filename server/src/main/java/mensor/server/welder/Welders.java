@@ -113,18 +113,23 @@ public class Welders {
                 read.add(new Qualification(
                         t.group() == null ? 0 : t.group(),
                         position,
-                        Optional.ofNullable(t.thickest())
-                                .filter(s -> !s.isBlank())
-                                .map(s -> Length.parse(s, Unit.INCH)),
+                        length(at + "thickest", t.thickest()),
                         Boolean.TRUE.equals(t.backing()),
+                        length(at + "leastDiameter", t.leastDiameter()),
                         t.tested(),
                         t.lastUsed() == null ? t.tested() : t.lastUsed()));
             } catch (InvalidField e) {
                 throw Refusal.invalid(at + e.field(), e.problem());
-            } catch (LengthFormatException e) {
-                throw Refusal.invalid(at + "thickest", e.getMessage());
             }
         }
         return read;
+    }
+
+    private static Optional<Length> length(String field, String said) {
+        try {
+            return Optional.ofNullable(said).filter(s -> !s.isBlank()).map(s -> Length.parse(s, Unit.INCH));
+        } catch (LengthFormatException e) {
+            throw Refusal.invalid(field, e.getMessage());
+        }
     }
 }
