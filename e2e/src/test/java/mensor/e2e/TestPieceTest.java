@@ -15,6 +15,7 @@ class TestPieceTest extends InTheBrowser {
     private static Page open(String login, String mark) {
         Page page = as(login);
         Floor.goTo(page, "Learn", "Test pieces");
+        page.getByText("Welds judged as a welder’s test").click();
         page.getByText(mark, new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator(".mark")).hasText(mark);
         return page;
