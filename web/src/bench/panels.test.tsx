@@ -107,7 +107,7 @@ const traced: Causes = {
       verdict: "accept",
       lines: ["bent without more than is allowed"],
       replace: false,
-    pictured: false,
+      pictured: false,
       withdrawn: false,
       by: "Ines Marl",
       at: "2026-05-04T10:00:00Z",

@@ -11,6 +11,7 @@ export const training = {
   piece: (id: string) => answer(client.GET("/api/pieces/{id}", at(id))),
   putPiece: (id: string, form: PieceForm, version?: number) =>
     answer(client.PUT("/api/pieces/{id}", { ...at(id), body: { form, version } })),
+  takePiece: (file: string) => answer(client.POST("/api/pieces", { body: file, ...asJson })),
   pieceOff: (id: string) => answer(client.DELETE("/api/pieces/{id}", at(id))),
   pieceOn: (id: string) => answer(client.POST("/api/pieces/{id}/restore", at(id))),
   pieceToBench: (id: string) => answer(client.POST("/api/pieces/{id}/weld", at(id))),
@@ -33,6 +34,7 @@ export const training = {
     answer(client.POST("/api/pieces/{id}/specimens/{specimen}/restore", { params: { path: { id, specimen } } })),
   specimenPhoto: (id: string, file: Blob) =>
     answer(client.PUT("/api/specimens/{id}/photos", { ...at(id), body: file as never, ...asFile })),
+  eye: () => answer(client.GET("/api/test-pieces/eye")),
   beside: (id: string, other: string) =>
     answer(client.GET("/api/pieces/{id}/beside/{other}", { params: { path: { id, other } } })),
   series: (welder: string, drill?: string) =>

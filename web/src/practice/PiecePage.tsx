@@ -8,6 +8,7 @@ import { useActor } from "../lib/session";
 import { holds, isLearnerOnly } from "../lib/roles";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
+import { Came } from "./Came";
 import { Pictures } from "./Pictures";
 import { PieceCard } from "./PieceCard";
 import { RatePiece } from "./RatePiece";
@@ -88,6 +89,12 @@ function Opened({ piece, start }: { piece?: Piece; start: PieceForm }) {
             <Link className="small way" to={`/test-pieces/new?from=${piece.id}`}>
               next piece like this
             </Link>
+            <a className="small way" href={`/api/pieces/${piece.id}/report`} target="_blank" rel="noreferrer">
+              on paper
+            </a>
+            <a className="small way" href={`/api/pieces/${piece.id}/report?as=json`} download>
+              as a file
+            </a>
           </>
         )}
       </TopBar>
@@ -128,7 +135,7 @@ function Outcome({ piece: p, change }: { piece: Piece; change: Change }) {
     <section className="card panel" aria-label="What came of it">
       <header>
         <h2>What came of it</h2>
-        {p.verdict && <Came piece={p} />}
+        {p.verdict && <Came verdict={p.verdict} byAims={p.byAims} />}
       </header>
       <div className="body">
         {p.withdrawn && (
@@ -187,15 +194,6 @@ function Outcome({ piece: p, change }: { piece: Piece; change: Change }) {
         )}
       </div>
     </section>
-  );
-}
-
-/** By a drill alone it is aims that are met or missed; a code and specimens accept and reject. */
-function Came({ piece: p }: { piece: Piece }) {
-  if (p.jointId || p.tests.some((t) => !t.withdrawn)) return <VerdictMark verdict={p.verdict ?? ""} />;
-  const words = { accept: "✓ aims met", reject: "✕ an aim is missed" }[p.verdict ?? ""] ?? "aims not all measured";
-  return (
-    <b className={p.verdict === "accept" ? "v-accept" : p.verdict === "reject" ? "v-reject" : "v-open"}>{words}</b>
   );
 }
 

@@ -42,6 +42,7 @@ export default function SeriesPage() {
                 onChange={(d) => setQuery(d ? { drill: d } : {})}
               />
               <span className="grow" />
+              <Out welder={welder} drill={drill} />
               <NewPiece series={s} welder={welder} drill={drill} />
             </Flex>
             <Due handouts={s.handouts.filter((h) => !h.done)} welder={welder} />
@@ -54,6 +55,25 @@ export default function SeriesPage() {
         )}
       </main>
     </div>
+  );
+}
+
+/** The series on paper, or for a spreadsheet. */
+function Out({ welder, drill }: { welder: string; drill: string }) {
+  const to = (as: string) =>
+    `/api/series/${encodeURIComponent(welder)}/report?${new URLSearchParams({ as, ...(drill ? { drill } : {}) })}`;
+  return (
+    <span className="row small">
+      <a className="way" href={to("pdf")} target="_blank" rel="noreferrer">
+        on paper
+      </a>
+      <a className="way" href={to("csv")} download>
+        CSV
+      </a>
+      <a className="way" href={to("json")} download>
+        JSON
+      </a>
+    </span>
   );
 }
 

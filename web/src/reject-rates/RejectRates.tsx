@@ -1,7 +1,7 @@
 import { ink } from "../theme";
 import { Button, Col, Progress, Row } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useSearchParams } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { api, saidBy, type RejectRate, type RejectRateRow } from "../lib/api";
 import { TopBar } from "../lib/TopBar";
 import { SmallTable } from "../lib/SmallTable";
@@ -86,6 +86,7 @@ export default function RejectRates() {
                 △ Fewer than {rates.data?.ranked} welds: too few to be set beside others; they stand last, by name.
               </p>
             )}
+            <EyeAgainstTest />
             <p className="cautions">
               Signed QC inspections, the last one of each weld. The bar is the 95% interval of a Poisson count: where
               bars overlap, the difference may be chance. Positions, lengths and joints differ between welders: a rate
@@ -96,6 +97,28 @@ export default function RejectRates() {
         {key !== undefined && rows.length > 0 && <One by={by} at={key} />}
       </main>
     </div>
+  );
+}
+
+/** How often the eye accepted a test piece that its specimens then rejected. */
+function EyeAgainstTest() {
+  const eye = useQuery({ queryKey: ["eye"], queryFn: api.eye });
+  const e = eye.data;
+  if (!e || e.looked === 0) return null;
+  return (
+    <section aria-label="Looks good, broke badly">
+      <h3>How often does a test piece look good and break badly?</h3>
+      <p>
+        <b>
+          {e.broke} of {e.looked}
+        </b>{" "}
+        that the eye accepted were rejected by their specimens
+        {e.enough
+          ? `: ${percent(e.share)}, by chance ${percent(e.low)} to ${percent(e.high)}.`
+          : `; too few to say a share (${percent(e.low)} to ${percent(e.high)}).`}{" "}
+        <Link to="/test-pieces">The pieces</Link>
+      </p>
+    </section>
   );
 }
 

@@ -1,13 +1,16 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { Alert, Button, Flex, Input, Segmented } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api, saidBy, type PieceRow, type TestPieceRow } from "../lib/api";
 import { DataTable, type Column } from "../lib/DataTable";
+import { FileButton } from "../lib/FileButton";
 import { dayOf } from "../lib/local-time";
 import { isOutside } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { tied } from "../lib/tied";
+import { Came } from "../practice/Came";
+import "../practice/practice.css";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 
@@ -33,6 +36,7 @@ export default function TestPieces() {
             />
           )}
           <span className="grow" />
+          <TakeFile />
           <Link to="/test-pieces/new">
             <Button type="primary">New test piece</Button>
           </Link>
@@ -40,6 +44,23 @@ export default function TestPieces() {
         {atBench && !isOutside(actor) ? <WeldsAsTests /> : <Pieces />}
       </main>
     </div>
+  );
+}
+
+/** A piece from its file, as another shop or school has written it. */
+function TakeFile() {
+  const navigate = useNavigate();
+  const take = useMutation({
+    mutationFn: async (file: File) => api.takePiece(await file.text()),
+    onSuccess: (p) => void navigate(`/test-pieces/${p.id}`),
+  });
+  return (
+    <>
+      {take.isError && <span className="fault">{saidBy(take.error)}</span>}
+      <FileButton accept=".json,application/json" onFile={(f) => take.mutate(f)}>
+        From a file …
+      </FileButton>
+    </>
   );
 }
 
@@ -110,11 +131,11 @@ const pieceColumns: Column<PieceRow>[] = [
     key: "verdict",
     title: "Came to",
     width: 190,
-    value: (p) => p.verdict,
+    value: (p) => (p.byAims && p.verdict ? `aims: ${p.verdict}` : p.verdict),
     filter: true,
     render: (p) => (
       <>
-        {p.verdict ? <VerdictMark verdict={p.verdict} size={20} /> : <span className="quiet">no aims, no tests</span>}
+        <Came verdict={p.verdict} byAims={p.byAims} size={20} />
         {p.lesson && <div className="fault small">looks good, broke badly</div>}
       </>
     ),

@@ -91,6 +91,11 @@ public record DrillCheck(Verdict verdict, List<AimResult> aims) {
     }
 
     private static String limit(Aim aim) {
+        boolean none = aim.most().filter(v -> Aim.number(v) == 0).isPresent()
+                && aim.least().isEmpty();
+        if (none) {
+            return "none";
+        }
         Optional<String> least = aim.least().map(v -> shown(v, aim.measure()));
         Optional<String> most = aim.most().map(v -> shown(v, aim.measure()));
         if (least.isPresent() && most.isPresent()) {

@@ -138,7 +138,7 @@ class PiecesTest {
                 .expect(200)
                 .json();
         assertThat(p.get("verdict").asString()).isEqualTo("reject");
-        assertThat(p.get("why").get(0).asString()).contains("slag").contains("at most 0");
+        assertThat(p.get("why").get(0).asString()).contains("slag").contains("the aim is none");
         assertThat(igor.put(path, "{'version':3,'form':{" + pad + ",'measured':{'width-off':'wide'}}}")
                         .expect(422)
                         .text())
@@ -171,6 +171,11 @@ class PiecesTest {
         assertThat(broke.get("lesson").asBoolean()).isTrue();
         assertThat(broke.get("stage").asString()).isEqualTo("cut and tested");
         assertThat(series().get("lessons").asInt()).isEqualTo(1);
+        JsonNode eye = ines.get("/api/test-pieces/eye").expect(200).json();
+        assertThat(eye.get("broke").asInt()).isPositive();
+        assertThat(eye.get("looked").asInt())
+                .isGreaterThanOrEqualTo(eye.get("broke").asInt());
+        assertThat(igor.get("/api/test-pieces/eye").status()).isEqualTo(403);
     }
 
     @Test
@@ -223,7 +228,7 @@ class PiecesTest {
         assertThat(igor.put("/api/drills/own/document", file.formatted("own"))
                         .expect(200)
                         .text())
-                .contains("at most 0");
+                .contains("none");
         String path = fresh();
         put(igor, path, BEAD + ",'drill':'own','welder':'" + welder + "'").expect(200);
         assertThat(igor.delete("/api/drills/own").expect(200).text()).doesNotContain("\"id\":\"own\"");

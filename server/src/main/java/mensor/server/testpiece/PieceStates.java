@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -83,7 +84,8 @@ class PieceStates {
             PieceView.PieceRow row,
             Map<PieceSetting, String> settings,
             Unit unit,
-            Optional<Verdict> broke) {
+            Optional<Verdict> broke,
+            boolean looksGood) {
         Series.Piece inSeries() {
             return new Series.Piece(
                     row.drill() == null ? row.kind() : row.drill(),
@@ -137,6 +139,14 @@ class PieceStates {
                 .toList();
     }
 
+    /** Welds that are judged as a welder's test, looked good and were tested, without those that have a piece. */
+    List<TestPieces.AtTheBench> welds(Actor actor, Set<UUID> withPiece) {
+        return bench.tested(actor).entrySet().stream()
+                .filter(e -> !withPiece.contains(e.getKey()))
+                .map(Map.Entry::getValue)
+                .toList();
+    }
+
     /** A learner by the account, a welder by the stamp. */
     Map<String, String> names() {
         Map<String, String> names = new LinkedHashMap<>();
@@ -181,6 +191,7 @@ class PieceStates {
                 Boolean.TRUE.equals(form.closed())
                         || standing.filter(s -> s.decision().verdict() != Verdict.INCOMPLETE && s.signed())
                                 .isPresent());
+        boolean byAims = standing.isEmpty() && counted.isEmpty();
         String name = names.getOrDefault(form.welder(), form.welder());
         PieceView view = new PieceView(
                 p.id(),
@@ -205,6 +216,7 @@ class PieceStates {
                                 a.verdict().id()))
                         .toList(),
                 result.verdict().map(Verdict::id).orElse(null),
+                byAims,
                 result.why(),
                 result.lesson(),
                 rated,
@@ -222,13 +234,14 @@ class PieceStates {
                 form.made(),
                 stage.id(),
                 view.verdict(),
+                byAims,
                 result.lesson(),
                 score,
                 shots.isEmpty() ? null : shots.get(shots.size() - 1));
-        return new State(view, row, settings, unit, broke);
+        return new State(view, row, settings, unit, broke, result.looksGood());
     }
 
-    private record Result(Optional<Verdict> verdict, List<String> why, boolean lesson) {}
+    private record Result(Optional<Verdict> verdict, List<String> why, boolean lesson, boolean looksGood) {}
 
     /**
      * At the bench the code's and the specimens'; else the drill's aims and the specimens' together. Where neither is there, nothing is
@@ -244,7 +257,8 @@ class PieceStates {
             return new Result(
                     Optional.of(standing.get().decision().verdict()),
                     standing.get().decision().lines(),
-                    standing.get().decision().lesson());
+                    standing.get().decision().lesson(),
+                    standing.get().visual() == Verdict.ACCEPT);
         }
         List<String> why = new ArrayList<>();
         check.ifPresent(c -> c.aims().stream()
@@ -272,7 +286,8 @@ class PieceStates {
         return new Result(
                 verdict,
                 why,
-                looksGood && broke.filter(v -> v == Verdict.REJECT).isPresent());
+                looksGood && broke.filter(v -> v == Verdict.REJECT).isPresent(),
+                looksGood);
     }
 
     private static Optional<Verdict> broke(List<Specimens.SpecimenView> tests) {

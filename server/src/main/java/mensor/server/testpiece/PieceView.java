@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param visual of the weld at the bench
  * @param tests its specimens, of the bench's weld or its own
  * @param verdict what it comes to; absent where nothing is there to judge it by
+ * @param byAims a drill alone judged it: its aims are met or missed, no code accepts or rejects
  * @param why the lines behind the verdict
  * @param lesson it looked good and broke badly
  * @param score the mean of its raters
@@ -33,6 +34,7 @@ public record PieceView(
         Drills.@Nullable DrillView drill,
         List<AimResultView> aims,
         @Nullable String verdict,
+        boolean byAims,
         List<String> why,
         boolean lesson,
         List<Ratings.RatingView> ratings,
@@ -48,7 +50,7 @@ public record PieceView(
     public record FaultView(
             String fault, int count, @Nullable String rate) {}
 
-    /** A piece in the list. */
+    /** A piece in the list; verdict as of the piece. */
     public record PieceRow(
             UUID id,
             String number,
@@ -60,9 +62,19 @@ public record PieceView(
             LocalDate made,
             String stage,
             @Nullable String verdict,
+            boolean byAims,
             boolean lesson,
             @Nullable Double score,
             @Nullable UUID picture) {}
+
+    /**
+     * How often the eye accepted what the specimens then rejected.
+     *
+     * @param looked pieces that looked good and were tested
+     * @param low of the share, 95 % (Wilson)
+     * @param enough so many that the share says something
+     */
+    public record EyeAgainstTest(int looked, int broke, double share, double low, double high, boolean enough) {}
 
     public record PieceRows(List<PieceRow> rows, long count) {}
 

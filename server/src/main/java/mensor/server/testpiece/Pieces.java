@@ -4,8 +4,13 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import mensor.inspection.Verdict;
+import mensor.rejectrate.Interval;
 import mensor.server.people.Actor;
 import mensor.server.people.Role;
 import mensor.server.photo.Photos;
@@ -25,6 +30,8 @@ public class Pieces {
     private static final int MOST_ROWS = 500;
     private static final int MOST_PICTURES = 12;
     private static final int LONGEST = 10_000;
+    /** Fewer pieces than this say little of a share. */
+    private static final int ENOUGH = 20;
 
     private final PieceRepository pieces;
     private final PiecePictureRepository pictures;
@@ -72,6 +79,28 @@ public class Pieces {
         List<PieceEntity> found = pieces.sought(welder, sought, Limit.of(MOST_ROWS));
         return new PieceView.PieceRows(
                 states.of(actor, found).stream().map(PieceStates.State::row).toList(), pieces.count(welder, sought));
+    }
+
+    /** Of the pieces of their own and of the welds that are judged as a welder's test, each once. */
+    @Transactional(readOnly = true)
+    public PieceView.EyeAgainstTest eye(Actor actor) {
+        List<PieceEntity> all =
+                pieces.findAll().stream().filter(p -> !p.isWithdrawn()).toList();
+        Set<UUID> withPiece =
+                all.stream().map(PieceEntity::jointId).filter(Objects::nonNull).collect(Collectors.toSet());
+        List<PieceStates.State> tested = states.of(actor, all).stream()
+                .filter(s -> s.looksGood()
+                        && s.broke().filter(v -> v != Verdict.INCOMPLETE).isPresent())
+                .toList();
+        List<TestPieces.AtTheBench> welds = states.welds(actor, withPiece);
+        int looked = tested.size() + welds.size();
+        int broke = (int) (tested.stream()
+                        .filter(s -> s.broke().filter(v -> v == Verdict.REJECT).isPresent())
+                        .count()
+                + welds.stream().filter(w -> w.decision().lesson()).count());
+        Interval share = Interval.wilson(broke, Math.max(1, looked));
+        return new PieceView.EyeAgainstTest(
+                looked, broke, looked == 0 ? 0 : (double) broke / looked, share.low(), share.high(), looked >= ENOUGH);
     }
 
     @Transactional(readOnly = true)

@@ -35,6 +35,12 @@ class TestPieceController {
         return pieces.open(actor, id);
     }
 
+    /** How often the eye accepted what the specimens then rejected, of all pieces on record. */
+    @GetMapping("/test-pieces/eye")
+    PieceView.EyeAgainstTest eye(@AuthenticationPrincipal Actor actor) {
+        return own.eye(actor);
+    }
+
     /** Its piece in the series of its welder; made where there is none yet. */
     @PostMapping("/joints/{id}/test-piece/piece")
     PieceView ofWeld(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {

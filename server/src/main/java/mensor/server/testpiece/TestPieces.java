@@ -2,7 +2,9 @@ package mensor.server.testpiece;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -83,6 +85,18 @@ public class TestPieces {
     Optional<AtTheBench> standing(Actor actor, UUID jointId) {
         return piece(actor, joints.get(jointId))
                 .map(p -> new AtTheBench(p.inspection(), p.signed(), p.visual(), p.seen(), p.tests(), p.decision()));
+    }
+
+    /** The welds that were accepted by eye and then tested to a decision, by joint. */
+    Map<UUID, AtTheBench> tested(Actor actor) {
+        Map<UUID, AtTheBench> tested = new LinkedHashMap<>();
+        joints.judgedBy(BOOK)
+                .forEach(j -> standing(actor, j.id())
+                        .filter(p -> p.visual() == Verdict.ACCEPT
+                                && !p.tests().isEmpty()
+                                && p.decision().verdict() != Verdict.INCOMPLETE)
+                        .ifPresent(p -> tested.put(j.id(), p)));
+        return tested;
     }
 
     /** A piece as it stands. */
