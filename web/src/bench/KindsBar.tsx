@@ -69,9 +69,9 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
           </Button>
         ))}
       {!spec && (
-        <span className="quiet grow small" style={{ alignSelf: "center" }}>
+        <Flex align="center" className="quiet grow small">
           Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.
-        </span>
+        </Flex>
       )}
     </Flex>
   );

@@ -134,6 +134,16 @@ function WelderCard({ welder, onStored }: { welder?: Welder; onStored: () => voi
           >
             add a test
           </Button>
+          {welder && (
+            <a
+              className="small"
+              href={`/api/welders/${encodeURIComponent(welder.form.stamp ?? "")}/report`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              qualification record
+            </a>
+          )}
         </Cell>
         {tests.map((t, i) => {
           const at = (f: string) => problems[`tests[${i}].${f}`];

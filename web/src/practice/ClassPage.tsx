@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Alert, Button, Checkbox, Flex } from "antd";
+import { Alert, Button, Checkbox, Col, Progress, Row } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, problemsByField, saidBy, type Learner, type SchoolClass } from "../lib/api";
@@ -8,7 +8,6 @@ import { ChoiceField, DateField } from "../lib/fields";
 import { Cell, FormGrid } from "../lib/FormGrid";
 import { dayOf } from "../lib/local-time";
 import { TopBar } from "../lib/TopBar";
-import "./practice.css";
 
 /** The class: who is where, the faults that are common, and what was handed out. */
 export default function ClassPage() {
@@ -132,11 +131,12 @@ function Common({ faults }: { faults: SchoolClass["faults"] }) {
     <section aria-label="Common faults">
       <h3>Common faults of the class</h3>
       {faults.map((f) => (
-        <Flex key={f.fault} gap={10} align="center" className="common">
-          <span className="name">{f.fault}</span>
-          <span className="bar" style={{ width: `${(60 * f.count) / most}%` }} />
-          <b>{f.count}</b>
-        </Flex>
+        <Row key={f.fault}>
+          <Col span={7}>{f.fault}</Col>
+          <Col span={17}>
+            <Progress percent={(100 * f.count) / most} format={() => <b>{f.count}</b>} status="normal" />
+          </Col>
+        </Row>
       ))}
     </section>
   );

@@ -3,12 +3,12 @@ import { Alert, Button, Flex } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, saidBy, type Drill } from "../lib/api";
+import { DataTable, type Column } from "../lib/DataTable";
 import { FileButton } from "../lib/FileButton";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { SmallTable } from "../lib/SmallTable";
 import { TopBar } from "../lib/TopBar";
-import "./practice.css";
 import { RubricCard } from "./RubricCard";
 
 /** The drills: what each is for, what to watch, and its aims. A school keeps its own as files. */
@@ -41,29 +41,21 @@ export default function Drills() {
               </FileButton>
             )}
           </header>
-          <div className="body" role="list">
+          <div className="body">
             {change.isError && <Alert type="error" showIcon title={saidBy(change.error)} />}
             {drills.isError && <Alert type="error" showIcon title={saidBy(drills.error)} />}
-            {drills.data?.map((d) => (
-              <div key={d.id} role="listitem">
-                <Button
-                  block
-                  type={d === drill ? "primary" : "text"}
-                  className="drill"
-                  aria-pressed={d === drill}
-                  onClick={() => setChosen(d.id)}
-                >
-                  <span>
-                    <b>{d.title}</b>
-                    <br />
-                    <span className="small">
-                      {d.kindTitle}
-                      {d.own ? " · the school’s own" : ""}
-                    </span>
-                  </span>
-                </Button>
-              </div>
-            ))}
+            <DataTable<Drill>
+              name="drills"
+              label="Drills"
+              plain
+              rows={drills.data ?? []}
+              loading={drills.isPending}
+              rowKey={(d) => d.id}
+              chosen={drill?.id}
+              onOpen={(d) => setChosen(d.id)}
+              columns={columns}
+              empty="No drill is left. Add one from a file."
+            />
           </div>
         </section>
         <div className="scrolled column">
@@ -76,6 +68,24 @@ export default function Drills() {
     </div>
   );
 }
+
+const columns: Column<Drill>[] = [
+  {
+    key: "title",
+    title: "Exercise",
+    render: (d) => (
+      <>
+        <Button type="link" className="named">
+          {d.title}
+        </Button>
+        <div className="small quiet">
+          {d.kindTitle}
+          {d.own ? " · the school’s own" : ""}
+        </div>
+      </>
+    ),
+  },
+];
 
 function DrillCard({ drill: d, writes, onOff }: { drill: Drill; writes: boolean; onOff: () => void }) {
   const actor = useActor();

@@ -1,11 +1,10 @@
 import { CameraOutlined } from "@ant-design/icons";
-import { Button, Image } from "antd";
+import { Button, Flex, Image } from "antd";
 import { useState } from "react";
 import { api, type Piece } from "../lib/api";
 import { photoOf, thumbnailOf } from "../lib/api-training";
 import { FileButton } from "../lib/FileButton";
 import { newId } from "../lib/id";
-import "./practice.css";
 
 const mostBytes = 10 * 1024 * 1024;
 
@@ -23,9 +22,9 @@ export function Pictures({
   return (
     <section aria-label="Pictures">
       <h3>Pictures</h3>
-      <div className="shots">
+      <Flex wrap gap={10} align="start">
         {p.pictures.map((photo, i) => (
-          <figure key={photo}>
+          <div key={photo} className="column">
             <Image
               src={thumbnailOf(p.id, photo)}
               preview={{ src: photoOf(p.id, photo) }}
@@ -37,7 +36,7 @@ export function Pictures({
                 take off
               </Button>
             )}
-          </figure>
+          </div>
         ))}
         {mayChange && (
           <FileButton
@@ -52,7 +51,7 @@ export function Pictures({
             Add a picture
           </FileButton>
         )}
-      </div>
+      </Flex>
       {tooLarge && <p className="fault">a picture has at most 10 MB; take it with fewer points, or crop it</p>}
     </section>
   );

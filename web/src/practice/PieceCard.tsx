@@ -187,6 +187,13 @@ export function PieceCard({
               />
             </Field>
           ))}
+          <TextField
+            id="piece-instructor"
+            label="Instructor or examiner"
+            value={form.instructor}
+            problem={problems.instructor}
+            onChange={(instructor) => set({ instructor })}
+          />
           <Field id="piece-note" label="Note" problem={problems.note}>
             <Input.TextArea
               id="piece-note"

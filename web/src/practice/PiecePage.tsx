@@ -163,6 +163,11 @@ function Outcome({ piece: p, change }: { piece: Piece; change: Change }) {
             ))}
           </ul>
         )}
+        {p.retest && (
+          <p className="hint">
+            {p.retest} <span className="small quiet">(from memory: check against your copy)</span>
+          </p>
+        )}
         <Pictures piece={p} mayChange={records} change={change} />
         <RatePiece key={p.ratings.length} piece={p} mayRate={records} change={change} />
         {p.jointId ? (

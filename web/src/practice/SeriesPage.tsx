@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Empty, Flex } from "antd";
+import { Button, Card, Col, Empty, Flex, Row } from "antd";
 import { lazy, Suspense, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, saidBy, type Series, type SeriesCard } from "../lib/api";
@@ -28,10 +28,10 @@ export default function SeriesPage() {
   return (
     <div className="app">
       <TopBar rooms />
-      <main className="page series">
-        {!s && <p>{series.isError ? saidBy(series.error) : "Opening …"}</p>}
+      <main className="scrolled">
+        {!s && <p className="page">{series.isError ? saidBy(series.error) : "Opening …"}</p>}
         {s && (
-          <>
+          <Flex vertical gap={12} className="side">
             <Flex wrap gap={12} align="center">
               <h1>{s.name}</h1>
               <Choice
@@ -51,7 +51,7 @@ export default function SeriesPage() {
             ) : (
               <Pieces key={`${welder} ${drill}`} series={s} />
             )}
-          </>
+          </Flex>
         )}
       </main>
     </div>
@@ -108,23 +108,27 @@ function Pieces({ series: s }: { series: Series }) {
         : undefined;
   return (
     <>
-      <div className="series-top">
-        <section className="card panel" aria-label="Score over the pieces">
-          <header>
-            <h2>Score</h2>
-            <span className="small quiet">each piece of the series, 0 to 10, with what was changed</span>
-          </header>
-          <div className="body">
-            <Suspense fallback={<div className="curve" />}>
-              <ScoreCurve cards={s.cards} best={s.best} onPick={pick} />
-            </Suspense>
-          </div>
-        </section>
-        <Learned series={s} />
-      </div>
-      <ol className="strip-of-cards" aria-label="Pieces in order">
+      <Row gutter={[12, 12]}>
+        <Col xs={24} md={14}>
+          <section className="card panel" aria-label="Score over the pieces">
+            <header>
+              <h2>Score</h2>
+              <span className="small quiet">each piece of the series, 0 to 10, with what was changed</span>
+            </header>
+            <div className="body">
+              <Suspense fallback={<div className="curve" />}>
+                <ScoreCurve cards={s.cards} best={s.best} onPick={pick} />
+              </Suspense>
+            </div>
+          </section>
+        </Col>
+        <Col xs={24} md={10}>
+          <Learned series={s} />
+        </Col>
+      </Row>
+      <div className="strip-of-cards" role="list" aria-label="Pieces in order">
         {s.cards.map((c, i) => (
-          <Card
+          <PieceInSeries
             key={c.piece.id}
             card={c}
             best={i === s.best}
@@ -132,7 +136,7 @@ function Pieces({ series: s }: { series: Series }) {
             onPick={() => pick(c.piece.id)}
           />
         ))}
-      </ol>
+      </div>
       {both && <SideBySide one={both[0]} other={both[1]} chosen={picked.length === 2} />}
     </>
   );
@@ -141,7 +145,7 @@ function Pieces({ series: s }: { series: Series }) {
 /** What to change next, what helped before, and what the eye did not see. */
 function Learned({ series: s }: { series: Series }) {
   return (
-    <section className="card panel" aria-label="What it teaches">
+    <section className="card panel learns" aria-label="What it teaches">
       <header>
         <h2>Change one thing</h2>
       </header>
@@ -184,7 +188,7 @@ function Learned({ series: s }: { series: Series }) {
   );
 }
 
-function Card({
+function PieceInSeries({
   card: c,
   best,
   picked,
@@ -197,38 +201,52 @@ function Card({
 }) {
   const p = c.piece;
   return (
-    <li className={`card piece-card${picked ? " chosen" : ""}`}>
-      <Link to={`/test-pieces/${p.id}`} className="shot">
-        {p.picture ? (
-          <img src={thumbnailOf(p.id, p.picture)} alt={`Piece ${p.number}`} />
-        ) : (
-          <span className="quiet">no picture</span>
-        )}
-      </Link>
-      <div className="what">
-        <Flex justify="space-between" align="baseline" gap={6}>
-          <Link to={`/test-pieces/${p.id}`} className="big">
-            {p.number}
-          </Link>
-          <b className="score">{p.score ?? "–"}</b>
-        </Flex>
-        <div className="small quiet">
-          {dayOf(p.made)}
-          {p.drill ? ` · ${p.drill}` : ` · ${p.kind}`}
-          {best ? " · best" : ""}
-        </div>
-        <div className={c.changes > 1 ? "hint small" : "small"}>{c.step}</div>
-        {c.faults.length > 0 && (
-          <div className="small">
-            {c.faults.map((f) => `${f.count} ${f.fault}${f.rate === undefined ? "" : ` (${f.rate})`}`).join(", ")}
-          </div>
-        )}
-        {c.tests.length > 0 && <div className="small">{c.tests.join(", ")}</div>}
-        {p.lesson && <div className="fault small">looks good, broke badly</div>}
+    <Card
+      size="small"
+      role="listitem"
+      variant={picked ? "outlined" : "borderless"}
+      cover={
+        <Link to={`/test-pieces/${p.id}`}>
+          {p.picture ? (
+            <img src={thumbnailOf(p.id, p.picture)} alt={`Piece ${p.number}`} />
+          ) : (
+            <span className="no-picture quiet">no picture</span>
+          )}
+        </Link>
+      }
+      actions={[
+        <Button key="pick" type={picked ? "primary" : "link"} size="small" aria-pressed={picked} onClick={onPick}>
+          {picked ? "picked" : "compare"}
+        </Button>,
+      ]}
+    >
+      <Flex justify="space-between" align="center" gap={6}>
+        <Link to={`/test-pieces/${p.id}`} className="big">
+          {p.number}
+        </Link>
+        <b className="big">{p.score ?? "–"}</b>
+      </Flex>
+      <div className="small quiet">
+        {dayOf(p.made)}
+        {p.drill ? ` · ${p.drill}` : ` · ${p.kind}`}
+        {best ? " · best" : ""}
       </div>
-      <Button size="small" aria-pressed={picked} onClick={onPick}>
-        {picked ? "picked" : "compare"}
-      </Button>
-    </li>
+      <div className={c.changes > 1 ? "hint small" : "small"}>{c.step}</div>
+      {c.faults.length > 0 && (
+        <div className="small">
+          {c.faults.map((f) => `${f.count} ${f.fault}${f.rate === undefined ? "" : ` (${f.rate})`}`).join(", ")}
+        </div>
+      )}
+      {c.settings.length > 0 && (
+        <div className="small quiet">{c.settings.map((x) => `${x.title} ${x.shown}`).join(", ")}</div>
+      )}
+      {c.points.length > 0 && (
+        <div className="small quiet">
+          {c.points.map((x) => `${x.title.toLowerCase()} ${x.points}/${x.most}`).join(", ")}
+        </div>
+      )}
+      {c.tests.length > 0 && <div className="small">{c.tests.join(", ")}</div>}
+      {p.lesson && <div className="fault small">looks good, broke badly</div>}
+    </Card>
   );
 }

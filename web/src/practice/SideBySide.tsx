@@ -1,3 +1,4 @@
+import { Col, Image, Row } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { api, type Piece } from "../lib/api";
 import { photoOf } from "../lib/api-training";
@@ -18,10 +19,10 @@ export function SideBySide({ one, other, chosen }: { one: string; other: string;
         </span>
       </header>
       <div className="body">
-        <div className="two-shots">
+        <Row gutter={12}>
           <Shot piece={b.one} />
           <Shot piece={b.other} />
-        </div>
+        </Row>
         <SmallTable
           label="What differs"
           rows={b.rows}
@@ -41,15 +42,15 @@ export function SideBySide({ one, other, chosen }: { one: string; other: string;
 function Shot({ piece: p }: { piece: Piece }) {
   const newest = p.pictures[p.pictures.length - 1];
   return (
-    <figure>
+    <Col span={12}>
       {newest ? (
-        <img src={photoOf(p.id, newest)} alt={`Piece ${p.form.number ?? ""}`} />
+        <Image src={photoOf(p.id, newest)} alt={`Piece ${p.form.number ?? ""}`} width="100%" />
       ) : (
         <p className="quiet">no picture</p>
       )}
-      <figcaption>
+      <p>
         <b>{p.form.number}</b> · {p.score === undefined ? "not scored" : `${p.score} of 10`}
-      </figcaption>
-    </figure>
+      </p>
+    </Col>
   );
 }

@@ -10,7 +10,6 @@ import { isOutside } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { tied } from "../lib/tied";
 import { Came } from "../practice/Came";
-import "../practice/practice.css";
 import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 
@@ -18,6 +17,7 @@ import { VerdictMark } from "../lib/VerdictMark";
 export default function TestPieces() {
   const actor = useActor();
   const [query, setQuery] = useSearchParams();
+  const [find, setFind] = useState("");
   const atBench = query.get("list") === "bench";
   return (
     <div className="app">
@@ -35,13 +35,22 @@ export default function TestPieces() {
               onChange={(v) => setQuery(v === "bench" ? { list: "bench" } : {})}
             />
           )}
+          {!atBench && (
+            <Input.Search
+              aria-label="Find a piece"
+              placeholder="number, welder or drill"
+              allowClear
+              className="wide-box"
+              onSearch={setFind}
+            />
+          )}
           <span className="grow" />
           <TakeFile />
           <Link to="/test-pieces/new">
             <Button type="primary">New test piece</Button>
           </Link>
         </Flex>
-        {atBench && !isOutside(actor) ? <WeldsAsTests /> : <Pieces />}
+        {atBench && !isOutside(actor) ? <WeldsAsTests /> : <Pieces find={find} />}
       </main>
     </div>
   );
@@ -65,27 +74,12 @@ function TakeFile() {
 }
 
 /** Pieces of their own, the newest first. */
-function Pieces() {
+function Pieces({ find }: { find: string }) {
   const navigate = useNavigate();
-  const [find, setFind] = useState("");
   const pieces = useQuery({ queryKey: ["pieces", find], queryFn: ({ signal }) => api.pieces(find, signal) });
   const rows = pieces.data?.rows ?? [];
   return (
-    <div className="fills list-and-search">
-      <Flex gap={12} align="center">
-        <Input.Search
-          aria-label="Find a piece"
-          placeholder="number, welder or drill"
-          allowClear
-          className="wide-box"
-          onSearch={setFind}
-        />
-        {pieces.data && pieces.data.count > rows.length && (
-          <span className="quiet">
-            the newest {rows.length} of {pieces.data.count}; find the others by number, welder or drill
-          </span>
-        )}
-      </Flex>
+    <>
       {pieces.isError && <Alert type="error" showIcon title={saidBy(pieces.error)} />}
       <DataTable<PieceRow>
         name="pieces"
@@ -98,7 +92,12 @@ function Pieces() {
         columns={pieceColumns}
         empty={find ? "No piece is found by that." : "No test piece is recorded yet. Begin the first one above."}
       />
-    </div>
+      {pieces.data && pieces.data.count > rows.length && (
+        <p className="quiet">
+          The newest {rows.length} of {pieces.data.count}; find the others by number, welder or drill.
+        </p>
+      )}
+    </>
   );
 }
 

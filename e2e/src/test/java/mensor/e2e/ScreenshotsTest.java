@@ -52,7 +52,6 @@ class ScreenshotsTest extends InTheBrowser {
         shoot(ines, "bench");
         tab(ines, "Causes").click();
         shoot(ines, "causes");
-        follow(ines, "note for the welder", "note");
         openFromWorklist(ines, "CL-09");
         shoot(ines, "re-inspection");
         openFromWorklist(ines, "FB-04");
@@ -73,14 +72,14 @@ class ScreenshotsTest extends InTheBrowser {
         shoot(ines, "sheet");
         room(ines, "/repairs", "repairs");
         room(ines, "/reject-rates", "reject-rates");
-        ines.navigate(mensor.address() + "/test-pieces");
+        ines.navigate(mensor.address() + "/test-pieces?list=bench");
         ines.getByText("CP-4").click();
         assertThat(ines.getByText("looks good and broke badly")).isVisible();
         shoot(ines, "test-piece");
         room(ines, "/criteria/d1.1-static", "criteria");
-        room(ines, "/jobs", "job");
-        ines.getByText("Lock footbridge").first().click();
-        shoot(ines, "job");
+
+        room(as("lea", 1280, 800), "/series", "series");
+        room(as("igor", 1280, 800), "/class", "class");
 
         Page rufus = as("rufus", 1280, 800);
         openFromWorklist(rufus, "FB-03");

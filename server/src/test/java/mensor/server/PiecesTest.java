@@ -215,6 +215,31 @@ class PiecesTest {
         assertThat(ines.post(pad + "/weld", "{}").expect(409).text()).contains("joins nothing");
     }
 
+    /** A failed qualification asks for two; a practice piece does not count. */
+    @Test
+    void aFailedQualificationIsReTestedByTwoPieces() {
+        String failed = broken("qualification", false);
+        assertThat(igor.get(failed).json().get("retest").asString()).startsWith("0 of 2");
+        broken("practice", true);
+        broken("qualification", true);
+        assertThat(igor.get(failed).json().get("retest").asString()).startsWith("1 of 2");
+        String last = broken("qualification", true);
+        assertThat(igor.get(failed).json().get("retest").asString()).startsWith("re-tested");
+        assertThat(igor.get(last).json().has("retest")).isFalse();
+    }
+
+    private String broken(String purpose, boolean fused) {
+        String path = fresh();
+        put(igor, path, "'kind':'fillet-tee','purpose':'" + purpose + "','units':'in','welder':'" + welder + "'")
+                .expect(200);
+        igor.put(
+                        path + "/specimens/" + UUID.randomUUID(),
+                        "{'kind':'fillet-break','specimen':'break 1','fullFusion':" + fused
+                                + ",'largest':'0','sum':'0'}")
+                .expect(200);
+        return path;
+    }
+
     @Test
     void aSchoolWritesItsDrillsAndItsRubric() {
         String file =

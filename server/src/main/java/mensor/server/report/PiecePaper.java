@@ -48,6 +48,9 @@ final class PiecePaper {
                                 : "with " + p.form().instructor()));
         h.add("p", "said " + (p.verdict() == null ? "" : p.verdict()), decision(p));
         list(h, p.why());
+        if (p.retest() != null) {
+            h.add("p", p.retest());
+        }
         if (p.lesson()) {
             h.add("p", "hold", "It looks good and broke badly: the eye alone would have passed it.");
         }

@@ -222,6 +222,7 @@ class PieceStates {
                 rated,
                 score,
                 faults,
+                null,
                 p.isWithdrawn());
         PieceView.PieceRow row = new PieceView.PieceRow(
                 p.id(),

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param byAims a drill alone judged it: its aims are met or missed, no code accepts or rejects
  * @param why the lines behind the verdict
  * @param lesson it looked good and broke badly
+ * @param retest of a failed qualification: how far the re-test is
  * @param score the mean of its raters
  * @param step what was changed from the piece before, in words
  */
@@ -40,7 +41,35 @@ public record PieceView(
         List<Ratings.RatingView> ratings,
         @Nullable Double score,
         List<FaultView> faults,
+        @Nullable String retest,
         boolean withdrawn) {
+
+    PieceView retested(String words) {
+        return new PieceView(
+                id,
+                version,
+                form,
+                welderName,
+                kindTitle,
+                stage,
+                jointId,
+                inspectionId,
+                visual,
+                joins,
+                pictures,
+                tests,
+                drill,
+                aims,
+                verdict,
+                byAims,
+                why,
+                lesson,
+                ratings,
+                score,
+                faults,
+                words,
+                withdrawn);
+    }
 
     /** @param verdict accept is met, reject is missed, incomplete is not measured */
     public record AimResultView(

@@ -16,6 +16,9 @@ import mensor.server.people.Role;
 import mensor.server.photo.Photos;
 import mensor.server.photo.PictureFile;
 import mensor.server.web.Refusal;
+import mensor.testpiece.PieceSetting;
+import mensor.testpiece.Purpose;
+import mensor.testpiece.ReTest;
 import mensor.weld.InvalidField;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -109,7 +112,36 @@ public class Pieces {
     }
 
     private PieceView view(Actor actor, PieceEntity piece) {
-        return states.of(actor, List.of(piece)).get(0).view();
+        PieceView view = states.of(actor, List.of(piece)).get(0).view();
+        return isFailedTest(view) ? view.retested(ReTest.inWords(acceptedSince(actor, view))) : view;
+    }
+
+    private static boolean isFailedTest(PieceView p) {
+        return Purpose.QUALIFICATION.id().equals(p.form().purpose())
+                && Verdict.REJECT.id().equals(p.verdict());
+    }
+
+    private int acceptedSince(Actor actor, PieceView failed) {
+        List<PieceEntity> later =
+                pieces
+                        .findByWelderAndWithdrawnFalseOrderByMadeAscRecordedAtAsc(
+                                failed.form().welder())
+                        .stream()
+                        .dropWhile(p -> !p.id().equals(failed.id()))
+                        .skip(1)
+                        .toList();
+        return (int) states.of(actor, later).stream()
+                .map(PieceStates.State::view)
+                .filter(p -> Purpose.QUALIFICATION.id().equals(p.form().purpose())
+                        && p.form().kind().equals(failed.form().kind())
+                        && Objects.equals(position(p), position(failed))
+                        && Verdict.ACCEPT.id().equals(p.verdict())
+                        && !p.byAims())
+                .count();
+    }
+
+    private static String position(PieceView p) {
+        return p.form().settingsRead().get(PieceSetting.POSITION);
     }
 
     /** A piece that the person may see; another's is to a learner as if it were not there. */
