@@ -14,6 +14,8 @@ import mensor.server.testpiece.Specimens.SpecimenView;
 import mensor.server.testpiece.TestPieceView;
 import mensor.server.welder.WelderForm;
 import mensor.server.welder.Welders;
+import mensor.weld.Day;
+import mensor.weld.Range;
 import org.jspecify.annotations.Nullable;
 
 /** Test pieces on paper: the record of one, a welder's series, and what a welder is qualified for. */
@@ -42,7 +44,7 @@ final class PiecePaper {
                         "welder " + p.welderName(),
                         "for " + p.form().purpose(),
                         p.drill() == null ? null : p.drill().title(),
-                        String.valueOf(p.form().made()),
+                        Day.shown(p.form().made()),
                         p.form().instructor() == null
                                 ? null
                                 : "with " + p.form().instructor()));
@@ -141,7 +143,7 @@ final class PiecePaper {
             h.add("p", "At the bench: " + p.visual());
         }
         p.faults().forEach(f -> h.add("p", f.count() + " × " + f.fault() + (f.rate() == null ? "" : ", " + f.rate())));
-        if (p.faults().isEmpty()) {
+        if (p.faults().isEmpty() && p.visual() == null) {
             h.add("p", Boolean.TRUE.equals(p.form().inspected()) ? "no fault seen" : "not inspected");
         }
     }
@@ -202,10 +204,10 @@ final class PiecePaper {
         for (CardView c : s.cards()) {
             h.open("tr");
             h.add("td", c.piece().number());
-            h.add("td", c.piece().made());
+            h.add("td", "nobreak", Day.shown(c.piece().made()));
             h.add("td", c.piece().drill() == null ? c.piece().kind() : c.piece().drill());
             h.add("td", c.step());
-            h.add("td", c.piece().score() == null ? "–" : c.piece().score());
+            h.add("td", c.piece().score() == null ? "–" : Range.plain(c.piece().score()));
             h.add(
                     "td",
                     String.join(
@@ -281,8 +283,8 @@ final class PiecePaper {
             h.add("td", t.thickest() == null ? "any" : "up to " + t.thickest());
             h.add("td", t.leastDiameter() == null ? "any" : t.leastDiameter());
             h.add("td", Boolean.TRUE.equals(t.backing()) ? "with backing" : "with or without");
-            h.add("td", t.tested());
-            h.add("td", t.lastUsed());
+            h.add("td", "nobreak", Day.shown(t.tested()));
+            h.add("td", "nobreak", t.lastUsed() == null ? "" : Day.shown(t.lastUsed()));
             String lapsed = w.lapsed().get(i);
             h.add("td", lapsed.isEmpty() ? "accept" : "reject", lapsed.isEmpty() ? "in force" : lapsed);
             h.close("tr");
@@ -298,7 +300,7 @@ final class PiecePaper {
                         WeldPage.joined(
                                 " · ",
                                 c.piece().number(),
-                                String.valueOf(c.piece().made()),
+                                Day.shown(c.piece().made()),
                                 c.piece().kind(),
                                 "for " + c.piece().purpose(),
                                 c.piece().verdict() == null
