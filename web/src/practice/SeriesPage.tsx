@@ -149,7 +149,7 @@ function Learned({ series: s }: { series: Series }) {
       <header>
         <h2>Change one thing</h2>
       </header>
-      <div className="body">
+      <div className="body" tabIndex={0}>
         {s.next ? (
           <p className="marked">
             <b className="big">{s.next.words}</b>

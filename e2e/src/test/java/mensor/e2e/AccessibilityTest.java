@@ -18,7 +18,18 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Every screen held against the rules of axe-core (WCAG 2); in the dark, where only the colors differ, against that of contrast. */
 class AccessibilityTest extends InTheBrowser {
     private static final List<String> ROOMS = List.of(
-            "/repairs", "/jobs", "/procedures", "/gauges", "/reject-rates", "/criteria", "/people", "/joints/new");
+            "/series/lea",
+            "/test-pieces",
+            "/test-pieces/new",
+            "/drills",
+            "/repairs",
+            "/jobs",
+            "/procedures",
+            "/gauges",
+            "/reject-rates",
+            "/criteria",
+            "/people",
+            "/joints/new");
 
     private final Map<String, String> found = new LinkedHashMap<>();
 
