@@ -142,14 +142,18 @@ function Pieces({ series: s }: { series: Series }) {
   );
 }
 
+/** So many changes are shown until somebody asks for all. */
+const shown = 3;
+
 /** What to change next, what helped before, and what the eye did not see. */
 function Learned({ series: s }: { series: Series }) {
+  const [all, setAll] = useState(false);
   return (
-    <section className="card panel learns" aria-label="What it teaches">
+    <section className="card panel" aria-label="What it teaches">
       <header>
         <h2>Change one thing</h2>
       </header>
-      <div className="body" tabIndex={0}>
+      <div className="body">
         {s.next ? (
           <p className="marked">
             <b className="big">{s.next.words}</b>
@@ -165,7 +169,7 @@ function Learned({ series: s }: { series: Series }) {
           </p>
         )}
         {s.tried.length > 0 && <h3>One change at a time, so far</h3>}
-        {s.tried.map((t, i) => (
+        {(all ? s.tried : s.tried.slice(0, shown)).map((t, i) => (
           <div key={i} className="item">
             <span>{t.words}</span>
             <b className={t.broke || t.gain < 0 ? "v-reject" : t.gain > 0 ? "v-accept" : undefined}>
@@ -174,6 +178,11 @@ function Learned({ series: s }: { series: Series }) {
             </b>
           </div>
         ))}
+        {!all && s.tried.length > shown && (
+          <Button type="link" className="start" onClick={() => setAll(true)}>
+            all {s.tried.length}
+          </Button>
+        )}
         {s.lessons > 0 && (
           <p className="fault">
             {s.lessons} {s.lessons === 1 ? "piece" : "pieces"} looked good and broke badly.

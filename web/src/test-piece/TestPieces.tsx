@@ -107,7 +107,11 @@ const pieceColumns: Column<PieceRow>[] = [
     title: "Piece",
     width: 110,
     value: (p) => p.number,
-    render: (p) => <b className="big">{p.number}</b>,
+    render: (p) => (
+      <Link className="big" to={`/test-pieces/${p.id}`}>
+        {p.number}
+      </Link>
+    ),
   },
   { key: "welder", title: "Welder", width: 150, value: (p) => p.welderName, filter: true },
   {
@@ -164,7 +168,17 @@ function WeldsAsTests() {
 }
 
 const columns: Column<TestPieceRow>[] = [
-  { key: "mark", title: "Piece", width: 110, value: (p) => p.mark, render: (p) => <b className="big">{p.mark}</b> },
+  {
+    key: "mark",
+    title: "Piece",
+    width: 110,
+    value: (p) => p.mark,
+    render: (p) => (
+      <Link className="big" to={`/joints/${p.jointId}/test-piece`}>
+        {p.mark}
+      </Link>
+    ),
+  },
   { key: "what", title: "What it is", value: (p) => p.inWords, render: (p) => tied(p.inWords) },
   { key: "position", title: "Position", width: 135, value: (p) => p.position, filter: true },
   { key: "welder", title: "Welder", width: 125, value: (p) => p.welder, filter: true },
