@@ -163,6 +163,17 @@ function Outcome({ piece: p, change }: { piece: Piece; change: Change }) {
             ))}
           </ul>
         )}
+        {p.likely.length > 0 && (
+          <section aria-label="Likely why">
+            <h3>What to change for it</h3>
+            <ul>
+              {p.likely.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+            <p className="cautions">Common practice, no source; one change at a time.</p>
+          </section>
+        )}
         {p.retest && (
           <p className="hint">
             {p.retest} <span className="small quiet">(from memory: check against your copy)</span>

@@ -44,6 +44,11 @@ public record NextChange(PieceSetting setting, Optional<String> to, String words
         return List.copyOf(REMEDIES.keySet());
     }
 
+    /** What a fault asks for first, in words; empty for a fault that is not known here. */
+    public static Optional<String> remedy(String fault) {
+        return Optional.ofNullable(REMEDIES.get(fault)).map(Remedy::words);
+    }
+
     static Optional<NextChange> of(Series series) {
         int last = series.pieces().size() - 1;
         return back(series, last)

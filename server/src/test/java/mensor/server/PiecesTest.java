@@ -170,6 +170,9 @@ class PiecesTest {
         assertThat(broke.get("verdict").asString()).isEqualTo("reject");
         assertThat(broke.get("lesson").asBoolean()).isTrue();
         assertThat(broke.get("stage").asString()).isEqualTo("cut and tested");
+        assertThat(broke.get("likely").get(0).asString())
+                .isEqualTo("break 2 showed lack of fusion: 5 A more, the arc at the root");
+        assertThat(series().get("next").get("why").asString()).contains("lack of fusion");
         assertThat(series().get("lessons").asInt()).isEqualTo(1);
         JsonNode eye = ines.get("/api/test-pieces/eye").expect(200).json();
         assertThat(eye.get("broke").asInt()).isPositive();

@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import mensor.inspection.Indication;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
+import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
@@ -24,6 +25,7 @@ import mensor.server.welder.Welders;
 import mensor.server.welding.WeldingRecords;
 import mensor.testpiece.Drill;
 import mensor.testpiece.DrillCheck;
+import mensor.testpiece.NextChange;
 import mensor.testpiece.PieceSetting;
 import mensor.testpiece.PieceStage;
 import mensor.testpiece.Series;
@@ -78,6 +80,7 @@ class PieceStates {
      * A piece with all that belongs to it.
      *
      * @param broke what its specimens come to; absent where none was tested
+     * @param brokenBy the fault that each failed specimen stands for, by its name
      */
     record State(
             PieceView view,
@@ -85,14 +88,23 @@ class PieceStates {
             Map<PieceSetting, String> settings,
             Unit unit,
             Optional<Verdict> broke,
+            Map<String, String> brokenBy,
             boolean looksGood) {
+        /** What was seen and what the specimens showed. */
+        private Map<String, Integer> all() {
+            Map<String, Integer> all = new LinkedHashMap<>();
+            view.faults().forEach(f -> all.merge(f.fault(), f.count(), Integer::sum));
+            brokenBy.values().forEach(fault -> all.merge(fault, 1, Integer::sum));
+            return all;
+        }
+
         Series.Piece inSeries() {
             return new Series.Piece(
                     row.drill() == null ? row.kind() : row.drill(),
                     settings,
                     unit,
                     view.score() == null ? OptionalDouble.empty() : OptionalDouble.of(view.score()),
-                    view.faults().stream().collect(Collectors.toMap(FaultView::fault, FaultView::count)),
+                    all(),
                     broke);
         }
     }
@@ -170,6 +182,7 @@ class PieceStates {
         List<Specimens.SpecimenView> counted =
                 tests.stream().filter(t -> !t.withdrawn() && !t.replace()).toList();
         Optional<Verdict> broke = broke(counted);
+        Map<String, String> brokenBy = brokenBy(counted, unit);
         List<FaultView> faults = faults(form, standing, settings, unit);
         Result result = result(form, check, counted, broke, standing);
         Double score = rated.isEmpty()
@@ -222,6 +235,7 @@ class PieceStates {
                 rated,
                 score,
                 faults,
+                shown(brokenBy),
                 null,
                 p.isWithdrawn());
         PieceView.PieceRow row = new PieceView.PieceRow(
@@ -239,7 +253,7 @@ class PieceStates {
                 result.lesson(),
                 score,
                 shots.isEmpty() ? null : shots.get(shots.size() - 1));
-        return new State(view, row, settings, unit, broke, result.looksGood());
+        return new State(view, row, settings, unit, broke, brokenBy, result.looksGood());
     }
 
     private record Result(Optional<Verdict> verdict, List<String> why, boolean lesson, boolean looksGood) {}
@@ -289,6 +303,25 @@ class PieceStates {
                 why,
                 looksGood && broke.filter(v -> v == Verdict.REJECT).isPresent(),
                 looksGood);
+    }
+
+    private Map<String, String> brokenBy(List<Specimens.SpecimenView> tests, Unit unit) {
+        Map<String, String> by = new LinkedHashMap<>();
+        Span somewhere = new Span(Length.zero(unit), Length.zero(unit));
+        for (Specimens.SpecimenView t : tests) {
+            specimens.defect(t, unit, somewhere).ifPresent(d -> {
+                String id = d.kind().id();
+                by.put(t.specimen(), FAULT_OF.getOrDefault(id, id.replace('-', ' ')));
+            });
+        }
+        return by;
+    }
+
+    private static List<String> shown(Map<String, String> brokenBy) {
+        return brokenBy.entrySet().stream()
+                .map(e -> e.getKey() + " showed " + e.getValue()
+                        + NextChange.remedy(e.getValue()).map(r -> ": " + r).orElse(""))
+                .toList();
     }
 
     private static Optional<Verdict> broke(List<Specimens.SpecimenView> tests) {

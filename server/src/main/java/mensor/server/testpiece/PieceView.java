@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param byAims a drill alone judged it: its aims are met or missed, no code accepts or rejects
  * @param why the lines behind the verdict
  * @param lesson it looked good and broke badly
+ * @param likely of each failed specimen what it showed, and what that asks for first
  * @param retest of a failed qualification: how far the re-test is
  * @param score the mean of its raters
  * @param step what was changed from the piece before, in words
@@ -41,6 +42,7 @@ public record PieceView(
         List<Ratings.RatingView> ratings,
         @Nullable Double score,
         List<FaultView> faults,
+        List<String> likely,
         @Nullable String retest,
         boolean withdrawn) {
 
@@ -67,6 +69,7 @@ public record PieceView(
                 ratings,
                 score,
                 faults,
+                likely,
                 words,
                 withdrawn);
     }
