@@ -27,6 +27,8 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule noClockAndNoChance = noClasses()
+            .that()
+            .haveSimpleNameNotStartingWith("Simulated") // outside devices that stand in: their noise comes from a seed
             .should()
             .dependOnClassesThat()
             .haveFullyQualifiedName("java.util.Random")
@@ -65,6 +67,10 @@ class ArchitectureTest {
             .definedBy("mensor.testpiece..")
             .layer("rate")
             .definedBy("mensor.rejectrate..")
+            .layer("scan")
+            .definedBy("mensor.scan..")
+            .whereLayer("scan")
+            .mayNotAccessAnyLayer()
             .whereLayer("proof")
             .mayOnlyAccessLayers("length", "weld", "look")
             .whereLayer("rate")

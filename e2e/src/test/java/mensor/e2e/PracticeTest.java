@@ -33,6 +33,11 @@ class PracticeTest extends InTheBrowser {
         assertThat(page.getByText("Score: " + (5 + toes) + " of 10")).isVisible();
     }
 
+    private static void next(Page page) {
+        page.getByText("next piece like this").click();
+        assertThat(page.locator(".mark")).hasText("New test piece"); // what is typed before belongs to the old one
+    }
+
     @Test
     void threePiecesWithOneChangeEachMakeACurveAndStandSideBySide() {
         Page page = as("june");
@@ -46,11 +51,11 @@ class PracticeTest extends InTheBrowser {
         field(page, "Rod").fill("E7018");
         field(page, "Amps").fill("135");
         storeAndScore(page, 0);
-        page.getByText("next piece like this").click();
+        next(page);
         assertThat(field(page, "Rod")).hasValue("E7018");
         field(page, "Amps").fill("125");
         storeAndScore(page, 2);
-        page.getByText("next piece like this").click();
+        next(page);
         field(page, "Amps").fill("105");
         storeAndScore(page, 1);
         page.getByText("series", new Page.GetByTextOptions().setExact(true)).click();

@@ -1,0 +1,25 @@
+package mensor.scan;
+
+/**
+ * What one profile across a butt shows, in mm and degrees.
+ *
+ * @param bend 180° less the angle between the members
+ * @param offset between the two members' lines at the middle of the weld, square to A's; over zero where B stands higher
+ * @param underfill greatest depth of the face below both members' lines
+ * @param u standard uncertainty of a height, from the points' noise, the lines and the device's own
+ */
+public record ButtProfile(
+        double s,
+        Line memberA,
+        Line memberB,
+        double bend,
+        double faceWidth,
+        double reinforcement,
+        double underfill,
+        double offset,
+        double undercutA,
+        double undercutB,
+        double toeAngleA,
+        double toeAngleB,
+        double noise,
+        double u) {}

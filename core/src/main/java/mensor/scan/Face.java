@@ -1,0 +1,109 @@
+package mensor.scan;
+
+import java.util.Arrays;
+
+/**
+ * The surface in a frame of its own, x across and h out of the metal, with wild points taken out and a parabola laid over each place: what is
+ * read of it is read from the parabola, not from a point.
+ */
+final class Face {
+    private final double[] x;
+    private final double[] h;
+    private final int n;
+    private final double noise;
+
+    private Face(double[] x, double[] h, int n, double noise) {
+        this.noise = noise;
+        this.x = x;
+        this.h = h;
+        this.n = n;
+    }
+
+    /** Points in any order; those that stand off the middle of their neighbours are taken out. */
+    static Face of(double[] x, double[] h, int count, double noise) {
+        Integer[] order = new Integer[count];
+        for (int i = 0; i < count; i++) {
+            order[i] = i;
+        }
+        Arrays.sort(order, (a, b) -> Double.compare(x[a], x[b]));
+        double[] sx = new double[count];
+        double[] sh = new double[count];
+        for (int i = 0; i < count; i++) {
+            sx[i] = x[order[i]];
+            sh[i] = h[order[i]];
+        }
+        double[] ox = new double[count];
+        double[] oh = new double[count];
+        int n = 0;
+        double[] near = new double[7];
+        for (int i = 0; i < count; i++) {
+            int from = Math.max(0, Math.min(count - 7, i - 3));
+            int k = 0;
+            for (int j = from; j < Math.min(count, from + 7); j++) {
+                near[k++] = sh[j];
+            }
+            Arrays.sort(near, 0, k);
+            double middle = near[k / 2];
+            double steep = k > 1 ? (near[k - 1] - near[0]) / 4 : 0; // a slope is no outlier
+            if (Math.abs(sh[i] - middle) <= Math.max(6 * noise, Math.min(steep, 0.5)) + 0.02) {
+                ox[n] = sx[i];
+                oh[n++] = sh[i];
+            }
+        }
+        return new Face(ox, oh, n, noise);
+    }
+
+    /** The parabola over the points within half a width of a place; null where too few lie there. */
+    Curve around(double place, double width) {
+        return between(place - width / 2, place + width / 2, place);
+    }
+
+    Curve between(double from, double to, double x0) {
+        int a = Arrays.binarySearch(x, 0, n, from);
+        a = a < 0 ? -a - 1 : a;
+        int b = Arrays.binarySearch(x, 0, n, to);
+        b = b < 0 ? -b - 1 : b;
+        int count = b - a;
+        if (count < 5) {
+            return null;
+        }
+        double[] px = Arrays.copyOfRange(x, a, b);
+        double[] ph = Arrays.copyOfRange(h, a, b);
+        Curve c = Curve.of(px, ph, count, x0);
+        return c == null ? null : withoutWild(c, px, ph, count, x0);
+    }
+
+    /** A point far off the parabola of its neighbours pulled it: it is laid anew without that one. */
+    private Curve withoutWild(Curve c, double[] px, double[] ph, int count, double x0) {
+        double near = Math.max(3.5 * noise, 2 * c.noise());
+        int kept = 0;
+        for (int i = 0; i < count; i++) {
+            if (Math.abs(ph[i] - c.at(px[i])) <= near) {
+                px[kept] = px[i];
+                ph[kept++] = ph[i];
+            }
+        }
+        if (kept == count || kept < 5) {
+            return c;
+        }
+        Curve anew = Curve.of(px, ph, kept, x0);
+        return anew == null ? c : anew;
+    }
+
+    /** Upside down: what lies under is over. */
+    Face mirrored() {
+        double[] other = new double[n];
+        for (int i = 0; i < n; i++) {
+            other[i] = -h[i];
+        }
+        return new Face(x, other, n, noise);
+    }
+
+    double first() {
+        return n == 0 ? Double.NaN : x[0];
+    }
+
+    double last() {
+        return n == 0 ? Double.NaN : x[n - 1];
+    }
+}

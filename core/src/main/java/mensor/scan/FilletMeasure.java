@@ -1,0 +1,138 @@
+package mensor.scan;
+
+import java.util.OptionalDouble;
+
+/** One profile across a fillet, once its members' lines are found. */
+final class FilletMeasure {
+    private static final double RIGHT = 90;
+    private static final double RIGHT_WITHIN = 2;
+    private static final double STEP = 0.1;
+    private static final double SMOOTH = 1.2;
+
+    private final Profile p;
+    /** Both walked from the root outward. */
+    private final Line a;
+
+    private final Line b;
+    private final double deviceU;
+    private final double noise;
+
+    FilletMeasure(Profile p, Line left, Line right, double deviceU) {
+        this.p = p;
+        this.a = left.turned();
+        this.b = right;
+        this.deviceU = deviceU;
+        this.noise = Math.max(left.noise(), right.noise());
+    }
+
+    MeasuredProfile measure() {
+        double cross = a.dy() * b.dz() - a.dz() * b.dy();
+        double cos = Math.max(-1, Math.min(1, a.dy() * b.dy() + a.dz() * b.dz()));
+        double dihedral = Math.toDegrees(Math.acos(cos));
+        if (Math.abs(cross) < 0.1) {
+            return new MeasuredProfile.NotMeasured(p.s(), "the members do not meet: no corner in view");
+        }
+        double t = ((b.y() - a.y()) * b.dz() - (b.z() - a.z()) * b.dy()) / cross;
+        double rootY = a.y() + t * a.dy();
+        double rootZ = a.z() + t * a.dz();
+        Face overA = over(a, rootY, rootZ, -1);
+        Face overB = over(b, rootY, rootZ, 1);
+        // across the corner: x square to the bisector, h along it, out of the root
+        double by = a.dy() + b.dy();
+        double bz = a.dz() + b.dz();
+        double length = Math.hypot(by, bz);
+        by /= length;
+        bz /= length;
+        Face corner = inFrame(rootY, rootZ, bz, -by, by, bz);
+        double half = Math.toRadians(dihedral / 2);
+        Curve middle = corner.around(0, SMOOTH);
+        double depth = middle == null ? Double.NaN : middle.a();
+        if (!(depth > Math.max(10 * noise, 0.4))) {
+            return new MeasuredProfile.NotMeasured(
+                    p.s(), "no weld between the members: the surface follows their lines");
+        }
+        double halfway = depth / Math.cos(half) / 2;
+        Toe toeA = Toe.of(overA, Math.min(halfway, depth * Math.cos(half)), overA.last(), noise);
+        Toe toeB = Toe.of(overB, Math.min(halfway, depth * Math.cos(half)), overB.last(), noise);
+        if (toeA == null || toeB == null) {
+            return new MeasuredProfile.NotMeasured(
+                    p.s(), "the face does not come down to member " + (toeA == null ? "A" : "B") + " in view");
+        }
+        // in the corner's frame member A lies on the side of smaller x, as it does in the profile
+        double xA = -toeA.at() * Math.sin(half);
+        double hA = toeA.at() * Math.cos(half);
+        double xB = toeB.at() * Math.sin(half);
+        double hB = toeB.at() * Math.cos(half);
+        double throat = Double.MAX_VALUE;
+        double leastSum = Double.MAX_VALUE;
+        double above = 0;
+        double below = 0;
+        double chord = Math.hypot(xB - xA, hB - hA);
+        double leg = Math.min(toeA.at(), toeB.at());
+        for (double x = xA; x <= xB; x += STEP) {
+            double from = Math.max(xA, x - SMOOTH / 2);
+            double to = Math.min(xB, x + SMOOTH / 2);
+            Curve c = corner.between(from, to, x);
+            if (c == null) {
+                continue;
+            }
+            double h = c.a();
+            throat = Math.min(throat, Math.hypot(x, h));
+            if (Math.abs(x) <= leg * Math.sin(half)) {
+                leastSum = Math.min(leastSum, h / Math.cos(half));
+            }
+            double off = ((xB - xA) * (h - hA) - (hB - hA) * (x - xA)) / chord;
+            above = Math.max(above, off);
+            below = Math.max(below, -off);
+        }
+        boolean right = Math.abs(dihedral - RIGHT) <= RIGHT_WITHIN;
+        double size = Math.min(leg, leastSum);
+        double lineU = Math.hypot(a.uncertainty(a.length() / 2 + toeA.at()), b.uncertainty(b.length() / 2 + toeB.at()));
+        double pointU = Math.hypot(noise / Math.sqrt(8), Math.hypot(deviceU, lineU));
+        FilletProfile.Uncertainty u = new FilletProfile.Uncertainty(
+                Math.hypot(toeA.u(), pointU),
+                Math.hypot(toeB.u(), pointU),
+                pointU,
+                Math.hypot(pointU, 0.02),
+                Math.hypot(pointU, 0.01),
+                Math.hypot(noise / Math.sqrt(6), Math.hypot(deviceU, lineU)));
+        return new MeasuredProfile.Fillet(new FilletProfile(
+                p.s(),
+                a,
+                b,
+                dihedral,
+                rootY,
+                rootZ,
+                OptionalDouble.of(toeA.at()),
+                OptionalDouble.of(toeB.at()),
+                OptionalDouble.of(throat),
+                right ? OptionalDouble.of(size) : OptionalDouble.empty(),
+                OptionalDouble.of(above),
+                OptionalDouble.of(below),
+                OptionalDouble.of(chord),
+                OptionalDouble.of(UndercutDepth.of(overA, toeA.at(), overA.last(), noise)),
+                OptionalDouble.of(UndercutDepth.of(overB, toeB.at(), overB.last(), noise)),
+                OptionalDouble.of(toeA.angle()),
+                OptionalDouble.of(toeB.angle()),
+                noise,
+                u));
+    }
+
+    /** The surface over a member: x from the root along it, h out of the metal; {@code side} says on which side of the line the air is. */
+    private Face over(Line line, double rootY, double rootZ, int side) {
+        return inFrame(rootY, rootZ, line.dy(), line.dz(), -side * line.dz(), side * line.dy());
+    }
+
+    private Face inFrame(double y0, double z0, double xy, double xz, double hy, double hz) {
+        int n = p.points();
+        double[] x = new double[n];
+        double[] h = new double[n];
+        for (int i = 0; i < n; i++) {
+            double dy = p.y()[i] - y0;
+            double dz = p.z()[i] - z0;
+            x[i] = dy * xy + dz * xz;
+            h[i] = dy * hy + dz * hz;
+        }
+        return Face.of(x, h, n, noise);
+    }
+}

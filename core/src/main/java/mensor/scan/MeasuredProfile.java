@@ -1,0 +1,40 @@
+package mensor.scan;
+
+import java.util.Optional;
+
+/** A profile as measured, or why it was not: never guessed. */
+public sealed interface MeasuredProfile {
+    double s();
+
+    record Fillet(FilletProfile profile) implements MeasuredProfile {
+        @Override
+        public double s() {
+            return profile.s();
+        }
+    }
+
+    record Butt(ButtProfile profile) implements MeasuredProfile {
+        @Override
+        public double s() {
+            return profile.s();
+        }
+    }
+
+    record NotMeasured(double s, String why) implements MeasuredProfile {}
+
+    /** @param deviceU the device's own standard uncertainty of one height, mm */
+    static MeasuredProfile of(Profile p, boolean fillet, double deviceU) {
+        if (p.points() < Profile.LEAST) {
+            return new NotMeasured(p.s(), "fewer than " + Profile.LEAST + " points");
+        }
+        Optional<Line> a = MemberLine.of(p, true);
+        Optional<Line> b = MemberLine.of(p, false);
+        if (a.isEmpty() || b.isEmpty()) {
+            return new NotMeasured(
+                    p.s(), "no straight surface of member " + (a.isEmpty() ? "A" : "B") + ": fewer than 3 mm in view");
+        }
+        return fillet
+                ? new FilletMeasure(p, a.get(), b.get(), deviceU).measure()
+                : new ButtMeasure(p, a.get(), b.get(), deviceU).measure();
+    }
+}

@@ -1,0 +1,42 @@
+package mensor.scan;
+
+/** The greatest depth of the surface below the member's line from the toe to 6 mm beyond: the bottom is fitted, so that smoothing does not fill it. */
+final class UndercutDepth {
+    private static final double REACH = 6;
+    private static final double STEP = 0.1;
+    private static final double BOTTOM = 0.7;
+    private static final double WIDER = 1.4;
+
+    private UndercutDepth() {}
+
+    /** Points beyond the toe alone: a parabola over the bend at the toe would dip below the member. */
+    private static Curve beyond(Face along, double toe, double x, double width) {
+        double from = Math.max(toe, x - width / 2);
+        return along.between(from, from + width, x);
+    }
+
+    /** A few points that happen to lie low are no notch: over a wider stretch it must be there too. */
+    private static boolean isBelow(Curve wider, double x, double noise) {
+        return wider != null && wider.at(x) < -2 * noise;
+    }
+
+    /** @return zero where nothing goes deeper than three times the noise */
+    static double of(Face along, double toe, double end, double noise) {
+        double deepest = 0;
+        double at = Double.NaN;
+        for (double x = toe; x < Math.min(toe + REACH, end); x += STEP) {
+            Curve c = beyond(along, toe, x, BOTTOM);
+            if (c != null && c.at(x) < deepest && isBelow(beyond(along, toe, x, WIDER), x, noise)) {
+                deepest = c.at(x);
+                at = x;
+            }
+        }
+        if (Double.isNaN(at) || -deepest < Math.max(3 * noise, 1e-6)) {
+            return 0;
+        }
+        Curve bottom = beyond(along, toe, at, BOTTOM);
+        double x = bottom.c() > 1e-6 ? bottom.x0() - bottom.b() / (2 * bottom.c()) : at;
+        double low = Math.abs(x - at) <= BOTTOM / 2 ? bottom.at(x) : bottom.at(at);
+        return Math.max(0, -low);
+    }
+}

@@ -1,0 +1,382 @@
+package mensor.scan;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * A weld measured from its profiles: each quantity along it, read at stations, and the stretches where it passes what is reported. A lone wild
+ * profile counts for nothing; a place three profiles long counts in full. What the scan did not cover is not measured.
+ */
+public final class WeldScan {
+    private static final int NEIGHBORS = 5;
+    private static final double GAP_SPACINGS = 3;
+    private static final double JOINED = 1;
+
+    /**
+     * What is wanted.
+     *
+     * @param pitch of the stations, mm
+     * @param report the least depth that is reported, mm
+     * @param sizeWanted under this a fillet is undersize; absent where none is asked for
+     * @param length of the weld, mm
+     * @param deviceU the device's standard uncertainty of one height, mm
+     */
+    public record Wanted(
+            boolean fillet, double pitch, double report, OptionalDouble sizeWanted, double length, double deviceU) {}
+
+    /** A quantity that runs along the weld. */
+    public enum Quantity {
+        LEG_A("legA", true),
+        LEG_B("legB", true),
+        SIZE("size", true),
+        THROAT("throat", true),
+        CONVEXITY("convexity", false),
+        CONCAVITY("concavity", false),
+        FACE_WIDTH("faceWidth", false),
+        DIHEDRAL("dihedral", false),
+        REINFORCEMENT("reinforcement", false),
+        UNDERFILL("underfill", false),
+        OFFSET("offset", false),
+        BEND("bend", false),
+        UNDERCUT_A("undercutA", false),
+        UNDERCUT_B("undercutB", false),
+        TOE_ANGLE_A("toeAngleA", true),
+        TOE_ANGLE_B("toeAngleB", true);
+
+        private final String id;
+        private final boolean least;
+
+        Quantity(String id, boolean least) {
+            this.id = id;
+            this.least = least;
+        }
+
+        public String id() {
+            return id;
+        }
+    }
+
+    /** A value with its standard uncertainty and where it was found. */
+    public record Value(Quantity quantity, double value, double u, double at) {}
+
+    /** @param at where the least leg, or the greatest reinforcement, was found */
+    public record Station(double from, double to, double at, List<Value> values) {
+        public OptionalDouble value(Quantity q) {
+            return values.stream()
+                    .filter(v -> v.quantity() == q)
+                    .mapToDouble(Value::value)
+                    .findFirst();
+        }
+    }
+
+    /** @param worst the greatest depth, or the least size, in it */
+    public record Stretch(Quantity quantity, double from, double to, double worst, double u) {}
+
+    /** From–to along the weld, mm. */
+    public record Reach(double from, double to) {}
+
+    /**
+     * @param covered what was measured
+     * @param holes of the weld's length what was not
+     * @param why why profiles were left out, with how many
+     */
+    public record Result(
+            int profiles,
+            long points,
+            int leftOut,
+            long pointsLeftOut,
+            List<String> why,
+            double noise,
+            List<Reach> covered,
+            List<Reach> holes,
+            List<Station> stations,
+            List<Stretch> stretches) {}
+
+    private final Wanted wanted;
+    private final List<double[]> rows = new ArrayList<>();
+    private final java.util.Map<String, Integer> reasons = new java.util.TreeMap<>();
+    private int profiles;
+    private int leftOut;
+    private long points;
+    private long pointsLeftOut;
+
+    public WeldScan(Wanted wanted) {
+        this.wanted = wanted;
+    }
+
+    private static final int S = 0;
+    private static final int NOISE = 1;
+    private static final int FIRST = 2;
+    private static final int WIDTH = FIRST + 2 * Quantity.values().length;
+
+    /** Measures a profile and keeps its values, not its points. */
+    public void add(Profile p) {
+        profiles++;
+        points += p.points();
+        MeasuredProfile m = MeasuredProfile.of(p, wanted.fillet(), wanted.deviceU());
+        if (m instanceof MeasuredProfile.NotMeasured n) {
+            leftOut++;
+            pointsLeftOut += p.points();
+            reasons.merge(n.why(), 1, Integer::sum);
+            return;
+        }
+        double[] row = new double[WIDTH];
+        Arrays.fill(row, Double.NaN);
+        row[S] = p.s();
+        if (m instanceof MeasuredProfile.Fillet f) {
+            fillet(row, f.profile());
+        } else if (m instanceof MeasuredProfile.Butt b) {
+            butt(row, b.profile());
+        }
+        rows.add(row);
+    }
+
+    private static void set(double[] row, Quantity q, double value, double u) {
+        row[FIRST + 2 * q.ordinal()] = value;
+        row[FIRST + 2 * q.ordinal() + 1] = u;
+    }
+
+    private static void fillet(double[] row, FilletProfile f) {
+        FilletProfile.Uncertainty u = f.u();
+        row[NOISE] = f.noise();
+        set(row, Quantity.LEG_A, f.legA().orElse(Double.NaN), u.legA());
+        set(row, Quantity.LEG_B, f.legB().orElse(Double.NaN), u.legB());
+        set(row, Quantity.SIZE, f.size().orElse(Double.NaN), u.size());
+        set(row, Quantity.THROAT, f.throat().orElse(Double.NaN), u.throat());
+        set(row, Quantity.CONVEXITY, f.convexity().orElse(Double.NaN), u.convexity());
+        set(row, Quantity.CONCAVITY, f.concavity().orElse(Double.NaN), u.convexity());
+        set(row, Quantity.FACE_WIDTH, f.faceWidth().orElse(Double.NaN), Math.hypot(u.legA(), u.legB()));
+        set(row, Quantity.DIHEDRAL, f.dihedral(), 0.1);
+        set(row, Quantity.UNDERCUT_A, f.undercutA().orElse(Double.NaN), u.undercut());
+        set(row, Quantity.UNDERCUT_B, f.undercutB().orElse(Double.NaN), u.undercut());
+        set(row, Quantity.TOE_ANGLE_A, f.toeAngleA().orElse(Double.NaN), 3);
+        set(row, Quantity.TOE_ANGLE_B, f.toeAngleB().orElse(Double.NaN), 3);
+    }
+
+    private static void butt(double[] row, ButtProfile b) {
+        row[NOISE] = b.noise();
+        set(row, Quantity.REINFORCEMENT, b.reinforcement(), b.u());
+        set(row, Quantity.UNDERFILL, b.underfill(), b.u());
+        set(row, Quantity.OFFSET, Math.abs(b.offset()), b.u());
+        set(row, Quantity.BEND, b.bend(), 0.1);
+        set(row, Quantity.FACE_WIDTH, b.faceWidth(), 0.1);
+        set(row, Quantity.UNDERCUT_A, b.undercutA(), b.u());
+        set(row, Quantity.UNDERCUT_B, b.undercutB(), b.u());
+        set(row, Quantity.TOE_ANGLE_A, b.toeAngleA(), 3);
+        set(row, Quantity.TOE_ANGLE_B, b.toeAngleB(), 3);
+    }
+
+    public Result result() {
+        double[][] all = rows.toArray(new double[0][]);
+        Arrays.sort(all, (a, b) -> Double.compare(a[S], b[S]));
+        double[] noises = Arrays.stream(all).mapToDouble(r -> r[NOISE]).sorted().toArray();
+        double spacing = spacing(all);
+        double[][] calm = calmed(all);
+        List<Reach> covered = covered(all, spacing);
+        return new Result(
+                profiles,
+                points,
+                leftOut,
+                pointsLeftOut,
+                reasons.entrySet().stream()
+                        .map(e -> e.getValue() + " × " + e.getKey())
+                        .toList(),
+                noises.length == 0 ? Double.NaN : noises[noises.length / 2],
+                covered,
+                holes(covered, spacing),
+                stations(calm),
+                stretches(calm, covered));
+    }
+
+    private static double spacing(double[][] all) {
+        if (all.length < 2) {
+            return 0;
+        }
+        double[] steps = new double[all.length - 1];
+        for (int i = 1; i < all.length; i++) {
+            steps[i - 1] = all[i][S] - all[i - 1][S];
+        }
+        Arrays.sort(steps);
+        return steps[steps.length / 2];
+    }
+
+    /** The median of five neighbors; at an end of those that are there. */
+    private static double[][] calmed(double[][] all) {
+        double[][] calm = new double[all.length][];
+        double[] near = new double[NEIGHBORS];
+        for (int i = 0; i < all.length; i++) {
+            calm[i] = all[i].clone();
+            int from = Math.max(0, i - NEIGHBORS / 2);
+            int to = Math.min(all.length, i + NEIGHBORS / 2 + 1);
+            for (Quantity q : Quantity.values()) {
+                int column = FIRST + 2 * q.ordinal();
+                int n = 0;
+                for (int j = from; j < to; j++) {
+                    if (!Double.isNaN(all[j][column])) {
+                        near[n++] = all[j][column];
+                    }
+                }
+                if (n >= 3) {
+                    Arrays.sort(near, 0, n);
+                    calm[i][column] = near[n / 2];
+                }
+            }
+        }
+        return calm;
+    }
+
+    private static List<Reach> covered(double[][] all, double spacing) {
+        List<Reach> covered = new ArrayList<>();
+        double from = Double.NaN;
+        for (int i = 0; i < all.length; i++) {
+            if (Double.isNaN(from)) {
+                from = all[i][S];
+            }
+            if (i == all.length - 1 || all[i + 1][S] - all[i][S] > GAP_SPACINGS * spacing) {
+                covered.add(new Reach(from, all[i][S]));
+                from = Double.NaN;
+            }
+        }
+        return List.copyOf(covered);
+    }
+
+    private List<Reach> holes(List<Reach> covered, double spacing) {
+        List<Reach> holes = new ArrayList<>();
+        double at = 0;
+        for (Reach r : covered) {
+            if (r.from() - at > GAP_SPACINGS * spacing) {
+                holes.add(new Reach(at, r.from()));
+            }
+            at = Math.max(at, r.to());
+        }
+        if (wanted.length() - at > GAP_SPACINGS * Math.max(spacing, 1e-9)) {
+            holes.add(new Reach(at, wanted.length()));
+        }
+        return List.copyOf(holes);
+    }
+
+    private List<Station> stations(double[][] calm) {
+        List<Station> stations = new ArrayList<>();
+        int i = 0;
+        for (double from = 0; from < wanted.length() - 1e-9; from += wanted.pitch()) {
+            double to = Math.min(wanted.length(), from + wanted.pitch());
+            boolean last = to >= wanted.length() - 1e-9;
+            int begin = i;
+            while (i < calm.length && (calm[i][S] < to || last && calm[i][S] <= to + 1e-9)) {
+                i++;
+            }
+            if (i > begin) {
+                stations.add(station(from, to, calm, begin, i));
+            }
+        }
+        return List.copyOf(stations);
+    }
+
+    private Station station(double from, double to, double[][] calm, int begin, int end) {
+        List<Value> values = new ArrayList<>();
+        for (Quantity q : Quantity.values()) {
+            int column = FIRST + 2 * q.ordinal();
+            int worst = -1;
+            for (int i = begin; i < end; i++) {
+                double v = calm[i][column];
+                if (!Double.isNaN(v) && (worst < 0 || (q.least ? v < calm[worst][column] : v > calm[worst][column]))) {
+                    worst = i;
+                }
+            }
+            if (worst >= 0) {
+                values.add(new Value(q, calm[worst][column], calm[worst][column + 1], calm[worst][S]));
+            }
+        }
+        Quantity leading = wanted.fillet() ? Quantity.LEG_A : Quantity.REINFORCEMENT;
+        double at = values.stream()
+                .filter(v -> v.quantity() == leading)
+                .mapToDouble(Value::at)
+                .findFirst()
+                .orElse((from + to) / 2);
+        if (wanted.fillet()) {
+            at = values.stream()
+                    .filter(v -> v.quantity() == Quantity.LEG_A || v.quantity() == Quantity.LEG_B)
+                    .min((x, y) -> Double.compare(x.value(), y.value()))
+                    .map(Value::at)
+                    .orElse(at);
+        }
+        return new Station(from, to, at, List.copyOf(values));
+    }
+
+    private List<Stretch> stretches(double[][] calm, List<Reach> covered) {
+        List<Stretch> all = new ArrayList<>();
+        for (Quantity q : List.of(Quantity.UNDERCUT_A, Quantity.UNDERCUT_B, Quantity.UNDERFILL)) {
+            all.addAll(passing(calm, covered, q, wanted.report(), false));
+        }
+        wanted.sizeWanted().ifPresent(size -> all.addAll(passing(calm, covered, Quantity.SIZE, size, true)));
+        all.sort((a, b) -> Double.compare(a.from(), b.from()));
+        return List.copyOf(all);
+    }
+
+    /** Where a quantity is over a limit, or {@code under} it; the ends between two profiles by a straight line. */
+    private static List<Stretch> passing(
+            double[][] calm, List<Reach> covered, Quantity q, double limit, boolean under) {
+        int column = FIRST + 2 * q.ordinal();
+        List<Stretch> found = new ArrayList<>();
+        for (Reach r : covered) {
+            double from = Double.NaN;
+            double worst = 0;
+            double u = 0;
+            double before = Double.NaN;
+            double beforeAt = r.from();
+            for (double[] row : calm) {
+                if (row[S] < r.from() || row[S] > r.to() || Double.isNaN(row[column])) {
+                    continue;
+                }
+                double v = row[column];
+                boolean passes = under ? v < limit : v > limit;
+                if (passes && Double.isNaN(from)) {
+                    from = Double.isNaN(before) ? row[S] : crossing(beforeAt, before, row[S], v, limit);
+                    worst = v;
+                    u = row[column + 1];
+                }
+                if (passes && (under ? v < worst : v > worst)) {
+                    worst = v;
+                    u = row[column + 1];
+                }
+                if (!passes && !Double.isNaN(from)) {
+                    found.add(new Stretch(q, from, crossing(beforeAt, before, row[S], v, limit), worst, u));
+                    from = Double.NaN;
+                }
+                before = v;
+                beforeAt = row[S];
+            }
+            if (!Double.isNaN(from)) {
+                found.add(new Stretch(q, from, beforeAt, worst, u));
+            }
+        }
+        return joined(found, under);
+    }
+
+    private static double crossing(double at, double value, double nextAt, double next, double limit) {
+        return next == value ? nextAt : at + (nextAt - at) * (limit - value) / (next - value);
+    }
+
+    private static List<Stretch> joined(List<Stretch> found, boolean under) {
+        List<Stretch> joined = new ArrayList<>();
+        for (Stretch s : found) {
+            Stretch last = joined.isEmpty() ? null : joined.get(joined.size() - 1);
+            if (last != null && s.from() - last.to() < JOINED) {
+                boolean worse = under ? s.worst() < last.worst() : s.worst() > last.worst();
+                joined.set(
+                        joined.size() - 1,
+                        new Stretch(
+                                s.quantity(),
+                                last.from(),
+                                s.to(),
+                                worse ? s.worst() : last.worst(),
+                                worse ? s.u() : last.u()));
+            } else {
+                joined.add(s);
+            }
+        }
+        return joined;
+    }
+}

@@ -1,0 +1,155 @@
+package mensor.scan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.function.ToDoubleFunction;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Profiles of made-up fillets against their known truth. The closed forms for a flat face are a handbook's geometry: throat of equal legs
+ * a is a ÷ √2, of unequal legs ab ÷ √(a² + b²).
+ */
+class FilletProfileTest {
+    private static final int MANY = 100;
+
+    private static FilletProfile measured(SimulatedFillet weld, long seed) {
+        MeasuredProfile m = MeasuredProfile.of(weld.profile(0, seed), true, 0.005);
+        assertThat(m).as(m.toString()).isInstanceOf(MeasuredProfile.Fillet.class);
+        return ((MeasuredProfile.Fillet) m).profile();
+    }
+
+    /** In how many of a hundred profiles a value lies within a tolerance of the truth. */
+    private static int within(
+            SimulatedFillet weld, ToDoubleFunction<FilletProfile> value, double truth, double tolerance) {
+        int good = 0;
+        for (int seed = 0; seed < MANY; seed++) {
+            if (MeasuredProfile.of(weld.profile(0, seed), true, 0.005) instanceof MeasuredProfile.Fillet f
+                    && Math.abs(value.applyAsDouble(f.profile()) - truth) <= tolerance) {
+                good++;
+            }
+        }
+        return good;
+    }
+
+    private static SimulatedFillet weld(double legA, double legB, double bulge) {
+        SimulatedFillet w = new SimulatedFillet();
+        w.legA = legA;
+        w.legB = legB;
+        w.bulge = bulge;
+        return w;
+    }
+
+    @Test
+    void aFlatFaceWithoutNoiseIsTheClosedForm() {
+        SimulatedFillet w = weld(8, 6, 0);
+        w.noise = 1e-6;
+        w.wild = 0;
+        w.dropouts = 0;
+        w.grains = 0;
+        FilletProfile m = measured(w, 1);
+        assertThat(m.legA().orElseThrow()).isCloseTo(8, Assertions.within(0.02));
+        assertThat(m.legB().orElseThrow()).isCloseTo(6, Assertions.within(0.02));
+        assertThat(m.throat().orElseThrow()).isCloseTo(8 * 6 / Math.hypot(8, 6), Assertions.within(0.01));
+        assertThat(m.size().orElseThrow()).isCloseTo(6, Assertions.within(0.03));
+        assertThat(m.dihedral()).isCloseTo(90, Assertions.within(0.02));
+        assertThat(m.faceWidth().orElseThrow()).isCloseTo(10, Assertions.within(0.03));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"8, 8, 0, 0", "8, 8, 0.8, 20", "8, 6, -0.6, -25", "5, 9, 0.5, 10", "12, 12, 1.2, 0"})
+    void knownTruthThroughNoiseWildPointsDropoutsSpatterAndTilt(double legA, double legB, double bulge, double tilt) {
+        SimulatedFillet w = weld(legA, legB, bulge);
+        w.tilt = tilt;
+        w.reach = Math.max(legA, legB) + 6;
+        w.shiftY = 13;
+        w.shiftZ = -40;
+        assertThat(within(w, m -> m.legA().orElseThrow(), legA, 0.2))
+                .as("leg A")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.legB().orElseThrow(), legB, 0.2))
+                .as("leg B")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.06))
+                .as("throat")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.size().orElseThrow(), w.size(), 0.1))
+                .as("size")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.1))
+                .as("convexity")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.1))
+                .as("concavity")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.faceWidth().orElseThrow(), w.chord(), 0.5))
+                .as("face width")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, FilletProfile::dihedral, 90, 0.3)).as("dihedral").isGreaterThanOrEqualTo(95);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.3, 1.6, 0", "0.8, 1.6, 15", "1.2, 2.5, -20", "0.15, 1.6, 0"})
+    void anUndercutIsAsDeepAsItWasMade(double depth, double width, double tilt) {
+        SimulatedFillet w = weld(8, 8, 0.5);
+        w.undercutA = depth;
+        w.undercutWidth = width;
+        w.tilt = tilt;
+        assertThat(within(w, m -> m.undercutA().orElseThrow(), depth, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.undercutB().orElseThrow(), 0, 0.06))
+                .as("the other toe has none")
+                .isGreaterThanOrEqualTo(95);
+    }
+
+    /** Turned and shifted, the same points give the same numbers. */
+    @ParameterizedTest
+    @CsvSource({"17, 3, -8", "-25, -40, 100", "5, 0, 0"})
+    void whereTheScannersAxesLieDoesNotMatter(double turn, double shiftY, double shiftZ) {
+        Profile p = weld(8, 6, 0.4).profile(0, 7);
+        double t = Math.toRadians(turn);
+        double[] y = new double[p.points()];
+        double[] z = new double[p.points()];
+        for (int i = 0; i < y.length; i++) {
+            y[i] = p.y()[i] * Math.cos(t) - p.z()[i] * Math.sin(t) + shiftY;
+            z[i] = p.y()[i] * Math.sin(t) + p.z()[i] * Math.cos(t) + shiftZ;
+        }
+        FilletProfile a = ((MeasuredProfile.Fillet) MeasuredProfile.of(p, true, 0)).profile();
+        FilletProfile b = ((MeasuredProfile.Fillet) MeasuredProfile.of(Profile.of(0, y, z), true, 0)).profile();
+        assertThat(b.legA().orElseThrow()).isCloseTo(a.legA().orElseThrow(), Assertions.within(0.06));
+        assertThat(b.throat().orElseThrow()).isCloseTo(a.throat().orElseThrow(), Assertions.within(0.02));
+        assertThat(b.size().orElseThrow()).isCloseTo(a.size().orElseThrow(), Assertions.within(0.03));
+        assertThat(b.dihedral()).isCloseTo(a.dihedral(), Assertions.within(0.05));
+    }
+
+    @Test
+    void theStatedUncertaintyCoversTheTruthInNineOfTen() {
+        SimulatedFillet w = weld(8, 8, 0.5);
+        w.undercutA = 0.5;
+        int leg = 0;
+        int throat = 0;
+        int undercut = 0;
+        for (int seed = 0; seed < MANY; seed++) {
+            FilletProfile m = measured(w, seed);
+            leg += Math.abs(m.legB().orElseThrow() - 8) <= 2 * m.u().legB() ? 1 : 0;
+            throat += Math.abs(m.throat().orElseThrow() - w.throat()) <= 2 * m.u().throat() ? 1 : 0;
+            undercut += Math.abs(m.undercutA().orElseThrow() - 0.5) <= 2 * m.u().undercut() ? 1 : 0;
+        }
+        assertThat(leg).as("leg").isGreaterThanOrEqualTo(90);
+        assertThat(throat).as("throat").isGreaterThanOrEqualTo(90);
+        assertThat(undercut).as("undercut").isGreaterThanOrEqualTo(90);
+    }
+
+    @Test
+    void whatCannotBeMeasuredIsNamedNeverGuessed() {
+        SimulatedFillet bare = weld(0.05, 0.05, 0);
+        assertThat(MeasuredProfile.of(bare.profile(0, 1), true, 0).toString()).contains("no weld between");
+        SimulatedFillet near = weld(8, 8, 0);
+        near.reach = 9; // a millimeter of each member is in view
+        assertThat(MeasuredProfile.of(near.profile(0, 1), true, 0)).isInstanceOf(MeasuredProfile.NotMeasured.class);
+        assertThat(MeasuredProfile.of(Profile.of(0, new double[5], new double[5]), true, 0)
+                        .toString())
+                .contains("fewer than 20 points");
+    }
+}

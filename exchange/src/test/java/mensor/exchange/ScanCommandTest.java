@@ -1,0 +1,172 @@
+package mensor.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import mensor.scan.Profile;
+import mensor.scan.SimulatedFillet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A weld measured from a scan by the command line: made-up fillets of known truth, judged with what was seen by hand. */
+class ScanCommandTest {
+    private static final double INCH = 25.4;
+
+    @TempDir
+    private Path folder;
+
+    private Path inspection(String units, String length, String size) throws IOException {
+        String json = """
+                {"format":"mensor-inspection/1","criteria":"d1.1-static","units":"%s",
+                 "joint":{"mark":"SC-1","weld":"fillet","connection":"tee","length":"%s","size":"%s","position":"2F",
+                  "members":[{"name":"web","thickness":"%s"},{"name":"flange","thickness":"%s"}]},
+                 "conditions":{"cleaned":true,"ambient":true},
+                 "clear":["crack","fusion","overlap","crater","length","as-drawn","porosity","slag","spatter","arc-strike"]}""".formatted(
+                        units, length, size, units.equals("in") ? "1/2" : "12", units.equals("in") ? "3/4" : "20");
+        return Files.writeString(folder.resolve("inspection.json"), json);
+    }
+
+    /** A fillet of 8 mm with an undercut between two places; nothing was scanned in a hole. */
+    private Path scan(
+            double length, double undercut, double from, double to, double holeFrom, double holeTo, boolean inches)
+            throws IOException {
+        StringBuilder out = new StringBuilder(
+                "# mensor-scan/1\n# device: line\n# u: 0.0005\n# units: " + (inches ? "in" : "mm") + "\ns,y,z\n");
+        double unit = inches ? INCH : 1;
+        for (double s = 0; s <= length; s += 0.5) {
+            if (s > holeFrom && s < holeTo) {
+                continue;
+            }
+            SimulatedFillet w = new SimulatedFillet();
+            w.spacing = 0.1;
+            w.undercutA = s >= from && s <= to ? undercut : 0;
+            Profile p = w.profile(s, Math.round(s * 10));
+            for (int i = 0; i < p.points(); i++) {
+                out.append(String.format(Locale.ROOT, "%.5f,%.5f,%.5f%n", s / unit, p.y()[i] / unit, p.z()[i] / unit));
+            }
+        }
+        return Files.writeString(folder.resolve("scan.csv"), out);
+    }
+
+    private record Answer(int code, JsonNode json, String errors) {}
+
+    private static Answer run(Object... arguments) {
+        StringWriter out = new StringWriter();
+        StringWriter err = new StringWriter();
+        List<String> list = new ArrayList<>();
+        for (Object a : arguments) {
+            list.add(a.toString());
+        }
+        int code = new ScanCommand(InputStream.nullInputStream(), new PrintWriter(out), new PrintWriter(err)).run(list);
+        return new Answer(
+                code, out.toString().isBlank() ? null : JsonMapper.shared().readTree(out.toString()), err.toString());
+    }
+
+    @Test
+    void aSoundWeldThatWasScannedWholeIsAccepted() throws IOException {
+        Answer a = run(inspection("mm", "60", "7.5"), scan(60, 0, 0, 0, 99, 99, false));
+        assertThat(a.json().get("stretches").toString()).isEqualTo("[]");
+        assertThat(a.json().get("notMeasured")).isEmpty();
+        JsonNode first = a.json().get("stations").get(0);
+        assertThat(first.get("legA").asDouble()).isCloseTo(8, within(0.2));
+        assertThat(first.get("throat").asDouble()).isCloseTo(8 / Math.sqrt(2), within(0.06));
+        assertThat(a.json().get("proposed").get("readings").get(0).get("gauge").asString())
+                .isEqualTo("line");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"false", "true"})
+    void anUndercutTheGaugesMissedRejects(boolean inches) throws IOException {
+        Answer a = run(inspection("in", "4", "5/16"), scan(4 * INCH, 1.3, 30, 100, 999, 999, inches));
+        assertThat(a.code()).isEqualTo(1);
+        JsonNode u = a.json().get("stretches").get(0);
+        assertThat(u.get("kind").asString()).isEqualTo("undercut");
+        assertThat(u.get("toe").asString()).isEqualTo("A");
+        assertThat(u.get("from").asDouble()).isCloseTo(30, within(1.0));
+        assertThat(u.get("depth").asDouble()).isCloseTo(1.3, within(0.06));
+        JsonNode proposed = a.json().get("proposed").get("indications").get(0);
+        assertThat(proposed.get("depth").asDouble() * INCH)
+                .as("rounded against the weld")
+                .isGreaterThanOrEqualTo(u.get("depth").asDouble() - 1e-4);
+    }
+
+    /** A scan with a hole is not a pass. */
+    @Test
+    void aHoleIsNeverAccepted() throws IOException {
+        Answer whole = run(inspection("mm", "60", "7"), scan(60, 0, 0, 0, 99, 99, false));
+        Answer holed = run(inspection("mm", "60", "7"), scan(60, 0, 0, 0, 25, 35, false));
+        assertThat(whole.json().get("verdict").asString())
+                .isEqualTo(whole.json().get("evaluation").get("verdict").asString());
+        assertThat(holed.json().get("verdict").asString()).isEqualTo("incomplete");
+        assertThat(holed.code()).isEqualTo(2);
+        assertThat(holed.json().get("notMeasured").get(0).get(0).asDouble()).isCloseTo(25, within(0.6));
+    }
+
+    @Test
+    void pitchAndReportedDepthAreTheCallers() throws IOException {
+        Path inspection = inspection("mm", "60", "7");
+        Path scan = scan(60, 0.4, 20, 40, 99, 99, false);
+        assertThat(run("--pitch", "10", inspection, scan).json().get("stations"))
+                .hasSize(6);
+        assertThat(run("--report-depth", "0.6", inspection, scan).json().get("stretches"))
+                .isEmpty();
+        assertThat(run("--pitch", "wide", inspection, scan).errors()).contains("--pitch");
+        assertThat(run("--pitch", "wide", inspection, scan).code()).isEqualTo(3);
+        assertThat(run(inspection).code()).isEqualTo(3);
+        assertThat(run(inspection, folder.resolve("none.csv")).errors()).contains("no such file");
+    }
+
+    private static void read(String text) {
+        ScanFile.read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), (h, p) -> {});
+    }
+
+    @Test
+    void whatIsWrongIsNamedByItsLine() {
+        String head = "# mensor-scan/1\n# units: mm\ns,y,z\n";
+        assertThatThrownBy(() -> read("s,y,z\n0,1,2\n"))
+                .hasMessageContaining("line 1")
+                .hasMessageContaining("mensor-scan/1");
+        assertThatThrownBy(() -> read("# mensor-scan/1\n0,1,2\n"))
+                .hasMessageContaining("line 2")
+                .hasMessageContaining("s,y,z");
+        assertThatThrownBy(() -> read(head + "0,1,2\n0,1\n")).hasMessageContaining("line 5");
+        assertThatThrownBy(() -> read(head + "0,1,2,3\n")).hasMessageContaining("line 4");
+        assertThatThrownBy(() -> read(head + "0,1,deep\n")).hasMessageContaining("deep");
+        assertThatThrownBy(() -> read(head + ",1,2\n")).hasMessageContaining("s is required");
+        assertThatThrownBy(() -> read(head + "0,1,2\n1,1,2\n0,2,2\n"))
+                .hasMessageContaining("line 6")
+                .hasMessageContaining("second time");
+        assertThatThrownBy(() -> read(head.replace("mm", "yd") + "0,1,2\n")).hasMessageContaining("units");
+        assertThatThrownBy(() -> read("# mensor-scan/1\n# u: deep\ns,y,z\n0,1,2\n"))
+                .hasMessageContaining("u:");
+        assertThatThrownBy(() -> read(head)).hasMessageContaining("no point");
+    }
+
+    @Test
+    void numbersAreReadAsTheyAreWritten() {
+        List<Profile> read = new ArrayList<>();
+        String points = "0,-1.5,2.25e-1\r\n0, 1 ,nan\r\n0,+3,\r\n\r\n0,4,12345.678901\r\n1,0,0\r\n";
+        ScanFile.read(
+                new ByteArrayInputStream(("# mensor-scan/1\r\ns, y, z\r\n" + points).getBytes(StandardCharsets.UTF_8)),
+                (h, p) -> read.add(p));
+        assertThat(read).hasSize(2);
+        assertThat(read.get(0).y()).as("without a return it is left out").containsExactly(-1.5, 4);
+        assertThat(read.get(0).z()).containsExactly(0.225, 12345.678901);
+    }
+}
