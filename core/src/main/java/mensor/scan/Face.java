@@ -21,11 +21,7 @@ final class Face {
 
     /** Points in any order; those that stand off the middle of their neighbours are taken out. */
     static Face of(double[] x, double[] h, int count, double noise) {
-        Integer[] order = new Integer[count];
-        for (int i = 0; i < count; i++) {
-            order[i] = i;
-        }
-        Arrays.sort(order, (a, b) -> Double.compare(x[a], x[b]));
+        int[] order = Order.of(x, count);
         double[] sx = new double[count];
         double[] sh = new double[count];
         for (int i = 0; i < count; i++) {

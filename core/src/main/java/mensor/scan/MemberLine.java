@@ -142,17 +142,16 @@ final class MemberLine {
     /** How far the surface follows the line, along it: up to the window whose middle lies off it, and a little less. */
     private static double followed(double[] y, double[] z, Line line) {
         int n = y.length;
-        long[] order = new long[n];
-        for (int i = 0; i < n; i++) { // along, to the hundredth of a micrometer, with the point's number
-            order[i] = Math.round(line.along(y[i], z[i]) * 1e5) * (1L << 20) + i;
+        double[] unsorted = new double[n];
+        for (int i = 0; i < n; i++) {
+            unsorted[i] = line.along(y[i], z[i]);
         }
-        Arrays.sort(order);
+        int[] order = Order.of(unsorted, n);
         double[] along = new double[n];
         double[] off = new double[n];
         for (int k = 0; k < n; k++) {
-            int i = (int) (order[k] & ((1L << 20) - 1));
-            along[k] = line.along(y[i], z[i]);
-            off[k] = line.off(y[i], z[i]);
+            along[k] = unsorted[order[k]];
+            off[k] = line.off(y[order[k]], z[order[k]]);
         }
         double first = -line.length();
         double good = first;

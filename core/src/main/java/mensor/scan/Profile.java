@@ -1,7 +1,5 @@
 package mensor.scan;
 
-import java.util.Arrays;
-
 /**
  * One profile across the weld: points of the surface, in mm, ordered across from member A's side to member B's.
  *
@@ -23,21 +21,23 @@ public record Profile(double s, double[] y, double[] z) {
 
     /** Of points in any order; those without a return are left out. */
     public static Profile of(double s, double[] y, double[] z) {
-        Integer[] order = new Integer[y.length];
+        double[] across = new double[y.length];
+        double[] out = new double[y.length];
         int n = 0;
         for (int i = 0; i < y.length; i++) {
             if (Double.isFinite(y[i]) && Double.isFinite(z[i])) {
-                order[n++] = i;
+                across[n] = y[i];
+                out[n++] = z[i];
             }
         }
-        Arrays.sort(order, 0, n, (a, b) -> Double.compare(y[a], y[b]));
-        double[] across = new double[n];
-        double[] out = new double[n];
+        int[] order = Order.of(across, n);
+        double[] sortedY = new double[n];
+        double[] sortedZ = new double[n];
         for (int i = 0; i < n; i++) {
-            across[i] = y[order[i]];
-            out[i] = z[order[i]];
+            sortedY[i] = across[order[i]];
+            sortedZ[i] = out[order[i]];
         }
-        return new Profile(s, across, out);
+        return new Profile(s, sortedY, sortedZ);
     }
 
     public int points() {
