@@ -7,8 +7,8 @@ import { DataTable, type Column } from "../lib/DataTable";
 import { FileButton } from "../lib/FileButton";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
-import { SmallTable } from "../lib/SmallTable";
 import { TopBar } from "../lib/TopBar";
+import { DrillWords } from "./DrillWords";
 import { RubricCard } from "./RubricCard";
 
 /** The drills: what each is for, what to watch, and its aims. A school keeps its own as files. */
@@ -99,23 +99,7 @@ function DrillCard({ drill: d, writes, onOff }: { drill: Drill; writes: boolean;
           <Button type="primary">Begin it</Button>
         </Link>
       </Flex>
-      <p>{d.purpose}</p>
-      <h3>What to watch</h3>
-      <ul>
-        {d.lookAt.map((l) => (
-          <li key={l}>{l}</li>
-        ))}
-      </ul>
-      <h3>Aims</h3>
-      <SmallTable
-        label="Aims"
-        rows={d.aims}
-        rowKey={(a) => a.id}
-        columns={[
-          ["What is measured or counted", (a) => a.title],
-          ["Aim", (a) => <b>{a.limit}</b>, 190],
-        ]}
-      />
+      <DrillWords drill={d} />
       <p className="row">
         <a href={`/api/drills/${d.id}/document`} download={`${d.id}.json`}>
           as a file

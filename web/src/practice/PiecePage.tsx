@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Alert, Button, Steps } from "antd";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { Specimens, type SpecimenHand } from "../causes/Specimens";
-import { api, saidBy, type Piece, type PieceForm } from "../lib/api";
+import { api, saidBy, type Drill, type Piece, type PieceForm } from "../lib/api";
 import { newId } from "../lib/id";
 import { useActor } from "../lib/session";
 import { holds, isLearnerOnly } from "../lib/roles";
@@ -10,6 +10,7 @@ import { TopBar } from "../lib/TopBar";
 import { VerdictMark } from "../lib/VerdictMark";
 import { Came } from "./Came";
 import { Pictures } from "./Pictures";
+import { DrillWords } from "./DrillWords";
 import { PieceCard } from "./PieceCard";
 import { RatePiece } from "./RatePiece";
 import { copyOf, stages } from "./words";
@@ -30,9 +31,17 @@ export default function PiecePage() {
     queryFn: () => api.piece(from ?? ""),
     enabled: id === "new" && from !== undefined,
   });
-  const waits = id === "new" ? from !== undefined && !before.data : !piece.data;
+  const drillId = query.get("drill") ?? undefined;
+  const drills = useQuery({
+    queryKey: ["drills"],
+    queryFn: api.drills,
+    enabled: id === "new" && drillId !== undefined,
+  });
+  const drill = drills.data?.find((d) => d.id === drillId);
+  const waits =
+    id === "new" ? (from !== undefined && !before.data) || (drillId !== undefined && !drills.data) : !piece.data;
   if (waits) {
-    const fault: unknown = piece.error ?? before.error;
+    const fault: unknown = piece.error ?? before.error ?? drills.error;
     return (
       <div className="app">
         <TopBar />
@@ -50,16 +59,18 @@ export default function PiecePage() {
           change ? { setting: change, to: query.get("to") ?? undefined } : undefined,
         )
       : {
-          kind: query.get("kind") ?? "bead",
+          kind: drill?.kind ?? query.get("kind") ?? "bead",
           purpose: "practice",
           units: "in",
           welder: query.get("welder") ?? (isLearnerOnly(actor) ? actor.login : undefined),
-          drill: query.get("drill") ?? undefined,
+          drill: drillId,
         };
-  return <Opened key={`${id} ${from ?? ""} ${piece.data?.version ?? ""}`} piece={piece.data} start={start} />;
+  return (
+    <Opened key={`${id} ${from ?? ""} ${piece.data?.version ?? ""}`} piece={piece.data} start={start} drill={drill} />
+  );
 }
 
-function Opened({ piece, start }: { piece?: Piece; start: PieceForm }) {
+function Opened({ piece, start, drill }: { piece?: Piece; start: PieceForm; drill?: Drill }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const came = (p: Piece) => {
@@ -104,6 +115,7 @@ function Opened({ piece, start }: { piece?: Piece; start: PieceForm }) {
           <Outcome piece={piece} change={change} />
         ) : (
           <section className="card side">
+            {drill && <DrillWords drill={drill} />}
             <p className="quiet">
               Kind and welder are enough to begin. Store it, then add pictures, a score, what was seen, and what was
               broken. Practice may stop anywhere.
