@@ -61,7 +61,9 @@ export function Specimens({
       {tests.map((t) => (
         <div key={t.id} className={`item${t.withdrawn ? " off" : ""}`}>
           <Flex gap={10} align="start">
-            <VerdictShape verdict={t.withdrawn ? "not-applicable" : t.verdict} size={24} />
+            <span>
+              <VerdictShape verdict={t.withdrawn ? "not-applicable" : t.verdict} size={24} />
+            </span>
             <span>
               <b>{t.specimen}</b>
               {t.specimen.startsWith(kindOf(t.kind)) ? "" : ` ${kindOf(t.kind)}`}:{" "}

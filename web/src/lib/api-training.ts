@@ -15,6 +15,7 @@ export const training = {
   pieceOff: (id: string) => answer(client.DELETE("/api/pieces/{id}", at(id))),
   pieceOn: (id: string) => answer(client.POST("/api/pieces/{id}/restore", at(id))),
   pieceToBench: (id: string) => answer(client.POST("/api/pieces/{id}/weld", at(id))),
+  pieceOfWeld: (joint: string) => answer(client.POST("/api/joints/{id}/test-piece/piece", at(joint))),
   ratePiece: (id: string, form: RatingForm) => answer(client.PUT("/api/pieces/{id}/rating", { ...at(id), body: form })),
   piecePhoto: (id: string, photo: string, file: Blob) =>
     answer(

@@ -2,6 +2,7 @@ import { Col, Image, Row } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { api, type Piece } from "../lib/api";
 import { photoOf } from "../lib/api-training";
+import { SectionView } from "../lib/SectionView";
 import { SmallTable } from "../lib/SmallTable";
 
 /** Two pieces beside each other: pictures, then what was set, seen and scored; what differs stands out. */
@@ -23,6 +24,12 @@ export function SideBySide({ one, other, chosen }: { one: string; other: string;
           <Shot piece={b.one} />
           <Shot piece={b.other} />
         </Row>
+        {b.one.visual && b.other.visual && (
+          <Row gutter={12}>
+            <AtTheBench piece={b.one} />
+            <AtTheBench piece={b.other} />
+          </Row>
+        )}
         <SmallTable
           label="What differs"
           rows={b.rows}
@@ -36,6 +43,21 @@ export function SideBySide({ one, other, chosen }: { one: string; other: string;
         />
       </div>
     </section>
+  );
+}
+
+/** The section of a piece that is at the bench: as read where most is read, else as drawn. */
+function AtTheBench({ piece: p }: { piece: Piece }) {
+  const bench = useQuery({
+    queryKey: ["bench", p.inspectionId],
+    queryFn: () => api.bench(p.inspectionId ?? ""),
+    enabled: p.inspectionId !== undefined,
+  });
+  const section = bench.data?.sections.find((s) => s.read) ?? bench.data?.drawn;
+  return (
+    <Col span={12} className="section-beside">
+      {section && bench.data && <SectionView section={section} units={bench.data.joint.units} />}
+    </Col>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Alert, Button, Descriptions } from "antd";
-import { Link, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { Specimens, type SpecimenHand } from "../causes/Specimens";
 import { api, saidBy, type TestPiece } from "../lib/api";
 import { holds } from "../lib/roles";
@@ -14,10 +14,15 @@ export default function TestPiecePage() {
   const { id = "" } = useParams();
   const actor = useActor();
   const queries = useQueryClient();
+  const navigate = useNavigate();
   const piece = useQuery({ queryKey: ["test-piece", id], queryFn: () => api.testPiece(id) });
   const change = useMutation({
     mutationFn: (act: () => Promise<TestPiece>) => act(),
     onSuccess: (p) => queries.setQueryData(["test-piece", id], p),
+  });
+  const toSeries = useMutation({
+    mutationFn: () => api.pieceOfWeld(id),
+    onSuccess: (made) => void navigate(`/test-pieces/${made.id}`),
   });
   const p = piece.data;
   if (!p)
@@ -82,6 +87,14 @@ export default function TestPiecePage() {
               ))}
             </ul>
             <Specimens hand={hand} tests={p.tests} mayRecord={!holds(actor, "VIEWER")} usual={next(p)} />
+            {holds(actor, "INSPECTOR", "WELDING_ENGINEER", "QUALITY_MANAGER") && p.welder && (
+              <p>
+                <Button disabled={toSeries.isPending} onClick={() => toSeries.mutate()}>
+                  Show it in {p.welder}’s series
+                </Button>
+                {toSeries.isError && <span className="fault"> {saidBy(toSeries.error)}</span>}
+              </p>
+            )}
             <Qualifies
               piece={p}
               fault={change.error}
