@@ -3,7 +3,10 @@ package mensor.scan;
 import java.util.Arrays;
 import java.util.Random;
 
-/** The simulated scanner over a made-up butt of known truth: a crown by an arc, or an underfill, an offset and a bend between the members; noise as of a fillet. */
+/**
+ * The simulated scanner over a made-up butt of known truth: a crown by an arc, or an underfill, an offset and a bend between the
+ * members; noise as of a fillet.
+ */
 public final class SimulatedButt {
     public double width = 12;
     /** Over zero a crown over the line toe–toe, under zero a face that lies under it. */

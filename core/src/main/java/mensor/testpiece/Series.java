@@ -28,6 +28,7 @@ public record Series(List<Piece> pieces) {
      * @param score from 0 to 10, the mean of its raters; absent where nobody rated it
      * @param faults how many of each, by the word for it
      * @param broke what the specimens came to; absent where none was tested
+     * @param rejected by the code or its specimens
      */
     public record Piece(
             String exercise,
@@ -35,7 +36,8 @@ public record Series(List<Piece> pieces) {
             Unit unit,
             OptionalDouble score,
             Map<String, Integer> faults,
-            Optional<Verdict> broke) {
+            Optional<Verdict> broke,
+            boolean rejected) {
         public Piece {
             settings = Map.copyOf(settings);
             faults = Map.copyOf(faults);
@@ -64,13 +66,14 @@ public record Series(List<Piece> pieces) {
         return SettingChange.between(a.settings(), a.unit(), b.settings(), b.unit());
     }
 
-    /** The piece with the highest score that did not fail its specimens; of those alike the newest. Empty where there is none. */
+    /** The piece with the highest score that was not rejected and did not fail its specimens; of those alike the newest. Empty where there is none. */
     public Optional<Integer> best() {
         Optional<Integer> best = Optional.empty();
         for (int i = 0; i < pieces.size(); i++) {
             OptionalDouble score = pieces.get(i).score();
             if (score.isPresent()
                     && !hasBroken(i)
+                    && !pieces.get(i).rejected()
                     && (best.isEmpty()
                             || score.getAsDouble()
                                     >= pieces.get(best.get()).score().getAsDouble())) {

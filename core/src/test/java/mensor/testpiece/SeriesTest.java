@@ -25,7 +25,8 @@ class SeriesTest {
                 Unit.INCH,
                 score < 0 ? OptionalDouble.empty() : OptionalDouble.of(score),
                 faults,
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     private static Series.Piece piece(double score, String amps, String arc) {
@@ -105,7 +106,8 @@ class SeriesTest {
                 Unit.INCH,
                 OptionalDouble.of(8),
                 Map.of(),
-                Optional.of(Verdict.REJECT));
+                Optional.of(Verdict.REJECT),
+                true);
         Series s = new Series(List.of(up, down));
         assertThat(s.best()).contains(0);
         assertThat(s.tried())
@@ -118,6 +120,14 @@ class SeriesTest {
         assertThat(new Series(List.of(up, down, up)).next())
                 .as("nor is it gone back to")
                 .isEmpty();
+    }
+
+    @Test
+    void aRejectedPieceIsNotTheBestHoweverItScored() {
+        Series.Piece good = piece(6, "120", "short");
+        Series.Piece rejected = new Series.Piece(
+                "pad", good.settings(), Unit.INCH, OptionalDouble.of(9), Map.of(), Optional.empty(), true);
+        assertThat(new Series(List.of(good, rejected)).best()).contains(0);
     }
 
     @Test
@@ -135,7 +145,8 @@ class SeriesTest {
                 Unit.INCH,
                 OptionalDouble.of(4),
                 Map.of(),
-                Optional.empty());
+                Optional.empty(),
+                false);
         Series s = new Series(List.of(pad, uphill));
         assertThat(s.tried()).isEmpty();
         assertThat(s.next()).isEmpty();

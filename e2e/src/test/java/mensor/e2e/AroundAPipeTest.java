@@ -53,8 +53,13 @@ class AroundAPipeTest extends InTheBrowser {
         field(page, "Run a rod").fill("6");
         field(page, "Starts at").fill("6:00, 6:00");
         field(page, "Stops at").fill("12:00, 12:00");
+        button(page, "more").click();
+        field(page, "6:00 work").fill("50");
+        field(page, "12:00 travel").fill("10");
         button(page, "Record the pass").click();
         assertThat(page.getByText("starts 6:00, 6:00, stops 12:00, 12:00")).isVisible();
+        assertThat(page.getByText("at 6:00 work angle 50°, at 12:00 dragged 10°"))
+                .isVisible();
         page.getByText("pass plan").click();
         assertThat(drawing(page, "As planned")).isVisible();
         assertThat(drawing(page, "As recorded")).isVisible();

@@ -218,17 +218,17 @@ class PiecesTest {
         assertThat(ines.post(pad + "/weld", "{}").expect(409).text()).contains("joins nothing");
     }
 
-    /** A failed qualification asks for two; a practice piece does not count. */
+    /** One that only broke well, without the bench, is no accepted qualification and no re-test. */
     @Test
-    void aFailedQualificationIsReTestedByTwoPieces() {
+    void aQualificationWithoutTheBenchIsNeverAccepted() {
         String failed = broken("qualification", false);
+        String well = broken("qualification", true);
+        assertThat(igor.get(well).json().get("verdict").asString()).isEqualTo("incomplete");
+        assertThat(igor.get(well).json().get("why").toString()).contains("not set up at the bench");
         assertThat(igor.get(failed).json().get("retest").asString()).startsWith("0 of 2");
-        broken("practice", true);
-        broken("qualification", true);
-        assertThat(igor.get(failed).json().get("retest").asString()).startsWith("1 of 2");
-        String last = broken("qualification", true);
-        assertThat(igor.get(failed).json().get("retest").asString()).startsWith("re-tested");
-        assertThat(igor.get(last).json().has("retest")).isFalse();
+        assertThat(igor.get(broken("practice", true)).json().get("verdict").asString())
+                .as("nobody said how it looks")
+                .isEqualTo("incomplete");
     }
 
     private String broken(String purpose, boolean fused) {

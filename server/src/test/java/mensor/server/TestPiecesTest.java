@@ -49,6 +49,15 @@ class TestPiecesTest {
 
     @Test
     void fromPlateToRange() {
+        String failed = "/api/pieces/" + UUID.randomUUID();
+        ines.put(
+                        failed,
+                        "{'form':{'kind':'groove-plate','purpose':'qualification','units':'in','welder':'Q1','settings':{'position':'3G'}}}")
+                .expect(200);
+        ines.put(
+                        failed + "/specimens/" + UUID.randomUUID(),
+                        "{'kind':'root-bend','specimen':'root bend 1','openings':['1/4'],'lookedOver':true}")
+                .expect(200);
         JsonNode created = piece("TP-1", "Q1");
         String joint =
                 ines.jointOf("/api/inspections/" + created.get("inspectionId").asString());
@@ -84,6 +93,9 @@ class TestPiecesTest {
                         .get("written")
                         .asBoolean())
                 .isTrue();
+        assertThat(ines.get(failed).json().get("retest").asString()).startsWith("0 of 2");
+        ines.post("/api/joints/" + joint + "/test-piece/piece", "{}").expect(200);
+        assertThat(ines.get(failed).json().get("retest").asString()).startsWith("1 of 2");
         String welders = quinn.get("/api/welders").expect(200).text();
         assertThat(welders).contains("\"position\":\"3G\"").contains("\"thickest\":\"3/4 in\"");
     }

@@ -59,19 +59,7 @@ class DemoClass {
 
     /** Undercut uphill, taken down one setting at a time. */
     private void lea() {
-        begin(
-                "rod",
-                "E7018",
-                "diameter",
-                "1/8",
-                "amps",
-                "130",
-                "polarity",
-                "DCEP",
-                "arc-length",
-                "long",
-                "length",
-                "6");
+        begin("rod E7018 diameter 1/8 amps 130 polarity DCEP arc-length long length 6");
         piece("lea", 84, "single-bead", 4, "undercut 2 spatter 3 uneven-width 2", "");
         piece("lea", 80, "single-bead", 5, "undercut 2 spatter 1 uneven-width 1", "arc-length short");
         piece("lea", 71, "pad-of-beads", 5, "undercut 2 slag 2", "");
@@ -80,26 +68,7 @@ class DemoClass {
                 Map.of("width-off", "1/16", "off-line", "1/32", "cover", "50", "valley", "1/32", "slag", "0");
         piece("lea", 60, "pad-of-beads", 8, "", "cover", aims);
         begin(
-                "rod",
-                "E7018",
-                "diameter",
-                "1/8",
-                "amps",
-                "120",
-                "polarity",
-                "DCEP",
-                "arc-length",
-                "short",
-                "progression",
-                "up",
-                "position",
-                "3F",
-                "thickness",
-                "3/8",
-                "size",
-                "1/4",
-                "length",
-                "6");
+                "rod E7018 diameter 1/8 amps 120 polarity DCEP arc-length short progression up position 3F thickness 3/8 size 1/4 length 6");
         piece("lea", 45, "uphill-without-undercut", 4, "undercut 4", "");
         piece("lea", 38, "uphill-without-undercut", 5, "undercut 3", "amps 115");
         piece("lea", 31, "uphill-without-undercut", 7, "undercut 1", "amps 110");
@@ -116,19 +85,7 @@ class DemoClass {
 
     /** Restarts with pores, mended by striking ahead. */
     private void noah() {
-        begin(
-                "rod",
-                "E7018",
-                "diameter",
-                "1/8",
-                "amps",
-                "120",
-                "polarity",
-                "DCEP",
-                "length",
-                "10",
-                "restart",
-                "at the crater");
+        begin("rod E7018 diameter 1/8 amps 120 polarity DCEP length 10 restart at-the-crater");
         piece("noah", 77, "single-bead", 5, "spatter 1", "");
         piece("noah", 63, "ten-restarts", 3, "porosity 5 restart 6", "");
         piece("noah", 55, "ten-restarts", 6, "porosity 1 restart 3", "restart 1/2-in-ahead");
@@ -138,7 +95,7 @@ class DemoClass {
 
     /** Quick: two things at once, and a step that tells nothing. */
     private void mira() {
-        begin("rod", "E6010", "diameter", "1/8", "amps", "95", "polarity", "DCEP", "length", "6");
+        begin("rod E6010 diameter 1/8 amps 95 polarity DCEP length 6");
         piece("mira", 70, "single-bead", 6, "spatter 1", "");
         piece("mira", 49, "one-rod-run", 6, "uneven-width 2", "rod E7018 amps 120");
         piece("mira", 35, "horizontal-fillet", 7, "undercut 1", "");
@@ -149,24 +106,7 @@ class DemoClass {
     /** Downhill looks better and breaks worse. */
     private void otto() {
         begin(
-                "rod",
-                "E7018",
-                "diameter",
-                "1/8",
-                "amps",
-                "115",
-                "polarity",
-                "DCEP",
-                "progression",
-                "up",
-                "position",
-                "3F",
-                "thickness",
-                "3/8",
-                "size",
-                "1/4",
-                "length",
-                "6");
+                "rod E7018 diameter 1/8 amps 115 polarity DCEP progression up position 3F thickness 3/8 size 1/4 length 6");
         piece("otto", 56, "uphill-without-undercut", 5, "undercut 2 uneven-width 1", "");
         UUID up = piece("otto", 42, "uphill-without-undercut", 6, "uneven-width 1", "amps 110");
         broken(up, "'kind':'fillet-break','specimen':'break 1','fullFusion':true,'largest':'1/32','sum':'1/16'");
@@ -175,17 +115,14 @@ class DemoClass {
     }
 
     private void june() {
-        begin("rod", "E6013", "diameter", "3/32", "amps", "75", "polarity", "AC", "length", "6");
+        begin("rod E6013 diameter 3/32 amps 75 polarity AC length 6");
         piece("june", 18, "single-bead", 3, "uneven-width 3 spatter 2 restart 1", "");
         piece("june", 11, "single-bead", 4, "uneven-width 2 spatter 2", "travel slower");
         piece("june", 4, "single-bead", 6, "uneven-width 1", "arc-length short");
     }
 
-    private void begin(String... said) {
-        settings = new LinkedHashMap<>();
-        for (int i = 0; i < said.length; i += 2) {
-            settings.put(said[i], said[i + 1]);
-        }
+    private void begin(String said) {
+        settings = words(said);
         last = null;
     }
 

@@ -1,6 +1,5 @@
 package mensor.server.testpiece;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -26,10 +25,14 @@ import mensor.server.welding.WeldingRecords;
 import mensor.testpiece.Drill;
 import mensor.testpiece.DrillCheck;
 import mensor.testpiece.NextChange;
+import mensor.testpiece.PieceDecision;
 import mensor.testpiece.PieceSetting;
 import mensor.testpiece.PieceStage;
+import mensor.testpiece.Purpose;
 import mensor.testpiece.Series;
+import mensor.testpiece.SpecimenKind;
 import mensor.weld.LoggedPass;
+import mensor.weld.Named;
 import mensor.weld.Pass;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -105,7 +108,8 @@ class PieceStates {
                     unit,
                     view.score() == null ? OptionalDouble.empty() : OptionalDouble.of(view.score()),
                     all(),
-                    broke);
+                    broke,
+                    Verdict.REJECT.id().equals(view.verdict()) && !view.byAims());
         }
     }
 
@@ -204,7 +208,8 @@ class PieceStates {
                 Boolean.TRUE.equals(form.closed())
                         || standing.filter(s -> s.decision().verdict() != Verdict.INCOMPLETE && s.signed())
                                 .isPresent());
-        boolean byAims = standing.isEmpty() && counted.isEmpty();
+        boolean byAims =
+                standing.isEmpty() && counted.isEmpty() && Purpose.PRACTICE.id().equals(form.purpose());
         String name = names.getOrDefault(form.welder(), form.welder());
         PieceView view = new PieceView(
                 p.id(),
@@ -262,7 +267,7 @@ class PieceStates {
      * At the bench the code's and the specimens'; else the drill's aims and the specimens' together. Where neither is there, nothing is
      * said.
      */
-    private static Result result(
+    private Result result(
             PieceForm form,
             Optional<DrillCheck> check,
             List<Specimens.SpecimenView> tests,
@@ -275,34 +280,24 @@ class PieceStates {
                     standing.get().decision().lesson(),
                     standing.get().visual() == Verdict.ACCEPT);
         }
-        List<String> why = new ArrayList<>();
-        check.ifPresent(c -> c.aims().stream()
-                .filter(a -> a.verdict() != Verdict.ACCEPT)
-                .forEach(a -> why.add(a.aim().title()
-                        + (a.verdict() == Verdict.REJECT
-                                ? ": " + a.read().orElse("") + "; the aim is " + a.limit()
-                                : ": not measured"))));
-        tests.stream()
-                .filter(t -> !t.verdict().equals(Verdict.ACCEPT.id()))
-                .forEach(t -> why.add(t.specimen() + ": " + String.join("; ", t.lines())));
-        List<Verdict> all = Stream.concat(check.map(DrillCheck::verdict).stream(), broke.stream())
-                .toList();
-        Optional<Verdict> verdict = all.isEmpty()
-                ? Optional.empty()
-                : Optional.of(
-                        all.contains(Verdict.REJECT)
-                                ? Verdict.REJECT
-                                : all.contains(Verdict.INCOMPLETE) ? Verdict.INCOMPLETE : Verdict.ACCEPT);
-        boolean looksGood = Boolean.TRUE.equals(form.inspected())
-                && form.faultsRead().values().stream().allMatch(n -> n == 0)
-                && check.map(DrillCheck::verdict)
-                        .filter(v -> v == Verdict.REJECT)
-                        .isEmpty();
+        boolean inspected = Boolean.TRUE.equals(form.inspected());
+        boolean faultless = form.faultsRead().values().stream().allMatch(n -> n == 0);
+        Optional<PieceDecision> decision = PieceDecision.withoutBench(
+                Named.find(Purpose.class, form.purpose()).orElseThrow(),
+                inspected,
+                faultless,
+                check,
+                tests.stream()
+                        .map(t -> new PieceDecision.Tested(
+                                Named.find(SpecimenKind.class, t.kind()).orElse(SpecimenKind.ROOT_BEND),
+                                t.specimen(),
+                                specimens.result(t, form.unit())))
+                        .toList());
         return new Result(
-                verdict,
-                why,
-                looksGood && broke.filter(v -> v == Verdict.REJECT).isPresent(),
-                looksGood);
+                decision.map(PieceDecision::verdict),
+                decision.map(PieceDecision::lines).orElse(List.of()),
+                decision.filter(PieceDecision::lesson).isPresent(),
+                inspected && faultless);
     }
 
     private Map<String, String> brokenBy(List<Specimens.SpecimenView> tests, Unit unit) {
