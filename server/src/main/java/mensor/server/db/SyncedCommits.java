@@ -41,7 +41,19 @@ class SyncedCommits implements BeanPostProcessor, DisposableBean {
                 url,
                 environment.getProperty("spring.datasource.username", ""),
                 environment.getProperty("spring.datasource.password", ""));
-        return new SyncingDataSource(pool, new SharedSync(checkpoint));
+        CommitGate gate = new CommitGate();
+        return new SyncingDataSource(pool, gate, new SharedSync(() -> written(gate, checkpoint)));
+    }
+
+    private static void written(CommitGate gate, Sync sync) throws SQLException {
+        try {
+            gate.commit(() -> {
+                sync.run();
+                return null;
+            });
+        } catch (ReflectiveOperationException e) {
+            throw new SQLException(e);
+        }
     }
 
     /** Its own connection is the last one: the database is closed with it. */
@@ -146,10 +158,12 @@ class SyncedCommits implements BeanPostProcessor, DisposableBean {
     }
 
     private static final class SyncingDataSource extends DelegatingDataSource {
+        private final CommitGate gate;
         private final Sync sync;
 
-        SyncingDataSource(DataSource pool, Sync sync) {
+        SyncingDataSource(DataSource pool, CommitGate gate, Sync sync) {
             super(pool);
+            this.gate = gate;
             this.sync = sync;
         }
 
@@ -168,14 +182,27 @@ class SyncedCommits implements BeanPostProcessor, DisposableBean {
             return (Connection) Proxy.newProxyInstance(
                     getClass().getClassLoader(), new Class<?>[] {Connection.class}, (proxy, method, args) -> {
                         try {
-                            Object answer = method.invoke(connection, args);
-                            if (method.getName().equals("setReadOnly")) {
-                                readOnly[0] = (Boolean) args[0];
+                            switch (method.getName()) {
+                                case "setReadOnly":
+                                    readOnly[0] = (Boolean) args[0];
+                                    return method.invoke(connection, args);
+                                case "commit":
+                                    if (readOnly[0]) {
+                                        return method.invoke(connection, args);
+                                    }
+                                    gate.commit(() -> method.invoke(connection, args));
+                                    sync.run();
+                                    return null;
+                                case "rollback":
+                                    return gate.write(() -> method.invoke(connection, args));
+                                case "createStatement", "prepareStatement", "prepareCall":
+                                    return gate.watched(
+                                            method.invoke(connection, args),
+                                            method.getReturnType(),
+                                            args == null || !(args[0] instanceof String sql) ? null : sql);
+                                default:
+                                    return method.invoke(connection, args);
                             }
-                            if (method.getName().equals("commit") && !readOnly[0]) {
-                                sync.run();
-                            }
-                            return answer;
                         } catch (InvocationTargetException e) {
                             if (method.getName().equals("rollback") && connection.isClosed()) {
                                 return null; // given up after a fault of the file: that fault is what is to be said
