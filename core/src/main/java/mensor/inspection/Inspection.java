@@ -87,6 +87,22 @@ public record Inspection(
                 welding);
     }
 
+    /** The same inspection, of a weld that was made so. */
+    public Inspection madeBy(WeldingRecord record) {
+        return new Inspection(
+                joint,
+                units,
+                conditions,
+                clear,
+                clearAllElse,
+                covered,
+                readings,
+                indications,
+                addenda,
+                undercutPerToe,
+                record);
+    }
+
     private static void checkIndication(Joint joint, String path, Indication indication) {
         boolean besideTheWeld = indication instanceof ArcStrike
                 || indication instanceof NotAsDrawn

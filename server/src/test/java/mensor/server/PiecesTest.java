@@ -182,6 +182,27 @@ class PiecesTest {
     }
 
     @Test
+    void aFailedSpecimenOfAPracticePieceIsTracedByItsSettings() {
+        String path = fresh();
+        put(
+                        igor,
+                        path,
+                        "'kind':'fillet-tee','purpose':'practice','units':'in','welder':'" + welder
+                                + "','settings':{'position':'2F','length':'8','thickness':'3/8','size':'1/4','rod':'E7018','diameter':'1/8','amps':'70'}")
+                .expect(200);
+        JsonNode broke = igor.put(
+                        path + "/specimens/" + UUID.randomUUID(),
+                        "{'kind':'fillet-break','specimen':'break 1','fullFusion':false,'largest':'0','sum':'0'}")
+                .expect(200)
+                .json();
+        assertThat(broke.get("likely").get(0).asString())
+                .startsWith("break 1 showed ")
+                .contains("70 A")
+                .contains("To be sure: ")
+                .contains("One thing to change: ");
+    }
+
+    @Test
     void aQualificationPieceGoesToTheBenchOnceItSaysEnough() {
         String path = fresh();
         String plate = "'kind':'groove-plate','purpose':'qualification','units':'in','number':'Q-" + welder

@@ -71,12 +71,15 @@ public class Drills {
 
     /** Also one that was taken off: pieces made by it keep their aims. */
     Optional<Drill> ever(String id) {
-        if (id == null) {
-            return Optional.empty();
-        }
-        return drills.findById(id)
-                .map(e -> DrillFile.read(e.content()))
-                .or(() -> SHIPPED.stream().filter(d -> d.id().equals(id)).findFirst());
+        return id == null ? Optional.empty() : Optional.ofNullable(ever().get(id));
+    }
+
+    /** All that there are or were, by their ids. */
+    Map<String, Drill> ever() {
+        Map<String, Drill> all = new LinkedHashMap<>();
+        SHIPPED.forEach(d -> all.put(d.id(), d));
+        drills.findAll().forEach(e -> all.put(e.id(), DrillFile.read(e.content())));
+        return all;
     }
 
     static DrillView view(Drill d, boolean own) {

@@ -15,7 +15,6 @@ import mensor.server.web.Refusal;
 import mensor.testpiece.Drill;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Drills handed out with a day: done once a piece by that drill was recorded from then on. */
 @Component
@@ -24,21 +23,13 @@ public class Handouts {
     private final PieceRepository pieces;
     private final Drills drills;
     private final People people;
-    private final JsonMapper json;
     private final Clock clock;
 
-    Handouts(
-            HandoutRepository handouts,
-            PieceRepository pieces,
-            Drills drills,
-            People people,
-            JsonMapper json,
-            Clock clock) {
+    Handouts(HandoutRepository handouts, PieceRepository pieces, Drills drills, People people, Clock clock) {
         this.handouts = handouts;
         this.pieces = pieces;
         this.drills = drills;
         this.people = people;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -57,6 +48,7 @@ public class Handouts {
     private List<HandoutView> views(List<HandoutEntity> list) {
         Map<String, String> names = new java.util.HashMap<>();
         people.all().forEach(a -> names.put(a.login(), a.name()));
+        Map<String, Drill> known = drills.ever();
         LocalDate today = LocalDate.now(clock);
         return list.stream()
                 .map(h -> {
@@ -64,7 +56,7 @@ public class Handouts {
                     return new HandoutView(
                             h.id(),
                             h.drill(),
-                            drills.ever(h.drill()).map(Drill::title).orElse(h.drill()),
+                            known.containsKey(h.drill()) ? known.get(h.drill()).title() : h.drill(),
                             h.welder(),
                             names.getOrDefault(h.welder(), h.welder()),
                             h.due(),
@@ -76,9 +68,7 @@ public class Handouts {
 
     private boolean isDone(HandoutEntity h) {
         LocalDate given = LocalDate.ofInstant(h.givenAt(), ZoneId.systemDefault());
-        return pieces.findByWelderAndWithdrawnFalseOrderByMadeAscRecordedAtAsc(h.welder()).stream()
-                .map(p -> json.readValue(p.content(), PieceForm.class))
-                .anyMatch(f -> h.drill().equals(f.drill()) && !f.made().isBefore(given));
+        return pieces.existsByWelderAndDrillAndMadeGreaterThanEqualAndWithdrawnFalse(h.welder(), h.drill(), given);
     }
 
     @Transactional

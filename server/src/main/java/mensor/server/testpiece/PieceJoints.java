@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import mensor.length.Length;
 import mensor.length.Unit;
@@ -44,6 +45,22 @@ class PieceJoints {
 
     /** @throws Refusal naming what the piece does not say yet */
     StoredJoint make(Actor actor, PieceForm piece) {
+        StoredJoint joint = setUp.create(actor, weld(piece));
+        beginnings.begin(joint);
+        return joint;
+    }
+
+    /** The joint of a piece that stays without a weld at the bench; empty where the piece does not say enough for one. */
+    Optional<Joint> asJoint(PieceForm piece) {
+        try {
+            return Optional.ofNullable(
+                    setUp.check(weld(piece), Optional.empty(), Optional.empty()).joint());
+        } catch (Refusal e) {
+            return Optional.empty();
+        }
+    }
+
+    private NewJoint weld(PieceForm piece) {
         Map<PieceSetting, String> said = piece.settingsRead();
         PieceKind kind = piece.kindRead();
         if (!kind.joins()) {
@@ -57,7 +74,7 @@ class PieceJoints {
                 : wanted(said, PieceSetting.LENGTH);
         boolean groove = kind == PieceKind.GROOVE_PLATE || kind == PieceKind.PIPE;
         String thickness = wanted(said, PieceSetting.THICKNESS);
-        NewJoint form = new NewJoint(
+        return new NewJoint(
                 "Test pieces (" + unit.symbol() + ")",
                 piece.welder(),
                 BOOK,
@@ -68,9 +85,6 @@ class PieceJoints {
                 null,
                 null,
                 joint(piece, said, groove, pipe, length, thickness));
-        StoredJoint joint = setUp.create(actor, form);
-        beginnings.begin(joint);
-        return joint;
     }
 
     /** What a weld at the bench says of its piece. */

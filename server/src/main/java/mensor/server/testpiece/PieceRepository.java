@@ -1,7 +1,9 @@
 package mensor.server.testpiece;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -19,6 +21,19 @@ interface PieceRepository extends JpaRepository<PieceEntity, UUID> {
 
     @Query("select count(p) " + SOUGHT)
     long count(String welder, String find);
+
+    /** Those with specimens, of their own or of their weld. */
+    @Query("""
+            select p from PieceEntity p where p.withdrawn = false and exists (
+              select s.id from SpecimenEntity s where s.withdrawn = false and (s.pieceId = p.id or s.jointId = p.jointId))
+            """)
+    List<PieceEntity> tested();
+
+    /** The welds at the bench that have a piece. */
+    @Query("select p.jointId from PieceEntity p where p.withdrawn = false and p.jointId is not null")
+    Set<UUID> joints();
+
+    boolean existsByWelderAndDrillAndMadeGreaterThanEqualAndWithdrawnFalse(String welder, String drill, LocalDate from);
 
     List<PieceEntity> findByWelderAndWithdrawnFalseOrderByMadeAscRecordedAtAsc(String welder);
 

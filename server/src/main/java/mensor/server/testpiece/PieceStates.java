@@ -133,6 +133,7 @@ class PieceStates {
         Map<UUID, List<Specimens.SpecimenView>> tests = specimens.ofPieces(own);
         Map<UUID, List<Ratings.RatingView>> rated = ratings.ofPieces(actor, ids);
         Map<String, String> names = names();
+        Map<String, Drill> known = drills.ever();
         return pieces.stream()
                 .map(p -> {
                     Optional<TestPieces.AtTheBench> standing =
@@ -150,7 +151,8 @@ class PieceStates {
                                                     .stream())
                                     .toList(),
                             standing,
-                            names);
+                            names,
+                            known);
                 })
                 .toList();
     }
@@ -178,10 +180,11 @@ class PieceStates {
             List<Specimens.SpecimenView> tests,
             List<Ratings.RatingView> rated,
             Optional<TestPieces.AtTheBench> standing,
-            Map<String, String> names) {
+            Map<String, String> names,
+            Map<String, Drill> known) {
         Unit unit = form.unit();
         Map<PieceSetting, String> settings = settings(p, form, standing);
-        Optional<Drill> drill = drills.ever(form.drill());
+        Optional<Drill> drill = Optional.ofNullable(form.drill()).map(known::get);
         Optional<DrillCheck> check = drill.map(d -> DrillCheck.of(d, form.measuredRead(), unit));
         List<Specimens.SpecimenView> counted =
                 tests.stream().filter(t -> !t.withdrawn() && !t.replace()).toList();

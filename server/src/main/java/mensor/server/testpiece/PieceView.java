@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param byAims a drill alone judged it: its aims are met or missed, no code accepts or rejects
  * @param why the lines behind the verdict
  * @param lesson it looked good and broke badly
- * @param likely of each failed specimen what it showed, and what that asks for first
+ * @param likely of each failed specimen what it showed and its likely cause; where the piece does not say its sizes, what that asks for first
  * @param retest of a failed qualification: how far the re-test is
  * @param score the mean of its raters
  * @param step what was changed from the piece before, in words
@@ -46,7 +46,15 @@ public record PieceView(
         @Nullable String retest,
         boolean withdrawn) {
 
+    PieceView traced(List<String> causes) {
+        return with(causes, retest);
+    }
+
     PieceView retested(String words) {
+        return with(likely, words);
+    }
+
+    private PieceView with(List<String> causes, @Nullable String words) {
         return new PieceView(
                 id,
                 version,
@@ -69,7 +77,7 @@ public record PieceView(
                 ratings,
                 score,
                 faults,
-                likely,
+                causes,
                 words,
                 withdrawn);
     }

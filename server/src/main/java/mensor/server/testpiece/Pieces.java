@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import mensor.inspection.Verdict;
 import mensor.rejectrate.Interval;
 import mensor.server.people.Actor;
@@ -40,6 +39,7 @@ public class Pieces {
     private final PiecePictureRepository pictures;
     private final PieceStates states;
     private final PieceJoints joints;
+    private final PieceTrace trace;
     private final Drills drills;
     private final Specimens specimens;
     private final Ratings ratings;
@@ -52,6 +52,7 @@ public class Pieces {
             PiecePictureRepository pictures,
             PieceStates states,
             PieceJoints joints,
+            PieceTrace trace,
             Drills drills,
             Specimens specimens,
             Ratings ratings,
@@ -62,6 +63,7 @@ public class Pieces {
         this.pictures = pictures;
         this.states = states;
         this.joints = joints;
+        this.trace = trace;
         this.drills = drills;
         this.specimens = specimens;
         this.ratings = ratings;
@@ -87,11 +89,8 @@ public class Pieces {
     /** Of the pieces of their own and of the welds that are judged as a welder's test, each once. */
     @Transactional(readOnly = true)
     public PieceView.EyeAgainstTest eye(Actor actor) {
-        List<PieceEntity> all =
-                pieces.findAll().stream().filter(p -> !p.isWithdrawn()).toList();
-        Set<UUID> withPiece =
-                all.stream().map(PieceEntity::jointId).filter(Objects::nonNull).collect(Collectors.toSet());
-        List<PieceStates.State> tested = states.of(actor, all).stream()
+        Set<UUID> withPiece = pieces.joints();
+        List<PieceStates.State> tested = states.of(actor, pieces.tested()).stream()
                 .filter(s -> s.looksGood()
                         && s.broke().filter(v -> v != Verdict.INCOMPLETE).isPresent())
                 .toList();
@@ -112,8 +111,21 @@ public class Pieces {
     }
 
     private PieceView view(Actor actor, PieceEntity piece) {
-        PieceView view = states.of(actor, List.of(piece)).get(0).view();
+        PieceView view = traced(states.of(actor, List.of(piece)).get(0).view());
         return isFailedTest(view) ? view.retested(ReTest.inWords(acceptedSince(actor, view))) : view;
+    }
+
+    /** A weld at the bench is traced there. */
+    private PieceView traced(PieceView view) {
+        if (view.likely().isEmpty() || view.jointId() != null) {
+            return view;
+        }
+        List<String> causes = trace.of(
+                view.form(),
+                view.tests().stream()
+                        .filter(t -> !t.withdrawn() && !t.replace())
+                        .toList());
+        return causes.isEmpty() ? view : view.traced(causes);
     }
 
     private static boolean isFailedTest(PieceView p) {
@@ -195,7 +207,6 @@ public class Pieces {
         return view(actor, pieces.saveAndFlush(piece));
     }
 
-    /** The number and the day, where they were left open; a learner's piece is the learner's. */
     /** A piece from its file: as it was recorded and what was tested; what it comes to is found anew. */
     @Transactional
     public PieceView take(Actor actor, String file) {
@@ -224,6 +235,7 @@ public class Pieces {
         return view;
     }
 
+    /** The number and the day, where they were left open; a learner's piece is the learner's. */
     private PieceForm completed(Actor actor, PieceForm form, PieceEntity standing) {
         String welder = actor.seesOwnPiecesOnly()
                 ? actor.login()

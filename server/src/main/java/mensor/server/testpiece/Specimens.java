@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -65,6 +66,11 @@ public class Specimens {
         return pieces.findByJointIdOrderByRecordedAt(joint.id()).stream()
                 .map(p -> view(p, joint.unit()))
                 .toList();
+    }
+
+    /** The welds of which anything was cut. */
+    Set<UUID> jointsCut() {
+        return pieces.joints();
     }
 
     /** Of pieces without a weld at the bench, by piece. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import mensor.inspection.Indication;
 import mensor.inspection.Verdict;
@@ -90,7 +91,9 @@ public class TestPieces {
     /** The welds that were accepted by eye and then tested to a decision, by joint. */
     Map<UUID, AtTheBench> tested(Actor actor) {
         Map<UUID, AtTheBench> tested = new LinkedHashMap<>();
-        joints.judgedBy(BOOK)
+        Set<UUID> cut = specimens.jointsCut();
+        joints.judgedBy(BOOK).stream()
+                .filter(j -> cut.contains(j.id()))
                 .forEach(j -> standing(actor, j.id())
                         .filter(p -> p.visual() == Verdict.ACCEPT
                                 && !p.tests().isEmpty()
