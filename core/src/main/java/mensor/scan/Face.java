@@ -7,6 +7,9 @@ import java.util.Arrays;
  * read of it is read from the parabola, not from a point.
  */
 final class Face {
+    private static final int FEW = 24;
+    private static final double BETTER = 2.5;
+
     private final double[] x;
     private final double[] h;
     private final int n;
@@ -66,7 +69,12 @@ final class Face {
         double[] px = Arrays.copyOfRange(x, a, b);
         double[] ph = Arrays.copyOfRange(h, a, b);
         Curve c = Curve.of(px, ph, count, x0);
-        return c == null ? null : withoutWild(c, px, ph, count, x0);
+        if (c == null) {
+            return null;
+        }
+        return count > 5 && count <= FEW && c.noise() > 2.5 * noise
+                ? withoutOne(c, px, ph, count, x0)
+                : withoutWild(c, px, ph, count, x0);
     }
 
     /** A point far off the parabola of its neighbours pulled it: it is laid anew without that one. */
@@ -84,6 +92,30 @@ final class Face {
         }
         Curve anew = Curve.of(px, ph, kept, x0);
         return anew == null ? c : anew;
+    }
+
+    /**
+     * Of few points one that is wild bends the parabola toward itself and hides: each is left out in turn. Where that makes the rest lie far better,
+     * it was wild; at a real corner it does not.
+     */
+    private Curve withoutOne(Curve c, double[] px, double[] ph, int count, double x0) {
+        Curve best = c;
+        double[] otherX = new double[count - 1];
+        double[] otherH = new double[count - 1];
+        for (int out = 0; out < count; out++) {
+            int k = 0;
+            for (int i = 0; i < count; i++) {
+                if (i != out) {
+                    otherX[k] = px[i];
+                    otherH[k++] = ph[i];
+                }
+            }
+            Curve rest = Curve.of(otherX, otherH, count - 1, x0);
+            if (rest != null && rest.noise() < best.noise()) {
+                best = rest;
+            }
+        }
+        return best.noise() < c.noise() / BETTER ? best : c;
     }
 
     /** Upside down: what lies under is over. */

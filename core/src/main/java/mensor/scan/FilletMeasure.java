@@ -1,6 +1,7 @@
 package mensor.scan;
 
 import java.util.OptionalDouble;
+import java.util.function.IntPredicate;
 
 /** One profile across a fillet, once its members' lines are found. */
 final class FilletMeasure {
@@ -35,15 +36,15 @@ final class FilletMeasure {
         double t = ((b.y() - a.y()) * b.dz() - (b.z() - a.z()) * b.dy()) / cross;
         double rootY = a.y() + t * a.dy();
         double rootZ = a.z() + t * a.dz();
-        Face overA = over(a, rootY, rootZ, -1);
-        Face overB = over(b, rootY, rootZ, 1);
+        Face overA = over(a, b, rootY, rootZ, -1, dihedral);
+        Face overB = over(b, a, rootY, rootZ, 1, dihedral);
         // across the corner: x square to the bisector, h along it, out of the root
         double by = a.dy() + b.dy();
         double bz = a.dz() + b.dz();
         double length = Math.hypot(by, bz);
         by /= length;
         bz /= length;
-        Face corner = inFrame(rootY, rootZ, bz, -by, by, bz);
+        Face corner = inFrame(rootY, rootZ, bz, -by, by, bz, i -> false);
         double half = Math.toRadians(dihedral / 2);
         Curve middle = corner.around(0, SMOOTH);
         double depth = middle == null ? Double.NaN : middle.a();
@@ -86,7 +87,7 @@ final class FilletMeasure {
             below = Math.max(below, -off);
         }
         boolean right = Math.abs(dihedral - RIGHT) <= RIGHT_WITHIN;
-        double size = Math.min(leg, leastSum);
+        double size = right ? Math.min(leg, leastSum) : Math.min(leg, throat / Math.cos(half));
         double lineU = Math.hypot(a.uncertainty(a.length() / 2 + toeA.at()), b.uncertainty(b.length() / 2 + toeB.at()));
         double pointU = Math.hypot(noise / Math.sqrt(8), Math.hypot(deviceU, lineU));
         FilletProfile.Uncertainty u = new FilletProfile.Uncertainty(
@@ -106,7 +107,7 @@ final class FilletMeasure {
                 OptionalDouble.of(toeA.at()),
                 OptionalDouble.of(toeB.at()),
                 OptionalDouble.of(throat),
-                right ? OptionalDouble.of(size) : OptionalDouble.empty(),
+                OptionalDouble.of(size),
                 OptionalDouble.of(above),
                 OptionalDouble.of(below),
                 OptionalDouble.of(chord),
@@ -118,20 +119,35 @@ final class FilletMeasure {
                 u));
     }
 
-    /** The surface over a member: x from the root along it, h out of the metal; {@code side} says on which side of the line the air is. */
-    private Face over(Line line, double rootY, double rootZ, int side) {
-        return inFrame(rootY, rootZ, line.dy(), line.dz(), -side * line.dz(), side * line.dy());
+    /**
+     * The surface over a member: x from the root along it, h out of the metal; {@code side} says on which side of the line the air is. In a sharp
+     * corner the other member hangs over the weld: its surface is left out.
+     */
+    private Face over(Line line, Line other, double rootY, double rootZ, int side, double dihedral) {
+        boolean hangs = dihedral < RIGHT - RIGHT_WITHIN;
+        double near = Math.max(8 * noise, 0.2);
+        return inFrame(
+                rootY,
+                rootZ,
+                line.dy(),
+                line.dz(),
+                -side * line.dz(),
+                side * line.dy(),
+                i -> hangs && Math.abs(other.off(p.y()[i], p.z()[i])) < near);
     }
 
-    private Face inFrame(double y0, double z0, double xy, double xz, double hy, double hz) {
-        int n = p.points();
-        double[] x = new double[n];
-        double[] h = new double[n];
-        for (int i = 0; i < n; i++) {
+    private Face inFrame(double y0, double z0, double xy, double xz, double hy, double hz, IntPredicate leftOut) {
+        double[] x = new double[p.points()];
+        double[] h = new double[p.points()];
+        int n = 0;
+        for (int i = 0; i < p.points(); i++) {
+            if (leftOut.test(i)) {
+                continue;
+            }
             double dy = p.y()[i] - y0;
             double dz = p.z()[i] - z0;
-            x[i] = dy * xy + dz * xz;
-            h[i] = dy * hy + dz * hz;
+            x[n] = dy * xy + dz * xz;
+            h[n++] = dy * hy + dz * hz;
         }
         return Face.of(x, h, n, noise);
     }

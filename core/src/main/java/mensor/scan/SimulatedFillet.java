@@ -14,6 +14,7 @@ public final class SimulatedFillet {
     public double bulge;
 
     public double undercutA;
+    public double undercutB;
     public double undercutWidth = 1.6;
     public double noise = 0.02;
     public double spacing = 0.08;
@@ -100,7 +101,7 @@ public final class SimulatedFillet {
                     h = f[1];
                 } else {
                     double along = (part == 0 ? legA : legB) + t;
-                    double off = part == 0 ? -notch(t) : 0;
+                    double off = -notch(part == 0 ? undercutA : undercutB, t);
                     for (double g : grainAt) {
                         if (Math.signum(g) == (part == 0 ? -1 : 1) && Math.abs(Math.abs(g) - along) < 0.3) {
                             off += 0.4;
@@ -126,8 +127,8 @@ public final class SimulatedFillet {
     }
 
     /** A round notch from the toe on. */
-    private double notch(double fromToe) {
+    private double notch(double depth, double fromToe) {
         double part = fromToe / undercutWidth;
-        return undercutA <= 0 || part > 1 ? 0 : undercutA * Math.sin(Math.PI * part);
+        return depth <= 0 || part > 1 ? 0 : depth * Math.sin(Math.PI * part);
     }
 }

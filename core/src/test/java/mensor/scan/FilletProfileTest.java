@@ -103,6 +103,69 @@ class FilletProfileTest {
                 .isGreaterThanOrEqualTo(95);
     }
 
+    /** A noisier scanner, its points wider or closer apart: twice the tolerances. */
+    @ParameterizedTest
+    @CsvSource({"8, 8, 0, 0, 0.1", "8, 8, 0.8, 20, 0.05", "8, 6, -0.6, -25, 0.1", "10, 10, 1, 0, 0.08"})
+    void aNoisyScannerIsHalfAsTrue(double legA, double legB, double bulge, double tilt, double spacing) {
+        SimulatedFillet w = weld(legA, legB, bulge);
+        w.noise = 0.05;
+        w.tilt = tilt;
+        w.spacing = spacing;
+        w.undercutA = 0.6;
+        w.reach = Math.max(legA, legB) + 8;
+        assertThat(within(w, m -> m.legA().orElseThrow(), legA, 0.4))
+                .as("leg A")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.legB().orElseThrow(), legB, 0.4))
+                .as("leg B")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.12))
+                .as("throat")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.size().orElseThrow(), w.size(), 0.2))
+                .as("size")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.2))
+                .as("convexity")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.2))
+                .as("concavity")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.undercutA().orElseThrow(), 0.6, 0.12))
+                .as("undercut A")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.undercutB().orElseThrow(), 0, 0.12))
+                .as("undercut B")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, FilletProfile::dihedral, 90, 0.6)).as("dihedral").isGreaterThanOrEqualTo(95);
+    }
+
+    /** The members at another angle than a right one; the throat by the handbook's triangle. */
+    @ParameterizedTest
+    @CsvSource({"60, 8, 8", "120, 8, 8", "75, 9, 7", "105, 8, 8"})
+    void membersAtAnotherAngle(double dihedral, double legA, double legB) {
+        SimulatedFillet w = weld(legA, legB, 0);
+        w.dihedral = dihedral;
+        w.reach = Math.max(legA, legB) + 8;
+        assertThat(within(w, m -> m.legA().orElseThrow(), legA, 0.2))
+                .as("leg A")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.legB().orElseThrow(), legB, 0.2))
+                .as("leg B")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.06))
+                .as("throat")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(w, FilletProfile::dihedral, dihedral, 0.3))
+                .as("dihedral")
+                .isGreaterThanOrEqualTo(95);
+        double size = Math.min(Math.min(legA, legB), w.throat() / Math.cos(Math.toRadians(dihedral / 2)));
+        assertThat(within(w, m -> m.size().orElseThrow(), size, 0.2)).as("size").isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.convexity().orElseThrow(), 0, 0.1))
+                .as("convexity")
+                .isGreaterThanOrEqualTo(95);
+    }
+
     /** Turned and shifted, the same points give the same numbers. */
     @ParameterizedTest
     @CsvSource({"17, 3, -8", "-25, -40, 100", "5, 0, 0"})

@@ -1,15 +1,12 @@
 package mensor.exchange;
 
-import java.io.BufferedInputStream;
-import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.DoubleConsumer;
 import mensor.inspection.Inspection;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
@@ -123,37 +120,60 @@ public final class ScanCommand extends FileCommand {
     }
 
     private int scan(String file, String inspectionText, Inspection inspection, WeldScan.Wanted wanted) {
-        try (InputStream content = new BufferedInputStream(Files.newInputStream(Path.of(file)), 1 << 16)) {
-            Measured measured = InputFiles.within(() -> measured(content, wanted));
+        try {
+            Path path = Path.of(file);
+            Measured measured = InputFiles.within(() -> measured(path, wanted, new Told(file, err)));
             MeasuredDocument document =
                     MeasuredDocument.of(file, inspectionText, inspection, measured.head(), measured.result());
             out.println(document.line());
             return code(document.verdict());
         } catch (UnreadableInput e) {
             err.println(InputFiles.oneLine(file, e));
-        } catch (NoSuchFileException e) {
-            err.println(file + ": there is no such file");
-        } catch (IOException | java.nio.file.InvalidPathException e) {
+        } catch (java.nio.file.InvalidPathException e) {
             err.println(InputFiles.oneLine(file, new UnreadableInput("", "cannot be read: " + e.getMessage())));
         }
         return UNREADABLE;
     }
 
-    private record Measured(ScanFile.Head head, WeldScan.Result result) {}
+    /** Says every few seconds how far a long file is. */
+    private static final class Told implements DoubleConsumer {
+        private static final long EVERY = 2_000_000_000L;
+        private final String file;
+        private final PrintWriter err;
+        private long last = System.nanoTime();
 
-    private static Measured measured(InputStream content, WeldScan.Wanted w) {
-        WeldScan[] scan = new WeldScan[1];
-        ScanFile.Head head = ScanFile.read(content, (h, profile) -> {
-            if (scan[0] == null) { // the device's own uncertainty stands at the head
-                scan[0] = new WeldScan(
-                        new WeldScan.Wanted(w.fillet(), w.pitch(), w.report(), w.sizeWanted(), w.length(), h.u()));
-            }
-            scan[0].add(profile);
-        });
-        if (scan[0] == null) {
-            throw new UnreadableInput("", "no point of this scan has a return");
+        Told(String file, PrintWriter err) {
+            this.file = file;
+            this.err = err;
         }
-        return new Measured(head, scan[0].result());
+
+        @Override
+        public void accept(double part) {
+            long now = System.nanoTime();
+            if (now - last > EVERY) {
+                last = now;
+                err.println(file + ": " + Math.round(part * 100) + " %");
+                err.flush();
+            }
+        }
+    }
+
+    record Measured(ScanFile.Head head, WeldScan.Result result) {}
+
+    /** A weld measured from a scan; the device's own uncertainty stands at the scan's head. */
+    static Measured measured(Path file, WeldScan.Wanted w, DoubleConsumer progress) {
+        WeldScan[] scan = new WeldScan[1];
+        ScanFile.Head[] head = new ScanFile.Head[1];
+        ScanFile.read(
+                file,
+                h -> {
+                    head[0] = h;
+                    scan[0] = new WeldScan(
+                            new WeldScan.Wanted(w.fillet(), w.pitch(), w.report(), w.sizeWanted(), w.length(), h.u()));
+                    return scan[0]::add;
+                },
+                progress);
+        return new Measured(head[0], scan[0].result());
     }
 
     private static int code(Verdict verdict) {

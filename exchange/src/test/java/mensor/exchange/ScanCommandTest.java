@@ -4,12 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
-import java.nio.charset.StandardCharsets;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -136,8 +135,20 @@ class ScanCommandTest {
         assertThat(run(inspection, folder.resolve("none.csv")).errors()).contains("no such file");
     }
 
-    private static void read(String text) {
-        ScanFile.read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), (h, p) -> {});
+    private List<Profile> read(String text) {
+        try {
+            List<Profile> read = new ArrayList<>();
+            ScanFile.read(
+                    Files.writeString(folder.resolve("read.csv"), text),
+                    head -> {
+                        read.clear();
+                        return read::add;
+                    },
+                    part -> {});
+            return read;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test
@@ -153,9 +164,6 @@ class ScanCommandTest {
         assertThatThrownBy(() -> read(head + "0,1,2,3\n")).hasMessageContaining("line 4");
         assertThatThrownBy(() -> read(head + "0,1,deep\n")).hasMessageContaining("deep");
         assertThatThrownBy(() -> read(head + ",1,2\n")).hasMessageContaining("s is required");
-        assertThatThrownBy(() -> read(head + "0,1,2\n1,1,2\n0,2,2\n"))
-                .hasMessageContaining("line 6")
-                .hasMessageContaining("second time");
         assertThatThrownBy(() -> read(head.replace("mm", "yd") + "0,1,2\n")).hasMessageContaining("units");
         assertThatThrownBy(() -> read("# mensor-scan/1\n# u: deep\ns,y,z\n0,1,2\n"))
                 .hasMessageContaining("u:");
@@ -164,13 +172,18 @@ class ScanCommandTest {
 
     @Test
     void numbersAreReadAsTheyAreWritten() {
-        List<Profile> read = new ArrayList<>();
         String points = "0,-1.5,2.25e-1\r\n0, 1 ,nan\r\n0,+3,\r\n\r\n0,4,12345.678901\r\n1,0,0\r\n";
-        ScanFile.read(
-                new ByteArrayInputStream(("# mensor-scan/1\r\ns, y, z\r\n" + points).getBytes(StandardCharsets.UTF_8)),
-                (h, p) -> read.add(p));
+        List<Profile> read = read("# mensor-scan/1\r\ns, y, z\r\n" + points);
         assertThat(read).hasSize(2);
         assertThat(read.get(0).y()).as("without a return it is left out").containsExactly(-1.5, 4);
         assertThat(read.get(0).z()).containsExactly(0.225, 12345.678901);
+    }
+
+    /** Points of one s are one profile, wherever they stand. */
+    @Test
+    void aProfileMayBeScatteredOverTheFile() {
+        List<Profile> read = read("# mensor-scan/1\ns,y,z\n1,0,5\n0,1,2\n1,1,6\n0,2,2\n0,0,1\n");
+        assertThat(read).extracting(Profile::s).containsExactly(0.0, 1.0);
+        assertThat(read.get(0).y()).containsExactly(0, 1, 2);
     }
 }
