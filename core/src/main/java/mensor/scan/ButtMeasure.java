@@ -57,6 +57,7 @@ final class ButtMeasure {
         double hB = (b.y() + along(b, midY, midZ, toeB.at())[0] - a.y()) * -a.dz()
                 + (b.z() + along(b, midY, midZ, toeB.at())[1] - a.z()) * a.dy();
         double chord = Math.hypot(xB - xA, hB);
+        double area = 0;
         double above = 0;
         double under = 0;
         double offset = heightOfB(middle);
@@ -66,7 +67,9 @@ final class ButtMeasure {
                 continue;
             }
             double h = c.a();
-            above = Math.max(above, ((xB - xA) * h - hB * (x - xA)) / chord);
+            double off = ((xB - xA) * h - hB * (x - xA)) / chord;
+            area += off * chord / (xB - xA) * STEP;
+            above = Math.max(above, off);
             under = Math.max(under, Math.min(-h, heightOfB(x) - h));
         }
         double lineU = Math.hypot(a.uncertainty(a.length() / 2 + half), b.uncertainty(b.length() / 2 + half));
@@ -74,6 +77,8 @@ final class ButtMeasure {
                 p.s(),
                 a,
                 b,
+                new Point(a.y() + xA * a.dy(), a.z() + xA * a.dz()),
+                new Point(b.y() + along(b, midY, midZ, toeB.at())[0], b.z() + along(b, midY, midZ, toeB.at())[1]),
                 bend,
                 chord,
                 above,
@@ -83,6 +88,7 @@ final class ButtMeasure {
                 UndercutDepth.of(outB, toeB.at(), outB.last(), noise),
                 toeA.angle(),
                 toeB.angle(),
+                area,
                 noise,
                 Math.hypot(noise / Math.sqrt(8), Math.hypot(deviceU, lineU))));
     }

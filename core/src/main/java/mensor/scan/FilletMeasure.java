@@ -66,6 +66,7 @@ final class FilletMeasure {
         double hB = toeB.at() * Math.cos(half);
         double throat = Double.MAX_VALUE;
         double leastSum = Double.MAX_VALUE;
+        double area = toeA.at() * toeB.at() * Math.sin(Math.toRadians(dihedral)) / 2;
         double above = 0;
         double below = 0;
         double chord = Math.hypot(xB - xA, hB - hA);
@@ -83,6 +84,7 @@ final class FilletMeasure {
                 leastSum = Math.min(leastSum, h / Math.cos(half));
             }
             double off = ((xB - xA) * (h - hA) - (hB - hA) * (x - xA)) / chord;
+            area += off * chord / (xB - xA) * STEP;
             above = Math.max(above, off);
             below = Math.max(below, -off);
         }
@@ -102,8 +104,9 @@ final class FilletMeasure {
                 a,
                 b,
                 dihedral,
-                rootY,
-                rootZ,
+                new Point(rootY, rootZ),
+                new Point(rootY + toeA.at() * a.dy(), rootZ + toeA.at() * a.dz()),
+                new Point(rootY + toeB.at() * b.dy(), rootZ + toeB.at() * b.dz()),
                 OptionalDouble.of(toeA.at()),
                 OptionalDouble.of(toeB.at()),
                 OptionalDouble.of(throat),
@@ -115,6 +118,7 @@ final class FilletMeasure {
                 OptionalDouble.of(UndercutDepth.of(overB, toeB.at(), overB.last(), noise)),
                 OptionalDouble.of(toeA.angle()),
                 OptionalDouble.of(toeB.angle()),
+                area,
                 noise,
                 u));
     }

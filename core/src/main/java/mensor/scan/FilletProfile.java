@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 /**
  * What one profile across a fillet shows, in mm and degrees; what could not be found is absent, and said.
  *
+ * @param area of the metal between the members and the face, mm²
  * @param u standard uncertainties, from the points' noise and the device's own
  */
 public record FilletProfile(
@@ -12,8 +13,9 @@ public record FilletProfile(
         Line memberA,
         Line memberB,
         double dihedral,
-        double rootY,
-        double rootZ,
+        Point root,
+        Point toeA,
+        Point toeB,
         OptionalDouble legA,
         OptionalDouble legB,
         OptionalDouble throat,
@@ -25,6 +27,7 @@ public record FilletProfile(
         OptionalDouble undercutB,
         OptionalDouble toeAngleA,
         OptionalDouble toeAngleB,
+        double area,
         double noise,
         Uncertainty u) {
 

@@ -2,8 +2,11 @@ package mensor.scan;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * A weld measured from its profiles: each quantity along it, read at stations, and the stretches where it passes what is reported. A lone wild
@@ -43,7 +46,9 @@ public final class WeldScan {
         UNDERCUT_A("undercutA", false),
         UNDERCUT_B("undercutB", false),
         TOE_ANGLE_A("toeAngleA", true),
-        TOE_ANGLE_B("toeAngleB", true);
+        TOE_ANGLE_B("toeAngleB", true),
+        /** Of the metal over the members: what two scans of a weld differ by. */
+        AREA("area", false);
 
         private final String id;
         private final boolean least;
@@ -92,11 +97,24 @@ public final class WeldScan {
             List<Reach> covered,
             List<Reach> holes,
             List<Station> stations,
-            List<Stretch> stretches) {}
+            List<Stretch> stretches,
+            Track track) {}
+
+    /**
+     * Each quantity along the weld, as it is judged: without lone wild profiles. A value that is not known is NaN.
+     *
+     * @param s of the measured profiles, from the datum
+     */
+    public record Track(double[] s, Map<Quantity, double[]> values, Map<Quantity, double[]> u) {
+        public Track {
+            values = Map.copyOf(values);
+            u = Map.copyOf(u);
+        }
+    }
 
     private final Wanted wanted;
     private final List<double[]> rows = new ArrayList<>();
-    private final java.util.Map<String, Integer> reasons = new java.util.TreeMap<>();
+    private final Map<String, Integer> reasons = new TreeMap<>();
     private int profiles;
     private int leftOut;
     private long points;
@@ -112,15 +130,19 @@ public final class WeldScan {
     private static final int WIDTH = FIRST + 2 * Quantity.values().length;
 
     /** Measures a profile and keeps its values, not its points. */
-    public void add(Profile p) {
+    public MeasuredProfile add(Profile p) {
+        return add(p, MeasuredProfile.of(p, wanted.fillet(), wanted.deviceU()));
+    }
+
+    /** As above, where the profile was measured already. */
+    public MeasuredProfile add(Profile p, MeasuredProfile m) {
         profiles++;
         points += p.points();
-        MeasuredProfile m = MeasuredProfile.of(p, wanted.fillet(), wanted.deviceU());
         if (m instanceof MeasuredProfile.NotMeasured n) {
             leftOut++;
             pointsLeftOut += p.points();
             reasons.merge(n.why(), 1, Integer::sum);
-            return;
+            return m;
         }
         double[] row = new double[WIDTH];
         Arrays.fill(row, Double.NaN);
@@ -131,6 +153,7 @@ public final class WeldScan {
             butt(row, b.profile());
         }
         rows.add(row);
+        return m;
     }
 
     private static void set(double[] row, Quantity q, double value, double u) {
@@ -153,6 +176,7 @@ public final class WeldScan {
         set(row, Quantity.UNDERCUT_B, f.undercutB().orElse(Double.NaN), u.undercut());
         set(row, Quantity.TOE_ANGLE_A, f.toeAngleA().orElse(Double.NaN), 3);
         set(row, Quantity.TOE_ANGLE_B, f.toeAngleB().orElse(Double.NaN), 3);
+        set(row, Quantity.AREA, f.area(), f.faceWidth().orElse(0) * u.throat());
     }
 
     private static void butt(double[] row, ButtProfile b) {
@@ -166,6 +190,7 @@ public final class WeldScan {
         set(row, Quantity.UNDERCUT_B, b.undercutB(), b.u());
         set(row, Quantity.TOE_ANGLE_A, b.toeAngleA(), 3);
         set(row, Quantity.TOE_ANGLE_B, b.toeAngleB(), 3);
+        set(row, Quantity.AREA, b.area(), b.faceWidth() * b.u());
     }
 
     public Result result() {
@@ -187,7 +212,22 @@ public final class WeldScan {
                 covered,
                 holes(covered, spacing),
                 stations(calm),
-                stretches(calm, covered));
+                stretches(calm, covered),
+                track(calm));
+    }
+
+    private static Track track(double[][] calm) {
+        Map<Quantity, double[]> values = new EnumMap<>(Quantity.class);
+        Map<Quantity, double[]> u = new EnumMap<>(Quantity.class);
+        for (Quantity q : Quantity.values()) {
+            int column = FIRST + 2 * q.ordinal();
+            double[] of = Arrays.stream(calm).mapToDouble(r -> r[column]).toArray();
+            if (Arrays.stream(of).anyMatch(v -> !Double.isNaN(v))) {
+                values.put(q, of);
+                u.put(q, Arrays.stream(calm).mapToDouble(r -> r[column + 1]).toArray());
+            }
+        }
+        return new Track(Arrays.stream(calm).mapToDouble(r -> r[S]).toArray(), values, u);
     }
 
     private static double spacing(double[][] all) {

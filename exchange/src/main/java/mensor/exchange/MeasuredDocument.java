@@ -32,12 +32,22 @@ record MeasuredDocument(String line, Verdict verdict) {
     static MeasuredDocument of(
             String file, String inspectionText, Inspection inspection, ScanFile.Head head, Result result) {
         List<Json> readings = readings(inspection, head, result);
-        List<Json> indications = indications(inspection, head, result);
+        List<Json> indications = indications(inspection, result);
         String joined = joined(inspectionText, readings, indications, isUndercutClear(result));
         InspectionDocument both = InspectionDocument.read(joined);
         Evaluation evaluation = Judge.evaluate(both.inspection(), both.book());
         boolean whole = result.holes().isEmpty();
         Verdict verdict = evaluation.verdict() == Verdict.REJECT || whole ? evaluation.verdict() : Verdict.INCOMPLETE;
+        Map<String, Json> answer = measured(file, inspection, head, result);
+        answer.put(
+                "evaluation",
+                Json.read(EvaluationDocument.write(file, inspection.joint().mark(), evaluation)));
+        answer.put("verdict", new Json.Text(verdict.id()));
+        return new MeasuredDocument(Json.write(new Json.Object(answer)), verdict);
+    }
+
+    /** What the scan alone tells. */
+    static Map<String, Json> measured(String file, Inspection inspection, ScanFile.Head head, Result result) {
         Map<String, Json> answer = new LinkedHashMap<>();
         answer.put("format", new Json.Text(FORMAT));
         answer.put("file", new Json.Text(file));
@@ -62,16 +72,17 @@ record MeasuredDocument(String line, Verdict verdict) {
                         .map(MeasuredDocument::stretch)
                         .toList()));
         answer.put(
-                "proposed", object("readings", new Json.Array(readings), "indications", new Json.Array(indications)));
-        answer.put(
-                "evaluation",
-                Json.read(EvaluationDocument.write(file, inspection.joint().mark(), evaluation)));
-        answer.put("verdict", new Json.Text(verdict.id()));
-        return new MeasuredDocument(Json.write(new Json.Object(answer)), verdict);
+                "proposed",
+                object(
+                        "readings",
+                        new Json.Array(readings(inspection, head, result)),
+                        "indications",
+                        new Json.Array(indications(inspection, result))));
+        return answer;
     }
 
     /** The whole weld was measured, and no toe goes below its member by as much as is reported. */
-    private static boolean isUndercutClear(Result r) {
+    static boolean isUndercutClear(Result r) {
         return r.holes().isEmpty()
                 && !r.stations().isEmpty()
                 && r.stretches().stream()
@@ -115,6 +126,9 @@ record MeasuredDocument(String line, Verdict verdict) {
         number(fields, "to", s.to());
         Map<String, Json> u = new LinkedHashMap<>();
         for (Value v : s.values()) {
+            if (v.quantity() == Quantity.AREA) {
+                continue; // what two scans are compared by, no measure of the weld's own
+            }
             number(fields, v.quantity().id(), v.value());
             number(u, v.quantity().id(), v.u());
         }
@@ -158,7 +172,7 @@ record MeasuredDocument(String line, Verdict verdict) {
                 : length(within, inspection.units(), rounding);
     }
 
-    private static List<Json> readings(Inspection inspection, ScanFile.Head head, Result result) {
+    static List<Json> readings(Inspection inspection, ScanFile.Head head, Result result) {
         Unit unit = inspection.units();
         List<Json> readings = new ArrayList<>();
         for (Station s : result.stations()) {
@@ -192,7 +206,7 @@ record MeasuredDocument(String line, Verdict verdict) {
         u.ifPresent(x -> fields.put("division", length(Math.max(2 * x, 0.001), unit, RoundingMode.UP)));
     }
 
-    private static List<Json> indications(Inspection inspection, ScanFile.Head head, Result result) {
+    static List<Json> indications(Inspection inspection, Result result) {
         Unit unit = inspection.units();
         List<Json> indications = new ArrayList<>();
         for (Stretch s : result.stretches()) {

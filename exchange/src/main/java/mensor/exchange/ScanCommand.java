@@ -122,7 +122,8 @@ public final class ScanCommand extends FileCommand {
     private int scan(String file, String inspectionText, Inspection inspection, WeldScan.Wanted wanted) {
         try {
             Path path = Path.of(file);
-            Measured measured = InputFiles.within(() -> measured(path, wanted, new Told(file, err)));
+            MeasuredWeld measured = InputFiles.within(
+                    () -> MeasuredWeld.measured(path, wanted, () -> (profile, of) -> {}, new Told(file, err)));
             MeasuredDocument document =
                     MeasuredDocument.of(file, inspectionText, inspection, measured.head(), measured.result());
             out.println(document.line());
@@ -156,24 +157,6 @@ public final class ScanCommand extends FileCommand {
                 err.flush();
             }
         }
-    }
-
-    record Measured(ScanFile.Head head, WeldScan.Result result) {}
-
-    /** A weld measured from a scan; the device's own uncertainty stands at the scan's head. */
-    static Measured measured(Path file, WeldScan.Wanted w, DoubleConsumer progress) {
-        WeldScan[] scan = new WeldScan[1];
-        ScanFile.Head[] head = new ScanFile.Head[1];
-        ScanFile.read(
-                file,
-                h -> {
-                    head[0] = h;
-                    scan[0] = new WeldScan(
-                            new WeldScan.Wanted(w.fillet(), w.pitch(), w.report(), w.sizeWanted(), w.length(), h.u()));
-                    return scan[0]::add;
-                },
-                progress);
-        return new Measured(head[0], scan[0].result());
     }
 
     private static int code(Verdict verdict) {

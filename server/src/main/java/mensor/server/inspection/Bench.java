@@ -115,6 +115,12 @@ public class Bench {
         return inspection;
     }
 
+    /** As {@link #forChange}, for a room that keeps something beside the entries. */
+    @Transactional
+    public StoredInspection lockForChange(Actor actor, UUID id) {
+        return forChange(actor, id);
+    }
+
     /** Judges what stands now; what cannot be read as the format says is refused and rolled back. */
     State judged(InspectionEntity inspection) {
         entries.flush();

@@ -22,6 +22,7 @@ public class NewInspections {
     private final EntryRepository entries;
     private final Joints joints;
     private final Photos photos;
+    private final InspectionScans scans;
     private final InspectionJudge judging;
     private final JsonMapper json;
     private final Clock clock;
@@ -32,6 +33,7 @@ public class NewInspections {
             EntryRepository entries,
             Joints joints,
             Photos photos,
+            InspectionScans scans,
             InspectionJudge judging,
             JsonMapper json,
             Clock clock) {
@@ -40,6 +42,7 @@ public class NewInspections {
         this.entries = entries;
         this.joints = joints;
         this.photos = photos;
+        this.scans = scans;
         this.judging = judging;
         this.json = json;
         this.clock = clock;
@@ -158,6 +161,7 @@ public class NewInspections {
         }
         entries.flush();
         photos.carryOver(old.id(), next.id(), carried);
+        scans.carryOver(old.id(), next.id());
         return bench.judged(next);
     }
 }

@@ -30,6 +30,7 @@ class SignatureWriter {
     private final CriteriaChecks checks;
     private final GaugeFaults faults;
     private final Photos photos;
+    private final InspectionScans scans;
     private final SignedDisplay shown;
     private final JsonMapper json;
 
@@ -40,6 +41,7 @@ class SignatureWriter {
             CriteriaChecks checks,
             GaugeFaults faults,
             Photos photos,
+            InspectionScans scans,
             SignedDisplay shown,
             JsonMapper json) {
         this.signatures = signatures;
@@ -48,6 +50,7 @@ class SignatureWriter {
         this.checks = checks;
         this.faults = faults;
         this.photos = photos;
+        this.scans = scans;
         this.shown = shown;
         this.json = json;
     }
@@ -184,6 +187,7 @@ class SignatureWriter {
                         .map(StoredPhoto::sha256)
                         .sorted()
                         .collect(Collectors.joining(", ")));
+        put(signature, "scans", String.join("; ", scans.sums(o.inspection().id())));
         checks.check(o.judged().evaluation().book())
                 .ifPresent(c -> put(
                         signature,

@@ -1,0 +1,274 @@
+package mensor.server.scan;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.security.DigestOutputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mensor.scan.Profile;
+import mensor.scan.WeldScan;
+import mensor.scan.WeldScan.Quantity;
+import mensor.server.web.Refusal;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * The files of scans, in a folder beside the database: each as it came, under its sum, and what is drawn from it, which can be made again. Several
+ * nodes share the folder.
+ */
+@Component
+class ScanStore {
+    /** So many points of a profile are kept for drawing. */
+    private static final int DRAWN_POINTS = 400;
+
+    private static final int HEAD = Float.BYTES + Integer.BYTES;
+    private static final int RECORD = HEAD + 2 * Float.BYTES * DRAWN_POINTS;
+
+    private final Path folder;
+
+    ScanStore(@Value("${mensor.scans}") String folder) {
+        this.folder = Path.of(folder);
+    }
+
+    record Kept(String sha256, long bytes) {}
+
+    /** Keeps a file as it comes; what was broken off leaves nothing. */
+    Kept keep(InputStream content, long most) throws IOException {
+        Files.createDirectories(folder);
+        Path part = Files.createTempFile(folder, "coming-", ".part");
+        try {
+            MessageDigest sum = MessageDigest.getInstance("SHA-256");
+            long bytes = 0;
+            try (OutputStream out =
+                    new DigestOutputStream(new BufferedOutputStream(Files.newOutputStream(part)), sum)) {
+                byte[] buffer = new byte[1 << 16];
+                for (int n = content.read(buffer); n >= 0; n = content.read(buffer)) {
+                    bytes += n;
+                    if (bytes > most) {
+                        throw Refusal.invalid("scan", "a scan has at most " + (most >> 20) + " MB");
+                    }
+                    out.write(buffer, 0, n);
+                }
+            }
+            if (bytes == 0) {
+                throw Refusal.invalid("scan", "the file is empty");
+            }
+            try (FileChannel disk = FileChannel.open(part, StandardOpenOption.WRITE)) {
+                disk.force(true);
+            }
+            String sha = HexFormat.of().formatHex(sum.digest());
+            Files.move(part, file(sha), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            return new Kept(sha, bytes);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    Path file(String sha256) {
+        return folder.resolve(sha256 + ".scan");
+    }
+
+    private Path lines(UUID scan) {
+        return folder.resolve(scan + ".lines");
+    }
+
+    private Path profiles(UUID scan) {
+        return folder.resolve(scan + ".profiles");
+    }
+
+    /** Whether what is drawn is there; it may not have come with the database. */
+    boolean isDrawn(UUID scan) {
+        return Files.exists(lines(scan)) && Files.exists(profiles(scan));
+    }
+
+    void writeLines(UUID scan, WeldScan.Track track) throws IOException {
+        Path part = folder.resolve(scan + ".lines.part");
+        try (DataOutputStream out = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(part)))) {
+            out.writeInt(track.s().length);
+            floats(out, track.s());
+            out.writeInt(track.values().size());
+            for (Map.Entry<Quantity, double[]> e : track.values().entrySet()) {
+                out.writeUTF(e.getKey().name());
+                floats(out, e.getValue());
+                floats(out, track.u().get(e.getKey()));
+            }
+        }
+        Files.move(part, lines(scan), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    private static void floats(DataOutputStream out, double[] values) throws IOException {
+        for (double v : values) {
+            out.writeFloat((float) v);
+        }
+    }
+
+    WeldScan.Track readLines(UUID scan) {
+        try (DataInputStream in =
+                new DataInputStream(new BufferedInputStream(Files.newInputStream(lines(scan)), 1 << 16))) {
+            int n = in.readInt();
+            double[] s = floats(in, n);
+            Map<Quantity, double[]> values = new EnumMap<>(Quantity.class);
+            Map<Quantity, double[]> u = new EnumMap<>(Quantity.class);
+            int quantities = in.readInt();
+            for (int i = 0; i < quantities; i++) {
+                Quantity q = Quantity.valueOf(in.readUTF());
+                values.put(q, floats(in, n));
+                u.put(q, floats(in, n));
+            }
+            return new WeldScan.Track(s, values, u);
+        } catch (NoSuchFileException e) {
+            throw notHere();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static double[] floats(DataInputStream in, int n) throws IOException {
+        double[] values = new double[n];
+        for (int i = 0; i < n; i++) {
+            values[i] = in.readFloat();
+        }
+        return values;
+    }
+
+    static Refusal notHere() {
+        return Refusal.conflict(
+                "the scan's own file is not in the folder of scans: bring it back, or measure it again");
+    }
+
+    /** Keeps profiles for drawing, each in as many bytes, so that any is found at once. */
+    final class Drawing implements AutoCloseable {
+        private final UUID scan;
+        private final Path part;
+        private final FileChannel out;
+        private final ByteBuffer record = ByteBuffer.allocate(RECORD);
+
+        Drawing(UUID scan) throws IOException {
+            this.scan = scan;
+            part = folder.resolve(scan + "-" + UUID.randomUUID() + ".part");
+            out = FileChannel.open(
+                    part, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING);
+        }
+
+        void add(Profile p) {
+            int step = Math.max(1, (p.points() + DRAWN_POINTS - 1) / DRAWN_POINTS);
+            int n = (p.points() + step - 1) / step;
+            record.clear();
+            record.putFloat((float) p.s()).putInt(n);
+            for (int i = 0; i < p.points(); i += step) {
+                record.putFloat((float) p.y()[i]).putFloat((float) p.z()[i]);
+            }
+            while (record.position() < RECORD) {
+                record.put((byte) 0);
+            }
+            record.flip();
+            try {
+                while (record.hasRemaining()) {
+                    out.write(record);
+                }
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+
+        void keep() throws IOException {
+            out.close();
+            Files.move(part, profiles(scan), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        }
+
+        @Override
+        public void close() throws IOException {
+            out.close();
+            Files.deleteIfExists(part);
+        }
+    }
+
+    /** The profile nearest to a place. */
+    Profile profileAt(UUID scan, double s) {
+        return profiles(scan, all -> {
+                    int best = -1;
+                    double closest = Double.MAX_VALUE;
+                    for (int i = 0; i < all.length; i++) {
+                        if (Math.abs(all[i] - s) < closest) {
+                            closest = Math.abs(all[i] - s);
+                            best = i;
+                        }
+                    }
+                    return best < 0 ? new int[0] : new int[] {best};
+                })
+                .stream()
+                .findFirst()
+                .orElseThrow(ScanStore::notHere);
+    }
+
+    /** At most so many profiles, evenly along the weld. */
+    List<Profile> thinned(UUID scan, int most) {
+        return profiles(scan, all -> {
+            Integer[] order = new Integer[all.length];
+            for (int i = 0; i < order.length; i++) {
+                order[i] = i;
+            }
+            java.util.Arrays.sort(order, (a, b) -> Float.compare(all[a], all[b]));
+            int n = Math.min(most, all.length);
+            int[] taken = new int[n];
+            for (int i = 0; i < n; i++) {
+                taken[i] = order[(int) ((long) i * all.length / n)];
+            }
+            return taken;
+        });
+    }
+
+    private interface Choice {
+        int[] of(float[] places);
+    }
+
+    private List<Profile> profiles(UUID scan, Choice choice) {
+        try (FileChannel in = FileChannel.open(profiles(scan), StandardOpenOption.READ)) {
+            int n = (int) (in.size() / RECORD);
+            var mapped = in.map(FileChannel.MapMode.READ_ONLY, 0, Math.min(in.size(), Integer.MAX_VALUE - 8));
+            n = Math.min(n, mapped.capacity() / RECORD);
+            float[] places = new float[n];
+            for (int i = 0; i < n; i++) {
+                places[i] = mapped.getFloat(i * RECORD);
+            }
+            List<Profile> profiles = new ArrayList<>();
+            for (int i : choice.of(places)) {
+                int at = i * RECORD;
+                int points = mapped.getInt(at + Float.BYTES);
+                double[] y = new double[points];
+                double[] z = new double[points];
+                for (int k = 0; k < points; k++) {
+                    y[k] = mapped.getFloat(at + HEAD + 2 * Float.BYTES * k);
+                    z[k] = mapped.getFloat(at + HEAD + 2 * Float.BYTES * k + Float.BYTES);
+                }
+                profiles.add(new Profile(places[i], y, z));
+            }
+            return profiles;
+        } catch (NoSuchFileException e) {
+            throw notHere();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

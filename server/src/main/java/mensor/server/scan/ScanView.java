@@ -1,0 +1,89 @@
+package mensor.server.scan;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import mensor.exchange.EntryDocument;
+import mensor.inspection.Entry;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A scan of a weld, how far it is, and what it proposes.
+ *
+ * @param state waiting, measuring, measured, failed
+ * @param part percent that was measured
+ * @param gauge the scanner as the register calls it; absent where it is not there
+ * @param device the scanner as the file calls it
+ * @param noise standard deviation of the surface about the members' lines, mm
+ * @param left why profiles were left out, with how many
+ * @param holes what of the weld was not measured, in words
+ * @param drawn its lines and profiles can be shown
+ */
+public record ScanView(
+        UUID id,
+        String name,
+        long bytes,
+        String sha256,
+        String state,
+        int part,
+        @Nullable String failure,
+        @Nullable UUID gaugeId,
+        @Nullable String gauge,
+        @Nullable String device,
+        int profiles,
+        long points,
+        @Nullable Double noise,
+        List<String> left,
+        List<String> holes,
+        List<ProposalView> proposals,
+        @Nullable String measuredBy,
+        boolean drawn,
+        String by,
+        Instant at,
+        boolean withdrawn) {
+
+    /**
+     * @param id of the entry that it becomes
+     * @param words what it says
+     * @param taken it is an entry of the inspection
+     */
+    public record ProposalView(UUID id, Entry.Sort kind, EntryDocument content, String words, boolean taken) {}
+
+    /**
+     * Lines along the weld, in mm, thinned so that no worst place is lost.
+     *
+     * @param holes not measured, mm
+     */
+    public record LinesView(double length, double[] s, List<ScannedLineView> lines, List<ReachView> holes) {}
+
+    /**
+     * @param id as in {@code mensor-measured/1}
+     * @param limit what is wanted or allowed, mm; absent where the code has no single number
+     * @param least the limit is the least that is wanted, else the most
+     * @param values absent where it was not measured
+     */
+    public record ScannedLineView(
+            String id,
+            String title,
+            @Nullable Double limit,
+            @Nullable String limitWords,
+            boolean least,
+            @Nullable Double[] values) {}
+
+    public record ReachView(double from, double to) {}
+
+    /** Two scans of the weld held against each other. */
+    public record ComparedView(
+            String first,
+            String second,
+            double both,
+            double putOn,
+            double takenOff,
+            double u,
+            List<DifferenceView> lines,
+            List<String> changed) {}
+
+    /** @param beyond percent of the places where the two differ by more than both uncertainties, k = 2 */
+    public record DifferenceView(
+            String title, int places, double mean, double sd, double greatest, String at, int beyond) {}
+}

@@ -1,0 +1,205 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.UUID;
+import mensor.exchange.ScanWriter;
+import mensor.scan.Profile;
+import mensor.scan.SimulatedWeld;
+import mensor.scan.SimulatedWeld.Flaw;
+import mensor.scan.SimulatedWeld.FlawKind;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** A scan of made-up welds of known truth at the bench: kept, measured in the background, taken over, signed, compared. */
+@ExtendWith(RunningMensor.class)
+class ScansTest {
+    private static final double LENGTH = 24 * 25.4;
+
+    private final TestBrowser ines = RunningMensor.as("ines");
+
+    private static byte[] scan(ScanWriter.Carrier carrier, long again, Flaw... flaws) {
+        SimulatedWeld w = new SimulatedWeld(true, LENGTH, 2, 8.6, 8.6, 0, 0.4, 0, 0, 0.02, 8, List.of(flaws), 11);
+        List<Profile> profiles = new ArrayList<>();
+        for (int i = 0; i < w.profiles(); i++) {
+            profiles.add(w.profile(i, again));
+        }
+        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            new ScanWriter(profiles, "line scanner", 0.005).write(carrier, out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private static final Flaw UNDERCUT = new Flaw(FlawKind.UNDERCUT_B, 300, 380, 1.2);
+
+    private String inspection() {
+        return ines.inspection("SC-" + UUID.randomUUID().toString().substring(0, 8));
+    }
+
+    private String sent(String inspection, byte[] file, String name) throws InterruptedException {
+        String path = inspection + "/scans/" + UUID.randomUUID();
+        ines.putBytes(path + "?name=" + name, file).expect(200);
+        return path;
+    }
+
+    private JsonNode measured(String inspection, String path) throws InterruptedException {
+        for (int i = 0; i < 300; i++) {
+            for (JsonNode s : ines.get(inspection + "/scans").expect(200).json()) {
+                if (path.endsWith(s.get("id").asString())
+                        && List.of("measured", "failed").contains(s.get("state").asString())) {
+                    return s;
+                }
+            }
+            Thread.sleep(100);
+        }
+        throw new AssertionError(
+                "not measured: " + ines.get(inspection + "/scans").text());
+    }
+
+    private static String ids(JsonNode scan) {
+        List<String> ids = new ArrayList<>();
+        scan.get("proposals").forEach(p -> ids.add("'" + p.get("id").asString() + "'"));
+        return "{'proposals':[" + String.join(",", ids) + "]}";
+    }
+
+    @Test
+    void anUndercutThatTheScannerSawIsTakenOverJudgedAndSigned() throws Exception {
+        String inspection = inspection();
+        byte[] file = scan(ScanWriter.Carrier.CSV, 0, UNDERCUT);
+        String path = sent(inspection, file, "first.csv");
+        JsonNode scan = measured(inspection, path);
+        assertThat(scan.get("state").asString()).isEqualTo("measured");
+        assertThat(scan.get("sha256").asString())
+                .isEqualTo(HexFormat.of()
+                        .formatHex(MessageDigest.getInstance("SHA-256").digest(file)));
+        assertThat(scan.get("holes")).isEmpty();
+        assertThat(scan.get("proposals").toString())
+                .contains("flange toe 11.8–15")
+                .contains("leg web");
+        assertThat(ines.bytes(path + "/file")).isEqualTo(file);
+
+        JsonNode bench = ines.post(path + "/take", ids(scan)).expect(200).json();
+        JsonNode undercut = finding(bench, "undercut");
+        assertThat(undercut.get("verdict").asString()).isEqualTo("reject");
+        assertThat(finding(bench, "size").get("verdict").asString()).isEqualTo("accept");
+        assertThat(bench.get("entries").get(0).get("content").get("gauge").asString())
+                .isEqualTo("line scanner");
+        assertThat(measured(inspection, path).get("proposals").findValues("taken"))
+                .allMatch(JsonNode::asBoolean);
+
+        ines.put(inspection + "/conditions", TestBrowser.READY).expect(200);
+        for (String c : TestBrowser.CLEARABLE) {
+            if (!c.equals("undercut")) {
+                ines.add(inspection, "CLEAR", "'criterion':'" + c + "'").expect(200);
+            }
+        }
+        JsonNode signed = ines.sign(inspection, "reject").expect(200).json();
+        assertThat(signed.toString()).contains("SIGNED");
+        assertThat(ines.get(inspection + "/record").expect(200).text())
+                .contains("first.csv sha256 " + scan.get("sha256").asString())
+                .contains("measured by Mensor");
+        assertThat(ines.putBytes(inspection + "/scans/" + UUID.randomUUID() + "?name=late.csv", file)
+                        .status())
+                .as("what is signed takes no scan")
+                .isEqualTo(409);
+    }
+
+    private static JsonNode finding(JsonNode bench, String criterion) {
+        for (JsonNode f : bench.get("evaluation").get("findings")) {
+            if (f.get("id").asString().equals(criterion)) {
+                return f;
+            }
+        }
+        throw new AssertionError(criterion);
+    }
+
+    @Test
+    void linesSectionAndSurfaceAreWhatWasScanned() throws Exception {
+        String inspection = inspection();
+        String path = sent(
+                inspection,
+                scan(ScanWriter.Carrier.PLY_LITTLE, 0, UNDERCUT, new Flaw(FlawKind.HOLE, 500, 540, 1)),
+                "holed.ply");
+        JsonNode scan = measured(inspection, path);
+        assertThat(scan.get("holes").get(0).asString()).startsWith("19 5/8–");
+        assertThat(scan.get("proposals").toString())
+                .as("a hole is not none seen")
+                .doesNotContain("CLEAR");
+        JsonNode lines = ines.get(path + "/lines").expect(200).json();
+        assertThat(lines.get("holes").get(0).get("from").asDouble()).isCloseTo(500, within(2.5));
+        JsonNode undercut = lines.get("lines").get(5);
+        assertThat(undercut.get("title").asString()).isEqualTo("undercut flange toe");
+        assertThat(undercut.get("limit").asDouble())
+                .as("D1.1, from memory: 1/16 in at most")
+                .isCloseTo(1.5875, within(0.01));
+        double deepest = 0;
+        for (JsonNode v : undercut.get("values")) {
+            deepest = Math.max(deepest, v.asDouble());
+        }
+        assertThat(deepest).isCloseTo(1.2, within(0.06));
+        JsonNode section = ines.get(path + "/section?at=340").expect(200).json();
+        assertThat(section.get("undercuts").get(0).get("depth").asDouble()).isCloseTo(1.2, within(0.08));
+        assertThat(section.get("points").size()).isGreaterThan(100);
+        ByteBuffer surface = ByteBuffer.wrap(ines.bytes(path + "/surface")).order(ByteOrder.LITTLE_ENDIAN);
+        int rows = (int) surface.getFloat();
+        int across = (int) surface.getFloat();
+        assertThat(rows).isGreaterThan(250);
+        assertThat(surface.remaining()).isEqualTo(rows * (1 + 3 * across) * Float.BYTES);
+    }
+
+    @Test
+    void whatCannotBeReadIsSaidAndNothingIsProposed() throws Exception {
+        String inspection = inspection();
+        String path =
+                sent(inspection, "# mensor-scan/1\ns,y,z\n0,deep,1\n".getBytes(StandardCharsets.UTF_8), "wrong.csv");
+        JsonNode scan = measured(inspection, path);
+        assertThat(scan.get("state").asString()).isEqualTo("failed");
+        assertThat(scan.get("failure").asString()).contains("line 3").contains("deep");
+        assertThat(scan.get("proposals")).isEmpty();
+        assertThat(ines.putBytes(inspection + "/scans/" + UUID.randomUUID() + "?name=none.csv", new byte[0])
+                        .status())
+                .isEqualTo(422);
+        assertThat(RunningMensor.as("rufus")
+                        .putBytes(path + "?name=a.csv", new byte[5])
+                        .status())
+                .as("only an inspector adds a scan")
+                .isEqualTo(403);
+        assertThat(RunningMensor.as("vera").get(inspection + "/scans").status())
+                .as("a viewer sees signed records only")
+                .isEqualTo(403);
+    }
+
+    @Test
+    void beforeAndAfterARepairAreHeldAgainstEachOther() throws Exception {
+        String inspection = inspection();
+        String before = sent(
+                inspection, scan(ScanWriter.Carrier.CSV, 0, new Flaw(FlawKind.SHORT_LEGS, 100, 200, 1)), "before.csv");
+        String after = sent(inspection, scan(ScanWriter.Carrier.CSV, 1), "after.csv");
+        measured(inspection, before);
+        String other = measured(inspection, after).get("id").asString();
+        JsonNode c = ines.get(before + "/compared?with=" + other).expect(200).json();
+        double missing = (8.6 * 8.6 - 7.6 * 7.6) / 2 * 98;
+        assertThat(c.get("putOn").asDouble()).isCloseTo(missing, within(0.15 * missing));
+        assertThat(c.get("changed")).hasSize(1);
+        ines.delete(before).expect(200);
+        assertThat(ines.get(inspection + "/scans")
+                        .json()
+                        .get(0)
+                        .get("withdrawn")
+                        .asBoolean())
+                .isTrue();
+    }
+}
