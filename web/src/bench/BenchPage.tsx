@@ -3,10 +3,10 @@ import { holds } from "../lib/roles";
 import { EllipsisOutlined } from "@ant-design/icons";
 import { Button, Dropdown, Tabs } from "antd";
 import { useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useCallback, useMemo, useState } from "react";
+import { lazy, Suspense, useCallback, useMemo, useState, type ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useActor } from "../lib/session";
-import { saidBy, type Bench, type Entry, type Line, type Photo } from "../lib/api";
+import { saidBy, type Bench, type Entry, type Line, type Photo, type Section } from "../lib/api";
 import type { Waiting } from "../lib/outbox";
 import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
@@ -20,6 +20,10 @@ import { CriteriaPanel } from "./CriteriaPanel";
 import { FitUpWord } from "../welding-record/FitUpPanel";
 import { PassesPanel } from "../welding-record/PassesPanel";
 import { RepairPanel } from "../repair/RepairPanel";
+import { ScanLanes } from "../scan/ScanLanes";
+import { ScannedSection } from "../scan/ScannedSection";
+import { ScanPanel } from "../scan/ScanPanel";
+import { useScans } from "../scan/useScans";
 import { EnteredPanel } from "./EnteredPanel";
 import { EntryDock } from "./EntryDock";
 import type { Editing, GaugeUse } from "./useDock";
@@ -43,7 +47,7 @@ export default function BenchPage() {
 
 const BenchTour = lazy(() => import("./BenchTour"));
 
-type Tab = "book" | "entered" | "passes" | "repair" | "beside" | "causes";
+type Tab = "book" | "entered" | "passes" | "scan" | "repair" | "beside" | "causes";
 
 /** The weld unrolled, its cross-section at the cursor, what the code says, and where things are recorded. */
 function BenchScreen({ bench }: { bench: Bench }) {
@@ -109,6 +113,8 @@ function BenchScreen({ bench }: { bench: Bench }) {
     setTab(to);
   };
   const outbox = useOutbox();
+  const scans = useScans(bench.id);
+  const scanned = tab === "scan" ? scans.shown : undefined;
   const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
   const passes = bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
   const j = bench.joint;
@@ -149,22 +155,30 @@ function BenchScreen({ bench }: { bench: Bench }) {
             onPhoto={setPhoto}
             {...(bench.again ? { worked: bench.again.spans, inspectedAt: bench.again.inspectedAt } : {})}
             beside={<Before bench={bench} cursor={cursor} draws={mayChange} />}
+            under={
+              scanned &&
+              ((frame) => (
+                <ScanLanes inspection={bench.id} scan={scanned.id} frame={frame} cursor={cursor} units={units} />
+              ))
+            }
           />
         </section>
         <div className="lower">
           {(showsBoth || sectionAlone) && (
             <section className="card panel" aria-label="Cross-section">
-              <header>
-                <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
-                {small && <NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
-              </header>
-              <div className="body foot">
-                <SectionView section={section} units={units} />
-                <div className="small quiet clipped">
-                  Dashed: {section.requiredLabel}. {section.read ? "" : "No legs are read yet. "}
-                  {j.form.datum && `Datum: ${j.form.datum}`}
-                </div>
-              </div>
+              {scanned ? (
+                <ScannedSection
+                  inspection={bench.id}
+                  scan={scanned.id}
+                  cursor={cursor}
+                  units={units}
+                  drawn={bench.drawn}
+                />
+              ) : (
+                <ReadSection bench={bench} section={section}>
+                  {small && <NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
+                </ReadSection>
+              )}
             </section>
           )}
           {!sectionAlone && (
@@ -179,6 +193,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
                   { key: "book", label: "Acceptance criteria" },
                   { key: "entered", label: `Entries (${standing.length})` },
                   { key: "passes", label: `Passes (${passes})` },
+                  { key: "scan", label: `Scan (${scans.all.filter((s) => !s.withdrawn).length})` },
                   ...(rejected || bench.again ? [{ key: "repair", label: "Repair" }] : []),
                   ...(holds(actor, "VIEWER") ? [] : [{ key: "causes", label: "Causes" }]),
                   { key: "beside", label: "Compare" },
@@ -205,13 +220,16 @@ function BenchScreen({ bench }: { bench: Bench }) {
                     <PassesPanel welding={bench.welding} mayRecord={!holds(actor, "VIEWER")} brief />
                   </>
                 )}
+                {tab === "scan" && (
+                  <ScanPanel bench={bench} scans={scans} mayChange={mayChange} cursor={cursor} onCursor={setCursor} />
+                )}
                 {tab === "causes" && <CausesPanel bench={bench} />}
                 {tab === "repair" && <RepairPanel bench={bench} />}
               </div>
             </section>
           )}
         </div>
-        {mayChange && tab !== "causes" && (
+        {mayChange && tab !== "causes" && tab !== "scan" && (
           <div className="column docks">
             <NotTaken bench={bench} onRight={putRight} />
             <EntryDock
@@ -247,6 +265,27 @@ function BenchScreen({ bench }: { bench: Bench }) {
         />
       )}
     </div>
+  );
+}
+
+/** The section nearest to the cursor that was read by hand. */
+function ReadSection({ bench, section, children }: { bench: Bench; section: Section; children: ReactNode }) {
+  const units = bench.joint.units;
+  const datum = bench.joint.form.datum;
+  return (
+    <>
+      <header>
+        <h2>{section.read ? `Section read at ${section.at} ${units}` : "Section as drawn"}</h2>
+        {children}
+      </header>
+      <div className="body foot">
+        <SectionView section={section} units={units} />
+        <div className="small quiet clipped">
+          Dashed: {section.requiredLabel}. {section.read ? "" : "No legs are read yet. "}
+          {datum && `Datum: ${datum}`}
+        </div>
+      </div>
+    </>
   );
 }
 

@@ -32,12 +32,27 @@ export type StripProps = {
   onDraw?: (drawn: Drawn) => void;
   onPhoto?: (photo: Photo) => void;
   className?: string;
+  /** What is drawn under the strip, along the same ruler. */
+  under?: (frame: StripFrame) => ReactNode;
   /** What stands beside the zoom under the strip. */
   beside?: ReactNode;
 };
 
+/** Where a place along the weld stands on the strip, px. */
+export type StripFrame = {
+  x: (mm: number) => number;
+  from: number;
+  to: number;
+  left: number;
+  end: number;
+  width: number;
+};
+
 /** What of the strip stays as it is while the cursor moves. */
-export type StillProps = Omit<StripProps, "beside" | "className" | "cursor" | "onCursor" | "onDraw" | "drawn">;
+export type StillProps = Omit<
+  StripProps,
+  "beside" | "under" | "className" | "cursor" | "onCursor" | "onDraw" | "drawn"
+>;
 
 /** The weld unrolled along its length, from the datum; built from the numbers that the core gives. */
 export function StripView(props: StripProps) {
@@ -148,6 +163,7 @@ export function StripView(props: StripProps) {
           )}
         </svg>
       </div>
+      {props.under?.({ x, from: view.from, to: view.to, left: gutter, end, width })}
       <Flex align="center" gap={6}>
         <Button className="square" aria-label="Zoom in" title="closer (+)" onClick={() => zoom(0.5, cursor)}>
           +

@@ -27,6 +27,7 @@ import type {
   WorklistWanted,
 } from "./api-types";
 import { answer, asFile, asText, client } from "./client";
+import { scanning } from "./api-scan";
 import { training } from "./api-training";
 
 export type * from "./api-types";
@@ -35,6 +36,7 @@ export { problemsByField, Refused, saidBy } from "./client";
 /** One function per question asked of the server. */
 export const api = {
   ...training,
+  ...scanning,
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),

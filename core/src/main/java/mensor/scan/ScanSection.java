@@ -15,35 +15,35 @@ import java.util.OptionalDouble;
  */
 public record ScanSection(
         double s,
-        List<At> points,
-        List<List<At>> lines,
-        List<At> toes,
-        List<At> triangle,
-        List<Notch> undercuts,
-        List<Value> values,
+        List<ScanPoint> points,
+        List<List<ScanPoint>> lines,
+        List<ScanPoint> toes,
+        List<ScanPoint> triangle,
+        List<ScannedUndercut> undercuts,
+        List<ScannedValue> values,
         String why) {
     private static final int MOST_POINTS = 400;
     private static final double NEAR_TOE = 6;
     private static final double LEAST_SHOWN = 0.1;
 
     /** x to the right, y up. */
-    public record At(double x, double y) {}
+    public record ScanPoint(double x, double y) {}
 
     /** @param foot on the member's line over the deepest place */
-    public record Notch(boolean a, At deepest, At foot, double depth) {}
+    public record ScannedUndercut(boolean a, ScanPoint deepest, ScanPoint foot, double depth) {}
 
     /** @param u standard uncertainty */
-    public record Value(String id, double value, double u) {}
+    public record ScannedValue(String id, double value, double u) {}
 
     /** A frame to draw in. */
     private record Frame(Point origin, double uy, double uz) {
-        At at(double y, double z) {
+        ScanPoint at(double y, double z) {
             double dy = y - origin.y();
             double dz = z - origin.z();
-            return new At(dy * uy + dz * uz, dz * uy - dy * uz);
+            return new ScanPoint(dy * uy + dz * uz, dz * uy - dy * uz);
         }
 
-        At at(Point p) {
+        ScanPoint at(Point p) {
             return at(p.y(), p.z());
         }
     }
@@ -74,7 +74,7 @@ public record ScanSection(
     private static ScanSection of(Profile p, FilletProfile f) {
         Frame frame = new Frame(f.root(), f.memberB().dy(), f.memberB().dz());
         double reach = Math.max(f.legA().orElse(0), f.legB().orElse(0)) + NEAR_TOE;
-        List<Value> values = new ArrayList<>();
+        List<ScannedValue> values = new ArrayList<>();
         value(values, "legA", f.legA(), f.u().legA());
         value(values, "legB", f.legB(), f.u().legB());
         value(values, "throat", f.throat(), f.u().throat());
@@ -84,7 +84,7 @@ public record ScanSection(
         value(values, "undercutA", f.undercutA(), f.u().undercut());
         value(values, "undercutB", f.undercutB(), f.u().undercut());
         double size = f.size().orElse(0);
-        List<At> triangle = size == 0
+        List<ScanPoint> triangle = size == 0
                 ? List.of()
                 : List.of(
                         frame.at(f.root()),
@@ -113,7 +113,7 @@ public record ScanSection(
 
     private static ScanSection of(Profile p, ButtProfile b) {
         Frame frame = new Frame(b.toeA(), b.memberA().dy(), b.memberA().dz());
-        List<Value> values = new ArrayList<>();
+        List<ScannedValue> values = new ArrayList<>();
         value(values, "reinforcement", OptionalDouble.of(b.reinforcement()), b.u());
         value(values, "underfill", OptionalDouble.of(b.underfill()), b.u());
         value(values, "offset", OptionalDouble.of(Math.abs(b.offset())), b.u());
@@ -138,17 +138,17 @@ public record ScanSection(
                 "");
     }
 
-    private static void value(List<Value> values, String id, OptionalDouble value, double u) {
-        value.ifPresent(v -> values.add(new Value(id, v, u)));
+    private static void value(List<ScannedValue> values, String id, OptionalDouble value, double u) {
+        value.ifPresent(v -> values.add(new ScannedValue(id, v, u)));
     }
 
     private static Point along(Point from, Line line, double by) {
         return new Point(from.y() + by * line.dy(), from.z() + by * line.dz());
     }
 
-    private static List<Notch> notches(
+    private static List<ScannedUndercut> notches(
             Profile p, Frame frame, Line outA, Point toeA, double deepA, Line outB, Point toeB, double deepB) {
-        List<Notch> notches = new ArrayList<>();
+        List<ScannedUndercut> notches = new ArrayList<>();
         if (deepA >= LEAST_SHOWN) {
             notches.add(notch(p, frame, true, outA, toeA, deepA));
         }
@@ -159,7 +159,7 @@ public record ScanSection(
     }
 
     /** Where the surface lies closest to the depth that was found: a single wild point may lie deeper. */
-    private static Notch notch(Profile p, Frame frame, boolean a, Line out, Point toe, double depth) {
+    private static ScannedUndercut notch(Profile p, Frame frame, boolean a, Line out, Point toe, double depth) {
         double from = out.along(toe.y(), toe.z());
         Point best = toe;
         double closest = Double.MAX_VALUE;
@@ -172,11 +172,11 @@ public record ScanSection(
             }
         }
         double t = out.along(best.y(), best.z());
-        return new Notch(a, frame.at(best), frame.at(out.y() + t * out.dy(), out.z() + t * out.dz()), depth);
+        return new ScannedUndercut(a, frame.at(best), frame.at(out.y() + t * out.dy(), out.z() + t * out.dz()), depth);
     }
 
-    private static List<At> thinned(Profile p, Frame frame) {
-        List<At> points = new ArrayList<>();
+    private static List<ScanPoint> thinned(Profile p, Frame frame) {
+        List<ScanPoint> points = new ArrayList<>();
         int step = Math.max(1, (p.points() + MOST_POINTS - 1) / MOST_POINTS);
         for (int i = 0; i < p.points(); i += step) {
             points.add(frame.at(p.y()[i], p.z()[i]));

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import mensor.scan.ScanSection.At;
+import mensor.scan.ScanSection.ScanPoint;
 import mensor.scan.SimulatedWeld.Flaw;
 import mensor.scan.SimulatedWeld.FlawKind;
 import mensor.scan.WeldScan.Quantity;
@@ -66,7 +66,7 @@ class ScanComparisonTest {
         ScanSection s =
                 ScanSection.of(weld(new Flaw(FlawKind.UNDERCUT_B, 0, 60, 0.8)).profile(60, 0), true, 0.005);
         assertThat(s.why()).isEmpty();
-        assertThat(s.lines().get(1).get(0)).isEqualTo(new At(0, 0));
+        assertThat(s.lines().get(1).get(0)).isEqualTo(new ScanPoint(0, 0));
         assertThat(s.toes().get(1).x()).isCloseTo(8, within(0.2));
         assertThat(s.toes().get(1).y()).isCloseTo(0, within(0.05));
         assertThat(s.toes().get(0).y()).isCloseTo(8, within(0.2));

@@ -30,6 +30,7 @@ class DemoData implements ApplicationRunner {
     private final DemoCriteria books;
     private final DemoCauses causes;
     private final DemoClass schoolClass;
+    private final DemoScans scans;
     private final DemoRepairs repairs;
     private final HalfFilledDemo filling;
     private final Clock clock;
@@ -41,6 +42,7 @@ class DemoData implements ApplicationRunner {
             DemoCriteria books,
             DemoCauses causes,
             DemoClass schoolClass,
+            DemoScans scans,
             DemoRepairs repairs,
             HalfFilledDemo filling,
             Clock clock) {
@@ -50,6 +52,7 @@ class DemoData implements ApplicationRunner {
         this.books = books;
         this.causes = causes;
         this.schoolClass = schoolClass;
+        this.scans = scans;
         this.repairs = repairs;
         this.filling = filling;
         this.clock = clock;
@@ -77,6 +80,7 @@ class DemoData implements ApplicationRunner {
         lockGate();
         causes.load(actors);
         schoolClass.load(actors);
+        scans.load(actors);
         shop.findTaperOut(actors.get("quinn"));
     }
 

@@ -36,7 +36,7 @@ import org.springframework.stereotype.Component;
  * nodes share the folder.
  */
 @Component
-class ScanStore {
+public class ScanStore {
     /** So many points of a profile are kept for drawing. */
     private static final int DRAWN_POINTS = 400;
 
@@ -49,7 +49,7 @@ class ScanStore {
         this.folder = Path.of(folder);
     }
 
-    record Kept(String sha256, long bytes) {}
+    public record Kept(String sha256, long bytes) {}
 
     /** Keeps a file as it comes; what was broken off leaves nothing. */
     Kept keep(InputStream content, long most) throws IOException {

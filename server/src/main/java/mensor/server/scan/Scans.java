@@ -87,7 +87,7 @@ public class Scans implements InspectionScans {
         bench.lockForChange(actor, inspection);
     }
 
-    ScanStore.Kept keep(InputStream content) throws IOException {
+    public ScanStore.Kept keep(InputStream content) throws IOException {
         return store.keep(content, MOST_BYTES);
     }
 

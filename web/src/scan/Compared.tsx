@@ -1,0 +1,75 @@
+import { useQuery } from "@tanstack/react-query";
+import { Flex, Select } from "antd";
+import { useState } from "react";
+import { api, saidBy, type Bench } from "../lib/api";
+import type { Scan } from "../lib/api-scan";
+import { SmallTable } from "../lib/SmallTable";
+import { lengthIn, volumeIn } from "./words";
+
+/** Two scans of the weld held against each other: before and after, or how far a scanner repeats. */
+export function Compared({ bench, scans }: { bench: Bench; scans: Scan[] }) {
+  const [first, setFirst] = useState(scans[0]?.id);
+  const [second, setSecond] = useState(scans[1]?.id);
+  const ready = first !== undefined && second !== undefined && first !== second;
+  const compared = useQuery({
+    queryKey: ["scans-compared", bench.id, first, second],
+    queryFn: () => api.scanCompared(bench.id, first ?? "", second ?? "", bench.id),
+    enabled: ready,
+    staleTime: Infinity,
+  });
+  if (scans.length < 2) return null;
+  const options = scans.map((s) => ({ value: s.id, label: s.name }));
+  const units = bench.joint.units;
+  const c = compared.data;
+  return (
+    <section className="scan" aria-label="Two scans compared">
+      <h3>Two scans compared</h3>
+      <Flex wrap gap={8} align="center">
+        <Select
+          aria-label="First scan"
+          value={first}
+          options={options}
+          onChange={setFirst}
+          popupMatchSelectWidth={false}
+        />
+        <span>then</span>
+        <Select
+          aria-label="Second scan"
+          value={second}
+          options={options}
+          onChange={setSecond}
+          popupMatchSelectWidth={false}
+        />
+      </Flex>
+      {compared.isError && <p className="fault">{saidBy(compared.error)}</p>}
+      {c && (
+        <>
+          <p>
+            <b>
+              Put on {volumeIn(c.putOn, units)}, taken off {volumeIn(c.takenOff, units)}
+            </b>{" "}
+            (u {volumeIn(c.u, units)}) where both measured.{" "}
+            {c.changed.length > 0
+              ? `The section differs at ${c.changed.join(", ")}.`
+              : "The section is the same within both uncertainties."}
+          </p>
+          <SmallTable
+            rows={c.lines}
+            label="Differences along the weld"
+            rowKey={(l) => l.title}
+            columns={[
+              ["", (l) => l.title],
+              ["Mean", (l) => lengthIn(l.mean, units)],
+              ["SD", (l) => lengthIn(l.sd, units)],
+              ["Most", (l) => `${lengthIn(l.greatest, units)} at ${l.at}`],
+              ["Beyond k = 2", (l) => `${l.beyond} %`],
+            ]}
+          />
+          <p className="cautions">
+            Second less first, {units}. Two passes of one scanner: its repeatability is the SD over √2.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
