@@ -147,11 +147,30 @@ function ScanCard({ bench, scan: s, scans, mayChange, onSurface }: CardProps) {
         <Alert type="warning" showIcon title={`Not measured at ${s.holes.join(", ")}: inspect there by hand`} />
       )}
       {s.left.length > 0 && !s.withdrawn && <div className="small">Left out: {s.left.join("; ")}</div>}
+      {!s.withdrawn && <ByHand scan={s} />}
       {!s.withdrawn && s.proposals.length > 0 && (
         <Proposals key={s.sha256} bench={bench} scan={s} scans={scans} mayChange={mayChange} />
       )}
       {change.isError && <p className="fault">{saidBy(change.error)}</p>}
     </section>
+  );
+}
+
+/** Both stand; where they lie too far apart, one of them is wrong. */
+function ByHand({ scan: s }: { scan: Scan }) {
+  const beyond = s.byHand.filter((h) => h.beyond);
+  if (s.byHand.length === 0) return null;
+  return (
+    <>
+      {beyond.map((h) => (
+        <Alert key={h.words} type="warning" showIcon title={`Read it again: ${h.words}`} />
+      ))}
+      {beyond.length < s.byHand.length && (
+        <div className="small quiet">
+          {s.byHand.length - beyond.length} readings by hand agree with the scan within both uncertainties.
+        </div>
+      )}
+    </>
   );
 }
 

@@ -56,6 +56,24 @@ class ScanComparisonTest {
     }
 
     @Test
+    void aReadingByHandIsHeldAgainstTheScanByBothUncertainties() {
+        WeldScan.Track track = scanned(weld(), 0);
+        double u = 0.4 / Math.sqrt(12); // a division of 1/64 in
+        List<HandReading.Against> all = HandReading.against(
+                List.of(
+                        new HandReading(Quantity.LEG_A, 20, 8.15, u),
+                        new HandReading(Quantity.LEG_A, 40, 8.6, u),
+                        new HandReading(Quantity.REINFORCEMENT, 40, 1, u),
+                        new HandReading(Quantity.LEG_B, 400, 8, u)),
+                track);
+        assertThat(all).as("only what was scanned").hasSize(2);
+        assertThat(all.get(0).isBeyond()).isFalse();
+        assertThat(all.get(1).isBeyond()).isTrue();
+        assertThat(all.get(1).difference()).isCloseTo(-0.6, within(0.12));
+        assertThat(all.get(1).allowed()).isCloseTo(2 * u, within(0.15));
+    }
+
+    @Test
     void placesThatOneAloneMeasuredDoNotCount() {
         ScanComparison c = ScanComparison.of(scanned(weld(new Flaw(FlawKind.HOLE, 10, 30, 1)), 0), scanned(weld(), 1));
         assertThat(c.both()).isCloseTo(40, within(2.5));

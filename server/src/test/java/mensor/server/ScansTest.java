@@ -91,11 +91,21 @@ class ScansTest {
                 .contains("leg web");
         assertThat(ines.bytes(path + "/file")).isEqualTo(file);
 
+        ines.add(inspection, "READING", "'at':'6','legA':'5/16','legB':'11/32','division':'1/64'")
+                .expect(200);
+        JsonNode byHand = measured(inspection, path).get("byHand");
+        assertThat(byHand).as("both legs").hasSize(2);
+        assertThat(byHand.toString()).contains("leg web at 6.0: by hand 0.313, scanned 0.33");
+        assertThat(byHand.get(0).get("beyond").asBoolean())
+                .as("5/16 is .66 mm under what was made")
+                .isTrue();
+        assertThat(byHand.get(1).get("beyond").asBoolean()).isFalse();
+
         JsonNode bench = ines.post(path + "/take", ids(scan)).expect(200).json();
         JsonNode undercut = finding(bench, "undercut");
         assertThat(undercut.get("verdict").asString()).isEqualTo("reject");
         assertThat(finding(bench, "size").get("verdict").asString()).isEqualTo("accept");
-        assertThat(bench.get("entries").get(0).get("content").get("gauge").asString())
+        assertThat(bench.get("entries").get(1).get("content").get("gauge").asString())
                 .isEqualTo("line scanner");
         assertThat(measured(inspection, path).get("proposals").findValues("taken"))
                 .allMatch(JsonNode::asBoolean);

@@ -31,7 +31,7 @@ public record Contract(
                 waived == null ? List.of() : waived);
     }
 
-    Optional<GaugeForm> gauge(String name) {
+    public Optional<GaugeForm> gauge(String name) {
         return gauges.stream().filter(g -> g.name().equals(name)).findFirst();
     }
 

@@ -105,7 +105,7 @@ public class ScanLines {
                                 Quantity.UNDERCUT_B));
     }
 
-    private static String title(Quantity q, Joint joint) {
+    static String title(Quantity q, Joint joint) {
         return switch (q) {
             case LEG_A -> "leg " + joint.member(Toe.A).name();
             case LEG_B -> "leg " + joint.member(Toe.B).name();

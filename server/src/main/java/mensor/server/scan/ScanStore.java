@@ -37,11 +37,10 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class ScanStore {
-    /** So many points of a profile are kept for drawing. */
-    private static final int DRAWN_POINTS = 400;
+    /** A point, and where a profile begins with how many points it has. */
+    private static final int POINT = 2 * Float.BYTES;
 
-    private static final int HEAD = Float.BYTES + Integer.BYTES;
-    private static final int RECORD = HEAD + 2 * Float.BYTES * DRAWN_POINTS;
+    private static final int INDEX = Float.BYTES + Integer.BYTES;
 
     private final Path folder;
 
@@ -157,42 +156,37 @@ public class ScanStore {
                 "the scan's own file is not in the folder of scans: bring it back, or measure it again");
     }
 
-    /** Keeps profiles for drawing, each in as many bytes, so that any is found at once. */
+    /** Keeps profiles for drawing: their points one after another, then where each begins, so that any is found at once. */
     final class Drawing implements AutoCloseable {
         private final UUID scan;
         private final Path part;
-        private final FileChannel out;
-        private final ByteBuffer record = ByteBuffer.allocate(RECORD);
+        private final DataOutputStream out;
+        private final List<float[]> index = new ArrayList<>();
 
         Drawing(UUID scan) throws IOException {
             this.scan = scan;
             part = folder.resolve(scan + "-" + UUID.randomUUID() + ".part");
-            out = FileChannel.open(
-                    part, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING);
+            out = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(part), 1 << 16));
         }
 
         void add(Profile p) {
-            int step = Math.max(1, (p.points() + DRAWN_POINTS - 1) / DRAWN_POINTS);
-            int n = (p.points() + step - 1) / step;
-            record.clear();
-            record.putFloat((float) p.s()).putInt(n);
-            for (int i = 0; i < p.points(); i += step) {
-                record.putFloat((float) p.y()[i]).putFloat((float) p.z()[i]);
-            }
-            while (record.position() < RECORD) {
-                record.put((byte) 0);
-            }
-            record.flip();
             try {
-                while (record.hasRemaining()) {
-                    out.write(record);
+                for (int i = 0; i < p.points(); i++) {
+                    out.writeFloat((float) p.y()[i]);
+                    out.writeFloat((float) p.z()[i]);
                 }
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
+            index.add(new float[] {(float) p.s(), p.points()});
         }
 
         void keep() throws IOException {
+            for (float[] i : index) {
+                out.writeFloat(i[0]);
+                out.writeInt((int) i[1]);
+            }
+            out.writeInt(index.size());
             out.close();
             Files.move(part, profiles(scan), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         }
@@ -245,22 +239,23 @@ public class ScanStore {
 
     private List<Profile> profiles(UUID scan, Choice choice) {
         try (FileChannel in = FileChannel.open(profiles(scan), StandardOpenOption.READ)) {
-            int n = (int) (in.size() / RECORD);
-            var mapped = in.map(FileChannel.MapMode.READ_ONLY, 0, Math.min(in.size(), Integer.MAX_VALUE - 8));
-            n = Math.min(n, mapped.capacity() / RECORD);
+            long size = in.size();
+            int n = read(in, size - Integer.BYTES, Integer.BYTES).getInt();
+            ByteBuffer index = read(in, size - Integer.BYTES - (long) n * INDEX, n * INDEX);
             float[] places = new float[n];
+            long[] begins = new long[n + 1];
             for (int i = 0; i < n; i++) {
-                places[i] = mapped.getFloat(i * RECORD);
+                places[i] = index.getFloat();
+                begins[i + 1] = begins[i] + (long) index.getInt() * POINT;
             }
             List<Profile> profiles = new ArrayList<>();
             for (int i : choice.of(places)) {
-                int at = i * RECORD;
-                int points = mapped.getInt(at + Float.BYTES);
-                double[] y = new double[points];
-                double[] z = new double[points];
-                for (int k = 0; k < points; k++) {
-                    y[k] = mapped.getFloat(at + HEAD + 2 * Float.BYTES * k);
-                    z[k] = mapped.getFloat(at + HEAD + 2 * Float.BYTES * k + Float.BYTES);
+                ByteBuffer points = read(in, begins[i], (int) (begins[i + 1] - begins[i]));
+                double[] y = new double[points.remaining() / POINT];
+                double[] z = new double[y.length];
+                for (int k = 0; k < y.length; k++) {
+                    y[k] = points.getFloat();
+                    z[k] = points.getFloat();
                 }
                 profiles.add(new Profile(places[i], y, z));
             }
@@ -270,5 +265,15 @@ public class ScanStore {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static ByteBuffer read(FileChannel in, long at, int bytes) throws IOException {
+        ByteBuffer part = ByteBuffer.allocate(bytes);
+        while (part.hasRemaining()) {
+            if (in.read(part, at + part.position()) < 0) {
+                throw new IOException("the file of profiles ends too early");
+            }
+        }
+        return part.flip();
     }
 }

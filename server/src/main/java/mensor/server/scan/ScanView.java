@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param noise standard deviation of the surface about the members' lines, mm
  * @param left why profiles were left out, with how many
  * @param holes what of the weld was not measured, in words
+ * @param byHand readings by hand at places that it measured too
  * @param drawn its lines and profiles can be shown
  */
 public record ScanView(
@@ -36,6 +37,7 @@ public record ScanView(
         List<String> left,
         List<String> holes,
         List<ProposalView> proposals,
+        List<HandView> byHand,
         @Nullable String measuredBy,
         boolean drawn,
         String by,
@@ -48,6 +50,14 @@ public record ScanView(
      * @param taken it is an entry of the inspection
      */
     public record ProposalView(UUID id, Entry.Sort kind, EntryDocument content, String words, boolean taken) {}
+
+    /**
+     * Read by hand and scanned at one place: both stand.
+     *
+     * @param words what, where, and how far apart
+     * @param beyond further apart than both uncertainties allow, k = 2
+     */
+    public record HandView(String words, boolean beyond) {}
 
     /**
      * Lines along the weld, in mm, thinned so that no worst place is lost.

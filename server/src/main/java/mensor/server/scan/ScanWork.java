@@ -9,7 +9,6 @@ import mensor.exchange.MeasuredWeld;
 import mensor.exchange.UnreadableInput;
 import mensor.scan.MeasuredProfile;
 import mensor.scan.Profile;
-import mensor.server.MensorVersion;
 import mensor.server.background.BackgroundWorker;
 import mensor.server.background.Turn;
 import mensor.server.gauge.Gauges;

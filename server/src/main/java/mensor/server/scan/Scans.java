@@ -212,6 +212,8 @@ public class Scans implements InspectionScans {
         String gauge = gauges.find(s.gaugeId() == null ? new UUID(0, 0) : s.gaugeId())
                 .map(g -> g.name())
                 .orElse(null);
+        List<ProposalView> proposals = measured.map(m -> proposals(o, s, m)).orElse(List.of());
+        boolean drawn = s.state() == ScanEntity.State.MEASURED && store.isDrawn(s.drawnAs());
         return new ScanView(
                 s.id(),
                 s.name(),
@@ -230,9 +232,10 @@ public class Scans implements InspectionScans {
                         .orElse(null),
                 measured.map(m -> texts(m.path("why"))).orElse(List.of()),
                 measured.map(m -> holes(m, o.joint())).orElse(List.of()),
-                measured.map(m -> proposals(o, s, m)).orElse(List.of()),
+                proposals,
+                drawn ? ReadByHand.against(o, store.readLines(s.drawnAs()), proposals) : List.of(),
                 s.measuredBy(),
-                s.state() == ScanEntity.State.MEASURED && store.isDrawn(s.drawnAs()),
+                drawn,
                 people.nameOf(s.addedBy()),
                 s.addedAt(),
                 s.isWithdrawn());
