@@ -7,6 +7,7 @@ import { lazy, Suspense, useCallback, useMemo, useState, type ReactNode } from "
 import { Link, useParams, useSearchParams } from "react-router";
 import { useActor } from "../lib/session";
 import { saidBy, type Bench, type Entry, type Line, type Photo, type Section } from "../lib/api";
+import type { ScanLines } from "../lib/api-scan";
 import type { Waiting } from "../lib/outbox";
 import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
@@ -20,9 +21,10 @@ import { CriteriaPanel } from "./CriteriaPanel";
 import { FitUpWord } from "../welding-record/FitUpPanel";
 import { PassesPanel } from "../welding-record/PassesPanel";
 import { RepairPanel } from "../repair/RepairPanel";
-import { ScanLanes } from "../scan/ScanLanes";
+import { Lanes, ScanLanes } from "../scan/ScanLanes";
 import { ScannedSection } from "../scan/ScannedSection";
 import { ScanPanel } from "../scan/ScanPanel";
+import { useLive } from "../scan/useLive";
 import { useScans } from "../scan/useScans";
 import { EnteredPanel } from "./EnteredPanel";
 import { EntryDock } from "./EntryDock";
@@ -114,6 +116,7 @@ function BenchScreen({ bench }: { bench: Bench }) {
   };
   const outbox = useOutbox();
   const scans = useScans(bench.id);
+  const live = useLive(bench.id, () => void scans.again());
   const scanned = tab === "scan" ? scans.shown : undefined;
   const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
   const passes = bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
@@ -156,10 +159,12 @@ function BenchScreen({ bench }: { bench: Bench }) {
             {...(bench.again ? { worked: bench.again.spans, inspectedAt: bench.again.inspectedAt } : {})}
             beside={<Before bench={bench} cursor={cursor} draws={mayChange} />}
             under={
-              scanned &&
-              ((frame) => (
-                <ScanLanes inspection={bench.id} scan={scanned.id} frame={frame} cursor={cursor} units={units} />
-              ))
+              live.lines
+                ? (frame) => <Lanes data={live.lines as ScanLines} frame={frame} cursor={cursor} units={units} />
+                : scanned &&
+                  ((frame) => (
+                    <ScanLanes inspection={bench.id} scan={scanned.id} frame={frame} cursor={cursor} units={units} />
+                  ))
             }
           />
         </section>
@@ -221,7 +226,14 @@ function BenchScreen({ bench }: { bench: Bench }) {
                   </>
                 )}
                 {tab === "scan" && (
-                  <ScanPanel bench={bench} scans={scans} mayChange={mayChange} cursor={cursor} onCursor={setCursor} />
+                  <ScanPanel
+                    bench={bench}
+                    scans={scans}
+                    live={live}
+                    mayChange={mayChange}
+                    cursor={cursor}
+                    onCursor={setCursor}
+                  />
                 )}
                 {tab === "causes" && <CausesPanel bench={bench} />}
                 {tab === "repair" && <RepairPanel bench={bench} />}

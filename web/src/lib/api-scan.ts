@@ -3,8 +3,9 @@ import { answer, client, Refused } from "./client";
 
 export type Scan = Schemas["ScanView"];
 export type ScanProposal = Schemas["ProposalView"];
-export type ScanLines = Schemas["LinesView"];
-export type ScanLine = Schemas["ScannedLineView"];
+/** A place that was not measured has no value. */
+export type ScanLine = Omit<Schemas["ScannedLineView"], "values"> & { values: (number | null)[] };
+export type ScanLines = Omit<Schemas["LinesView"], "lines"> & { lines: ScanLine[] };
 export type ScanSection = Schemas["ScanSection"];
 export type Compared = Schemas["ComparedView"];
 
@@ -24,7 +25,7 @@ export const scanning = {
     answer(client.POST("/api/inspections/{id}/scans/{scanId}/measure", at(id, scanId))),
   takeScan: (id: string, scanId: string, proposals: string[]) =>
     answer(client.POST("/api/inspections/{id}/scans/{scanId}/take", { ...at(id, scanId), body: { proposals } })),
-  scanLines: (id: string, scanId: string, from?: number, to?: number) =>
+  scanLines: (id: string, scanId: string, from?: number, to?: number): Promise<ScanLines> =>
     answer(
       client.GET("/api/inspections/{id}/scans/{scanId}/lines", {
         params: { path: { id, scanId }, query: { from, to } },
@@ -82,6 +83,40 @@ export function sendScan(
   if (csrf) request.setRequestHeader("X-XSRF-TOKEN", decodeURIComponent(csrf));
   request.send(file);
   return { done, cancel: () => request.abort() };
+}
+
+/** What a live scan tells of one profile. */
+export type LiveRow = { s: number; values?: Record<string, number>; why?: string };
+
+/** Scans by the simulated scanner; each line is told as it comes. Ends when the weld does, or when it is stopped: what came is kept. */
+export async function scanLive(
+  id: string,
+  scanId: string,
+  speed: number,
+  signal: AbortSignal,
+  onHead: (head: ScanLines) => void,
+  onRow: (row: LiveRow) => void,
+): Promise<void> {
+  const csrf = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+  const response = await window.fetch(`/api/inspections/${id}/scans/${scanId}/live?speed=${speed}`, {
+    method: "POST",
+    signal,
+    headers: csrf ? { "X-XSRF-TOKEN": decodeURIComponent(csrf) } : {},
+  });
+  if (!response.ok || !response.body)
+    throw new Refused(response.status, detail(read(await response.text())), [], undefined);
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = "";
+  let first = true;
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    const lines = (rest + part.value).split("\n");
+    rest = lines.pop() ?? "";
+    for (const line of lines) {
+      if (first) onHead(JSON.parse(line) as ScanLines);
+      else onRow(JSON.parse(line) as LiveRow);
+      first = false;
+    }
+  }
 }
 
 function read(text: string): unknown {

@@ -33,8 +33,13 @@ export function ScanLanes({ inspection, scan, frame, cursor, units }: Props) {
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-  if (!lines.data) return null;
-  const data = lines.data;
+  return lines.data ? <Lanes data={lines.data} frame={frame} cursor={cursor} units={units} /> : null;
+}
+
+type LanesProps = { data: ScanLines; frame: StripFrame; cursor: number; units: string };
+
+/** The lines themselves, of a scan that is kept or of one that goes on. */
+export function Lanes({ data, frame, cursor, units }: LanesProps) {
   const shown = lanes
     .map((lane) => ({ ...lane, lines: data.lines.filter((l) => lane.ids.includes(l.id)) }))
     .filter((lane) => lane.lines.length > 0);
@@ -163,7 +168,8 @@ function range(lines: ScanLine[], fromZero: boolean): [number, number] {
   const all = lines.flatMap((l) => l.values.filter((v): v is number => v !== null));
   const limits = lines.flatMap((l) => (l.limit === null || l.limit === undefined ? [] : [l.limit]));
   const low = fromZero ? 0 : Math.min(...all, ...limits);
-  const high = Math.max(...all, ...limits, low + 0.2);
+  // a line that is even looks even: noise does not fill the lane
+  const high = Math.max(...all, ...limits, low + (fromZero ? 0.2 : 1.2));
   const room = (high - low) * 0.12;
   return [fromZero ? 0 : low - room, high + room];
 }

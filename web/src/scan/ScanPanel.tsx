@@ -9,20 +9,28 @@ import { FileButton } from "../lib/FileButton";
 import { newId } from "../lib/id";
 import { showBench } from "../bench/useBench";
 import { Compared } from "./Compared";
+import type { Live } from "./useLive";
 import type { Scans } from "./useScans";
 import { sizeOf } from "./words";
 
 const SurfaceDialog = lazy(() => import("./SurfaceDialog"));
 
-type Props = { bench: Bench; scans: Scans; mayChange: boolean; cursor: number; onCursor: (mm: number) => void };
+type Props = {
+  bench: Bench;
+  scans: Scans;
+  live: Live;
+  mayChange: boolean;
+  cursor: number;
+  onCursor: (mm: number) => void;
+};
 
 /** Scans of the weld: sent, measured, and what each proposes. */
-export function ScanPanel({ bench, scans, mayChange, cursor, onCursor }: Props) {
+export function ScanPanel({ bench, scans, live, mayChange, cursor, onCursor }: Props) {
   const [surface, setSurface] = useState<Scan>();
   const standing = scans.all.filter((s) => !s.withdrawn);
   return (
     <>
-      {mayChange && <Sending bench={bench} scans={scans} />}
+      {mayChange && <Sending bench={bench} scans={scans} live={live} />}
       {scans.all.length === 0 && (
         <p className="quiet">
           No scan yet. A profile scanner’s file (CSV, PLY or X3P) is measured along the whole weld: legs, throat,
@@ -56,7 +64,7 @@ export function ScanPanel({ bench, scans, mayChange, cursor, onCursor }: Props) 
   );
 }
 
-function Sending({ bench, scans }: { bench: Bench; scans: Scans }) {
+function Sending({ bench, scans, live }: { bench: Bench; scans: Scans; live: Live }) {
   const gauges = useQuery({ queryKey: ["gauges"], queryFn: api.gauges });
   const [gauge, setGauge] = useState<string>();
   const [sent, setSent] = useState<{ name: string; part: number; cancel: () => void }>();
@@ -84,6 +92,13 @@ function Sending({ bench, scans }: { bench: Bench; scans: Scans }) {
           ]}
           popupMatchSelectWidth={false}
         />
+        {live.lines ? (
+          <Button danger onClick={live.stop}>
+            Stop scanning
+          </Button>
+        ) : (
+          <Button onClick={() => live.start(60)}>Scan live (simulated)</Button>
+        )}
         {sent && (
           <>
             <Progress percent={sent.part} size="small" className="sending" aria-label={`Sending ${sent.name}`} />
@@ -91,11 +106,13 @@ function Sending({ bench, scans }: { bench: Bench; scans: Scans }) {
           </>
         )}
       </Flex>
-      {fault !== undefined && (
-        <p role="alert" className="fault">
-          {saidBy(fault)}
-        </p>
-      )}
+      {[fault, live.fault]
+        .filter((f) => f !== undefined)
+        .map((f) => (
+          <p key={saidBy(f)} role="alert" className="fault">
+            {saidBy(f)}
+          </p>
+        ))}
     </>
   );
 }

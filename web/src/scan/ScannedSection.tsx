@@ -9,6 +9,9 @@ import { lengthIn, measureWords } from "./words";
 type Props = { inspection: string; scan: string; cursor: number; units: string; drawn: Section };
 type At = { x: number; y: number };
 
+/** What lies farther from the cursor, mm, is not what is under it. */
+const farther = 4;
+
 /** The scanned profile nearest to the cursor, with the lines that were laid over it and what was read from them. */
 export function ScannedSection({ inspection, scan, cursor, units, drawn }: Props) {
   const section = useQuery({
@@ -18,10 +21,17 @@ export function ScannedSection({ inspection, scan, cursor, units, drawn }: Props
     staleTime: Infinity,
   });
   const s = section.data;
+  const away = s !== undefined && Math.abs(s.s - cursor) > farther;
   return (
     <>
       <header>
-        <h2>{s ? `Scanned at ${showPlace(s.s, units)} ${units}` : "Scanned section"}</h2>
+        <h2>
+          {!s
+            ? "Scanned section"
+            : away
+              ? `Not measured here; nearest at ${showPlace(s.s, units)} ${units}`
+              : `Scanned at ${showPlace(s.s, units)} ${units}`}
+        </h2>
       </header>
       <div className="body foot">
         {s ? <Profile s={s} units={units} names={drawn.members.map((m) => m.label)} /> : <div />}

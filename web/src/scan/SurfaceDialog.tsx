@@ -34,7 +34,7 @@ export default function SurfaceDialog({ bench, scan, cursor, onCursor, onClose }
       footer={null}
       onCancel={onClose}
       width={1180}
-      style={{ top: 16 }}
+      centered
     >
       {surface.isError && <p className="fault">{saidBy(surface.error)}</p>}
       {relief && relief.rows > 1 && (

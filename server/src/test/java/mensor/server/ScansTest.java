@@ -212,4 +212,25 @@ class ScansTest {
                         .asBoolean())
                 .isTrue();
     }
+
+    /** The simulated scanner goes along, stops, goes back a little: the lines come as it moves, and the scan is kept once, each place once. */
+    @Test
+    void aWeldIsScannedLive() throws Exception {
+        String inspection = inspection();
+        String path = inspection + "/scans/" + UUID.randomUUID();
+        String[] lines = ines.post(path + "/live?speed=2000&seed=5", "{}")
+                .expect(200)
+                .text()
+                .split("\n");
+        assertThat(lines[0]).contains("\"legA\"").contains("\"limitWords\":\"5/16 in\"");
+        assertThat(lines.length).as("going back, some places come twice").isGreaterThan(611 + 10);
+        assertThat(lines[5]).contains("\"s\":4.0").contains("throat");
+        JsonNode scan = measured(inspection, path);
+        assertThat(scan.get("profiles").asInt()).isEqualTo(610);
+        assertThat(scan.get("device").asString()).isEqualTo("simulated scanner");
+        assertThat(scan.get("proposals").toString()).contains("undercut web toe");
+        assertThat(ines.post(inspection + "/scans/" + UUID.randomUUID() + "/live?speed=0", "{}")
+                        .status())
+                .isEqualTo(422);
+    }
 }

@@ -1,6 +1,7 @@
 package mensor.server.scan;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +15,7 @@ import mensor.server.people.Actor;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import mensor.server.web.UploadedFile;
+import mensor.weld.Joint;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -38,12 +40,14 @@ import org.springframework.web.bind.annotation.RestController;
 class ScanController {
     private final Scans scans;
     private final ScanLines lines;
+    private final LiveScans live;
     private final ScanStore store;
     private final BenchViews views;
 
-    ScanController(Scans scans, ScanLines lines, ScanStore store, BenchViews views) {
+    ScanController(Scans scans, ScanLines lines, LiveScans live, ScanStore store, BenchViews views) {
         this.scans = scans;
         this.lines = lines;
+        this.live = live;
         this.store = store;
         this.views = views;
     }
@@ -70,6 +74,30 @@ class ScanController {
             throws IOException {
         scans.checkMayAdd(actor, id);
         return scans.add(actor, id, scanId, name, gauge, scans.keep(request.getInputStream()));
+    }
+
+    /**
+     * Scans by the simulated scanner: lines of JSON as it moves along, first what is read of this weld, then a line a profile; the scan is kept at the end,
+     * or where whoever asked goes away.
+     *
+     * @param speed in mm a second
+     */
+    @PostMapping(value = "/{scanId}/live", produces = MediaType.APPLICATION_NDJSON_VALUE)
+    void live(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @PathVariable UUID scanId,
+            @RequestParam(defaultValue = "60") double speed,
+            @RequestParam(required = false) Long seed,
+            HttpServletResponse response)
+            throws IOException, InterruptedException {
+        if (!(speed >= 1 && speed <= 2000)) {
+            throw Refusal.invalid("speed", "1 to 2000 mm a second");
+        }
+        Joint joint = live.joint(actor, id);
+        response.setContentType(MediaType.APPLICATION_NDJSON_VALUE);
+        long made = seed == null ? scanId.getMostSignificantBits() : seed;
+        live.scan(actor, id, scanId, joint, new SimulatedScanner(joint, made, speed), response.getOutputStream());
     }
 
     @DeleteMapping("/{scanId}")

@@ -71,16 +71,35 @@ public class ScanLines {
             for (int i = 0; i < taken.length; i++) {
                 at[i] = Double.isNaN(values[taken[i]]) ? null : Double.valueOf(round(values[taken[i]]));
             }
-            Optional<DrawnLimit> limit = limit(q, joint, o);
-            lines.add(new ScannedLineView(
-                    q.id(),
-                    title(q, joint),
-                    limit.map(l -> Scans.mm(l.at())).orElse(null),
-                    limit.map(l -> l.at().shownWithUnit()).orElse(null),
-                    limit.map(DrawnLimit::least).orElse(false),
-                    at));
+            lines.add(line(q, joint, o, at));
         }
         return new LinesView(length, s, lines, holes(track, length));
+    }
+
+    private ScannedLineView line(Quantity q, Joint joint, Bench.State o, Double[] values) {
+        Optional<DrawnLimit> limit = limit(q, joint, o);
+        return new ScannedLineView(
+                q.id(),
+                title(q, joint),
+                limit.map(l -> Scans.mm(l.at())).orElse(null),
+                limit.map(l -> l.at().shownWithUnit()).orElse(null),
+                limit.map(DrawnLimit::least).orElse(false),
+                values);
+    }
+
+    /** The lines of a weld of which nothing is scanned yet. */
+    @Transactional(readOnly = true)
+    public LinesView none(Actor actor, UUID inspection) {
+        Bench.State o = bench.open(actor, inspection);
+        Joint joint = Scans.joint(o.joint());
+        double length = Scans.mm(joint.length());
+        return new LinesView(
+                length,
+                new double[0],
+                shown(joint.isFillet()).stream()
+                        .map(q -> line(q, joint, o, new Double[0]))
+                        .toList(),
+                List.of(new ReachView(0, length)));
     }
 
     private static double round(double v) {
