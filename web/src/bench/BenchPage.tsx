@@ -195,10 +195,10 @@ function BenchScreen({ bench }: { bench: Bench }) {
                 tabBarGutter={14}
                 tabBarExtraContent={small && <NarrowTabs narrow={narrow} setNarrow={setNarrow} />}
                 items={[
-                  { key: "book", label: "Acceptance criteria" },
+                  { key: "book", label: "Criteria" },
                   { key: "entered", label: `Entries (${standing.length})` },
-                  { key: "passes", label: `Passes (${passes})` },
-                  { key: "scan", label: `Scan (${scans.all.filter((s) => !s.withdrawn).length})` },
+                  { key: "passes", label: countedTab("Passes", passes) },
+                  { key: "scan", label: countedTab("Scan", scans.all.filter((s) => !s.withdrawn).length) },
                   ...(rejected || bench.again ? [{ key: "repair", label: "Repair" }] : []),
                   ...(holds(actor, "VIEWER") ? [] : [{ key: "causes", label: "Causes" }]),
                   { key: "beside", label: "Compare" },
@@ -278,6 +278,11 @@ function BenchScreen({ bench }: { bench: Bench }) {
       )}
     </div>
   );
+}
+
+/** How many there are, where there are any: the tabs have little room. */
+function countedTab(word: string, count: number): string {
+  return count > 0 ? `${word} (${count})` : word;
 }
 
 /** The section nearest to the cursor that was read by hand. */

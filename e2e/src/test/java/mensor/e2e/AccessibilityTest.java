@@ -89,6 +89,10 @@ class AccessibilityTest extends InTheBrowser {
         page.locator(".defect .nc a").first().click();
         assertThat(page.locator(".ticket .place")).isVisible();
         inspection(page, "repair ticket");
+        openFromWorklist(page, "SN-3");
+        tab(page, "^Scan").click();
+        assertThat(page.getByText("Two scans compared")).isVisible();
+        inspection(page, "bench, scans");
         openFromWorklist(page, "ST1-46");
         tab(page, "Causes").click();
         page.getByText("Check for a sign").click();

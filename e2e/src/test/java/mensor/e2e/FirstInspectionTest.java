@@ -191,7 +191,7 @@ class FirstInspectionTest extends InTheBrowser {
         page.getByLabel("Amps").press("Enter");
         assertThat(page.getByText("1/8 in E7018 at 95 A: the rod's range is 115–165 A"))
                 .isVisible();
-        tab(page, "Acceptance criteria").click();
+        tab(page, "Criteria").click();
         finding(page, "slag").locator("button").first().click();
         Locator causes = page.getByLabel("Likely causes");
         assertThat(causes.locator("[data-cause]").first()).hasAttribute("data-cause", "current-low");

@@ -63,7 +63,7 @@ class GroovesAndCodesTest extends InTheBrowser {
         assertThat(profile).containsText("incomplete 3.175 mm of 1 mm"); // the width of the face was not read
         assertThat(page.locator(".ant-table-thead")).containsText("the contract’s code");
         assertFits(page);
-        tab(page, "Acceptance criteria").click();
+        tab(page, "Criteria").click();
         assertThat(finding(page, "profile")).hasAttribute("data-verdict", "reject");
     }
 

@@ -38,7 +38,7 @@ class ScanTest extends InTheBrowser {
         assertThat(verdict(page)).hasText("Reject");
         assertThat(page.getByText(Pattern.compile("^All \\d+ proposals are entries")))
                 .isVisible();
-        tab(page, "Acceptance criteria").click();
+        tab(page, "Criteria").click();
         assertThat(finding(page, "undercut")).hasAttribute("data-verdict", "reject");
     }
 

@@ -70,7 +70,19 @@ class ScreenshotsTest extends InTheBrowser {
         ines.getByLabel("Find a weld").fill("CA-01");
         ines.getByText("alike: one sheet").first().click();
         shoot(ines, "sheet");
-        room(ines, "/repairs", "repairs");
+        openFromWorklist(ines, "SN-1");
+        tab(ines, "^Scan").click();
+        assertThat(ines.locator("[data-lane=undercut]")).isVisible();
+        ines.locator(".strip [tabindex='0']").focus();
+        for (int i = 0; i < 5; i++) {
+            ines.keyboard().press("ArrowRight");
+        }
+        shoot(ines, "scan");
+        ines.getByText("Surface …").first().click();
+        assertThat(ines.locator("canvas.surface[data-drawn]")).isVisible();
+        ines.waitForTimeout(1_500);
+        shoot(ines, "surface");
+        ines.keyboard().press("Escape");
         room(ines, "/reject-rates", "reject-rates");
         ines.navigate(mensor.address() + "/test-pieces?list=bench");
         ines.getByText("CP-4").click();
@@ -90,9 +102,5 @@ class ScreenshotsTest extends InTheBrowser {
         rufus.locator(".defect .nc a").first().click();
         assertThat(rufus.locator(".place")).isVisible();
         shoot(rufus, "ticket");
-
-        Page small = as("ines", 1024, 768);
-        openFromWorklist(small, "RL-1");
-        shoot(small, "bench-small");
     }
 }

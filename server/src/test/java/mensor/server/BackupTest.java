@@ -48,6 +48,8 @@ class BackupTest {
             quinn.put("/api/gauges/" + java.util.UUID.randomUUID(), gauge("before"))
                     .expect(200);
             Files.writeString(data.resolve("seals.jsonl"), "a seal\n");
+            Files.writeString(Files.createDirectories(data.resolve("scans")).resolve("abc.scan"), "a scan");
+            Files.writeString(data.resolve("scans/coming.part"), "half of one");
             Files.writeString(data.resolve("backup-wanted"), copy + "\n");
             for (int i = 0; i < 300 && Files.exists(data.resolve("backup-wanted")); i++) {
                 Thread.sleep(100);
@@ -64,6 +66,8 @@ class BackupTest {
             assertThat(zip.getEntry("seals.jsonl"))
                     .as("what stands beside the database")
                     .isNotNull();
+            assertThat(zip.getEntry("scans/abc.scan")).isNotNull();
+            assertThat(zip.getEntry("scans/coming.part")).isNull();
         }
         Path restored = Files.createDirectory(folder.resolve("restored"));
         Restore.execute(copy.toString(), restored.toString(), "mensor");

@@ -40,6 +40,7 @@ class Backups {
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
     private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
+    private static final String SCANS = "scans";
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final DataSource database;
@@ -71,12 +72,17 @@ class Backups {
 
     /** Writes a copy; it is there whole, with its sum, or not at all. */
     void write(Path file) throws IOException {
+        write(file, false);
+    }
+
+    /** @param scans their files too, which do not change and may be large: not in each night's copy */
+    private void write(Path file, boolean scans) throws IOException {
         Files.createDirectories(file.toAbsolutePath().getParent());
         Path part = file.resolveSibling(file.getFileName() + ".part.zip");
         try {
             Map<String, byte[]> beside = beside();
             new JdbcTemplate(database).execute("BACKUP TO '" + part.toString().replace("'", "''") + "'");
-            add(beside, part);
+            add(beside, scans ? scans() : List.of(), part);
             Files.writeString(
                     file.resolveSibling(file.getFileName() + ".sha256"),
                     sha256(part) + "  " + file.getFileName() + "\n");
@@ -101,8 +107,25 @@ class Backups {
         return files;
     }
 
-    private static void add(Map<String, byte[]> files, Path zip) throws IOException {
+    /** Each whole, since a file gets its name only once it is. */
+    private List<Path> scans() throws IOException {
+        Path folder = data.resolve(SCANS);
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> all = Files.list(folder)) {
+            return all.filter(p -> !p.toString().endsWith(".part")).toList();
+        }
+    }
+
+    private static void add(Map<String, byte[]> files, List<Path> scans, Path zip) throws IOException {
         try (FileSystem copy = FileSystems.newFileSystem(zip, Map.of())) {
+            if (!scans.isEmpty()) {
+                Files.createDirectory(copy.getPath("/" + SCANS));
+            }
+            for (Path scan : scans) {
+                Files.copy(scan, copy.getPath("/" + SCANS, scan.getFileName().toString()));
+            }
             for (Map.Entry<String, byte[]> f : files.entrySet()) {
                 Files.write(copy.getPath("/" + f.getKey()), f.getValue());
             }
@@ -157,7 +180,7 @@ class Backups {
             String answer;
             try {
                 if (embedded) {
-                    write(Path.of(Files.readString(wanted).strip()));
+                    write(Path.of(Files.readString(wanted).strip()), true);
                     answer = "written";
                 } else {
                     answer =
