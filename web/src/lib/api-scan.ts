@@ -23,6 +23,8 @@ export const scanning = {
     answer(client.POST("/api/inspections/{id}/scans/{scanId}/restore", at(id, scanId))),
   measureScan: (id: string, scanId: string) =>
     answer(client.POST("/api/inspections/{id}/scans/{scanId}/measure", at(id, scanId))),
+  recountScan: (id: string, scanId: string) =>
+    answer(client.GET("/api/inspections/{id}/scans/{scanId}/again", at(id, scanId))),
   takeScan: (id: string, scanId: string, proposals: string[]) =>
     answer(client.POST("/api/inspections/{id}/scans/{scanId}/take", { ...at(id, scanId), body: { proposals } })),
   scanLines: (id: string, scanId: string, from?: number, to?: number): Promise<ScanLines> =>

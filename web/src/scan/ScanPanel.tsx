@@ -164,12 +164,33 @@ function ScanCard({ bench, scan: s, scans, mayChange, onSurface }: CardProps) {
         <Alert type="warning" showIcon title={`Not measured at ${s.holes.join(", ")}: inspect there by hand`} />
       )}
       {s.left.length > 0 && !s.withdrawn && <div className="small">Left out: {s.left.join("; ")}</div>}
+      {!s.withdrawn && s.notes.map((n) => <Alert key={n} type="warning" showIcon title={n} />)}
       {!s.withdrawn && <ByHand scan={s} />}
       {!s.withdrawn && s.proposals.length > 0 && (
         <Proposals key={s.sha256} bench={bench} scan={s} scans={scans} mayChange={mayChange} />
       )}
+      {s.state === "measured" && bench.state === "SIGNED" && <ComputedAgain inspection={bench.id} scan={s} />}
       {change.isError && <p className="fault">{saidBy(change.error)}</p>}
     </section>
+  );
+}
+
+/** What was signed, had again from the file. */
+function ComputedAgain({ inspection, scan: s }: { inspection: string; scan: Scan }) {
+  const again = useMutation({ mutationFn: () => api.recountScan(inspection, s.id) });
+  return (
+    <div>
+      <Button disabled={again.isPending} onClick={() => again.mutate()}>
+        Compute it again
+      </Button>{" "}
+      {again.data?.same && <span className="v-accept">✓ the same to the letter, by {again.data.now}</span>}
+      {again.data && !again.data.same && (
+        <span className="fault">
+          not the same by {again.data.now} ({again.data.then} measured it): {again.data.differing.join(", ")}
+        </span>
+      )}
+      {again.isError && <span className="fault">{saidBy(again.error)}</span>}
+    </div>
   );
 }
 

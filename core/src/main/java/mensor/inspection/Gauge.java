@@ -1,6 +1,7 @@
 package mensor.inspection;
 
 import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Optional;
 import mensor.length.Length;
 import mensor.weld.Day;
@@ -22,6 +23,11 @@ public record Gauge(
         Optional<LocalDate> due,
         Optional<LocalDate> foundOut,
         Optional<Length> uncertainty) {
+
+    /** Whether a gauge of this name or kind scans: what it gives comes with an uncertainty of its own. */
+    public static boolean scans(String word) {
+        return word.toLowerCase(Locale.ROOT).contains("scan");
+    }
 
     /** Why it may not be used on a day; empty where it may. Its due day is still good; without one nothing lapses. */
     public Optional<String> fault(LocalDate day) {

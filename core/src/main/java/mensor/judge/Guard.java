@@ -34,6 +34,11 @@ public record Guard(BigDecimal factor, List<Optional<Length>> readings, List<Opt
         return Optional.of(resolution.inQuadrature(certified).rounded());
     }
 
+    /** A scanner's: its values come with twice their own standard uncertainty in place of a division, the device's in it. */
+    public static Length ofScan(Length twice) {
+        return RealLength.of(twice).dividedBy(TWO).rounded();
+    }
+
     Optional<Length> band(Optional<Length> uncertainty) {
         return uncertainty.map(u -> RealLength.of(u).times(factor).rounded());
     }

@@ -2,8 +2,6 @@ package mensor.scan;
 
 /** One profile across a butt, once its members' lines are found. */
 final class ButtMeasure {
-    private static final double STEP = 0.1;
-    private static final double SMOOTH = 1.2;
     /** The lines end so far before the toes, because they stop a little early. */
     private static final double EARLY = 1.5;
 
@@ -56,22 +54,8 @@ final class ButtMeasure {
         double xB = middle + toeB.at() * cos;
         double hB = (b.y() + along(b, midY, midZ, toeB.at())[0] - a.y()) * -a.dz()
                 + (b.z() + along(b, midY, midZ, toeB.at())[1] - a.z()) * a.dy();
-        double chord = Math.hypot(xB - xA, hB);
-        double area = 0;
-        double above = 0;
-        double under = 0;
-        double offset = heightOfB(middle);
-        for (double x = xA; x <= xB; x += STEP) {
-            Curve c = overA.between(Math.max(xA, x - SMOOTH / 2), Math.min(xB, x + SMOOTH / 2), x);
-            if (c == null) {
-                continue;
-            }
-            double h = c.a();
-            double off = ((xB - xA) * h - hB * (x - xA)) / chord;
-            area += off * chord / (xB - xA) * STEP;
-            above = Math.max(above, off);
-            under = Math.max(under, Math.min(-h, heightOfB(x) - h));
-        }
+        FaceRun face = FaceRun.of(overA, xA, 0, xB, hB);
+        double under = Underfill.of(face, a, b);
         double lineU = Math.hypot(a.uncertainty(a.length() / 2 + half), b.uncertainty(b.length() / 2 + half));
         return new MeasuredProfile.Butt(new ButtProfile(
                 p.s(),
@@ -80,30 +64,17 @@ final class ButtMeasure {
                 new Point(a.y() + xA * a.dy(), a.z() + xA * a.dz()),
                 new Point(b.y() + along(b, midY, midZ, toeB.at())[0], b.z() + along(b, midY, midZ, toeB.at())[1]),
                 bend,
-                chord,
-                above,
+                face.chord(),
+                Convexity.of(face).above(),
                 under > 3 * noise ? under : 0,
-                offset,
+                MemberOffset.at(a, b, middle),
                 UndercutDepth.of(outA, toeA.at(), outA.last(), noise),
                 UndercutDepth.of(outB, toeB.at(), outB.last(), noise),
                 toeA.angle(),
                 toeB.angle(),
-                area,
+                face.areaOverChord(),
                 noise,
                 Math.hypot(noise / Math.sqrt(8), Math.hypot(deviceU, lineU))));
-    }
-
-    /** Of B's line, square to A's, at a place along A. */
-    private double heightOfB(double x) {
-        double py = a.y() + x * a.dy();
-        double pz = a.z() + x * a.dz();
-        // where the square to A at that place meets B
-        double ny = -a.dz();
-        double nz = a.dy();
-        double det = ny * -b.dz() + b.dy() * nz;
-        double ry = b.y() - py;
-        double rz = b.z() - pz;
-        return (ry * -b.dz() + b.dy() * rz) / det;
     }
 
     private static double[] projected(double py, double pz, Line l) {

@@ -7,7 +7,6 @@ import java.util.function.IntPredicate;
 final class FilletMeasure {
     private static final double RIGHT = 90;
     private static final double RIGHT_WITHIN = 2;
-    private static final double STEP = 0.1;
     private static final double SMOOTH = 1.2;
 
     private final Profile p;
@@ -64,32 +63,13 @@ final class FilletMeasure {
         double hA = toeA.at() * Math.cos(half);
         double xB = toeB.at() * Math.sin(half);
         double hB = toeB.at() * Math.cos(half);
-        double throat = Double.MAX_VALUE;
-        double leastSum = Double.MAX_VALUE;
-        double area = toeA.at() * toeB.at() * Math.sin(Math.toRadians(dihedral)) / 2;
-        double above = 0;
-        double below = 0;
-        double chord = Math.hypot(xB - xA, hB - hA);
+        FaceRun face = FaceRun.of(corner, xA, hA, xB, hB);
+        double throat = Throat.of(face);
         double leg = Math.min(toeA.at(), toeB.at());
-        for (double x = xA; x <= xB; x += STEP) {
-            double from = Math.max(xA, x - SMOOTH / 2);
-            double to = Math.min(xB, x + SMOOTH / 2);
-            Curve c = corner.between(from, to, x);
-            if (c == null) {
-                continue;
-            }
-            double h = c.a();
-            throat = Math.min(throat, Math.hypot(x, h));
-            if (Math.abs(x) <= leg * Math.sin(half)) {
-                leastSum = Math.min(leastSum, h / Math.cos(half));
-            }
-            double off = ((xB - xA) * (h - hA) - (hB - hA) * (x - xA)) / chord;
-            area += off * chord / (xB - xA) * STEP;
-            above = Math.max(above, off);
-            below = Math.max(below, -off);
-        }
+        Convexity bulge = Convexity.of(face);
+        double area = toeA.at() * toeB.at() * Math.sin(Math.toRadians(dihedral)) / 2 + face.areaOverChord();
         boolean right = Math.abs(dihedral - RIGHT) <= RIGHT_WITHIN;
-        double size = right ? Math.min(leg, leastSum) : Math.min(leg, throat / Math.cos(half));
+        double size = right ? InscribedTriangle.of(face, leg, half) : Math.min(leg, throat / Math.cos(half));
         double lineU = Math.hypot(a.uncertainty(a.length() / 2 + toeA.at()), b.uncertainty(b.length() / 2 + toeB.at()));
         double pointU = Math.hypot(noise / Math.sqrt(8), Math.hypot(deviceU, lineU));
         FilletProfile.Uncertainty u = new FilletProfile.Uncertainty(
@@ -111,9 +91,9 @@ final class FilletMeasure {
                 OptionalDouble.of(toeB.at()),
                 OptionalDouble.of(throat),
                 OptionalDouble.of(size),
-                OptionalDouble.of(above),
-                OptionalDouble.of(below),
-                OptionalDouble.of(chord),
+                OptionalDouble.of(bulge.above()),
+                OptionalDouble.of(bulge.below()),
+                OptionalDouble.of(face.chord()),
                 OptionalDouble.of(UndercutDepth.of(overA, toeA.at(), overA.last(), noise)),
                 OptionalDouble.of(UndercutDepth.of(overB, toeB.at(), overB.last(), noise)),
                 OptionalDouble.of(toeA.angle()),

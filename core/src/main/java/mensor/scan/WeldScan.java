@@ -16,6 +16,7 @@ public final class WeldScan {
     private static final int NEIGHBORS = 5;
     private static final double GAP_SPACINGS = 3;
     private static final double JOINED = 1;
+    private static final double STEEP = 100;
 
     /**
      * What is wanted.
@@ -86,6 +87,7 @@ public final class WeldScan {
      * @param covered what was measured
      * @param holes of the weld's length what was not
      * @param why why profiles were left out, with how many
+     * @param notes what of the measured profiles height alone does not tell, with how many
      */
     public record Result(
             int profiles,
@@ -93,6 +95,7 @@ public final class WeldScan {
             int leftOut,
             long pointsLeftOut,
             List<String> why,
+            List<String> notes,
             double noise,
             List<Reach> covered,
             List<Reach> holes,
@@ -115,6 +118,7 @@ public final class WeldScan {
     private final Wanted wanted;
     private final List<double[]> rows = new ArrayList<>();
     private final Map<String, Integer> reasons = new TreeMap<>();
+    private final Map<String, Integer> steep = new TreeMap<>();
     private int profiles;
     private int leftOut;
     private long points;
@@ -152,6 +156,8 @@ public final class WeldScan {
         } else if (m instanceof MeasuredProfile.Butt b) {
             butt(row, b.profile());
         }
+        noteSteep(row[FIRST + 2 * Quantity.TOE_ANGLE_A.ordinal()], "A");
+        noteSteep(row[FIRST + 2 * Quantity.TOE_ANGLE_B.ordinal()], "B");
         rows.add(row);
         return m;
     }
@@ -205,15 +211,30 @@ public final class WeldScan {
                 points,
                 leftOut,
                 pointsLeftOut,
-                reasons.entrySet().stream()
-                        .map(e -> e.getValue() + " × " + e.getKey())
-                        .toList(),
+                counted(reasons),
+                counted(steep),
                 noises.length == 0 ? Double.NaN : noises[noises.length / 2],
                 covered,
                 holes(covered, spacing),
                 stations(calm),
                 stretches(calm, covered),
                 track(calm));
+    }
+
+    private static List<String> counted(Map<String, Integer> said) {
+        return said.entrySet().stream()
+                .map(e -> e.getValue() + " × " + e.getKey())
+                .toList();
+    }
+
+    /** A face that stands over the toe, or folds back over it, looks alike from above. */
+    private void noteSteep(double angle, String toe) {
+        if (angle < STEEP) {
+            steep.merge(
+                    "the face stands steep over toe " + toe + ": an overlap there cannot be seen by height",
+                    1,
+                    Integer::sum);
+        }
     }
 
     private static Track track(double[][] calm) {

@@ -49,6 +49,7 @@ class GuardTest {
                         .approximateNanometres())
                 .isCloseTo(175_594.2, within(1.0));
         assertThat(Guard.uncertainty(Optional.empty(), Optional.empty())).isEmpty();
+        assertThat(Guard.ofScan(mm("0.06"))).as("a scan's own").isEqualTo(mm("0.03"));
     }
 
     private static Terms guarded(Inspection inspection, String u) {

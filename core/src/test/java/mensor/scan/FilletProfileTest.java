@@ -103,6 +103,28 @@ class FilletProfileTest {
                 .isGreaterThanOrEqualTo(95);
     }
 
+    /** Faces that are arcs between their toes: throat and largest triangle computed by dense sampling, legs and bulge given. */
+    @ParameterizedTest
+    @CsvSource({
+        "8, 8, 0, 5.6569, 8",
+        "8, 8, 1, 6.6569, 8",
+        "8, 8, -1, 4.6569, 6.5858",
+        "6, 9, 0, 4.9923, 6",
+        "6, 9, 0.8, 5.6255, 6",
+        "6, 9, -0.6, 4.4666, 5.9903"
+    })
+    void throatAndTriangleOfAnArc(double legA, double legB, double bulge, double throat, double size) {
+        SimulatedFillet w = weld(legA, legB, bulge);
+        w.noise = 1e-4;
+        w.wild = 0;
+        w.dropouts = 0;
+        w.grains = 0;
+        w.spacing = 0.05;
+        FilletProfile m = measured(w, 2);
+        assertThat(m.throat().orElseThrow()).isCloseTo(throat, Assertions.within(0.02));
+        assertThat(m.size().orElseThrow()).isCloseTo(size, Assertions.within(0.05));
+    }
+
     /** A noisier scanner, its points wider or closer apart: twice the tolerances. */
     @ParameterizedTest
     @CsvSource({"8, 8, 0, 0, 0.1", "8, 8, 0.8, 20, 0.05", "8, 6, -0.6, -25, 0.1", "10, 10, 1, 0, 0.08"})

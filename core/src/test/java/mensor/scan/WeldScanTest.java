@@ -25,6 +25,23 @@ class WeldScanTest {
         return scan.result();
     }
 
+    /** A face that bulges far over its toes, as one that has run over: it is measured, and said that height alone does not tell. */
+    @Test
+    void aFaceThatStandsSteepOverItsToesIsNoted() {
+        WeldScan.Result steep = scanned(
+                30,
+                5,
+                s -> {
+                    SimulatedFillet w = new SimulatedFillet();
+                    w.bulge = 4.6;
+                    return w;
+                },
+                99,
+                99);
+        assertThat(steep.notes()).anyMatch(n -> n.contains("an overlap there cannot be seen by height"));
+        assertThat(scanned(30, 5, s -> new SimulatedFillet(), 99, 99).notes()).isEmpty();
+    }
+
     private static SimulatedFillet undercutBetween(double s, double from, double to, double depth) {
         SimulatedFillet w = new SimulatedFillet();
         w.undercutA = s >= from && s <= to ? depth : 0;

@@ -58,6 +58,9 @@ record MeasuredDocument(String line, Verdict verdict) {
         answer.put(
                 "why",
                 new Json.Array(result.why().stream().<Json>map(Json.Text::new).toList()));
+        answer.put(
+                "notes",
+                new Json.Array(result.notes().stream().<Json>map(Json.Text::new).toList()));
         number(answer, "noise", result.noise());
         answer.put("covered", reaches(result.covered()));
         answer.put("notMeasured", reaches(result.holes()));
@@ -81,12 +84,25 @@ record MeasuredDocument(String line, Verdict verdict) {
         return answer;
     }
 
-    /** The whole weld was measured, and no toe goes below its member by as much as is reported. */
+    /** Between profiles further apart than this a short undercut may lie (common practice, no source). */
+    private static final double CLOSE = 3;
+
+    /** The whole weld was measured closely, and no toe goes below its member by as much as is reported. */
     static boolean isUndercutClear(Result r) {
         return r.holes().isEmpty()
                 && !r.stations().isEmpty()
+                && isClose(r.track().s())
                 && r.stretches().stream()
                         .noneMatch(s -> s.quantity() == Quantity.UNDERCUT_A || s.quantity() == Quantity.UNDERCUT_B);
+    }
+
+    private static boolean isClose(double[] places) {
+        for (int i = 1; i < places.length; i++) {
+            if (places[i] - places[i - 1] > CLOSE) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static Json whole(long n) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import mensor.scan.Profile;
 import mensor.scan.SimulatedFillet;
+import mensor.scan.SimulatedWeld;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -119,6 +121,25 @@ class ScanCommandTest {
         assertThat(holed.json().get("verdict").asString()).isEqualTo("incomplete");
         assertThat(holed.code()).isEqualTo(2);
         assertThat(holed.json().get("notMeasured").get(0).get(0).asDouble()).isCloseTo(25, within(0.6));
+    }
+
+    /** Profiles far apart show legs, but not that no undercut lies between them. */
+    @Test
+    void farProfilesDoNotSayThatNoUndercutWasSeen() throws IOException {
+        Path inspection = inspection("mm", "60", "7");
+        Files.writeString(inspection, Files.readString(inspection).replace("\"crack\",", "\"crack\",\"profile\","));
+        for (double spacing : new double[] {2, 5}) {
+            SimulatedWeld w = new SimulatedWeld(true, 60, spacing, 8, 8, 0, 0.3, 0, 0, 0.02, 0, List.of(), 3);
+            List<Profile> profiles = new ArrayList<>();
+            for (int i = 0; i < w.profiles(); i++) {
+                profiles.add(w.profile(i, 0));
+            }
+            Path scan = folder.resolve("far.csv");
+            try (OutputStream out = Files.newOutputStream(scan)) {
+                new ScanWriter(profiles, "line", 0.005).write(ScanWriter.Carrier.CSV, out);
+            }
+            assertThat(run(inspection, scan).code()).isEqualTo(spacing < 3 ? 0 : 2);
+        }
     }
 
     @Test

@@ -121,6 +121,8 @@ class ScansTest {
         assertThat(ines.get(inspection + "/record").expect(200).text())
                 .contains("first.csv sha256 " + scan.get("sha256").asString())
                 .contains("measured by Mensor");
+        JsonNode again = ines.get(path + "/again").expect(200).json();
+        assertThat(again.get("same").asBoolean()).as(again.toString()).isTrue();
         assertThat(ines.putBytes(inspection + "/scans/" + UUID.randomUUID() + "?name=late.csv", file)
                         .status())
                 .as("what is signed takes no scan")

@@ -45,6 +45,13 @@ public record Contract(
         return entries.stream()
                 .map(e -> {
                     Optional<Gauge> gauge = e.gauge().flatMap(this::gauge).map(GaugeForm::gauge);
+                    boolean scanned = gauge.map(Gauge::kind)
+                            .or(e::gauge)
+                            .filter(Gauge::scans)
+                            .isPresent();
+                    if (scanned && e.division().isPresent()) {
+                        return e.division().map(Guard::ofScan);
+                    }
                     Optional<Length> division = e.division().or(() -> gauge.flatMap(Gauge::division));
                     return Guard.uncertainty(division, gauge.flatMap(Gauge::uncertainty));
                 })

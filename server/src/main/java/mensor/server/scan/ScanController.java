@@ -41,13 +41,15 @@ class ScanController {
     private final Scans scans;
     private final ScanLines lines;
     private final LiveScans live;
+    private final Recount recount;
     private final ScanStore store;
     private final BenchViews views;
 
-    ScanController(Scans scans, ScanLines lines, LiveScans live, ScanStore store, BenchViews views) {
+    ScanController(Scans scans, ScanLines lines, LiveScans live, Recount recount, ScanStore store, BenchViews views) {
         this.scans = scans;
         this.lines = lines;
         this.live = live;
+        this.recount = recount;
         this.store = store;
         this.views = views;
     }
@@ -161,6 +163,13 @@ class ScanController {
             @RequestParam UUID with,
             @RequestParam(required = false) UUID of) {
         return lines.compare(actor, id, scanId, of == null ? id : of, with);
+    }
+
+    /** Whether what was measured comes to the same again. */
+    @GetMapping("/{scanId}/again")
+    ScanView.RecountView recount(
+            @AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID scanId) {
+        return recount.of(actor, id, scanId);
     }
 
     /** The scan as it came. */

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param device the scanner as the file calls it
  * @param noise standard deviation of the surface about the members' lines, mm
  * @param left why profiles were left out, with how many
+ * @param notes what of the measured profiles height alone does not tell
  * @param holes what of the weld was not measured, in words
  * @param byHand readings by hand at places that it measured too
  * @param drawn its lines and profiles can be shown
@@ -35,6 +36,7 @@ public record ScanView(
         long points,
         @Nullable Double noise,
         List<String> left,
+        List<String> notes,
         List<String> holes,
         List<ProposalView> proposals,
         List<HandView> byHand,
@@ -81,6 +83,17 @@ public record ScanView(
             @Nullable Double[] values) {}
 
     public record ReachView(double from, double to) {}
+
+    /**
+     * What was measured, computed again from the file as it was kept.
+     *
+     * @param same it came to the same to the letter
+     * @param differing the parts that did not
+     * @param then the version that measured it
+     * @param now the version that computed it again
+     */
+    public record RecountView(
+            boolean same, List<String> differing, @Nullable String then, String now) {}
 
     /** Two scans of the weld held against each other. */
     public record ComparedView(

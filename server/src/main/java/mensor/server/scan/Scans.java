@@ -231,6 +231,7 @@ public class Scans implements InspectionScans {
                         .map(m -> m.get("noise").asDouble())
                         .orElse(null),
                 measured.map(m -> texts(m.path("why"))).orElse(List.of()),
+                measured.map(m -> texts(m.path("notes"))).orElse(List.of()),
                 measured.map(m -> holes(m, o.joint())).orElse(List.of()),
                 proposals,
                 drawn ? ReadByHand.against(o, store.readLines(s.drawnAs()), proposals) : List.of(),

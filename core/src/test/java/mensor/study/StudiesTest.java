@@ -1,0 +1,183 @@
+package mensor.study;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import mensor.study.DetectionCurve.Trial;
+import org.junit.jupiter.api.Test;
+
+/** Studies of eye and gauge against published worked examples, each named at its check. */
+class StudiesTest {
+    /** Textbook tables; the first by Cohen (1960)'s way with the words of Landis and Koch (1977). */
+    @Test
+    void cohen() {
+        assertThat(Kappa.cohen(new int[][] {{20, 5}, {10, 15}}).value()).isCloseTo(0.400, within(5e-4));
+        assertThat(Kappa.cohen(new int[][] {{45, 15}, {25, 15}}).value()).isCloseTo(0.1304, within(5e-5));
+        assertThat(Kappa.cohen(new int[][] {{25, 35}, {5, 35}}).value()).isCloseTo(0.2593, within(5e-5));
+        assertThat(Kappa.cohen(new int[][] {{20, 5}, {10, 15}}).words()).isEqualTo("fair");
+        assertThat(Kappa.cohen(new int[][] {{20, 0}, {0, 0}}).value()).isNaN();
+        assertThatThrownBy(() -> Kappa.cohen(new int[][] {{0, 0}, {0, 0}})).hasMessageContaining("nothing");
+    }
+
+    /** Fleiss (1971): fourteen people, ten subjects, five answers. */
+    @Test
+    void fleiss() {
+        int[][] counts = {
+            {0, 0, 0, 0, 14}, {0, 2, 6, 4, 2}, {0, 0, 3, 5, 6}, {0, 3, 9, 2, 0}, {2, 2, 8, 1, 1},
+            {7, 7, 0, 0, 0}, {3, 2, 6, 3, 0}, {2, 5, 3, 2, 2}, {6, 5, 2, 1, 0}, {0, 2, 2, 3, 7}
+        };
+        Kappa k = Kappa.fleiss(counts);
+        assertThat(k.value()).isCloseTo(0.210, within(5e-4));
+        assertThat(k.low()).isLessThan(k.value());
+        assertThat(k.high()).isGreaterThan(k.value());
+    }
+
+    private static final double[][][] AIAG = {
+        {
+            {.29, -.56, 1.34, .47, -.80, .02, .59, -.31, 2.26, -1.36},
+            {.41, -.68, 1.17, .50, -.92, -.11, .75, -.20, 1.99, -1.25},
+            {.64, -.58, 1.27, .64, -.84, -.21, .66, -.17, 2.01, -1.31}
+        },
+        {
+            {.08, -.47, 1.19, .01, -.56, -.20, .47, -.63, 1.80, -1.68},
+            {.25, -1.22, .94, 1.03, -1.20, .22, .55, .08, 2.12, -1.62},
+            {.07, -.68, 1.34, .20, -1.28, .06, .83, -.34, 2.19, -1.50}
+        },
+        {
+            {.04, -1.38, .88, .14, -1.46, -.29, .02, -.46, 1.77, -1.49},
+            {-.11, -1.13, 1.09, .20, -1.07, -.67, .01, -.56, 1.45, -1.77},
+            {-.15, -.96, .67, .11, -1.45, -.49, .21, -.49, 1.87, -2.16}
+        }
+    };
+
+    /** The ten parts, three people and three repeats of the AIAG's measurement systems analysis; the interaction is pooled. */
+    @Test
+    void aiag() {
+        GaugeStudy g = GaugeStudy.anova(AIAG);
+        assertThat(g.pooled()).isTrue();
+        assertThat(g.ev()).isCloseTo(.1999, within(5e-5));
+        assertThat(g.av()).isCloseTo(.2268, within(5e-5));
+        assertThat(g.grr()).isCloseTo(.3024, within(1e-4));
+        assertThat(g.pv()).isCloseTo(1.0423, within(1e-4));
+        assertThat(g.total()).isCloseTo(1.0853, within(1e-4));
+        assertThat(g.percent()).isCloseTo(27.9, within(0.05));
+        assertThat(g.words()).isEqualTo("conditional");
+        assertThat(g.categories()).isEqualTo(4);
+        assertThatThrownBy(() -> GaugeStudy.anova(new double[][][] {{{1, 2}}})).hasMessageContaining("at least two");
+    }
+
+    /** A person who reads one part otherwise than the others is an interaction: it is kept, and counts as the people's. */
+    @Test
+    void anInteractionThatIsNoChanceIsKept() {
+        double[][][] readings = new double[2][3][5];
+        Random random = new Random(3);
+        for (int a = 0; a < 2; a++) {
+            for (int r = 0; r < 3; r++) {
+                for (int p = 0; p < 5; p++) {
+                    readings[a][r][p] = p + (a == 1 && p == 2 ? 1 : 0) + 0.02 * random.nextGaussian();
+                }
+            }
+        }
+        GaugeStudy g = GaugeStudy.anova(readings);
+        assertThat(g.pooled()).isFalse();
+        assertThat(g.interaction().orElseThrow()).isLessThan(0.001);
+        assertThat(g.ev()).isCloseTo(0.02, within(0.01));
+        assertThat(g.av()).isGreaterThan(0.2);
+    }
+
+    private static final double[] FLIGHTS = {
+        66, 70, 69, 68, 67, 72, 73, 70, 57, 63, 70, 78, 67, 53, 67, 75, 70, 81, 76, 79, 75, 76, 58
+    };
+    private static final int[] DISTRESS = {0, 1, 0, 0, 0, 0, 0, 0, 1, 1, 1, 0, 0, 1, 0, 0, 0, 0, 0, 0, 1, 0, 1};
+
+    /** The O-rings of 23 flights (Dalal, Fowlkes, Hoadley 1989, and many textbooks), °F. */
+    @Test
+    void logistic() {
+        List<Trial> trials = new ArrayList<>();
+        for (int i = 0; i < FLIGHTS.length; i++) {
+            trials.add(new Trial(FLIGHTS[i], DISTRESS[i] == 1));
+        }
+        DetectionCurve c = DetectionCurve.of(trials).curve().orElseThrow();
+        assertThat(c.intercept()).isCloseTo(15.0429, within(5e-4));
+        assertThat(c.slope()).isCloseTo(-.23216, within(5e-6));
+        assertThat(c.seIntercept()).isCloseTo(7.3786, within(5e-3));
+        assertThat(c.seSlope()).isCloseTo(.10824, within(5e-5));
+        assertThat(c.size(0.9))
+                .as("less is found of larger ones: there is no such size")
+                .isEmpty();
+    }
+
+    /** Trials by a known curve: the size of nine in ten is near, and the bound lies over the truth in about 95 of 100. */
+    @Test
+    void whatIsSurelyFoundLiesOverTheTruth() {
+        double a90 = (Math.log(9) + 4) / 10;
+        int over = 0;
+        int curves = 0;
+        for (int seed = 0; seed < 200; seed++) {
+            Random random = new Random(seed);
+            List<Trial> trials = new ArrayList<>();
+            for (int i = 0; i < 80; i++) {
+                double size = random.nextDouble() * 1.2;
+                trials.add(new Trial(size, random.nextDouble() < 1 / (1 + Math.exp(4 - 10 * size))));
+            }
+            var fit = DetectionCurve.of(trials).curve();
+            if (fit.isPresent() && fit.get().surely(0.9).isPresent()) {
+                curves++;
+                assertThat(fit.get().surely(0.9).getAsDouble())
+                        .isGreaterThanOrEqualTo(fit.get().size(0.9).getAsDouble());
+                over += fit.get().surely(0.9).getAsDouble() >= a90 ? 1 : 0;
+            }
+        }
+        assertThat(curves).isGreaterThan(190);
+        assertThat((double) over / curves).isBetween(0.90, 0.99);
+    }
+
+    /** JCGM 106: limit −5.40, read −5.47 and u .05 give .919; and an undercut of .80 under 1.0 with u .10 gives .977 (computed). */
+    @Test
+    void aReadingKeepsItsLimitByAProbability() {
+        assertThat(DecisionRisk.keeps(-5.47, .05, -5.40)).isCloseTo(.919, within(5e-4));
+        assertThat(DecisionRisk.keeps(.80, .10, 1.0)).isCloseTo(.977, within(5e-4));
+    }
+
+    /** Against counted made-up welds; a guard band takes the risk of the one who uses the bridge down, and that of the shop up. */
+    @Test
+    void whatIsSignedWronglyIsAsOftenAsCounted() {
+        DecisionRisk plain = DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 1.0);
+        Random random = new Random(9);
+        int n = 400_000;
+        int consumers = 0;
+        int producers = 0;
+        for (int i = 0; i < n; i++) {
+            double x = 0.6 + 0.25 * random.nextGaussian();
+            boolean accepted = x + 0.1 * random.nextGaussian() <= 1.0;
+            consumers += x > 1.0 && accepted ? 1 : 0;
+            producers += x <= 1.0 && !accepted ? 1 : 0;
+        }
+        assertThat(plain.consumers()).isCloseTo((double) consumers / n, within(6e-4));
+        assertThat(plain.producers()).isCloseTo((double) producers / n, within(6e-4));
+        assertThat(plain.bad())
+                .isCloseTo(0.0548, within(5e-4)); // 1.6 standard deviations, from the table of the normal
+        DecisionRisk guarded = DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 0.8);
+        assertThat(guarded.consumers()).isLessThan(plain.consumers() / 5);
+        assertThat(guarded.producers()).isGreaterThan(plain.producers());
+    }
+
+    @Test
+    void whatSetsNoCurveIsNamed() {
+        List<Trial> parted = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            parted.add(new Trial(i, i >= 15));
+        }
+        assertThat(DetectionCurve.of(parted).problem()).contains("between");
+        assertThat(DetectionCurve.of(parted.subList(0, 10)).problem()).contains("too few trials: 10 of at least 20");
+        assertThat(DetectionCurve.of(parted.stream()
+                                .map(t -> new Trial(t.size(), true))
+                                .toList())
+                        .problem())
+                .contains("smaller flaws");
+    }
+}

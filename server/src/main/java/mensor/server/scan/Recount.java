@@ -1,0 +1,80 @@
+package mensor.server.scan;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.UUID;
+import mensor.exchange.MeasuredWeld;
+import mensor.exchange.UnreadableInput;
+import mensor.server.inspection.Bench;
+import mensor.server.joint.StoredJoint;
+import mensor.server.people.Actor;
+import mensor.server.scan.ScanView.RecountView;
+import mensor.server.web.Refusal;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Computes a scan again from its file, whatever was signed since: the numbers on a record can be had again, or it is said which cannot. */
+@Service
+public class Recount {
+    private final Scans scans;
+    private final ScanStore store;
+    private final Bench bench;
+    private final JsonMapper json;
+
+    Recount(Scans scans, ScanStore store, Bench bench, JsonMapper json) {
+        this.scans = scans;
+        this.store = store;
+        this.bench = bench;
+        this.json = json;
+    }
+
+    RecountView of(Actor actor, UUID inspection, UUID id) {
+        ScanEntity scan = scans.seen(actor, inspection, id);
+        if (scan.state() != ScanEntity.State.MEASURED) {
+            throw Refusal.conflict("this scan was not measured");
+        }
+        Path file = store.file(scan.sha256());
+        if (!Files.exists(file)) {
+            throw ScanStore.notHere();
+        }
+        List<String> differing = new ArrayList<>();
+        if (!sum(file).equals(scan.sha256())) {
+            differing.add("the file itself: its sum is another");
+        }
+        StoredJoint joint = bench.joint(actor, inspection);
+        JsonNode then = json.readTree(scan.measured());
+        try {
+            MeasuredWeld again = MeasuredWeld.of(
+                    file, Scans.joint(joint), joint.unit(), () -> (profile, measured) -> {}, part -> {});
+            JsonNode now = json.readTree(again.document(scan.name(), Scans.joint(joint), joint.unit()));
+            now.propertyStream()
+                    .filter(p -> !p.getValue().equals(then.get(p.getKey())))
+                    .forEach(p -> differing.add(p.getKey()));
+        } catch (UnreadableInput e) {
+            differing.add(e.getMessage());
+        }
+        return new RecountView(differing.isEmpty(), differing, scan.measuredBy(), MensorVersion.OF_THIS);
+    }
+
+    private static String sum(Path file) {
+        try (InputStream in = Files.newInputStream(file)) {
+            MessageDigest sum = MessageDigest.getInstance("SHA-256");
+            new DigestInputStream(in, sum).transferTo(java.io.OutputStream.nullOutputStream());
+            return HexFormat.of().formatHex(sum.digest());
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
