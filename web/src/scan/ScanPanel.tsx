@@ -82,16 +82,6 @@ function Sending({ bench, scans, live }: { bench: Bench; scans: Scans; live: Liv
         <FileButton accept=".csv,.ply,.x3p,.txt" onFile={send}>
           Bring in a scan …
         </FileButton>
-        <Select
-          aria-label="Scanner"
-          value={gauge ?? ""}
-          onChange={(v) => setGauge(v || undefined)}
-          options={[
-            { value: "", label: "scanner: by the file’s serial" },
-            ...scanners.map((g) => ({ value: g.id, label: g.form.name ?? "" })),
-          ]}
-          popupMatchSelectWidth={false}
-        />
         {live.lines ? (
           <Button danger onClick={live.stop}>
             Stop scanning
@@ -99,6 +89,16 @@ function Sending({ bench, scans, live }: { bench: Bench; scans: Scans; live: Liv
         ) : (
           <Button onClick={() => live.start(60)}>Scan live (simulated)</Button>
         )}
+        <Select
+          aria-label="Scanner"
+          value={gauge ?? ""}
+          onChange={(v) => setGauge(v || undefined)}
+          options={[
+            { value: "", label: "scanner by serial" },
+            ...scanners.map((g) => ({ value: g.id, label: g.form.name ?? "" })),
+          ]}
+          popupMatchSelectWidth={false}
+        />
         {sent && (
           <>
             <Progress percent={sent.part} size="small" className="sending" aria-label={`Sending ${sent.name}`} />

@@ -77,7 +77,7 @@ public final class ScanCommand extends FileCommand {
         return worst;
     }
 
-    private static String taken(List<String> arguments, String option) {
+    static String taken(List<String> arguments, String option) {
         int i = arguments.indexOf(option);
         if (i < 0) {
             return null;

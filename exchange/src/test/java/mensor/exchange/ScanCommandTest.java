@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -121,6 +122,29 @@ class ScanCommandTest {
         assertThat(holed.json().get("verdict").asString()).isEqualTo("incomplete");
         assertThat(holed.code()).isEqualTo(2);
         assertThat(holed.json().get("notMeasured").get(0).get(0).asDouble()).isCloseTo(25, within(0.6));
+    }
+
+    /** The simulated scanner's own file in each carrier is measured alike. */
+    @ParameterizedTest
+    @ValueSource(strings = {"made.csv", "made.ply", "made.x3p"})
+    void aSimulatedScanIsMeasured(String name) throws IOException {
+        Path inspection = inspection("mm", "60", "7");
+        Path made = folder.resolve(name);
+        StringWriter out = new StringWriter();
+        StringWriter err = new StringWriter();
+        SimulateScanCommand command =
+                new SimulateScanCommand(InputStream.nullInputStream(), new PrintWriter(out), new PrintWriter(err));
+        assertThat(command.run(List.of("--seed", "4", inspection.toString(), made.toString())))
+                .as(err.toString())
+                .isZero();
+        assertThat(out.toString()).contains("121 profiles");
+        JsonNode json = run(inspection, made).json();
+        assertThat(json.get("notMeasured")).isEmpty();
+        assertThat(json.get("stretches").toString()).contains("undercut");
+        assertThat(command.run(List.of(
+                        inspection.toString(), folder.resolve("made.txt").toString())))
+                .isEqualTo(3);
+        assertThat(err.toString()).contains("csv, ply_ascii, ply_little, ply_big or x3p is required");
     }
 
     /** Profiles far apart show legs, but not that no undercut lies between them. */

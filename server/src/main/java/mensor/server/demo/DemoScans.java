@@ -64,7 +64,13 @@ class DemoScans {
         String lot = "Scanned";
         DemoBench.Work hidden = bench.joint(lot, "SN-1", "1", "K7", "ines", tee("12", "5/16", "3/8", "3/4", "2F"))
                 .ready()
-                .legs("1 5/16 3/8", "3 5/16 3/8", "5 5/16 5/16", "7 5/16 3/8", "9 3/8 3/8", "11 5/16 5/16")
+                .legs(
+                        "1 11/32 11/32",
+                        "3 11/32 11/32",
+                        "5 11/32 11/32",
+                        "7 11/32 11/32",
+                        "9 11/32 11/32",
+                        "11 11/32 11/32")
                 .clearBut("undercut");
         scan(ines, hidden, scanner, "SN-1 L-1.ply", fillet(hidden(), 21), 0);
         DemoBench.Work butt = bench.joint(
@@ -108,7 +114,7 @@ class DemoScans {
     }
 
     private static SimulatedWeld fillet(List<Flaw> flaws, long seed) {
-        return new SimulatedWeld(true, 12 * INCH, 1, 8.6, 8.9, 0, 0.5, 0, 0.25, 0.02, 9, flaws, seed);
+        return new SimulatedWeld(true, 12 * INCH, 1, 8.7, 8.8, 0, 0.5, 0, 0.1, 0.02, 9, flaws, seed);
     }
 
     private void scan(Actor by, DemoBench.Work weld, UUID scanner, String name, SimulatedWeld made, long again) {
