@@ -66,28 +66,35 @@ class FilletProfileTest {
         w.reach = Math.max(legA, legB) + 6;
         w.shiftY = 13;
         w.shiftZ = -40;
-        assertThat(within(w, m -> m.legA().orElseThrow(), legA, 0.2))
+        holdsWithin(w, 1, bulge);
+    }
+
+    /** What is asked of a scanner of 0.02 mm noise; of a noisier one a multiple. */
+    private static void holdsWithin(SimulatedFillet w, double times, double bulge) {
+        assertThat(within(w, m -> m.legA().orElseThrow(), w.legA, 0.2 * times))
                 .as("leg A")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.legB().orElseThrow(), legB, 0.2))
+        assertThat(within(w, m -> m.legB().orElseThrow(), w.legB, 0.2 * times))
                 .as("leg B")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.06))
+        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.06 * times))
                 .as("throat")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.size().orElseThrow(), w.size(), 0.1))
+        assertThat(within(w, m -> m.size().orElseThrow(), w.size(), 0.1 * times))
                 .as("size")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.1))
+        assertThat(within(w, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.1 * times))
                 .as("convexity")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.1))
+        assertThat(within(w, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.1 * times))
                 .as("concavity")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.faceWidth().orElseThrow(), w.chord(), 0.5))
+        assertThat(within(w, m -> m.faceWidth().orElseThrow(), w.chord(), 0.5 * times))
                 .as("face width")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, FilletProfile::dihedral, 90, 0.3)).as("dihedral").isGreaterThanOrEqualTo(95);
+        assertThat(within(w, FilletProfile::dihedral, 90, 0.3 * times))
+                .as("dihedral")
+                .isGreaterThanOrEqualTo(95);
     }
 
     @ParameterizedTest
@@ -135,31 +142,13 @@ class FilletProfileTest {
         w.spacing = spacing;
         w.undercutA = 0.6;
         w.reach = Math.max(legA, legB) + 8;
-        assertThat(within(w, m -> m.legA().orElseThrow(), legA, 0.4))
-                .as("leg A")
-                .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.legB().orElseThrow(), legB, 0.4))
-                .as("leg B")
-                .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.12))
-                .as("throat")
-                .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.size().orElseThrow(), w.size(), 0.2))
-                .as("size")
-                .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.2))
-                .as("convexity")
-                .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.2))
-                .as("concavity")
-                .isGreaterThanOrEqualTo(95);
+        holdsWithin(w, 2, bulge);
         assertThat(within(w, m -> m.undercutA().orElseThrow(), 0.6, 0.12))
                 .as("undercut A")
                 .isGreaterThanOrEqualTo(95);
         assertThat(within(w, m -> m.undercutB().orElseThrow(), 0, 0.12))
                 .as("undercut B")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, FilletProfile::dihedral, 90, 0.6)).as("dihedral").isGreaterThanOrEqualTo(95);
     }
 
     /** The members at another angle than a right one; the throat by the handbook's triangle. */
