@@ -235,4 +235,17 @@ class ScansTest {
                         .status())
                 .isEqualTo(422);
     }
+
+    /** Somebody saw an undercut: the scan that reports none does not take that back, and the rest is still taken over. */
+    @Test
+    void aScanDoesNotSayNoneSeenWhereAnUndercutWasSeen() throws Exception {
+        String inspection = inspection();
+        String path = sent(inspection, scan(ScanWriter.Carrier.PLY_BIG, 0), "sound.ply");
+        assertThat(measured(inspection, path).get("proposals").toString()).contains("\"CLEAR\"");
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/64'")
+                .expect(200);
+        JsonNode scan = measured(inspection, path);
+        assertThat(scan.get("proposals").toString()).doesNotContain("\"CLEAR\"");
+        ines.post(path + "/take", ids(scan)).expect(200);
+    }
 }

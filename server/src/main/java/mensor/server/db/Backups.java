@@ -1,20 +1,15 @@
 package mensor.server.db;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -85,7 +80,7 @@ class Backups {
             add(beside, scans ? scans() : List.of(), part);
             Files.writeString(
                     file.resolveSibling(file.getFileName() + ".sha256"),
-                    sha256(part) + "  " + file.getFileName() + "\n");
+                    FileSum.sha256(part) + "  " + file.getFileName() + "\n");
             Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
         } finally {
             Files.deleteIfExists(part);
@@ -129,16 +124,6 @@ class Backups {
             for (Map.Entry<String, byte[]> f : files.entrySet()) {
                 Files.write(copy.getPath("/" + f.getKey()), f.getValue());
             }
-        }
-    }
-
-    static String sha256(Path file) throws IOException {
-        try (InputStream in = Files.newInputStream(file)) {
-            MessageDigest sum = MessageDigest.getInstance("SHA-256");
-            new DigestInputStream(in, sum).transferTo(java.io.OutputStream.nullOutputStream());
-            return HexFormat.of().formatHex(sum.digest());
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 

@@ -74,7 +74,7 @@ public final class OpenFiles {
         long all = 0;
         for (Table t : StoredTables.of(db)) {
             long rows = write(db, t);
-            tables.addObject().put("name", t.name()).put("rows", rows).put("sha256", Backups.sha256(file(t)));
+            tables.addObject().put("name", t.name()).put("rows", rows).put("sha256", FileSum.sha256(file(t)));
             all += rows;
         }
         db.rollback();
@@ -244,7 +244,7 @@ public final class OpenFiles {
         }
         if (told == null
                 || !Files.exists(file)
-                || !told.path("sha256").asString("").equals(Backups.sha256(file))) {
+                || !told.path("sha256").asString("").equals(FileSum.sha256(file))) {
             throw new CannotMove("the file " + file + " is missing, or not as it was written");
         }
         try (Insert insert = new Insert(db, t);

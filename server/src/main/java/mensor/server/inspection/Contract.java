@@ -40,16 +40,21 @@ public record Contract(
         return gauge(gauge).map(GaugeForm::gauge).flatMap(Gauge::division);
     }
 
+    /** Whether what a reading names as its gauge scans: by its kind in the register, else by its name. */
+    public boolean isScanner(Optional<String> gauge) {
+        return gauge.flatMap(this::gauge)
+                .map(GaugeForm::kind)
+                .or(() -> gauge)
+                .filter(Gauge::scans)
+                .isPresent();
+    }
+
     /** How far each entry may be off: by its own division, else by its gauge's. */
     List<Optional<Length>> uncertainties(List<Entry> entries) {
         return entries.stream()
                 .map(e -> {
                     Optional<Gauge> gauge = e.gauge().flatMap(this::gauge).map(GaugeForm::gauge);
-                    boolean scanned = gauge.map(Gauge::kind)
-                            .or(e::gauge)
-                            .filter(Gauge::scans)
-                            .isPresent();
-                    if (scanned && e.division().isPresent()) {
+                    if (isScanner(e.gauge()) && e.division().isPresent()) {
                         return e.division().map(Guard::ofScan);
                     }
                     Optional<Length> division = e.division().or(() -> gauge.flatMap(Gauge::division));

@@ -34,7 +34,7 @@ final class ReadByHand {
         for (int i = 0; i < readings.size(); i++) {
             boolean ofScan =
                     i < entries.size() && scanned.contains(entries.get(i).content());
-            if (!ofScan && readings.get(i) instanceof Reading.Station s) {
+            if (readings.get(i) instanceof Reading.Station s && !ofScan && !isScanned(o, s)) {
                 Optional<Length> certificate = s.gauge()
                         .flatMap(o.judged().contract()::gauge)
                         .flatMap(g -> g.gauge().uncertainty());
@@ -45,6 +45,11 @@ final class ReadByHand {
         return HandReading.against(hand, track).stream()
                 .map(a -> new HandView(words(a, joint, o.joint().unit()), a.isBeyond()))
                 .toList();
+    }
+
+    /** Taken over from another scan. */
+    private static boolean isScanned(Bench.State o, Reading.Station s) {
+        return o.judged().contract().isScanner(s.gauge());
     }
 
     private static void read(List<HandReading> hand, Reading.Station s, double u) {

@@ -1,19 +1,15 @@
 package mensor.server.scan;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import mensor.exchange.MeasuredWeld;
 import mensor.exchange.UnreadableInput;
+import mensor.server.db.FileSum;
 import mensor.server.inspection.Bench;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
@@ -48,8 +44,12 @@ public class Recount {
             throw ScanStore.notHere();
         }
         List<String> differing = new ArrayList<>();
-        if (!sum(file).equals(scan.sha256())) {
-            differing.add("the file itself: its sum is another");
+        try {
+            if (!FileSum.sha256(file).equals(scan.sha256())) {
+                differing.add("the file itself: its sum is another");
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         StoredJoint joint = bench.joint(actor, inspection);
         JsonNode then = json.readTree(scan.measured());
@@ -64,17 +64,5 @@ public class Recount {
             differing.add(e.getMessage());
         }
         return new RecountView(differing.isEmpty(), differing, scan.measuredBy(), MensorVersion.OF_THIS);
-    }
-
-    private static String sum(Path file) {
-        try (InputStream in = Files.newInputStream(file)) {
-            MessageDigest sum = MessageDigest.getInstance("SHA-256");
-            new DigestInputStream(in, sum).transferTo(java.io.OutputStream.nullOutputStream());
-            return HexFormat.of().formatHex(sum.digest());
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

@@ -268,19 +268,24 @@ public class Scans implements InspectionScans {
         List<? extends StoredEntry> standing = o.entries();
         Set<UUID> ids = new HashSet<>();
         Set<String> contents = new HashSet<>();
+        boolean undercutSeen = false;
         for (StoredEntry e : standing) {
             if (!e.isWithdrawn()) {
                 ids.add(e.id());
                 contents.add(e.content());
+                undercutSeen |= e.content().contains("\"kind\":\"undercut\"");
             }
         }
         List<ProposalView> all = new ArrayList<>();
-        int n = 0;
         for (JsonNode p : measured.path("entries")) {
             Entry.Sort sort = Entry.Sort.valueOf(p.get("sort").asString());
             EntryDocument content = EntryDocument.stored(p.get("content").asString());
+            if (sort == Entry.Sort.CLEAR && undercutSeen) {
+                continue; // somebody, or another scan, saw one: this scan does not say that there is none
+            }
             UUID id = UUID.nameUUIDFromBytes(
-                    (s.id() + " " + s.measuredSha256() + " " + n++).getBytes(StandardCharsets.UTF_8));
+                    (s.id() + " " + s.measuredSha256() + " " + p.get("content").asString())
+                            .getBytes(StandardCharsets.UTF_8));
             all.add(new ProposalView(
                     id,
                     sort,
