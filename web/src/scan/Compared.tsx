@@ -8,8 +8,11 @@ import { lengthIn, volumeIn } from "./words";
 
 /** Two scans of the weld held against each other: before and after, or how far a scanner repeats. */
 export function Compared({ bench, scans }: { bench: Bench; scans: Scan[] }) {
-  const [first, setFirst] = useState(scans[0]?.id);
-  const [second, setSecond] = useState(scans[1]?.id);
+  const [chosen, setFirst] = useState<string>();
+  const [other, setSecond] = useState<string>();
+  // a scan may have been measured since this stands here
+  const first = chosen ?? scans[0]?.id;
+  const second = other ?? scans[1]?.id;
   const ready = first !== undefined && second !== undefined && first !== second;
   const compared = useQuery({
     queryKey: ["scans-compared", bench.id, first, second],
