@@ -17,6 +17,7 @@ export type Surface = { rows: number; across: number; values: Float32Array };
 /** Scans of an inspection. */
 export const scanning = {
   scans: (id: string) => answer(client.GET("/api/inspections/{id}/scans", { params: { path: { id } } })),
+  scansOfWeld: (id: string) => answer(client.GET("/api/inspections/{id}/scans/of-weld", { params: { path: { id } } })),
   scanOff: (id: string, scanId: string) =>
     answer(client.DELETE("/api/inspections/{id}/scans/{scanId}", at(id, scanId))),
   scanOn: (id: string, scanId: string) =>

@@ -6,22 +6,28 @@ import type { Scan } from "../lib/api-scan";
 import { SmallTable } from "../lib/SmallTable";
 import { lengthIn, volumeIn } from "./words";
 
-/** Two scans of the weld held against each other: before and after, or how far a scanner repeats. */
+/** Two scans of the weld held against each other: before and after a repair, or how far a scanner repeats. */
 export function Compared({ bench, scans }: { bench: Bench; scans: Scan[] }) {
   const [chosen, setFirst] = useState<string>();
   const [other, setSecond] = useState<string>();
-  // a scan may have been measured since this stands here
-  const first = chosen ?? scans[0]?.id;
-  const second = other ?? scans[1]?.id;
-  const ready = first !== undefined && second !== undefined && first !== second;
+  // asked again whenever a scan of this inspection was measured or taken off
+  const measured = scans.map((s) => s.id);
+  const all = useQuery({
+    queryKey: ["scans-of-weld", bench.id, ...measured],
+    queryFn: () => api.scansOfWeld(bench.id),
+  });
+  const known = all.data ?? [];
+  const first = known.find((s) => s.id === chosen) ?? known.at(-2);
+  const second = known.find((s) => s.id === other) ?? known.at(-1);
   const compared = useQuery({
-    queryKey: ["scans-compared", bench.id, first, second],
-    queryFn: () => api.scanCompared(bench.id, first ?? "", second ?? "", bench.id),
-    enabled: ready,
+    queryKey: ["scans-compared", first?.id, second?.id],
+    queryFn: () =>
+      first && second ? api.scanCompared(first.inspection, first.id, second.id, second.inspection) : null,
+    enabled: first !== undefined && second !== undefined && first.id !== second.id,
     staleTime: Infinity,
   });
-  if (scans.length < 2) return null;
-  const options = scans.map((s) => ({ value: s.id, label: s.name }));
+  if (!first || !second) return null;
+  const options = known.map((s) => ({ value: s.id, label: s.words }));
   const units = bench.joint.units;
   const c = compared.data;
   return (
@@ -30,7 +36,7 @@ export function Compared({ bench, scans }: { bench: Bench; scans: Scan[] }) {
       <Flex wrap gap={8} align="center">
         <Select
           aria-label="First scan"
-          value={first}
+          value={first.id}
           options={options}
           onChange={setFirst}
           popupMatchSelectWidth={false}
@@ -38,12 +44,13 @@ export function Compared({ bench, scans }: { bench: Bench; scans: Scan[] }) {
         <span>then</span>
         <Select
           aria-label="Second scan"
-          value={second}
+          value={second.id}
           options={options}
           onChange={setSecond}
           popupMatchSelectWidth={false}
         />
       </Flex>
+      {first.id === second.id && <p className="quiet">Choose two different scans.</p>}
       {compared.isError && <p className="fault">{saidBy(compared.error)}</p>}
       {c && (
         <>

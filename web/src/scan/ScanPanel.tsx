@@ -48,7 +48,7 @@ export function ScanPanel({ bench, scans, live, mayChange, cursor, onCursor }: P
           onSurface={() => setSurface(s)}
         />
       ))}
-      {standing.length > 1 && <Compared bench={bench} scans={standing.filter((s) => s.drawn)} />}
+      {standing.length > 0 && <Compared bench={bench} scans={standing.filter((s) => s.drawn)} />}
       {surface && (
         <Suspense fallback={null}>
           <SurfaceDialog
@@ -177,7 +177,11 @@ function ScanCard({ bench, scan: s, scans, mayChange, onSurface }: CardProps) {
 
 /** What was signed, had again from the file. */
 function ComputedAgain({ inspection, scan: s }: { inspection: string; scan: Scan }) {
-  const again = useMutation({ mutationFn: () => api.recountScan(inspection, s.id) });
+  const queries = useQueryClient();
+  const again = useMutation({
+    mutationFn: () => api.recountScan(inspection, s.id),
+    onSuccess: () => queries.invalidateQueries(), // a drawing that was lost may be there again
+  });
   return (
     <div>
       <Button disabled={again.isPending} onClick={() => again.mutate()}>

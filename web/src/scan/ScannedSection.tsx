@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { api, type Section } from "../lib/api";
+import { api, saidBy, type Section } from "../lib/api";
 import type { ScanSection } from "../lib/api-scan";
 import { ink } from "../theme";
 import { showPlace } from "../lib/place";
@@ -35,6 +35,7 @@ export function ScannedSection({ inspection, scan, cursor, units, drawn }: Props
       </header>
       <div className="body foot">
         {s ? <Profile s={s} units={units} names={drawn.members.map((m) => m.label)} /> : <div />}
+        {section.isError && <p className="fault">{saidBy(section.error)}</p>}
         <div className="small clipped">
           {s?.why ? <span className="fault">Not measured: {s.why}</span> : s && <Values s={s} units={units} />}
         </div>

@@ -79,6 +79,6 @@ describe("the lines of a scan", () => {
     expect(lengthIn(7.9375, "in")).toBe(".313");
     expect(lengthIn(-1.27, "in")).toBe("-.050");
     expect(lengthIn(7.9375, "mm")).toBe("7.94");
-    expect(volumeIn(16387.064, "in")).toBe("1.000 in³");
+    expect(volumeIn(16387.064, "in")).toBe("1.0000 in³");
   });
 });

@@ -5,7 +5,7 @@ export function lengthIn(mm: number, units: string): string {
 
 /** A volume, likewise. */
 export function volumeIn(mm3: number, units: string): string {
-  return units === "in" ? `${(mm3 / 16387.064).toFixed(3)} in³` : `${Math.round(mm3)} mm³`;
+  return units === "in" ? `${(mm3 / 16387.064).toFixed(4)} in³` : `${Math.round(mm3)} mm³`;
 }
 
 export function sizeOf(bytes: number): string {

@@ -10,6 +10,7 @@ import static mensor.e2e.Floor.verdict;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
@@ -40,6 +41,32 @@ class ScanTest extends InTheBrowser {
                 .isVisible();
         tab(page, "Criteria").click();
         assertThat(finding(page, "undercut")).hasAttribute("data-verdict", "reject");
+    }
+
+    @Test
+    void beforeAndAfterTheRepairAreComparedAndATabletWithoutGraphicsShowsAShadedPicture() {
+        Page page = as("ines");
+        openFromWorklist(page, "SN-3");
+        tab(page, "^Scan").click();
+        Locator compared = page.getByLabel("Two scans compared");
+        assertThat(compared).containsText("SN-3 before repair.ply, first inspection");
+        assertThat(compared).containsText(Pattern.compile("Put on 0\\.\\d+ in³, taken off"));
+        assertThat(compared).containsText(Pattern.compile("The section differs at 4 5/16–6 1/2"));
+        page.evaluate("""
+                () => { const get = HTMLCanvasElement.prototype.getContext;
+                  HTMLCanvasElement.prototype.getContext = function (kind, ...rest) {
+                    return /webgl/.test(kind) ? null : get.call(this, kind, ...rest); }; }""");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Surface …$")))
+                .first()
+                .click();
+        Locator surface = page.locator("canvas.surface");
+        assertThat(surface).hasAttribute("data-drawn", "shaded");
+        assertThat(surface).isVisible();
+        org.assertj.core.api.Assertions.assertThat((int) surface.evaluate("""
+                        c => { const d = c.getContext("2d").getImageData(0, 0, c.width, c.height).data;
+                          return new Set(Array.from(d).filter((v, i) => i % 4 === 0)).size; }"""))
+                .as("shades of the picture")
+                .isGreaterThan(20);
     }
 
     @Test

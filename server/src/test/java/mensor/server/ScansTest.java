@@ -8,6 +8,8 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.ArrayList;
 import java.util.HexFormat;
@@ -20,6 +22,7 @@ import mensor.scan.SimulatedWeld.Flaw;
 import mensor.scan.SimulatedWeld.FlawKind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.core.env.Environment;
 import tools.jackson.databind.JsonNode;
 
 /** A scan of made-up welds of known truth at the bench: kept, measured in the background, taken over, signed, compared. */
@@ -121,7 +124,12 @@ class ScansTest {
         assertThat(ines.get(inspection + "/record").expect(200).text())
                 .contains("first.csv sha256 " + scan.get("sha256").asString())
                 .contains("measured by Mensor");
+        Path folder = Path.of(RunningMensor.bean(Environment.class).getRequiredProperty("mensor.scans"));
+        UUID drawn = UUID.fromString(path.substring(path.lastIndexOf('/') + 1));
+        Files.delete(folder.resolve(drawn + ".profiles"));
+        ines.get(path + "/section?at=340").expect(409);
         JsonNode again = ines.get(path + "/again").expect(200).json();
+        ines.get(path + "/section?at=340").expect(200);
         assertThat(again.get("same").asBoolean()).as(again.toString()).isTrue();
         assertThat(ines.putBytes(inspection + "/scans/" + UUID.randomUUID() + "?name=late.csv", file)
                         .status())
@@ -206,6 +214,10 @@ class ScansTest {
         double missing = (8.6 * 8.6 - 7.6 * 7.6) / 2 * 98;
         assertThat(c.get("putOn").asDouble()).isCloseTo(missing, within(0.15 * missing));
         assertThat(c.get("changed")).hasSize(1);
+        JsonNode all = ines.get(inspection + "/scans/of-weld").expect(200).json();
+        assertThat(all).hasSize(2);
+        assertThat(all.get(0).get("words").asString()).isEqualTo("before.csv, first inspection");
+        assertThat(all.get(1).get("id").asString()).isEqualTo(other);
         ines.delete(before).expect(200);
         assertThat(ines.get(inspection + "/scans")
                         .json()

@@ -19,7 +19,10 @@ import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Computes a scan again from its file, whatever was signed since: the numbers on a record can be had again, or it is said which cannot. */
+/**
+ * Computes a scan again from its file, whatever was signed since: the numbers on a record can be had again, or it is said which cannot. Where its
+ * drawing was lost and the numbers are the same, it is drawn again.
+ */
 @Service
 public class Recount {
     private final Scans scans;
@@ -53,15 +56,19 @@ public class Recount {
         }
         StoredJoint joint = bench.joint(actor, inspection);
         JsonNode then = json.readTree(scan.measured());
-        try {
-            MeasuredWeld again = MeasuredWeld.of(
-                    file, Scans.joint(joint), joint.unit(), () -> (profile, measured) -> {}, part -> {});
+        try (ScanDrawings drawings = new ScanDrawings(store, scan.drawnAs())) {
+            MeasuredWeld again = MeasuredWeld.of(file, Scans.joint(joint), joint.unit(), drawings::anew, part -> {});
             JsonNode now = json.readTree(again.document(scan.name(), Scans.joint(joint), joint.unit()));
             now.propertyStream()
                     .filter(p -> !p.getValue().equals(then.get(p.getKey())))
                     .forEach(p -> differing.add(p.getKey()));
+            if (differing.isEmpty() && !store.isDrawn(scan.drawnAs())) {
+                drawings.keep(again.result().track());
+            }
         } catch (UnreadableInput e) {
             differing.add(e.getMessage());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return new RecountView(differing.isEmpty(), differing, scan.measuredBy(), MensorVersion.OF_THIS);
     }

@@ -63,6 +63,12 @@ class ScanController {
         return scans.of(actor, id);
     }
 
+    /** The drawn scans of all inspections of the weld, the oldest first: before a repair and after it. */
+    @GetMapping("/of-weld")
+    List<ScanView.WeldScanView> ofWeld(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
+        return scans.ofWeld(actor, id);
+    }
+
     /** The body is the scan's bytes, kept as they come. */
     @UploadedFile
     @PutMapping("/{scanId}")

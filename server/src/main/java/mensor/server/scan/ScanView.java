@@ -95,6 +95,9 @@ public record ScanView(
     public record RecountView(
             boolean same, List<String> differing, @Nullable String then, String now) {}
 
+    /** @param words the file's name, and at which inspection it was scanned */
+    public record WeldScanView(UUID inspection, UUID id, String words) {}
+
     /** Two scans of the weld held against each other. */
     public record ComparedView(
             String first,

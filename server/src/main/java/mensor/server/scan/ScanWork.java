@@ -7,8 +7,6 @@ import java.util.Set;
 import java.util.UUID;
 import mensor.exchange.MeasuredWeld;
 import mensor.exchange.UnreadableInput;
-import mensor.scan.MeasuredProfile;
-import mensor.scan.Profile;
 import mensor.server.background.BackgroundWorker;
 import mensor.server.background.Turn;
 import mensor.server.gauge.Gauges;
@@ -131,43 +129,14 @@ class ScanWork implements BackgroundWorker {
             throw new UnreadableInput("", "the file is not in the folder of scans: bring it back");
         }
         Joint joint = Scans.joint(weld.joint());
-        try (Drawings drawings = new Drawings(weld.drawnAs())) {
+        try (ScanDrawings drawings = new ScanDrawings(store, weld.drawnAs())) {
             MeasuredWeld m = MeasuredWeld.of(file, joint, weld.joint().unit(), drawings::anew, part -> {
                 if (!turn.goesOn((int) (part * PARTS), PARTS)) {
                     throw new Stopped();
                 }
             });
-            drawings.last.keep();
-            store.writeLines(weld.drawnAs(), m.result().track());
+            drawings.keep(m.result().track());
             return document(weld, m, joint);
-        }
-    }
-
-    /** The drawing of the reading that goes on; where the file is read anew, the one before is let go. */
-    private final class Drawings implements AutoCloseable {
-        private final UUID scan;
-        private ScanStore.Drawing last;
-
-        Drawings(UUID scan) {
-            this.scan = scan;
-        }
-
-        MeasuredWeld.Each anew() {
-            try {
-                close();
-                ScanStore.Drawing drawing = store.new Drawing(scan);
-                last = drawing;
-                return (Profile p, MeasuredProfile m) -> drawing.add(p);
-            } catch (IOException e) {
-                throw new java.io.UncheckedIOException(e);
-            }
-        }
-
-        @Override
-        public void close() throws IOException {
-            if (last != null) {
-                last.close();
-            }
         }
     }
 

@@ -5,8 +5,11 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -22,6 +25,7 @@ import mensor.server.gauge.Gauges;
 import mensor.server.inspection.Bench;
 import mensor.server.inspection.EntryRecorder;
 import mensor.server.inspection.InspectionScans;
+import mensor.server.inspection.StoredInspection;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
@@ -79,6 +83,29 @@ public class Scans implements InspectionScans {
         return scans.findByInspectionIdOrderByAddedAt(inspection).stream()
                 .map(s -> view(o, s))
                 .toList();
+    }
+
+    /** A revision that took its scans over from the record it amends stands for it. */
+    @Transactional(readOnly = true)
+    public List<ScanView.WeldScanView> ofWeld(Actor actor, UUID inspection) {
+        UUID weld = bench.joint(actor, inspection).id();
+        Map<String, ScanView.WeldScanView> newest = new LinkedHashMap<>();
+        bench.ofJoint(weld).stream()
+                .filter(i -> !actor.seesSignedOnly() || i.isSigned())
+                .sorted(Comparator.comparing((StoredInspection i) -> i.id().equals(inspection))
+                        .thenComparing(StoredInspection::cycle)
+                        .thenComparing(StoredInspection::revision))
+                .forEach(i -> scans.findByInspectionIdOrderByAddedAt(i.id()).stream()
+                        .filter(s -> !s.isWithdrawn() && store.isDrawn(s.drawnAs()))
+                        .forEach(s -> newest.put(
+                                i.capacity() + " " + i.cycle() + " " + s.sha256(),
+                                new ScanView.WeldScanView(i.id(), s.id(), s.name() + ", " + when(i)))));
+        return List.copyOf(newest.values());
+    }
+
+    private static String when(StoredInspection i) {
+        return (StoredInspection.VERIFICATION.equals(i.capacity()) ? "verification, " : "")
+                + (i.cycle() == 0 ? "first inspection" : "after repair " + i.cycle());
     }
 
     /** Before a long file is sent: whether the person may. */
