@@ -8,6 +8,12 @@ import java.util.Arrays;
  */
 final class Face {
     private static final int FEW = 24;
+    private static final int LEAST_POINTS = 5;
+    private static final int MANY = 7;
+    /** So many neighbours lie within this, in mm, where the points lie close. */
+    private static final double NEAR = 0.9;
+
+    private static final int WIDEST = 4;
     private static final double BETTER = 2.5;
 
     private final double[] x;
@@ -34,11 +40,13 @@ final class Face {
         double[] ox = new double[count];
         double[] oh = new double[count];
         int n = 0;
-        double[] near = new double[7];
+        // the middle of so many neighbours: wider than a notch they would call its bottom wild
+        double[] near = new double[MANY];
         for (int i = 0; i < count; i++) {
-            int from = Math.max(0, Math.min(count - 7, i - 3));
+            int many = spread(sx, count, i) <= NEAR ? MANY : 3;
+            int from = Math.max(0, Math.min(count - many, i - many / 2));
             int k = 0;
-            for (int j = from; j < Math.min(count, from + 7); j++) {
+            for (int j = from; j < Math.min(count, from + many); j++) {
                 near[k++] = sh[j];
             }
             Arrays.sort(near, 0, k);
@@ -52,6 +60,24 @@ final class Face {
         return new Face(ox, oh, n, noise);
     }
 
+    /** From the first to the last of a point's neighbours. */
+    private static double spread(double[] x, int n, int i) {
+        int from = Math.max(0, Math.min(n - MANY, i - MANY / 2));
+        return x[Math.min(n, from + MANY) - 1] - x[from];
+    }
+
+    /** A width to smooth by at a place: where the points lie far apart it is wider, so that enough lie in it. */
+    double width(double place, double mm) {
+        if (n < LEAST_POINTS) {
+            return mm;
+        }
+        int i = Arrays.binarySearch(x, 0, n, place);
+        i = i < 0 ? -i - 1 : i;
+        int from = Math.max(0, Math.min(n - LEAST_POINTS, i - LEAST_POINTS / 2));
+        double reach = Math.max(place - x[from], x[from + LEAST_POINTS - 1] - place);
+        return Math.max(mm, Math.min(2 * reach + 1e-9, WIDEST * mm));
+    }
+
     /** The parabola over the points within half a width of a place; null where too few lie there. */
     Curve around(double place, double width) {
         return between(place - width / 2, place + width / 2, place);
@@ -63,7 +89,7 @@ final class Face {
         int b = Arrays.binarySearch(x, 0, n, to);
         b = b < 0 ? -b - 1 : b;
         int count = b - a;
-        if (count < 5) {
+        if (count < LEAST_POINTS) {
             return null;
         }
         double[] px = Arrays.copyOfRange(x, a, b);
@@ -72,7 +98,7 @@ final class Face {
         if (c == null) {
             return null;
         }
-        return count > 5 && count <= FEW && c.noise() > 2.5 * noise
+        return count > LEAST_POINTS + 1 && count <= FEW && c.noise() > 2.5 * noise
                 ? withoutOne(c, px, ph, count, x0)
                 : withoutWild(c, px, ph, count, x0);
     }
@@ -87,7 +113,7 @@ final class Face {
                 ph[kept++] = ph[i];
             }
         }
-        if (kept == count || kept < 5) {
+        if (kept == count || kept < LEAST_POINTS) {
             return c;
         }
         Curve anew = Curve.of(px, ph, kept, x0);

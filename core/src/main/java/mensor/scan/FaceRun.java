@@ -20,7 +20,8 @@ record FaceRun(double[] x, double[] h, double fromX, double fromH, double toX, d
         double[] h = new double[x.length];
         int n = 0;
         for (double at = fromX; at <= toX; at += STEP) {
-            Curve c = face.between(Math.max(fromX, at - SMOOTH / 2), Math.min(toX, at + SMOOTH / 2), at);
+            double width = face.width(at, SMOOTH);
+            Curve c = face.between(Math.max(fromX, at - width / 2), Math.min(toX, at + width / 2), at);
             if (c != null) {
                 x[n] = at;
                 h[n++] = c.a();

@@ -45,7 +45,7 @@ final class FilletMeasure {
         bz /= length;
         Face corner = inFrame(rootY, rootZ, bz, -by, by, bz, i -> false);
         double half = Math.toRadians(dihedral / 2);
-        Curve middle = corner.around(0, SMOOTH);
+        Curve middle = corner.around(0, corner.width(0, SMOOTH));
         double depth = middle == null ? Double.NaN : middle.a();
         if (!(depth > Math.max(10 * noise, 0.4))) {
             return new MeasuredProfile.NotMeasured(

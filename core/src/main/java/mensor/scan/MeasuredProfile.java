@@ -1,9 +1,13 @@
 package mensor.scan;
 
+import java.util.Locale;
 import java.util.Optional;
 
 /** A profile as measured, or why it was not: never guessed. */
 public sealed interface MeasuredProfile {
+    /** Points farther apart than this leave too few on a member, mm. */
+    double MOST_STEP = 0.35;
+
     double s();
 
     record Fillet(FilletProfile profile) implements MeasuredProfile {
@@ -29,6 +33,10 @@ public sealed interface MeasuredProfile {
         }
         Optional<Line> a = MemberLine.of(p, true);
         Optional<Line> b = MemberLine.of(p, false);
+        if ((a.isEmpty() || b.isEmpty()) && p.step() > MOST_STEP) {
+            return new NotMeasured(
+                    p.s(), String.format(Locale.ROOT, "points %.2g mm apart: too far for a toe", p.step()));
+        }
         if (a.isEmpty() || b.isEmpty()) {
             return new NotMeasured(
                     p.s(), "no straight surface of member " + (a.isEmpty() ? "A" : "B") + ": fewer than 3 mm in view");

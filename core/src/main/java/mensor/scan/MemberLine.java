@@ -156,6 +156,7 @@ final class MemberLine {
         double first = -line.length();
         double good = first;
         double[] window = new double[n];
+        double wide = Math.max(WINDOW, 5 * line.length() / Math.max(1, line.points()));
         int from = 0;
         int bad = 0;
         for (double t = first; t < along[n - 1]; t += STEP) {
@@ -163,7 +164,7 @@ final class MemberLine {
                 from++;
             }
             int count = 0;
-            for (int i = from; i < n && along[i] < t + WINDOW; i++) {
+            for (int i = from; i < n && along[i] < t + wide; i++) {
                 window[count++] = off[i];
             }
             if (count < 3) {
@@ -172,12 +173,12 @@ final class MemberLine {
             Arrays.sort(window, 0, count);
             boolean follows = Math.abs(window[count / 2]) <= Math.max(LEAST_OFF, 5 * line.noise() / Math.sqrt(count));
             if (follows) {
-                good = t + WINDOW;
+                good = t + wide;
                 bad = 0;
             } else if (++bad > MOST_BAD) { // more than a grain of spatter
                 break;
             }
         }
-        return good - WINDOW / 2; // what belongs to the bend into the toe is not the member's
+        return good - wide / 2; // what belongs to the bend into the toe is not the member's
     }
 }

@@ -40,6 +40,11 @@ public record Profile(double s, double[] y, double[] z) {
         return new Profile(s, sortedY, sortedZ);
     }
 
+    /** How far apart its points lie across, in the mean. */
+    public double step() {
+        return y.length < 2 ? 0 : (y[y.length - 1] - y[0]) / (y.length - 1);
+    }
+
     public int points() {
         return y.length;
     }

@@ -25,7 +25,7 @@ record Toe(double at, double angle, double u) {
         double lastClear = Double.NaN;
         double crossing = Double.NaN;
         for (double x = from; x < end; x += STEP) {
-            Curve c = along.around(x, SMOOTH);
+            Curve c = along.around(x, along.width(x, SMOOTH));
             if (c == null) {
                 continue;
             }
@@ -43,13 +43,14 @@ record Toe(double at, double angle, double u) {
         if (Double.isNaN(lastClear)) {
             return null;
         }
-        Curve last = along.between(lastClear - LAST_STRETCH, lastClear + SMOOTH / 4, lastClear);
-        Curve shorter = along.between(lastClear - LAST_STRETCH / 2, lastClear + SMOOTH / 4, lastClear);
+        double smooth = along.width(lastClear, SMOOTH);
+        Curve last = along.between(lastClear - LAST_STRETCH, lastClear + smooth / 4, lastClear);
+        Curve shorter = along.between(lastClear - LAST_STRETCH / 2, lastClear + smooth / 4, lastClear);
         Curve c = last == null ? shorter : last;
         double met = c == null ? Double.NaN : c.zero(lastClear);
-        boolean sane = !Double.isNaN(met) && met >= lastClear - SMOOTH && met < lastClear + 1.5;
+        boolean sane = !Double.isNaN(met) && met >= lastClear - smooth && met < lastClear + 1.5;
         double at = sane ? met : Double.isNaN(crossing) ? lastClear : crossing;
-        double slope = c == null ? -1 : c.slope(Math.min(at, lastClear + SMOOTH));
+        double slope = c == null ? -1 : c.slope(Math.min(at, lastClear + smooth));
         double down = Math.max(-slope, 0.05);
         double u = Math.hypot(noise * 2 / Math.sqrt(c == null ? 4 : Math.max(4, c.points())) / down, STEP);
         return new Toe(at, 180 - Math.toDegrees(Math.atan(Math.max(0, -slope))), u);

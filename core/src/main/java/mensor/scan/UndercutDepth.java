@@ -25,8 +25,11 @@ final class UndercutDepth {
         double deepest = 0;
         double at = Double.NaN;
         for (double x = toe; x < Math.min(toe + REACH, end); x += STEP) {
-            Curve c = beyond(along, toe, x, BOTTOM);
-            if (c != null && c.at(x) < deepest && isBelow(beyond(along, toe, x, WIDER), x, noise)) {
+            double narrow = along.width(Math.max(x, toe + BOTTOM / 2), BOTTOM);
+            Curve c = beyond(along, toe, x, narrow);
+            if (c != null
+                    && c.at(x) < deepest
+                    && isBelow(beyond(along, toe, x, Math.max(WIDER, 2 * narrow)), x, noise)) {
                 deepest = c.at(x);
                 at = x;
             }
@@ -34,9 +37,10 @@ final class UndercutDepth {
         if (Double.isNaN(at) || -deepest < Math.max(3 * noise, 1e-6)) {
             return 0;
         }
-        Curve bottom = beyond(along, toe, at, BOTTOM);
+        double narrow = along.width(Math.max(at, toe + BOTTOM / 2), BOTTOM);
+        Curve bottom = beyond(along, toe, at, narrow);
         double x = bottom.c() > 1e-6 ? bottom.x0() - bottom.b() / (2 * bottom.c()) : at;
-        double low = Math.abs(x - at) <= BOTTOM / 2 ? bottom.at(x) : bottom.at(at);
+        double low = Math.abs(x - at) <= narrow / 2 ? bottom.at(x) : bottom.at(at);
         return Math.max(0, -low);
     }
 }

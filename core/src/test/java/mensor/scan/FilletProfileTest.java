@@ -226,4 +226,25 @@ class FilletProfileTest {
                         .toString())
                 .contains("fewer than 20 points");
     }
+
+    /** Points farther apart than scan.md's tenth, as a steep member has them too: an undercut is not taken for wild points. */
+    @ParameterizedTest
+    @CsvSource({"0.1, -25", "0.1, 25", "0.15, -20", "0.15, 20", "0.2, 0", "0.2, 15"})
+    void anUndercutIsFoundWherePointsLieFarApart(double spacing, double tilt) {
+        SimulatedFillet w = weld(8, 8, 0.3);
+        w.spacing = spacing;
+        w.tilt = tilt;
+        w.undercutA = 0.8;
+        w.undercutB = 0.8;
+        assertThat(within(w, m -> m.undercutA().orElse(0), 0.8, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.undercutB().orElse(0), 0.8, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(w, m -> m.legA().orElse(0), 8, 0.2)).isGreaterThanOrEqualTo(95);
+    }
+
+    @Test
+    void pointsTooFarApartAreNamed() {
+        SimulatedFillet w = weld(8, 8, 0.3);
+        w.spacing = 0.5;
+        assertThat(MeasuredProfile.of(w.profile(0, 1), true, 0.005).toString()).contains("apart: too far for a toe");
+    }
 }
