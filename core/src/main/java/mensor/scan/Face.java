@@ -47,9 +47,12 @@ final class Face {
             int from = Math.max(0, Math.min(count - many, i - many / 2));
             int k = 0;
             for (int j = from; j < Math.min(count, from + many); j++) {
-                near[k++] = sh[j];
+                int place = k++; // put in order as they come: of seven, twice as fast as a sort
+                while (place > 0 && near[place - 1] > sh[j]) {
+                    near[place] = near[--place];
+                }
+                near[place] = sh[j];
             }
-            Arrays.sort(near, 0, k);
             double middle = near[k / 2];
             double steep = k > 1 ? (near[k - 1] - near[0]) / 4 : 0; // a slope is no outlier
             if (Math.abs(sh[i] - middle) <= Math.max(6 * noise, Math.min(steep, 0.5)) + 0.02) {
