@@ -33,6 +33,7 @@ const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const ShopHistory = lazy(() => import("./history/ShopHistory"));
+const StudiesPage = lazy(() => import("./studies/StudiesPage"));
 const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
 
@@ -128,6 +129,8 @@ export function Mensor() {
           <Route path="/series/:welder" element={<SeriesPage />} />
           <Route path="/drills" element={<Drills />} />
           <Route path="/class" element={<ClassPage />} />
+          <Route path="/studies" element={<StudiesPage />} />
+          <Route path="/studies/:id" element={<StudiesPage />} />
           <Route path="/criteria" element={<CriteriaPages />} />
           <Route path="/criteria/:id" element={<CriteriaPages />} />
           <Route path="/people" element={<People />} />

@@ -219,6 +219,12 @@ function GaugeCard({
         </>
       }
     >
+      {gauge?.form.measured && (
+        <p>
+          Measured, not assumed: a reading has a standard uncertainty of <b>{gauge.form.measured}</b>, by the{" "}
+          {gauge.form.measuredBy}. <Link to="/studies">Studies</Link>
+        </p>
+      )}
       {gauge && (
         <section aria-label="Records it touched">
           <h3>{gauge.form.foundOut ? "Records that this gauge touched" : "Records it touched"}</h3>

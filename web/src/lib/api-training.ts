@@ -1,8 +1,7 @@
 import type { HandoutForm, PieceForm, RatingForm, RubricForm, SpecimenForm } from "./api-types";
-import { answer, asFile, client } from "./client";
+import { answer, asFile, asJson, client } from "./client";
 
 const at = (id: string) => ({ params: { path: { id } } });
-const asJson = { headers: { "Content-Type": "application/json" }, bodySerializer: (text: string) => text };
 
 /** Test pieces, series, drills and the class. */
 export const training = {

@@ -28,6 +28,7 @@ import type {
 } from "./api-types";
 import { answer, asFile, asText, client } from "./client";
 import { scanning } from "./api-scan";
+import { studying } from "./api-study";
 import { training } from "./api-training";
 
 export type * from "./api-types";
@@ -37,6 +38,7 @@ export { problemsByField, Refused, saidBy } from "./client";
 export const api = {
   ...training,
   ...scanning,
+  ...studying,
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),

@@ -78,6 +78,8 @@ export const asText = {
   headers: { "Content-Type": "text/plain;charset=UTF-8" },
   bodySerializer: (text: string) => text,
 };
+/** The body is a file of JSON as it stands. */
+export const asJson = { headers: { "Content-Type": "application/json" }, bodySerializer: (text: string) => text };
 export const asFile = { headers: { "Content-Type": "application/octet-stream" }, bodySerializer: (file: Blob) => file };
 
 /** The fields at fault by name, for a form. */

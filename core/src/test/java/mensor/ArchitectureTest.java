@@ -74,7 +74,7 @@ class ArchitectureTest {
             .whereLayer("scan")
             .mayNotAccessAnyLayer()
             .whereLayer("study")
-            .mayNotAccessAnyLayer()
+            .mayOnlyAccessLayers("length", "weld")
             .whereLayer("proof")
             .mayOnlyAccessLayers("length", "weld", "look")
             .whereLayer("rate")

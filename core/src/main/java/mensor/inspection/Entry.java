@@ -42,7 +42,20 @@ public sealed interface Entry {
         return this;
     }
 
+    /** The same where gauge and people were studied and tell no less apart than this; a coarser division of its own stands. */
+    default Entry noFinerThan(Length blur) {
+        return this;
+    }
+
     record Read(Reading reading) implements Entry {
+        @Override
+        public Entry noFinerThan(Length blur) {
+            return reading instanceof Reading.Station s
+                            && s.division().filter(d -> !d.isUnder(blur)).isEmpty()
+                    ? new Read(s.withDivision(blur))
+                    : this;
+        }
+
         @Override
         public Entry readTo(Length gaugeDivision) {
             return reading instanceof Reading.Station s && s.division().isEmpty()
@@ -69,12 +82,19 @@ public sealed interface Entry {
     record Seen(Indication indication, Optional<String> gauge) implements Entry {
         @Override
         public Entry readTo(Length gaugeDivision) {
+            return division().isEmpty() ? divided(gaugeDivision) : this;
+        }
+
+        @Override
+        public Entry noFinerThan(Length blur) {
+            return division().filter(d -> !d.isUnder(blur)).isEmpty() ? divided(blur) : this;
+        }
+
+        private Entry divided(Length division) {
             IndicationValues values = indication.values();
             boolean measured = indication.kind().measured().stream()
                     .anyMatch(f -> values.find(f.name()).isPresent());
-            return measured && division().isEmpty()
-                    ? new Seen(indication.kind().of(values.division(Optional.of(gaugeDivision))), gauge)
-                    : this;
+            return measured ? new Seen(indication.kind().of(values.division(Optional.of(division))), gauge) : this;
         }
 
         @Override

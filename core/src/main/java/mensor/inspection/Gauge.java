@@ -13,6 +13,7 @@ import mensor.weld.Day;
  * @param due the last day on which its calibration holds
  * @param foundOut the day on which it was found out of calibration; what it read is then in doubt
  * @param uncertainty the expanded one (k = 2) on its certificate
+ * @param measured the standard uncertainty of a reading as a study of gauge and people found it
  */
 public record Gauge(
         String name,
@@ -22,11 +23,17 @@ public record Gauge(
         String serial,
         Optional<LocalDate> due,
         Optional<LocalDate> foundOut,
-        Optional<Length> uncertainty) {
+        Optional<Length> uncertainty,
+        Optional<Length> measured) {
 
     /** Whether a gauge of this name or kind scans: what it gives comes with an uncertainty of its own. */
     public static boolean scans(String word) {
         return word.toLowerCase(Locale.ROOT).contains("scan");
+    }
+
+    /** What it cannot tell apart, by a study: twice the standard uncertainty; absent where nobody measured it. */
+    public Optional<Length> blur() {
+        return measured.map(u -> u.times(2));
     }
 
     /** Why it may not be used on a day; empty where it may. Its due day is still good; without one nothing lapses. */

@@ -34,6 +34,17 @@ public record Guard(BigDecimal factor, List<Optional<Length>> readings, List<Opt
         return Optional.of(resolution.inQuadrature(certified).rounded());
     }
 
+    /**
+     * Of a gauge that was studied: what was measured of gauge and people, joined in quadrature with half of the uncertainty on its certificate. The
+     * division is in what was measured.
+     */
+    public static Length measured(Length standard, Optional<Length> certificate) {
+        RealLength certified = certificate
+                .map(c -> RealLength.of(c).dividedBy(TWO))
+                .orElse(RealLength.of(Length.zero(standard.unit())));
+        return RealLength.of(standard).inQuadrature(certified).rounded();
+    }
+
     /** A scanner's: its values come with twice their own standard uncertainty in place of a division, the device's in it. */
     public static Length ofScan(Length twice) {
         return RealLength.of(twice).dividedBy(TWO).rounded();

@@ -70,6 +70,64 @@ class StudiesTest {
         assertThatThrownBy(() -> GaugeStudy.anova(new double[][][] {{{1, 2}}})).hasMessageContaining("at least two");
     }
 
+    /** The same readings by averages and ranges; the results of the manual, from memory. */
+    @Test
+    void aiagByRanges() {
+        GaugeStudy g = GaugeStudy.ranges(AIAG).orElseThrow();
+        assertThat(g.ev()).isCloseTo(.20188, within(5e-5));
+        assertThat(g.av()).isCloseTo(.22963, within(5e-5));
+        assertThat(g.grr()).isCloseTo(.30575, within(5e-5));
+        assertThat(g.pv()).isCloseTo(1.10456, within(5e-4));
+        assertThat(g.total()).isCloseTo(1.14610, within(5e-4));
+        assertThat(g.percent()).isCloseTo(26.68, within(0.02));
+        assertThat(g.categories()).isEqualTo(5);
+        assertThat(GaugeStudy.ranges(new double[2][7][3])).as("no table").isEmpty();
+    }
+
+    /** The true standard deviation of gauge and people lies between the bounds in at least 90 of 100 studies. */
+    @Test
+    void theBoundsOfAGaugeStudyCoverTheTruth() {
+        double truth = Math.hypot(0.02, 0.01);
+        int covered = 0;
+        for (int seed = 0; seed < 100; seed++) {
+            Random random = new Random(seed);
+            double[][][] readings = new double[4][3][10];
+            double[] part = random.doubles(10).toArray();
+            for (double[][] person : readings) {
+                double own = 0.01 * random.nextGaussian();
+                for (double[] repeat : person) {
+                    for (int p = 0; p < 10; p++) {
+                        repeat[p] = part[p] + own + 0.02 * random.nextGaussian();
+                    }
+                }
+            }
+            GaugeStudy.Bounds b = GaugeStudy.anova(readings).bounds().orElseThrow();
+            covered += b.low() <= truth && truth <= b.high() ? 1 : 0;
+        }
+        assertThat(covered).isGreaterThanOrEqualTo(90);
+    }
+
+    /** Linearity of the AIAG's measurement systems analysis, 5 references of 12 readings: bias = 0.73667 − 0.13167 × reference (from memory). */
+    @Test
+    void linearity() {
+        double[][] readings = {
+            {2.7, 2.5, 2.4, 2.5, 2.7, 2.3, 2.5, 2.5, 2.4, 2.4, 2.6, 2.4},
+            {5.1, 3.9, 4.2, 5.0, 3.8, 3.9, 3.9, 3.9, 3.9, 4.0, 4.1, 3.8},
+            {5.8, 5.7, 5.9, 5.9, 6.0, 6.1, 6.0, 6.1, 6.4, 6.3, 6.0, 6.1},
+            {7.6, 7.7, 7.8, 7.7, 7.8, 7.8, 7.8, 7.7, 7.8, 7.5, 7.6, 7.7},
+            {9.1, 9.3, 9.5, 9.3, 9.4, 9.5, 9.5, 9.5, 9.6, 9.2, 9.3, 9.4}
+        };
+        GaugeBias b = GaugeBias.of(new double[] {2, 4, 6, 8, 10}, readings);
+        assertThat(b.intercept()).isCloseTo(0.73667, within(5e-5));
+        assertThat(b.slope()).isCloseTo(-0.13167, within(5e-5));
+        assertThat(b.residual()).isCloseTo(0.23954, within(5e-5));
+        assertThat(b.r2()).isCloseTo(0.714, within(5e-4));
+        assertThat(b.isSloped()).isTrue();
+        assertThat(b.parts()[0]).isCloseTo(0.491667, within(5e-6));
+        assertThatThrownBy(() -> GaugeBias.of(new double[] {2, 2}, new double[][] {{1, 2}, {1, 2}}))
+                .hasMessageContaining("all the same");
+    }
+
     /** A person who reads one part otherwise than the others is an interaction: it is kept, and counts as the people's. */
     @Test
     void anInteractionThatIsNoChanceIsKept() {

@@ -96,6 +96,16 @@ final class TestBrowser {
         return send(method, path, body == null ? null : body.replace('\'', '"'), token, "application/json");
     }
 
+    /** A text, sent as it is. */
+    Answer putText(String path, String text, String type) {
+        return send("PUT", path, text, true, type + ";charset=UTF-8");
+    }
+
+    /** A file of JSON, sent as it is. */
+    Answer putJson(String path, String text) {
+        return send("PUT", path, text, true, "application/json");
+    }
+
     /** Bytes as they are: a picture. */
     Answer putBytes(String path, byte[] bytes) {
         return send("PUT", path, HttpRequest.BodyPublishers.ofByteArray(bytes), true, "application/octet-stream");

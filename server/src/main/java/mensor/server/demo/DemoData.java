@@ -31,6 +31,7 @@ class DemoData implements ApplicationRunner {
     private final DemoCauses causes;
     private final DemoClass schoolClass;
     private final DemoScans scans;
+    private final DemoStudies studies;
     private final DemoRepairs repairs;
     private final HalfFilledDemo filling;
     private final Clock clock;
@@ -43,6 +44,7 @@ class DemoData implements ApplicationRunner {
             DemoCauses causes,
             DemoClass schoolClass,
             DemoScans scans,
+            DemoStudies studies,
             DemoRepairs repairs,
             HalfFilledDemo filling,
             Clock clock) {
@@ -53,6 +55,7 @@ class DemoData implements ApplicationRunner {
         this.causes = causes;
         this.schoolClass = schoolClass;
         this.scans = scans;
+        this.studies = studies;
         this.repairs = repairs;
         this.filling = filling;
         this.clock = clock;
@@ -81,6 +84,7 @@ class DemoData implements ApplicationRunner {
         causes.load(actors);
         schoolClass.load(actors);
         scans.load(actors);
+        studies.load(actors);
         shop.findTaperOut(actors.get("quinn"));
     }
 

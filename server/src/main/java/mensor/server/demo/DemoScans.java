@@ -59,7 +59,9 @@ class DemoScans {
                         SERIAL,
                         LocalDate.now(clock).plusMonths(7),
                         null,
-                        "0.0004"),
+                        "0.0004",
+                        null,
+                        null),
                 null);
         String lot = "Scanned";
         DemoBench.Work hidden = bench.joint(lot, "SN-1", "1", "K7", "ines", tee("12", "5/16", "3/8", "3/4", "2F"))

@@ -324,7 +324,17 @@ class DemoShop {
         gauges.put(
                 quinn,
                 taper,
-                new GaugeForm(f.name(), f.kind(), f.division(), f.range(), f.serial(), f.due(), found, f.uncertainty()),
+                new GaugeForm(
+                        f.name(),
+                        f.kind(),
+                        f.division(),
+                        f.range(),
+                        f.serial(),
+                        f.due(),
+                        found,
+                        f.uncertainty(),
+                        f.measured(),
+                        f.measuredBy()),
                 g.version());
     }
 
@@ -334,7 +344,7 @@ class DemoShop {
         return gauges.put(
                         quinn,
                         UUID.randomUUID(),
-                        new GaugeForm(name, kind, division, range, serial, due, null, certificate),
+                        new GaugeForm(name, kind, division, range, serial, due, null, certificate, null, null),
                         null)
                 .id();
     }

@@ -29,6 +29,8 @@ class GaugeEntity implements StoredGauge {
     private LocalDate due;
     private LocalDate foundOut;
     private String uncertainty;
+    private String measured;
+    private String measuredBy;
 
     @Version
     private Long version;
@@ -50,6 +52,12 @@ class GaugeEntity implements StoredGauge {
         uncertainty = form.uncertainty();
     }
 
+    /** What a study found of it; both absent where its division is to stand again. */
+    void setMeasured(String standardUncertainty, String study) {
+        measured = standardUncertainty;
+        measuredBy = study;
+    }
+
     @Override
     public UUID id() {
         return id;
@@ -67,7 +75,7 @@ class GaugeEntity implements StoredGauge {
 
     @Override
     public GaugeForm form() {
-        return new GaugeForm(name, kind, division, range, serial, due, foundOut, uncertainty);
+        return new GaugeForm(name, kind, division, range, serial, due, foundOut, uncertainty, measured, measuredBy);
     }
 
     Gauge gauge() {

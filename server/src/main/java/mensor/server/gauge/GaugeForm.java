@@ -11,6 +11,8 @@ import mensor.server.web.AllOptional;
  * A gauge as it is registered; division, range and uncertainty are lengths, inches where no unit is said.
  *
  * @param uncertainty the expanded one (k = 2) on its certificate; absent where it has none
+ * @param measured the standard uncertainty of a reading, as a study found it; set by the study alone
+ * @param measuredBy that study, in words
  */
 @AllOptional
 public record GaugeForm(
@@ -21,7 +23,9 @@ public record GaugeForm(
         String serial,
         LocalDate due,
         LocalDate foundOut,
-        String uncertainty) {
+        String uncertainty,
+        String measured,
+        String measuredBy) {
 
     /** The gauge as the core knows it. */
     public Gauge gauge() {
@@ -33,7 +37,8 @@ public record GaugeForm(
                 serial == null ? "" : serial,
                 Optional.ofNullable(due),
                 Optional.ofNullable(foundOut),
-                length(uncertainty));
+                length(uncertainty),
+                length(measured));
     }
 
     private static Optional<Length> length(String typed) {

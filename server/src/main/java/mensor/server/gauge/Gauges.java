@@ -134,6 +134,29 @@ public class Gauges {
         return view(gauges.saveAndFlush(gauge));
     }
 
+    /**
+     * From now on the gauge's readings are as uncertain as a study found them.
+     *
+     * @param standardUncertainty as a length; absent where its division and certificate are to stand again
+     */
+    @Transactional
+    public void measured(Actor actor, UUID id, @Nullable String standardUncertainty, @Nullable String study) {
+        if (!actor.is(Role.QUALITY_MANAGER)) {
+            throw Refusal.forbidden("the quality manager decides by which uncertainty a gauge is judged");
+        }
+        length("measured", standardUncertainty);
+        GaugeEntity gauge =
+                gauges.findById(id).orElseThrow(() -> Refusal.notFound("this gauge is not in the register"));
+        gauge.setMeasured(standardUncertainty, study);
+        gauges.saveAndFlush(gauge);
+    }
+
+    /** A gauge by the name that stands on it. */
+    @Transactional(readOnly = true)
+    public Optional<? extends StoredGauge> byName(String name) {
+        return gauges.findByName(name);
+    }
+
     private static void need(String field, String value, String wanted) {
         if (value == null || value.isBlank() || value.length() > 60) {
             throw Refusal.invalid(field, wanted + ", up to 60 letters");

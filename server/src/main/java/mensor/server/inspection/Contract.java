@@ -40,6 +40,11 @@ public record Contract(
         return gauge(gauge).map(GaugeForm::gauge).flatMap(Gauge::division);
     }
 
+    /** What the gauge and its people cannot tell apart, where a study measured it. */
+    Optional<Length> blur(String gauge) {
+        return gauge(gauge).map(GaugeForm::gauge).flatMap(Gauge::blur);
+    }
+
     /** Whether what a reading names as its gauge scans: by its kind in the register, else by its name. */
     public boolean isScanner(Optional<String> gauge) {
         return gauge.flatMap(this::gauge)
@@ -49,17 +54,26 @@ public record Contract(
                 .isPresent();
     }
 
-    /** How far each entry may be off: by its own division, else by its gauge's. */
+    /** How far each entry may be off: as a study measured its gauge, else by its own division, else by its gauge's. */
     List<Optional<Length>> uncertainties(List<Entry> entries) {
         return entries.stream()
-                .map(e -> {
-                    Optional<Gauge> gauge = e.gauge().flatMap(this::gauge).map(GaugeForm::gauge);
-                    if (isScanner(e.gauge()) && e.division().isPresent()) {
-                        return e.division().map(Guard::ofScan);
-                    }
-                    Optional<Length> division = e.division().or(() -> gauge.flatMap(Gauge::division));
-                    return Guard.uncertainty(division, gauge.flatMap(Gauge::uncertainty));
-                })
+                .map(e -> isScanner(e.gauge()) && e.division().isPresent()
+                        ? e.division().map(Guard::ofScan)
+                        : uncertainty(e.gauge(), e.division()))
                 .toList();
+    }
+
+    /**
+     * The standard uncertainty of what was read.
+     *
+     * @param named the gauge that the entry names
+     * @param own the division that it gives
+     */
+    public Optional<Length> uncertainty(Optional<String> named, Optional<Length> own) {
+        Optional<Gauge> gauge = named.flatMap(this::gauge).map(GaugeForm::gauge);
+        Optional<Length> certificate = gauge.flatMap(Gauge::uncertainty);
+        return gauge.flatMap(Gauge::measured)
+                .map(u -> Guard.measured(u, certificate))
+                .or(() -> Guard.uncertainty(own.or(() -> gauge.flatMap(Gauge::division)), certificate));
     }
 }

@@ -121,7 +121,11 @@ class InspectionJudge {
         }
 
         private Entry withGauge(Entry e, Contract contract) {
-            return e.gauge().flatMap(contract::division).map(e::readTo).orElse(e);
+            return e.gauge()
+                    .flatMap(contract::blur)
+                    .map(e::noFinerThan)
+                    .orElseGet(() ->
+                            e.gauge().flatMap(contract::division).map(e::readTo).orElse(e));
         }
     }
 

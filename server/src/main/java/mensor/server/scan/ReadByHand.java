@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mensor.inspection.Reading;
-import mensor.judge.Guard;
 import mensor.length.Length;
 import mensor.length.Unit;
 import mensor.scan.HandReading;
@@ -35,10 +34,7 @@ final class ReadByHand {
             boolean ofScan =
                     i < entries.size() && scanned.contains(entries.get(i).content());
             if (readings.get(i) instanceof Reading.Station s && !ofScan && !isScanned(o, s)) {
-                Optional<Length> certificate = s.gauge()
-                        .flatMap(o.judged().contract()::gauge)
-                        .flatMap(g -> g.gauge().uncertainty());
-                Guard.uncertainty(s.division(), certificate).ifPresent(u -> read(hand, s, Scans.mm(u)));
+                o.judged().contract().uncertainty(s.gauge(), s.division()).ifPresent(u -> read(hand, s, Scans.mm(u)));
             }
         }
         Joint joint = Scans.joint(o.joint());

@@ -1,0 +1,34 @@
+import type { Schemas } from "./api-types";
+import { answer, asJson, client } from "./client";
+
+export type Study = Schemas["StudyView"];
+export type StudyRow = Schemas["StudyRowView"];
+export type GaugeStudy = Schemas["GaugeStudyView"];
+export type Spread = Schemas["SpreadView"];
+
+const at = (id: string) => ({ params: { path: { id } } });
+
+/** What stands over a list of readings. */
+export type StudyHeading = { title: string; gauge: string; quantity: string; units: string; tolerance?: number };
+
+/** Studies of gauges and people. */
+export const studying = {
+  studies: () => answer(client.GET("/api/studies")),
+  study: (id: string) => answer(client.GET("/api/studies/{id}", at(id))),
+  putStudy: (id: string, file: string) => answer(client.PUT("/api/studies/{id}", { ...at(id), body: file, ...asJson })),
+  putReadings: (id: string, heading: StudyHeading, list: string) =>
+    answer(
+      client.PUT("/api/studies/{id}/readings", {
+        params: { path: { id }, query: heading },
+        body: list,
+        headers: { "Content-Type": "text/csv;charset=UTF-8" },
+        bodySerializer: (text: string) => text,
+      }),
+    ),
+  studyOff: (id: string) => answer(client.DELETE("/api/studies/{id}", at(id))),
+  studyOn: (id: string) => answer(client.POST("/api/studies/{id}/restore", at(id))),
+  useStudy: (id: string) => answer(client.POST("/api/studies/{id}/use", at(id))),
+  useStudyNoMore: (id: string) => answer(client.DELETE("/api/studies/{id}/use", at(id))),
+};
+
+export const studyReportOf = (id: string, as: "pdf" | "csv" | "json") => `/api/studies/${id}/report?as=${as}`;
