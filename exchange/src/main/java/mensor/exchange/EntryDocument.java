@@ -3,10 +3,15 @@ package mensor.exchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
 import mensor.inspection.Indication;
+import mensor.inspection.IndicationField;
+import mensor.inspection.IndicationKind;
 import mensor.inspection.Reading;
 import mensor.length.Unit;
 import mensor.weld.InvalidField;
@@ -48,6 +53,25 @@ public final class EntryDocument {
         Map<String, Json> json = new LinkedHashMap<>();
         fields.forEach((name, value) -> json.put(name, value(value)));
         return of(new Json.Object(json));
+    }
+
+    /** Of a line's texts: a field that counts is a number, one that is true or not is that. */
+    public static EntryDocument typed(Map<String, String> fields) {
+        Map<String, Object> typed = new LinkedHashMap<>();
+        fields.forEach((f, v) -> typed.put(
+                f, NUMBERS.contains(f) ? Integer.valueOf(v) : TRUTHS.contains(f) ? (Object) Boolean.valueOf(v) : v));
+        return of(typed);
+    }
+
+    private static final Set<String> NUMBERS = fields(IndicationField.Shape.COUNT);
+    private static final Set<String> TRUTHS = fields(IndicationField.Shape.FLAG);
+
+    private static Set<String> fields(IndicationField.Shape shape) {
+        return Stream.of(IndicationKind.values())
+                .flatMap(k -> k.fields().stream())
+                .filter(f -> f.shape() == shape)
+                .map(IndicationField::name)
+                .collect(Collectors.toSet());
     }
 
     private static Json value(Object value) {

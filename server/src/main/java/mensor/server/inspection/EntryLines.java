@@ -1,19 +1,12 @@
 package mensor.server.inspection;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import mensor.drawing.StripDrawing;
 import mensor.exchange.EntryDocument;
 import mensor.exchange.InspectionParts;
 import mensor.exchange.UnreadableInput;
 import mensor.inspection.Entry;
-import mensor.inspection.IndicationField;
-import mensor.inspection.IndicationKind;
 import mensor.inspection.Inspection;
 import mensor.length.Unit;
 import mensor.line.EntryLine;
@@ -78,7 +71,7 @@ class EntryLines {
         List<LineEntry> entries = new ArrayList<>();
         List<StripDrawing.Mark> marks = new ArrayList<>();
         for (EntryLine.TypedEntry p : u.entries()) {
-            EntryDocument content = EntryDocument.of(typed(p.fields()));
+            EntryDocument content = EntryDocument.typed(p.fields());
             Entry.Sort kind = p.sort();
             entries.add(new LineEntry(kind, content));
             try {
@@ -91,25 +84,6 @@ class EntryLines {
         }
         return new LineView(
                 entries, u.kind(), u.problem().orElse(null), u.from(), u.to(), u.expects(), u.completions(), marks);
-    }
-
-    /** The line's texts as what the fields are: a count is a number, a truth is one. */
-    private static Map<String, Object> typed(Map<String, String> fields) {
-        Map<String, Object> typed = new LinkedHashMap<>();
-        fields.forEach((f, v) -> typed.put(
-                f, NUMBERS.contains(f) ? Integer.valueOf(v) : TRUTHS.contains(f) ? (Object) Boolean.valueOf(v) : v));
-        return typed;
-    }
-
-    private static final Set<String> NUMBERS = fields(IndicationField.Shape.COUNT);
-    private static final Set<String> TRUTHS = fields(IndicationField.Shape.FLAG);
-
-    private static Set<String> fields(IndicationField.Shape shape) {
-        return Stream.of(IndicationKind.values())
-                .flatMap(k -> k.fields().stream())
-                .filter(f -> f.shape() == shape)
-                .map(IndicationField::name)
-                .collect(Collectors.toSet());
     }
 
     private static LineView refused(EntryLine.Parse u, String problem) {

@@ -57,6 +57,10 @@ public class Studies {
         return view(find(id));
     }
 
+    public String titleOf(UUID id) {
+        return find(id).title();
+    }
+
     private StudyEntity find(UUID id) {
         return studies.findById(id).orElseThrow(() -> Refusal.notFound("there is no such study"));
     }

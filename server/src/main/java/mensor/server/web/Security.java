@@ -33,7 +33,10 @@ class Security {
         "/api/series/**",
         "/api/drills/**",
         "/api/drills",
-        "/api/rubric"
+        "/api/rubric",
+        "/api/exercises/**",
+        "/api/exercises",
+        "/api/eyes/**"
     };
 
     /** The class is an instructor's to see. */

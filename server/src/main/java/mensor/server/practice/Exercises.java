@@ -1,0 +1,301 @@
+package mensor.server.practice;
+
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import mensor.practice.PracticeGauge;
+import mensor.practice.PracticeScore;
+import mensor.practice.PracticeSetting;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.people.Role;
+import mensor.server.practice.ExerciseContent.Gauged;
+import mensor.server.practice.ExerciseView.ExerciseRowView;
+import mensor.server.practice.ExerciseView.GaugedView;
+import mensor.server.practice.ExerciseView.LookedView;
+import mensor.server.practice.ExerciseView.PracticeGaugeView;
+import mensor.server.practice.ExerciseView.RecordedLineView;
+import mensor.server.practice.ExerciseView.StudyPlaceView;
+import mensor.server.practice.ExerciseView.ToeView;
+import mensor.server.web.Refusal;
+import mensor.weld.Named;
+import mensor.weld.Toe;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Made-up welds to practice on. A person's own are private until they are handed in; then an instructor and the quality manager see them too. */
+@Service
+public class Exercises {
+    private static final int ROWS = 420;
+    private static final int ACROSS = 200;
+    private static final int MOST_LINES = 200;
+    private static final int MOST_GAUGED = 500;
+    private static final int LONGEST_LINE = 200;
+    private static final int MOST_SECONDS = 600;
+
+    private final ExerciseRepository exercises;
+    private final People people;
+    private final StudyPlaces studies;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final SecureRandom seeds = new SecureRandom();
+
+    Exercises(ExerciseRepository exercises, People people, StudyPlaces studies, JsonMapper json, Clock clock) {
+        this.exercises = exercises;
+        this.people = people;
+        this.studies = studies;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** Own ones, and what others handed in where the person trains or manages; the newest first. */
+    @Transactional(readOnly = true)
+    public List<ExerciseRowView> all(Actor actor, boolean others) {
+        List<ExerciseEntity> all = others && seesOthers(actor)
+                ? exercises.findByHandedAtIsNotNullOrderByHandedAt()
+                : exercises.findByPersonIdOrderByBegunAtDesc(actor.id());
+        return all.stream()
+                .filter(e -> e.studyId() == null || e.isHandedIn() || studies.isNext(e, actor))
+                .limit(500)
+                .map(this::row)
+                .toList();
+    }
+
+    private static boolean seesOthers(Actor actor) {
+        return actor.is(Role.QUALITY_MANAGER, Role.INSTRUCTOR);
+    }
+
+    private ExerciseRowView row(ExerciseEntity e) {
+        boolean told = e.isHandedIn() && studies.isOver(e);
+        PracticeBench b = new PracticeBench(e, json);
+        PracticeScore score = told ? b.score() : null;
+        return new ExerciseRowView(
+                e.id(),
+                SettingForm.of(b.setting()),
+                people.nameOf(e.personId()),
+                e.begunAt(),
+                e.handedAt(),
+                e.isHandedIn() ? b.evaluation().verdict().id() : null,
+                told ? b.truth().verdict() == b.evaluation().verdict() : null,
+                told ? score.outcomes().size() : 0,
+                told ? (int) score.found() : 0,
+                told ? score.called().size() : 0,
+                place(e));
+    }
+
+    private @Nullable StudyPlaceView place(ExerciseEntity e) {
+        return e.studyId() == null ? null : studies.place(e);
+    }
+
+    /** Begins a weld that nobody has seen. */
+    @Transactional
+    public ExerciseView begin(Actor actor, UUID id, SettingForm form) {
+        if (!actor.is(Role.INSPECTOR, Role.INSTRUCTOR, Role.LEARNER, Role.QUALITY_MANAGER, Role.WELDING_ENGINEER)) {
+            throw Refusal.forbidden(
+                    "practice is for inspectors, instructors, learners, engineers and the quality manager");
+        }
+        PracticeSetting setting = form.read();
+        if (exercises.existsById(id)) {
+            throw Refusal.conflict("that id belongs to another exercise");
+        }
+        ExerciseEntity e = new ExerciseEntity(
+                id,
+                actor.id(),
+                seeds.nextLong(),
+                json.writeValueAsString(SettingForm.of(setting)),
+                json.writeValueAsString(ExerciseContent.NONE),
+                clock.instant());
+        check(e);
+        return view(exercises.saveAndFlush(e));
+    }
+
+    /** A code that cannot judge such a joint is refused before anybody works on it. */
+    private void check(ExerciseEntity e) {
+        try {
+            new PracticeBench(e, json);
+        } catch (mensor.weld.InvalidField x) {
+            throw Refusal.invalid("criteria", "this code does not judge such a weld: " + x.problem());
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public ExerciseView open(Actor actor, UUID id) {
+        return view(seen(actor, id));
+    }
+
+    ExerciseEntity seen(Actor actor, UUID id) {
+        ExerciseEntity e = exercises.findById(id).orElseThrow(Exercises::unknown);
+        if (!e.personId().equals(actor.id()) && !(e.isHandedIn() && seesOthers(actor))) {
+            throw Refusal.forbidden("somebody else's practice is private until it is handed in");
+        }
+        if (e.personId().equals(actor.id()) && !e.isHandedIn() && e.studyId() != null && !studies.isNext(e, actor)) {
+            throw Refusal.conflict("the welds of a study come one after another");
+        }
+        return e;
+    }
+
+    private static Refusal unknown() {
+        return Refusal.notFound("there is no such exercise");
+    }
+
+    private ExerciseEntity forChange(Actor actor, UUID id) {
+        ExerciseEntity e = exercises.findForChangeById(id).orElseThrow(Exercises::unknown);
+        if (!e.personId().equals(actor.id())) {
+            throw Refusal.forbidden("this is somebody else's exercise");
+        }
+        if (e.isHandedIn()) {
+            throw Refusal.conflict("this exercise is handed in");
+        }
+        return seen(actor, id);
+    }
+
+    private ExerciseView change(Actor actor, UUID id, UnaryOperator<ExerciseContent> how) {
+        ExerciseEntity e = forChange(actor, id);
+        ExerciseContent changed = how.apply(json.readValue(e.content(), ExerciseContent.class));
+        String content = json.writeValueAsString(changed);
+        if (content.length() > ExerciseEntity.LONGEST) {
+            throw Refusal.conflict("this exercise holds no more");
+        }
+        try {
+            new PracticeBench(e, changed, json);
+        } catch (mensor.weld.InvalidField x) {
+            throw Refusal.invalid("line", x.problem());
+        }
+        e.setContent(content);
+        return view(exercises.saveAndFlush(e));
+    }
+
+    @Transactional
+    public ExerciseView record(Actor actor, UUID id, UUID line, String text) {
+        if (text == null || text.isBlank() || text.length() > LONGEST_LINE) {
+            throw Refusal.invalid("line", "a line of up to " + LONGEST_LINE + " letters is required");
+        }
+        PracticeBench b = new PracticeBench(forChange(actor, id), json);
+        if (b.content().lines().size() >= MOST_LINES) {
+            throw Refusal.conflict("an exercise has up to " + MOST_LINES + " lines");
+        }
+        return change(actor, id, c -> c.with(PracticeBench.understood(line, text.strip(), b.setting(), b.joint())));
+    }
+
+    @Transactional
+    public ExerciseView takeBack(Actor actor, UUID id, UUID line) {
+        return change(actor, id, c -> c.without(line));
+    }
+
+    /** @param at mm from the datum */
+    @Transactional
+    public ExerciseView gauge(Actor actor, UUID id, String gauge, @Nullable String toe, double at) {
+        PracticeGauge g = Named.find(PracticeGauge.class, gauge == null ? "" : gauge)
+                .orElseThrow(() -> Refusal.invalid("gauge", "no gauge of the practice bench is called " + gauge));
+        Toe side = "B".equals(toe) ? Toe.B : Toe.A;
+        ExerciseEntity e = forChange(actor, id);
+        PracticeBench b = new PracticeBench(e, json);
+        if (!(at >= 0 && at <= b.weld().length())) {
+            throw Refusal.invalid("at", "a place on the weld is required");
+        }
+        int nth = b.content().gauged().size();
+        if (nth >= MOST_GAUGED) {
+            throw Refusal.conflict("the gauges were held " + MOST_GAUGED + " times: enough");
+        }
+        String shown =
+                b.weld().read(g, side, at, new Random(e.seed() * 7_919 + nth)).orElse("nothing to read there");
+        return change(actor, id, c -> c.with(new Gauged(g.id(), held(g) ? side.id() : "", at, shown)));
+    }
+
+    private static boolean held(PracticeGauge g) {
+        return g == PracticeGauge.LEG || g == PracticeGauge.UNDERCUT;
+    }
+
+    /** A stretch was in view. */
+    @Transactional
+    public void look(Actor actor, UUID id, double from, double to, long seconds) {
+        PracticeBench b = new PracticeBench(forChange(actor, id), json);
+        double end = b.weld().length();
+        if (!(from <= to) || seconds < 0 || seconds > MOST_SECONDS) {
+            throw Refusal.invalid("from", "a stretch of the weld and up to " + MOST_SECONDS + " seconds are required");
+        }
+        change(actor, id, c -> c.looked(Math.max(0, from), Math.min(end, to), seconds));
+    }
+
+    @Transactional
+    public ExerciseView handIn(Actor actor, UUID id) {
+        ExerciseEntity e = forChange(actor, id);
+        if (new PracticeBench(e, json).content().lines().isEmpty()) {
+            throw Refusal.conflict("nothing is recorded yet; \"none\" and the criteria says that nothing was seen");
+        }
+        e.handIn(clock.instant());
+        exercises.saveAndFlush(e);
+        studies.handedIn(e);
+        return view(e);
+    }
+
+    /** The surface, little-endian floats: rows, points across, then as {@code SimulatedPracticeWeld.surface} says. */
+    @Transactional(readOnly = true)
+    public byte[] surface(Actor actor, UUID id) {
+        float[] values = new PracticeBench(seen(actor, id), json).weld().surface(ROWS, ACROSS);
+        ByteBuffer out = ByteBuffer.allocate(Float.BYTES * (2 + values.length)).order(ByteOrder.LITTLE_ENDIAN);
+        out.putFloat(ROWS).putFloat(ACROSS);
+        for (float v : values) {
+            out.putFloat(v);
+        }
+        return out.array();
+    }
+
+    private ExerciseView view(ExerciseEntity e) {
+        PracticeBench b = new PracticeBench(e, json);
+        return new ExerciseView(
+                e.id(),
+                SettingForm.of(b.setting()),
+                b.title(),
+                b.code(),
+                b.weld().length(),
+                people.nameOf(e.personId()),
+                e.begunAt(),
+                e.handedAt(),
+                b.content().seconds(),
+                b.evaluation().verdict().id(),
+                PracticeBench.findings(b.evaluation()),
+                b.todo(),
+                b.content().lines().stream()
+                        .map(l -> new RecordedLineView(l.id(), l.line()))
+                        .toList(),
+                Arrays.stream(PracticeGauge.values())
+                        .filter(g -> isFor(g, b.setting().fillet()))
+                        .map(g -> new PracticeGaugeView(g.id(), g.title(), held(g)))
+                        .toList(),
+                b.content().gauged().stream()
+                        .map(g -> new GaugedView(words(g, b)))
+                        .toList(),
+                b.content().seen().stream().map(s -> new LookedView(s[0], s[1])).toList(),
+                List.of(
+                        new ToeView("A", b.joint().toeName(Toe.A)),
+                        new ToeView("B", b.joint().toeName(Toe.B))),
+                b.strip(),
+                place(e),
+                e.isHandedIn() && studies.isOver(e) ? b.solution() : null);
+    }
+
+    private static boolean isFor(PracticeGauge g, boolean fillet) {
+        return switch (g) {
+            case BLADE, LEG, THROAT -> fillet;
+            case CROWN -> !fillet;
+            case UNDERCUT, RULE -> true;
+        };
+    }
+
+    private static String words(Gauged g, PracticeBench b) {
+        String gauge = Named.find(PracticeGauge.class, g.gauge())
+                .map(PracticeGauge::title)
+                .orElse(g.gauge());
+        String toe = g.toe().isEmpty() ? "" : ", " + b.joint().toeName(g.toe().equals("B") ? Toe.B : Toe.A);
+        return gauge + toe + " at " + b.shown(g.at(), 2) + ": " + g.shown();
+    }
+}
