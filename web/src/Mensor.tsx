@@ -33,6 +33,9 @@ const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const ShopHistory = lazy(() => import("./history/ShopHistory"));
+const PracticeWelds = lazy(() => import("./practice-weld/PracticeWelds"));
+const PracticeBench = lazy(() => import("./practice-weld/PracticeBench"));
+const EyePage = lazy(() => import("./practice-weld/EyePage"));
 const StudiesPage = lazy(() => import("./studies/StudiesPage"));
 const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
 const People = lazy(() => import("./people/People"));
@@ -129,6 +132,9 @@ export function Mensor() {
           <Route path="/series/:welder" element={<SeriesPage />} />
           <Route path="/drills" element={<Drills />} />
           <Route path="/class" element={<ClassPage />} />
+          <Route path="/practice" element={<PracticeWelds />} />
+          <Route path="/practice/:id" element={<PracticeBench />} />
+          <Route path="/eye" element={<EyePage />} />
           <Route path="/studies" element={<StudiesPage />} />
           <Route path="/studies/:id" element={<StudiesPage />} />
           <Route path="/criteria" element={<CriteriaPages />} />

@@ -12,7 +12,13 @@ export type Compared = Schemas["ComparedView"];
 const at = (id: string, scanId: string) => ({ params: { path: { id, scanId } } });
 
 /** The surface of a weld as a grid: of each profile its place, and of each point x, y and its height over the members, mm. */
-export type Surface = { rows: number; across: number; values: Float32Array };
+export type Surface = {
+  rows: number;
+  across: number;
+  values: Float32Array;
+  /** Each point has a tone besides. */
+  toned?: boolean;
+};
 
 /** Scans of an inspection. */
 export const scanning = {

@@ -4,6 +4,9 @@ import { answer, asJson, client } from "./client";
 export type Study = Schemas["StudyView"];
 export type StudyRow = Schemas["StudyRowView"];
 export type GaugeStudy = Schemas["GaugeStudyView"];
+export type Agreement = Schemas["AgreementView"];
+export type CriterionAgreement = Schemas["CriterionAgreementView"];
+export type Kappa = Schemas["KappaView"];
 export type Spread = Schemas["SpreadView"];
 
 const at = (id: string) => ({ params: { path: { id } } });
@@ -25,6 +28,10 @@ export const studying = {
         bodySerializer: (text: string) => text,
       }),
     ),
+  beginAgreement: (id: string, form: Schemas["AgreementForm"]) =>
+    answer(client.PUT("/api/studies/{id}/agreement", { ...at(id), body: form })),
+  risk: (id: string, asked: { limit: number; guard: number; kind?: string; mean?: number; sd?: number }) =>
+    answer(client.GET("/api/studies/{id}/risk", { params: { path: { id }, query: asked } })),
   studyOff: (id: string) => answer(client.DELETE("/api/studies/{id}", at(id))),
   studyOn: (id: string) => answer(client.POST("/api/studies/{id}/restore", at(id))),
   useStudy: (id: string) => answer(client.POST("/api/studies/{id}/use", at(id))),

@@ -28,6 +28,7 @@ import type {
 } from "./api-types";
 import { answer, asFile, asText, client } from "./client";
 import { scanning } from "./api-scan";
+import { practicing } from "./api-practice";
 import { studying } from "./api-study";
 import { training } from "./api-training";
 
@@ -39,6 +40,7 @@ export const api = {
   ...training,
   ...scanning,
   ...studying,
+  ...practicing,
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),

@@ -33,6 +33,8 @@ const groups: Group[] = [
       { to: "/class", word: "Class", only: ["INSTRUCTOR", "WELDING_ENGINEER", "QUALITY_MANAGER"] },
       { to: "/test-pieces", word: "Test pieces", may: (a) => !holds(a, "VIEWER") },
       { to: "/drills", word: "Drills", may: (a) => !holds(a, "VIEWER") },
+      { to: "/practice", word: "Practice welds", may: (a) => !holds(a, "VIEWER") },
+      { to: "/eye", word: "The eye", may: (a) => !holds(a, "VIEWER") },
       { to: "/studies", word: "Studies", may: inside },
       { to: "/reject-rates", word: "Reject rates", may: inside },
     ],

@@ -65,7 +65,7 @@ export class LitSurface {
   }
 
   /** Looks at a stretch around a place, the lamp held so. */
-  look(at: number, reach: number, lamp: Lamp) {
+  look(at: number, reach: number, lamp: Lamp, from: number) {
     const canvas = this.renderer.domElement;
     const width = canvas.clientWidth;
     const height = canvas.clientHeight;
@@ -74,10 +74,12 @@ export class LitSurface {
     const half = reach / 2;
     const tall = (half * height) / width;
     Object.assign(this.camera, { left: -half, right: half, top: tall, bottom: -tall, near: 0.1, far: 2000 });
-    // from straight above, so that both members of a corner are seen alike
-    this.camera.position.set(at, 0, 320);
+    // from straight above both members of a corner are seen alike
+    const side = (from * Math.PI) / 180;
+    const middle = this.middle();
+    this.camera.position.set(at, -320 * Math.sin(side), middle + 320 * Math.cos(side));
     this.camera.up.set(0, 1, 0);
-    this.camera.lookAt(at, 0, this.middle());
+    this.camera.lookAt(at, 0, middle);
     this.camera.updateProjectionMatrix();
     const [x, y, z] = towards(lamp);
     this.sun.position.set(at + x * 100, y * 100, z * 100);

@@ -1,33 +1,43 @@
 import type { Surface } from "../lib/api-scan";
 
 /** A surface as points in space, mm: along the weld, across, and out of the metal; and the height of each over the members. */
-export type Relief = { rows: number; across: number; points: Float32Array; heights: Float32Array };
+export type Relief = {
+  rows: number;
+  across: number;
+  points: Float32Array;
+  heights: Float32Array;
+  /** What is seen there, where it is known: 0 plate, 1 weld, 2 heat tint, 3 dark. */
+  tones?: Float32Array;
+};
 
 /**
  * The grid as points in space. Of a fillet the corner is turned so that it lies open to the eye; what stands over the members or lies under them is drawn
  * deeper by a factor, out of the corner.
  */
-export function reliefOf({ rows, across, values }: Surface, fillet: boolean, deeper: number): Relief {
+export function reliefOf({ rows, across, values, toned }: Surface, fillet: boolean, deeper: number): Relief {
+  const per = toned ? 4 : 3;
   const points = new Float32Array(rows * across * 3);
   const heights = new Float32Array(rows * across);
+  const tones = new Float32Array(toned ? rows * across : 0);
   const turn = fillet ? Math.PI / 4 : 0;
   const cos = Math.cos(turn);
   const sin = Math.sin(turn);
   for (let r = 0; r < rows; r++) {
-    const at = r * (1 + 3 * across);
+    const at = r * (1 + per * across);
     const s = values[at] ?? 0;
     for (let i = 0; i < across; i++) {
-      const x = values[at + 1 + 3 * i] ?? 0;
-      const y = values[at + 2 + 3 * i] ?? 0;
-      const h = values[at + 3 + 3 * i] ?? 0;
+      const x = values[at + 1 + per * i] ?? 0;
+      const y = values[at + 2 + per * i] ?? 0;
+      const h = values[at + 3 + per * i] ?? 0;
       const k = r * across + i;
       points[3 * k] = s;
       points[3 * k + 1] = x * cos - y * sin;
       points[3 * k + 2] = x * sin + y * cos + (deeper - 1) * h;
       heights[k] = h;
+      if (toned) tones[k] = values[at + 4 + per * i] ?? 0;
     }
   }
-  return { rows, across, points, heights };
+  return toned ? { rows, across, points, heights, tones } : { rows, across, points, heights };
 }
 
 /** The normal of each point, out of the metal. */
@@ -60,11 +70,19 @@ export function normalsOf({ rows, across, points }: Relief): Float32Array {
   return normals;
 }
 
-/** Gray as steel, or by the height: blue under the members' lines, amber over them. */
-export function coloursOf({ heights }: Relief, byHeight: boolean): Float32Array {
+/** As a weld looks: gray plate, brighter ripples, straw and blue beside them, dark slag and holes. */
+const tints: [number, number, number][] = [
+  [0.5, 0.51, 0.53],
+  [0.68, 0.69, 0.7],
+  [0.5, 0.46, 0.44],
+  [0.16, 0.15, 0.14],
+];
+
+/** Gray as steel, by what is seen there, or by the height: blue under the members' lines, amber over them. */
+export function coloursOf({ heights, tones }: Relief, byHeight: boolean): Float32Array {
   const colours = new Float32Array(heights.length * 3);
   heights.forEach((h, k) => {
-    let c = [0.66, 0.68, 0.7];
+    let c: number[] = tones ? (tints[tones[k] ?? 0] ?? []) : [0.66, 0.68, 0.7];
     if (byHeight) {
       const under = Math.min(1, Math.max(0, -h / 1.0));
       const over = Math.min(1, Math.max(0, h / 6));

@@ -8,6 +8,7 @@ import { dayOf } from "../lib/local-time";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
+import { NewAgreement } from "./NewAgreement";
 import { NewGaugeStudy } from "./NewGaugeStudy";
 import { StudyCard } from "./StudyCard";
 
@@ -47,9 +48,15 @@ export default function StudiesPage() {
         <section className="card panel" aria-label="Studies">
           <header>
             <h2>Studies</h2>
+            <span className="small quiet">new:</span>
+            {holds(actor, "INSTRUCTOR", "QUALITY_MANAGER") && (
+              <Button type="link" onClick={() => void go("/studies/agreement")}>
+                agreement
+              </Button>
+            )}
             {records && (
               <Button type="link" onClick={() => void go("/studies/new")}>
-                a new gauge study
+                gauge study
               </Button>
             )}
           </header>
@@ -80,7 +87,10 @@ export default function StudiesPage() {
         {id === "new" && (
           <NewGaugeStudy onStored={(s) => void go(`/studies/${s}`)} onLeave={() => void go("/studies")} />
         )}
-        {id !== undefined && id !== "new" && <StudyCard key={id} id={id} />}
+        {id === "agreement" && (
+          <NewAgreement onStored={(s) => void go(`/studies/${s}`)} onLeave={() => void go("/studies")} />
+        )}
+        {id !== undefined && id !== "new" && id !== "agreement" && <StudyCard key={id} id={id} />}
       </main>
     </div>
   );

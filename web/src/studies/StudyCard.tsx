@@ -1,4 +1,4 @@
-import "./studies.css";
+import "../practice-weld/practice-weld.css";
 import { Button, Flex } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
@@ -9,6 +9,8 @@ import { dayOf } from "../lib/local-time";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { SmallTable } from "../lib/SmallTable";
+import { Consequence } from "./Consequence";
+import { AgreementCard } from "./AgreementCard";
 import { numberOf, percentOf } from "./words";
 
 const ReadingsPlot = lazy(() => import("./ReadingsPlot").then((m) => ({ default: m.ReadingsPlot })));
@@ -43,6 +45,8 @@ export function StudyCard({ id }: { id: string }) {
       <div className="body" role="region" aria-label="What it comes to" tabIndex={0}>
         {study.isError && <p className="fault">{saidBy(study.error)}</p>}
         {s?.gauge && <OfGauge study={s.gauge} />}
+        {s?.gauge && holds(actor, "QUALITY_MANAGER") && <Consequence id={id} study={s.gauge} />}
+        {s?.agreement && <AgreementCard said={s.said} agreement={s.agreement} />}
         {s && (
           <>
             {change.isError && (

@@ -78,7 +78,7 @@ class ArchitectureTest {
             .whereLayer("scan")
             .mayNotAccessAnyLayer()
             .whereLayer("study")
-            .mayOnlyAccessLayers("length", "weld")
+            .mayOnlyAccessLayers("length", "weld", "rate")
             .whereLayer("proof")
             .mayOnlyAccessLayers("length", "weld", "look")
             .whereLayer("rate")

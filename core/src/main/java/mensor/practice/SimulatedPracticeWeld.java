@@ -269,8 +269,9 @@ public final class SimulatedPracticeWeld {
         };
     }
 
-    private static Length exactly(double mm) {
-        return Length.millimetres(String.format(Locale.ROOT, "%.3f", mm));
+    /** To the hundredth of a millimeter, as the drawing's units show it. */
+    private Length exactly(double mm) {
+        return Length.millimetres(String.format(Locale.ROOT, "%.2f", mm)).in(setting.units());
     }
 
     /**

@@ -1,5 +1,6 @@
 package mensor.study;
 
+import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -22,6 +23,12 @@ public record DecisionRisk(double consumers, double producers, double bad) {
      * @param acceptedTo the most that is accepted: the limit less a guard band
      */
     public static DecisionRisk of(double mean, double sd, double u, double limit, double acceptedTo) {
+        return of(mean, sd, u, limit, acceptedTo, x -> 1);
+    }
+
+    /** @param found the share of what is that large that is seen at all: what is missed is signed as good */
+    public static DecisionRisk of(
+            double mean, double sd, double u, double limit, double acceptedTo, DoubleUnaryOperator found) {
         if (!(sd > 0) || !(u > 0)) {
             throw new IllegalArgumentException("the true values and the readings spread, got " + sd + " and " + u);
         }
@@ -34,7 +41,8 @@ public record DecisionRisk(double consumers, double producers, double bad) {
         for (int i = 0; i < STEPS; i++) { // the middles of narrow strips
             double x = from + (i + 0.5) * h;
             double density = unit.density((x - mean) / sd) / sd * h;
-            double accepted = unit.cumulativeProbability((acceptedTo - x) / u);
+            double seen = found.applyAsDouble(x);
+            double accepted = 1 - seen + seen * unit.cumulativeProbability((acceptedTo - x) / u);
             if (x > limit) {
                 consumers += density * accepted;
             } else {

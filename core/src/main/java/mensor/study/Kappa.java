@@ -1,6 +1,7 @@
 package mensor.study;
 
 import java.util.Arrays;
+import mensor.rejectrate.Interval;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -8,9 +9,15 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  *
  * @param observed share of agreement
  * @param expected share that chance alone would give
- * @param se standard error; NaN where it cannot be told
+ * @param se standard error of large samples; NaN where it cannot be told
+ * @param low of 95 %: of two by the interval of the share that agrees, of several by the standard error
  */
-public record Kappa(double value, double observed, double expected, double se) {
+public record Kappa(double value, double observed, double expected, double se, double low, double high) {
+    public Kappa {
+        low = Math.max(-1, low);
+        high = Math.min(1, high);
+    }
+
     private static final double Z = NormalDistribution.of(0, 1).inverseCumulativeProbability(0.975);
 
     /** Two people, or one person twice: rows are the first's answers, columns the second's (Cohen 1960; its large-sample error). */
@@ -40,10 +47,18 @@ public record Kappa(double value, double observed, double expected, double se) {
         }
         double observed = same / n;
         if (expected >= 1) {
-            return new Kappa(Double.NaN, observed, expected, Double.NaN); // everybody always says the same one thing
+            return untold(observed, expected); // everybody always says the same one thing
         }
         double se = Math.sqrt(observed * (1 - observed) / (n * (1 - expected) * (1 - expected)));
-        return new Kappa((observed - expected) / (1 - expected), observed, expected, se);
+        // of few, and of all or none alike, the share's own interval (Wilson) says more than its standard error
+        Interval share = Interval.wilson(Math.round(same), Math.round(n));
+        return new Kappa(
+                (observed - expected) / (1 - expected),
+                observed,
+                expected,
+                se,
+                (share.low() - expected) / (1 - expected),
+                (share.high() - expected) / (1 - expected));
     }
 
     /** Several people: of each subject how many chose each answer, as many people for each (Fleiss 1971). */
@@ -55,6 +70,7 @@ public record Kappa(double value, double observed, double expected, double se) {
             throw new IllegalArgumentException("at least two people are required");
         }
         double[] share = new double[answers];
+        int[] given = new int[answers];
         double agreement = 0;
         for (int[] row : counts) {
             if (Arrays.stream(row).sum() != raters) {
@@ -62,10 +78,13 @@ public record Kappa(double value, double observed, double expected, double se) {
             }
             double pairs = 0;
             for (int j = 0; j < answers; j++) {
-                share[j] += row[j] / ((double) subjects * raters);
+                given[j] += row[j];
                 pairs += row[j] * (row[j] - 1.0);
             }
             agreement += pairs / (raters * (raters - 1.0)) / subjects;
+        }
+        for (int j = 0; j < answers; j++) {
+            share[j] = given[j] / ((double) subjects * raters);
         }
         double expected = 0;
         double cubes = 0;
@@ -74,24 +93,20 @@ public record Kappa(double value, double observed, double expected, double se) {
             cubes += p * p * p;
         }
         if (expected >= 1) {
-            return new Kappa(Double.NaN, agreement, expected, Double.NaN);
+            return untold(agreement, expected);
         }
         double m = raters;
         double variance = 2
                 / (subjects * m * (m - 1))
                 * (expected - (2 * m - 3) * expected * expected + 2 * (m - 2) * cubes)
                 / ((1 - expected) * (1 - expected));
-        return new Kappa(
-                (agreement - expected) / (1 - expected), agreement, expected, Math.sqrt(Math.max(0, variance)));
+        double value = (agreement - expected) / (1 - expected);
+        double se = Math.sqrt(Math.max(0, variance));
+        return new Kappa(value, agreement, expected, se, value - Z * se, value + Z * se);
     }
 
-    /** 95 %, by the large-sample error. */
-    public double low() {
-        return Math.max(-1, value - Z * se);
-    }
-
-    public double high() {
-        return Math.min(1, value + Z * se);
+    private static Kappa untold(double observed, double expected) {
+        return new Kappa(Double.NaN, observed, expected, Double.NaN, Double.NaN, Double.NaN);
     }
 
     /** In the words of Landis and Koch (1977). */

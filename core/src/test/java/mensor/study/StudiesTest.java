@@ -34,6 +34,13 @@ class StudiesTest {
         assertThat(k.value()).isCloseTo(0.210, within(5e-4));
         assertThat(k.low()).isLessThan(k.value());
         assertThat(k.high()).isGreaterThan(k.value());
+        assertThat(Kappa.fleiss(new int[][] {{3, 0}, {3, 0}, {3, 0}, {3, 0}, {3, 0}, {3, 0}, {3, 0}})
+                        .value())
+                .as("all the same cannot be told from chance")
+                .isNaN();
+        Kappa alike = Kappa.cohen(new int[][] {{4, 0}, {0, 6}});
+        assertThat(alike.value()).isEqualTo(1);
+        assertThat(alike.low()).as("ten welds prove no perfect eye").isBetween(0.3, 0.6);
     }
 
     private static final double[][][] AIAG = {
@@ -194,6 +201,69 @@ class StudiesTest {
         assertThat((double) over / curves).isBetween(0.90, 0.99);
     }
 
+    /** Two people who say the truth in nine of ten: the interval of kappa covers what endless welds would give in at least 90 of 100 studies. */
+    @Test
+    void theIntervalOfKappaCoversTheTruth() {
+        // both right or both wrong in .82, by chance .50: (.82 − .50) / .50
+        double truth = 0.64;
+        int covered = 0;
+        for (int seed = 0; seed < 100; seed++) {
+            Random random = new Random(seed);
+            int[][] table = new int[2][2];
+            for (int w = 0; w < 60; w++) {
+                int is = random.nextInt(2);
+                int one = random.nextDouble() < 0.9 ? is : 1 - is;
+                int other = random.nextDouble() < 0.9 ? is : 1 - is;
+                table[one][other]++;
+            }
+            Kappa k = Kappa.cohen(table);
+            covered += k.low() <= truth && truth <= k.high() ? 1 : 0;
+        }
+        assertThat(covered).isGreaterThanOrEqualTo(90);
+    }
+
+    /** The table [[20,5],[10,15]] answered by two people, and a third who is always with the first. */
+    @Test
+    void anAgreementStudyCountsItsAnswers() {
+        int[] one = new int[50];
+        int[] two = new int[50];
+        int[] truth = new int[50];
+        for (int w = 0; w < 50; w++) {
+            one[w] = w < 25 ? 0 : 1;
+            two[w] = w < 20 || w >= 25 && w < 35 ? 0 : 1;
+            truth[w] = w < 23 ? 0 : 1;
+        }
+        AgreementAnswers a = new AgreementAnswers(
+                "t",
+                List.of("A", "B", "C"),
+                List.of("verdict"),
+                new int[][][][] {{{one, one}, {two, one}, {one, two}}},
+                java.util.Optional.of(new int[][] {truth}));
+        assertThat(a.between(0, 0, 1).value()).isCloseTo(0.400, within(5e-4));
+        assertThat(a.between(0, 0, 2).value()).isCloseTo(1, within(1e-12));
+        assertThat(a.withSelf(0, 0).orElseThrow().value()).isCloseTo(1, within(1e-12));
+        assertThat(a.withSelf(0, 1).orElseThrow().value()).isCloseTo(0.400, within(5e-4));
+        assertThat(a.among(0).value()).isBetween(0.4, 1.0);
+        assertThat(a.divided(0)).hasSize(15).contains(20, 34);
+        AgreementAnswers.Lean lean = a.lean(0, 0).orElseThrow();
+        assertThat(lean).isEqualTo(new AgreementAnswers.Lean(4, 54, 0, 46));
+        assertThatThrownBy(() -> new AgreementAnswers(
+                        "t",
+                        List.of("A", "B"),
+                        List.of("verdict"),
+                        new int[][][][] {{{one}, {{1, 2}}}},
+                        java.util.Optional.empty()))
+                .hasMessageContaining("answers[0][1]");
+    }
+
+    /** 29 good readings say with 95 % that less than a tenth is bad; 59 less than a twentieth (the sample sizes of statistics' textbooks). */
+    @Test
+    void soManyReadingsAreEnough() {
+        assertThat(ReadingsEnough.of(0.10, 0.95)).isEqualTo(29);
+        assertThat(ReadingsEnough.of(0.05, 0.95)).isEqualTo(59);
+        assertThat(ReadingsEnough.of(0.10, 0.90)).isEqualTo(22);
+    }
+
     /** JCGM 106: limit −5.40, read −5.47 and u .05 give .919; and an undercut of .80 under 1.0 with u .10 gives .977 (computed). */
     @Test
     void aReadingKeepsItsLimitByAProbability() {
@@ -222,6 +292,19 @@ class StudiesTest {
         DecisionRisk guarded = DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 0.8);
         assertThat(guarded.consumers()).isLessThan(plain.consumers() / 5);
         assertThat(guarded.producers()).isGreaterThan(plain.producers());
+    }
+
+    /** An eye that misses lets more pass; one that finds all changes nothing. */
+    @Test
+    void aMissedFlawIsSignedAsGood() {
+        DecisionRisk plain = DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 1.0);
+        assertThat(DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 1.0, x -> 1).consumers())
+                .isCloseTo(plain.consumers(), within(1e-12));
+        DecisionRisk blind = DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 1.0, x -> 0);
+        assertThat(blind.consumers()).isCloseTo(plain.bad(), within(1e-5));
+        assertThat(blind.producers()).isZero();
+        DecisionRisk half = DecisionRisk.of(0.6, 0.25, 0.1, 1.0, 1.0, x -> 0.5);
+        assertThat(half.consumers()).isCloseTo((plain.consumers() + plain.bad()) / 2, within(1e-5));
     }
 
     @Test

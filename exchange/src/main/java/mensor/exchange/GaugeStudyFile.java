@@ -43,10 +43,10 @@ public final class GaugeStudyFile {
             List<Double> references = f.list("references", GaugeStudyFile::value);
             List<double[][]> readings = f.list(
                     "readings",
-                    (at, of) -> items(
+                    (at, of) -> StudyFile.items(
                                     at,
                                     of,
-                                    (where, repeat) -> items(where, repeat, GaugeStudyFile::value).stream()
+                                    (where, repeat) -> StudyFile.items(where, repeat, GaugeStudyFile::value).stream()
                                             .mapToDouble(Double::doubleValue)
                                             .toArray())
                             .toArray(new double[0][]));
@@ -74,21 +74,6 @@ public final class GaugeStudyFile {
         } catch (InvalidField e) {
             throw new UnreadableInput(e.field(), e.problem());
         }
-    }
-
-    private interface Item<T> {
-        T read(String path, Json value);
-    }
-
-    private static <T> List<T> items(String path, Json value, Item<T> item) {
-        if (!(value instanceof Json.Array a)) {
-            throw new UnreadableInput(path, "a list is required, got " + value.said());
-        }
-        List<T> all = new ArrayList<>();
-        for (int i = 0; i < a.items().size(); i++) {
-            all.add(item.read(path + "[" + i + "]", a.items().get(i)));
-        }
-        return all;
     }
 
     private static String name(String path, Json value) {

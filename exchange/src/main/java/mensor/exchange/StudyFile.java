@@ -1,5 +1,6 @@
 package mensor.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import mensor.length.Unit;
 
@@ -32,6 +33,33 @@ final class StudyFile {
             case "mm" -> Unit.MILLIMETRE;
             default -> throw f.error("units", "\"in\" or \"mm\" is required");
         };
+    }
+
+    /** Reads one item of a list. */
+    interface Item<T> {
+        T read(String path, Json value);
+    }
+
+    static <T> List<T> items(String path, Json value, Item<T> item) {
+        if (!(value instanceof Json.Array a)) {
+            throw new UnreadableInput(path, "a list is required, got " + value.said());
+        }
+        List<T> all = new ArrayList<>();
+        for (int i = 0; i < a.items().size(); i++) {
+            all.add(item.read(path + "[" + i + "]", a.items().get(i)));
+        }
+        return all;
+    }
+
+    /** The kind of study that a file says it is; empty where it says none. */
+    static String kind(String json) {
+        return Fields.of("", Json.read(json), Unit.INCH).text("kind").orElse("");
+    }
+
+    /** A cell of a list, quoted where it must be. */
+    static String quoted(String name) {
+        String safe = cell(name);
+        return safe.matches("[^,\"\r\n]*") ? safe : "\"" + safe.replace("\"", "\"\"") + "\"";
     }
 
     static Json texts(List<String> all) {

@@ -69,6 +69,22 @@ class GaugeStudyTest {
                 .isEqualTo(s.get("results"));
         assertThat(new String(quinn.bytes(path + "/report"), 0, 4, java.nio.charset.StandardCharsets.ISO_8859_1))
                 .isEqualTo("%PDF");
+        JsonNode risk =
+                quinn.get(path + "/risk?limit=1&mean=0&sd=1").expect(200).json();
+        assertThat(risk.get("bad").asDouble())
+                .as("one standard deviation, from the table of the normal")
+                .isCloseTo(0.1587, within(5e-4));
+        assertThat(risk.get("consumers").asDouble())
+                .isBetween(
+                        risk.get("consumersLow").asDouble(),
+                        risk.get("consumersHigh").asDouble());
+        assertThat(quinn.get(path + "/risk?limit=1&mean=0&sd=1&guard=2")
+                        .json()
+                        .get("consumers")
+                        .asDouble())
+                .isLessThan(risk.get("consumers").asDouble() / 5);
+        assertThat(ines.get(path + "/risk?limit=1").status()).isEqualTo(403);
+        quinn.get(path + "/risk?limit=1&kind=rust").expect(422);
         assertThat(quinn.post(path + "/use", "{}").expect(409).detail()).contains("register it first");
     }
 

@@ -3,6 +3,8 @@ package mensor.server.practice;
 import java.util.List;
 import java.util.UUID;
 import mensor.server.people.Actor;
+import mensor.server.study.Studies;
+import mensor.server.study.StudyView;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import org.springframework.http.MediaType;
@@ -19,12 +21,55 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Made-up welds to practice on. */
 @RestController
-@RequestMapping("/api/exercises")
+@RequestMapping("/api")
 class ExerciseController {
     private final Exercises exercises;
+    private final Eyes eyes;
+    private final AgreementStudies agreements;
+    private final Studies studies;
+    private final Risks risks;
 
-    ExerciseController(Exercises exercises) {
+    ExerciseController(Exercises exercises, Eyes eyes, AgreementStudies agreements, Studies studies, Risks risks) {
         this.exercises = exercises;
+        this.eyes = eyes;
+        this.agreements = agreements;
+        this.studies = studies;
+        this.risks = risks;
+    }
+
+    /** What somebody's handed-in practice says of the eye. */
+    @GetMapping("/eyes/{person}")
+    EyeView eye(@AuthenticationPrincipal Actor actor, @PathVariable UUID person) {
+        return eyes.of(actor, person);
+    }
+
+    /** Everybody's together. */
+    @GetMapping("/eyes")
+    EyeView everybodysEye(@AuthenticationPrincipal Actor actor) {
+        return eyes.of(actor, null);
+    }
+
+    /** What is signed wrongly with a studied gauge; the numbers are in the study's units. */
+    @GetMapping("/studies/{id}/risk")
+    RiskView risk(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @RequestParam double limit,
+            @RequestParam(required = false) Double mean,
+            @RequestParam(required = false) Double sd,
+            @RequestParam(defaultValue = "0") double guard,
+            @RequestParam(required = false) String kind) {
+        return risks.of(actor, id, limit, mean, sd, guard, kind);
+    }
+
+    /** Gives the same made-up welds to several people, each twice, shuffled. */
+    @PutMapping("/studies/{id}/agreement")
+    StudyView beginAgreement(
+            @AuthenticationPrincipal Actor actor,
+            @PathVariable UUID id,
+            @RequestBody AgreementStudies.AgreementForm form) {
+        agreements.begin(actor, id, form);
+        return studies.open(id);
     }
 
     @AllOptional
@@ -38,23 +83,23 @@ class ExerciseController {
     @AllOptional
     record LookForm(Double from, Double to, Long seconds) {}
 
-    @GetMapping
+    @GetMapping("/exercises")
     List<ExerciseView.ExerciseRowView> all(
             @AuthenticationPrincipal Actor actor, @RequestParam(defaultValue = "false") boolean others) {
         return exercises.all(actor, others);
     }
 
-    @PutMapping("/{id}")
+    @PutMapping("/exercises/{id}")
     ExerciseView begin(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody SettingForm setting) {
         return exercises.begin(actor, id, setting);
     }
 
-    @GetMapping("/{id}")
+    @GetMapping("/exercises/{id}")
     ExerciseView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return exercises.open(actor, id);
     }
 
-    @PutMapping("/{id}/lines/{line}")
+    @PutMapping("/exercises/{id}/lines/{line}")
     ExerciseView record(
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
@@ -63,12 +108,12 @@ class ExerciseController {
         return exercises.record(actor, id, line, form.line());
     }
 
-    @DeleteMapping("/{id}/lines/{line}")
+    @DeleteMapping("/exercises/{id}/lines/{line}")
     ExerciseView takeBack(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID line) {
         return exercises.takeBack(actor, id, line);
     }
 
-    @PostMapping("/{id}/gauged")
+    @PostMapping("/exercises/{id}/gauged")
     ExerciseView gauge(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody GaugeAtForm form) {
         if (form.at() == null) {
             throw Refusal.invalid("at", "where is it held?");
@@ -76,7 +121,7 @@ class ExerciseController {
         return exercises.gauge(actor, id, form.gauge(), form.toe(), form.at());
     }
 
-    @PostMapping("/{id}/looks")
+    @PostMapping("/exercises/{id}/looks")
     void look(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @RequestBody LookForm form) {
         if (form.from() == null || form.to() == null || form.seconds() == null) {
             throw Refusal.invalid("from", "a stretch and how long it was in view are required");
@@ -84,12 +129,12 @@ class ExerciseController {
         exercises.look(actor, id, form.from(), form.to(), form.seconds());
     }
 
-    @PostMapping("/{id}/hand-in")
+    @PostMapping("/exercises/{id}/hand-in")
     ExerciseView handIn(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return exercises.handIn(actor, id);
     }
 
-    @GetMapping(value = "/{id}/surface", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @GetMapping(value = "/exercises/{id}/surface", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     byte[] surface(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return exercises.surface(actor, id);
     }

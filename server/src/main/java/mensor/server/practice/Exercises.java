@@ -44,14 +44,22 @@ public class Exercises {
     private final ExerciseRepository exercises;
     private final People people;
     private final StudyPlaces studies;
+    private final AgreementStudies agreements;
     private final JsonMapper json;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
 
-    Exercises(ExerciseRepository exercises, People people, StudyPlaces studies, JsonMapper json, Clock clock) {
+    Exercises(
+            ExerciseRepository exercises,
+            People people,
+            StudyPlaces studies,
+            AgreementStudies agreements,
+            JsonMapper json,
+            Clock clock) {
         this.exercises = exercises;
         this.people = people;
         this.studies = studies;
+        this.agreements = agreements;
         this.json = json;
         this.clock = clock;
     }
@@ -233,7 +241,7 @@ public class Exercises {
         }
         e.handIn(clock.instant());
         exercises.saveAndFlush(e);
-        studies.handedIn(e);
+        agreements.handedIn(e);
         return view(e);
     }
 

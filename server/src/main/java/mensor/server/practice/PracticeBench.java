@@ -2,6 +2,7 @@ package mensor.server.practice;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -19,6 +20,7 @@ import mensor.inspection.Entry;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.judge.Judge;
@@ -214,13 +216,22 @@ final class PracticeBench {
 
     private List<String> why(Evaluation truth) {
         List<String> why = new ArrayList<>();
+        Set<String> left = new LinkedHashSet<>();
         for (Finding f : truth.findings()) {
-            evaluation.findings().stream()
-                    .filter(g -> g.id().equals(f.id()) && g.verdict() != f.verdict())
-                    .findFirst()
-                    .ifPresent(g -> why.add(f.criterion().title() + ": truly "
-                            + f.verdict().id() + " (" + f.reason().words() + "), recorded "
-                            + g.verdict().id()));
+            for (Finding g : evaluation.findings()) {
+                if (!g.id().equals(f.id()) || g.verdict() == f.verdict()) {
+                    continue;
+                }
+                if (g.verdict() == Verdict.INCOMPLETE && f.verdict() == Verdict.ACCEPT) {
+                    left.add(f.criterion().title().toLowerCase(Locale.ROOT));
+                } else {
+                    why.add(f.criterion().title() + ": truly " + f.verdict().id() + " ("
+                            + f.reason().words() + "), recorded " + g.verdict().id());
+                }
+            }
+        }
+        if (!left.isEmpty()) {
+            why.add("Not inspected to the end: " + String.join(", ", left) + ".");
         }
         return why;
     }

@@ -44,6 +44,4 @@ class StudyPlaces {
     StudyPlaceView place(ExerciseEntity e) {
         return new StudyPlaceView(e.studyId(), studies.titleOf(e.studyId()), e.place() + 1, own(e).size());
     }
-
-    void handedIn(ExerciseEntity e) {}
 }

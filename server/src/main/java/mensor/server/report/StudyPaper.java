@@ -2,6 +2,10 @@ package mensor.server.report;
 
 import java.util.List;
 import java.util.Locale;
+import mensor.server.study.AgreementView;
+import mensor.server.study.AgreementView.CriterionAgreementView;
+import mensor.server.study.AgreementView.KappaView;
+import mensor.server.study.AgreementView.LeanView;
 import mensor.server.study.GaugeStudyView;
 import mensor.server.study.GaugeStudyView.SpreadView;
 import mensor.server.study.StudyView;
@@ -15,7 +19,68 @@ final class StudyPaper {
     private StudyPaper() {}
 
     static String of(StudyView study) {
-        GaugeStudyView g = study.gauge();
+        return study.gauge() == null ? agreement(study, study.agreement()) : gauge(study, study.gauge());
+    }
+
+    private static String agreement(StudyView study, AgreementView a) {
+        Html h = new Html();
+        h.add("h1", study.title());
+        h.add(
+                "p",
+                String.join(", ", a.people()) + " · " + a.welds() + " welds, each seen " + a.passes()
+                        + " times in shuffled order without seeing the others");
+        h.open("p").add("b", study.said()).close("p");
+        if (!a.first().isEmpty()) {
+            h.add("h2", "To talk about first");
+            h.open("ul");
+            a.first().forEach(f -> h.add("li", f));
+            h.close("ul");
+        }
+        h.open("table").open("tr");
+        List.of("", "Among all", "With oneself", "Divided on welds").forEach(t -> h.add("th", t));
+        h.close("tr");
+        for (CriterionAgreementView q : a.questions()) {
+            h.open("tr").add("td", q.question());
+            h.add("td", kappa(q.among()));
+            h.add(
+                    "td",
+                    String.join(
+                            "; ",
+                            q.withSelf().stream()
+                                    .map(w -> w.person() + " " + kappa(w.kappa()))
+                                    .toList()));
+            h.add(
+                    "td",
+                    String.join(", ", q.divided().stream().map(String::valueOf).toList()));
+            h.close("tr");
+        }
+        h.close("table");
+        if (!a.questions().isEmpty()) {
+            h.add("h2", "Who leans which way, on the verdict");
+            for (LeanView l : a.questions().get(0).leans()) {
+                h.add(
+                        "p",
+                        l.person() + ": bad called good " + l.falseAccepts() + " of " + l.ofBad() + " ("
+                                + percent(100 * l.acceptLow()) + " to " + percent(100 * l.acceptHigh())
+                                + "), good called bad " + l.falseRejects() + " of " + l.ofGood() + " ("
+                                + percent(100 * l.rejectLow()) + " to " + percent(100 * l.rejectHigh()) + ")");
+            }
+        }
+        h.add(
+                "p",
+                "caution",
+                "Kappa is agreement beyond chance: Cohen's of two, Fleiss' of several, with 95 % intervals of large samples; few welds tell "
+                        + "little. Words of Landis and Koch. It holds for welds like these.");
+        return h.toString();
+    }
+
+    private static String kappa(KappaView k) {
+        return k.value() == null
+                ? "all the same"
+                : String.format(Locale.ROOT, "%.2f (%.2f to %.2f)", k.value(), k.low(), k.high());
+    }
+
+    private static String gauge(StudyView study, GaugeStudyView g) {
         Html h = new Html();
         h.add("h1", study.title());
         h.add(

@@ -34,8 +34,13 @@ class StudyReportController {
             case "json" -> answer(studies.file(id), as, s);
             case "pdf" ->
                 ReportController.answer(
-                        (paper == null ? Paper.usual(s.gauge().units()) : paper)
-                                .printOnOnePage(s.title(), "Gauge study", StudyPaper.of(s)),
+                        (paper == null
+                                        ? Paper.usual(
+                                                s.gauge() == null
+                                                        ? "in"
+                                                        : s.gauge().units())
+                                        : paper)
+                                .printOnOnePage(s.title(), "Study", StudyPaper.of(s)),
                         as,
                         s.title());
             default -> throw Refusal.invalid("as", "pdf, csv or json");

@@ -19,7 +19,8 @@ public record StudyView(
         Instant at,
         boolean withdrawn,
         long version,
-        @Nullable GaugeStudyView gauge) {
+        @Nullable GaugeStudyView gauge,
+        @Nullable AgreementView agreement) {
 
     /** Of the list of studies. */
     public record StudyRowView(

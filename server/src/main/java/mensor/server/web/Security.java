@@ -36,7 +36,8 @@ class Security {
         "/api/rubric",
         "/api/exercises/**",
         "/api/exercises",
-        "/api/eyes/**"
+        "/api/eyes/**",
+        "/api/eyes"
     };
 
     /** The class is an instructor's to see. */
@@ -67,7 +68,7 @@ class Security {
                         .permitAll()
                         .requestMatchers("/api/session/password", "/api/tokens/**", "/api/tokens", "/api/judge")
                         .authenticated()
-                        .requestMatchers(HttpMethod.GET, "/api/kinds")
+                        .requestMatchers(HttpMethod.GET, "/api/kinds", "/api/criteria")
                         .authenticated()
                         .requestMatchers(FOR_TRAINING)
                         .hasAnyRole(WHO_TRAIN)

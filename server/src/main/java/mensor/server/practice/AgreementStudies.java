@@ -1,0 +1,212 @@
+package mensor.server.practice;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import mensor.inspection.Verdict;
+import mensor.judge.Evaluation;
+import mensor.judge.Finding;
+import mensor.practice.PracticeSetting;
+import mensor.server.people.Actor;
+import mensor.server.people.People;
+import mensor.server.people.Role;
+import mensor.server.study.AgreementProgress;
+import mensor.server.study.AgreementView;
+import mensor.server.study.Studies;
+import mensor.server.web.AllOptional;
+import mensor.server.web.Refusal;
+import mensor.study.AgreementAnswers;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Agreement studies on made-up welds: each person sees the same ones, shuffled, twice; the answers are joined when all have handed in. */
+@Service
+public class AgreementStudies implements AgreementProgress {
+    private static final int PASSES = 2;
+    private static final int MOST_WELDS = 30;
+    private static final int MOST_PEOPLE = 12;
+
+    private final ExerciseRepository exercises;
+    private final Studies studies;
+    private final People people;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final SecureRandom chance = new SecureRandom();
+
+    AgreementStudies(ExerciseRepository exercises, Studies studies, People people, JsonMapper json, Clock clock) {
+        this.exercises = exercises;
+        this.studies = studies;
+        this.people = people;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** @param welds how many; each person sees each twice */
+    @AllOptional
+    public record AgreementForm(String title, List<UUID> people, Integer welds, SettingForm setting) {}
+
+    @Transactional
+    public void begin(Actor actor, UUID id, AgreementForm form) {
+        if (!actor.is(Role.QUALITY_MANAGER, Role.INSTRUCTOR)) {
+            throw Refusal.forbidden("an agreement study is begun by the quality manager or an instructor");
+        }
+        Set<UUID> who = new LinkedHashSet<>(form.people() == null ? List.of() : form.people());
+        if (who.size() < 2 || who.size() > MOST_PEOPLE) {
+            throw Refusal.invalid("people", "2 to " + MOST_PEOPLE + " people are required");
+        }
+        int welds = form.welds() == null ? 0 : form.welds();
+        if (welds < 2 || welds > MOST_WELDS) {
+            throw Refusal.invalid("welds", "2 to " + MOST_WELDS + " welds are required");
+        }
+        for (UUID p : who) {
+            Actor person = people.get(p);
+            if (!person.is(Role.INSPECTOR, Role.INSTRUCTOR, Role.LEARNER, Role.QUALITY_MANAGER)) {
+                throw Refusal.invalid("people", person.name() + " does not inspect, train or learn");
+            }
+        }
+        PracticeSetting setting = (form.setting() == null
+                        ? new SettingForm(3, null, null, null, null, null, null)
+                        : form.setting())
+                .read();
+        studies.begin(actor, id, form.title());
+        long[] seeds = chance.longs(welds).toArray();
+        String said = json.writeValueAsString(SettingForm.of(setting));
+        for (UUID p : who) {
+            int place = 0;
+            for (int pass = 1; pass <= PASSES; pass++) {
+                for (int subject : shuffled(welds)) {
+                    ExerciseEntity e = new ExerciseEntity(
+                            UUID.randomUUID(),
+                            p,
+                            seeds[subject],
+                            said,
+                            json.writeValueAsString(ExerciseContent.NONE),
+                            clock.instant());
+                    e.setStudy(id, subject, pass, place++);
+                    exercises.save(e);
+                }
+            }
+        }
+        exercises.flush();
+    }
+
+    private List<Integer> shuffled(int n) {
+        List<Integer> order = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            order.add(i);
+        }
+        Collections.shuffle(order, new Random(chance.nextLong()));
+        return order;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public AgreementView of(UUID study) {
+        List<ExerciseEntity> all = exercises.findByStudyId(study);
+        List<UUID> who = who(all);
+        return new AgreementView(
+                who.stream().map(people::nameOf).toList(),
+                welds(all),
+                PASSES,
+                false,
+                who.stream()
+                        .map(p -> (int) all.stream()
+                                .filter(e -> e.personId().equals(p) && e.isHandedIn())
+                                .count())
+                        .toList(),
+                List.of(),
+                List.of());
+    }
+
+    private List<UUID> who(List<ExerciseEntity> all) {
+        return all.stream()
+                .map(ExerciseEntity::personId)
+                .distinct()
+                .sorted(Comparator.comparing(people::nameOf))
+                .toList();
+    }
+
+    private static int welds(List<ExerciseEntity> all) {
+        return all.stream().mapToInt(ExerciseEntity::subject).max().orElse(-1) + 1;
+    }
+
+    /** Where the last one of a study is handed in, its answers are joined. */
+    void handedIn(ExerciseEntity last) {
+        if (last.studyId() == null) {
+            return;
+        }
+        List<ExerciseEntity> all = exercises.findByStudyId(last.studyId());
+        if (!all.stream().allMatch(ExerciseEntity::isHandedIn)) {
+            return;
+        }
+        all.sort(Comparator.comparingInt(ExerciseEntity::place));
+        List<UUID> who = who(all);
+        List<Evaluation> truths = new ArrayList<>();
+        for (int w = 0; w < welds(all); w++) {
+            int subject = w;
+            truths.add(new PracticeBench(
+                            all.stream()
+                                    .filter(e -> e.subject() == subject)
+                                    .findFirst()
+                                    .orElseThrow(),
+                            json)
+                    .truth());
+        }
+        List<String> ids =
+                truths.get(0).findings().stream().map(Finding::id).distinct().toList();
+        List<String> questions = new ArrayList<>(List.of("Verdict"));
+        truths.get(0).findings().stream()
+                .map(f -> f.id().equals(f.criterion().id()) ? f.criterion().title() : f.id())
+                .distinct()
+                .forEach(questions::add);
+        int[][][][] answers = new int[questions.size()][who.size()][PASSES][truths.size()];
+        for (ExerciseEntity e : all) {
+            Evaluation said = new PracticeBench(e, json).evaluation();
+            for (int q = 0; q < questions.size(); q++) {
+                answers[q][who.indexOf(e.personId())][e.pass() - 1][e.subject()] = answer(said, q, ids);
+            }
+        }
+        int[][] truth = new int[questions.size()][truths.size()];
+        for (int q = 0; q < questions.size(); q++) {
+            for (int w = 0; w < truths.size(); w++) {
+                truth[q][w] = answer(truths.get(w), q, ids);
+            }
+        }
+        studies.conclude(
+                last.studyId(),
+                new AgreementAnswers(
+                        studies.titleOf(last.studyId()),
+                        who.stream().map(people::nameOf).toList(),
+                        questions,
+                        answers,
+                        Optional.of(truth)));
+    }
+
+    /** The first question is the verdict, then each finding. */
+    private static int answer(Evaluation e, int question, List<String> ids) {
+        return question == 0
+                ? number(e.verdict())
+                : e.findings().stream()
+                        .filter(f -> f.id().equals(ids.get(question - 1)))
+                        .findFirst()
+                        .map(f -> number(f.verdict()))
+                        .orElse(AgreementAnswers.OPEN);
+    }
+
+    private static int number(Verdict v) {
+        return switch (v) {
+            case ACCEPT, NOT_APPLICABLE -> AgreementAnswers.ACCEPT;
+            case REJECT -> AgreementAnswers.REJECT;
+            case INCOMPLETE -> AgreementAnswers.OPEN;
+        };
+    }
+}

@@ -1,0 +1,107 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Three people see the same made-up welds, each twice, shuffled; nobody sees an answer before all have handed in. */
+@ExtendWith(RunningMensor.class)
+class AgreementStudyTest {
+    private final TestBrowser quinn = RunningMensor.as("quinn");
+
+    private String idOf(String login) {
+        for (JsonNode p : quinn.get("/api/people").expect(200).json()) {
+            JsonNode person = p.has("person") ? p.get("person") : p;
+            if (person.get("login").asString().equals(login)) {
+                return person.get("id").asString();
+            }
+        }
+        throw new AssertionError(login);
+    }
+
+    private static List<JsonNode> open(TestBrowser who, String study) {
+        List<JsonNode> open = new ArrayList<>();
+        for (JsonNode row : who.get("/api/exercises").expect(200).json()) {
+            boolean ofStudy =
+                    row.has("study") && row.get("study").get("id").asString().equals(study);
+            if (ofStudy && (!row.has("handedAt") || row.get("handedAt").isNull())) {
+                open.add(row);
+            }
+        }
+        return open;
+    }
+
+    /** Records the same of every weld and hands it in. */
+    private static String handIn(TestBrowser who, String study, String line) {
+        List<JsonNode> open = open(who, study);
+        assertThat(open).as("one after another").hasSize(1);
+        String path = "/api/exercises/" + open.get(0).get("id").asString();
+        who.put(path + "/lines/" + UUID.randomUUID(), "{'line':'" + line + "'}").expect(200);
+        return who.post(path + "/hand-in", "{}").expect(200).text();
+    }
+
+    @Test
+    void answersAreJoinedWhenAllHaveHandedIn() {
+        String study = UUID.randomUUID().toString();
+        String path = "/api/studies/" + study;
+        String form = "{'title':'Three eyes','welds':2,'people':['" + idOf("ines") + "','" + idOf("tomas") + "','"
+                + idOf("quinn") + "'],'setting':{'level':3,'units':'in'}}";
+        assertThat(RunningMensor.as("ines").put(path + "/agreement", form).status())
+                .as("an inspector begins none")
+                .isEqualTo(403);
+        quinn.put(path + "/agreement", form.replace("'welds':2", "'welds':1")).expect(422);
+        JsonNode begun = quinn.put(path + "/agreement", form).expect(200).json();
+        assertThat(begun.get("agreement").get("over").asBoolean()).isFalse();
+        assertThat(begun.toString()).doesNotContain("seed");
+        TestBrowser[] people = {RunningMensor.as("ines"), RunningMensor.as("tomas"), quinn};
+        String[] lines = {"crack 2", "none crack overlap", "crack 2"};
+        for (int nth = 0; nth < 4; nth++) {
+            for (int p = 0; p < people.length; p++) {
+                boolean last = nth == 3 && p == 2;
+                String answer = handIn(people[p], study, lines[p]);
+                assertThat(answer.contains("\"solution\":{"))
+                        .as("answers wait for the last")
+                        .isEqualTo(last);
+                if (!last) {
+                    assertThat(quinn.get(path).json().get("agreement").get("questions"))
+                            .isEmpty();
+                    assertThat(quinn.get(path + "/report?as=csv").status()).isEqualTo(409);
+                }
+            }
+        }
+        JsonNode a = quinn.get(path).expect(200).json().get("agreement");
+        assertThat(a.get("over").asBoolean()).isTrue();
+        JsonNode verdict = a.get("questions").get(0);
+        assertThat(verdict.get("question").asString()).isEqualTo("Verdict");
+        assertThat(verdict.get("divided")).hasSize(2);
+        assertThat(verdict.get("leans")).hasSize(3);
+        JsonNode crack = a.get("questions").get(1);
+        assertThat(crack.get("question").asString()).containsIgnoringCase("ready");
+        String csv = quinn.get(path + "/report?as=csv").expect(200).text();
+        assertThat(csv.lines().filter(l -> l.startsWith("Verdict,"))).hasSize(3 * 2 * 2);
+        assertThat(csv).contains("reject");
+        String file = quinn.get(path + "/report?as=json").expect(200).text();
+        JsonNode again = quinn.putJson("/api/studies/" + UUID.randomUUID(), file)
+                .expect(200)
+                .json();
+        assertThat(again.get("agreement")).isEqualTo(a);
+        assertThat(new String(quinn.bytes(path + "/report"), 0, 4, java.nio.charset.StandardCharsets.ISO_8859_1))
+                .isEqualTo("%PDF");
+
+        JsonNode eye = RunningMensor.as("ines")
+                .get("/api/eyes/" + idOf("ines"))
+                .expect(200)
+                .json();
+        assertThat(eye.get("welds").asInt()).isGreaterThanOrEqualTo(4);
+        assertThat(RunningMensor.as("ines").get("/api/eyes/" + idOf("tomas")).status())
+                .isEqualTo(403);
+        assertThat(RunningMensor.as("ines").get("/api/eyes").status()).isEqualTo(403);
+        assertThat(quinn.get("/api/eyes").expect(200).json().get("people").size())
+                .isGreaterThanOrEqualTo(3);
+    }
+}
