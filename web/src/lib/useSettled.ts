@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 
 /** What was typed, once the hand pauses. */
-export function useSettled(typed: string, pause = 200): string {
+export function useSettled<T>(typed: T, pause = 200): T {
   const [settled, setSettled] = useState(typed);
   useEffect(() => {
     const timer = window.setTimeout(() => setSettled(typed), pause);
