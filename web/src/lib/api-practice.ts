@@ -41,3 +41,6 @@ export const practicing = {
     return { rows: all[0] ?? 0, across: all[1] ?? 0, values: all.subarray(2), toned: true };
   },
 };
+
+export const eyeReportOf = (person: string | undefined, as: "pdf" | "csv") =>
+  `/api/eyes/${person === undefined ? "" : `${person}/`}report?as=${as}`;

@@ -35,7 +35,7 @@ const groups: Group[] = [
       { to: "/drills", word: "Drills", may: (a) => !holds(a, "VIEWER") },
       { to: "/practice", word: "Practice welds", may: (a) => !holds(a, "VIEWER") },
       { to: "/eye", word: "The eye", may: (a) => !holds(a, "VIEWER") },
-      { to: "/studies", word: "Studies", may: inside },
+      { to: "/studies", word: "Studies", may: (a) => inside(a) || holds(a, "INSTRUCTOR") },
       { to: "/reject-rates", word: "Reject rates", may: inside },
     ],
   },

@@ -4,7 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import { api, saidBy } from "../lib/api";
-import type { EyeKind } from "../lib/api-practice";
+import { eyeReportOf, type EyeKind } from "../lib/api-practice";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { SmallTable } from "../lib/SmallTable";
@@ -57,9 +57,17 @@ export default function EyePage() {
           )}
           {e && e.welds > 0 && (
             <p>
-              {e.person}: {e.welds} welds handed in, the verdict right in <b>{e.right}</b>, {percent(e.right / e.welds)}{" "}
-              (by chance {percent(e.rightLow)} to {percent(e.rightHigh)}); called {e.calledPerWeld.toFixed(1)} a weld
-              that is not there.
+              <a href={eyeReportOf(whose === everybody ? undefined : whose, "pdf")} target="_blank" rel="noreferrer">
+                PDF
+              </a>{" "}
+              <a href={eyeReportOf(whose === everybody ? undefined : whose, "csv")}>CSV</a>
+            </p>
+          )}
+          {e && e.welds > 0 && (
+            <p>
+              {e.person}: {e.welds} {e.welds === 1 ? "weld" : "welds"} handed in, the verdict right in <b>{e.right}</b>,{" "}
+              {percent(e.right / e.welds)} (by chance {percent(e.rightLow)} to {percent(e.rightHigh)}); called{" "}
+              {e.calledPerWeld.toFixed(1)} a weld that is not there.
             </p>
           )}
           <div className="eye-kinds">

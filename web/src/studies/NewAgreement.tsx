@@ -52,6 +52,7 @@ export function NewAgreement({ onStored, onLeave }: { onStored: (id: string) => 
             <Select
               {...saidOf({ id: "people", problem: problems.people })}
               mode="multiple"
+              showSearch={{ optionFilterProp: "label" }}
               value={people}
               options={(everybody.data ?? [])
                 .filter((p) => p.roles.some((r) => may.includes(r)))

@@ -27,6 +27,10 @@ class AccessibilityTest extends InTheBrowser {
             "/procedures",
             "/gauges",
             "/reject-rates",
+            "/practice",
+            "/eye",
+            "/studies",
+            "/studies/new",
             "/criteria",
             "/people",
             "/joints/new");

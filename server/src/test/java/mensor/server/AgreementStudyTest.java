@@ -101,6 +101,13 @@ class AgreementStudyTest {
         assertThat(RunningMensor.as("ines").get("/api/eyes/" + idOf("tomas")).status())
                 .isEqualTo(403);
         assertThat(RunningMensor.as("ines").get("/api/eyes").status()).isEqualTo(403);
+        assertThat(quinn.get("/api/eyes/report?as=csv").expect(200).text()).startsWith("flaw,size mm,found");
+        assertThat(new String(
+                        quinn.bytes("/api/eyes/" + idOf("ines") + "/report"),
+                        0,
+                        4,
+                        java.nio.charset.StandardCharsets.ISO_8859_1))
+                .isEqualTo("%PDF");
         assertThat(quinn.get("/api/eyes").expect(200).json().get("people").size())
                 .isGreaterThanOrEqualTo(3);
     }

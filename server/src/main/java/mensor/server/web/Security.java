@@ -40,6 +40,13 @@ class Security {
         "/api/eyes"
     };
 
+    /** Who studies gauges and people: an instructor beside those who make. */
+    private static final String[] WHO_STUDY = {
+        "INSPECTOR", "WELDING_ENGINEER", "REPAIR_LEAD", "QUALITY_MANAGER", "INSTRUCTOR"
+    };
+
+    private static final String[] FOR_STUDIES = {"/api/studies/**", "/api/studies"};
+
     /** The class is an instructor's to see. */
     private static final String[] FOR_INSTRUCTORS = {"/api/class", "/api/handouts/**", "/api/handouts"};
 
@@ -74,6 +81,10 @@ class Security {
                         .hasAnyRole(WHO_TRAIN)
                         .requestMatchers(FOR_INSTRUCTORS)
                         .hasAnyRole("INSTRUCTOR", "WELDING_ENGINEER", "QUALITY_MANAGER")
+                        .requestMatchers(FOR_STUDIES)
+                        .hasAnyRole(WHO_STUDY)
+                        .requestMatchers(HttpMethod.GET, "/api/people", "/api/gauges")
+                        .hasAnyRole(WHO_STUDY)
                         .requestMatchers(HttpMethod.GET, FOR_VIEWERS)
                         .hasAnyRole(
                                 "VIEWER",
