@@ -30,7 +30,11 @@ export function Explained({ exercise: e, solution: s, place, onPlace }: Props) {
           rows={s.outcomes}
           rowKey={(o) => `${o.flaw} ${o.place}`}
           columns={[
-            ["", (o) => (o.found ? <b className="v-accept">✓ found</b> : <b className="v-reject">✕ missed</b>)],
+            [
+              "",
+              (o) =>
+                o.found ? <b className="v-accept nowrap">✓ found</b> : <b className="v-reject nowrap">✕ missed</b>,
+            ],
             [
               "Flaw",
               (o) => (

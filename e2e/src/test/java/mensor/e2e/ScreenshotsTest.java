@@ -59,17 +59,12 @@ class ScreenshotsTest extends InTheBrowser {
         openFromWorklist(ines, "RS-1");
         shoot(ines, "pipe");
         ines.getByText("fit-up and passes").click();
-        follow(ines, "pass plan", "plan");
         openFromWorklist(ines, "FB-13");
         ines.getByText("fit-up and passes").click();
         ines.getByText("First-rod card").click();
         shoot(ines, "first-rod");
         openFromWorklist(ines, "FB-07");
         follow(ines, "change joint", "set-up");
-        ines.navigate(mensor.address());
-        ines.getByLabel("Find a weld").fill("CA-01");
-        ines.getByText("alike: one sheet").first().click();
-        shoot(ines, "sheet");
         openFromWorklist(ines, "SN-1");
         tab(ines, "^Scan").click();
         assertThat(ines.locator("[data-lane=undercut]")).isVisible();
@@ -91,7 +86,20 @@ class ScreenshotsTest extends InTheBrowser {
         room(ines, "/criteria/d1.1-static", "criteria");
 
         room(as("lea", 1280, 800), "/series", "series");
-        room(as("igor", 1280, 800), "/class", "class");
+        Page igor = as("igor", 1280, 800);
+        igor.navigate(mensor.address() + "/practice");
+        igor.getByText("Level 4, tee").first().click();
+        assertThat(igor.getByText("What truly is there")).isVisible();
+        assertThat(igor.locator("canvas.surface[data-drawn]")).isVisible();
+        igor.waitForTimeout(1_500);
+        shoot(igor, "practice");
+        igor.navigate(mensor.address() + "/eye");
+        assertThat(igor.locator(".plot path").first()).isVisible();
+        shoot(igor, "eye");
+        igor.navigate(mensor.address() + "/studies");
+        igor.getByText("Undercut depth with the dial").click();
+        assertThat(igor.getByText("Repeatability (EV)")).isVisible();
+        shoot(igor, "study");
 
         Page rufus = as("rufus", 1280, 800);
         openFromWorklist(rufus, "FB-03");

@@ -240,7 +240,7 @@ final class PracticeBench {
         PracticeFlaw f = o.flaw();
         return new OutcomeView(
                 f.kind().title() + f.toe().map(t -> ", " + joint.toeName(t)).orElse(""),
-                shown(f.from(), 1) + "–" + shown(f.to(), 1),
+                stretch(f.from(), f.to()),
                 f.kind().sizeWords() + " " + sized(f.size()),
                 o.found(),
                 o.sized().isPresent() ? sized(o.sized().getAsDouble()) : null,
@@ -266,6 +266,12 @@ final class PracticeBench {
                 .shown();
     }
 
+    private String stretch(double from, double to) {
+        String a = shown(from, 1);
+        String b = shown(to, 1);
+        return a.equals(b) ? a : a + "–" + b;
+    }
+
     private String words(Indication i) {
         return i.kind().title().toLowerCase(Locale.ROOT) + " at " + i.span().shown();
     }
@@ -277,7 +283,7 @@ final class PracticeBench {
         seen.add(new double[] {weld.length(), weld.length()});
         for (double[] s : seen) {
             if (s[0] - at > UNSEEN_FROM) {
-                unseen.add(shown(at, 1) + "–" + shown(s[0], 1));
+                unseen.add(stretch(at, s[0]));
             }
             at = Math.max(at, s[1]);
         }
