@@ -35,6 +35,7 @@ const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const ShopHistory = lazy(() => import("./history/ShopHistory"));
 const PracticeWelds = lazy(() => import("./practice-weld/PracticeWelds"));
 const PracticeBench = lazy(() => import("./practice-weld/PracticeBench"));
+const WeldLink = lazy(() => import("./worklist/WeldLink"));
 const EyePage = lazy(() => import("./practice-weld/EyePage"));
 const StudiesPage = lazy(() => import("./studies/StudiesPage"));
 const CriteriaPages = lazy(() => import("./criteria/CriteriaPages"));
@@ -135,6 +136,7 @@ export function Mensor() {
           <Route path="/practice" element={<PracticeWelds />} />
           <Route path="/practice/:id" element={<PracticeBench />} />
           <Route path="/eye" element={<EyePage />} />
+          <Route path="/welds/:id" element={<WeldLink />} />
           <Route path="/studies" element={<StudiesPage />} />
           <Route path="/studies/:id" element={<StudiesPage />} />
           <Route path="/criteria" element={<CriteriaPages />} />

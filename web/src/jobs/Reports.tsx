@@ -7,12 +7,16 @@ import { ChoiceField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
+const labelsOf = (job: string, lot: string, sheet: string) =>
+  `/api/jobs/${job}/labels?${new URLSearchParams({ sheet, ...(lot ? { lot } : {}) }).toString()}`;
+
 /** Reports of a lot or of the whole job: made in the background, each shows how far it is and can be stopped. */
 export function Reports({ job, lots }: { job: string; lots: string[] }) {
   const actor = useActor();
   const queries = useQueryClient();
   const [lot, setLot] = useState("");
   const [as, setAs] = useState("pdf");
+  const [sheet, setSheet] = useState("A4_70_37");
   const mine = useQuery({
     queryKey: ["reports"],
     queryFn: api.reports,
@@ -57,6 +61,26 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
         <Cell span={3} bottom>
           <Button block type="primary" disabled={begin.isPending} onClick={() => begin.mutate()}>
             Make it
+          </Button>
+        </Cell>
+      </FormGrid>
+      <FormGrid>
+        <ChoiceField
+          id="label-sheet"
+          label="Labels"
+          span={9}
+          value={sheet}
+          options={[
+            ["A4_70_37", "A4, 24 of 70 × 37 mm"],
+            ["A4_99_67", "A4, 8 of 99 × 68 mm"],
+            ["LETTER_67_25", "Letter, 30 of 2 5/8 × 1 in"],
+            ["LETTER_102_51", "Letter, 10 of 4 × 2 in"],
+          ]}
+          onChange={(v) => setSheet(v ?? "A4_70_37")}
+        />
+        <Cell span={3} bottom>
+          <Button block href={labelsOf(job, lot, sheet)} target="_blank">
+            Print labels
           </Button>
         </Cell>
       </FormGrid>

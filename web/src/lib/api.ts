@@ -148,6 +148,7 @@ export const api = {
         body: { inspections, capacity },
       }),
     ),
+  weldLink: (id: string) => answer(client.GET("/api/welds/{id}", { params: { path: { id } } })),
   joint: (id: string) => answer(client.GET("/api/joints/{id}", { params: { path: { id } } })),
   preview: (form: NewJoint, signal?: AbortSignal) => answer(client.POST("/api/joints/preview", { body: form, signal })),
   lastJoint: (job: string, lot: string) => answer(client.GET("/api/joints/last", { params: { query: { job, lot } } })),

@@ -17,7 +17,7 @@ export default function DetectionPlot({ kind: k }: { kind: EyeKind }) {
   const points = (found: boolean) =>
     k.all.filter((t) => t.found === found).map((t) => ({ size: t.size, share: found ? 1 : 0 }));
   return (
-    <div className="plot" role="img" aria-label={`${k.title}: ${k.said}`}>
+    <div className="curve" role="img" aria-label={`${k.title}: ${k.said}`}>
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart margin={{ top: 10, right: 14, bottom: 16, left: -12 }}>
           <CartesianGrid stroke={ink.line} />

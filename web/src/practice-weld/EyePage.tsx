@@ -1,10 +1,10 @@
-import "./practice-weld.css";
-import { Select } from "antd";
+import "../practice/practice.css";
+import { Col, Row, Select } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import { api, saidBy } from "../lib/api";
-import { eyeReportOf, type EyeKind } from "../lib/api-practice";
+import { eyeReportOf, type Eye, type EyeKind } from "../lib/api-practice";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
 import { SmallTable } from "../lib/SmallTable";
@@ -28,9 +28,27 @@ export default function EyePage() {
   return (
     <div className="app">
       <TopBar rooms />
-      <main className="halves scrolls one">
-        <section className="card side" aria-label="The eye">
-          <h2>How small a flaw is still seen?</h2>
+      <main className="halves wide-left">
+        <section className="card panel" aria-label="The eye">
+          <header>
+            <h2>How small a flaw is still seen?</h2>
+          </header>
+          <div className="body" role="region" aria-label="By kind of flaw" tabIndex={0}>
+            {e?.welds === 0 && (
+              <p>
+                Nothing is handed in yet. <Link to="/practice">Practice welds</Link> are made up, so that what truly is
+                there is known.
+              </p>
+            )}
+            <Row gutter={[16, 12]}>
+              {e?.kinds.map((k) => (
+                <Kind key={k.id} kind={k} />
+              ))}
+            </Row>
+            {e && e.kinds.length > 0 && <Sized eye={e} />}
+          </div>
+        </section>
+        <section className="card side" aria-label="Whose eye">
           {sees && (
             <Select
               aria-label="Whose eye"
@@ -49,54 +67,21 @@ export default function EyePage() {
               {saidBy(eye.error)}
             </p>
           )}
-          {e?.welds === 0 && (
-            <p>
-              Nothing is handed in yet. <Link to="/practice">Practice welds</Link> are made up, so that what truly is
-              there is known.
-            </p>
-          )}
           {e && e.welds > 0 && (
-            <p>
-              <a href={eyeReportOf(whose === everybody ? undefined : whose, "pdf")} target="_blank" rel="noreferrer">
-                PDF
-              </a>{" "}
-              <a href={eyeReportOf(whose === everybody ? undefined : whose, "csv")}>CSV</a>
-            </p>
-          )}
-          {e && e.welds > 0 && (
-            <p>
-              {e.person}: {e.welds} {e.welds === 1 ? "weld" : "welds"} handed in, the verdict right in <b>{e.right}</b>,{" "}
-              {percent(e.right / e.welds)} (by chance {percent(e.rightLow)} to {percent(e.rightHigh)}); called{" "}
-              {e.calledPerWeld.toFixed(1)} a weld that is not there.
-            </p>
-          )}
-          <div className="eye-kinds">
-            {e?.kinds.map((k) => (
-              <Kind key={k.id} kind={k} />
-            ))}
-          </div>
-          {e && e.kinds.length > 0 && (
             <>
-              <SmallTable
-                label="Found and sized"
-                rows={e.kinds}
-                rowKey={(k) => k.id}
-                columns={[
-                  ["Flaw", (k) => k.title],
-                  ["Found", (k) => `${k.found} of ${k.trials}`],
-                  ["Nine of ten found at", (k) => (k.a90 === undefined ? "not known" : mm(Math.max(0, k.a90)))],
-                  ["With 95 % confidence", (k) => (k.surely === undefined ? "not known" : mm(k.surely))],
-                  [
-                    "Sizes put down",
-                    (k) =>
-                      k.bias === undefined
-                        ? "none"
-                        : `${k.sized}: ${mm(Math.abs(k.bias))} too ${k.bias < 0 ? "small" : "large"} in the mean${
-                            k.spread === undefined ? "" : `, spread ${k.spread.toFixed(2)} mm`
-                          }`,
-                  ],
-                ]}
-              />
+              <p>
+                {e.person}: {e.welds} {e.welds === 1 ? "weld" : "welds"} handed in, the verdict right in{" "}
+                <b>{e.right}</b>, {percent(e.right / e.welds)} (by chance {percent(e.rightLow)} to{" "}
+                {percent(e.rightHigh)}).
+              </p>
+              <p>Called {e.calledPerWeld.toFixed(1)} a weld that is not there.</p>
+              <p>
+                <a href={eyeReportOf(whose === everybody ? undefined : whose, "pdf")} target="_blank" rel="noreferrer">
+                  PDF
+                </a>{" "}
+                · <a href={eyeReportOf(whose === everybody ? undefined : whose, "csv")}>all trials as CSV</a>
+              </p>
+              <p>● found, ✚ missed. Dashed: nine of ten are found of this size. Dotted: with 95 % confidence.</p>
               <p className="cautions">
                 A logistic curve through hits and misses by greatest likelihood; the bound is the profile likelihood’s,
                 one-sided. It holds for made-up welds on a screen: at a real weld, with glare, slag and fatigue, less is
@@ -110,14 +95,39 @@ export default function EyePage() {
   );
 }
 
+function Sized({ eye: e }: { eye: Eye }) {
+  return (
+    <SmallTable
+      label="Found and sized"
+      rows={e.kinds}
+      rowKey={(k) => k.id}
+      columns={[
+        ["Flaw", (k) => k.title],
+        ["Found", (k) => `${k.found} of ${k.trials}`],
+        ["Nine of ten found at", (k) => (k.a90 === undefined ? "not known" : mm(Math.max(0, k.a90)))],
+        ["With 95 % confidence", (k) => (k.surely === undefined ? "not known" : mm(k.surely))],
+        [
+          "Sizes recorded",
+          (k) =>
+            k.bias === undefined
+              ? "none"
+              : `${k.sized}: ${mm(Math.abs(k.bias))} too ${k.bias < 0 ? "small" : "large"} in the mean${
+                  k.spread === undefined ? "" : `, spread ${k.spread.toFixed(2)} mm`
+                }`,
+        ],
+      ]}
+    />
+  );
+}
+
 function Kind({ kind: k }: { kind: EyeKind }) {
   return (
-    <section aria-label={k.title}>
+    <Col xs={24} md={12} role="group" aria-label={k.title}>
       <h3>{k.title}</h3>
       <p>{k.said}.</p>
-      <Suspense fallback={<div className="plot" />}>
+      <Suspense fallback={<div className="curve" />}>
         <DetectionPlot kind={k} />
       </Suspense>
-    </section>
+    </Col>
   );
 }

@@ -1,7 +1,6 @@
-import "./practice-weld.css";
 import { App, Button, Flex, Input, Segmented, Select, Slider, Tabs } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { useParams } from "react-router";
 import { api, saidBy } from "../lib/api";
 import type { Exercise } from "../lib/api-practice";
@@ -55,10 +54,11 @@ function At({ exercise: e }: { exercise: Exercise }) {
   const open = e.handedAt === undefined && e.person === actor.name;
   const units = e.setting.units ?? "in";
   return (
-    <main className="practicing">
-      <section className="card" aria-label="The weld">
-        <Seen exercise={e} open={open} place={place} onPlace={setPlace} />
-        <StripView strip={e.strip} units={units} cursor={place} onCursor={setPlace} look={e.id} />
+    <main className="halves wide-left">
+      <section className="card panel" aria-label="The weld">
+        <Seen exercise={e} open={open} place={place} onPlace={setPlace}>
+          <StripView strip={e.strip} units={units} cursor={place} onCursor={setPlace} look={e.id} />
+        </Seen>
       </section>
       <section className="card panel" aria-label="The record">
         <header>
@@ -97,10 +97,16 @@ function At({ exercise: e }: { exercise: Exercise }) {
 const minutes = (seconds: number) =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`;
 
-type SeenProps = { exercise: Exercise; open: boolean; place: number; onPlace: (mm: number) => void };
+type SeenProps = {
+  exercise: Exercise;
+  open: boolean;
+  place: number;
+  onPlace: (mm: number) => void;
+  children: ReactNode;
+};
 
 /** The weld under the lamp; what was in view long enough is told to the server. */
-function Seen({ exercise: e, open, place, onPlace }: SeenProps) {
+function Seen({ exercise: e, open, place, onPlace, children }: SeenProps) {
   const surface = useQuery({
     queryKey: ["practice-surface", e.id],
     queryFn: () => api.practiceSurface(e.id),
@@ -128,56 +134,61 @@ function Seen({ exercise: e, open, place, onPlace }: SeenProps) {
   const units = e.setting.units ?? "in";
   return (
     <>
-      {surface.isError && <p className="fault">{saidBy(surface.error)}</p>}
-      {relief && (
-        <Lit relief={relief} lamp={lamp} onLamp={setLamp} byHeight={false} cursor={place} reach={reach} from={from} />
-      )}
-      <Flex gap={18} align="center" className="under-surface">
-        <div className="grow">
-          At {showPlace(place, units)} {units}
-          <Slider
-            min={0}
-            max={e.length}
-            step={1}
-            value={place}
-            ariaLabelForHandle="Place along the weld"
-            tooltip={{ open: false }}
-            onChange={onPlace}
+      <div>
+        {surface.isError && <p className="fault">{saidBy(surface.error)}</p>}
+        {relief && (
+          <Lit relief={relief} lamp={lamp} onLamp={setLamp} byHeight={false} cursor={place} reach={reach} from={from} />
+        )}
+      </div>
+      <div className="body" role="region" aria-label="Lamp and strip" tabIndex={0}>
+        <Flex gap={18} align="center">
+          <div className="grow">
+            At {showPlace(place, units)} {units}
+            <Slider
+              min={0}
+              max={e.length}
+              step={1}
+              value={place}
+              ariaLabelForHandle="Place along the weld"
+              tooltip={{ open: false }}
+              onChange={onPlace}
+            />
+          </div>
+          <div className="grow">
+            In view: {showPlace(reach, units)} {units}
+            <Slider
+              min={15}
+              max={Math.round(e.length)}
+              value={reach}
+              ariaLabelForHandle="Stretch in view"
+              tooltip={{ open: false }}
+              onChange={setReach}
+            />
+          </div>
+          <div className="grow">
+            Lamp height {Math.round((lamp.up * 180) / Math.PI)}°
+            <Slider
+              min={3}
+              max={85}
+              value={Math.round((lamp.up * 180) / Math.PI)}
+              ariaLabelForHandle="Height of the lamp, degrees"
+              tooltip={{ open: false }}
+              onChange={(v) => setLamp({ ...lamp, up: (v * Math.PI) / 180 })}
+            />
+          </div>
+          <Segmented
+            aria-label="Seen from"
+            value={from}
+            options={[
+              { value: -50, label: e.toes[0]?.name ?? "A" },
+              { value: 0, label: "above" },
+              { value: 50, label: e.toes[1]?.name ?? "B" },
+            ]}
+            onChange={setFrom}
           />
-        </div>
-        <div className="grow">
-          In view: {showPlace(reach, units)} {units}
-          <Slider
-            min={15}
-            max={Math.round(e.length)}
-            value={reach}
-            ariaLabelForHandle="Stretch in view"
-            tooltip={{ open: false }}
-            onChange={setReach}
-          />
-        </div>
-        <div className="grow">
-          Lamp height {Math.round((lamp.up * 180) / Math.PI)}°
-          <Slider
-            min={3}
-            max={85}
-            value={Math.round((lamp.up * 180) / Math.PI)}
-            ariaLabelForHandle="Height of the lamp, degrees"
-            tooltip={{ open: false }}
-            onChange={(v) => setLamp({ ...lamp, up: (v * Math.PI) / 180 })}
-          />
-        </div>
-        <Segmented
-          aria-label="Seen from"
-          value={from}
-          options={[
-            { value: -50, label: e.toes[0]?.name ?? "A" },
-            { value: 0, label: "above" },
-            { value: 50, label: e.toes[1]?.name ?? "B" },
-          ]}
-          onChange={setFrom}
-        />
-      </Flex>
+        </Flex>
+        {children}
+      </div>
     </>
   );
 }

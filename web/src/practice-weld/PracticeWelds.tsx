@@ -1,11 +1,11 @@
-import { Button, Segmented } from "antd";
+import { Button, Segmented, Select } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, saidBy } from "../lib/api";
 import type { ExerciseRow, PracticeSetting } from "../lib/api-practice";
 import { DataTable, type Column } from "../lib/DataTable";
-import { ChoiceField } from "../lib/fields";
+import { ChoiceField, Field, saidOf } from "../lib/fields";
 import { FormGrid } from "../lib/FormGrid";
 import { newId } from "../lib/id";
 import { dayOf } from "../lib/local-time";
@@ -119,6 +119,22 @@ const levels: [string, string][] = [
   ["5", "5: hardly seen"],
 ];
 
+const flaws = [
+  { value: "undercut", label: "undercut" },
+  { value: "pore", label: "pore" },
+  { value: "crack", label: "crack" },
+  { value: "crater", label: "unfilled crater" },
+  { value: "short-leg", label: "short leg" },
+];
+
+const amounts = (least: string, most: string): [string, string][] => [
+  ["usual", "as the level has it"],
+  ["0", least],
+  ["1", "a little more"],
+  ["2", "more"],
+  ["3", most],
+];
+
 function NewWeld({ onBegun }: { onBegun: (id: string) => void }) {
   const [form, setForm] = useState<PracticeSetting>({ level: 1, joint: "tee", units: "in", criteria: "d1.1-static" });
   const queries = useQueryClient();
@@ -177,6 +193,34 @@ function NewWeld({ onBegun }: { onBegun: (id: string) => void }) {
           value={form.criteria}
           options={(codes.data ?? []).map((c): [string, string] => [c.id, c.title])}
           onChange={(criteria) => setForm({ ...form, criteria })}
+        />
+        <Field id="kinds" label="What may be wrong">
+          <Select
+            {...saidOf({ id: "kinds" })}
+            mode="multiple"
+            allowClear
+            placeholder="as the level has it"
+            value={form.kinds ?? []}
+            options={flaws}
+            showSearch={{ optionFilterProp: "label" }}
+            onChange={(kinds: string[]) => setForm({ ...form, kinds: kinds.length === 0 ? undefined : kinds })}
+          />
+        </Field>
+        <ChoiceField
+          id="crowd"
+          label="How crowded"
+          span={6}
+          value={form.crowd === undefined ? "usual" : String(form.crowd)}
+          options={amounts("few flaws", "many flaws")}
+          onChange={(v) => setForm({ ...form, crowd: v === "usual" || v === undefined ? undefined : Number(v) })}
+        />
+        <ChoiceField
+          id="dirt"
+          label="How dirty"
+          span={6}
+          value={form.dirt === undefined ? "usual" : String(form.dirt)}
+          options={amounts("clean", "spatter and slag")}
+          onChange={(v) => setForm({ ...form, dirt: v === "usual" || v === undefined ? undefined : Number(v) })}
         />
       </FormGrid>
       {begin.isError && (

@@ -8,7 +8,7 @@ type Point = { x: number; y: number; said: string };
 const shapes = ["circle", "square", "triangle", "diamond", "cross", "star"] as const;
 
 /** Every reading by part, a shape for each person: a part whose readings lie far apart, a person who lies off, is seen. */
-export function ReadingsPlot({ study }: { study: GaugeStudy }) {
+export default function ReadingsPlot({ study }: { study: GaugeStudy }) {
   const people = study.people.length;
   const of = (a: number): Point[] =>
     (study.readings[a] ?? []).flatMap((repeat, r) =>
@@ -20,7 +20,7 @@ export function ReadingsPlot({ study }: { study: GaugeStudy }) {
     );
   return (
     <div
-      className="plot"
+      className="curve"
       role="img"
       aria-label={`Readings of ${study.parts.length} parts by ${study.people.join(", ")}`}
     >

@@ -75,7 +75,7 @@ export default function StudiesPage() {
               chosen={id}
               onOpen={(s) => void go(`/studies/${s.id}`)}
               columns={columns}
-              empty="No study yet. A gauge study says how much of what is read is the gauge and the hand: two or more people read the same parts twice or more, without seeing what was read before."
+              empty="No study yet. A gauge study says how much of what is read is the gauge and the hand: two people read the same parts twice."
             />
           </div>
         </section>

@@ -1,7 +1,7 @@
-import "../practice-weld/practice-weld.css";
-import { Button, Flex } from "antd";
+import "../practice/practice.css";
+import { Button, Flex, Segmented } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import { api, saidBy } from "../lib/api";
 import { studyReportOf, type GaugeStudy, type Spread, type Study } from "../lib/api-study";
@@ -13,7 +13,8 @@ import { Consequence } from "./Consequence";
 import { AgreementCard } from "./AgreementCard";
 import { numberOf, percentOf } from "./words";
 
-const ReadingsPlot = lazy(() => import("./ReadingsPlot").then((m) => ({ default: m.ReadingsPlot })));
+const ReadingsPlot = lazy(() => import("./ReadingsPlot"));
+const PersonPlot = lazy(() => import("./PersonPlot"));
 
 /** What a study comes to. */
 export function StudyCard({ id }: { id: string }) {
@@ -80,6 +81,7 @@ export function StudyCard({ id }: { id: string }) {
 }
 
 function OfGauge({ study: g }: { study: GaugeStudy }) {
+  const [by, setBy] = useState<"part" | "person">("part");
   return (
     <>
       <p>
@@ -96,10 +98,25 @@ function OfGauge({ study: g }: { study: GaugeStudy }) {
           ? "The register takes it: readings near a limit and guarded acceptance go by it."
           : "The register does not take it: the division and the certificate stand."}
       </p>
-      <Suspense fallback={<div className="plot" />}>
-        <ReadingsPlot study={g} />
+      <Segmented
+        aria-label="Plot"
+        value={by}
+        options={[
+          { value: "part", label: "By part" },
+          { value: "person", label: "By person" },
+        ]}
+        onChange={setBy}
+      />
+      <Suspense fallback={<div className="curve" />}>
+        {by === "part" ? <ReadingsPlot study={g} /> : <PersonPlot study={g} />}
       </Suspense>
-      <Shapes people={g.people} />
+      {by === "part" ? (
+        <Shapes people={g.people} />
+      ) : (
+        <p className="small quiet">
+          Each reading less the mean of its part, {g.units}: who reads high or low, who scatters.
+        </p>
+      )}
       <Results study={g} />
       {g.bias && <Bias study={g} bias={g.bias} />}
       <p className="cautions">
@@ -160,7 +177,7 @@ function Results({ study: g }: { study: GaugeStudy }) {
       rowKey={(l) => l.title}
       columns={[
         [`Standard deviation, ${g.units}`, (l) => l.title],
-        ...g.results.map((r) => [r.method, (l: Line) => l.cell(r)] as const),
+        ...g.results.map((r, n) => [n === 0 ? `${r.method}: counts` : r.method, (l: Line) => l.cell(r)] as const),
       ]}
     />
   );

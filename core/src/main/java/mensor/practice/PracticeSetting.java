@@ -27,6 +27,9 @@ public record PracticeSetting(
         if (kinds.isEmpty()) {
             throw new InvalidField("kinds", "at least one kind of flaw is required");
         }
+        if (!fillet && kinds.contains(FlawKind.SHORT_LEG)) {
+            throw new InvalidField("kinds", "a butt has no legs: leave the short leg out");
+        }
         kinds = Set.copyOf(kinds);
     }
 

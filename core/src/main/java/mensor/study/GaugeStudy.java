@@ -39,6 +39,16 @@ public record GaugeStudy(
      * @param readings by person, then repeat, then part; all there
      */
     public static GaugeStudy anova(double[][][] readings) {
+        return anova(readings, null);
+    }
+
+    /** By analysis of variance with the interaction kept, or pooled, whatever chance says of it. */
+    public static GaugeStudy anova(double[][][] readings, boolean pooled) {
+        return anova(readings, Boolean.valueOf(pooled));
+    }
+
+    /** @param pool absent where chance decides */
+    private static GaugeStudy anova(double[][][] readings, Boolean pool) {
         check(readings);
         int people = readings.length;
         int repeats = readings[0].length;
@@ -80,25 +90,29 @@ public record GaugeStudy(
         double msPart = ssPart / (parts - 1);
         double msCell = ssCell / dfCell;
         double msError = ssError / dfError;
-        double chance = msError == 0 ? 1 : FDistribution.of(dfCell, dfError).survivalProbability(msCell / msError);
-        boolean pooled = chance > POOLED_FROM;
-        double within = pooled ? (ssCell + ssError) / (dfCell + dfError) : msError;
-        double against = pooled ? within : msCell;
-        double ofPeople = Math.max(0, (msPerson - against) / (parts * repeats));
+        double chance = msError == 0
+                ? (msCell == 0 ? 1 : 0)
+                : FDistribution.of(dfCell, dfError).survivalProbability(msCell / msError);
+        boolean pooled = pool == null ? chance > POOLED_FROM : pool;
+        if (pooled) {
+            msError = (ssCell + ssError) / (dfCell + dfError);
+            dfError += dfCell;
+            msCell = msError; // what people are held against
+        }
+        double ofPeople = Math.max(0, (msPerson - msCell) / (parts * repeats));
         double crossed = pooled ? 0 : Math.max(0, (msCell - msError) / repeats);
-        double ofParts = Math.max(0, (msPart - against) / (people * repeats));
-        double grr = within + ofPeople + crossed;
-        double ofPersonMean = ofPeople > 0 ? 1.0 / (parts * repeats) : 0;
-        double[][] terms = pooled // each mean square's share of the variance, with its degrees of freedom
-                ? new double[][] {{within * (1 - ofPersonMean), dfCell + dfError}, {msPerson * ofPersonMean, people - 1}
-                }
-                : new double[][] {
-                    {msError * (1 - 1.0 / repeats), dfError},
-                    {msCell * (1.0 / repeats - ofPersonMean), dfCell},
-                    {msPerson * ofPersonMean, people - 1}
-                };
+        double ofParts = Math.max(0, (msPart - msCell) / (people * repeats));
+        double grr = msError + ofPeople + crossed;
+        // each mean square's share of the variance, with its degrees of freedom
+        double shareOfPerson = ofPeople > 0 ? 1.0 / (parts * repeats) : 0;
+        double shareOfCell = (crossed > 0 ? 1.0 / repeats : 0) - (pooled ? 0 : shareOfPerson);
+        double[][] terms = {
+            {msError * (1 - (crossed > 0 ? 1.0 / repeats : 0) - (pooled ? shareOfPerson : 0)), dfError},
+            {msCell * shareOfCell, dfCell},
+            {msPerson * shareOfPerson, people - 1}
+        };
         return new GaugeStudy(
-                Math.sqrt(within),
+                Math.sqrt(msError),
                 Math.sqrt(ofPeople + crossed),
                 Math.sqrt(ofParts),
                 Optional.of(chance),

@@ -152,5 +152,7 @@ class PracticeTest {
                 .hasMessageContaining("kinds");
         assertThatThrownBy(() -> new PracticeSetting(1, true, Unit.INCH, "x", Set.of(FlawKind.PORE), 4, 0))
                 .hasMessageContaining("crowd");
+        assertThatThrownBy(() -> new PracticeSetting(1, false, Unit.INCH, "x", Set.of(FlawKind.SHORT_LEG), 0, 0))
+                .hasMessageContaining("no legs");
     }
 }

@@ -135,6 +135,23 @@ class StudiesTest {
                 .hasMessageContaining("all the same");
     }
 
+    /** The manual's readings with the interaction kept: it is less than chance, so people and parts come out a little larger. */
+    @Test
+    void aiagWithTheInteractionKept() {
+        GaugeStudy kept = GaugeStudy.anova(AIAG, false);
+        GaugeStudy pooled = GaugeStudy.anova(AIAG, true);
+        assertThat(pooled).isEqualTo(GaugeStudy.anova(AIAG));
+        assertThat(kept.pooled()).isFalse();
+        assertThat(kept.interaction()).isEqualTo(pooled.interaction());
+        assertThat(kept.interaction().orElseThrow()).as("from memory: p .974").isCloseTo(0.974, within(5e-3));
+        assertThat(kept.ev()).isGreaterThan(pooled.ev());
+        assertThat(kept.pv()).isCloseTo(pooled.pv(), within(0.01));
+        double[][][] noRepeatSpread = {{{1, 2}, {1, 2}}, {{1, 3}, {1, 3}}};
+        assertThat(GaugeStudy.anova(noRepeatSpread).pooled())
+                .as("an interaction without any spread of repeats is no chance")
+                .isFalse();
+    }
+
     /** A person who reads one part otherwise than the others is an interaction: it is kept, and counts as the people's. */
     @Test
     void anInteractionThatIsNoChanceIsKept() {

@@ -60,6 +60,7 @@ class AgreementStudyTest {
         assertThat(begun.toString()).doesNotContain("seed");
         TestBrowser[] people = {RunningMensor.as("ines"), RunningMensor.as("tomas"), quinn};
         String[] lines = {"crack 2", "none crack overlap", "crack 2"};
+        String first = open(people[0], study).get(0).get("id").asString();
         for (int nth = 0; nth < 4; nth++) {
             for (int p = 0; p < people.length; p++) {
                 boolean last = nth == 3 && p == 2;
@@ -68,6 +69,10 @@ class AgreementStudyTest {
                         .as("answers wait for the last")
                         .isEqualTo(last);
                 if (!last) {
+                    assertThat(quinn.get("/api/exercises/" + first).status())
+                            .as("a manager who takes part sees no other record either")
+                            .isEqualTo(403);
+                    assertThat(quinn.get("/api/exercises?others=true").text()).doesNotContain(first);
                     assertThat(quinn.get(path).json().get("agreement").get("questions"))
                             .isEmpty();
                     assertThat(quinn.get(path + "/report?as=csv").status()).isEqualTo(409);

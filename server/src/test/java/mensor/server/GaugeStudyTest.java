@@ -59,7 +59,9 @@ class GaugeStudyTest {
         assertThat(anova.get("words").asString()).isEqualTo("conditional");
         assertThat(anova.get("percentOfTolerance").asDouble()).isCloseTo(600 * .3024 / 8, within(0.02));
         assertThat(anova.get("low").asDouble()).isLessThan(anova.get("grr").asDouble());
-        assertThat(s.get("results").get(1).get("method").asString()).isEqualTo("average and range");
+        assertThat(anova.get("method").asString()).isEqualTo("analysis of variance, interaction pooled");
+        assertThat(s.get("results").get(1).get("pooled").asBoolean()).isFalse();
+        assertThat(s.get("results").get(2).get("method").asString()).isEqualTo("average and range");
         assertThat(s.get("said").asString())
                 .isEqualTo("Gauge and people make up 27.9 % of the spread: conditional. They tell 4 groups of parts"
                         + " apart.");

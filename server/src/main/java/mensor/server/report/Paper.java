@@ -77,6 +77,16 @@ public enum Paper {
         return print(title, foot, body, "");
     }
 
+    /** A body that fills its pages to the edge, without a foot. */
+    byte[] printToTheEdge(String title, String style, String body) {
+        return print(
+                title,
+                "",
+                body,
+                "@page { margin: 0; @bottom-left { content: none; } @bottom-right { content: none; } } body { margin: 0; }"
+                        + style);
+    }
+
     /** On as few pages as {@link #print} needs, or on one where a little closer is enough for it. */
     byte[] printOnOnePage(String title, String foot, String body) {
         byte[] usual = print(title, foot, body);

@@ -105,14 +105,13 @@ final class Agreements {
                 .limit(MOST_SHOWN)
                 .forEach(q -> first.add(String.format(
                         Locale.ROOT,
-                        "%s: agreement %.2f (%s); look together at weld %s",
+                        "%s: agreement %.2f (%s); inspect weld %s together",
                         q.question(),
                         q.among().value(),
                         q.among().words(),
                         q.divided().get(0))));
         if (first.isEmpty() && !questions.get(0).divided().isEmpty()) {
-            first.add("The verdict: look together at weld "
-                    + questions.get(0).divided().get(0));
+            first.add("The verdict: inspect weld " + questions.get(0).divided().get(0) + " together");
         }
         return first;
     }

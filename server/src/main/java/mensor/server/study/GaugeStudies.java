@@ -1,5 +1,6 @@
 package mensor.server.study;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +19,9 @@ import org.springframework.stereotype.Component;
 /** What the readings of a gauge study come to, and what of it the register takes. */
 @Component
 class GaugeStudies {
+    private static final String POOLED = "analysis of variance, interaction pooled";
+    private static final String KEPT = "analysis of variance, interaction kept";
+
     private final Gauges gauges;
 
     GaugeStudies(Gauges gauges) {
@@ -27,8 +31,9 @@ class GaugeStudies {
     GaugeStudyView view(StudyEntity study, GaugeReadings g) {
         Optional<? extends StoredGauge> gauge = gauges.byName(g.gauge());
         GaugeStudy spread = g.study();
-        List<SpreadView> results = Optional.of(result("analysis of variance", spread, g)).stream()
-                .collect(java.util.stream.Collectors.toCollection(java.util.ArrayList::new));
+        List<SpreadView> results = new ArrayList<>();
+        results.add(result(spread.pooled() ? POOLED : KEPT, spread, g));
+        results.add(result(spread.pooled() ? KEPT : POOLED, GaugeStudy.anova(g.readings(), !spread.pooled()), g));
         GaugeStudy.ranges(g.readings()).ifPresent(r -> results.add(result("average and range", r, g)));
         return new GaugeStudyView(
                 said(g, spread),

@@ -11,7 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param gaugeId the gauge, where the register knows it
  * @param references what each part is by a better instrument
  * @param readings by person, then repeat, then part
- * @param results by analysis of variance, then by ranges where the table of that method has the numbers
+ * @param results by analysis of variance as chance says of the interaction: this one counts; then the other way; then by ranges where the table of
+ *     that method has the numbers
  * @param uncertainty the standard uncertainty of one reading: what the register takes
  * @param inUse the register takes it
  */

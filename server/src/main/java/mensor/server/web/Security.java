@@ -56,6 +56,7 @@ class Security {
         "/api/joints",
         "/api/joints/version",
         "/api/joints/*/report",
+        "/api/welds/*",
         "/api/jobs",
         "/api/jobs/*",
         "/api/jobs/*/chain/**",

@@ -13,6 +13,7 @@ class SinglePage {
         "/procedures/**",
         "/gauges",
         "/studies/**",
+        "/welds/*",
         "/practice/**",
         "/eye/**",
         "/machines",
