@@ -1,71 +1,55 @@
-import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from "recharts";
 import type { GaugeStudy } from "../lib/api-study";
-import { ink } from "../theme";
+import { StudyPlot, type StudyPoint } from "./StudyPlot";
 import { numberOf } from "./words";
 
-type Point = { x: number; y: number; said: string };
-
-const shapes = ["circle", "square", "triangle", "diamond", "cross", "star"] as const;
+const saidOf = (g: GaugeStudy, a: number, p: number, r: number, y: number) =>
+  `${g.people[a]}, part ${g.parts[p]}, repeat ${r + 1}: ${numberOf(y)} ${g.units}`;
 
 /** Every reading by part, a shape for each person: a part whose readings lie far apart, a person who lies off, is seen. */
-export default function ReadingsPlot({ study }: { study: GaugeStudy }) {
-  const people = study.people.length;
-  const of = (a: number): Point[] =>
-    (study.readings[a] ?? []).flatMap((repeat, r) =>
+function ByPart({ study: g }: { study: GaugeStudy }) {
+  const people = g.people.length;
+  const of = (a: number): StudyPoint[] =>
+    (g.readings[a] ?? []).flatMap((repeat, r) =>
       repeat.map((y, p) => ({
         x: p + (a - (people - 1) / 2) * Math.min(0.18, 0.6 / people),
         y,
-        said: `${study.people[a]}, part ${study.parts[p]}, repeat ${r + 1}: ${numberOf(y)} ${study.units}`,
+        said: saidOf(g, a, p, r, y),
       })),
     );
   return (
-    <div
-      className="curve"
-      role="img"
-      aria-label={`Readings of ${study.parts.length} parts by ${study.people.join(", ")}`}
-    >
-      <ResponsiveContainer width="100%" height="100%">
-        <ScatterChart margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
-          <CartesianGrid stroke={ink.line} />
-          <XAxis
-            type="number"
-            dataKey="x"
-            domain={[-0.5, study.parts.length - 0.5]}
-            ticks={study.parts.map((_, p) => p)}
-            tickFormatter={(p: number) => study.parts[p] ?? ""}
-            stroke={ink.quiet}
-            fontSize={13}
-          />
-          <YAxis
-            type="number"
-            dataKey="y"
-            domain={["auto", "auto"]}
-            tickFormatter={(v: number) => numberOf(v)}
-            width={62}
-            stroke={ink.quiet}
-            fontSize={13}
-          />
-          <Tooltip
-            cursor={false}
-            content={({ payload }) => {
-              const point = payload[0]?.payload as Point | undefined;
-              return point ? <div className="card side small">{point.said}</div> : null;
-            }}
-          />
-          {study.people.map((name, a) => (
-            <Scatter
-              key={name}
-              name={name}
-              data={of(a)}
-              shape={shapes[a % shapes.length]}
-              fill={a % 2 === 0 ? ink.layout : ink.paper}
-              stroke={ink.layout}
-              strokeWidth={1.5}
-              isAnimationActive={false}
-            />
-          ))}
-        </ScatterChart>
-      </ResponsiveContainer>
-    </div>
+    <StudyPlot
+      label={`Readings of ${g.parts.length} parts by ${g.people.join(", ")}`}
+      names={g.parts}
+      series={g.people.map((_, a) => of(a))}
+    />
   );
+}
+
+/** Each reading less the mean of its part, by person. */
+function ByPerson({ study: g }: { study: GaugeStudy }) {
+  const means = g.parts.map((_, p) => {
+    const all = g.readings.flatMap((person) => person.map((repeat) => repeat[p] ?? 0));
+    return all.reduce((sum, v) => sum + v, 0) / Math.max(1, all.length);
+  });
+  const points = g.readings.flatMap((person, a) =>
+    person.flatMap((repeat, r) =>
+      repeat.map((v, p) => ({
+        x: a + ((p + 0.5) / g.parts.length - 0.5) * 0.6,
+        y: v - (means[p] ?? 0),
+        said: saidOf(g, a, p, r, v),
+      })),
+    ),
+  );
+  return (
+    <StudyPlot
+      label={`Readings less the mean of their part, by ${g.people.join(", ")}`}
+      names={g.people}
+      series={[points]}
+      zero
+    />
+  );
+}
+
+export default function ReadingsPlot({ study, by }: { study: GaugeStudy; by: "part" | "person" }) {
+  return by === "part" ? <ByPart study={study} /> : <ByPerson study={study} />;
 }

@@ -14,7 +14,6 @@ import { AgreementCard } from "./AgreementCard";
 import { numberOf, percentOf } from "./words";
 
 const ReadingsPlot = lazy(() => import("./ReadingsPlot"));
-const PersonPlot = lazy(() => import("./PersonPlot"));
 
 /** What a study comes to. */
 export function StudyCard({ id }: { id: string }) {
@@ -108,7 +107,7 @@ function OfGauge({ study: g }: { study: GaugeStudy }) {
         onChange={setBy}
       />
       <Suspense fallback={<div className="curve" />}>
-        {by === "part" ? <ReadingsPlot study={g} /> : <PersonPlot study={g} />}
+        <ReadingsPlot study={g} by={by} />
       </Suspense>
       {by === "part" ? (
         <Shapes people={g.people} />

@@ -38,18 +38,6 @@ class ContractTest {
                 .expect(200);
     }
 
-    private String inspection(String mark, String job) {
-        String body = TestBrowser.newJoint(mark)
-                .replace("'Footbridge'", "'" + job + "'")
-                .replace("'criteria':'d1.1-static','units':'in',", "");
-        return "/api/inspections/"
-                + ines.post("/api/joints", body)
-                        .expect(200)
-                        .json()
-                        .get("inspectionId")
-                        .asString();
-    }
-
     private JsonNode finding(String inspection, String id) {
         for (JsonNode f :
                 ines.get(inspection).expect(200).json().get("evaluation").get("findings")) {
@@ -71,10 +59,10 @@ class ContractTest {
     @Test
     void aContractLimitGovernsOpenInspectionsAndASignedOneKeepsIts() {
         JsonNode job = job("Contract job 1", "d1.1-static", "in", "{}");
-        String signed = inspection("C-1", "Contract job 1");
+        String signed = ines.inspection("C-1", "Contract job 1");
         ines.sound(signed);
         ines.sign(signed, "accept").expect(200);
-        String open = inspection("C-2", "Contract job 1");
+        String open = ines.inspection("C-2", "Contract job 1");
         ines.add(open, "INDICATION", undercut("1/32")).expect(200);
         change(job, "{'limits':[{'id':'undercut.depth','max':'1/64','note':'CS-4, 4.2'}]}");
         JsonNode f = finding(open, "undercut.depth");
@@ -85,7 +73,7 @@ class ContractTest {
         assertThat(ines.get(signed).json().get("evaluation").get("findings").size())
                 .isEqualTo(16);
         // the worklist knows without anybody opening the inspection
-        JsonNode later = inspection("C-3", "Contract job 1").isEmpty()
+        JsonNode later = ines.inspection("C-3", "Contract job 1").isEmpty()
                 ? null
                 : ines.get("/api/worklist?size=500").json();
         assertThat(later).isNotNull();
@@ -95,7 +83,7 @@ class ContractTest {
     @Test
     void termsThatChangeWhileEntriesComeInLoseNeither() throws Exception {
         JsonNode job = job("Contract job race", "d1.1-static", "in", "{}");
-        String inspection = inspection("C-race", "Contract job race");
+        String inspection = ines.inspection("C-race", "Contract job race");
         int entries = 25;
         Thread hand = new Thread(() -> {
             for (int n = 0; n < entries; n++) {
@@ -186,7 +174,7 @@ class ContractTest {
             "'kind':'undercut','toe':'B','from':'6','to':'7','depth':'3/64'"
         };
         job("Contract job 4", "d1.1-static", "in", "{'undercut':'per-toe','undercutNote':'plan IP-2'}");
-        String inspection = inspection("C-5", "Contract job 4");
+        String inspection = ines.inspection("C-5", "Contract job 4");
         String usual = ines.inspection("C-6");
         for (String e : entries) {
             ines.add(inspection, "INDICATION", e).expect(200);
@@ -215,7 +203,7 @@ class ContractTest {
         gauge("Coarse C-1", "1/64", LocalDate.now().plusMonths(1));
         gauge("Fine C-2", ".001", LocalDate.now().plusMonths(1));
         job("Contract job 5", "d1.1-static", "in", "{'guarded':true,'guardNote':'CS-9'}");
-        String inspection = inspection("C-7", "Contract job 5");
+        String inspection = ines.inspection("C-7", "Contract job 5");
         String entry = inspection + "/entries/" + UUID.randomUUID();
         ines.put(entry, TestBrowser.entry("INDICATION", LONG)).expect(200);
         assertThat(finding(inspection, "undercut").get("reason").asString())
@@ -236,7 +224,7 @@ class ContractTest {
     void whereReadingsAreGuardedNoLeastRepairIsOffered() {
         gauge("Fine C-9", ".001", LocalDate.now().plusMonths(1));
         job("Contract job 9", "d1.1-static", "in", "{'guarded':true,'guardNote':'CS-9'}");
-        String guarded = inspection("C-19", "Contract job 9");
+        String guarded = ines.inspection("C-19", "Contract job 9");
         String usual = ines.inspection("C-20");
         for (String inspection : new String[] {guarded, usual}) {
             for (String stretch : new String[] {"'from':'11','to':'12 1/4'", "'from':'13 1/4','to':'14 1/4'"}) {
@@ -319,7 +307,7 @@ class ContractTest {
     @Test
     void aBookThatNobodyCheckedSignsNothing() {
         job("Contract job 6", "b31.3-normal", "in", "{}");
-        String inspection = inspection("C-10", "Contract job 6");
+        String inspection = ines.inspection("C-10", "Contract job 6");
         ines.sound(inspection);
         assertThat(ines.get(inspection).json().get("signStop").asString())
                 .contains("not yet checked against your own copy");

@@ -103,16 +103,7 @@ class GaugeStudyTest {
                         "{'name':'" + job
                                 + "','criteria':'d1.1-static','units':'in','terms':{'guarded':true,'guardNote':'CS-9'}}")
                 .expect(200);
-        String inspection = "/api/inspections/"
-                + ines.post(
-                                "/api/joints",
-                                TestBrowser.newJoint(gauge)
-                                        .replace("'Footbridge'", "'" + job + "'")
-                                        .replace("'criteria':'d1.1-static','units':'in',", ""))
-                        .expect(200)
-                        .json()
-                        .get("inspectionId")
-                        .asString();
+        String inspection = ines.inspection(gauge, job);
         // 1/32 at most over more than 2 in: .006 left, the division alone leaves .0006
         ines.add(
                         inspection,

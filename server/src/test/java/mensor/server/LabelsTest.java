@@ -51,16 +51,7 @@ class LabelsTest {
                 .isEqualTo(409);
         Set<String> welds = new TreeSet<>();
         for (String mark : new String[] {"LB-1", "LB-2", "LB-3"}) {
-            String inspection = "/api/inspections/"
-                    + ines.post(
-                                    "/api/joints",
-                                    TestBrowser.newJoint(mark)
-                                            .replace("'Footbridge'", "'" + job + "'")
-                                            .replace("'criteria':'d1.1-static','units':'in',", ""))
-                            .expect(200)
-                            .json()
-                            .get("inspectionId")
-                            .asString();
+            String inspection = ines.inspection(mark, job);
             welds.add(ines.jointOf(inspection));
             assertThat(ines.get("/api/welds/" + ines.jointOf(inspection))
                             .expect(200)

@@ -191,6 +191,19 @@ final class TestBrowser {
                         .asString();
     }
 
+    /** The same in a job of its own. */
+    String inspection(String mark, String job) {
+        String body = newJoint(mark)
+                .replace("'Footbridge'", "'" + job + "'")
+                .replace("'criteria':'d1.1-static','units':'in',", "");
+        return "/api/inspections/"
+                + post("/api/joints", body)
+                        .expect(200)
+                        .json()
+                        .get("inspectionId")
+                        .asString();
+    }
+
     static String entry(String kind, String content) {
         return "{'kind':'" + kind + "','content':{" + content + "}}";
     }

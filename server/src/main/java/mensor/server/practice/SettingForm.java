@@ -40,7 +40,8 @@ public record SettingForm(
         CriteriaBook book = CriteriaBooks.find(criteria == null ? "d1.1-static" : criteria)
                 .orElseThrow(() -> Refusal.invalid("criteria", "there are no such criteria"));
         if (!book.hasColumn(unit)) {
-            throw Refusal.invalid("units", "the code has no column in " + in);
+            throw Refusal.invalid(
+                    "units", "this code has no column for " + (in.equals("in") ? "inches" : "millimeters"));
         }
         try {
             PracticeSetting usual =
