@@ -94,7 +94,7 @@ class ScreenshotsTest extends InTheBrowser {
         igor.waitForTimeout(1_500);
         shoot(igor, "practice");
         igor.navigate(mensor.address() + "/eye");
-        assertThat(igor.locator(".plot path").first()).isVisible();
+        assertThat(igor.locator(".curve path").first()).isVisible();
         shoot(igor, "eye");
         igor.navigate(mensor.address() + "/studies");
         igor.getByText("Undercut depth with the dial").click();

@@ -56,6 +56,12 @@ public class AgreementStudies implements AgreementProgress {
 
     @Transactional
     public void begin(Actor actor, UUID id, AgreementForm form) {
+        begin(actor, id, form, chance);
+    }
+
+    /** @param seeds the welds and their orders come from it; one that can be guessed is for made-up studies alone */
+    @Transactional
+    public void begin(Actor actor, UUID id, AgreementForm form, Random seeds) {
         if (!actor.is(Role.QUALITY_MANAGER, Role.INSTRUCTOR)) {
             throw Refusal.forbidden("an agreement study is begun by the quality manager or an instructor");
         }
@@ -78,16 +84,16 @@ public class AgreementStudies implements AgreementProgress {
                         : form.setting())
                 .read();
         studies.begin(actor, id, form.title());
-        long[] seeds = chance.longs(welds).toArray();
+        long[] made = seeds.longs(welds).toArray();
         String said = json.writeValueAsString(SettingForm.of(setting));
         for (UUID p : who) {
             int place = 0;
             for (int pass = 1; pass <= PASSES; pass++) {
-                for (int subject : shuffled(welds)) {
+                for (int subject : shuffled(welds, seeds)) {
                     ExerciseEntity e = new ExerciseEntity(
                             UUID.randomUUID(),
                             p,
-                            seeds[subject],
+                            made[subject],
                             said,
                             json.writeValueAsString(ExerciseContent.NONE),
                             clock.instant());
@@ -99,12 +105,12 @@ public class AgreementStudies implements AgreementProgress {
         exercises.flush();
     }
 
-    private List<Integer> shuffled(int n) {
+    private static List<Integer> shuffled(int n, Random seeds) {
         List<Integer> order = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             order.add(i);
         }
-        Collections.shuffle(order, new Random(chance.nextLong()));
+        Collections.shuffle(order, seeds);
         return order;
     }
 
