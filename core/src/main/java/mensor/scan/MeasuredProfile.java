@@ -5,8 +5,8 @@ import java.util.Optional;
 
 /** A profile as measured, or why it was not: never guessed. */
 public sealed interface MeasuredProfile {
-    /** Points farther apart than this leave too few on a member, mm. */
-    double MOST_STEP = 0.35;
+    /** Points farther apart than this, in mm, pass over a narrow undercut: such a profile says nothing, so that it does not say "none". */
+    double MOST_STEP = 0.22;
 
     double s();
 
@@ -33,7 +33,7 @@ public sealed interface MeasuredProfile {
         }
         Optional<Line> a = MemberLine.of(p, true);
         Optional<Line> b = MemberLine.of(p, false);
-        if ((a.isEmpty() || b.isEmpty()) && p.step() > MOST_STEP) {
+        if (p.step() > MOST_STEP) {
             return new NotMeasured(
                     p.s(), String.format(Locale.ROOT, "points %.2g mm apart: too far for a toe", p.step()));
         }

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.BrokenBarrierException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CyclicBarrier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -43,6 +46,53 @@ class AgreementStudyTest {
         String path = "/api/exercises/" + open.get(0).get("id").asString();
         who.put(path + "/lines/" + UUID.randomUUID(), "{'line':'" + line + "'}").expect(200);
         return who.post(path + "/hand-in", "{}").expect(200).text();
+    }
+
+    /** Two people hand in their last welds at the same moment: the study ends all the same. */
+    @Test
+    void theLastTwoAtOnceEndTheStudy() throws Exception {
+        for (int round = 0; round < 6; round++) {
+            String study = UUID.randomUUID().toString();
+            quinn.put(
+                            "/api/studies/" + study + "/agreement",
+                            "{'title':'At once','welds':2,'people':['" + idOf("ines") + "','" + idOf("tomas") + "']}")
+                    .expect(200);
+            TestBrowser[] two = {RunningMensor.as("ines"), RunningMensor.as("tomas")};
+            List<String> last = new ArrayList<>();
+            for (TestBrowser who : two) {
+                for (int nth = 0; nth < 3; nth++) {
+                    handIn(who, study, "none crack");
+                }
+                String path =
+                        "/api/exercises/" + open(who, study).get(0).get("id").asString();
+                who.put(path + "/lines/" + UUID.randomUUID(), "{'line':'none crack'}")
+                        .expect(200);
+                last.add(path);
+            }
+            CyclicBarrier both = new CyclicBarrier(2);
+            List<CompletableFuture<Integer>> answers = new ArrayList<>();
+            for (int p = 0; p < 2; p++) {
+                int who = p;
+                answers.add(CompletableFuture.supplyAsync(() -> {
+                    try {
+                        both.await();
+                    } catch (InterruptedException | BrokenBarrierException e) {
+                        throw new IllegalStateException(e);
+                    }
+                    return two[who].post(last.get(who) + "/hand-in", "{}").status();
+                }));
+            }
+            for (CompletableFuture<Integer> a : answers) {
+                assertThat(a.get()).isEqualTo(200);
+            }
+            assertThat(quinn.get("/api/studies/" + study)
+                            .json()
+                            .get("agreement")
+                            .get("over")
+                            .asBoolean())
+                    .as("round " + round)
+                    .isTrue();
+        }
     }
 
     @Test

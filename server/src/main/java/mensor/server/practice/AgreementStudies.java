@@ -145,6 +145,11 @@ public class AgreementStudies implements AgreementProgress {
         return all.stream().mapToInt(ExerciseEntity::subject).max().orElse(-1) + 1;
     }
 
+    /** Before an exercise of a study is handed in, and before any other of it is read. */
+    void lock(UUID exercise) {
+        exercises.studyOf(exercise).ifPresent(studies::lock);
+    }
+
     /** Where the last one of a study is handed in, its answers are joined. */
     void handedIn(ExerciseEntity last) {
         if (last.studyId() == null) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
 
 interface ExerciseRepository extends JpaRepository<ExerciseEntity, UUID> {
     List<ExerciseEntity> findByPersonIdOrderByBegunAtDesc(UUID person);
@@ -15,6 +16,9 @@ interface ExerciseRepository extends JpaRepository<ExerciseEntity, UUID> {
     List<ExerciseEntity> findByHandedAtIsNotNullOrderByHandedAt();
 
     List<ExerciseEntity> findByStudyId(UUID study);
+
+    @Query("select e.studyId from ExerciseEntity e where e.id = :id")
+    Optional<UUID> studyOf(UUID id);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     Optional<ExerciseEntity> findForChangeById(UUID id);

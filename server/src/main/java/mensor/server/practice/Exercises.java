@@ -236,6 +236,7 @@ public class Exercises {
 
     @Transactional
     public ExerciseView handIn(Actor actor, UUID id) {
+        agreements.lock(id);
         ExerciseEntity e = forChange(actor, id);
         if (new PracticeBench(e, json).content().lines().isEmpty()) {
             throw Refusal.conflict("nothing is recorded yet; \"none\" and the criteria says that nothing was seen");

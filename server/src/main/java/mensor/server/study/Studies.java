@@ -118,6 +118,12 @@ public class Studies {
         studies.saveAndFlush(study);
     }
 
+    /** One hand-in after another: of two at once neither would see the other's, and the study would never end. */
+    @Transactional
+    public void lock(UUID id) {
+        studies.findForChangeById(id).orElseThrow(() -> Refusal.notFound("there is no such study"));
+    }
+
     /** Everybody handed in: these are the answers. */
     @Transactional
     public void conclude(UUID id, AgreementAnswers answers) {
