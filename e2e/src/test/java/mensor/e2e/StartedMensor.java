@@ -25,6 +25,7 @@ final class StartedMensor implements AutoCloseable {
             data = Files.createTempDirectory("mensor-e2e");
             process = java(List.of(
                             "-XX:TieredStopAtLevel=1",
+                            "-Dspring.aot.enabled=true", // as the script starts it
                             "-jar",
                             JAR,
                             "--server.port=0",

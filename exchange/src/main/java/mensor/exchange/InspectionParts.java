@@ -23,6 +23,11 @@ public final class InspectionParts {
         }
     }
 
+    /** A joint alone, in the format's shape. */
+    public static String joint(Joint joint) {
+        return Json.canonical(InspectionWriter.joint(joint));
+    }
+
     /** Reads the contract's limits alone; fields in errors are relative to the list: {@code [1].max}. */
     public static List<Addendum> readAddenda(String json, Unit units) {
         try {
@@ -62,6 +67,14 @@ public final class InspectionParts {
         } else {
             fields.put("gaps", found);
         }
+        return Json.write(new Json.Object(fields));
+    }
+
+    /** The joint under another mark and without its number, for who should not know which weld of the shop it is. */
+    public static String nameless(String joint, String mark) {
+        Map<String, Json> fields = new LinkedHashMap<>(((Json.Object) Json.read(joint)).fields());
+        fields.remove("weldNo");
+        fields.put("mark", new Json.Text(mark));
         return Json.write(new Json.Object(fields));
     }
 

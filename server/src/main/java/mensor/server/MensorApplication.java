@@ -15,8 +15,10 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @EnableScheduling
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class MensorApplication {
-    public static void main(String[] args) {
+    public static void main(String[] args) throws Throwable {
         try {
+            // What stops a start before its logging is set up is said in one line too, not with where in the code.
+            ((Logger) LoggerFactory.getLogger(SpringApplication.class)).setLevel(Level.OFF);
             if (args.length > 0 && MoveCommand.WORDS.contains(args[0])) {
                 ((Logger) LoggerFactory.getLogger("org.flywaydb"))
                         .setLevel(Level.ERROR); // nothing of ours sets logging up here
@@ -26,7 +28,7 @@ public class MensorApplication {
             start(args);
         } catch (Throwable e) { // whatever stops the start is said in one line, where it is known what it means
             if (e.getClass().getSimpleName().equals("AbandonedRunException")) {
-                return;
+                throw e; // a start that was wanted only so far, while it is built
             }
             String known = StartFailure.explain(e);
             boolean moving = args.length > 0 && MoveCommand.WORDS.contains(args[0]);

@@ -44,7 +44,7 @@ class AgreementStudyTest {
         List<JsonNode> open = open(who, study);
         assertThat(open).as("one after another").hasSize(1);
         String path = "/api/exercises/" + open.get(0).get("id").asString();
-        who.put(path + "/lines/" + UUID.randomUUID(), "{'line':'" + line + "'}").expect(200);
+        PracticeHand.record(who, path, line);
         return who.post(path + "/hand-in", "{}").expect(200).text();
     }
 
@@ -65,8 +65,7 @@ class AgreementStudyTest {
                 }
                 String path =
                         "/api/exercises/" + open(who, study).get(0).get("id").asString();
-                who.put(path + "/lines/" + UUID.randomUUID(), "{'line':'none crack'}")
-                        .expect(200);
+                PracticeHand.record(who, path, "none crack");
                 last.add(path);
             }
             CyclicBarrier both = new CyclicBarrier(2);
@@ -93,6 +92,60 @@ class AgreementStudyTest {
                     .as("round " + round)
                     .isTrue();
         }
+    }
+
+    /** Real welds are judged by their pictures and scans: nobody sees what was recorded of them, and there is no truth to score by. */
+    @Test
+    void realWeldsAreJudgedByTheirPictures() throws Exception {
+        TestBrowser ines = RunningMensor.as("ines");
+        String[] inspections = new String[2];
+        for (int w = 0; w < 2; w++) {
+            String mark = "AG-" + UUID.randomUUID().toString().substring(0, 8);
+            String inspection = ines.inspection(mark);
+            inspections[w] = inspection.substring(inspection.lastIndexOf('/') + 1);
+        }
+        String study = UUID.randomUUID().toString();
+        String form = "{'title':'Two of the shop','people':['" + idOf("ines") + "','" + idOf("tomas")
+                + "'],'inspections':['" + String.join("','", inspections) + "']}";
+        assertThat(quinn.put("/api/studies/" + study + "/agreement", form)
+                        .expect(422)
+                        .text())
+                .contains("neither a scan nor a picture");
+        for (String inspection : inspections) {
+            ines.putBytes("/api/inspections/" + inspection + "/photos/" + UUID.randomUUID() + "?at=3", picture())
+                    .expect(200);
+        }
+        quinn.put("/api/studies/" + study + "/agreement", form).expect(200);
+        String path = "/api/exercises/" + open(ines, study).get(0).get("id").asString();
+        JsonNode weld = ines.get(path).expect(200).json();
+        assertThat(weld.get("pictures")).hasSize(1);
+        assertThat(weld.get("lit").asBoolean()).isFalse();
+        assertThat(weld.toString()).doesNotContain("AG-");
+        assertThat(ines.get(path + "/bench").text()).doesNotContain("AG-");
+        String picture = weld.get("pictures").get(0).get("id").asString();
+        assertThat(ines.bytes(path + "/pictures/" + picture)).isNotEmpty();
+        assertThat(RunningMensor.as("tomas").get(path + "/pictures/" + picture).status())
+                .isEqualTo(403);
+        ines.get(path + "/pictures/" + UUID.randomUUID()).expect(404);
+        ines.get(path + "/surface").expect(404);
+        ines.post(path + "/gauged", "{'gauge':'leg','toe':'A','at':20}").expect(409);
+        for (int nth = 0; nth < 4; nth++) {
+            handIn(ines, study, "crack 2");
+            handIn(RunningMensor.as("tomas"), study, nth == 0 ? "none crack" : "crack 2");
+        }
+        JsonNode a = quinn.get("/api/studies/" + study).expect(200).json().get("agreement");
+        assertThat(a.get("over").asBoolean()).isTrue();
+        assertThat(a.get("questions").get(0).get("leans")).as("no truth").isEmpty();
+        assertThat(ines.get(path).expect(200).json().has("solution")).isFalse();
+        assertThat(ines.get("/api/exercises").expect(200).json()).isNotEmpty();
+        ines.get("/api/eyes/" + idOf("ines")).expect(200);
+    }
+
+    private static byte[] picture() throws java.io.IOException {
+        java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+        javax.imageio.ImageIO.write(
+                new java.awt.image.BufferedImage(40, 30, java.awt.image.BufferedImage.TYPE_INT_RGB), "png", out);
+        return out.toByteArray();
     }
 
     @Test

@@ -54,10 +54,6 @@ class ExercisesTest {
         throw new AssertionError("forty sound welds in a row");
     }
 
-    private static void record(TestBrowser who, String path, String line) {
-        who.put(path + "/lines/" + UUID.randomUUID(), "{'line':'" + line + "'}").expect(200);
-    }
-
     private static String line(PracticeFlaw f) {
         return f.kind() == FlawKind.PORE
                 ? String.format(java.util.Locale.ROOT, "pore %.0f %.1f", (f.from() + f.to()) / 2, f.size())
@@ -85,14 +81,25 @@ class ExercisesTest {
                 .json()
                 .get("gauged");
         assertThat(gauged.get(0).get("words").asString()).startsWith("leg gauge, flange toe at 20: ");
-        ines.put(path + "/lines/" + UUID.randomUUID(), "{'line':'uc z 3'}").expect(422);
-        ines.put(path + "/lines/" + UUID.randomUUID(), "{'line':'uc a 300-310 1'}")
-                .expect(422);
-        record(ines, path, line(first));
-        String taken = UUID.randomUUID().toString();
-        ines.put(path + "/lines/" + taken, "{'line':'crack 190'}").expect(200);
-        ines.delete(path + "/lines/" + taken).expect(200);
-        record(ines, path, "overlap a 190-195 1");
+        assertThat(PracticeHand.read(ines, path, "uc z 3").get("problem").asString())
+                .isNotEmpty();
+        assertThat(PracticeHand.read(ines, path, "uc a 300-310 1")
+                        .get("problem")
+                        .asString())
+                .contains("200");
+        PracticeHand.record(ines, path, line(first));
+        String taken = PracticeHand.record(ines, path, "crack 190").get(0);
+        ines.delete(path + "/bench/entries/" + taken + "?version=1").expect(409);
+        ines.delete(path + "/bench/entries/" + taken + "?version=0").expect(200);
+        assertThat(ines.post(path + "/bench/entries/" + taken + "/restore", "{}")
+                        .expect(200)
+                        .json()
+                        .get("evaluation")
+                        .get("verdict")
+                        .asString())
+                .isEqualTo("reject");
+        ines.delete(path + "/bench/entries/" + taken + "?version=2").expect(200);
+        PracticeHand.record(ines, path, "overlap a 190-195 1");
         JsonNode solution =
                 ines.post(path + "/hand-in", "{}").expect(200).json().get("solution");
         assertThat(solution.get("outcomes")).hasSize(truth.size());
@@ -104,19 +111,46 @@ class ExercisesTest {
         assertThat(solution.get("next").asString()).contains("alone at level 1");
         assertThat(ines.get(path).json().get("seconds").asLong()).isEqualTo(17);
         assertThat(ines.post(path + "/hand-in", "{}").status()).isEqualTo(409);
-        assertThat(ines.put(path + "/lines/" + UUID.randomUUID(), "{'line':'crack 10'}")
-                        .status())
+        String late = "{'kind':'CLEAR','content':{'criterion':'crack'},'version':0}";
+        assertThat(ines.put(path + "/bench/entries/" + UUID.randomUUID(), late).status())
                 .isEqualTo(409);
+        assertThat(ines.get(path + "/bench").expect(200).json().get("state").asString())
+                .isEqualTo("SIGNED");
+    }
+
+    /** The bench of a made-up weld goes by the rules of any: a "none seen" gives way to what is seen, and is not said over it. */
+    @Test
+    void theBenchIsTheOrdinaryOne() {
+        String path = begun(ines);
+        JsonNode bench = ines.get(path + "/bench").expect(200).json();
+        assertThat(bench.get("joint").get("job").asString()).isEqualTo("practice");
+        assertThat(bench.get("guide")).isNotEmpty();
+        PracticeHand.record(ines, path, "none crack");
+        PracticeHand.record(ines, path, "crack 20");
+        bench = ines.get(path + "/bench").json();
+        assertThat(bench.get("entries").get(0).get("withdrawn").asBoolean()).isTrue();
+        assertThat(bench.get("entries").get(0).get("withdrawnWhy").asString()).contains("taken back");
+        String none = "{'kind':'CLEAR','content':{'criterion':'crack'}}";
+        assertThat(ines.put(path + "/bench/entries/" + UUID.randomUUID(), none)
+                        .expect(422)
+                        .text())
+                .contains("take it off");
+        ines.put(path + "/bench/entries/" + UUID.randomUUID(), "{'kind':'CLEAR','content':{'criterion':'nonsense'}}")
+                .expect(422);
+        assertThat(ines.get(path + "/bench/version").json().get("version").asLong())
+                .isEqualTo(bench.get("version").asLong());
     }
 
     /** Everything that is answered before the exercise is handed in; the surface is what an eye sees, and holds no list of flaws. */
     @Test
     void noAnswerTellsTheTruthBeforeItIsHandedIn() {
         String path = flawed(ines);
-        record(ines, path, "none crack");
+        PracticeHand.record(ines, path, "none crack");
         for (String answer : List.of(
                 ines.get(path).expect(200).text(),
                 ines.get("/api/exercises").expect(200).text(),
+                ines.get(path + "/bench").expect(200).text(),
+                ines.get(path + "/bench/version").expect(200).text(),
                 ines.post(path + "/gauged", "{'gauge':'undercut','toe':'A','at':50}")
                         .expect(200)
                         .text(),
@@ -140,15 +174,18 @@ class ExercisesTest {
         for (String other : List.of("tomas", "quinn", "vera", "rufus")) {
             assertThat(RunningMensor.as(other).get(path).status()).as(other).isEqualTo(403);
             assertThat(RunningMensor.as(other).get(path + "/surface").status()).isEqualTo(403);
+            assertThat(RunningMensor.as(other).get(path + "/bench").status()).isEqualTo(403);
         }
         String twin = begun(ines);
-        record(ines, twin, "none crack");
+        PracticeHand.record(ines, twin, "none crack");
         assertThat(told(path)).isEqualTo(told(twin));
     }
 
     private String told(String path) {
-        JsonNode open = ines.get(path).json();
-        return open.get("findings").toString() + open.get("todo") + open.get("strip") + open.get("verdict");
+        JsonNode open = ines.get(path + "/bench").json();
+        return open.get("evaluation").toString().replaceAll("[0-9a-f-]{36}", "")
+                + open.get("strip")
+                + open.get("sections");
     }
 
     @Test
@@ -156,7 +193,7 @@ class ExercisesTest {
         TestBrowser quinn = RunningMensor.as("quinn");
         String version = ines.get("/api/joints/version").expect(200).text();
         String path = begun(ines);
-        record(ines, path, "none crack overlap");
+        PracticeHand.record(ines, path, "none crack overlap");
         ines.post(path + "/hand-in", "{}").expect(200);
         assertThat(quinn.get(path).expect(200).text()).contains("\"solution\":{");
         assertThat(quinn.get("/api/exercises?others=true").expect(200).text())

@@ -11,7 +11,7 @@ import java.sql.Statement;
 import org.slf4j.LoggerFactory;
 
 /** The database that the tests run on: the embedded one, or with {@code -Dmensor.test.db=postgresql} a PostgreSQL of their own. */
-final class TestDatabase {
+public final class TestDatabase {
     private static EmbeddedPostgres postgresql;
     private static int made;
 
@@ -29,7 +29,7 @@ final class TestDatabase {
     }
 
     /** Another one, empty, in the same PostgreSQL. */
-    static synchronized String fresh() {
+    public static synchronized String fresh() {
         String name = "fresh" + ++made;
         try (Connection c = running().getPostgresDatabase().getConnection();
                 Statement s = c.createStatement()) {

@@ -8,7 +8,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -19,7 +18,6 @@ import org.springframework.util.unit.DataSize;
  * anew without what nobody needs, where that is most of it: into a file beside, which then takes the other's place.
  */
 @Component
-@ConditionalOnProperty(name = "mensor.db", havingValue = WhichDatabase.EMBEDDED)
 class Compaction implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
     private static final int FULL_ENOUGH = 50;
@@ -27,20 +25,26 @@ class Compaction implements DisposableBean {
     private final JdbcTemplate database;
     private final Path file;
     private final long above;
+    private final boolean embedded; // asked at the start: the build, which finds out what is wired, does not know it
 
     Compaction(
             DataSource database,
+            @Value("${mensor.db}") String db,
             @Value("${mensor.data}") String data,
             @Value("${mensor.compact-above}") DataSize above) {
         this.database = new JdbcTemplate(database);
         this.file = Path.of(data).resolve("mensor.mv.db");
         this.above = above.toBytes();
+        this.embedded = WhichDatabase.isEmbedded(db);
     }
 
     @Override
     public void destroy() {
         try {
-            if (Files.exists(file) && Files.size(file) > above && percentInUse().orElse(100) < FULL_ENOUGH) {
+            if (embedded
+                    && Files.exists(file)
+                    && Files.size(file) > above
+                    && percentInUse().orElse(100) < FULL_ENOUGH) {
                 database.execute("SHUTDOWN COMPACT");
             }
         } catch (DataAccessException | java.io.IOException e) {

@@ -87,7 +87,8 @@ class DemoStudies {
                         "Three eyes on ten fillets",
                         EYES.keySet().stream().map(l -> actors.get(l).id()).toList(),
                         SHARED,
-                        new SettingForm(3, "tee", "in", null, null, null, null)),
+                        new SettingForm(3, "tee", "in", null, null, null, null),
+                        null),
                 new Random(11));
         long seed = 7;
         for (Map.Entry<String, Skill> eye : EYES.entrySet()) {

@@ -48,6 +48,9 @@ public class Bench {
             InspectionResult judged,
             List<HandoverEntity> handovers) {}
 
+    /** One thing recorded, its id in the address; {@code version} is the one that it changes. */
+    public record EntryForm(Entry.Sort kind, EntryDocument content, Long version) {}
+
     /** One of several things recorded at once. */
     public record NewEntry(UUID id, Entry.Sort kind, EntryDocument content) {}
 

@@ -3,8 +3,6 @@ package mensor.server.inspection;
 import java.util.List;
 import java.util.UUID;
 import mensor.drawing.StripDrawing;
-import mensor.exchange.EntryDocument;
-import mensor.inspection.Entry;
 import mensor.length.Unit;
 import mensor.server.gauge.SimulatedGauge;
 import mensor.server.joint.Welding;
@@ -58,8 +56,6 @@ class BenchController {
         this.welding = welding;
     }
 
-    record EntryForm(Entry.Sort kind, EntryDocument content, Long version) {}
-
     @AllOptional
     record HandOver(UUID to, String note, String inspectedFrom, String inspectedTo) {}
 
@@ -86,7 +82,7 @@ class BenchController {
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @PathVariable UUID entryId,
-            @RequestBody EntryForm form) {
+            @RequestBody Bench.EntryForm form) {
         return views.of(
                 recorder.put(actor, id, new Bench.NewEntry(entryId, form.kind(), form.content()), form.version()));
     }

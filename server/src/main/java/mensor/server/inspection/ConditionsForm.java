@@ -41,6 +41,10 @@ public record ConditionsForm(
     static final ConditionsForm NONE =
             new ConditionsForm(null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
+    /** All is as it should be: a weld that is handed out was made ready before. */
+    static final ConditionsForm READY =
+            new ConditionsForm(true, true, false, null, true, null, true, null, null, true, null, null, null, null);
+
     /** These answers over earlier ones, so that two answers given quickly after each other both stand. */
     ConditionsForm over(ConditionsForm before) {
         return new ConditionsForm(

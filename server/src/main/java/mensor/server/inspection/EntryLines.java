@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 
 /** Reads what is typed at the bench's entry line, or pasted into it: understood before anything is recorded. */
 @Component
-class EntryLines {
+public class EntryLines {
     private static final int MOST = 500;
 
     /**
@@ -29,10 +29,10 @@ class EntryLines {
      * @param before the kind that a line of numbers repeats
      */
     @AllOptional
-    record LinesForm(List<String> lines, String before) {}
+    public record LinesForm(List<String> lines, String before) {}
 
     /** One entry that a line records. */
-    record LineEntry(Entry.Sort kind, EntryDocument content) {}
+    public record LineEntry(Entry.Sort kind, EntryDocument content) {}
 
     /**
      * What became of one line.
@@ -40,7 +40,7 @@ class EntryLines {
      * @param from where in the line the problem begins, {@code to} where it ends
      * @param marks where its indications would stand on the strip
      */
-    record LineView(
+    public record LineView(
             List<LineEntry> entries,
             String kind,
             @Nullable String problem,
@@ -52,17 +52,21 @@ class EntryLines {
 
     /** Reads lines by the joint alone: nothing is judged for a preview. */
     List<LineView> read(StoredJoint entity, LinesForm form) {
+        return read(InspectionParts.readJoint(entity.asFitted(), entity.unit()), entity.unit(), form);
+    }
+
+    /** Likewise of a weld that stands in no job. */
+    public static List<LineView> read(Joint joint, Unit unit, LinesForm form) {
         if (form.lines() == null || form.lines().isEmpty() || form.lines().size() > MOST) {
             throw Refusal.invalid("lines", "one to " + MOST + " lines at once");
         }
-        Joint joint = InspectionParts.readJoint(entity.asFitted(), entity.unit());
         EntryLine reader = new EntryLine(joint);
         String before = form.before() == null ? "" : form.before();
         List<LineView> views = new ArrayList<>();
         for (String line : form.lines()) {
             EntryLine.Parse u = reader.read(line, before);
             before = u.kind();
-            views.add(view(joint, entity.unit(), u));
+            views.add(view(joint, unit, u));
         }
         return views;
     }

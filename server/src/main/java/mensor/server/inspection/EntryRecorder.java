@@ -4,11 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import mensor.exchange.EntryDocument;
 import mensor.exchange.InspectionParts;
-import mensor.exchange.UnreadableInput;
-import mensor.inspection.Entry;
-import mensor.length.Unit;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
@@ -70,9 +66,10 @@ public class EntryRecorder {
     }
 
     private void put(Actor actor, InspectionEntity inspection, Bench.NewEntry entry, Long version) {
-        EntryDocument typed = inLengths(inspection, entry);
-        Entry said = said(inspection, entry, typed);
-        String content = typed.canonical();
+        StoredJoint joint = joints.get(inspection.jointId());
+        ReadEntry read =
+                ReadEntry.of(entry, () -> InspectionParts.readJoint(joint.asFitted(), joint.unit()), joint.unit());
+        String content = read.content();
         Instant now = clock.instant();
         EntryEntity standing = entries.findById(entry.id()).orElse(null);
         if (standing == null) {
@@ -93,32 +90,11 @@ public class EntryRecorder {
             }
             standing.change(content, actor.id(), now);
         }
-        noneSeen.agree(inspection, said);
+        noneSeen.agree(kept(inspection), joint.unit(), read.said());
     }
 
-    /** What was given by the clock is kept as lengths from the datum, so that no later change of the set-up moves it. */
-    private EntryDocument inLengths(InspectionEntity inspection, Bench.NewEntry entry) {
-        if (entry.id() == null || entry.kind() == null || entry.content() == null) {
-            throw Refusal.invalid("content", "an entry needs its id, its kind and what it says");
-        }
-        if (!entry.content().hasTimes()) {
-            return entry.content();
-        }
-        StoredJoint joint = joints.get(inspection.jointId());
-        return entry.content().inLengths(InspectionParts.readJoint(joint.asFitted(), joint.unit()));
-    }
-
-    private Entry said(InspectionEntity inspection, Bench.NewEntry entry, EntryDocument typed) {
-        Unit unit = joints.get(inspection.jointId()).unit();
-        try {
-            Entry said = typed.entry(entry.kind(), unit);
-            said.gauge().filter(g -> g.length() > 60).ifPresent(g -> {
-                throw Refusal.invalid("gauge", "a gauge's name has up to 60 letters");
-            });
-            return said;
-        } catch (UnreadableInput e) {
-            throw InspectionResult.refusal(e);
-        }
+    private NoneSeen.Kept kept(InspectionEntity inspection) {
+        return sort -> entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), sort);
     }
 
     private Refusal stale(EntryEntity standing) {
@@ -148,7 +124,7 @@ public class EntryRecorder {
         if (entry.isWithdrawn()) {
             entry.restore();
             StoredJoint joint = joints.get(inspection.jointId());
-            noneSeen.agree(inspection, typed.of(entry, joint.unit()));
+            noneSeen.agree(kept(inspection), joint.unit(), typed.of(entry, joint.unit()));
         }
         return bench.judged(inspection);
     }

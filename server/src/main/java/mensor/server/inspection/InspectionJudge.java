@@ -223,11 +223,39 @@ class InspectionJudge {
                 .toList();
     }
 
+    /** Of a weld that stands in no job, made as nobody recorded: by the code alone. */
+    InspectionResult alone(StoredJoint joint, ConditionsForm conditions, List<EntryEntity> entries) {
+        Inputs g = inputs(
+                joint,
+                WeldingRecords.none(joint),
+                new EntryCollection(entries, joint.unit()),
+                Contract.NONE,
+                conditions,
+                true);
+        return judged(g, evaluate(g), Optional.empty());
+    }
+
     private Inputs own(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
-        WeldingRecords.State made = welding.open(joint);
         EntryCollection gathered = new EntryCollection(entries, joint.unit());
         Contract contract = contracts.of(joint, inspection, gathered.gauges);
         ConditionsForm conditions = answers.of(joint, inspection, contract);
+        // an inspection signed before light and access were asked keeps the verdict it was signed with
+        return inputs(
+                joint,
+                welding.open(joint),
+                gathered,
+                contract,
+                conditions,
+                !inspection.isSigned() || conditions.saysOfViewing());
+    }
+
+    private Inputs inputs(
+            StoredJoint joint,
+            WeldingRecords.State made,
+            EntryCollection gathered,
+            Contract contract,
+            ConditionsForm conditions,
+            boolean viewing) {
         List<String> notes = new ArrayList<>();
         Joint weld = made.asFitted();
         CriteriaBook book = CriteriaBooks.find(joint.criteria()).orElseThrow();
@@ -245,8 +273,7 @@ class InspectionJudge {
                 welding.weldingRecord(made));
         Judge.check(seen, book);
         InspectionDocument document = InspectionDocument.of(seen, book);
-        // an inspection signed before light and access were asked keeps the verdict it was signed with
-        if (!inspection.isSigned() || conditions.saysOfViewing()) {
+        if (viewing) {
             seen = seen.seenUnder(conditions.viewing());
         }
         Terms terms = new Terms(

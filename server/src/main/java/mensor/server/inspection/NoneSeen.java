@@ -1,27 +1,28 @@
 package mensor.server.inspection;
 
+import java.util.List;
+import java.util.function.Function;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
 import mensor.inspection.Indication;
-import mensor.server.joint.Joints;
+import mensor.length.Unit;
 import mensor.server.web.Refusal;
 import org.springframework.stereotype.Component;
 
 /** A "none seen" and an indication of the same criterion do not stand together in one inspection. */
 @Component
 class NoneSeen {
-    private final EntryRepository entries;
-    private final Joints joints;
     private final TypedEntries typed;
 
-    NoneSeen(EntryRepository entries, Joints joints, TypedEntries typed) {
-        this.entries = entries;
-        this.joints = joints;
+    NoneSeen(TypedEntries typed) {
         this.typed = typed;
     }
 
+    /** The entries of a sort that the inspection has, as they are kept. */
+    interface Kept extends Function<Entry.Sort, List<? extends EntryEntity>> {}
+
     /** A new indication takes back the "none seen" of its own criterion; none is said over what is recorded. */
-    void agree(InspectionEntity inspection, Entry recorded) {
+    void agree(Kept kept, Unit unit, Entry recorded) {
         recorded.answer(new Entry.Cases<Void>() {
             @Override
             public Void read(Entry.Read entry) {
@@ -30,13 +31,13 @@ class NoneSeen {
 
             @Override
             public Void seen(Entry.Seen entry) {
-                takeBack(inspection, entry.indication());
+                takeBack(kept, unit, entry.indication());
                 return null;
             }
 
             @Override
             public Void noneSeen(Entry.NoneSeen entry) {
-                refuseOverIndication(inspection, entry.criterion());
+                refuseOverIndication(kept, unit, entry.criterion());
                 return null;
             }
 
@@ -47,17 +48,17 @@ class NoneSeen {
         });
     }
 
-    private void takeBack(InspectionEntity inspection, Indication seen) {
-        for (EntryEntity e : standing(inspection, Entry.Sort.CLEAR)) {
-            if (said(inspection, e) instanceof Entry.NoneSeen none && none.criterion() == seen.criterion()) {
+    private void takeBack(Kept kept, Unit unit, Indication seen) {
+        for (EntryEntity e : standing(kept, Entry.Sort.CLEAR)) {
+            if (typed.of(e, unit) instanceof Entry.NoneSeen none && none.criterion() == seen.criterion()) {
                 e.withdraw("taken back: " + seen.kind().words() + " was seen");
             }
         }
     }
 
-    private void refuseOverIndication(InspectionEntity inspection, Criterion criterion) {
-        for (EntryEntity e : standing(inspection, Entry.Sort.INDICATION)) {
-            if (said(inspection, e) instanceof Entry.Seen seen
+    private void refuseOverIndication(Kept kept, Unit unit, Criterion criterion) {
+        for (EntryEntity e : standing(kept, Entry.Sort.INDICATION)) {
+            if (typed.of(e, unit) instanceof Entry.Seen seen
                     && seen.indication().criterion() == criterion) {
                 throw Refusal.invalid(
                         "criterion",
@@ -67,13 +68,7 @@ class NoneSeen {
         }
     }
 
-    private Iterable<EntryEntity> standing(InspectionEntity inspection, Entry.Sort sort) {
-        return entries.findByInspectionIdAndKindOrderBySequence(inspection.id(), sort).stream()
-                .filter(e -> !e.isWithdrawn())
-                .toList();
-    }
-
-    private Entry said(InspectionEntity inspection, EntryEntity e) {
-        return typed.of(e, joints.get(inspection.jointId()).unit());
+    private static List<? extends EntryEntity> standing(Kept kept, Entry.Sort sort) {
+        return kept.apply(sort).stream().filter(e -> !e.isWithdrawn()).toList();
     }
 }

@@ -10,6 +10,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
  * stored is counted. In one process for the embedded database, in the database where several nodes share it.
  */
 interface StoreCounts {
+    /** So many in a PostgreSQL: welds that fall on the same one wait for each other, which is short. */
+    int LOCKS = 256;
+
     /** Waits until nobody else makes the rows of these welds; until {@link #done}, or in the database to the transaction's end. */
     void take(Collection<UUID> joints);
 
@@ -68,9 +71,11 @@ interface StoreCounts {
         return new StoreCounts() {
             @Override
             public void take(Collection<UUID> joints) {
-                // in one order, so that no two wait for each other
+                // in one order, so that no two wait for each other; a weld list is longer than the locks that a
+                // PostgreSQL has
                 joints.stream()
-                        .map(j -> j.getMostSignificantBits() ^ j.getLeastSignificantBits())
+                        .map(j -> Math.floorMod(j.getMostSignificantBits() ^ j.getLeastSignificantBits(), LOCKS))
+                        .distinct()
                         .sorted()
                         .forEach(key -> jdbc.sql("select cast(pg_advisory_xact_lock(:key) as varchar)")
                                 .param("key", key)

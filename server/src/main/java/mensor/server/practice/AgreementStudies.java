@@ -5,16 +5,21 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import mensor.exchange.InspectionParts;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
-import mensor.judge.Finding;
 import mensor.practice.PracticeSetting;
+import mensor.server.inspection.Bench;
+import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.people.Role;
@@ -28,7 +33,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Agreement studies on made-up welds: each person sees the same ones, shuffled, twice; the answers are joined when all have handed in. */
+/** Agreement studies on made-up welds, or on real ones that were scanned or photographed: each person sees the same ones, shuffled, twice; the answers are joined when all have handed in. */
 @Service
 public class AgreementStudies implements AgreementProgress {
     private static final int PASSES = 2;
@@ -38,21 +43,39 @@ public class AgreementStudies implements AgreementProgress {
     private final ExerciseRepository exercises;
     private final Studies studies;
     private final People people;
+    private final PracticeBenches benches;
+    private final Evidence evidence;
+    private final Bench inspections;
     private final JsonMapper json;
     private final Clock clock;
     private final SecureRandom chance = new SecureRandom();
 
-    AgreementStudies(ExerciseRepository exercises, Studies studies, People people, JsonMapper json, Clock clock) {
+    AgreementStudies(
+            ExerciseRepository exercises,
+            Studies studies,
+            People people,
+            PracticeBenches benches,
+            Evidence evidence,
+            Bench inspections,
+            JsonMapper json,
+            Clock clock) {
         this.exercises = exercises;
         this.studies = studies;
         this.people = people;
+        this.benches = benches;
+        this.evidence = evidence;
+        this.inspections = inspections;
         this.json = json;
         this.clock = clock;
     }
 
-    /** @param welds how many; each person sees each twice */
+    /**
+     * @param welds how many made-up ones; each person sees each twice
+     * @param inspections real welds instead, by their inspections
+     */
     @AllOptional
-    public record AgreementForm(String title, List<UUID> people, Integer welds, SettingForm setting) {}
+    public record AgreementForm(
+            String title, List<UUID> people, Integer welds, SettingForm setting, List<UUID> inspections) {}
 
     @Transactional
     public void begin(Actor actor, UUID id, AgreementForm form) {
@@ -69,7 +92,8 @@ public class AgreementStudies implements AgreementProgress {
         if (who.size() < 2 || who.size() > MOST_PEOPLE) {
             throw Refusal.invalid("people", "2 to " + MOST_PEOPLE + " people are required");
         }
-        int welds = form.welds() == null ? 0 : form.welds();
+        List<RealWeld> real = real(actor, form);
+        int welds = !real.isEmpty() ? real.size() : form.welds() == null ? 0 : form.welds();
         if (welds < 2 || welds > MOST_WELDS) {
             throw Refusal.invalid("welds", "2 to " + MOST_WELDS + " welds are required");
         }
@@ -95,14 +119,34 @@ public class AgreementStudies implements AgreementProgress {
                             p,
                             made[subject],
                             said,
-                            json.writeValueAsString(ExerciseContent.NONE),
+                            benches.written(ExerciseContent.NONE),
                             clock.instant());
                     e.setStudy(id, subject, pass, place++);
+                    if (!real.isEmpty()) {
+                        e.setWeld(json.writeValueAsString(real.get(subject)));
+                    }
                     exercises.save(e);
                 }
             }
         }
         exercises.flush();
+    }
+
+    /** The welds of the shop as they are now; each must have something to judge it by. */
+    private List<RealWeld> real(Actor actor, AgreementForm form) {
+        List<RealWeld> welds = new ArrayList<>();
+        for (UUID id : form.inspections() == null ? List.<UUID>of() : new LinkedHashSet<>(form.inspections())) {
+            StoredJoint joint = inspections.joint(actor, id);
+            RealWeld weld = new RealWeld(
+                    id, joint.criteria(), joint.units(), InspectionParts.nameless(joint.asFitted(), "weld"));
+            if (!evidence.isSeen(weld)) {
+                throw Refusal.invalid(
+                        "inspections",
+                        joint.mark() + " has neither a scan nor a picture: nobody could judge it from here");
+            }
+            welds.add(weld);
+        }
+        return welds;
     }
 
     private static List<Integer> shuffled(int n, Random seeds) {
@@ -161,35 +205,37 @@ public class AgreementStudies implements AgreementProgress {
         }
         all.sort(Comparator.comparingInt(ExerciseEntity::place));
         List<UUID> who = who(all);
-        List<Evaluation> truths = new ArrayList<>();
-        for (int w = 0; w < welds(all); w++) {
-            int subject = w;
-            truths.add(new PracticeBench(
-                            all.stream()
-                                    .filter(e -> e.subject() == subject)
-                                    .findFirst()
-                                    .orElseThrow(),
-                            json)
-                    .truth());
-        }
-        List<String> ids =
-                truths.get(0).findings().stream().map(Finding::id).distinct().toList();
+        int welds = welds(all);
+        // of real welds nobody knows the truth; what each of their codes asks may differ
+        boolean known = all.stream().allMatch(e -> e.weld() == null);
+        Map<UUID, Evaluation> said = new HashMap<>();
+        all.forEach(e -> said.put(e.id(), benches.of(e).evaluation()));
+        Map<String, String> asked = new LinkedHashMap<>();
+        all.stream()
+                .sorted(Comparator.comparingInt(ExerciseEntity::subject))
+                .flatMap(e -> said.get(e.id()).findings().stream())
+                .forEach(f -> asked.putIfAbsent(
+                        f.id(),
+                        f.id().equals(f.criterion().id()) ? f.criterion().title() : f.id()));
+        List<String> ids = List.copyOf(asked.keySet());
         List<String> questions = new ArrayList<>(List.of("Verdict"));
-        truths.get(0).findings().stream()
-                .map(f -> f.id().equals(f.criterion().id()) ? f.criterion().title() : f.id())
-                .distinct()
-                .forEach(questions::add);
-        int[][][][] answers = new int[questions.size()][who.size()][PASSES][truths.size()];
+        questions.addAll(asked.values());
+        int[][][][] answers = new int[questions.size()][who.size()][PASSES][welds];
+        int[][] truth = new int[questions.size()][welds];
         for (ExerciseEntity e : all) {
-            Evaluation said = new PracticeBench(e, json).evaluation();
             for (int q = 0; q < questions.size(); q++) {
-                answers[q][who.indexOf(e.personId())][e.pass() - 1][e.subject()] = answer(said, q, ids);
+                answers[q][who.indexOf(e.personId())][e.pass() - 1][e.subject()] = answer(said.get(e.id()), q, ids);
             }
         }
-        int[][] truth = new int[questions.size()][truths.size()];
-        for (int q = 0; q < questions.size(); q++) {
-            for (int w = 0; w < truths.size(); w++) {
-                truth[q][w] = answer(truths.get(w), q, ids);
+        for (int w = 0; known && w < welds; w++) {
+            int subject = w;
+            Evaluation e = benches.of(all.stream()
+                            .filter(x -> x.subject() == subject)
+                            .findFirst()
+                            .orElseThrow())
+                    .truth();
+            for (int q = 0; q < questions.size(); q++) {
+                truth[q][w] = answer(e, q, ids);
             }
         }
         studies.conclude(
@@ -199,7 +245,7 @@ public class AgreementStudies implements AgreementProgress {
                         who.stream().map(people::nameOf).toList(),
                         questions,
                         answers,
-                        Optional.of(truth)));
+                        known ? Optional.of(truth) : Optional.empty()));
     }
 
     /** The first question is the verdict, then each finding. */

@@ -9,7 +9,6 @@ import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -72,9 +71,6 @@ class ExerciseController {
         return studies.open(id);
     }
 
-    @AllOptional
-    record LineForm(String line) {}
-
     /** @param at mm from the datum */
     @AllOptional
     record GaugeAtForm(String gauge, String toe, Double at) {}
@@ -97,20 +93,6 @@ class ExerciseController {
     @GetMapping("/exercises/{id}")
     ExerciseView open(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return exercises.open(actor, id);
-    }
-
-    @PutMapping("/exercises/{id}/lines/{line}")
-    ExerciseView record(
-            @AuthenticationPrincipal Actor actor,
-            @PathVariable UUID id,
-            @PathVariable UUID line,
-            @RequestBody LineForm form) {
-        return exercises.record(actor, id, line, form.line());
-    }
-
-    @DeleteMapping("/exercises/{id}/lines/{line}")
-    ExerciseView takeBack(@AuthenticationPrincipal Actor actor, @PathVariable UUID id, @PathVariable UUID line) {
-        return exercises.takeBack(actor, id, line);
     }
 
     @PostMapping("/exercises/{id}/gauged")

@@ -8,7 +8,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 
-/** A made-up weld that somebody practices on. Its seed is its truth: it never leaves the server before the exercise is handed in. */
+/** A weld that somebody practices on or judges in a study. A made-up one's seed is its truth: it never leaves the server before the exercise is handed in. */
 @Entity
 @Table(name = "exercise")
 class ExerciseEntity {
@@ -30,6 +30,9 @@ class ExerciseEntity {
     private Integer subject;
     private Integer pass;
     private Integer place;
+
+    @Column(length = LONGEST)
+    private String weld;
 
     @Version
     private Long version;
@@ -59,12 +62,27 @@ class ExerciseEntity {
         place = newPlace;
     }
 
+    /** The weld is a real one, as {@link RealWeld}. */
+    void setWeld(String real) {
+        weld = real;
+    }
+
     void setContent(String newContent) {
         content = newContent;
     }
 
     void handIn(Instant at) {
         handedAt = at;
+    }
+
+    /** Absent where it is made up from the seed. */
+    String weld() {
+        return weld;
+    }
+
+    /** 0 before it is stored. */
+    long version() {
+        return version == null ? 0 : version;
     }
 
     UUID id() {

@@ -7,38 +7,43 @@ import mensor.drawing.StripDrawing;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A made-up weld at the practice bench. Nothing in it says what truly is there until it is handed in.
+ * A weld that is handed out to practice on or for a study, beside its bench. Nothing in it says what truly is there until it is
+ * handed in.
  *
+ * @param setting what was asked for; absent for a real weld
  * @param weld in words
  * @param verdict by what was recorded so far
- * @param todo what the code still asks for
+ * @param entries that stand
+ * @param lit its surface can be seen
+ * @param pictures of a real weld
  * @param study it is a weld of an agreement study: its solution is shown when everybody has handed in
  */
 public record ExerciseView(
         UUID id,
-        SettingForm setting,
+        @Nullable SettingForm setting,
         String weld,
         String code,
+        String units,
         double length,
         String person,
         Instant begunAt,
         @Nullable Instant handedAt,
         long seconds,
         String verdict,
-        List<PracticeFindingView> findings,
-        List<String> todo,
-        List<RecordedLineView> lines,
+        int entries,
+        boolean lit,
+        List<PictureView> pictures,
         List<PracticeGaugeView> gauges,
         List<GaugedView> gauged,
         List<LookedView> seen,
         List<ToeView> toes,
-        StripDrawing strip,
         @Nullable StudyPlaceView study,
         @Nullable SolutionView solution) {
 
     public record PracticeFindingView(String title, String verdict, String reason, String measured, String allowed) {}
 
-    public record RecordedLineView(UUID id, String line) {}
+    /** @param place as typed; absent where it was taken of one indication */
+    public record PictureView(UUID id, @Nullable String place) {}
 
     /** @param toe it is held at a toe */
     public record PracticeGaugeView(String id, String title, boolean toe) {}
@@ -88,7 +93,8 @@ public record ExerciseView(
     /** Of the list. */
     public record ExerciseRowView(
             UUID id,
-            SettingForm setting,
+            @Nullable SettingForm setting,
+            String weld,
             String person,
             Instant begunAt,
             @Nullable Instant handedAt,

@@ -8,19 +8,25 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import mensor.practice.PracticeGauge;
 import mensor.practice.PracticeScore;
 import mensor.practice.PracticeSetting;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.BenchView;
+import mensor.server.inspection.EntryLines;
+import mensor.server.inspection.MadeUpBench;
+import mensor.server.inspection.MadeUpWeld;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.people.Role;
+import mensor.server.photo.PictureFile;
 import mensor.server.practice.ExerciseContent.Gauged;
 import mensor.server.practice.ExerciseView.ExerciseRowView;
 import mensor.server.practice.ExerciseView.GaugedView;
 import mensor.server.practice.ExerciseView.LookedView;
 import mensor.server.practice.ExerciseView.PracticeGaugeView;
-import mensor.server.practice.ExerciseView.RecordedLineView;
 import mensor.server.practice.ExerciseView.StudyPlaceView;
 import mensor.server.practice.ExerciseView.ToeView;
 import mensor.server.web.Refusal;
@@ -36,15 +42,16 @@ import tools.jackson.databind.json.JsonMapper;
 public class Exercises {
     private static final int ROWS = 420;
     private static final int ACROSS = 200;
-    private static final int MOST_LINES = 200;
+    private static final int MOST_ENTRIES = 400;
     private static final int MOST_GAUGED = 500;
-    private static final int LONGEST_LINE = 200;
     private static final int MOST_SECONDS = 600;
 
     private final ExerciseRepository exercises;
     private final People people;
     private final StudyPlaces studies;
     private final AgreementStudies agreements;
+    private final PracticeBenches benches;
+    private final Evidence evidence;
     private final JsonMapper json;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
@@ -54,12 +61,16 @@ public class Exercises {
             People people,
             StudyPlaces studies,
             AgreementStudies agreements,
+            PracticeBenches benches,
+            Evidence evidence,
             JsonMapper json,
             Clock clock) {
         this.exercises = exercises;
         this.people = people;
         this.studies = studies;
         this.agreements = agreements;
+        this.benches = benches;
+        this.evidence = evidence;
         this.json = json;
         this.clock = clock;
     }
@@ -85,19 +96,21 @@ public class Exercises {
 
     private ExerciseRowView row(ExerciseEntity e) {
         boolean told = e.isHandedIn() && studies.isOver(e);
-        PracticeBench b = new PracticeBench(e, json);
-        PracticeScore score = told ? b.score() : null;
+        PracticeBench b = benches.of(e);
+        boolean known = told && b.madeUp().isPresent();
+        PracticeScore score = known ? b.score() : null;
         return new ExerciseRowView(
                 e.id(),
-                SettingForm.of(b.setting()),
+                setting(b),
+                b.title(),
                 people.nameOf(e.personId()),
                 e.begunAt(),
                 e.handedAt(),
                 e.isHandedIn() ? b.evaluation().verdict().id() : null,
-                told ? b.truth().verdict() == b.evaluation().verdict() : null,
-                told ? score.outcomes().size() : 0,
-                told ? (int) score.found() : 0,
-                told ? score.called().size() : 0,
+                known ? b.truth().verdict() == b.evaluation().verdict() : null,
+                known ? score.outcomes().size() : 0,
+                known ? (int) score.found() : 0,
+                known ? score.called().size() : 0,
                 place(e));
     }
 
@@ -117,7 +130,7 @@ public class Exercises {
                 actor.id(),
                 seeds.nextLong(),
                 json.writeValueAsString(SettingForm.of(setting)),
-                json.writeValueAsString(ExerciseContent.NONE),
+                benches.written(ExerciseContent.NONE),
                 clock.instant());
         check(e);
         return view(exercises.saveAndFlush(e));
@@ -126,7 +139,7 @@ public class Exercises {
     /** A code that cannot judge such a joint is refused before anybody works on it. */
     private void check(ExerciseEntity e) {
         try {
-            new PracticeBench(e, json);
+            benches.of(e);
         } catch (mensor.weld.InvalidField x) {
             throw Refusal.invalid("criteria", "this code does not judge such a weld: " + x.problem());
         }
@@ -168,35 +181,65 @@ public class Exercises {
 
     private ExerciseView change(Actor actor, UUID id, UnaryOperator<ExerciseContent> how) {
         ExerciseEntity e = forChange(actor, id);
-        ExerciseContent changed = how.apply(json.readValue(e.content(), ExerciseContent.class));
-        String content = json.writeValueAsString(changed);
+        store(e, how.apply(benches.contentOf(e)));
+        return view(e);
+    }
+
+    private void store(ExerciseEntity e, ExerciseContent changed) {
+        String content = benches.written(changed);
         if (content.length() > ExerciseEntity.LONGEST) {
             throw Refusal.conflict("this exercise holds no more");
         }
-        try {
-            new PracticeBench(e, changed, json);
-        } catch (mensor.weld.InvalidField x) {
-            throw Refusal.invalid("line", x.problem());
-        }
         e.setContent(content);
-        return view(exercises.saveAndFlush(e));
+        exercises.saveAndFlush(e);
+    }
+
+    /** The ordinary bench of the weld. */
+    @Transactional(readOnly = true)
+    public BenchView bench(Actor actor, UUID id) {
+        return bench(seen(actor, id));
+    }
+
+    private BenchView bench(ExerciseEntity e) {
+        return benches.benches().view(benches.of(e).asHandedOut());
+    }
+
+    /** Which version stands. */
+    @Transactional(readOnly = true)
+    public long version(Actor actor, UUID id) {
+        return seen(actor, id).version();
+    }
+
+    @Transactional(readOnly = true)
+    public List<EntryLines.LineView> read(Actor actor, UUID id, EntryLines.LinesForm form) {
+        return MadeUpBench.read(benches.of(seen(actor, id)).asHandedOut(), form);
+    }
+
+    /** Records one entry or several, all or none. */
+    @Transactional
+    public BenchView record(Actor actor, UUID id, List<Bench.NewEntry> several, @Nullable Long version) {
+        return recorded(actor, id, w -> benches.benches().with(w, several, version));
     }
 
     @Transactional
-    public ExerciseView record(Actor actor, UUID id, UUID line, String text) {
-        if (text == null || text.isBlank() || text.length() > LONGEST_LINE) {
-            throw Refusal.invalid("line", "a line of up to " + LONGEST_LINE + " letters is required");
-        }
-        PracticeBench b = new PracticeBench(forChange(actor, id), json);
-        if (b.content().lines().size() >= MOST_LINES) {
-            throw Refusal.conflict("an exercise has up to " + MOST_LINES + " lines");
-        }
-        return change(actor, id, c -> c.with(PracticeBench.understood(line, text.strip(), b.setting(), b.joint())));
+    public BenchView takeOff(Actor actor, UUID id, UUID entry, long version) {
+        return recorded(actor, id, w -> benches.benches().without(w, entry, version));
     }
 
     @Transactional
-    public ExerciseView takeBack(Actor actor, UUID id, UUID line) {
-        return change(actor, id, c -> c.without(line));
+    public BenchView restore(Actor actor, UUID id, UUID entry) {
+        return recorded(actor, id, w -> benches.benches().restored(w, entry));
+    }
+
+    private BenchView recorded(Actor actor, UUID id, Function<MadeUpWeld, List<MadeUpWeld.Kept>> how) {
+        ExerciseEntity e = forChange(actor, id);
+        PracticeBench b = benches.of(e);
+        List<MadeUpWeld.Kept> entries = how.apply(b.asHandedOut());
+        if (entries.size() > MOST_ENTRIES) {
+            throw Refusal.conflict("an exercise has up to " + MOST_ENTRIES + " entries");
+        }
+        store(e, b.content().with(entries));
+        return bench(e);
     }
 
     /** @param at mm from the datum */
@@ -206,7 +249,11 @@ public class Exercises {
                 .orElseThrow(() -> Refusal.invalid("gauge", "no gauge of the practice bench is called " + gauge));
         Toe side = "B".equals(toe) ? Toe.B : Toe.A;
         ExerciseEntity e = forChange(actor, id);
-        PracticeBench b = new PracticeBench(e, json);
+        PracticeBench b = benches.of(e);
+        if (b.madeUp().isEmpty()) {
+            throw Refusal.conflict(
+                    "no gauge can be held at a weld that is elsewhere; its scan and pictures can be seen");
+        }
         if (!(at >= 0 && at <= b.weld().length())) {
             throw Refusal.invalid("at", "a place on the weld is required");
         }
@@ -226,8 +273,8 @@ public class Exercises {
     /** A stretch was in view. */
     @Transactional
     public void look(Actor actor, UUID id, double from, double to, long seconds) {
-        PracticeBench b = new PracticeBench(forChange(actor, id), json);
-        double end = b.weld().length();
+        PracticeBench b = benches.of(forChange(actor, id));
+        double end = b.length();
         if (!(from <= to) || seconds < 0 || seconds > MOST_SECONDS) {
             throw Refusal.invalid("from", "a stretch of the weld and up to " + MOST_SECONDS + " seconds are required");
         }
@@ -238,7 +285,7 @@ public class Exercises {
     public ExerciseView handIn(Actor actor, UUID id) {
         agreements.lock(id);
         ExerciseEntity e = forChange(actor, id);
-        if (new PracticeBench(e, json).content().lines().isEmpty()) {
+        if (!PracticeBenches.isBegun(benches.contentOf(e))) {
             throw Refusal.conflict("nothing is recorded yet; \"none\" and the criteria says that nothing was seen");
         }
         e.handIn(clock.instant());
@@ -250,7 +297,12 @@ public class Exercises {
     /** The surface, little-endian floats: rows, points across, then as {@code SimulatedPracticeWeld.surface} says. */
     @Transactional(readOnly = true)
     public byte[] surface(Actor actor, UUID id) {
-        float[] values = new PracticeBench(seen(actor, id), json).weld().surface(ROWS, ACROSS);
+        ExerciseEntity e = seen(actor, id);
+        PracticeBench b = benches.of(e);
+        if (b.madeUp().isEmpty()) {
+            return evidence.surface(benches.realWeld(e));
+        }
+        float[] values = b.weld().surface(ROWS, ACROSS);
         ByteBuffer out = ByteBuffer.allocate(Float.BYTES * (2 + values.length)).order(ByteOrder.LITTLE_ENDIAN);
         out.putFloat(ROWS).putFloat(ACROSS);
         for (float v : values) {
@@ -259,26 +311,42 @@ public class Exercises {
         return out.array();
     }
 
+    /** A picture of a real weld. */
+    @Transactional(readOnly = true)
+    public PictureFile picture(Actor actor, UUID id, UUID picture) {
+        ExerciseEntity e = seen(actor, id);
+        if (e.weld() == null) {
+            throw Refusal.notFound("a made-up weld has no pictures");
+        }
+        return evidence.picture(benches.realWeld(e), picture);
+    }
+
+    private static @Nullable SettingForm setting(PracticeBench b) {
+        return b.madeUp().map(m -> SettingForm.of(m.setting())).orElse(null);
+    }
+
     private ExerciseView view(ExerciseEntity e) {
-        PracticeBench b = new PracticeBench(e, json);
+        PracticeBench b = benches.of(e);
+        boolean real = b.madeUp().isEmpty();
         return new ExerciseView(
                 e.id(),
-                SettingForm.of(b.setting()),
+                setting(b),
                 b.title(),
                 b.code(),
-                b.weld().length(),
+                b.asHandedOut().unit().symbol(),
+                b.length(),
                 people.nameOf(e.personId()),
                 e.begunAt(),
                 e.handedAt(),
                 b.content().seconds(),
                 b.evaluation().verdict().id(),
-                PracticeBench.findings(b.evaluation()),
-                b.todo(),
-                b.content().lines().stream()
-                        .map(l -> new RecordedLineView(l.id(), l.line()))
-                        .toList(),
+                (int) b.content().entries().stream()
+                        .filter(k -> k.why() == null)
+                        .count(),
+                !real || evidence.hasSurface(benches.realWeld(e)),
+                real ? evidence.pictures(benches.realWeld(e)) : List.of(),
                 Arrays.stream(PracticeGauge.values())
-                        .filter(g -> isFor(g, b.setting().fillet()))
+                        .filter(g -> !real && isFor(g, b.setting().fillet()))
                         .map(g -> new PracticeGaugeView(g.id(), g.title(), held(g)))
                         .toList(),
                 b.content().gauged().stream()
@@ -288,9 +356,8 @@ public class Exercises {
                 List.of(
                         new ToeView("A", b.joint().toeName(Toe.A)),
                         new ToeView("B", b.joint().toeName(Toe.B))),
-                b.strip(),
                 place(e),
-                e.isHandedIn() && studies.isOver(e) ? b.solution() : null);
+                !real && e.isHandedIn() && studies.isOver(e) ? b.solution() : null);
     }
 
     private static boolean isFor(PracticeGauge g, boolean fillet) {

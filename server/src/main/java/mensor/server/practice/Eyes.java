@@ -25,7 +25,6 @@ import mensor.study.DetectionCurve;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** How far an eye can be trusted, by what was handed in: one's own, or for those who train and manage each person's and everybody's together. */
 @Service
@@ -37,13 +36,13 @@ public class Eyes {
     private final ExerciseRepository exercises;
     private final StudyPlaces studies;
     private final People people;
-    private final JsonMapper json;
+    private final PracticeBenches benches;
 
-    Eyes(ExerciseRepository exercises, StudyPlaces studies, People people, JsonMapper json) {
+    Eyes(ExerciseRepository exercises, StudyPlaces studies, People people, PracticeBenches benches) {
         this.exercises = exercises;
         this.studies = studies;
         this.people = people;
-        this.json = json;
+        this.benches = benches;
     }
 
     /** @param person whose; absent for everybody together */
@@ -56,13 +55,13 @@ public class Eyes {
         List<ExerciseEntity> all = (person == null
                         ? exercises.findByHandedAtIsNotNullOrderByHandedAt()
                         : exercises.findByPersonIdAndHandedAtIsNotNullOrderByHandedAt(person))
-                .stream().filter(studies::isOver).toList();
+                .stream().filter(e -> e.weld() == null && studies.isOver(e)).toList();
         List<ExerciseEntity> latest = all.subList(Math.max(0, all.size() - MOST), all.size());
         Map<FlawKind, List<Outcome>> outcomes = new EnumMap<>(FlawKind.class);
         int right = 0;
         int called = 0;
         for (ExerciseEntity e : latest) {
-            PracticeBench b = new PracticeBench(e, json);
+            PracticeBench b = benches.of(e);
             PracticeScore score = b.score();
             called += score.called().size();
             right += b.truth().verdict() == b.evaluation().verdict() ? 1 : 0;

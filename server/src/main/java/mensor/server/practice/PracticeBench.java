@@ -1,161 +1,81 @@
 package mensor.server.practice;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
-import java.util.stream.Collectors;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.drawing.StripDrawing;
-import mensor.exchange.EntryDocument;
-import mensor.exchange.UnreadableInput;
-import mensor.inspection.Conditions;
-import mensor.inspection.Cover;
-import mensor.inspection.Criterion;
-import mensor.inspection.Entry;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
-import mensor.inspection.Reading;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Finding;
 import mensor.judge.Judge;
 import mensor.length.Length;
 import mensor.length.Unit;
-import mensor.line.EntryLine;
 import mensor.practice.PracticeFlaw;
 import mensor.practice.PracticeScore;
 import mensor.practice.PracticeScore.Outcome;
 import mensor.practice.PracticeSetting;
 import mensor.practice.SimulatedPracticeWeld;
-import mensor.server.practice.ExerciseContent.RecordedLine;
-import mensor.server.practice.ExerciseContent.StoredEntry;
+import mensor.server.inspection.MadeUpBench;
+import mensor.server.inspection.MadeUpWeld;
 import mensor.server.practice.ExerciseView.OutcomeView;
 import mensor.server.practice.ExerciseView.PracticeFindingView;
 import mensor.server.practice.ExerciseView.SolutionView;
-import mensor.server.web.Refusal;
-import mensor.weld.InvalidField;
 import mensor.weld.Joint;
-import tools.jackson.databind.json.JsonMapper;
 
-/** A made-up weld with what was recorded of it: judged as any weld is, and held against its truth. */
+/** A weld of an exercise with what was recorded of it: judged as any weld is, and a made-up one held against its truth. */
 final class PracticeBench {
     private static final double UNSEEN_FROM = 4;
 
-    private final PracticeSetting setting;
-    private final SimulatedPracticeWeld weld;
+    private final Optional<MadeUp> madeUp;
     private final ExerciseContent content;
+    private final MadeUpWeld asHandedOut;
     private final Joint joint;
-    private final CriteriaBook book;
     private final Inspection recorded;
     private final Evaluation evaluation;
 
-    PracticeBench(ExerciseEntity e, JsonMapper json) {
-        this(e, json.readValue(e.content(), ExerciseContent.class), json);
+    /** Of which everything is known. */
+    record MadeUp(PracticeSetting setting, SimulatedPracticeWeld weld) {
+        Evaluation truth() {
+            return Judge.evaluate(
+                    weld.truth(), CriteriaBooks.find(setting.criteria()).orElseThrow());
+        }
     }
 
-    PracticeBench(ExerciseEntity e, ExerciseContent content, JsonMapper json) {
-        this.setting = json.readValue(e.setting(), SettingForm.class).read();
-        this.weld = new SimulatedPracticeWeld(setting, e.seed());
+    /** @throws mensor.weld.InvalidField where the code does not judge such a weld, or not with this recorded */
+    PracticeBench(Optional<MadeUp> madeUp, ExerciseContent content, MadeUpWeld weld, MadeUpBench benches) {
+        this.madeUp = madeUp;
         this.content = content;
-        this.joint = weld.joint();
-        this.book = CriteriaBooks.find(setting.criteria()).orElseThrow();
-        this.recorded = inspection();
-        Judge.check(recorded, book);
-        this.evaluation = Judge.evaluate(recorded, book);
+        this.asHandedOut = weld;
+        MadeUpBench.Judged judged = benches.judged(weld);
+        this.recorded = judged.inspection();
+        this.joint = recorded.joint();
+        this.evaluation = judged.evaluation();
     }
 
-    private Inspection inspection() {
-        List<Reading> readings = new ArrayList<>();
-        List<Indication> indications = new ArrayList<>();
-        Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
-        List<Cover> covered = new ArrayList<>();
-        for (RecordedLine line : content.lines()) {
-            for (StoredEntry stored : line.entries()) {
-                entry(stored, setting.units()).answer(new Entry.Cases<Void>() {
-                    @Override
-                    public Void read(Entry.Read entry) {
-                        readings.add(entry.reading());
-                        return null;
-                    }
-
-                    @Override
-                    public Void seen(Entry.Seen entry) {
-                        indications.add(entry.indication());
-                        return null;
-                    }
-
-                    @Override
-                    public Void noneSeen(Entry.NoneSeen entry) {
-                        clear.add(entry.criterion());
-                        return null;
-                    }
-
-                    @Override
-                    public Void covered(Entry.Covered entry) {
-                        covered.add(entry.cover());
-                        return null;
-                    }
-                });
-            }
-        }
-        indications.forEach(i -> clear.remove(i.criterion())); // what was seen takes back its none seen
-        return new Inspection(
-                joint,
-                setting.units(),
-                Conditions.READY,
-                clear,
-                false,
-                covered,
-                readings,
-                indications,
-                List.of(),
-                false,
-                mensor.weld.WeldingRecord.NONE);
+    /** Empty for a real weld. */
+    Optional<MadeUp> madeUp() {
+        return madeUp;
     }
 
-    private static Entry entry(StoredEntry stored, Unit unit) {
-        return EntryDocument.stored(stored.content()).entry(stored.sort(), unit);
-    }
-
-    /** @throws Refusal in the entry line's own words */
-    static RecordedLine understood(UUID id, String line, PracticeSetting setting, Joint joint) {
-        EntryLine.Parse p = new EntryLine(joint).read(line, "");
-        if (!p.isWhole()) {
-            throw Refusal.invalid(
-                    "line",
-                    p.problem()
-                            .orElse(
-                                    p.expects().isEmpty()
-                                            ? "not understood"
-                                            : "the line is not finished: " + String.join(", ", p.expects())));
-        }
-        try {
-            List<StoredEntry> entries = new ArrayList<>();
-            for (EntryLine.TypedEntry t : p.entries()) {
-                StoredEntry stored = new StoredEntry(
-                        t.sort(), EntryDocument.typed(t.fields()).canonical());
-                entry(stored, setting.units());
-                entries.add(stored);
-            }
-            return new RecordedLine(id, line, entries);
-        } catch (UnreadableInput e) {
-            throw Refusal.invalid("line", e.problem());
-        } catch (InvalidField e) {
-            throw Refusal.invalid("line", e.problem());
-        }
-    }
-
+    /** Of one that is no part of a study of real welds. */
     PracticeSetting setting() {
-        return setting;
+        return madeUp.orElseThrow().setting();
     }
 
     SimulatedPracticeWeld weld() {
-        return weld;
+        return madeUp.orElseThrow().weld();
+    }
+
+    /** As the ordinary bench takes it. */
+    MadeUpWeld asHandedOut() {
+        return asHandedOut;
     }
 
     ExerciseContent content() {
@@ -166,24 +86,24 @@ final class PracticeBench {
         return joint;
     }
 
+    double length() {
+        return StripDrawing.mm(joint.length());
+    }
+
     Evaluation evaluation() {
         return evaluation;
     }
 
     CriteriaBook book() {
-        return book;
-    }
-
-    StripDrawing strip() {
-        return StripDrawing.of(recorded, evaluation);
+        return evaluation.book();
     }
 
     Evaluation truth() {
-        return Judge.evaluate(weld.truth(), book);
+        return madeUp.orElseThrow().truth();
     }
 
     PracticeScore score() {
-        return PracticeScore.of(weld.flaws(), recorded, weld.wantedLeg());
+        return PracticeScore.of(weld().flaws(), recorded, weld().wantedLeg());
     }
 
     static List<PracticeFindingView> findings(Evaluation e) {
@@ -210,7 +130,7 @@ final class PracticeBench {
                         .toList(),
                 unseen(),
                 next(score),
-                StripDrawing.of(weld.truth(), truth),
+                StripDrawing.of(weld().truth(), truth),
                 findings(truth));
     }
 
@@ -253,13 +173,14 @@ final class PracticeBench {
     }
 
     private String sized(double mm) {
-        return setting.units() == Unit.INCH
+        return asHandedOut.unit() == Unit.INCH
                 ? String.format(Locale.ROOT, "%.3f in", mm / 25.4)
                 : String.format(Locale.ROOT, "%.1f mm", mm);
     }
 
     String shown(double mm, int finer) {
-        return setting.units()
+        return asHandedOut
+                .unit()
                 .pick(
                         Length.inches(Math.round(mm / 25.4 * 8 * finer), 8L * finer),
                         Length.millimetres(String.valueOf(Math.round(mm))))
@@ -280,7 +201,7 @@ final class PracticeBench {
         List<String> unseen = new ArrayList<>();
         double at = 0;
         List<double[]> seen = new ArrayList<>(content.seen());
-        seen.add(new double[] {weld.length(), weld.length()});
+        seen.add(new double[] {length(), length()});
         for (double[] s : seen) {
             if (s[0] - at > UNSEEN_FROM) {
                 unseen.add(stretch(at, s[0]));
@@ -296,7 +217,8 @@ final class PracticeBench {
             PracticeFlaw f = score.missed().stream()
                     .max((a, b) -> Double.compare(a.size(), b.size()))
                     .orElseThrow();
-            return "Practice on " + f.kind().title() + " alone at level " + setting.level()
+            return "Practice on " + f.kind().title() + " alone at level "
+                    + setting().level()
                     + ": the largest you missed was " + sized(f.size())
                     + ". Move the lamp low along it, from both sides.";
         }
@@ -311,13 +233,13 @@ final class PracticeBench {
         if (worst > 0.4) {
             return "All found, one size off by " + sized(worst) + ": read twice, seat the gauge anew between.";
         }
-        return setting.level() < PracticeSetting.MOST_LEVEL
-                ? "All found and nothing called: go up to level " + (setting.level() + 1) + "."
+        return setting().level() < PracticeSetting.MOST_LEVEL
+                ? "All found and nothing called: go up to level " + (setting().level() + 1) + "."
                 : "All found at the highest level: come back in a month, eyes go stale.";
     }
 
     String code() {
-        return book.title();
+        return book().title();
     }
 
     /** In words: 5/16 fillet, tee, 8 in. */
@@ -326,9 +248,5 @@ final class PracticeBench {
                         .map(s -> s.shown() + " fillet, tee")
                         .orElse("butt, " + joint.thinner().thickness().shown() + " plate")
                 + ", " + joint.length().shownWithUnit();
-    }
-
-    List<String> todo() {
-        return evaluation.todo().stream().map(t -> t.ask()).distinct().collect(Collectors.toList());
     }
 }

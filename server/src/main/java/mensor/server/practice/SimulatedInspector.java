@@ -16,7 +16,6 @@ import mensor.length.Unit;
 import mensor.practice.FlawKind;
 import mensor.practice.PracticeFlaw;
 import mensor.practice.SimulatedPracticeWeld;
-import mensor.server.practice.ExerciseContent.RecordedLine;
 import mensor.weld.Toe;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,11 +28,14 @@ public class SimulatedInspector {
 
     private final ExerciseRepository exercises;
     private final AgreementStudies agreements;
+    private final PracticeBenches benches;
     private final JsonMapper json;
 
-    SimulatedInspector(ExerciseRepository exercises, AgreementStudies agreements, JsonMapper json) {
+    SimulatedInspector(
+            ExerciseRepository exercises, AgreementStudies agreements, PracticeBenches benches, JsonMapper json) {
         this.exercises = exercises;
         this.agreements = agreements;
+        this.benches = benches;
         this.json = json;
     }
 
@@ -59,7 +61,7 @@ public class SimulatedInspector {
                 person,
                 seed,
                 json.writeValueAsString(SettingForm.of(form.read())),
-                json.writeValueAsString(ExerciseContent.NONE),
+                benches.written(ExerciseContent.NONE),
                 at);
         inspect(e, skill, new Random(seed + person.getLeastSignificantBits()), at);
         exercises.saveAndFlush(e);
@@ -83,7 +85,7 @@ public class SimulatedInspector {
     }
 
     private void inspect(ExerciseEntity e, Skill skill, Random chance, Instant at) {
-        PracticeBench b = new PracticeBench(e, json);
+        PracticeBench b = benches.of(e);
         SimulatedPracticeWeld weld = b.weld();
         List<String> lines = new ArrayList<>();
         Set<Criterion> seen = new LinkedHashSet<>();
@@ -116,11 +118,10 @@ public class SimulatedInspector {
         lines.add("none " + String.join(" ", none));
         ExerciseContent content = ExerciseContent.NONE;
         for (String l : lines) {
-            RecordedLine recorded = PracticeBench.understood(UUID.randomUUID(), l, b.setting(), b.joint());
-            content = content.with(recorded);
+            content = benches.typed(benches.of(e, content), l);
         }
         content = content.looked(0, end, 120 + chance.nextInt(200));
-        e.setContent(json.writeValueAsString(content));
+        e.setContent(benches.written(content));
         e.handIn(at.plus(AT_A_WELD));
     }
 

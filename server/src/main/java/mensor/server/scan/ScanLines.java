@@ -229,7 +229,21 @@ public class ScanLines {
     @Transactional(readOnly = true)
     public byte[] surface(Actor actor, UUID inspection, UUID id) {
         ScanEntity scan = scans.seen(actor, inspection, id);
-        boolean fillet = Scans.joint(bench.joint(actor, inspection)).isFillet();
+        return surface(scan, Scans.joint(bench.joint(actor, inspection)).isFillet());
+    }
+
+    /** The newest scan of an inspection whose surface can be shown, and nothing of what was measured in it. */
+    @Transactional(readOnly = true)
+    public Optional<byte[]> surfaceAlone(UUID inspection, boolean fillet) {
+        return scans.drawn(inspection).map(s -> surface(s, fillet));
+    }
+
+    @Transactional(readOnly = true)
+    public boolean hasSurface(UUID inspection) {
+        return scans.drawn(inspection).isPresent();
+    }
+
+    private byte[] surface(ScanEntity scan, boolean fillet) {
         List<float[]> rows = new ArrayList<>();
         for (Profile p : store.thinned(scan.drawnAs(), SURFACE_PROFILES)) {
             ScanSection section = ScanSection.of(p, fillet, 0);

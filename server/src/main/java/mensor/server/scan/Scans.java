@@ -85,6 +85,13 @@ public class Scans implements InspectionScans {
                 .toList();
     }
 
+    /** The newest scan of an inspection that can be drawn. */
+    Optional<ScanEntity> drawn(UUID inspection) {
+        return scans.findByInspectionIdOrderByAddedAt(inspection).stream()
+                .filter(s -> !s.isWithdrawn() && store.isDrawn(s.drawnAs()))
+                .reduce((a, b) -> b);
+    }
+
     /** A revision that took its scans over from the record it amends stands for it. */
     @Transactional(readOnly = true)
     public List<ScanView.WeldScanView> ofWeld(Actor actor, UUID inspection) {

@@ -37,6 +37,7 @@ import mensor.weld.Procedure;
 import mensor.weld.Range;
 import mensor.weld.RodClock;
 import mensor.weld.SquarenessCard;
+import mensor.weld.Stagger;
 import mensor.weld.WeldingRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -141,6 +142,27 @@ public class WeldingRecords {
 
     private static Refusal unknown() {
         return Refusal.notFound("there is no such joint");
+    }
+
+    /** Of a weld that stands in no job: nothing was recorded while it was made. */
+    public static State none(StoredJoint joint) {
+        Joint asFitted = InspectionParts.readJoint(joint.asFitted(), joint.unit());
+        FitUp fitUp = new FitUp(List.of(), Map.of(), Optional.empty());
+        return new State(
+                joint,
+                asFitted,
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                FitUpCheck.of(asFitted, fitUp, joint.unit(), Optional.empty()),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                Stagger.USUAL,
+                joint.weldedAt());
     }
 
     public State open(StoredJoint joint) {

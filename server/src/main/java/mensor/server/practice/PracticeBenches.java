@@ -1,0 +1,98 @@
+package mensor.server.practice;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mensor.exchange.InspectionParts;
+import mensor.practice.PracticeSetting;
+import mensor.practice.SimulatedPracticeWeld;
+import mensor.server.inspection.Bench;
+import mensor.server.inspection.EntryLines;
+import mensor.server.inspection.MadeUpBench;
+import mensor.server.inspection.MadeUpWeld;
+import mensor.server.web.Refusal;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Opens stored exercises: their weld made anew from its seed, or the real one as it was, with what was recorded. */
+@Component
+class PracticeBenches {
+    private final MadeUpBench benches;
+    private final JsonMapper json;
+
+    PracticeBenches(MadeUpBench benches, JsonMapper json) {
+        this.benches = benches;
+        this.json = json;
+    }
+
+    PracticeBench of(ExerciseEntity e) {
+        return of(e, contentOf(e));
+    }
+
+    PracticeBench of(ExerciseEntity e, ExerciseContent content) {
+        if (e.weld() != null) {
+            RealWeld real = realWeld(e);
+            MadeUpWeld weld = handedOut(e, content, real.criteria(), real);
+            return new PracticeBench(Optional.empty(), content, weld, benches);
+        }
+        PracticeSetting setting = json.readValue(e.setting(), SettingForm.class).read();
+        SimulatedPracticeWeld weld = new SimulatedPracticeWeld(setting, e.seed());
+        RealWeld as =
+                new RealWeld(e.id(), setting.criteria(), setting.units().symbol(), InspectionParts.joint(weld.joint()));
+        return new PracticeBench(
+                Optional.of(new PracticeBench.MadeUp(setting, weld)),
+                content,
+                handedOut(e, content, setting.criteria(), as),
+                benches);
+    }
+
+    private static MadeUpWeld handedOut(ExerciseEntity e, ExerciseContent content, String criteria, RealWeld as) {
+        return new MadeUpWeld(
+                e.id(),
+                e.personId(),
+                e.isHandedIn(),
+                e.version(),
+                criteria,
+                as.unit(),
+                as.joint(),
+                e.studyId() == null ? "Practice" : "Weld " + (e.place() + 1),
+                e.studyId() == null ? "practice" : "agreement study",
+                content.entries());
+    }
+
+    /** Of a real weld. */
+    RealWeld realWeld(ExerciseEntity e) {
+        return json.readValue(e.weld(), RealWeld.class);
+    }
+
+    ExerciseContent contentOf(ExerciseEntity e) {
+        return json.readValue(e.content(), ExerciseContent.class);
+    }
+
+    /** As it is stored. */
+    String written(ExerciseContent content) {
+        return json.writeValueAsString(content);
+    }
+
+    /** The entries with what a line of the hand records. */
+    ExerciseContent typed(PracticeBench bench, String line) {
+        EntryLines.LineView read = MadeUpBench.read(bench.asHandedOut(), new EntryLines.LinesForm(List.of(line), ""))
+                .get(0);
+        if (read.problem() != null || read.entries().isEmpty()) {
+            throw Refusal.invalid("line", read.problem() == null ? "not understood" : read.problem());
+        }
+        List<Bench.NewEntry> entries = read.entries().stream()
+                .map(e -> new Bench.NewEntry(UUID.randomUUID(), e.kind(), e.content()))
+                .toList();
+        return bench.content().with(benches.with(bench.asHandedOut(), entries, null));
+    }
+
+    MadeUpBench benches() {
+        return benches;
+    }
+
+    /** Whether something stands. */
+    static boolean isBegun(ExerciseContent content) {
+        return content.entries().stream().anyMatch(k -> k.why() == null);
+    }
+}
