@@ -2,17 +2,13 @@ import "./bench.css";
 import { holds } from "../lib/roles";
 import { EllipsisOutlined } from "@ant-design/icons";
 import { Button, Dropdown, Tabs } from "antd";
-import { useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useCallback, useMemo, useState, type ReactNode } from "react";
+import { lazy, Suspense, useMemo, useState, type ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useActor } from "../lib/session";
-import { saidBy, type Bench, type Entry, type Line, type Photo, type Section } from "../lib/api";
+import { saidBy, type Bench, type Photo, type Section } from "../lib/api";
 import type { ScanLines } from "../lib/api-scan";
-import type { Waiting } from "../lib/outbox";
-import { showPlace } from "../lib/place";
 import { SectionView } from "../lib/SectionView";
 import { RoundStrip } from "../lib/RoundStrip";
-import type { Drawn } from "../lib/useStripHand";
 import { TopBar } from "../lib/TopBar";
 import { useNarrow } from "../lib/useNarrow";
 import { CausesPanel } from "../causes/CausesPanel";
@@ -28,11 +24,11 @@ import { useLive } from "../scan/useLive";
 import { useScans } from "../scan/useScans";
 import { EnteredPanel } from "./EnteredPanel";
 import { EntryDock } from "./EntryDock";
-import type { Editing, GaugeUse } from "./useDock";
 import { NotTaken } from "./NotTaken";
 import { PhotoDialog } from "./PhotoDialog";
 import { Tower } from "./Tower";
-import { useBench, useDoing, useOutbox } from "./useBench";
+import { useBench } from "./useBench";
+import { useHand } from "./useHand";
 
 export default function BenchPage() {
   const { id = "" } = useParams();
@@ -54,71 +50,24 @@ type Tab = "book" | "entered" | "passes" | "scan" | "repair" | "beside" | "cause
 /** The weld unrolled, its cross-section at the cursor, what the code says, and where things are recorded. */
 function BenchScreen({ bench }: { bench: Bench }) {
   const actor = useActor();
-  const queries = useQueryClient();
-  const doing = useDoing(bench);
   const rejected = bench.state === "SIGNED" && bench.evaluation.verdict === "reject";
-  const [cursor, setCursor] = useState(() => firstPlace(bench));
-  const [touched, setGaugeUse] = useState<GaugeUse>({ place: "", touch: 0 });
   const [tab, setTab] = useState<Tab>(rejected && !holds(actor, "INSPECTOR") ? "repair" : "book");
   const small = useNarrow(1180);
   const [narrow, setNarrow] = useState<"section" | "book">("book");
-  const [editing, setEditing] = useState<Editing>();
-  const [line, setLine] = useState<string>();
-  const [drawn, setDrawn] = useState<Drawn>();
-  const [later, setLater] = useState(0);
-  const [chosen, setChosen] = useState<string>();
   const [photo, setPhoto] = useState<Photo>();
-  const [ghosts, setGhosts] = useState<Line["marks"]>([]);
   const units = bench.joint.units;
   const mayChange = bench.state === "OPEN" && holds(actor, "INSPECTOR");
+  const hand = useHand(bench, mayChange);
+  const { doing, cursor, setCursor, chosen, setChosen, edit } = hand;
   const section = useMemo(() => nearest(bench, cursor), [bench, cursor]);
   const standing = useMemo(() => bench.entries.filter((e) => !e.withdrawn), [bench]);
-  const edit = (e: Entry) => {
-    if (mayChange) setEditing(e);
-  };
-  const onMark = useCallback(
-    (i: number) => {
-      // asked of the store, so that the strip need not be drawn anew for a function that knows the newest entries
-      const now = queries.getQueryData<Bench>(["bench", bench.id]);
-      const seen = now && indicationsOf(now);
-      const e = now?.entries.find((x) => x.id === seen?.[i]);
-      if (e && mayChange) setEditing(e);
-    },
-    [queries, bench.id, mayChange],
-  );
-  const shown = useMemo(() => {
-    const finding = bench.evaluation.findings.find((f) => f.id === chosen);
-    if (!finding) return undefined;
-    return {
-      finding: finding.id,
-      indications: new Set(indicationsOf(bench).flatMap((id, n) => (finding.entries.includes(id) ? [n] : []))),
-    };
-  }, [bench, chosen]);
-  const touch = (mm: number) => {
-    setCursor(mm);
-    setGaugeUse({ place: showPlace(mm, units), touch: touched.touch + 1 });
-  };
-  const putRight = (w: Waiting) => {
-    if (w.step.do === "put")
-      setEditing({
-        ...w.step.entry,
-        ...(w.step.version === undefined ? {} : { version: w.step.version }),
-        waiting: w.key,
-      });
-    if (w.step.do === "line") {
-      setLine(w.step.lines.join("\n"));
-      outbox.drop(w.key);
-    }
-  };
   const go = (to: Tab) => {
     setChosen(undefined);
     setTab(to);
   };
-  const outbox = useOutbox();
   const scans = useScans(bench.id);
   const live = useLive(bench.id, () => void scans.again());
   const scanned = tab === "scan" ? scans.shown : undefined;
-  const step = mayChange ? bench.guide[later % Math.max(1, bench.guide.length)] : undefined;
   const passes = bench.welding.entries.filter((e) => e.kind === "PASS" && !e.withdrawn).length;
   const j = bench.joint;
   const fullWidth = tab === "beside" || tab === "causes";
@@ -142,19 +91,8 @@ function BenchScreen({ bench }: { bench: Bench }) {
         <Tower bench={bench} doing={doing} />
         <section className="card strip" aria-label="The weld along its length">
           <RoundStrip
-            strip={bench.strip}
-            ghosts={ghosts}
-            quiet={bench.quiet}
+            {...hand.strip}
             photos={bench.photos}
-            look={bench.id}
-            units={units}
-            cursor={cursor}
-            chosen={shown}
-            drawn={drawn}
-            next={step?.from}
-            onCursor={touch}
-            onMark={onMark}
-            onDraw={mayChange && !editing ? setDrawn : undefined}
             onPhoto={setPhoto}
             {...(bench.again ? { worked: bench.again.spans, inspectedAt: bench.again.inspectedAt } : {})}
             beside={<Before bench={bench} cursor={cursor} draws={mayChange} />}
@@ -243,27 +181,8 @@ function BenchScreen({ bench }: { bench: Bench }) {
         </div>
         {mayChange && tab !== "causes" && tab !== "scan" && (
           <div className="column docks">
-            <NotTaken bench={bench} onRight={putRight} />
-            <EntryDock
-              key={editing ? `${editing.id} ${editing.version ?? ""}` : `new ${line ?? ""}`}
-              bench={bench}
-              doing={doing}
-              touched={touched}
-              cursor={cursor}
-              editing={editing}
-              drawn={drawn}
-              line={line}
-              later={later}
-              onLater={setLater}
-              onDrawn={setDrawn}
-              onCursor={setCursor}
-              onEdit={edit}
-              onMarks={setGhosts}
-              onDone={() => {
-                if (editing?.waiting) outbox.drop(editing.waiting);
-                setEditing(undefined);
-              }}
-            />
+            <NotTaken bench={bench} onRight={hand.putRight} />
+            <EntryDock key={hand.dockKey} {...hand.dock} />
           </div>
         )}
       </main>
@@ -345,14 +264,6 @@ function TourIfAsked() {
   );
 }
 
-/** The entry of each indication on the strip: after a repair those of the inspection before come first. */
-function indicationsOf(bench: Bench): string[] {
-  return [
-    ...(bench.again?.indications ?? []),
-    ...bench.entries.filter((e) => !e.withdrawn && e.kind === "INDICATION").map((e) => e.id),
-  ];
-}
-
 function NarrowTabs({ narrow, setNarrow }: { narrow: string; setNarrow: (n: "section" | "book") => void }) {
   const other = narrow === "section" ? "book" : "section";
   return (
@@ -380,13 +291,6 @@ function Before({ bench, cursor, draws }: { bench: Bench; cursor: number; draws:
       {near.length === 0 ? <span className="quiet">nothing recorded</span> : [...new Set(near)].join(" · ")}
     </div>
   );
-}
-
-/** The cursor starts where something rejects, else at the first station. */
-function firstPlace(bench: Bench): number {
-  const bad = bench.strip.marks.find((m) => m.rejects) ?? bench.strip.stations.find((s) => s.rejects);
-  if (bad) return "from" in bad ? (bad.from + bad.to) / 2 : bad.at;
-  return bench.strip.stations[0]?.at ?? bench.strip.length / 2;
 }
 
 function nearest(bench: Bench, cursor: number) {

@@ -2,6 +2,7 @@ import { Button, Descriptions, Drawer, Flex } from "antd";
 import { Link } from "react-router";
 import { useCauses } from "../causes/CausesPanel";
 import { Defect, groupByRanking } from "../causes/DefectCauses";
+import { isPractice } from "../lib/api-bench";
 import type { Bench, Finding } from "../lib/api";
 import { VerdictShape } from "../lib/VerdictMark";
 import { ink } from "../theme";
@@ -20,7 +21,7 @@ export function CriteriaPanel({
   bench: Bench;
   open?: string;
   onOpen: (finding: string | undefined) => void;
-  onCauses: () => void;
+  onCauses?: () => void;
 }) {
   const findings = [...bench.evaluation.findings].sort((a, b) => (order[a.verdict] ?? 9) - (order[b.verdict] ?? 9));
   const j = bench.joint;
@@ -30,7 +31,7 @@ export function CriteriaPanel({
       <div className="small quiet">
         <Link to={`/criteria/${j.criteria}`}>{j.criteriaTitle}</Link>, {j.edition}
       </div>
-      <ContractPanel bench={bench} />
+      {!isPractice(bench.id) && <ContractPanel bench={bench} />}
       {findings.map((f) => (
         <FindingRow
           key={f.id}
@@ -82,7 +83,7 @@ function WhyDrawer({
   finding: Finding;
   bench: Bench;
   onClose: () => void;
-  onCauses: () => void;
+  onCauses?: () => void;
 }) {
   const facts = [
     { label: "Measured", children: f.measured },
@@ -131,7 +132,7 @@ function WhyDrawer({
           {f.confidence !== "high" ? ": check against your copy" : ""}
         </span>
       </p>
-      {f.verdict === "reject" && <CausesOf finding={f} bench={bench} onCauses={onCauses} />}
+      {f.verdict === "reject" && onCauses && <CausesOf finding={f} bench={bench} onCauses={onCauses} />}
     </Drawer>
   );
 }

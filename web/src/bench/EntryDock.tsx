@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import { useRef } from "react";
 import { saidBy } from "../lib/api";
+import { isPractice } from "../lib/api-bench";
 import { newId } from "../lib/id";
 import { Clash } from "./Clash";
 import { DockField, ReadWith } from "./DockField";
@@ -80,7 +81,7 @@ export function EntryDock(props: DockProps) {
               spec={spec}
               units={bench.joint.units}
               onRun={dock.setRun}
-              practice={dock.practice}
+              practice={dock.practice || isPractice(bench.id)}
               onPractice={dock.setPractice}
             />
           )}

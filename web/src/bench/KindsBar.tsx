@@ -1,6 +1,7 @@
 import { Button, Flex } from "antd";
 import type { ReactNode } from "react";
 import type { Bench } from "../lib/api";
+import { isPractice } from "../lib/api-bench";
 import { Choice } from "../lib/fields";
 import { KeyWord } from "./DockField";
 import { Guide } from "./Guide";
@@ -68,8 +69,8 @@ export function KindsBar({ dock, bench, doing, later, onLater, readWith }: Props
             {dock.bladedWords(b)}
           </Button>
         ))}
-      {!spec && (
-        <Flex align="center" className="quiet grow small">
+      {!spec && !isPractice(bench.id) && (
+        <Flex align="center" flex="1 1 240px" className="quiet small">
           Or pick what you saw or read (the underlined letter does it too); a touch on the strip fills the place.
         </Flex>
       )}

@@ -1,4 +1,5 @@
 import { CameraOutlined } from "@ant-design/icons";
+import { isPractice } from "../lib/api-bench";
 import { newId } from "../lib/id";
 import { keepPicture } from "../lib/outbox";
 import { saidOf, type Doing } from "./useBench";
@@ -32,6 +33,7 @@ export function PhotoButton({ doing, of, words, onSaid, onFault }: Props) {
       onFault(e);
     }
   };
+  if (isPractice(doing.id)) return null; // what is made up has nothing to photograph
   return (
     <FileButton
       accept="image/png,image/jpeg"

@@ -1,8 +1,9 @@
 import { holds } from "../lib/roles";
 import { Button } from "antd";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { useActor } from "../lib/session";
+import { isPractice } from "../lib/api-bench";
 import { api, saidBy, type Bench } from "../lib/api";
 import { VerdictMark } from "../lib/VerdictMark";
 import { AmendDialog, HandOverDialog, seenInWords, SignDialog, FullLengthDialog } from "./dialogs";
@@ -14,15 +15,16 @@ import { minuteOf } from "../lib/local-time";
 import { signLook } from "./sign-look";
 import { tied } from "../lib/tied";
 
-/** The verdict to be read at arm's length, what is still to be inspected, and what to do next. */
-export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
+/** The verdict to be read at arm's length, what is still to be inspected, and what to do next; a practice weld has another end. */
+export function Tower({ bench, doing, end }: { bench: Bench; doing: Doing; end?: ReactNode }) {
   const actor = useActor();
   const navigate = useNavigate();
   const busy = useBusy(bench.id);
   const { waiting } = useWaiting(bench.id);
   const [dialog, setDialog] = useState<"full-length" | "sign" | "hand" | "amend">();
   const [fault, setFault] = useState<unknown>();
-  const inspects = holds(actor, "INSPECTOR");
+  const practice = isPractice(bench.id);
+  const inspects = practice ? bench.holder === actor.name : holds(actor, "INSPECTOR");
   const open = bench.state === "OPEN";
   const e = bench.evaluation;
   const clearable = e.todo.filter((t) => t.clearable);
@@ -95,7 +97,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
                 {bench.again.defects.join(", ")}. Outside it the inspection before stands.
               </p>
             )}
-            <Ready bench={bench} doing={doing} disabled={!inspects} />
+            {!practice && <Ready bench={bench} doing={doing} disabled={!inspects} />}
             {clearable.length > 0 && <h3>Still to inspect</h3>}
             {clearable.map((t) => (
               <div className="item" key={t.id}>
@@ -133,7 +135,7 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
             ))}
           </>
         ) : (
-          <Signed bench={bench} />
+          !practice && <Signed bench={bench} />
         )}
         {bench.handovers.map((h) => (
           <p key={h.at} className="small quiet">
@@ -163,7 +165,9 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         {open && inspects && clearable.length > 1 && (
           <Button onClick={() => setDialog("full-length")}>Full length inspected: none seen …</Button>
         )}
+        {end}
         {open &&
+          !practice &&
           inspects &&
           (e.verdict === "incomplete" ? (
             <Button onClick={() => setDialog("hand")}>Hand over …</Button>
@@ -172,11 +176,12 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
               Sign {e.verdict} …
             </Button>
           ))}
-        {!open && inspects && bench.revisions[0]?.id === bench.id && (
+        {!open && !practice && inspects && bench.revisions[0]?.id === bench.id && (
           <Button onClick={() => setDialog("amend")}>Amend …</Button>
         )}
         {inspects &&
           !open &&
+          !practice &&
           bench.capacity === "QC" &&
           !bench.revisions.some((r) => r.capacity === "verification") && (
             <Button onClick={() => void verify()}>Verification inspection …</Button>
@@ -184,12 +189,12 @@ export function Tower({ bench, doing }: { bench: Bench; doing: Doing }) {
         {!inspects && open && (
           <p className="cautions">An inspector inspects and signs; you see the inspection as it stands.</p>
         )}
-        {!open && (
+        {!open && !practice && (
           <Button href={`/api/inspections/${bench.id}/record`} download={`${bench.joint.mark}-record.json`}>
             Signed record (file)
           </Button>
         )}
-        {!open && (
+        {!open && !practice && (
           <Button href={`/api/joints/${bench.joint.id}/report`} target="_blank" rel="noreferrer">
             Report (PDF)
           </Button>

@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
 import { Link } from "react-router";
+import { pageOfBench } from "./api-bench";
 import { showBench, useOutbox } from "../bench/useBench";
 
 const beat = 2_000;
@@ -32,7 +33,7 @@ export function NetworkMark() {
         </span>
       )}
       {refused[0] && (
-        <Link to={`/inspections/${refused[0].look}`} className="way">
+        <Link to={pageOfBench(refused[0].look)} className="way">
           △ {refused.length} not taken
         </Link>
       )}

@@ -17,10 +17,6 @@ export const practicing = {
   exercise: (id: string) => answer(client.GET("/api/exercises/{id}", at(id))),
   beginExercise: (id: string, setting: PracticeSetting) =>
     answer(client.PUT("/api/exercises/{id}", { ...at(id), body: setting })),
-  recordLine: (id: string, line: string, text: string) =>
-    answer(client.PUT("/api/exercises/{id}/lines/{line}", { params: { path: { id, line } }, body: { line: text } })),
-  lineOff: (id: string, line: string) =>
-    answer(client.DELETE("/api/exercises/{id}/lines/{line}", { params: { path: { id, line } } })),
   holdGauge: (id: string, gauge: string, toe: string, place: number) =>
     answer(client.POST("/api/exercises/{id}/gauged", { ...at(id), body: { gauge, toe, at: place } })),
   lookedAt: (id: string, from: number, to: number, seconds: number) =>
@@ -30,7 +26,7 @@ export const practicing = {
       ? answer(client.GET("/api/eyes"))
       : answer(client.GET("/api/eyes/{person}", { params: { path: { person } } })),
   handIn: (id: string) => answer(client.POST("/api/exercises/{id}/hand-in", at(id))),
-  practiceSurface: async (id: string): Promise<Surface> => {
+  practiceSurface: async (id: string, toned: boolean): Promise<Surface> => {
     const { data, response } = await client.GET("/api/exercises/{id}/surface", {
       ...at(id),
       headers: { Accept: "application/octet-stream" },
@@ -38,9 +34,11 @@ export const practicing = {
     });
     if (!data) throw new Refused(response.status, "the surface could not be read", [], undefined);
     const all = new Float32Array(data);
-    return { rows: all[0] ?? 0, across: all[1] ?? 0, values: all.subarray(2), toned: true };
+    return { rows: all[0] ?? 0, across: all[1] ?? 0, values: all.subarray(2), toned };
   },
 };
+
+export const pictureOf = (id: string, picture: string) => `/api/exercises/${id}/pictures/${picture}`;
 
 export const eyeReportOf = (person: string | undefined, as: "pdf" | "csv") =>
   `/api/eyes/${person === undefined ? "" : `${person}/`}report?as=${as}`;

@@ -30,8 +30,13 @@ export const studying = {
     ),
   beginAgreement: (id: string, form: Schemas["AgreementForm"]) =>
     answer(client.PUT("/api/studies/{id}/agreement", { ...at(id), body: form })),
-  risk: (id: string, asked: { limit: number; guard: number; kind?: string; mean?: number; sd?: number }) =>
-    answer(client.GET("/api/studies/{id}/risk", { params: { path: { id }, query: asked } })),
+  judgeableWelds: () => answer(client.GET("/api/studies/judgeable-welds")),
+  risks: (query: { criteria: string; joint: string; units: string; thickness: string; size?: string; guard: number }) =>
+    answer(client.GET("/api/studies/risks", { params: { query } })),
+  risk: (
+    id: string,
+    asked: { limit: number; least: boolean; guard: number; kind?: string; mean?: number; sd?: number },
+  ) => answer(client.GET("/api/studies/{id}/risk", { params: { path: { id }, query: asked } })),
   studyOff: (id: string) => answer(client.DELETE("/api/studies/{id}", at(id))),
   studyOn: (id: string) => answer(client.POST("/api/studies/{id}/restore", at(id))),
   useStudy: (id: string) => answer(client.POST("/api/studies/{id}/use", at(id))),

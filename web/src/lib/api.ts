@@ -27,6 +27,7 @@ import type {
   WorklistWanted,
 } from "./api-types";
 import { answer, asFile, asText, client } from "./client";
+import { benching } from "./api-bench";
 import { scanning } from "./api-scan";
 import { practicing } from "./api-practice";
 import { studying } from "./api-study";
@@ -41,6 +42,7 @@ export const api = {
   ...scanning,
   ...studying,
   ...practicing,
+  ...benching,
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),
@@ -155,8 +157,6 @@ export const api = {
   createJoint: (form: NewJoint) => answer(client.POST("/api/joints", { body: form })),
   changeJoint: (id: string, form: NewJoint, version: number) =>
     answer(client.PUT("/api/joints/{id}", { params: { path: { id } }, body: { form, version } })),
-  bench: (id: string) => answer(client.GET("/api/inspections/{id}", { params: { path: { id } } })),
-  latest: (id: string) => answer(client.GET("/api/inspections/{id}/version", { params: { path: { id } } })),
   read: (id: string, measure: string, at: number, number: number) =>
     answer(
       client.GET("/api/inspections/{id}/simulated-gauge", { params: { path: { id }, query: { measure, at, number } } }),
@@ -252,28 +252,7 @@ export const api = {
   rejectRates: (by: string) => answer(client.GET("/api/reject-rates", { params: { query: { by } } })),
   rateTestPiece: (id: string, form: RatingForm) =>
     answer(client.PUT("/api/inspections/{id}/rating", { params: { path: { id } }, body: form })),
-  put: (id: string, entry: string, kind: EntryKind, content: EntryContent, version?: number) =>
-    answer(
-      client.PUT("/api/inspections/{id}/entries/{entryId}", {
-        params: { path: { id, entryId: entry } },
-        body: { kind, content, version },
-      }),
-    ),
-  putAll: (id: string, entries: { id: string; kind: EntryKind; content: EntryContent }[]) =>
-    answer(client.POST("/api/inspections/{id}/entries", { params: { path: { id } }, body: entries })),
-  lines: (id: string, lines: string[], before: string, signal?: AbortSignal) =>
-    answer(client.POST("/api/inspections/{id}/lines", { params: { path: { id } }, body: { lines, before }, signal })),
   entryLine: () => answer(client.GET("/api/entry-line")),
-  takeOff: (id: string, entry: { id: string; version: number }) =>
-    answer(
-      client.DELETE("/api/inspections/{id}/entries/{entryId}", {
-        params: { path: { id, entryId: entry.id }, query: { version: entry.version } },
-      }),
-    ),
-  restore: (id: string, entry: string) =>
-    answer(
-      client.POST("/api/inspections/{id}/entries/{entryId}/restore", { params: { path: { id, entryId: entry } } }),
-    ),
   conditions: (id: string, c: Conditions) =>
     answer(client.PUT("/api/inspections/{id}/conditions", { params: { path: { id } }, body: c })),
   welding: (id: string, version: number, welding: WeldingForm) =>

@@ -54,9 +54,8 @@ export function Explained({ exercise: e, solution: s, place, onPlace }: Props) {
         <b>Next:</b> {s.next}
       </p>
       <h3>What truly is there</h3>
-      <StripView strip={s.strip} units={e.setting.units ?? "in"} cursor={place} onCursor={onPlace} />
-      <h3>Recorded</h3>
-      <p>{e.lines.map((l) => l.line).join(" · ")}</p>
+      <StripView strip={s.strip} units={e.units} cursor={place} onCursor={onPlace} />
+      <p className="small quiet">What was recorded is on the strip above, and under Entries.</p>
     </>
   );
 }

@@ -1,316 +1,231 @@
-import { App, Button, Flex, Input, Segmented, Select, Slider, Tabs } from "antd";
+import "../bench/bench.css";
+import { App, Button, Flex, Image, Tabs } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo, useState, type ReactNode } from "react";
-import { useParams } from "react-router";
-import { api, saidBy } from "../lib/api";
-import type { Exercise } from "../lib/api-practice";
+import { useState } from "react";
+import { useNavigate, useParams } from "react-router";
+import { CriteriaPanel } from "../bench/CriteriaPanel";
+import { EnteredPanel } from "../bench/EnteredPanel";
+import { EntryDock } from "../bench/EntryDock";
+import { NotTaken } from "../bench/NotTaken";
+import { signLook } from "../bench/sign-look";
+import { Tower } from "../bench/Tower";
+import { useBench } from "../bench/useBench";
+import { useHand } from "../bench/useHand";
+import { api, saidBy, type Bench } from "../lib/api";
+import { practiceBench } from "../lib/api-bench";
+import { pictureOf, type Exercise, type PracticeSetting } from "../lib/api-practice";
 import { newId } from "../lib/id";
-import { showPlace } from "../lib/place";
+import { RoundStrip } from "../lib/RoundStrip";
 import { useActor } from "../lib/session";
-import { StripView } from "../lib/StripView";
 import { TopBar } from "../lib/TopBar";
-import { VerdictMark } from "../lib/VerdictMark";
-import { Lit } from "../scan/Lit";
-import { reliefOf, type Lamp } from "../scan/relief";
 import { Explained } from "./Explained";
+import { GaugesAt } from "./GaugesAt";
+import { UnderTheLamp } from "./UnderTheLamp";
 
-/** A view that is wider than this shows nothing of what matters: it does not count as seen. */
-const nearEnough = 90;
-const lookEvery = 4;
-
-/** A made-up weld: seen under a lamp, gauged, recorded, handed in; then explained. */
+/** A weld that was handed out: seen under a lamp, gauged, recorded at the ordinary bench, signed as practice; then explained. */
 export default function PracticeBench() {
   const { id = "" } = useParams();
   const exercise = useQuery({ queryKey: ["exercise", id], queryFn: () => api.exercise(id) });
-  const e = exercise.data;
+  const bench = useBench(practiceBench(id));
+  const fault = exercise.error ?? bench.error;
+  if (exercise.data && bench.data) return <AtBench key={id} exercise={exercise.data} bench={bench.data} />;
   return (
     <div className="app">
       <TopBar rooms />
-      {exercise.isError && (
-        <main className="halves">
-          <section className="card side">
-            <p role="alert" className="fault">
-              {saidBy(exercise.error)}
-            </p>
-          </section>
-        </main>
-      )}
-      {e && <At key={e.id} exercise={e} />}
+      <p className="page" role={fault ? "alert" : undefined}>
+        {fault ? saidBy(fault) : "Opening the bench …"}
+      </p>
     </div>
   );
 }
 
-function At({ exercise: e }: { exercise: Exercise }) {
-  const [place, setPlace] = useState(Math.min(35, e.length / 2));
+type Tab = "weld" | "book" | "entered" | "gauged" | "pictures" | "solution";
+
+function AtBench({ exercise: e, bench }: { exercise: Exercise; bench: Bench }) {
   const actor = useActor();
   const queries = useQueryClient();
-  const change = useMutation({
-    mutationFn: (act: () => Promise<Exercise>) => act(),
-    onSuccess: (now) => {
+  const open = e.handedAt === undefined && e.person === actor.name;
+  const hand = useHand(bench, open);
+  const { cursor, setCursor, doing } = hand;
+  const [tab, setTab] = useState<Tab>(open ? "weld" : "solution");
+  const handIn = useMutation({
+    mutationFn: () => api.handIn(e.id),
+    onSuccess: async (now) => {
       queries.setQueryData(["exercise", e.id], now);
-      return queries.invalidateQueries({ queryKey: ["exercises"] });
+      setTab("solution");
+      await Promise.all(
+        [["bench", bench.id], ["exercises"]].map((queryKey) => queries.invalidateQueries({ queryKey })),
+      );
     },
   });
-  const open = e.handedAt === undefined && e.person === actor.name;
-  const units = e.setting.units ?? "in";
+  const weld = e.lit ? (
+    <UnderTheLamp exercise={e} open={open} place={cursor} beside={open} />
+  ) : (
+    <Pictures exercise={e} />
+  );
+  const standing = bench.entries.filter((x) => !x.withdrawn).length;
   return (
-    <main className="halves wide-left">
-      <section className="card panel" aria-label="The weld">
-        <Seen exercise={e} open={open} place={place} onPlace={setPlace}>
-          <StripView strip={e.strip} units={units} cursor={place} onCursor={setPlace} look={e.id} />
-        </Seen>
-      </section>
-      <section className="card panel" aria-label="The record">
-        <header>
-          <h2>
-            {e.study ? `Weld ${e.study.place} of ${e.study.of}` : e.weld}
-            {e.study && <span className="small quiet"> {e.study.title}</span>}
-          </h2>
-          <VerdictMark verdict={e.verdict} size={22} />
-        </header>
-        <div className="body" role="region" aria-label="What is recorded" tabIndex={0}>
-          <p className="small quiet">
-            {e.study && `${e.weld}. `}
-            {e.code}. {open ? "Nobody has seen it. " : `${e.person}. `}
-            {minutes(e.seconds)} looked.
-          </p>
-          {change.isError && (
-            <p role="alert" className="fault">
-              {saidBy(change.error)}
-            </p>
+    <div className="app">
+      <TopBar>
+        <span className="mark">{e.study ? `Weld ${e.study.place} of ${e.study.of}` : "Practice"}</span>
+        <span className="what">
+          {[e.weld, e.study?.title, e.person !== actor.name && e.person, `${minutes(e.seconds)} looked`]
+            .filter(Boolean)
+            .join(" · ")}
+        </span>
+      </TopBar>
+      <main className="bench">
+        <Tower
+          bench={bench}
+          doing={doing}
+          end={open ? <End exercise={e} bench={bench} handIn={handIn} /> : <Another exercise={e} />}
+        />
+        <section className="card strip" aria-label="The weld along its length">
+          <RoundStrip
+            {...hand.strip}
+            photos={[]}
+            beside={
+              open && e.gauges.length > 0 && <GaugesAt exercise={e} place={cursor} onGauged={() => setTab("gauged")} />
+            }
+          />
+        </section>
+        <div className="lower">
+          {!open && (
+            <section className="card panel" aria-label="The weld">
+              {weld}
+            </section>
           )}
-          {open && <Hand exercise={e} place={place} act={change.mutateAsync} />}
-          {e.solution ? (
-            <Explained exercise={e} solution={e.solution} place={place} onPlace={setPlace} />
-          ) : (
-            <>
-              {!open && <p>Handed in. The solution is shown when everybody has handed in.</p>}
-              <Recorded exercise={e} open={open} act={change.mutateAsync} />
-            </>
-          )}
+          <section className="card panel" aria-label="The record">
+            <Tabs
+              activeKey={tab}
+              onChange={(k) => setTab(k as Tab)}
+              className="tabs"
+              tabBarGutter={14}
+              items={[
+                ...(open ? [{ key: "weld", label: e.lit ? "Under the lamp" : "Pictures" }] : []),
+                ...(e.handedAt === undefined ? [] : [{ key: "solution", label: "Solution" }]),
+                { key: "book", label: "Criteria" },
+                { key: "entered", label: `Entries (${standing})` },
+                ...(e.gauged.length > 0 ? [{ key: "gauged", label: `Gauged (${e.gauged.length})` }] : []),
+                ...(e.lit && e.pictures.length > 0
+                  ? [{ key: "pictures", label: `Pictures (${e.pictures.length})` }]
+                  : []),
+              ]}
+            />
+            <div className="body" role="region" aria-label="What is recorded" tabIndex={0}>
+              {tab === "weld" && weld}
+              {tab === "book" && <CriteriaPanel bench={bench} open={hand.chosen} onOpen={hand.setChosen} />}
+              {tab === "entered" && <EnteredPanel bench={bench} doing={doing} mayChange={open} onEdit={hand.edit} />}
+              {tab === "gauged" && [...e.gauged].reverse().map((g, n) => <p key={e.gauged.length - n}>{g.words}</p>)}
+              {tab === "pictures" && <Pictures exercise={e} />}
+              {tab === "solution" &&
+                (e.solution ? (
+                  <Explained exercise={e} solution={e.solution} place={cursor} onPlace={setCursor} />
+                ) : (
+                  <p>
+                    {e.setting
+                      ? "Handed in. The solution is shown when everybody has handed in."
+                      : "Handed in. What a real weld truly has nobody knows; how far you agree is shown in the study when everybody has handed in."}
+                  </p>
+                ))}
+            </div>
+          </section>
         </div>
-      </section>
-    </main>
+        {open && (
+          <div className="column docks">
+            <NotTaken bench={bench} onRight={hand.putRight} />
+            <EntryDock key={hand.dockKey} {...hand.dock} />
+          </div>
+        )}
+      </main>
+    </div>
   );
 }
 
 const minutes = (seconds: number) =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`;
 
-type SeenProps = {
+type EndProps = {
   exercise: Exercise;
-  open: boolean;
-  place: number;
-  onPlace: (mm: number) => void;
-  children: ReactNode;
+  bench: Bench;
+  handIn: { mutate: () => void; isPending: boolean; error: unknown };
 };
 
-/** The weld under the lamp; what was in view long enough is told to the server. */
-function Seen({ exercise: e, open, place, onPlace, children }: SeenProps) {
-  const surface = useQuery({
-    queryKey: ["practice-surface", e.id],
-    queryFn: () => api.practiceSurface(e.id),
-    staleTime: Infinity,
-    gcTime: 60_000,
-  });
-  const [lamp, setLamp] = useState<Lamp>({ around: Math.PI * 0.9, up: 0.35 });
-  const [reach, setReach] = useState(70);
-  const [from, setFrom] = useState(0);
-  const queries = useQueryClient();
-  const fillet = e.setting.joint === "tee";
-  const relief = useMemo(() => surface.data && reliefOf(surface.data, fillet, 1), [surface.data, fillet]);
-  useEffect(() => {
-    if (!open || reach > nearEnough) return;
-    const timer = window.setInterval(() => {
-      if (document.visibilityState !== "visible") return;
-      // what is not stored is looked at again: nothing is said of it here
-      api.lookedAt(e.id, Math.max(0, place - reach / 2), Math.min(e.length, place + reach / 2), lookEvery).then(
-        () => queries.invalidateQueries({ queryKey: ["exercise", e.id] }),
-        () => undefined,
-      );
-    }, lookEvery * 1000);
-    return () => window.clearInterval(timer);
-  }, [e.id, e.length, open, place, reach, queries]);
-  const units = e.setting.units ?? "in";
-  return (
-    <>
-      <div>
-        {surface.isError && <p className="fault">{saidBy(surface.error)}</p>}
-        {relief && (
-          <Lit relief={relief} lamp={lamp} onLamp={setLamp} byHeight={false} cursor={place} reach={reach} from={from} />
-        )}
-      </div>
-      <div className="body" role="region" aria-label="Lamp and strip" tabIndex={0}>
-        <Flex gap={18} align="center">
-          <div className="grow">
-            At {showPlace(place, units)} {units}
-            <Slider
-              min={0}
-              max={e.length}
-              step={1}
-              value={place}
-              ariaLabelForHandle="Place along the weld"
-              tooltip={{ open: false }}
-              onChange={onPlace}
-            />
-          </div>
-          <div className="grow">
-            In view: {showPlace(reach, units)} {units}
-            <Slider
-              min={15}
-              max={Math.round(e.length)}
-              value={reach}
-              ariaLabelForHandle="Stretch in view"
-              tooltip={{ open: false }}
-              onChange={setReach}
-            />
-          </div>
-          <div className="grow">
-            Lamp height {Math.round((lamp.up * 180) / Math.PI)}°
-            <Slider
-              min={3}
-              max={85}
-              value={Math.round((lamp.up * 180) / Math.PI)}
-              ariaLabelForHandle="Height of the lamp, degrees"
-              tooltip={{ open: false }}
-              onChange={(v) => setLamp({ ...lamp, up: (v * Math.PI) / 180 })}
-            />
-          </div>
-          <Segmented
-            aria-label="Seen from"
-            value={from}
-            options={[
-              { value: -50, label: e.toes[0]?.name ?? "A" },
-              { value: 0, label: "above" },
-              { value: 50, label: e.toes[1]?.name ?? "B" },
-            ]}
-            onChange={setFrom}
-          />
-        </Flex>
-        {children}
-      </div>
-    </>
-  );
-}
-
-type Act = (act: () => Promise<Exercise>) => Promise<Exercise>;
-
-/** Gauges, the entry line, and the end. */
-function Hand({ exercise: e, place, act }: { exercise: Exercise; place: number; act: Act }) {
-  const [line, setLine] = useState("");
-  const [gauge, setGauge] = useState(e.gauges[0]?.id ?? "");
-  const [toe, setToe] = useState("A");
+/** The signature of a practice weld: nothing can be changed after it, and the truth is shown. */
+function End({ exercise: e, bench, handIn }: EndProps) {
   const { modal } = App.useApp();
-  const units = e.setting.units ?? "in";
-  const chosen = e.gauges.find((g) => g.id === gauge);
-  const record = async () => {
-    if (line.trim() === "") return;
-    await act(() => api.recordLine(e.id, newId(), line)).then(
-      () => setLine(""),
-      () => undefined, // said above
-    );
-  };
-  const handIn = () => {
+  const { verdict } = bench.evaluation;
+  const sign = () => {
     modal.confirm({
-      title:
-        e.verdict === "incomplete"
-          ? "Hand it in although the inspection is incomplete?"
-          : `Hand it in as ${e.verdict}?`,
-      content: "Nothing can be changed after that, and the truth is shown.",
-      okText: "Hand in",
-      cancelText: "Go on looking",
-      onOk: () => {
-        void act(() => api.handIn(e.id)).catch(() => undefined);
-      },
+      title: verdict === "incomplete" ? "Sign although the inspection is incomplete?" : `Sign ${verdict}, as practice?`,
+      content: e.setting
+        ? "Nothing can be changed after that, and the truth is shown. No record of a real weld is made."
+        : "Nothing can be changed after that. The record of the weld itself is not touched.",
+      okText: `Sign ${verdict}`,
+      cancelText: "Go on inspecting",
+      onOk: () => handIn.mutate(),
     });
   };
   return (
     <>
-      <Flex wrap gap={8} align="center">
-        <Select
-          aria-label="Gauge"
-          value={gauge}
-          popupMatchSelectWidth={false}
-          options={e.gauges.map((g) => ({ value: g.id, label: g.title }))}
-          onChange={setGauge}
-        />
-        {chosen?.toe && (
-          <Segmented
-            aria-label="Toe"
-            value={toe}
-            options={e.toes.map((t) => ({ value: t.id, label: t.name }))}
-            onChange={setToe}
-          />
-        )}
-        <Button onClick={() => void act(() => api.holdGauge(e.id, gauge, toe, place)).catch(() => undefined)}>
-          Hold at {showPlace(place, units)}
-        </Button>
-        <b role="status" className="shown">
-          {e.gauged.at(-1)?.words ?? ""}
-        </b>
-      </Flex>
-      <form
-        aria-label="Entry line"
-        className="spaced"
-        onSubmit={(x) => {
-          x.preventDefault();
-          void record();
-        }}
+      {handIn.error !== null && (
+        <p role="alert" className="fault small">
+          {saidBy(handIn.error)}
+        </p>
+      )}
+      <Button
+        {...(verdict === "incomplete" ? { type: "primary" } : signLook(verdict))}
+        disabled={handIn.isPending}
+        onClick={sign}
       >
-        <Flex gap={8}>
-          <Input
-            aria-label="Entry line"
-            value={line}
-            autoComplete="off"
-            autoCapitalize="off"
-            spellCheck={false}
-            placeholder="uc a 2-3 1/32 · pore 4 1/16 · leg 2 5/16 5/16 · none crack overlap"
-            onChange={(x) => setLine(x.target.value)}
-          />
-          <Button type="primary" htmlType="submit">
-            Record
-          </Button>
-        </Flex>
-      </form>
-      <Button onClick={handIn}>Hand in …</Button>
+        Sign as practice …
+      </Button>
     </>
   );
 }
 
-function Recorded({ exercise: e, open, act }: { exercise: Exercise; open: boolean; act: Act }) {
+/** The next one, of the same kind. */
+function Another({ exercise: e }: { exercise: Exercise }) {
+  const go = useNavigate();
+  const begin = useMutation({
+    mutationFn: async (setting: PracticeSetting) => {
+      const id = newId();
+      await api.beginExercise(id, setting);
+      return id;
+    },
+    onSuccess: (id) => void go(`/practice/${id}`),
+  });
+  const { setting } = e;
   return (
-    <Tabs
-      items={[
-        {
-          key: "record",
-          label: `Record (${e.lines.length})`,
-          children: (
-            <>
-              {e.lines.length === 0 && <p className="quiet">Nothing is recorded yet.</p>}
-              {e.lines.map((l) => (
-                <div key={l.id} className="item">
-                  <span>{l.line}</span>
-                  {open && (
-                    <Button type="link" onClick={() => void act(() => api.lineOff(e.id, l.id)).catch(() => undefined)}>
-                      take off
-                    </Button>
-                  )}
-                </div>
-              ))}
-            </>
-          ),
-        },
-        {
-          key: "todo",
-          label: `Still to inspect (${e.todo.length})`,
-          children: e.todo.map((t) => <p key={t}>{t}</p>),
-        },
-        {
-          key: "gauged",
-          label: `Gauged (${e.gauged.length})`,
-          children: [...e.gauged].reverse().map((g, n) => <p key={e.gauged.length - n}>{g.words}</p>),
-        },
-      ]}
-    />
+    <>
+      {setting && !e.study && (
+        <Button type="primary" disabled={begin.isPending} onClick={() => begin.mutate(setting)}>
+          Another like it
+        </Button>
+      )}
+      <Button onClick={() => void go("/practice")}>All practice welds</Button>
+    </>
+  );
+}
+
+/** What was photographed of a real weld. */
+function Pictures({ exercise: e }: { exercise: Exercise }) {
+  return (
+    <div className="body">
+      <Image.PreviewGroup>
+        <Flex wrap gap={10}>
+          {e.pictures.map((p) => (
+            <figure key={p.id}>
+              <Image
+                height={150}
+                src={pictureOf(e.id, p.id)}
+                alt={p.place ? `The weld at ${p.place}` : "The weld, close up"}
+              />
+              <figcaption className="small">{p.place ? `at ${p.place} ${e.units}` : "close up"}</figcaption>
+            </figure>
+          ))}
+        </Flex>
+      </Image.PreviewGroup>
+    </div>
   );
 }

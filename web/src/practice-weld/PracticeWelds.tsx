@@ -23,9 +23,10 @@ const columns: Column<ExerciseRow>[] = [
         <Button type="link" className="named">
           {e.study
             ? `${e.study.title}, weld ${e.study.place} of ${e.study.of}`
-            : `Level ${e.setting.level}, ${e.setting.joint}`}
+            : `Level ${e.setting?.level ?? ""}, ${e.weld}`}
         </Button>
         <div className="small quiet">
+          {e.study && `${e.weld}; `}
           {dayOf(e.begunAt)}, {e.person}
         </div>
       </>
@@ -37,7 +38,13 @@ const columns: Column<ExerciseRow>[] = [
     width: 120,
     value: (e) => (e.right === undefined ? "" : e.found),
     render: (e) =>
-      e.right === undefined ? (e.handedAt ? "others still look" : "not handed in") : `${e.found} of ${e.flaws}`,
+      e.right !== undefined
+        ? `${e.found} of ${e.flaws}`
+        : !e.handedAt
+          ? "not handed in"
+          : e.setting
+            ? "others still look"
+            : "see the study",
   },
   {
     key: "called",

@@ -7,7 +7,7 @@ import { Explained } from "./Explained";
 import EyePage from "./EyePage";
 import PracticeWelds from "./PracticeWelds";
 
-const strip: Exercise["strip"] = {
+const strip: Solution["strip"] = {
   length: 200,
   ticks: [],
   clock: [],
@@ -31,14 +31,15 @@ const exercise: Exercise = {
   handedAt: "2026-11-30T08:05:00Z",
   seconds: 130,
   verdict: "accept",
-  findings: [],
-  todo: [],
-  lines: [{ id: "l1", line: "none crack" }],
+  units: "mm",
+  fillet: true,
+  entries: 1,
+  lit: true,
+  pictures: [],
   gauges: [],
   gauged: [],
   seen: [],
   toes: [],
-  strip,
 };
 
 const solution: Solution = {
@@ -94,6 +95,7 @@ describe("an explained solution", () => {
 const row = (id: string, more: Partial<ExerciseRow>): ExerciseRow => ({
   id,
   setting: { level: 3, joint: "tee" },
+  weld: "5/16 fillet, tee, 8 in",
   person: "Ines Marl",
   begunAt: "2026-11-30T08:00:00Z",
   flaws: 0,

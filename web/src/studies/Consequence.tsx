@@ -16,6 +16,7 @@ export function Consequence({ id, study: g }: { id: string; study: GaugeStudy })
   const [form, setForm] = useState({
     limit: g.tolerance === undefined ? "" : numberOf(g.tolerance),
     guard: "0",
+    side: /leg|throat|size/.test(g.quantity) ? "least" : "most",
     kind: /undercut/.test(g.quantity) ? "undercut" : "none",
     mean: "",
     sd: "",
@@ -24,6 +25,7 @@ export function Consequence({ id, study: g }: { id: string; study: GaugeStudy })
   const asked = {
     limit: number(settled.limit) ?? NaN,
     guard: number(settled.guard) ?? 0,
+    least: settled.side === "least",
     kind: settled.kind === "none" ? undefined : settled.kind,
     mean: number(settled.mean),
     sd: number(settled.sd),
@@ -51,7 +53,18 @@ export function Consequence({ id, study: g }: { id: string; study: GaugeStudy })
     <section aria-label="What is signed wrongly">
       <h3>What is signed wrongly?</h3>
       <FormGrid>
-        {text("limit", `Most that is allowed, ${g.units}`)}
+        {text("limit", `Limit, ${g.units}`)}
+        <ChoiceField
+          id="risk-side"
+          label="It is"
+          span={4}
+          value={form.side}
+          options={[
+            ["most", "the most allowed"],
+            ["least", "the least allowed"],
+          ]}
+          onChange={(side) => setForm({ ...form, side: side ?? "most" })}
+        />
         {text("guard", "Guard band, standard uncertainties")}
         <ChoiceField
           id="risk-kind"
@@ -70,7 +83,7 @@ export function Consequence({ id, study: g }: { id: string; study: GaugeStudy })
         {text("mean", `Mean of the true values, ${g.units}`, r ? `${numberOf(r.mean)}, as the parts` : undefined)}
         {text("sd", `Their standard deviation, ${g.units}`, r ? `${numberOf(r.sd)}, as the parts` : undefined)}
       </FormGrid>
-      {!ready && <p className="quiet">Say the most that is allowed.</p>}
+      {!ready && <p className="quiet">Say the limit.</p>}
       {risk.isError && <p className="fault">{saidBy(risk.error)}</p>}
       {r && (
         <>

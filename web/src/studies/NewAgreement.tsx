@@ -1,4 +1,4 @@
-import { Form, Select, Slider } from "antd";
+import { Form, Segmented, Select, Slider } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, problemsByField } from "../lib/api";
@@ -9,12 +9,18 @@ import { newId } from "../lib/id";
 
 const may = ["INSPECTOR", "INSTRUCTOR", "LEARNER", "QUALITY_MANAGER"];
 
-/** The same made-up welds for several people, each twice, shuffled. */
+/** The same welds for several people, each twice, shuffled. */
 export function NewAgreement({ onStored, onLeave }: { onStored: (id: string) => void; onLeave: () => void }) {
   const [title, setTitle] = useState("");
   const [people, setPeople] = useState<string[]>([]);
   const [welds, setWelds] = useState(10);
   const [setting, setSetting] = useState({ level: 3, joint: "tee", units: "in", criteria: "d1.1-static" });
+  const [real, setReal] = useState<string[]>();
+  const judgeable = useQuery({
+    queryKey: ["judgeable-welds"],
+    queryFn: api.judgeableWelds,
+    enabled: real !== undefined,
+  });
   const [fault, setFault] = useState<unknown>();
   const queries = useQueryClient();
   const everybody = useQuery({ queryKey: ["people"], queryFn: api.people });
@@ -22,7 +28,7 @@ export function NewAgreement({ onStored, onLeave }: { onStored: (id: string) => 
   const store = async () => {
     const id = newId();
     try {
-      await api.beginAgreement(id, { title, people, welds, setting });
+      await api.beginAgreement(id, real ? { title, people, inspections: real } : { title, people, welds, setting });
       await queries.invalidateQueries({ queryKey: ["studies"] });
       onStored(id);
     } catch (x) {
@@ -37,7 +43,8 @@ export function NewAgreement({ onStored, onLeave }: { onStored: (id: string) => 
       <Form className="body" onFinish={() => void store()}>
         <p>
           Each person finds the welds under Practice welds, one after another, in an order of their own, and sees each
-          twice. Nobody sees the others’ record or the truth before all have handed in.
+          twice. Of a weld of the shop they see its pictures and its scanned surface, under no mark. Nobody sees the
+          others’ record or the truth before all have handed in.
         </p>
         <FormGrid>
           <TextField
@@ -60,50 +67,112 @@ export function NewAgreement({ onStored, onLeave }: { onStored: (id: string) => 
               onChange={setPeople}
             />
           </Field>
-          <Field id="welds" label={`Welds: ${welds}, so ${2 * welds} for each person`} problem={problems.welds}>
-            <Slider
-              id="welds"
-              min={2}
-              max={30}
-              value={welds}
-              ariaLabelForHandle="How many welds"
-              tooltip={{ open: false }}
-              onChange={setWelds}
+          <Field id="which" label="Welds">
+            <Segmented
+              aria-label="Which welds"
+              value={real ? "real" : "made-up"}
+              options={[
+                { value: "made-up", label: "made up, their truth is known" },
+                { value: "real", label: "of the shop" },
+              ]}
+              onChange={(v) => setReal(v === "real" ? [] : undefined)}
             />
           </Field>
-          <ChoiceField
-            id="level"
-            label="Level"
-            span={4}
-            value={String(setting.level)}
-            options={["1", "2", "3", "4", "5"].map((l): [string, string] => [l, l])}
-            onChange={(v) => setSetting({ ...setting, level: Number(v ?? 3) })}
-          />
-          <ChoiceField
-            id="joint"
-            label="Joint"
-            span={4}
-            value={setting.joint}
-            options={[
-              ["tee", "fillet, tee"],
-              ["butt", "butt, CJP"],
-            ]}
-            onChange={(joint) => setSetting({ ...setting, joint: joint ?? "tee" })}
-          />
-          <ChoiceField
-            id="units"
-            label="Units"
-            span={4}
-            value={setting.units}
-            options={[
-              ["in", "inches"],
-              ["mm", "millimeters"],
-            ]}
-            onChange={(units) => setSetting({ ...setting, units: units ?? "in" })}
-          />
+          {real ? (
+            <Field
+              id="inspections"
+              label="Welds with a scan or pictures"
+              required
+              problem={problems.inspections ?? problems.welds}
+            >
+              <Select
+                {...saidOf({ id: "inspections", problem: problems.inspections ?? problems.welds })}
+                mode="multiple"
+                loading={judgeable.isPending}
+                showSearch={{ optionFilterProp: "label" }}
+                value={real}
+                options={(judgeable.data ?? []).map((w) => ({
+                  value: w.inspection,
+                  label: `${w.mark}, ${w.words}: ${[
+                    w.scan && "scan",
+                    w.pictures > 0 && `${w.pictures} ${w.pictures === 1 ? "picture" : "pictures"}`,
+                  ]
+                    .filter(Boolean)
+                    .join(", ")}`,
+                }))}
+                onChange={setReal}
+              />
+            </Field>
+          ) : (
+            <MadeUp
+              welds={welds}
+              setWelds={setWelds}
+              setting={setting}
+              setSetting={setSetting}
+              problem={problems.welds}
+            />
+          )}
         </FormGrid>
         <FormFoot fault={fault} word="Hand the welds out" onLeave={onLeave} />
       </Form>
     </section>
+  );
+}
+
+type Setting = { level: number; joint: string; units: string; criteria: string };
+type MadeUpProps = {
+  welds: number;
+  setWelds: (n: number) => void;
+  setting: Setting;
+  setSetting: (s: Setting) => void;
+  problem?: string;
+};
+
+/** How many made-up welds, and of what kind. */
+function MadeUp({ welds, setWelds, setting, setSetting, problem }: MadeUpProps) {
+  return (
+    <>
+      <Field id="welds" label={`Welds: ${welds}, so ${2 * welds} for each person`} problem={problem}>
+        <Slider
+          id="welds"
+          min={2}
+          max={30}
+          value={welds}
+          ariaLabelForHandle="How many welds"
+          tooltip={{ open: false }}
+          onChange={setWelds}
+        />
+      </Field>
+      <ChoiceField
+        id="level"
+        label="Level"
+        span={4}
+        value={String(setting.level)}
+        options={["1", "2", "3", "4", "5"].map((l): [string, string] => [l, l])}
+        onChange={(v) => setSetting({ ...setting, level: Number(v ?? 3) })}
+      />
+      <ChoiceField
+        id="joint"
+        label="Joint"
+        span={4}
+        value={setting.joint}
+        options={[
+          ["tee", "fillet, tee"],
+          ["butt", "butt, CJP"],
+        ]}
+        onChange={(joint) => setSetting({ ...setting, joint: joint ?? "tee" })}
+      />
+      <ChoiceField
+        id="units"
+        label="Units"
+        span={4}
+        value={setting.units}
+        options={[
+          ["in", "inches"],
+          ["mm", "millimeters"],
+        ]}
+        onChange={(units) => setSetting({ ...setting, units: units ?? "in" })}
+      />
+    </>
   );
 }

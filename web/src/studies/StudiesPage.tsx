@@ -10,6 +10,7 @@ import { useActor } from "../lib/session";
 import { TopBar } from "../lib/TopBar";
 import { NewAgreement } from "./NewAgreement";
 import { NewGaugeStudy } from "./NewGaugeStudy";
+import { SignedWrongly } from "./SignedWrongly";
 import { StudyCard } from "./StudyCard";
 
 const columns: Column<StudyRow>[] = [
@@ -61,6 +62,11 @@ export default function StudiesPage() {
             )}
           </header>
           <div className="body">
+            {holds(actor, "QUALITY_MANAGER") && (
+              <Button type="link" className="start" onClick={() => void go("/studies/risks")}>
+                What is signed wrongly, criterion by criterion?
+              </Button>
+            )}
             {studies.isError && (
               <p role="alert" className="fault">
                 {saidBy(studies.error)}
@@ -90,7 +96,8 @@ export default function StudiesPage() {
         {id === "agreement" && (
           <NewAgreement onStored={(s) => void go(`/studies/${s}`)} onLeave={() => void go("/studies")} />
         )}
-        {id !== undefined && id !== "new" && id !== "agreement" && <StudyCard key={id} id={id} />}
+        {id === "risks" && <SignedWrongly onLeave={() => void go("/studies")} />}
+        {id !== undefined && !["new", "agreement", "risks"].includes(id) && <StudyCard key={id} id={id} />}
       </main>
     </div>
   );

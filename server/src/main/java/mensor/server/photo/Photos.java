@@ -1,6 +1,7 @@
 package mensor.server.photo;
 
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -76,6 +77,14 @@ public class Photos {
     @Transactional(readOnly = true)
     public List<StoredPhoto> of(UUID inspection) {
         return List.copyOf(photos.findByInspectionIdOrderByAddedAt(inspection));
+    }
+
+    /** How many pictures the inspections have that were photographed last. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Integer> photographed(int most) {
+        Map<UUID, Integer> counts = new LinkedHashMap<>();
+        photos.counted(most).forEach(c -> counts.put((UUID) c[0], ((Number) c[1]).intValue()));
+        return counts;
     }
 
     /** A revision begins with the pictures of the inspection it amends. */

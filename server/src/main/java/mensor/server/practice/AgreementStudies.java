@@ -77,6 +77,25 @@ public class AgreementStudies implements AgreementProgress {
     public record AgreementForm(
             String title, List<UUID> people, Integer welds, SettingForm setting, List<UUID> inspections) {}
 
+    /**
+     * A weld of the shop that can be judged from its pictures or its scan.
+     *
+     * @param words the joint in words
+     */
+    public record JudgeableWeldView(UUID inspection, String mark, String words, int pictures, boolean scan) {}
+
+    @Transactional(readOnly = true)
+    public List<JudgeableWeldView> judgeable(Actor actor) {
+        return evidence.inspections().entrySet().stream()
+                .map(e -> {
+                    StoredJoint joint = inspections.joint(actor, e.getKey());
+                    return new JudgeableWeldView(
+                            e.getKey(), joint.mark(), joint.inWords(), e.getValue(), evidence.hasSurface(e.getKey()));
+                })
+                .sorted(Comparator.comparing(JudgeableWeldView::mark))
+                .toList();
+    }
+
     @Transactional
     public void begin(Actor actor, UUID id, AgreementForm form) {
         begin(actor, id, form, chance);

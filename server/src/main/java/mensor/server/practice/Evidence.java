@@ -1,6 +1,8 @@
 package mensor.server.practice;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
 import mensor.server.photo.Photos;
@@ -14,6 +16,8 @@ import org.springframework.stereotype.Component;
 /** What can be seen of a real weld by who has only the study: pictures and the scanned surface, nothing of what was recorded of it. */
 @Component
 class Evidence {
+    private static final int MOST = 100;
+
     private final Photos photos;
     private final ScanLines scans;
 
@@ -50,6 +54,17 @@ class Evidence {
         boolean fillet = InspectionParts.readJoint(weld.joint(), weld.unit()).isFillet();
         return scans.surfaceAlone(weld.inspection(), fillet)
                 .orElseThrow(() -> Refusal.notFound("this weld was not scanned"));
+    }
+
+    /** The inspections that can be judged from here, those of late: how many pictures each has. */
+    Map<UUID, Integer> inspections() {
+        Map<UUID, Integer> pictures = new LinkedHashMap<>(photos.photographed(MOST));
+        scans.scanned(MOST).stream().filter(scans::hasSurface).forEach(i -> pictures.putIfAbsent(i, 0));
+        return pictures;
+    }
+
+    boolean hasSurface(UUID inspection) {
+        return scans.hasSurface(inspection);
     }
 
     /** Something to judge by. */

@@ -54,11 +54,31 @@ class ExerciseController {
             @AuthenticationPrincipal Actor actor,
             @PathVariable UUID id,
             @RequestParam double limit,
+            @RequestParam(defaultValue = "false") boolean least,
             @RequestParam(required = false) Double mean,
             @RequestParam(required = false) Double sd,
             @RequestParam(defaultValue = "0") double guard,
             @RequestParam(required = false) String kind) {
-        return risks.of(actor, id, limit, mean, sd, guard, kind);
+        return risks.of(actor, id, new Risks.AskedRisk(limit, least, mean, sd, guard, kind));
+    }
+
+    /** The welds of the shop that an agreement study may take. */
+    @GetMapping("/studies/judgeable-welds")
+    List<AgreementStudies.JudgeableWeldView> judgeable(@AuthenticationPrincipal Actor actor) {
+        return agreements.judgeable(actor);
+    }
+
+    /** What is signed wrongly, criterion by criterion, of a joint as it is typed. */
+    @GetMapping("/studies/risks")
+    RisksView risks(
+            @AuthenticationPrincipal Actor actor,
+            @RequestParam String criteria,
+            @RequestParam String joint,
+            @RequestParam String units,
+            @RequestParam String thickness,
+            @RequestParam(required = false) String size,
+            @RequestParam(defaultValue = "0") double guard) {
+        return risks.byCriterion(actor, new TypicalJoint(criteria, joint, units, thickness, size), guard);
     }
 
     /** Gives the same made-up welds to several people, each twice, shuffled. */

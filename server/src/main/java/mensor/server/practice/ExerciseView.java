@@ -24,6 +24,7 @@ public record ExerciseView(
         String weld,
         String code,
         String units,
+        boolean fillet,
         double length,
         String person,
         Instant begunAt,

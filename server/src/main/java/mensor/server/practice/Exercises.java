@@ -40,7 +40,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Made-up welds to practice on. A person's own are private until they are handed in; then an instructor and the quality manager see them too. */
 @Service
 public class Exercises {
-    private static final int ROWS = 420;
+    private static final int ROWS = 640;
     private static final int ACROSS = 200;
     private static final int MOST_ENTRIES = 400;
     private static final int MOST_GAUGED = 500;
@@ -334,6 +334,7 @@ public class Exercises {
                 b.title(),
                 b.code(),
                 b.asHandedOut().unit().symbol(),
+                b.joint().isFillet(),
                 b.length(),
                 people.nameOf(e.personId()),
                 e.begunAt(),
@@ -346,7 +347,7 @@ public class Exercises {
                 !real || evidence.hasSurface(benches.realWeld(e)),
                 real ? evidence.pictures(benches.realWeld(e)) : List.of(),
                 Arrays.stream(PracticeGauge.values())
-                        .filter(g -> !real && isFor(g, b.setting().fillet()))
+                        .filter(g -> !real && isFor(g, b.joint().isFillet()))
                         .map(g -> new PracticeGaugeView(g.id(), g.title(), held(g)))
                         .toList(),
                 b.content().gauged().stream()

@@ -145,8 +145,8 @@ final class PracticeBench {
                 if (g.verdict() == Verdict.INCOMPLETE && f.verdict() == Verdict.ACCEPT) {
                     left.add(f.criterion().title().toLowerCase(Locale.ROOT));
                 } else {
-                    why.add(f.criterion().title() + ": truly " + f.verdict().id() + " ("
-                            + f.reason().words() + "), recorded " + g.verdict().id());
+why.add(f.criterion().title() + ": truly " + f.verdict().id() + ", recorded "
+                            + g.verdict().id());
                 }
             }
         }

@@ -243,6 +243,12 @@ public class ScanLines {
         return scans.drawn(inspection).isPresent();
     }
 
+    /** The inspections that were scanned last. */
+    @Transactional(readOnly = true)
+    public List<UUID> scanned(int most) {
+        return scans.scanned(most);
+    }
+
     private byte[] surface(ScanEntity scan, boolean fillet) {
         List<float[]> rows = new ArrayList<>();
         for (Profile p : store.thinned(scan.drawnAs(), SURFACE_PROFILES)) {

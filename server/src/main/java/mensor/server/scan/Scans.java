@@ -85,6 +85,10 @@ public class Scans implements InspectionScans {
                 .toList();
     }
 
+    List<UUID> scanned(int most) {
+        return scans.scanned(most);
+    }
+
     /** The newest scan of an inspection that can be drawn. */
     Optional<ScanEntity> drawn(UUID inspection) {
         return scans.findByInspectionIdOrderByAddedAt(inspection).stream()

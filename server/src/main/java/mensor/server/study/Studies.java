@@ -1,8 +1,11 @@
 package mensor.server.study;
 
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import mensor.exchange.AgreementFile;
 import mensor.exchange.GaugeStudyFile;
@@ -75,6 +78,17 @@ public class Studies {
     @Transactional(readOnly = true)
     public StudyView open(UUID id) {
         return view(find(id));
+    }
+
+    /** The newest gauge study of a quantity, those that the register takes first. */
+    @Transactional(readOnly = true)
+    public Optional<StudyView> newestOf(Predicate<String> quantity) {
+        return studies.findAllByOrderByRecordedAtDesc().stream()
+                .filter(s -> isGauge(s) && !s.isWithdrawn())
+                .filter(s -> quantity.test(GaugeStudyFile.read(s.content()).quantity()))
+                .map(this::view)
+                .sorted(Comparator.comparing(v -> !v.gauge().inUse()))
+                .findFirst();
     }
 
     public String titleOf(UUID id) {
