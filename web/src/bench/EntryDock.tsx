@@ -1,5 +1,5 @@
 import { Button } from "antd";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { saidBy } from "../lib/api";
 import { isPractice } from "../lib/api-bench";
 import { newId } from "../lib/id";
@@ -7,6 +7,7 @@ import { Clash } from "./Clash";
 import { DockField, ReadWith } from "./DockField";
 import { DrawPanel } from "./DrawPanel";
 import { EntryLine } from "./EntryLine";
+import { Gloves } from "./Gloves";
 import { KindsBar } from "./KindsBar";
 import { contentOf, measures } from "./kinds";
 import { PhotoButton } from "./PhotoButton";
@@ -17,8 +18,23 @@ import { useDock, type Dock, type DockProps } from "./useDock";
 
 const nobody = () => undefined;
 
-/** Where things are recorded: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter records. */
+const glovesKey = "mensor.gloves";
+
+/** With gloves on, one question after the other; else the line, the kinds and their form. */
 export function EntryDock(props: DockProps) {
+  const [gloves, setGloves] = useState(() => window.localStorage.getItem(glovesKey) === "on");
+  const put = (on: boolean) => {
+    window.localStorage.setItem(glovesKey, on ? "on" : "off");
+    setGloves(on);
+  };
+  const { bench, doing, cursor, editing, drawn, line, onCursor = nobody } = props;
+  if (gloves && !editing && !drawn && line === undefined)
+    return <Gloves bench={bench} doing={doing} cursor={cursor} onCursor={onCursor} onLeave={() => put(false)} />;
+  return <BareHandDock {...props} onGloves={() => put(true)} />;
+}
+
+/** Where things are recorded: a line, a kind and what the gauge showed, a stretch drawn. Letters pick a kind, Enter records. */
+function BareHandDock(props: DockProps & { onGloves: () => void }) {
   const { bench, doing, editing, drawn, line, later = 0, onLater = nobody, onDrawn = nobody, onDone } = props;
   const form = useRef<HTMLFormElement>(null);
   const dock = useDock(form, props);
@@ -26,7 +42,14 @@ export function EntryDock(props: DockProps) {
   const readWith = spec && measures(spec) && (
     <ReadWith bench={bench} known={dock.gauges} value={typed.gauge ?? ""} onChange={(v) => dock.update({ gauge: v })} />
   );
-  const undo = <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />;
+  const undo = (
+    <>
+      <UndoRedo doing={doing} onSaid={setSaid} onFault={setFault} />
+      <Button title="Large targets, one question at a time" onClick={props.onGloves}>
+        Gloves
+      </Button>
+    </>
+  );
   const station = dock.isStation && !editing;
   return (
     <section className="card column dock" aria-label="Record">

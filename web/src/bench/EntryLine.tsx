@@ -198,7 +198,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
         >
           ?
         </Button>
-        {side}
+        {text === "" && side /* what was typed has an undo of its own, and wants the room */}
       </Flex>
       {text !== "" && (
         <Flex wrap align="center" gap={6} className="means" role="status" aria-busy={stillRead}>
@@ -223,6 +223,7 @@ export function EntryLine({ bench, doing, focused = false, start, side, onMarks 
                 .slice(-2)
                 .map((x) => inWords(x, bench))
                 .join(" · ")}
+              {!several && last?.readAs && <span className="quiet"> · heard: {last.readAs}</span>}
             </b>
           ) : (
             <span className="quiet">then: {last?.expects.join(", ")}</span>

@@ -212,7 +212,7 @@ async function sendStep(look: string, s: Step): Promise<Bench> {
     case "putAll":
       return api.putAll(look, s.entries);
     case "line":
-      return api.putAll(look, entriesOf(await api.lines(look, s.lines, s.before), s.ids));
+      return api.putAll(look, entriesOf(chalked(await api.lines(look, s.lines, s.before)), s.ids));
     case "takeOff":
       return api.takeOff(look, { id: s.entry, version: s.version });
     case "restore":
@@ -229,6 +229,13 @@ async function sendStep(look: string, s: Step): Promise<Bench> {
     case "photoOn":
       return api.photoOn(look, s.photo);
   }
+}
+
+/** What was said while nobody could read it is seen before it is recorded: it waits for a hand. */
+function chalked(views: Awaited<ReturnType<typeof api.lines>>) {
+  const heard = views.find((v) => v.readAs && !v.problem);
+  if (heard) throw new Refused(422, `heard as ${heard.readAs ?? ""}: see it, then record it`, [], undefined);
+  return views;
 }
 
 /** What lines were read as, under ids that are the same each time they are read. */

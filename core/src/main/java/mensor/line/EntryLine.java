@@ -16,7 +16,8 @@ import mensor.weld.Named;
  * What a hand would chalk on the plate, in one line: {@code uc a 12-14 1/32}, {@code leg 6 5/16 1/4}, {@code none crack overlap}.
  * A kind, then its arguments apart by spaces. A length is one word ({@code 1-1/8}); two words are joined to one
  * ({@code 1 1/8}) only where the line cannot be read otherwise. A line that begins with a place or a toe repeats the kind before
- * it. The order of preference is fixed, so that a line always means the same.
+ * it. The order of preference is fixed, so that a line always means the same. What a tablet's dictation writes ("undercut web toe
+ * twelve to fourteen one thirty-second deep") is put into such a line first.
  */
 public final class EntryLine {
     static final String NONE = "none";
@@ -40,6 +41,7 @@ public final class EntryLine {
      * @param to where it ends
      * @param expects what may come next
      * @param completions words that may stand where the line ends
+     * @param readAs of what was said: the line that a hand would chalk
      */
     public record Parse(
             List<TypedEntry> entries,
@@ -48,14 +50,66 @@ public final class EntryLine {
             int from,
             int to,
             List<String> expects,
-            List<String> completions) {
+            List<String> completions,
+            Optional<String> readAs) {
+        Parse(
+                List<TypedEntry> entries,
+                String kind,
+                Optional<String> problem,
+                int from,
+                int to,
+                List<String> expects,
+                List<String> completions) {
+            this(entries, kind, problem, from, to, expects, completions, Optional.empty());
+        }
+
+        /** Of a line that was said: places in the chalked one are none in what was said. */
+        private Parse as(String written, int end) {
+            return new Parse(
+                    entries,
+                    kind,
+                    problem,
+                    0,
+                    problem.isPresent() ? end : 0,
+                    expects,
+                    completions,
+                    Optional.of(written));
+        }
+
         public boolean isWhole() {
             return !entries.isEmpty() && problem.isEmpty();
         }
     }
 
-    /** @param before the kind of the line before, or empty */
+    /**
+     * Reads what is chalked, and what is said where it is not chalked so.
+     *
+     * @param before the kind of the line before, or empty
+     */
     public Parse read(String line, String before) {
+        Parse chalked = chalked(line, before);
+        if (chalked.isWhole()
+                || chalked.problem().isEmpty() && !chalked.completions().isEmpty()) {
+            return chalked;
+        }
+        Optional<Parse> heard = heard(line, before, false);
+        if (heard.isEmpty() || heard.get().isWhole()) {
+            return heard.orElse(chalked);
+        }
+        return heard(line, before, true).filter(Parse::isWhole).orElseGet(heard::get);
+    }
+
+    /** Empty where nothing in the line is said rather than chalked, and what it says is not whole. */
+    private Optional<Parse> heard(String line, String before, boolean apart) {
+        return SpokenLine.of(line, joint, apart).flatMap(said -> {
+            Parse p = said.written()
+                    .map(w -> chalked(w + " ", before).as(w, line.length()))
+                    .orElseGet(() -> wrong(before, said.stuck().orElseThrow(), said.problem()));
+            return p.isWhole() || said.spoken() ? Optional.of(p) : Optional.empty();
+        });
+    }
+
+    private Parse chalked(String line, String before) {
         List<Token> tokens = tokens(line);
         if (tokens.isEmpty()) {
             return open(before, List.of("a kind"), Kinds.beginning(""));

@@ -112,7 +112,7 @@ class EntryLineTest {
         "uc a 12-14 1/32 deep, deep, one word too many",
         "uc a 12-14 deep, deep, depth",
         "uc a 14-12 1/32, 14-12, from–to",
-        "pore 7 1/16 three, three, one word too many",
+        "uc a 12-14 .03 .04, .04, one word too many",
         "pore x 1/16, x, is not a length",
         "krack 18, krack, no kind",
         "none readiness, readiness, no criterion that an inspection can clear",

@@ -66,6 +66,39 @@ class TrainTheEyeTest extends InTheBrowser {
         assertThat(page.getByText(Pattern.compile("\\d welds? handed in"))).isVisible();
     }
 
+    /** The bench hears what a tablet's dictation writes, and shows it before it is recorded; with gloves each question is a touch. */
+    @Test
+    void theBenchIsSpokenToAndTouchedWithGloves() {
+        Page page = as("june");
+        page.navigate(mensor.address() + "/practice");
+        button(page, "Begin").click();
+        Locator line = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Entry line"));
+        line.fill("undercut web toe two to three about one thirty-second deep");
+        assertThat(page.locator(".dock mark")).hasText("about");
+        line.fill("undercut web toe two to three one thirty-second deep");
+        assertThat(page.locator(".dock").getByText("heard: undercut a 2..3 1/32"))
+                .isVisible();
+        assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Entries (0)")))
+                .isVisible();
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Entries (1)")))
+                .isVisible();
+        button(page, "Gloves").click();
+        for (String target : new String[] {"Undercut", "flange toe", "4", "+ 1", "5", "1/32"}) {
+            page.locator(".dock")
+                    .getByRole(
+                            AriaRole.BUTTON,
+                            new Locator.GetByRoleOptions().setName(target).setExact(true))
+                    .click();
+        }
+        assertFits(page);
+        button(page, "Record").click();
+        assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Entries (2)")))
+                .isVisible();
+        button(page, "Gloves off").click();
+        assertThat(line).isVisible();
+    }
+
     /** Each sees the two welds twice; nobody is told anything before the last is handed in. */
     @Test
     void threePeopleSeeTheSameWelds() {

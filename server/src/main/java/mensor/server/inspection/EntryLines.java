@@ -39,6 +39,7 @@ public class EntryLines {
      *
      * @param from where in the line the problem begins, {@code to} where it ends
      * @param marks where its indications would stand on the strip
+     * @param readAs of a line that was said: what a hand would chalk for it
      */
     public record LineView(
             List<LineEntry> entries,
@@ -48,7 +49,8 @@ public class EntryLines {
             int to,
             List<String> expects,
             List<String> completions,
-            List<StripDrawing.Mark> marks) {}
+            List<StripDrawing.Mark> marks,
+            @Nullable String readAs) {}
 
     /** Reads lines by the joint alone: nothing is judged for a preview. */
     List<LineView> read(StoredJoint entity, LinesForm form) {
@@ -87,11 +89,28 @@ public class EntryLines {
             }
         }
         return new LineView(
-                entries, u.kind(), u.problem().orElse(null), u.from(), u.to(), u.expects(), u.completions(), marks);
+                entries,
+                u.kind(),
+                u.problem().orElse(null),
+                u.from(),
+                u.to(),
+                u.expects(),
+                u.completions(),
+                marks,
+                u.readAs().orElse(null));
     }
 
     private static LineView refused(EntryLine.Parse u, String problem) {
-        return new LineView(List.of(), u.kind(), problem, 0, 0, u.expects(), u.completions(), List.of());
+        return new LineView(
+                List.of(),
+                u.kind(),
+                problem,
+                0,
+                0,
+                u.expects(),
+                u.completions(),
+                List.of(),
+                u.readAs().orElse(null));
     }
 
     /** Checks that the weld can have the entry, and says where an indication would be drawn. */

@@ -145,7 +145,7 @@ final class PracticeBench {
                 if (g.verdict() == Verdict.INCOMPLETE && f.verdict() == Verdict.ACCEPT) {
                     left.add(f.criterion().title().toLowerCase(Locale.ROOT));
                 } else {
-why.add(f.criterion().title() + ": truly " + f.verdict().id() + ", recorded "
+                    why.add(f.criterion().title() + ": truly " + f.verdict().id() + ", recorded "
                             + g.verdict().id());
                 }
             }

@@ -1,0 +1,187 @@
+package mensor.line;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** What is said for a kind, a criterion or a stretch, and the words that say nothing by themselves. */
+final class SpokenWords {
+    private SpokenWords() {}
+
+    /** Longest first, so that "crater crack" is no crater. */
+    private static final Comparator<String> LONGEST =
+            Comparator.<String>comparingInt(p -> -p.split(" ").length).thenComparing(Comparator.naturalOrder());
+
+    private static Map<String, String> phrases(String... pairs) {
+        Map<String, String> all = new TreeMap<>(LONGEST);
+        for (String pair : pairs) {
+            String[] sides = pair.split(" = ");
+            for (String phrase : sides[0].split(" \\| ")) {
+                all.put(phrase, sides[1]);
+            }
+        }
+        return all;
+    }
+
+    /** Each leads to the kind's word, and perhaps to one more word of its line. */
+    static final Map<String, String> KINDS = phrases(
+            "leg | legs | leg size | leg sizes | leg length | leg lengths = leg",
+            "throat | throat thickness = throat",
+            "blade | blade goes | gauge goes | goes | fillet gauge goes | go gauge = blade",
+            "crown | crown height | reinforcement | cap height | weld reinforcement = crown",
+            "root reinforcement | root height | reinforcement at the root = root",
+            "convexity = convexity",
+            "concavity = concavity",
+            "undercut | under cut | undercutting = uc",
+            "pore | pores | porosity | pinhole | pinholes | gas pore | gas pores = pore",
+            "crack | cracks | cracking = crack",
+            "crater crack | crater cracks | crack in the crater = crack crater",
+            "toe crack | toe cracks | crack at the toe = crack toe",
+            "base metal crack | crack in the base metal = crack base",
+            "incomplete fusion | lack of fusion | missing fusion | cold fusion | fusion = fusion",
+            "overlap | cold lap | roll over | rollover = overlap",
+            "undersize | under size | undersized | too small = undersize",
+            "underfill | underfilled | under fill = underfill",
+            "crater | unfilled crater | open crater = crater",
+            "filled crater = crater filled",
+            "slag | slag island | slag islands = slag",
+            "trapped slag | slag trapped = slag trapped",
+            "covering slag | slag covering = slag covering",
+            "spatter | splatter = spatter",
+            "loose spatter | spatter loose = spatter loose",
+            "tight spatter | spatter tight = spatter tight",
+            "arc strike | arc strikes | stray arc | stray arc strike = arc",
+            "incomplete penetration | lack of penetration | missing penetration = penetration",
+            "melt through | excessive melt through = melt",
+            "root concavity | concave root | suck back | suckback = concave-root",
+            "burn through | blow through = burn",
+            "offset | misalignment | high low | hi lo | high lo = offset",
+            "restart | poor restart | bad restart = restart",
+            "too short | weld too short | short weld | weld is too short = short",
+            "not as drawn = drawing");
+
+    static final Map<String, String> CRITERIA = phrases(
+            "crack | cracks | cracking = crack",
+            "incomplete fusion | lack of fusion | missing fusion | fusion = fusion",
+            "crater | craters | unfilled craters = crater",
+            "overlap | overlaps | cold lap = overlap",
+            "profile | profile faults = profile",
+            "length | short welds = length",
+            "as drawn | drawing = as-drawn",
+            "undercut | undercuts | under cut = undercut",
+            "porosity | pores | pore | pinholes = porosity",
+            "arc strike | arc strikes | stray arc = arc-strike",
+            "slag = slag",
+            "spatter | splatter = spatter",
+            "root | root faults = root",
+            "misalignment | offset | high low = misalignment");
+
+    static final Set<String> NONE = Set.of("none", "no", "nothing", "neither");
+
+    /** Words beside the criteria in a sentence that says none was seen. */
+    static final Set<String> BESIDE_NONE = Set.of(
+            "seen",
+            "see",
+            "found",
+            "visible",
+            "i",
+            "of",
+            "the",
+            "there",
+            "is",
+            "are",
+            "was",
+            "were",
+            "and",
+            "or",
+            "nor",
+            "any",
+            "a",
+            "for",
+            "inspected",
+            "at",
+            "all",
+            "anywhere");
+
+    /** From the datum to the end. */
+    static final List<String> WHOLE = List.of(
+            "the whole length",
+            "the full length",
+            "whole length",
+            "full length",
+            "entire length",
+            "the entire length",
+            "all along",
+            "the whole weld",
+            "whole weld",
+            "end to end",
+            "everywhere",
+            "all the way");
+
+    static final Set<String> UP_TO = Set.of("to", "through", "thru", "until", "till", "–", "-");
+
+    /** Said around what is recorded; none of them takes anything back or makes it less certain. */
+    static final Set<String> FILLERS = Set.of(
+            "the",
+            "is",
+            "are",
+            "was",
+            "were",
+            "there",
+            "there's",
+            "i",
+            "we",
+            "see",
+            "seen",
+            "found",
+            "have",
+            "with",
+            "of",
+            "deep",
+            "depth",
+            "diameter",
+            "size",
+            "across",
+            "an",
+            "on",
+            "in",
+            "it",
+            "inch",
+            "inches",
+            "mark",
+            "and",
+            "by",
+            "from",
+            "reads",
+            "read",
+            "reading",
+            "measures",
+            "measured",
+            "at",
+            "toe",
+            "side",
+            "place",
+            "station",
+            "datum",
+            "long",
+            "missing",
+            "length",
+            "height",
+            "each",
+            "high",
+            "smooth",
+            "them",
+            "which",
+            "least",
+            "laps",
+            "width",
+            "face",
+            "metal",
+            "weld",
+            "only",
+            "goes",
+            "checked",
+            "a");
+}
