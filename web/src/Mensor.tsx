@@ -33,6 +33,7 @@ const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
 const ShopHistory = lazy(() => import("./history/ShopHistory"));
+const WeldMapPage = lazy(() => import("./map/WeldMapPage"));
 const PracticeWelds = lazy(() => import("./practice-weld/PracticeWelds"));
 const PracticeBench = lazy(() => import("./practice-weld/PracticeBench"));
 const WeldLink = lazy(() => import("./worklist/WeldLink"));
@@ -120,6 +121,7 @@ export function Mensor() {
           <Route path="/repairs" element={<RepairsPage />} />
           <Route path="/defects/:id" element={<TicketPage />} />
           <Route path="/reject-rates" element={<RejectRates />} />
+          <Route path="/jobs/:id/map" element={<WeldMapPage />} />
           <Route path="/jobs" element={<Jobs />} />
           <Route path="/jobs/:id" element={<Jobs />} />
           <Route path="/procedures" element={<Procedures />} />

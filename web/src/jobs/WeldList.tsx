@@ -2,6 +2,7 @@ import { UploadOutlined } from "@ant-design/icons";
 import { Button, Collapse, Flex, Input, Progress } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
+import { Link } from "react-router";
 import { api, saidBy, type Import, type Job } from "../lib/api";
 import { DataTable } from "../lib/DataTable";
 import { FileButton } from "../lib/FileButton";
@@ -48,6 +49,9 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
     <section aria-label="Weld list" className="weldlist">
       <h3>Weld list</h3>
       <Flex wrap gap={8} align="center">
+        <Link className="way" to={`/jobs/${job.id}/map`}>
+          weld map
+        </Link>
         {job.welds > 0 && (
           <Button href={`/api/jobs/${job.id}/weld-list`} download={`${job.form.name ?? "job"}-welds.csv`}>
             Save the list (CSV)

@@ -29,6 +29,7 @@ import type {
 import { answer, asFile, asText, client } from "./client";
 import { benching } from "./api-bench";
 import { scanning } from "./api-scan";
+import { mapping } from "./api-map";
 import { practicing } from "./api-practice";
 import { studying } from "./api-study";
 import { training } from "./api-training";
@@ -43,6 +44,7 @@ export const api = {
   ...studying,
   ...practicing,
   ...benching,
+  ...mapping,
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),

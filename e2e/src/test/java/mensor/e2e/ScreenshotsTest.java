@@ -73,11 +73,11 @@ class ScreenshotsTest extends InTheBrowser {
             ines.keyboard().press("ArrowRight");
         }
         shoot(ines, "scan");
-        ines.getByText("Surface …").first().click();
-        assertThat(ines.locator("canvas.surface[data-drawn]")).isVisible();
-        ines.waitForTimeout(1_500);
-        shoot(ines, "surface");
-        ines.keyboard().press("Escape");
+        ines.navigate(mensor.address() + "/jobs");
+        ines.getByText("Lock footbridge").first().click();
+        ines.getByText("weld map").click();
+        assertThat(ines.locator("[data-pin='ST2-17']")).isVisible();
+        shoot(ines, "map");
         room(ines, "/reject-rates", "reject-rates");
         ines.navigate(mensor.address() + "/test-pieces?list=bench");
         ines.getByText("CP-4").click();
@@ -88,7 +88,7 @@ class ScreenshotsTest extends InTheBrowser {
         room(as("lea", 1280, 800), "/series", "series");
         Page igor = as("igor", 1280, 800);
         igor.navigate(mensor.address() + "/practice");
-        igor.getByText("Level 4, tee").first().click();
+        igor.getByText("Level 4, 5/16 fillet").first().click();
         assertThat(igor.getByText("What truly is there")).isVisible();
         assertThat(igor.locator("canvas.surface[data-drawn]")).isVisible();
         igor.waitForTimeout(1_500);

@@ -65,7 +65,11 @@ public final class WeldList {
         PRIMARY("primary", "primary"),
         TRANSVERSE("transverse tension", "transverseTension"),
         WELDER("welder", "", "stamp"),
-        WPS("wps", "", "procedure");
+        WPS("wps", "", "procedure"),
+        /** The sheet of the weld map, and where on it: shares of its width and height. */
+        SHEET("sheet", "", "map sheet"),
+        X("x", ""),
+        Y("y", "");
 
         private final String heading;
         private final String field;

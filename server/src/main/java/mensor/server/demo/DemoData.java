@@ -32,9 +32,11 @@ class DemoData implements ApplicationRunner {
     private final DemoClass schoolClass;
     private final DemoScans scans;
     private final DemoStudies studies;
+    private final DemoMap map;
     private final DemoRepairs repairs;
     private final HalfFilledDemo filling;
     private final Clock clock;
+    private Actor engineer;
 
     DemoData(
             DemoPeople people,
@@ -45,6 +47,7 @@ class DemoData implements ApplicationRunner {
             DemoClass schoolClass,
             DemoScans scans,
             DemoStudies studies,
+            DemoMap map,
             DemoRepairs repairs,
             HalfFilledDemo filling,
             Clock clock) {
@@ -56,6 +59,7 @@ class DemoData implements ApplicationRunner {
         this.schoolClass = schoolClass;
         this.scans = scans;
         this.studies = studies;
+        this.map = map;
         this.repairs = repairs;
         this.filling = filling;
         this.clock = clock;
@@ -66,11 +70,15 @@ class DemoData implements ApplicationRunner {
         if (!people.isWanted()) {
             return;
         }
-        filling.fill(this::load, repairs::load);
+        filling.fill(this::load, () -> {
+            repairs.load();
+            map.load(engineer); // the last welds come with the repairs
+        });
     }
 
     private void load() {
         Map<String, Actor> actors = people.load();
+        engineer = actors.get("wanda");
         shop.open(actors);
         bench.open(actors);
         stairTowers();

@@ -77,6 +77,11 @@ public enum Paper {
         return print(title, foot, body, "");
     }
 
+    /** Likewise, the page lying on its side. */
+    byte[] printAcross(String title, String foot, String body) {
+        return print(title, foot, body, "@page { size: " + size + " landscape; }");
+    }
+
     /** A body that fills its pages to the edge, without a foot. */
     byte[] printToTheEdge(String title, String style, String body) {
         return print(

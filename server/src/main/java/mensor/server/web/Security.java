@@ -60,8 +60,9 @@ class Security {
         "/api/jobs",
         "/api/jobs/*",
         "/api/jobs/*/chain/**",
-        "/api/criteria/**",
-        "/api/entry-line"
+        "/api/jobs/*/map/**",
+        "/api/jobs/*/map",
+        "/api/criteria/**"
     };
 
     @Bean
@@ -76,7 +77,7 @@ class Security {
                         .permitAll()
                         .requestMatchers("/api/session/password", "/api/tokens/**", "/api/tokens", "/api/judge")
                         .authenticated()
-                        .requestMatchers(HttpMethod.GET, "/api/kinds", "/api/criteria")
+                        .requestMatchers(HttpMethod.GET, "/api/kinds", "/api/criteria", "/api/entry-line")
                         .authenticated()
                         .requestMatchers(FOR_TRAINING)
                         .hasAnyRole(WHO_TRAIN)
