@@ -5,6 +5,7 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { api, saidBy, type Import, type Job } from "../lib/api";
 import { DataTable } from "../lib/DataTable";
+import { listOf, lists } from "../lib/list-of";
 import { FileButton } from "../lib/FileButton";
 
 const busy = (i?: Import) => i?.state === "CHECKING" || i?.state === "STORING";
@@ -57,12 +58,13 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
             Save the list (CSV)
           </Button>
         )}
+        {job.welds > 0 && (
+          <Button href={`/api/jobs/${job.id}/weld-list?as=xlsx`} download={`${job.form.name ?? "job"}-welds.xlsx`}>
+            Save it (xlsx)
+          </Button>
+        )}
         {mayImport && (
-          <FileButton
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            icon={<UploadOutlined />}
-            onFile={(f) => void f.text().then(begin)}
-          >
+          <FileButton accept={lists} icon={<UploadOutlined />} onFile={(f) => void listOf(f).then(begin, setFault)}>
             Open a list …
           </FileButton>
         )}

@@ -43,4 +43,4 @@ export const studying = {
   useStudyNoMore: (id: string) => answer(client.DELETE("/api/studies/{id}/use", at(id))),
 };
 
-export const studyReportOf = (id: string, as: "pdf" | "csv" | "json") => `/api/studies/${id}/report?as=${as}`;
+export const studyReportOf = (id: string, as: "pdf" | "csv" | "xlsx" | "json") => `/api/studies/${id}/report?as=${as}`;

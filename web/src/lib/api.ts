@@ -52,6 +52,13 @@ export const api = {
   people: () => answer(client.GET("/api/people")),
   addPerson: (p: NewPerson) => answer(client.POST("/api/people", { body: p })),
   kinds: () => answer(client.GET("/api/kinds")),
+  table: (file: Blob) =>
+    answer(
+      client.POST("/api/tables", {
+        body: file as unknown as string,
+        ...(asFile as unknown as { headers: Record<string, string>; bodySerializer: (b: unknown) => Blob }),
+      }),
+    ),
   books: () => answer(client.GET("/api/criteria")),
   book: (id: string, probe: { units: string; joint: string; thickness: string }) =>
     answer(client.GET("/api/criteria/{id}", { params: { path: { id }, query: probe } })),

@@ -7,6 +7,7 @@ import { FileButton } from "../lib/FileButton";
 import { Field, TextField } from "../lib/fields";
 import { FormFoot } from "../lib/FormFoot";
 import { FormGrid } from "../lib/FormGrid";
+import { listOf, lists } from "../lib/list-of";
 import { newId } from "../lib/id";
 
 type Props = { job: string; replaces?: MapSheet; onDone: (sheet?: string) => void };
@@ -41,7 +42,7 @@ export function NewSheet({ job, replaces, onDone }: Props) {
   const place = async (list: File) => {
     setFault(undefined);
     try {
-      const placed = await api.placeWelds(job, await list.text());
+      const placed = await api.placeWelds(job, await listOf(list));
       queries.setQueryData(["map", job], placed.map);
       setLeft(placed.left);
     } catch (e) {
@@ -87,7 +88,7 @@ export function NewSheet({ job, replaces, onDone }: Props) {
         <>
           <h3>Places from a weld list</h3>
           <p className="small quiet">Its columns sheet, x and y say where each weld is: shares of the sheet, 0 to 1.</p>
-          <FileButton accept=".csv,.tsv,.txt,text/csv,text/plain" onFile={(f) => void place(f)}>
+          <FileButton accept={lists} onFile={(f) => void place(f)}>
             Choose the list …
           </FileButton>
           {left && (

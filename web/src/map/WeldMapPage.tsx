@@ -1,6 +1,6 @@
 import { Button, Flex, Input, Select } from "antd";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, saidBy } from "../lib/api";
 import { mapReport, type MapSheet, type MapWeld, type WeldMap, type WeldState } from "../lib/api-map";
@@ -13,11 +13,20 @@ import { NewSheet } from "./NewSheet";
 import { StateMark, states, wordOf } from "./states";
 
 const beat = 10_000;
+/** Another's pins and sheets. */
+const whole = 60_000;
 
 /** A job's drawings with its welds pinned to them: where each stands is seen at its place, and a touch goes to its bench. */
 export default function WeldMapPage() {
   const { id = "" } = useParams();
-  const map = useQuery({ queryKey: ["map", id], queryFn: () => api.weldMap(id), refetchInterval: beat });
+  // read anew only where something that a list shows was stored
+  const version = useQuery({ queryKey: ["map-version"], queryFn: api.worklistVersion, refetchInterval: beat });
+  const queries = useQueryClient();
+  const stands = version.data?.version;
+  const map = useQuery({ queryKey: ["map", id], queryFn: () => api.weldMap(id), refetchInterval: whole });
+  useEffect(() => {
+    void queries.invalidateQueries({ queryKey: ["map", id] });
+  }, [queries, id, stands]);
   return (
     <div className="app">
       <TopBar rooms />

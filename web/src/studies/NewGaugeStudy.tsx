@@ -6,6 +6,7 @@ import { ChoiceField, Field, saidOf, TextField } from "../lib/fields";
 import { FileButton } from "../lib/FileButton";
 import { FormFoot } from "../lib/FormFoot";
 import { FormGrid } from "../lib/FormGrid";
+import { listOf, lists } from "../lib/list-of";
 import { newId } from "../lib/id";
 
 const example = `person,part,reading,reference
@@ -126,8 +127,8 @@ export function NewGaugeStudy({ onStored, onLeave }: { onStored: (id: string) =>
           </Field>
         </FormGrid>
         <div className="row">
-          <FileButton accept=".csv,.txt" onFile={(file) => void file.text().then(setList)}>
-            Readings from a CSV file …
+          <FileButton accept={lists} onFile={(file) => void listOf(file).then(setList, setFault)}>
+            Readings from a file (CSV, xlsx) …
           </FileButton>
           <Button type="link" onClick={() => setList(example)}>
             show the form of a list

@@ -35,7 +35,7 @@ export function StudyCard({ id }: { id: string }) {
       <header>
         <h2>{s?.title ?? ""}</h2>
         <Flex gap={12} className="small">
-          {(["pdf", "csv", "json"] as const).map((as) => (
+          {(["pdf", "csv", "xlsx", "json"] as const).map((as) => (
             <a key={as} href={studyReportOf(id, as)} target="_blank" rel="noreferrer">
               {as.toUpperCase()}
             </a>

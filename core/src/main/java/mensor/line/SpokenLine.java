@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import mensor.line.Kinds.Kind;
 import mensor.line.SpokenNumbers.Said;
 import mensor.weld.Joint;
@@ -103,7 +105,6 @@ final class SpokenLine {
     /** "None seen: cracks and overlap", "no cracks, no overlap", "cracks and overlap none seen"; what was seen is said by itself. */
     private Written none() {
         List<String> criteria = new ArrayList<>();
-        List<Integer> nones = new ArrayList<>();
         List<Integer> named = new ArrayList<>();
         int i = 0;
         while (i < said.size()) {
@@ -115,12 +116,11 @@ final class SpokenLine {
                 i += c.get().words();
                 continue;
             }
-            if (SpokenWords.NONE.contains(w.text())) {
-                nones.add(i);
-            } else if (w.number()) {
+            if (w.number()) {
                 return stuck(
                         w, "none seen is said of the whole weld; what was seen at a place is a line of its own", true);
-            } else if (!SpokenWords.BESIDE_NONE.contains(w.text())) {
+            }
+            if (!SpokenWords.BESIDE_NONE.contains(w.text()) && !SpokenWords.NONE.contains(w.text())) {
                 return stuck(w, "\"" + w.text() + "\" is no criterion that an inspection can clear", true);
             }
             i++;
@@ -128,12 +128,9 @@ final class SpokenLine {
         if (criteria.isEmpty()) {
             return new Written(Optional.of("none"), Optional.empty(), "", true);
         }
-        // "crack, none seen overlap" could be one seen and the other not
-        boolean first = nones.get(0) < named.get(0);
-        boolean last = nones.get(0) > named.get(named.size() - 1);
-        if (!first && !last) {
-            return stuck(
-                    said.get(nones.get(0)), "say none first, or last: what is before it could have been seen", true);
+        Optional<Said> doubtful = doubtful(named);
+        if (doubtful.isPresent()) {
+            return stuck(doubtful.get(), "what of these was seen? say none first, or last, of all that was not", true);
         }
         return new Written(
                 Optional.of(
@@ -141,6 +138,54 @@ final class SpokenLine {
                 Optional.empty(),
                 "",
                 true);
+    }
+
+    /**
+     * The word that leaves open which criteria are meant: "crack, none seen overlap", "cracks seen, overlap none seen", "no overlap, cracks
+     * seen". A "seen" stands right after the none, or closes what "or" joins; else it could say that something was seen.
+     *
+     * @param named where the criteria are
+     */
+    private Optional<Said> doubtful(List<Integer> named) {
+        int last = named.get(named.size() - 1);
+        boolean begins = IntStream.range(0, named.get(0)).anyMatch(i -> isOf(SpokenWords.NONE, i));
+        boolean ends = IntStream.range(last, said.size()).anyMatch(i -> isOf(SpokenWords.NONE, i));
+        if (!begins && !ends) {
+            return IntStream.range(0, said.size())
+                    .filter(i -> isOf(SpokenWords.NONE, i))
+                    .mapToObj(said::get)
+                    .findFirst();
+        }
+        boolean alone = true; // the last criterion stands alone after its none, or an "or" joins it to those before
+        boolean any = false;
+        boolean seen = false;
+        for (int i = 0; i < said.size(); i++) {
+            boolean afterNone = i > 0 && isOf(SpokenWords.NONE, i - 1);
+            if (isOf(SpokenWords.NONE, i)) {
+                if (seen && !begins) {
+                    return Optional.of(said.get(i)); // what stands before it was seen
+                }
+                any = false;
+                seen = false;
+            } else if (named.contains(i)) {
+                if (seen && any && !isOf(SpokenWords.OR, i - 1)) {
+                    return Optional.of(said.get(i));
+                }
+                alone = !any || isOf(SpokenWords.OR, i - 1);
+                any = true;
+                seen &= !begins;
+            } else if (isOf(SpokenWords.SEEN, i) && !afterNone) {
+                seen = true;
+                if (begins && any && !alone) {
+                    return Optional.of(said.get(i));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean isOf(Set<String> words, int i) {
+        return words.contains(said.get(i).text());
     }
 
     private Optional<Written> record() {

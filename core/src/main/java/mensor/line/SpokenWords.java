@@ -80,6 +80,11 @@ final class SpokenWords {
 
     static final Set<String> NONE = Set.of("none", "no", "nothing", "neither");
 
+    /** It was there to be seen, unless a none stands right before it. */
+    static final Set<String> SEEN = Set.of("seen", "see", "found", "visible", "there");
+
+    static final Set<String> OR = Set.of("or", "nor", "any");
+
     /** Words beside the criteria in a sentence that says none was seen. */
     static final Set<String> BESIDE_NONE = Set.of(
             "seen",

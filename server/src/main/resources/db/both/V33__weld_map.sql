@@ -7,7 +7,7 @@ create table map_sheet (
     sha256       varchar(64)    not null,
     width        integer        not null,
     height       integer        not null,
-    replaces     uuid references map_sheet (id),
+    replaces     uuid,
     added_by     uuid           not null references person (id),
     added_at     timestamp with time zone not null,
     withdrawn    boolean        not null,

@@ -111,6 +111,10 @@ final class TestBrowser {
         return send("PUT", path, HttpRequest.BodyPublishers.ofByteArray(bytes), true, "application/octet-stream");
     }
 
+    Answer postBytes(String path, byte[] bytes) {
+        return send("POST", path, HttpRequest.BodyPublishers.ofByteArray(bytes), true, "application/octet-stream");
+    }
+
     /** The bytes that stand at a path. */
     byte[] bytes(String path) {
         try {

@@ -33,7 +33,7 @@ class WeldMapTest {
         g.drawRect(100, 100, 1400, 800);
         g.drawLine(100, 500, 1500, 500);
         if (later) {
-            g.fillRect(1190, 300, 20, 400);
+            g.drawLine(1200, 300, 1200, 700); // a hair line: a stiffener
         }
         g.dispose();
         ByteArrayOutputStream out = new ByteArrayOutputStream();

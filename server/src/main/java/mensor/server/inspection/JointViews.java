@@ -26,11 +26,16 @@ class JointViews {
     }
 
     BenchView.JointView joint(StoredJoint j, Joint joint, InspectionResult judged) {
+        return joint(jobs.get(j.jobId()).name(), j, joint, judged);
+    }
+
+    /** @param job what stands where the job's name does */
+    BenchView.JointView joint(String job, StoredJoint j, Joint joint, InspectionResult judged) {
         String size =
                 joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse("");
         return new BenchView.JointView(
                 j.id(),
-                jobs.get(j.jobId()).name(),
+                job,
                 j.lot(),
                 j.criteria(),
                 judged.bookTitle(),

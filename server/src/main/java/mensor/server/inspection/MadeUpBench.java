@@ -15,16 +15,12 @@ import mensor.inspection.Inspection;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.server.job.ContractTerms;
-import mensor.server.joint.JointForm;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
 import mensor.server.welding.WeldingRecords;
 import mensor.server.welding.WeldingViews;
 import mensor.weld.InvalidField;
-import mensor.weld.Joint;
-import mensor.weld.Toe;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The ordinary bench for a weld that stands in no job: its entries are read, kept apart from "none seen" and judged as any
@@ -41,7 +37,7 @@ public class MadeUpBench {
     private final EvaluationViews evaluations;
     private final WeldingViews weldings;
     private final People people;
-    private final JsonMapper json;
+    private final JointViews joints;
     private final java.time.Clock clock;
 
     MadeUpBench(
@@ -51,7 +47,7 @@ public class MadeUpBench {
             EvaluationViews evaluations,
             WeldingViews weldings,
             People people,
-            JsonMapper json,
+            JointViews joints,
             java.time.Clock clock) {
         this.judging = judging;
         this.noneSeen = noneSeen;
@@ -59,7 +55,7 @@ public class MadeUpBench {
         this.evaluations = evaluations;
         this.weldings = weldings;
         this.people = people;
-        this.json = json;
+        this.joints = joints;
         this.clock = clock;
     }
 
@@ -190,7 +186,7 @@ public class MadeUpBench {
                 null,
                 weld.handedIn() ? StoredInspection.State.SIGNED : StoredInspection.State.OPEN,
                 person,
-                joint(stored, result),
+                joints.joint(weld.job(), stored, stored.joint(), result),
                 ConditionsForm.READY,
                 entities(weld).stream().map(e -> EntryView.of(e, person)).toList(),
                 evaluations.of(result),
@@ -221,31 +217,5 @@ public class MadeUpBench {
             return "See what was truly there";
         }
         return evaluation.verdict() == Verdict.INCOMPLETE ? "Inspect what is left" : "Sign as practice";
-    }
-
-    private BenchView.JointView joint(MadeUpJoint stored, InspectionResult result) {
-        Joint joint = stored.joint();
-        return new BenchView.JointView(
-                stored.id(),
-                stored.weld().job(),
-                stored.lot(),
-                stored.criteria(),
-                result.bookTitle(),
-                result.edition(),
-                stored.units(),
-                stored.mark(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                stored.inWords(),
-                stored.position(),
-                joint.toeName(Toe.A),
-                joint.toeName(Toe.B),
-                joint.isFillet(),
-                joint.size().or(joint::throat).map(l -> l.in(l.unit()).shown()).orElse(""),
-                json.readValue(stored.document(), JointForm.class));
     }
 }

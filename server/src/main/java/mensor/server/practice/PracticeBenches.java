@@ -1,5 +1,6 @@
 package mensor.server.practice;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -74,16 +75,15 @@ class PracticeBenches {
         return json.writeValueAsString(content);
     }
 
-    /** The entries with what a line of the hand records. */
-    ExerciseContent typed(PracticeBench bench, String line) {
-        EntryLines.LineView read = MadeUpBench.read(bench.asHandedOut(), new EntryLines.LinesForm(List.of(line), ""))
-                .get(0);
-        if (read.problem() != null || read.entries().isEmpty()) {
-            throw Refusal.invalid("line", read.problem() == null ? "not understood" : read.problem());
+    /** The entries with what lines of the hand record, judged once. */
+    ExerciseContent typed(PracticeBench bench, List<String> lines) {
+        List<Bench.NewEntry> entries = new ArrayList<>();
+        for (EntryLines.LineView read : MadeUpBench.read(bench.asHandedOut(), new EntryLines.LinesForm(lines, ""))) {
+            if (read.problem() != null || read.entries().isEmpty()) {
+                throw Refusal.invalid("line", read.problem() == null ? "not understood" : read.problem());
+            }
+            read.entries().forEach(e -> entries.add(new Bench.NewEntry(UUID.randomUUID(), e.kind(), e.content())));
         }
-        List<Bench.NewEntry> entries = read.entries().stream()
-                .map(e -> new Bench.NewEntry(UUID.randomUUID(), e.kind(), e.content()))
-                .toList();
         return bench.content().with(benches.with(bench.asHandedOut(), entries, null));
     }
 

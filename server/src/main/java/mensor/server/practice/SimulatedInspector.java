@@ -116,10 +116,7 @@ public class SimulatedInspector {
             }
         }
         lines.add("none " + String.join(" ", none));
-        ExerciseContent content = ExerciseContent.NONE;
-        for (String l : lines) {
-            content = benches.typed(benches.of(e, content), l);
-        }
+        ExerciseContent content = benches.typed(b, lines);
         content = content.looked(0, end, 120 + chance.nextInt(200));
         e.setContent(benches.written(content));
         e.handIn(at.plus(AT_A_WELD));

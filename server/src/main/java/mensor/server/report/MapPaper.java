@@ -60,7 +60,7 @@ final class MapPaper {
         double w = sheet.width() * k;
         double high = sheet.height() * k;
         Svg svg = new Svg();
-        double unit = 10; // of the drawing's own points for each mm
+        double unit = 6; // of the drawing's own points for each mm
         boolean words = sheet.pins().size() <= MOST_WORDS;
         for (PinView p : sheet.pins()) {
             MapWeldView weld = welds.get(p.joint());
@@ -91,7 +91,7 @@ final class MapPaper {
         Svg svg = new Svg();
         double x = 24;
         for (WeldState s : WeldState.values()) {
-            pin(svg, s, x, 24, PIN * 10);
+            pin(svg, s, x, 24, PIN * 8);
             svg.text(x + 30, 30, "start", 24, Palette.TEXT, word(s));
             x += 80 + 14 * word(s).length();
         }

@@ -79,7 +79,8 @@ public enum Paper {
 
     /** Likewise, the page lying on its side. */
     byte[] printAcross(String title, String foot, String body) {
-        return print(title, foot, body, "@page { size: " + size + " landscape; }");
+        String[] sides = size.split(" ");
+        return print(title, foot, body, "@page { size: " + sides[1] + " " + sides[0] + "; }");
     }
 
     /** A body that fills its pages to the edge, without a foot. */

@@ -78,6 +78,8 @@ class ReportController {
         MediaType type = switch (as) {
             case "csv" -> new MediaType("text", "csv", StandardCharsets.UTF_8);
             case "json" -> MediaType.APPLICATION_JSON;
+            case "xlsx" ->
+                MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
             default -> MediaType.APPLICATION_PDF;
         };
         ContentDisposition as2 = (as.equals("pdf") ? ContentDisposition.inline() : ContentDisposition.attachment())

@@ -2,6 +2,7 @@ package mensor.server.report;
 
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
+import mensor.server.spreadsheet.Spreadsheet;
 import mensor.server.study.Studies;
 import mensor.server.study.StudyView;
 import mensor.server.web.Refusal;
@@ -31,6 +32,7 @@ class StudyReportController {
         StudyView s = studies.open(id);
         return switch (as) {
             case "csv" -> answer(studies.list(id), as, s);
+            case "xlsx" -> ReportController.answer(Spreadsheet.of(studies.list(id), s.kind()), as, s.title());
             case "json" -> answer(studies.file(id), as, s);
             case "pdf" ->
                 ReportController.answer(
@@ -43,7 +45,7 @@ class StudyReportController {
                                 .printOnOnePage(s.title(), "Study", StudyPaper.of(s)),
                         as,
                         s.title());
-            default -> throw Refusal.invalid("as", "pdf, csv or json");
+            default -> throw Refusal.invalid("as", "pdf, csv, xlsx or json");
         };
     }
 

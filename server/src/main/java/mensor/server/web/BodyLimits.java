@@ -28,7 +28,7 @@ class BodyLimits extends OncePerRequestFilter {
         if (path.contains("/scans/") && path.startsWith("/api/inspections/")) {
             return 1024 * MB; // kept as it comes, never in memory
         }
-        if (path.endsWith("/weld-list") || path.contains("/map/")) {
+        if (path.endsWith("/weld-list") || path.contains("/map/") || path.equals("/api/tables")) {
             return 20 * MB;
         }
         // a little over what is kept, so that a picture of just too many bytes is answered in its own words

@@ -45,7 +45,7 @@ class Security {
         "INSPECTOR", "WELDING_ENGINEER", "REPAIR_LEAD", "QUALITY_MANAGER", "INSTRUCTOR"
     };
 
-    private static final String[] FOR_STUDIES = {"/api/studies/**", "/api/studies"};
+    private static final String[] FOR_STUDIES = {"/api/studies/**", "/api/studies", "/api/tables"};
 
     /** The class is an instructor's to see. */
     private static final String[] FOR_INSTRUCTORS = {"/api/class", "/api/handouts/**", "/api/handouts"};

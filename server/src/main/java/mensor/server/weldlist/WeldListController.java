@@ -1,7 +1,10 @@
 package mensor.server.weldlist;
 
+import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import mensor.server.people.Actor;
+import mensor.server.spreadsheet.Spreadsheet;
+import mensor.server.web.Refusal;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -12,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Lists of welds in and out of a job. */
@@ -47,11 +51,25 @@ class WeldListController {
         return lists.cancel(actor, id);
     }
 
-    @GetMapping(value = "/jobs/{job}/weld-list", produces = "text/csv")
-    ResponseEntity<byte[]> export(@PathVariable UUID job) {
+    /** @param as csv, or xlsx */
+    @GetMapping("/jobs/{job}/weld-list")
+    ResponseEntity<byte[]> export(@PathVariable UUID job, @RequestParam(defaultValue = "csv") String as) {
+        String list = lists.export(job);
+        return switch (as) {
+            case "csv" -> answer(list.getBytes(StandardCharsets.UTF_8), "text/csv;charset=UTF-8", as);
+            case "xlsx" ->
+                answer(
+                        Spreadsheet.of(list, "welds"),
+                        "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+                        as);
+            default -> throw Refusal.invalid("as", "csv or xlsx");
+        };
+    }
+
+    private static ResponseEntity<byte[]> answer(byte[] file, String type, String as) {
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"weld-list.csv\"")
-                .contentType(new MediaType("text", "csv", java.nio.charset.StandardCharsets.UTF_8))
-                .body(lists.export(job).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"weld-list." + as + "\"")
+                .contentType(MediaType.parseMediaType(type))
+                .body(file);
     }
 }

@@ -11,7 +11,7 @@ import mensor.server.photo.PictureFile;
 
 /**
  * Where a revision of a drawing differs from the one before: both are made as coarse as a hand's width on a sheet tells, and
- * compared place by place. A line that moved by less than its own width is no change.
+ * compared place by place. It asks rather too often than too seldom: a hair line that is new is a change.
  */
 final class ChangedPlaces {
     /** Cells along the longer side. */
@@ -21,7 +21,7 @@ final class ChangedPlaces {
     private static final int AROUND = 5;
 
     /** Of 255: the mean of a cell that is darker or lighter by this much changed. */
-    private static final int DIFFERS = 24;
+    private static final int DIFFERS = 10;
 
     private final int[][] before;
     private final int[][] now;

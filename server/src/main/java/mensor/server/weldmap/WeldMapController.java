@@ -49,6 +49,7 @@ class WeldMapController {
             @RequestParam(required = false) String revision,
             @RequestParam(required = false) UUID replaces,
             @RequestBody byte[] drawing) {
+        WeldMaps.checkDraws(actor);
         maps.add(actor, job, sheet, new WeldMaps.SheetForm(name, revision, replaces), DrawingPages.of(drawing));
         return maps.of(actor, job);
     }

@@ -160,7 +160,8 @@ public class WeldMaps {
                 .orElseThrow(() -> Refusal.notFound("there is no such sheet"));
     }
 
-    private static void checkDraws(Actor actor) {
+    /** Before a drawing is opened. */
+    static void checkDraws(Actor actor) {
         if (!actor.is(Role.INSPECTOR, Role.WELDING_ENGINEER, Role.QUALITY_MANAGER)) {
             throw Refusal.forbidden("the map is kept by inspectors, the welding engineer and the quality manager");
         }
