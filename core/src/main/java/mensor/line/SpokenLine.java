@@ -358,6 +358,9 @@ final class SpokenLine {
             List<Said> ordered = new ArrayList<>();
             int first = left.size();
             for (Toe t : List.of(Toe.A, Toe.B)) {
+                if (t == Toe.B && ordered.isEmpty()) {
+                    break; // the second leg alone has no place in a line: its name stays, and stops it
+                }
                 String name = joint.toeName(t).toLowerCase(Locale.ROOT).replace(" toe", "");
                 for (int i = 0; i < left.size(); i++) {
                     boolean names = begins(left, i, name)

@@ -116,6 +116,8 @@ class SpokenLineTest {
                 "five sixteenths does not go",
                 "five sixteenths goes except from two to three",
                 "legs at six",
+                "leg 6 b 1/4",
+                "flange leg a quarter at six",
                 "pores pores",
                 "crack at eighteen feet",
                 "two cracks at eighteen",
