@@ -3,8 +3,10 @@ package mensor.line;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import mensor.line.SpokenNumbers.Said;
 
 /** What is said for a kind, a criterion or a stretch, and the words that say nothing by themselves. */
 final class SpokenWords {
@@ -189,4 +191,30 @@ final class SpokenWords {
             "goes",
             "checked",
             "a");
+
+    /** Which phrase begins at a word, and how many words it has. */
+    record Found(String means, int at, int words) {}
+
+    static Optional<Found> phrase(List<Said> words, int at, Map<String, String> phrases) {
+        for (Map.Entry<String, String> p : phrases.entrySet()) {
+            if (begins(words, at, p.getKey())) {
+                return Optional.of(new Found(p.getValue(), at, p.getKey().split(" ").length));
+            }
+        }
+        return Optional.empty();
+    }
+
+    static boolean begins(List<Said> words, int at, String phrase) {
+        String[] parts = phrase.split(" ");
+        if (at + parts.length > words.size()) {
+            return false;
+        }
+        for (int i = 0; i < parts.length; i++) {
+            Said w = words.get(at + i);
+            if (w.number() || !w.text().equals(parts[i])) {
+                return false;
+            }
+        }
+        return true;
+    }
 }

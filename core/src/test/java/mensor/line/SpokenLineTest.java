@@ -115,6 +115,8 @@ class SpokenLineTest {
                 "crack seen none seen overlap",
                 "five sixteenths does not go",
                 "five sixteenths goes except from two to three",
+                "undercut web toe ten to fourteen one sixteenth over",
+                "undercut web toe ten to fourteen one sixteenth over one thirty-second",
                 "legs at six",
                 "leg 6 b 1/4",
                 "flange leg a quarter at six",

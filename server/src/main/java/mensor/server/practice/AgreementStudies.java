@@ -33,7 +33,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Agreement studies on made-up welds, or on real ones that were scanned or photographed: each person sees the same ones, shuffled, twice; the answers are joined when all have handed in. */
+/**
+ * Agreement studies on made-up welds, or on real ones that were scanned or photographed: each person sees the same ones, shuffled,
+ * twice; the answers are joined when all have handed in.
+ */
 @Service
 public class AgreementStudies implements AgreementProgress {
     private static final int PASSES = 2;
