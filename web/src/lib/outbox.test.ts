@@ -134,6 +134,24 @@ describe("what waits for the server", () => {
     expect(box.now().waiting).toMatchObject([{ words: "one", refused: "past the weld's end" }]);
   });
 
+  it("holds what was said without a network until a hand has seen what was heard", async () => {
+    let down = true;
+    const asked: string[] = [];
+    vi.stubGlobal("fetch", (request: Request) => {
+      asked.push(`${request.method} ${new URL(request.url).pathname}`);
+      if (down) return Promise.reject(new TypeError("no network"));
+      const heard = { entries: [{ kind: "CLEAR", content: { criterion: "crack" } }], readAs: "none crack" };
+      return Promise.resolve(Response.json([heard]));
+    });
+    const box = new Outbox("p1", window.localStorage);
+    const line: Step = { do: "line", lines: ["no cracks seen"], before: "", ids: ["a"] };
+    expect(await box.act("inspection-1", line, "no cracks seen")).toBeUndefined();
+    down = false;
+    await box.pump();
+    expect(asked.some((a) => a.endsWith("/entries"))).toBe(false);
+    expect(box.now().waiting[0]?.refused).toContain("heard as none crack");
+  });
+
   it("reads a kept line under the same ids each time", () => {
     const view = {
       entries: [{ kind: "READING" as const, content: { at: "6" } }],

@@ -90,6 +90,75 @@ class GaugeStudyTest {
         assertThat(quinn.post(path + "/use", "{}").expect(409).detail()).contains("register it first");
     }
 
+    /** A least limit is a most one in a mirror: what is truly a standard deviation short is as likely as one over. */
+    @Test
+    void aLegThatIsTooSmallIsBad() {
+        String path = path();
+        ines.putText(path + "/readings?title=Legs&gauge=None&quantity=length&units=mm", list(AIAG), "text/csv")
+                .expect(200);
+        JsonNode most =
+                quinn.get(path + "/risk?limit=1&mean=0&sd=1").expect(200).json();
+        JsonNode least = quinn.get(path + "/risk?limit=1&least=true&mean=2&sd=1")
+                .expect(200)
+                .json();
+        for (String part : new String[] {"bad", "consumers", "producers", "consumersHigh", "producersLow"}) {
+            assertThat(least.get(part).asDouble())
+                    .as(part)
+                    .isCloseTo(most.get(part).asDouble(), within(1e-9));
+        }
+        assertThat(least.get("said").asString()).contains("under the limit");
+        JsonNode guarded = quinn.get(path + "/risk?limit=1&least=true&mean=2&sd=1&guard=2")
+                .expect(200)
+                .json();
+        assertThat(guarded.get("acceptedTo").asDouble()).isGreaterThan(1);
+        assertThat(guarded.get("consumers").asDouble())
+                .isLessThan(least.get("consumers").asDouble() / 5);
+    }
+
+    /** Of a 5/16 in. fillet on 3/8 in. plate: the limits are those of AWS D1.1 Table 8.1, from memory. */
+    @Test
+    void whatIsSignedWronglyIsToldCriterionByCriterion() {
+        String asked = "/api/studies/risks?criteria=d1.1-static&joint=tee&units=in&thickness=3/8&size=5/16";
+        String path = path();
+        ines.putText(
+                        path + "/readings?title=Legs&gauge=None&quantity=leg&units=in",
+                        "person,part,reading\nA,1,.31\nA,1,.32\nA,2,.25\nA,2,.24\nA,3,.19\nA,3,.20\n"
+                                + "B,1,.32\nB,1,.31\nB,2,.25\nB,2,.26\nB,3,.20\nB,3,.19",
+                        "text/csv")
+                .expect(200);
+        JsonNode answer = quinn.get(asked).expect(200).json();
+        assertThat(answer.get("joint").asString()).contains("5/16 fillet, tee");
+        JsonNode leg = null;
+        for (JsonNode row : answer.get("criteria")) {
+            if (row.get("criterion").asString().equals("Size, leg")) {
+                leg = row;
+            }
+            if (row.get("criterion").asString().startsWith("Porosity")) {
+                assertThat(row.get("limit").asString()).isEqualTo("at most 3/8 in");
+                assertThat(row.get("why").asString()).contains("no gauge study of pores");
+            }
+        }
+        assertThat(leg.get("limit").asString()).isEqualTo("at least 3/16 in");
+        assertThat(leg.get("study").asString()).isEqualTo("Legs: None");
+        JsonNode alone = quinn.get(path + "/risk?limit=0.1875&least=true&kind=short-leg")
+                .expect(200)
+                .json();
+        assertThat(leg.get("risk").get("said"))
+                .as("as asked of the study itself")
+                .isEqualTo(alone.get("said"));
+        assertThat(leg.get("risk").get("consumers").asDouble())
+                .isCloseTo(alone.get("consumers").asDouble(), within(1e-9));
+        assertThat(ines.get(asked).status()).isEqualTo(403);
+        quinn.get(asked.replace("thickness=3/8", "thickness=thick")).expect(422);
+        quinn.get(asked.replace("d1.1-static", "none")).expect(422);
+        assertThat(quinn.get(asked.replace("joint=tee", "joint=butt"))
+                        .expect(200)
+                        .json()
+                        .toString())
+                .contains("Profile, reinforcement")
+                .doesNotContain("Size, leg");
+    }
+
     @Test
     void aMeasuredGaugeIsGuardedByWhatWasMeasured() {
         String gauge = "Depth G-" + UUID.randomUUID().toString().substring(0, 6);

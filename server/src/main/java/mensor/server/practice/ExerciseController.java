@@ -59,7 +59,7 @@ class ExerciseController {
             @RequestParam(required = false) Double sd,
             @RequestParam(defaultValue = "0") double guard,
             @RequestParam(required = false) String kind) {
-        return risks.of(actor, id, new Risks.AskedRisk(limit, least, mean, sd, guard, kind));
+        return risks.of(actor, id, new Risks.AskedRisk(limit, least, limit, mean, sd, guard, kind));
     }
 
     /** The welds of the shop that an agreement study may take. */

@@ -48,6 +48,7 @@ class Risks {
      *
      * @param limit the most that is allowed, or the least
      * @param least the limit is the least
+     * @param wanted what is missing is counted from this by the eye: the size of the weld; only of a least limit
      * @param mean of the true values; absent for that of the study's parts
      * @param sd of the true values; absent for the study's
      * @param guard in standard uncertainties
@@ -56,6 +57,7 @@ class Risks {
     record AskedRisk(
             double limit,
             boolean least,
+            double wanted,
             @Nullable Double mean,
             @Nullable Double sd,
             double guard,
@@ -98,7 +100,7 @@ class Risks {
         // a least limit is a most one seen in a mirror; what the eye finds there is how much is missing
         double side = asked.least() ? -1 : 1;
         DoubleUnaryOperator found = curve.<DoubleUnaryOperator>map(c ->
-                        x -> c.found(Math.max(0, asked.least() ? limit + x : x) * inMm))
+                        x -> c.found(Math.max(0, asked.least() ? asked.wanted() + x : x) * inMm))
                 .orElse(x -> 1);
         double accepted = limit - side * guard * g.uncertainty();
         DecisionRisk risk = DecisionRisk.of(side * m, s, g.uncertainty(), side * limit, side * accepted, found);
@@ -143,13 +145,13 @@ class Risks {
                     .filter(l -> l.isPositive())
                     .map(l -> c.isLeast() ? joint.size().orElseThrow().minus(l) : l);
             if (limit.isPresent()) {
-                rows.add(row(actor, c, limit.get(), guard));
+                rows.add(row(actor, c, limit.get(), joint.size().orElse(limit.get()), guard));
             }
         }
         return new RisksView(joint.inWords(), book.title(), rows);
     }
 
-    private CriterionRiskView row(Actor actor, ReadCriterion c, Length limit, double guard) {
+    private CriterionRiskView row(Actor actor, ReadCriterion c, Length limit, Length wanted, double guard) {
         String shown = (c.isLeast() ? "at least " : "at most ") + limit.shownWithUnit();
         Optional<StudyView> study = studies.newestOf(c::reads);
         if (study.isEmpty()) {
@@ -157,19 +159,23 @@ class Risks {
                     c.title(), shown, null, "no gauge study of " + c.word() + " yet: nothing can be said", null);
         }
         GaugeStudyView g = study.get().gauge();
-        double mm = StripDrawing.mm(limit);
-        double value = g.units().equals("in") ? mm / MM_PER_INCH : mm;
         RiskView risk = of(
                 actor,
                 g,
                 new AskedRisk(
-                        value,
+                        in(g, limit),
                         c.isLeast(),
+                        in(g, wanted),
                         null,
                         null,
                         guard,
                         c.eye().map(FlawKind::id).orElse(null)));
         return new CriterionRiskView(c.title(), shown, study.get().title() + ": " + g.gauge(), null, risk);
+    }
+
+    private static double in(GaugeStudyView g, Length length) {
+        double mm = StripDrawing.mm(length);
+        return g.units().equals("in") ? mm / MM_PER_INCH : mm;
     }
 
     private Optional<DetectionCurve> curve(Actor actor, String kind) {
