@@ -69,8 +69,8 @@ export function WeldList({ job, mayImport }: { job: Job; mayImport: boolean }) {
           </FileButton>
         )}
         <span className="quiet small">
-          Comma, semicolon or tab; the first line names the columns: mark, weld no, size, length, thickness a, thickness
-          b, position, welder, wps …
+          CSV (comma, semicolon or tab) or .xlsx; the first line names the columns: mark, weld no, size, length,
+          thickness a, thickness b, position, welder, wps …
         </span>
       </Flex>
       {mayImport && !list && (

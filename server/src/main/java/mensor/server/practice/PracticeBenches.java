@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mensor.exchange.InspectionParts;
+import mensor.length.Unit;
 import mensor.practice.PracticeSetting;
 import mensor.practice.SimulatedPracticeWeld;
 import mensor.server.inspection.Bench;
@@ -33,29 +34,26 @@ class PracticeBenches {
     PracticeBench of(ExerciseEntity e, ExerciseContent content) {
         if (e.weld() != null) {
             RealWeld real = realWeld(e);
-            MadeUpWeld weld = handedOut(e, content, real.criteria(), real);
+            MadeUpWeld weld = handedOut(e, content, real.criteria(), real.unit(), real.joint());
             return new PracticeBench(Optional.empty(), content, weld, benches);
         }
         PracticeSetting setting = json.readValue(e.setting(), SettingForm.class).read();
-        SimulatedPracticeWeld weld = new SimulatedPracticeWeld(setting, e.seed());
-        RealWeld as =
-                new RealWeld(e.id(), setting.criteria(), setting.units().symbol(), InspectionParts.joint(weld.joint()));
-        return new PracticeBench(
-                Optional.of(new PracticeBench.MadeUp(setting, weld)),
-                content,
-                handedOut(e, content, setting.criteria(), as),
-                benches);
+        SimulatedPracticeWeld made = new SimulatedPracticeWeld(setting, e.seed());
+        MadeUpWeld weld =
+                handedOut(e, content, setting.criteria(), setting.units(), InspectionParts.joint(made.joint()));
+        return new PracticeBench(Optional.of(new PracticeBench.MadeUp(setting, made)), content, weld, benches);
     }
 
-    private static MadeUpWeld handedOut(ExerciseEntity e, ExerciseContent content, String criteria, RealWeld as) {
+    private static MadeUpWeld handedOut(
+            ExerciseEntity e, ExerciseContent content, String criteria, Unit unit, String joint) {
         return new MadeUpWeld(
                 e.id(),
                 e.personId(),
                 e.isHandedIn(),
                 e.version(),
                 criteria,
-                as.unit(),
-                as.joint(),
+                unit,
+                joint,
                 e.studyId() == null ? "Practice" : "Weld " + (e.place() + 1),
                 e.studyId() == null ? "practice" : "agreement study",
                 content.entries());

@@ -16,7 +16,7 @@ import mensor.server.weldmap.MapView.WeldState;
 
 /** A weld map on paper: each sheet with its pins, then where each weld stands. */
 final class MapPaper {
-    private static final double WIDE = 262;
+    private static final double WIDE = 250; // a letter lying on its side has a little more
     private static final double HIGH = 150;
     private static final double PIN = 2;
 
@@ -60,7 +60,7 @@ final class MapPaper {
         double w = sheet.width() * k;
         double high = sheet.height() * k;
         Svg svg = new Svg();
-        double unit = 6; // of the drawing's own points for each mm
+        double unit = 8; // of the drawing's own points for each mm
         boolean words = sheet.pins().size() <= MOST_WORDS;
         for (PinView p : sheet.pins()) {
             MapWeldView weld = welds.get(p.joint());
@@ -71,7 +71,7 @@ final class MapPaper {
             double y = p.y() * high * unit;
             pin(svg, weld.state(), x, y, PIN * unit);
             if (words) {
-                svg.haloed(x + PIN * unit + 4, y + 5, "start", Palette.TEXT, weld.mark());
+                svg.haloed(x, y + PIN * unit + 13, "middle", Palette.TEXT, weld.mark());
             }
         }
         h.raw(String.format(
