@@ -29,6 +29,7 @@ const PlanPage = lazy(() => import("./plan/PlanPage"));
 const SheetPage = lazy(() => import("./sheet/SheetPage"));
 const NotePage = lazy(() => import("./causes/NotePage"));
 const RejectRates = lazy(() => import("./reject-rates/RejectRates"));
+const WhereToAct = lazy(() => import("./where-to-act/WhereToAct"));
 const RepairsPage = lazy(() => import("./repair/RepairsPage"));
 const TicketPage = lazy(() => import("./repair/TicketPage"));
 const HistoryPage = lazy(() => import("./history/HistoryPage"));
@@ -121,6 +122,7 @@ export function Mensor() {
           <Route path="/repairs" element={<RepairsPage />} />
           <Route path="/defects/:id" element={<TicketPage />} />
           <Route path="/reject-rates" element={<RejectRates />} />
+          <Route path="/where-to-act" element={<WhereToAct />} />
           <Route path="/jobs/:id/map" element={<WeldMapPage />} />
           <Route path="/jobs" element={<Jobs />} />
           <Route path="/jobs/:id" element={<Jobs />} />

@@ -192,6 +192,10 @@ function BenchScreen({ bench }: { bench: Bench }) {
           bench={bench}
           photo={photo}
           doing={mayChange ? doing : undefined}
+          onTake={(entry) => {
+            setPhoto(undefined);
+            hand.begin(entry);
+          }}
           onClose={() => setPhoto(undefined)}
         />
       )}

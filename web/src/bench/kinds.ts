@@ -223,6 +223,9 @@ export function chipsFor(field: FieldSpec, bench: Bench): string[] {
   return [];
 }
 
+/** What an entry names as its gauge that was measured in a picture. */
+export const fromPicture = "picture";
+
 export type Typed = Partial<Record<keyof EntryContent, string>>;
 
 /** What the form's words say, as the entry's content. */
@@ -236,6 +239,8 @@ export function contentOf(spec: KindSpec, typed: Typed): EntryContent {
     else content[f.name] = text;
   }
   if (measures(spec) && typed.gauge) content.gauge = typed.gauge;
+  // a picture states how far it may be off; of a gauge the register knows
+  if (typed.gauge === fromPicture && typed.division) content.division = typed.division;
   return content;
 }
 

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useState } from "react";
 import type { Bench, Entry, Line } from "../lib/api";
-import type { Waiting } from "../lib/outbox";
+import type { NewEntry, Waiting } from "../lib/outbox";
 import { showPlace } from "../lib/place";
 import type { Drawn } from "../lib/useStripHand";
 import { useDoing, useOutbox } from "./useBench";
@@ -46,6 +46,8 @@ export function useHand(bench: Bench, mayChange: boolean) {
     setCursor(mm);
     setGaugeUse({ place: showPlace(mm, units), touch: touched.touch + 1 });
   };
+  /** A new entry of which something is known already. */
+  const begin = (entry: NewEntry) => setEditing(entry);
   const putRight = (w: Waiting) => {
     if (w.step.do === "put")
       setEditing({
@@ -70,6 +72,7 @@ export function useHand(bench: Bench, mayChange: boolean) {
     chosen,
     setChosen,
     edit,
+    begin,
     putRight,
     /** What the strip is given. */
     strip: {

@@ -8,6 +8,7 @@ import { ChoiceField, said, TextField } from "../lib/fields";
 import { useActor } from "../lib/session";
 import { PickTable } from "../lib/PickTable";
 import { TopBar } from "../lib/TopBar";
+import { BringJob } from "./BringJob";
 import { Schools, ShopSchools } from "./Schools";
 import { Terms } from "./Terms";
 import { Reports } from "./Reports";
@@ -52,6 +53,7 @@ export default function Jobs() {
               empty="No job yet. A job holds the code, the units and the lots that its welds share."
             />
             {holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER") && <ShopSchools />}
+            {holds(actor, "WELDING_ENGINEER", "QUALITY_MANAGER") && <BringJob />}
           </div>
         </nav>
         {jobs.data && (

@@ -1,9 +1,12 @@
 import { Button, Flex } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { api, saidBy } from "../lib/api";
+import { holds } from "../lib/roles";
+import { useActor } from "../lib/session";
 
 /** The job's signed records, each of which names the sum of the one before it: whether they fit, and the file to keep. */
 export function SignedRecords({ job }: { job: string }) {
+  const actor = useActor();
   const chain = useQuery({ queryKey: ["chain", job], queryFn: () => api.chain(job), staleTime: 0 });
   const c = chain.data;
   return (
@@ -36,6 +39,13 @@ export function SignedRecords({ job }: { job: string }) {
             </Button>
           </Flex>
         </>
+      )}
+      {holds(actor, "QUALITY_MANAGER", "WELDING_ENGINEER") && (
+        <p>
+          <Button href={`/api/jobs/${job}/archive`} download>
+            Save the whole job (archive)
+          </Button>
+        </p>
       )}
     </section>
   );

@@ -14,6 +14,7 @@ import { Link, useLocation, useNavigate } from "react-router";
 import { HelpButton } from "../help/HelpButton";
 import { api } from "./api";
 import { NetworkMark } from "./NetworkMark";
+import { Notices } from "./Notices";
 import { pagesFor } from "./pages";
 import { holds, rolesSaid } from "./roles";
 import { changeSession, useActor } from "./session";
@@ -35,6 +36,7 @@ export function TopBar({ children, rooms = false }: { children?: ReactNode; room
       <div className="where">{children}</div>
       {rooms && <Rooms />}
       <NetworkMark />
+      <Notices />
       <HelpButton />
       <Person />
     </header>

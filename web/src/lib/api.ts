@@ -30,6 +30,9 @@ import { answer, asFile, asText, client } from "./client";
 import { benching } from "./api-bench";
 import { scanning } from "./api-scan";
 import { mapping } from "./api-map";
+import { noticing } from "./api-notices";
+import { picturing } from "./api-pictures";
+import { plotting } from "./api-plots";
 import { practicing } from "./api-practice";
 import { studying } from "./api-study";
 import { training } from "./api-training";
@@ -45,6 +48,9 @@ export const api = {
   ...practicing,
   ...benching,
   ...mapping,
+  ...plotting,
+  ...picturing,
+  ...noticing,
   session: () => answer(client.GET("/api/session")),
   signIn: (login: string, password: string) => answer(client.POST("/api/session", { body: { login, password } })),
   signOut: () => answer(client.DELETE("/api/session")),
@@ -71,6 +77,7 @@ export const api = {
   createJob: (form: JobForm) => answer(client.POST("/api/jobs", { body: form })),
   changeJob: (id: string, form: JobForm, version: number) =>
     answer(client.PUT("/api/jobs/{id}", { params: { path: { id } }, body: { form, version } })),
+  bringJob: (file: Blob) => answer(client.POST("/api/jobs/archive", { body: file, ...asFile })),
   chain: (job: string) => answer(client.GET("/api/jobs/{id}/chain/check", { params: { path: { id: job } } })),
   checkList: (job: string, text: string) =>
     answer(client.POST("/api/jobs/{job}/weld-list", { params: { path: { job } }, body: text, ...asText })),

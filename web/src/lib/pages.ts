@@ -36,6 +36,7 @@ const groups: Group[] = [
       { to: "/practice", word: "Practice welds", may: (a) => !holds(a, "VIEWER") },
       { to: "/eye", word: "The eye", may: (a) => !holds(a, "VIEWER") },
       { to: "/studies", word: "Studies", may: (a) => inside(a) || holds(a, "INSTRUCTOR") },
+      { to: "/where-to-act", word: "Where to act", may: inside },
       { to: "/reject-rates", word: "Reject rates", may: inside },
     ],
   },

@@ -71,6 +71,14 @@ export function PapersForm({ of }: { of: WithPapers }) {
           ]}
           onChange={(v) => set({ capacity: v })}
         />
+        <TextField
+          id="mail"
+          label="Mail, for notices"
+          type="email"
+          value={form.mail}
+          problem={problems.mail}
+          onChange={(v) => set({ mail: v })}
+        />
         {fault !== undefined && Object.keys(problems).length === 0 && (
           <Cell span={12}>
             <p role="alert" className="fault">

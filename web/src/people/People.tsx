@@ -9,6 +9,7 @@ import { AccountCard } from "./AccountCard";
 import { RolesField } from "./RolesField";
 import { RolesForm } from "./RolesForm";
 import { PapersForm, Until } from "./Papers";
+import { Mailbox } from "./Mailbox";
 import { Welders } from "./Welders";
 import { DataTable, type Column } from "../lib/DataTable";
 import { TextField } from "../lib/fields";
@@ -100,6 +101,7 @@ export default function People() {
               </FormGrid>
             </form>
           )}
+          {manages && <Mailbox />}
           {!manages && <p className="card side quiet">The quality manager adds people and keeps their papers.</p>}
         </aside>
       </main>

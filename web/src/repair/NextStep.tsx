@@ -27,6 +27,7 @@ const questions: Partial<Record<string, string>> = {
   cleaned: "Slag and spatter off?",
   cooled: "Cooled to ambient?",
 };
+const counts: Partial<Record<string, string>> = { rods: "How many rods", minutes: "Minutes of work" };
 const hints: Partial<Record<string, string>> = { rod: "E7018", diameter: "1/8", depth: "1/4" };
 
 const now = () => {
@@ -191,12 +192,12 @@ export function NextStep({ defect: d, units }: { defect: Defect; units: string }
                 </div>
               </Cell>
             );
-          if (a === "rods")
+          if (counts[a])
             return (
               <TextField
                 key={a}
-                id="s-rods"
-                label="How many rods"
+                id={`s-${a}`}
+                label={counts[a]}
                 span={3}
                 value={text(a)}
                 problem={problem}
@@ -254,7 +255,7 @@ function said(form: Record<string, string | boolean>, asks: string[], version: n
     const v = form[a];
     if (v === undefined || v === "") continue;
     all[a] =
-      a === "rods" || a === "preheat"
+      counts[a] || a === "preheat"
         ? Number(String(v).replace(",", "."))
         : a === "weldedAt"
           ? new Date(String(v)).toISOString()

@@ -76,7 +76,7 @@ class ArchitectureTest {
             .layer("study")
             .definedBy("mensor.study..")
             .whereLayer("picture")
-            .mayNotAccessAnyLayer()
+            .mayOnlyAccessLayers("weld")
             .whereLayer("practice")
             .mayOnlyAccessLayers("length", "weld", "look")
             .whereLayer("scan")

@@ -26,9 +26,14 @@ public record Gauge(
         Optional<Length> uncertainty,
         Optional<Length> measured) {
 
-    /** Whether a gauge of this name or kind scans: what it gives comes with an uncertainty of its own. */
+    /** Whether a gauge of this name or kind scans. */
     public static boolean scans(String word) {
         return word.toLowerCase(Locale.ROOT).contains("scan");
+    }
+
+    /** Whether what it gives comes with an uncertainty of its own: a scanner, or a picture that was measured in. */
+    public static boolean statesUncertainty(String word) {
+        return scans(word) || word.toLowerCase(Locale.ROOT).contains("picture");
     }
 
     /** What it cannot tell apart, by a study: twice the standard uncertainty; absent where nobody measured it. */

@@ -88,9 +88,14 @@ public record Qualification(
         };
     }
 
+    /** The last day of it, unless the process is used again. */
+    public LocalDate holdsUntil() {
+        return lastUsed.plusMonths(MONTHS);
+    }
+
     /** Why it no longer holds on a day; six months after its last use to the day it still does. */
     public Optional<String> lapse(LocalDate day) {
-        LocalDate lapses = lastUsed.plusMonths(MONTHS);
+        LocalDate lapses = holdsUntil();
         return day.isAfter(lapses)
                 ? Optional.of("lapsed on " + Day.shown(lapses) + ": last used " + Day.shown(lastUsed)
                         + ", six months ago and more")

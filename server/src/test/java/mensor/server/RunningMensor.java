@@ -38,6 +38,8 @@ public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
                     "--server.port=0",
                     "--mensor.data=" + data,
                     "--mensor.demo=false",
+                    "--mensor.mail.host=simulated",
+                    "--mensor.address=https://mensor.shop.example/",
                     "--spring.data.jpa.repositories.bootstrap-mode=default", // every query is read, asked or not
                     "--mensor.db=" + TestDatabase.address());
             TestBrowser first = browser();

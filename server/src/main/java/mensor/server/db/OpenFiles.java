@@ -1,27 +1,17 @@
 package mensor.server.db;
 
-import java.io.BufferedReader;
-import java.io.BufferedWriter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import java.util.UUID;
-import mensor.exchange.ChainFile;
-import mensor.server.db.StoredTables.Kind;
+import java.util.Optional;
 import mensor.server.db.StoredTables.Table;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -36,20 +26,21 @@ public final class OpenFiles {
     static final String FORMAT = "mensor-export/1";
     private static final String LIST = "mensor-export.json";
     private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
-    private static final int AT_ONCE = 500;
 
     private final JsonMapper json = JsonMapper.builder().build();
     private final Path folder;
+    private final TableRows rows;
 
     public OpenFiles(Path folder) {
         this.folder = folder;
+        this.rows = new TableRows(folder.resolve("files"));
     }
 
     /** What cannot be moved, in words. */
     public static final class CannotMove extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
-        CannotMove(String message) {
+        public CannotMove(String message) {
             super(message);
         }
     }
@@ -98,7 +89,7 @@ public final class OpenFiles {
         return folder.resolve("tables").resolve(t.name() + ".jsonl");
     }
 
-    private static String version(Connection db) throws SQLException {
+    static String version(Connection db) throws SQLException {
         try (Statement s = db.createStatement();
                 ResultSet r = s.executeQuery("select \"version\" from \"flyway_schema_history\""
                         + " where \"success\" and \"version\" is not null order by \"installed_rank\" desc")) {
@@ -107,72 +98,7 @@ public final class OpenFiles {
     }
 
     private long write(Connection db, Table t) throws SQLException, IOException {
-        long rows = 0;
-        try (Statement s = db.createStatement();
-                BufferedWriter out = Files.newBufferedWriter(file(t))) {
-            s.setFetchSize(AT_ONCE);
-            try (ResultSet r =
-                    s.executeQuery("select " + String.join(", ", t.columns().keySet()) + " from " + t.name()
-                            + " order by " + String.join(", ", t.key()))) {
-                while (r.next()) {
-                    ObjectNode row = json.createObjectNode();
-                    for (Map.Entry<String, Kind> c : t.columns().entrySet()) {
-                        put(row, c.getKey(), c.getValue(), r);
-                    }
-                    out.write(json.writeValueAsString(row));
-                    out.newLine();
-                    rows++;
-                }
-            }
-        }
-        return rows;
-    }
-
-    private void put(ObjectNode row, String column, Kind kind, ResultSet r) throws SQLException, IOException {
-        switch (kind) {
-            case TEXT -> putIfThere(row, column, r.getString(column));
-            case ID -> putIfThere(row, column, r.getObject(column, UUID.class));
-            case DAY -> putIfThere(row, column, r.getObject(column, LocalDate.class));
-            case MOMENT -> {
-                OffsetDateTime at = r.getObject(column, OffsetDateTime.class);
-                putIfThere(row, column, at == null ? null : at.toInstant());
-            }
-            case NUMBER -> {
-                long value = r.getLong(column);
-                if (!r.wasNull()) {
-                    row.put(column, value);
-                }
-            }
-            case FRACTION -> {
-                double value = r.getDouble(column);
-                if (!r.wasNull()) {
-                    row.put(column, value);
-                }
-            }
-            case YES_NO -> {
-                boolean value = r.getBoolean(column);
-                if (!r.wasNull()) {
-                    row.put(column, value);
-                }
-            }
-            case BYTES -> {
-                byte[] bytes = r.getBytes(column);
-                if (bytes != null) {
-                    String sum = ChainFile.sha256(bytes);
-                    Path file = folder.resolve("files").resolve(sum);
-                    if (!Files.exists(file)) {
-                        Files.write(file, bytes);
-                    }
-                    row.put(column, sum);
-                }
-            }
-        }
-    }
-
-    private static void putIfThere(ObjectNode row, String column, Object value) {
-        if (value != null) {
-            row.put(column, value.toString());
-        }
+        return rows.write(db, t, "", List.of(), file(t), row -> row);
     }
 
     /**
@@ -247,96 +173,6 @@ public final class OpenFiles {
                 || !told.path("sha256").asString("").equals(FileSum.sha256(file))) {
             throw new CannotMove("the file " + file + " is missing, or not as it was written");
         }
-        try (Insert insert = new Insert(db, t);
-                BufferedReader in = Files.newBufferedReader(file)) {
-            for (String line = in.readLine(); line != null; line = in.readLine()) {
-                insert.add(json.readTree(line));
-            }
-            return insert.end();
-        }
-    }
-
-    /** Rows into one table; one that names another row of the same table waits until that one is there. */
-    private final class Insert implements AutoCloseable {
-        private final Table table;
-        private final PreparedStatement statement;
-        private final Set<String> there = new HashSet<>();
-        private List<JsonNode> waiting = new ArrayList<>();
-        private long rows;
-
-        Insert(Connection db, Table table) throws SQLException {
-            this.table = table;
-            statement = db.prepareStatement("insert into " + table.name() + " ("
-                    + String.join(", ", table.columns().keySet()) + ") values ("
-                    + "?, ".repeat(table.columns().size() - 1) + "?)");
-        }
-
-        void add(JsonNode row) throws SQLException, IOException {
-            boolean ready = table.own().stream()
-                    .allMatch(c -> !row.has(c) || there.contains(row.get(c).asString()));
-            if (!ready) {
-                waiting.add(row);
-                return;
-            }
-            if (!table.own().isEmpty()) {
-                there.add(row.get(table.key().get(0)).asString());
-            }
-            int n = 1;
-            for (Map.Entry<String, Kind> c : table.columns().entrySet()) {
-                set(n++, c.getValue(), row.get(c.getKey()));
-            }
-            statement.addBatch();
-            if (++rows % AT_ONCE == 0) {
-                statement.executeBatch();
-            }
-        }
-
-        private void set(int n, Kind kind, JsonNode value) throws SQLException, IOException {
-            if (value == null) {
-                statement.setObject(n, null);
-                return;
-            }
-            switch (kind) {
-                case TEXT -> statement.setString(n, value.asString());
-                case ID -> statement.setObject(n, UUID.fromString(value.asString()));
-                case DAY -> statement.setObject(n, LocalDate.parse(value.asString()));
-                case MOMENT ->
-                    statement.setObject(
-                            n, java.time.Instant.parse(value.asString()).atOffset(ZoneOffset.UTC));
-                case NUMBER -> statement.setLong(n, value.asLong());
-                case FRACTION -> statement.setDouble(n, value.asDouble());
-                case YES_NO -> statement.setBoolean(n, value.asBoolean());
-                case BYTES -> statement.setBytes(n, bytes(value.asString()));
-            }
-        }
-
-        long end() throws SQLException, IOException {
-            while (!waiting.isEmpty()) {
-                List<JsonNode> left = waiting;
-                waiting = new ArrayList<>();
-                for (JsonNode row : left) {
-                    add(row);
-                }
-                if (waiting.size() == left.size()) {
-                    throw new CannotMove("rows of " + table.name() + " name rows that are not there");
-                }
-            }
-            statement.executeBatch();
-            return rows;
-        }
-
-        @Override
-        public void close() throws SQLException {
-            statement.close();
-        }
-    }
-
-    private byte[] bytes(String sum) throws IOException {
-        Path file = folder.resolve("files").resolve(sum);
-        byte[] bytes = Files.exists(file) ? Files.readAllBytes(file) : new byte[0];
-        if (!ChainFile.sha256(bytes).equals(sum)) {
-            throw new CannotMove("the file " + file + " is missing, or not as it was written");
-        }
-        return bytes;
+        return rows.read(db, t, file, row -> Optional.of(row));
     }
 }

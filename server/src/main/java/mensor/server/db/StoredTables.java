@@ -23,8 +23,16 @@ final class StoredTables {
      * @param columns by name, what kind of value each takes
      * @param key the columns of its primary key
      * @param own the columns that name another row of the same table
+     * @param others the columns that name a row of another table, and which
+     * @param required the columns that every row has
      */
-    record Table(String name, Map<String, Kind> columns, List<String> key, List<String> own) {}
+    record Table(
+            String name,
+            Map<String, Kind> columns,
+            List<String> key,
+            List<String> own,
+            Map<String, String> others,
+            Set<String> required) {}
 
     enum Kind {
         TEXT,
@@ -49,11 +57,19 @@ final class StoredTables {
                 String written = r.getString("TABLE_NAME");
                 String name = written.toLowerCase(Locale.ROOT);
                 if (!NOT_STORED.contains(name)) {
-                    Set<String> others = new TreeSet<>();
+                    Map<String, String> others = new TreeMap<>();
                     List<String> own = new ArrayList<>();
                     others(meta, schema, written, others, own);
-                    names.put(name, others);
-                    tables.put(name, new Table(name, columns(meta, schema, written), key(meta, schema, written), own));
+                    names.put(name, new TreeSet<>(others.values()));
+                    tables.put(
+                            name,
+                            new Table(
+                                    name,
+                                    columns(meta, schema, written),
+                                    key(meta, schema, written),
+                                    own,
+                                    others,
+                                    required(meta, schema, written)));
                 }
             }
         }
@@ -68,14 +84,17 @@ final class StoredTables {
         return inOrder;
     }
 
-    private static void others(DatabaseMetaData meta, String schema, String table, Set<String> others, List<String> own)
+    private static void others(
+            DatabaseMetaData meta, String schema, String table, Map<String, String> others, List<String> own)
             throws SQLException {
         try (ResultSet r = meta.getImportedKeys(null, schema, table)) {
             while (r.next()) {
                 if (r.getString("PKTABLE_NAME").equals(table)) {
                     own.add(r.getString("FKCOLUMN_NAME").toLowerCase(Locale.ROOT));
                 } else {
-                    others.add(r.getString("PKTABLE_NAME").toLowerCase(Locale.ROOT));
+                    others.put(
+                            r.getString("FKCOLUMN_NAME").toLowerCase(Locale.ROOT),
+                            r.getString("PKTABLE_NAME").toLowerCase(Locale.ROOT));
                 }
             }
         }
@@ -89,6 +108,18 @@ final class StoredTables {
             }
         }
         return List.copyOf(key.values());
+    }
+
+    private static Set<String> required(DatabaseMetaData meta, String schema, String table) throws SQLException {
+        Set<String> required = new TreeSet<>();
+        try (ResultSet r = meta.getColumns(null, schema, table, "%")) {
+            while (r.next()) {
+                if (r.getInt("NULLABLE") == DatabaseMetaData.columnNoNulls) {
+                    required.add(r.getString("COLUMN_NAME").toLowerCase(Locale.ROOT));
+                }
+            }
+        }
+        return required;
     }
 
     private static Map<String, Kind> columns(DatabaseMetaData meta, String schema, String table) throws SQLException {

@@ -75,9 +75,7 @@ class ChainSeals implements ApplicationRunner {
             jobs.all().forEach(job -> {
                 known.addAll(names(job.id()));
                 fault(job.id()).ifPresent(f -> tell(job.name(), f));
-                signatures.headsOf(job.id()).stream()
-                        .filter(r -> !sealed.contains(r.sha256()))
-                        .forEach(r -> journal.append(journal.seal(job.name(), r.place(), r.sha256())));
+                seal(job.id(), job.name(), sealed);
             });
             all.stream()
                     .map(Seal::job)
@@ -85,6 +83,17 @@ class ChainSeals implements ApplicationRunner {
                     .distinct()
                     .forEach(name -> tell(name, "the job is gone with the records that were sealed in it"));
         });
+    }
+
+    private void seal(UUID job, String name, Set<String> sealed) {
+        signatures.headsOf(job).stream()
+                .filter(r -> !sealed.contains(r.sha256()))
+                .forEach(r -> journal.append(journal.seal(name, r.place(), r.sha256())));
+    }
+
+    /** Seals what came signed from elsewhere. */
+    void sealAll(UUID job) {
+        seal(job, jobs.get(job).name(), journal.all().stream().map(Seal::sha256).collect(Collectors.toSet()));
     }
 
     private static void tell(String job, String fault) {

@@ -47,17 +47,21 @@ public record Contract(
 
     /** Whether what a reading names as its gauge scans: by its kind in the register, else by its name. */
     public boolean isScanner(Optional<String> gauge) {
-        return gauge.flatMap(this::gauge)
-                .map(GaugeForm::kind)
-                .or(() -> gauge)
-                .filter(Gauge::scans)
-                .isPresent();
+        return word(gauge).filter(Gauge::scans).isPresent();
+    }
+
+    private Optional<String> word(Optional<String> gauge) {
+        return gauge.flatMap(this::gauge).map(GaugeForm::kind).or(() -> gauge);
+    }
+
+    private boolean statesUncertainty(Optional<String> gauge) {
+        return word(gauge).filter(Gauge::statesUncertainty).isPresent();
     }
 
     /** How far each entry may be off: as a study measured its gauge, else by its own division, else by its gauge's. */
     List<Optional<Length>> uncertainties(List<Entry> entries) {
         return entries.stream()
-                .map(e -> isScanner(e.gauge()) && e.division().isPresent()
+                .map(e -> statesUncertainty(e.gauge()) && e.division().isPresent()
                         ? e.division().map(Guard::ofScan)
                         : uncertainty(e.gauge(), e.division()))
                 .toList();

@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
@@ -23,6 +25,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The people who sign in. */
 @Service
 public class People {
+    private static final int LONGEST_MAIL = 254;
+    /** No list of addresses, and no line end that could begin a header of its own. */
+    private static final Pattern MAIL = Pattern.compile("[^\\s@,;<>\"]+@[^\\s@,;<>\"]+");
+
     private final PersonRepository persons;
     private final Passwords passwords;
     private final WrongTries wrongTries;
@@ -242,7 +248,12 @@ public class People {
     /** What an inspector's papers say; a person's own id and version guard the change. */
     @AllOptional
     public record Papers(
-            String certificate, LocalDate certificateUntil, LocalDate eyeTestUntil, String capacity, Long version) {}
+            String certificate,
+            LocalDate certificateUntil,
+            LocalDate eyeTestUntil,
+            String capacity,
+            String mail,
+            Long version) {}
 
     /** @param active false: left, and signs in no more */
     public record WithPapers(Actor person, Papers papers, boolean active) {}
@@ -255,8 +266,15 @@ public class People {
     private static WithPapers withPapers(Person p) {
         return new WithPapers(
                 Actor.of(p),
-                new Papers(p.certificate(), p.certificateUntil(), p.eyeTestUntil(), p.capacity(), p.version()),
+                new Papers(
+                        p.certificate(), p.certificateUntil(), p.eyeTestUntil(), p.capacity(), p.mail(), p.version()),
                 p.isActive());
+    }
+
+    /** Where notices of this person go. */
+    @Transactional(readOnly = true)
+    public Optional<String> mailOf(UUID id) {
+        return persons.findById(id).filter(Person::isActive).map(Person::mail);
     }
 
     @Transactional
@@ -269,7 +287,13 @@ public class People {
             throw Refusal.invalid("capacity", "QC, verification, or both");
         }
         checkCertificate(papers.certificate());
-        person.certify(papers.certificate(), papers.certificateUntil(), papers.eyeTestUntil(), papers.capacity());
+        String mail = papers.mail() == null || papers.mail().isBlank()
+                ? null
+                : papers.mail().strip();
+        if (mail != null && (mail.length() > LONGEST_MAIL || !MAIL.matcher(mail).matches())) {
+            throw Refusal.invalid("mail", "one address, as name@shop.example, of at most " + LONGEST_MAIL + " letters");
+        }
+        person.certify(papers.certificate(), papers.certificateUntil(), papers.eyeTestUntil(), papers.capacity(), mail);
         return withPapers(persons.saveAndFlush(person));
     }
 

@@ -27,6 +27,7 @@ class Person {
     private LocalDate certificateUntil;
     private LocalDate eyeTestUntil;
     private String capacity;
+    private String mail;
 
     @NotAudited
     private String passwordHash;
@@ -90,11 +91,17 @@ class Person {
         return capacity;
     }
 
-    void certify(String newCertificate, LocalDate until, LocalDate eyes, String newCapacity) {
+    void certify(String newCertificate, LocalDate until, LocalDate eyes, String newCapacity, String newMail) {
         certificate = newCertificate;
         certificateUntil = until;
         eyeTestUntil = eyes;
         capacity = newCapacity;
+        mail = newMail;
+    }
+
+    /** Where notices go; absent: nowhere. */
+    public String mail() {
+        return mail;
     }
 
     long version() {

@@ -63,7 +63,7 @@ class NextRecords {
                 }
                 yield wanted;
             }
-            case WELDED -> List.of("welder", "rod", "diameter", "rods", "preheat", "weldedAt");
+            case WELDED -> List.of("welder", "rod", "diameter", "rods", "minutes", "preheat", "weldedAt");
             default -> List.of("cleaned", "cooled");
         };
         return new DefectsView.NextRecord(

@@ -29,6 +29,7 @@ public class RepairSteps {
     private final Repairs repairs;
     private final Steps steps;
     private final Holds holds;
+    private final MetalOfRepairs metals;
     private final Bench bench;
     private final Rejudgement rejudgement;
     private final Joints joints;
@@ -39,6 +40,7 @@ public class RepairSteps {
             Repairs repairs,
             Steps steps,
             Holds holds,
+            MetalOfRepairs metals,
             Bench bench,
             Rejudgement rejudgement,
             Joints joints,
@@ -47,6 +49,7 @@ public class RepairSteps {
         this.repairs = repairs;
         this.steps = steps;
         this.holds = holds;
+        this.metals = metals;
         this.bench = bench;
         this.rejudgement = rejudgement;
         this.joints = joints;
@@ -97,7 +100,11 @@ public class RepairSteps {
         if (!problems.isEmpty()) {
             throw Refusal.invalid(problems);
         }
-        steps.save(d, wanted, form, RepairWork.warnings(wanted, step, place), actor.id(), clock.instant());
+        RepairStepEntity stored =
+                steps.save(d, wanted, form, RepairWork.warnings(wanted, step, place), actor.id(), clock.instant());
+        if (wanted == RepairState.WELDED) {
+            metals.count(d, stored);
+        }
         d.reach(wanted);
         repairs.save(d);
         boolean last = joint.weldedAt() == null
@@ -152,6 +159,7 @@ public class RepairSteps {
             throw Refusal.conflict("nothing is recorded that could be taken back");
         }
         checkNoInspectionBegan(d);
+        metals.takeBack(standing.get(standing.size() - 1));
         standing.get(standing.size() - 1).withdraw(actor.name() + ": " + why.strip());
         d.reach(
                 standing.size() == 1

@@ -9,6 +9,7 @@ import mensor.server.web.AllOptional;
  * What the repair lead records at a step, lengths as typed; each step wants its own part.
  *
  * @param scale of the preheat: F or C
+ * @param minutes that the repair took, from the gouging to the last bead, hands on
  * @param version of the defect as it was shown
  */
 @AllOptional
@@ -29,6 +30,7 @@ public record StepForm(
         String rod,
         String diameter,
         Integer rods,
+        Integer minutes,
         String welder,
         Instant weldedAt,
         Boolean cleaned,
@@ -53,6 +55,7 @@ public record StepForm(
                 rod,
                 diameter,
                 rods,
+                minutes,
                 welder,
                 weldedAt,
                 cleaned,

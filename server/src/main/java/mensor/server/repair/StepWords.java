@@ -36,6 +36,9 @@ final class StepWords {
         if (f.rod() != null) {
             said.add((f.rods() == null ? "" : f.rods() + " × ") + f.rod() + " " + f.diameter());
         }
+        if (f.minutes() != null) {
+            said.add(f.minutes() + " min of work");
+        }
         if (f.preheat() != null) {
             said.add("preheat read " + f.preheat().toPlainString() + ("C".equals(f.scale()) ? " °C" : " °F"));
         }

@@ -23,6 +23,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** What was recorded at the steps of repairs, read. */
 @Component
 class Steps {
+    /** A week of round shifts; more is a slip of the finger. */
+    private static final int MOST_MINUTES = 10_000;
+
     private final RepairStepRepository steps;
     private final JsonMapper json;
 
@@ -41,8 +44,9 @@ class Steps {
         return steps.findByDefectIdOrderByRecordedAt(d.id());
     }
 
-    void save(DefectEntity d, RepairState state, StepForm form, List<String> warnings, UUID by, Instant at) {
-        steps.save(new RepairStepEntity(
+    RepairStepEntity save(
+            DefectEntity d, RepairState state, StepForm form, List<String> warnings, UUID by, Instant at) {
+        return steps.save(new RepairStepEntity(
                 d,
                 state,
                 InspectionParts.canonical(json.writeValueAsString(form.withoutVersion())),
@@ -122,6 +126,9 @@ class Steps {
             if (text[1] != null && text[1].length() > 60) {
                 problems.add(new FieldProblem(text[0], "at most 60 letters"));
             }
+        }
+        if (f.minutes() != null && (f.minutes() < 1 || f.minutes() > MOST_MINUTES)) {
+            problems.add(new FieldProblem("minutes", "minutes of work: 1 to " + MOST_MINUTES));
         }
         if (f.note() != null && f.note().length() > 500) {
             problems.add(new FieldProblem("note", "at most 500 letters"));

@@ -12,6 +12,7 @@ import mensor.server.job.StoredJob;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
+import mensor.server.repair.RepairMarks;
 import mensor.server.report.LabelSheet.Label;
 import mensor.server.web.Refusal;
 import org.springframework.http.ResponseEntity;
@@ -32,8 +33,10 @@ class LabelController {
     private final Jobs jobs;
     private final Joints joints;
     private final Bench bench;
+    private final RepairMarks repairs;
 
-    LabelController(Jobs jobs, Joints joints, Bench bench) {
+    LabelController(Jobs jobs, Joints joints, Bench bench, RepairMarks repairs) {
+        this.repairs = repairs;
         this.jobs = jobs;
         this.joints = joints;
         this.bench = bench;
@@ -65,9 +68,7 @@ class LabelController {
             @RequestParam(defaultValue = "A4_70_37") LabelSheet sheet,
             @RequestParam(defaultValue = "0") int first) {
         StoredJob job = jobs.get(id);
-        if (first < 0 || first > 100) {
-            throw Refusal.invalid("first", "0 to 100 places are used already");
-        }
+        checkFirst(first);
         List<StoredJoint> welds = joints.ofJob(id).stream()
                 .filter(j -> lot == null || lot.isBlank() || lot.equals(j.lot()))
                 .sorted(Comparator.comparing(StoredJoint::mark)
@@ -79,11 +80,54 @@ class LabelController {
         if (welds.size() > MOST) {
             throw Refusal.conflict("more than " + MOST + " welds: choose a lot");
         }
-        String base =
-                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+        String base = base();
         String title = "Labels of " + job.name();
         return ReportController.answer(
                 sheet.print(title, welds.stream().map(j -> label(j, base)).toList(), first), "pdf", title);
+    }
+
+    /** Temporary marks for what is to be repaired: its number, from where to where; the code opens its ticket. */
+    @GetMapping("/jobs/{id}/repair-marks")
+    ResponseEntity<byte[]> repairsOf(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "A4_70_37") LabelSheet sheet,
+            @RequestParam(defaultValue = "0") int first) {
+        StoredJob job = jobs.get(id);
+        checkFirst(first);
+        List<RepairMarks.RepairMark> marks = repairs.ofJob(id);
+        if (marks.isEmpty()) {
+            throw Refusal.conflict("nothing is to be repaired in this job");
+        }
+        String base = base();
+        String title = "Repair marks of " + job.name();
+        return ReportController.answer(
+                sheet.print(
+                        title,
+                        marks.stream()
+                                .limit(MOST)
+                                .map(m -> new Label(
+                                        base + "/defects/" + m.defect(),
+                                        m.number(),
+                                        List.of(m.joint().mark() + ", " + m.place(), m.what(), "take off when closed"),
+                                        datum(m.joint())))
+                                .toList(),
+                        first),
+                "pdf",
+                title);
+    }
+
+    private static void checkFirst(int first) {
+        if (first < 0 || first > 100) {
+            throw Refusal.invalid("first", "0 to 100 places are used already");
+        }
+    }
+
+    private static String base() {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+    }
+
+    private static String datum(StoredJoint j) {
+        return InspectionParts.readJoint(j.asFitted(), j.unit()).datum().orElse("");
     }
 
     private static Label label(StoredJoint j, String base) {
@@ -94,7 +138,6 @@ class LabelController {
             lines.add(weld);
         }
         lines.add(j.inWords());
-        String datum = InspectionParts.readJoint(j.asFitted(), j.unit()).datum().orElse("");
-        return new Label(base + "/welds/" + j.id(), j.mark(), lines, datum);
+        return new Label(base + "/welds/" + j.id(), j.mark(), lines, datum(j));
     }
 }

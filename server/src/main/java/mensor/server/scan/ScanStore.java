@@ -23,6 +23,7 @@ import java.util.EnumMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import mensor.scan.Profile;
 import mensor.scan.WeldScan;
@@ -86,6 +87,24 @@ public class ScanStore {
 
     Path file(String sha256) {
         return folder.resolve(sha256 + ".scan");
+    }
+
+    /** A kept file, for an archive; empty where it did not come with the database. */
+    public Optional<Path> kept(String sha256) {
+        return Optional.of(file(sha256)).filter(Files::exists);
+    }
+
+    /** A file that came in an archive; one that is here already stays. */
+    public void bring(Path from, String sha256) throws IOException {
+        if (!Files.exists(file(sha256))) {
+            try (InputStream in = Files.newInputStream(from)) {
+                Kept kept = keep(in, Long.MAX_VALUE);
+                if (!kept.sha256().equals(sha256)) {
+                    Files.deleteIfExists(file(kept.sha256()));
+                    throw new IOException("a scan is not as it was written: " + sha256);
+                }
+            }
+        }
     }
 
     private Path lines(UUID scan) {

@@ -116,6 +116,14 @@ public record PieceView(
      */
     public record EyeAgainstTest(int looked, int broke, double share, double low, double high, boolean enough) {}
 
+    /** A piece that looked good and was tested: of its own, or a weld at the bench. */
+    public record TestedPiece(
+            @Nullable UUID pieceId,
+            @Nullable UUID inspectionId,
+            String title,
+            @Nullable String by,
+            boolean broke) {}
+
     public record PieceRows(List<PieceRow> rows, long count) {}
 
     /** A setting as shown. */

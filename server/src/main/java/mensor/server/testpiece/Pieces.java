@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mensor.inspection.Verdict;
 import mensor.rejectrate.Interval;
 import mensor.server.people.Actor;
@@ -86,23 +86,33 @@ public class Pieces {
                 states.of(actor, found).stream().map(PieceStates.State::row).toList(), pieces.count(welder, sought));
     }
 
-    /** Of the pieces of their own and of the welds that are judged as a welder's test, each once. */
+    /** How often the specimens rejected what the eye accepted. */
     @Transactional(readOnly = true)
     public PieceView.EyeAgainstTest eye(Actor actor) {
-        Set<UUID> withPiece = pieces.joints();
-        List<PieceStates.State> tested = states.of(actor, pieces.tested()).stream()
-                .filter(s -> s.looksGood()
-                        && s.broke().filter(v -> v != Verdict.INCOMPLETE).isPresent())
-                .toList();
-        List<TestPieces.AtTheBench> welds = states.welds(actor, withPiece);
-        int looked = tested.size() + welds.size();
-        int broke = (int) (tested.stream()
-                        .filter(s -> s.broke().filter(v -> v == Verdict.REJECT).isPresent())
-                        .count()
-                + welds.stream().filter(w -> w.decision().lesson()).count());
+        List<PieceView.TestedPiece> tested = againstTheEye(actor);
+        int looked = tested.size();
+        int broke = (int) tested.stream().filter(PieceView.TestedPiece::broke).count();
         Interval share = Interval.wilson(broke, Math.max(1, looked));
         return new PieceView.EyeAgainstTest(
                 looked, broke, looked == 0 ? 0 : (double) broke / looked, share.low(), share.high(), looked >= ENOUGH);
+    }
+
+    /** What the eye accepted and specimens tested to a decision: the pieces of their own and the welds judged as a welder's test, each once. */
+    @Transactional(readOnly = true)
+    public List<PieceView.TestedPiece> againstTheEye(Actor actor) {
+        Stream<PieceView.TestedPiece> own = states.of(actor, pieces.tested()).stream()
+                .filter(s -> s.looksGood()
+                        && s.broke().filter(v -> v != Verdict.INCOMPLETE).isPresent())
+                .map(s -> new PieceView.TestedPiece(
+                        s.row().id(),
+                        null,
+                        s.row().number(),
+                        s.row().welderName(),
+                        s.broke().orElseThrow() == Verdict.REJECT));
+        Stream<PieceView.TestedPiece> atTheBench = states.welds(actor, pieces.joints()).stream()
+                .map(w -> new PieceView.TestedPiece(
+                        null, w.inspection(), w.mark(), w.welder(), w.decision().lesson()));
+        return Stream.concat(own, atTheBench).toList();
     }
 
     @Transactional(readOnly = true)

@@ -76,6 +76,8 @@ public class TestPieces {
     /** What the bench and the specimens say of a test piece that has a weld there. */
     record AtTheBench(
             UUID inspection,
+            String mark,
+            String welder,
             boolean signed,
             Verdict visual,
             List<Indication> seen,
@@ -85,7 +87,15 @@ public class TestPieces {
     /** Empty where the person may not see its inspection. */
     Optional<AtTheBench> standing(Actor actor, UUID jointId) {
         return piece(actor, joints.get(jointId))
-                .map(p -> new AtTheBench(p.inspection(), p.signed(), p.visual(), p.seen(), p.tests(), p.decision()));
+                .map(p -> new AtTheBench(
+                        p.inspection(),
+                        p.joint().mark(),
+                        p.joint().welder(),
+                        p.signed(),
+                        p.visual(),
+                        p.seen(),
+                        p.tests(),
+                        p.decision()));
     }
 
     /** The welds that were accepted by eye and then tested to a decision, by joint. */

@@ -25,7 +25,7 @@ class BodyLimits extends OncePerRequestFilter {
         if (path.startsWith("/api/session") || path.startsWith("/api/people")) {
             return 8 * KB;
         }
-        if (path.contains("/scans/") && path.startsWith("/api/inspections/")) {
+        if (path.contains("/scans/") && path.startsWith("/api/inspections/") || path.equals("/api/jobs/archive")) {
             return 1024 * MB; // kept as it comes, never in memory
         }
         if (path.endsWith("/weld-list") || path.contains("/map/") || path.equals("/api/tables")) {

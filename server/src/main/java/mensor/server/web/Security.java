@@ -75,7 +75,13 @@ class Security {
                         .permitAll()
                         .requestMatchers("/api/session", "/api/people/first", "/api/openapi")
                         .permitAll()
-                        .requestMatchers("/api/session/password", "/api/tokens/**", "/api/tokens", "/api/judge")
+                        .requestMatchers(
+                                "/api/session/password",
+                                "/api/tokens/**",
+                                "/api/tokens",
+                                "/api/judge",
+                                "/api/notices/**",
+                                "/api/notices")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/kinds", "/api/criteria", "/api/entry-line")
                         .authenticated()

@@ -24,6 +24,7 @@ class SinglePage {
         "/people",
         "/criteria/**",
         "/reject-rates",
+        "/where-to-act",
         "/repairs",
         "/defects/**",
         "/history",

@@ -41,6 +41,23 @@ public class Welders {
         return welders.findAllByOrderByStamp().stream().map(this::view).toList();
     }
 
+    /** @param on the last day on which the test still holds */
+    public record RunningOut(String stamp, String name, String test, LocalDate on) {}
+
+    /** Tests that lapse by a day, or have lapsed; each with the last day on which it holds. */
+    @Transactional(readOnly = true)
+    public List<RunningOut> runningOut(LocalDate by) {
+        List<RunningOut> out = new ArrayList<>();
+        for (WelderEntity w : welders.findAllByOrderByStamp()) {
+            for (Qualification q : read(tests(w))) {
+                if (!q.holdsUntil().isAfter(by)) {
+                    out.add(new RunningOut(w.stamp(), w.name(), q.position().id() + ", F" + q.group(), q.holdsUntil()));
+                }
+            }
+        }
+        return out;
+    }
+
     public LocalDate today() {
         return LocalDate.now(clock);
     }

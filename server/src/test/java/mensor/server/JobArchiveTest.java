@@ -1,0 +1,180 @@
+package mensor.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import mensor.exchange.InspectionDocument;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+
+/** A whole job as one archive: another Mensor reads it back to the same sums, and writes the same archive. */
+@ExtendWith(RunningMensor.class)
+class JobArchiveTest {
+    private static final String JOB = "Lock gate";
+
+    @TempDir
+    Path folder;
+
+    private final TestBrowser ines = RunningMensor.as("ines");
+    private final TestBrowser rufus = RunningMensor.as("rufus");
+    private final TestBrowser quinn = RunningMensor.as("quinn");
+
+    private static Map<String, byte[]> unzipped(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new TreeMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                files.put(e.getName(), in.readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    private static byte[] zipped(Map<String, byte[]> files) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> f : files.entrySet()) {
+                zip.putNextEntry(new ZipEntry(f.getKey()));
+                zip.write(f.getValue());
+            }
+        }
+        return out.toByteArray();
+    }
+
+    /** A signed reject with a decision and a document, and an accepted weld beside it. */
+    private String job() {
+        quinn.post("/api/jobs", "{'name':'" + JOB + "','criteria':'d1.1-static','units':'in'}")
+                .expect(200);
+        String bad = ines.inspection("JA-1", JOB);
+        ines.sound(bad);
+        ines.add(bad, "INDICATION", "'kind':'slag','from':'10','to':'11','trapped':true")
+                .expect(200);
+        ines.sign(bad, "reject").expect(200);
+        JsonNode defect =
+                ines.get(bad + "/defects").expect(200).json().get("defects").get(0);
+        String path = "/api/defects/" + defect.get("id").asString();
+        rufus.put(path + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        RunningMensor.as("wanda")
+                .putBytes(
+                        path + "/holds/steel/document?number=MC-1&engineer=P.%20Quill&date=2026-01-05&name=mill.pdf",
+                        "%PDF-1.4 of the gate".getBytes(StandardCharsets.US_ASCII))
+                .expect(200);
+        String good = ines.inspection("JA-2", JOB);
+        ines.sound(good);
+        ines.sign(good, "accept").expect(200);
+        return find(quinn);
+    }
+
+    private static String find(TestBrowser b) {
+        for (JsonNode j : b.get("/api/jobs").expect(200).json()) {
+            if (j.get("form").get("name").asString().equals(JOB)) {
+                return "/api/jobs/" + j.get("id").asString();
+            }
+        }
+        throw new AssertionError("no job");
+    }
+
+    @Test
+    void anotherMensorReadsItBackToTheSameSums() throws IOException {
+        String job = job();
+        ines.get(job + "/archive").expect(403);
+        byte[] zip = quinn.bytes(job + "/archive");
+        Map<String, byte[]> files = unzipped(zip);
+        assertThat(files).containsKeys("mensor-job.json", "signed-records.json", "tables/signature.jsonl");
+        String people = new String(files.get("tables/person.jsonl"), StandardCharsets.UTF_8);
+        assertThat(people).contains("\"login\":\"ines\"").doesNotContain("$2a$").doesNotContain("INSPECTOR");
+        files.entrySet().stream()
+                .filter(f -> f.getKey().startsWith("inspections/JA-1"))
+                .forEach(f -> assertThat(InspectionDocument.read(new String(f.getValue(), StandardCharsets.UTF_8)))
+                        .as("any program that knows the open format reads it")
+                        .isNotNull());
+        JsonNode sums = quinn.get(job + "/chain/check").expect(200).json();
+        assertThat(sums.get("records").asInt()).isEqualTo(2);
+
+        try (ConfigurableApplicationContext there = MensorApplication.start(
+                "--server.port=0",
+                "--mensor.data=" + folder,
+                "--mensor.demo=false",
+                "--mensor.db=" + (TestDatabase.address().equals("embedded") ? "embedded" : TestDatabase.fresh()))) {
+            String base = "http://localhost:"
+                    + ((ServletWebServerApplicationContext) there)
+                            .getWebServer()
+                            .getPort();
+            TestBrowser first = new TestBrowser(base);
+            // the same login is somebody else's here
+            first.post(
+                            "/api/people/first",
+                            "{'login':'ines','name':'Another','password':'" + RunningMensor.PASSWORD + "'}")
+                    .expect(200);
+            refused(first, files);
+            JsonNode brought =
+                    first.postBytes("/api/jobs/archive", zip).expect(200).json();
+            assertThat(brought.get("records").asInt()).isEqualTo(2);
+            assertThat(first.get(job + "/chain/check").expect(200).json()).isEqualTo(sums);
+            assertThat(first.get(job + "/chain").expect(200).text())
+                    .isEqualTo(quinn.get(job + "/chain").expect(200).text());
+            List<String> marks = new ArrayList<>();
+            first.get("/api/joints")
+                    .expect(200)
+                    .json()
+                    .get("rows")
+                    .forEach(r -> marks.add(r.get("mark").asString()));
+            assertThat(marks).contains("JA-1", "JA-2");
+            Map<String, byte[]> again = unzipped(first.bytes(job + "/archive"));
+            assertThat(again.keySet()).isEqualTo(files.keySet());
+            for (String name : files.keySet()) {
+                if (!name.equals("mensor-job.json") && !name.equals("tables/person.jsonl")) { // when; another ines here
+                    assertThat(again.get(name)).as(name).isEqualTo(files.get(name));
+                }
+            }
+            assertThat(first.postBytes("/api/jobs/archive", zip).expect(409).detail())
+                    .contains("here already");
+            assertThat(first.get("/api/people").expect(200).json())
+                    .as("nobody signs in who came with a job")
+                    .hasSize(1);
+        }
+    }
+
+    private static void refused(TestBrowser b, Map<String, byte[]> files) throws IOException {
+        assertThat(b.postBytes("/api/jobs/archive", "no zip".getBytes(StandardCharsets.US_ASCII))
+                        .expect(422)
+                        .detail())
+                .contains("no archive of a job");
+        assertThat(b.postBytes("/api/jobs/archive", zipped(Map.of("../outside", new byte[1])))
+                        .expect(422)
+                        .detail())
+                .contains("leads out of it");
+        // an entry that was altered, and the list's sum with it: the record does not fit
+        Map<String, byte[]> altered = new TreeMap<>(files);
+        String entries = new String(files.get("tables/entry.jsonl"), StandardCharsets.UTF_8);
+        altered.put("tables/entry.jsonl", entries.replace("slag", "scar").getBytes(StandardCharsets.UTF_8));
+        assertThat(b.postBytes("/api/jobs/archive", zipped(altered)).expect(422).detail())
+                .contains("not as it was written: tables/entry.jsonl");
+        String list = new String(files.get("mensor-job.json"), StandardCharsets.UTF_8);
+        altered.put(
+                "mensor-job.json",
+                list.replace(
+                                mensor.exchange.ChainFile.sha256(files.get("tables/entry.jsonl")),
+                                mensor.exchange.ChainFile.sha256(altered.get("tables/entry.jsonl")))
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(b.postBytes("/api/jobs/archive", zipped(altered)).expect(422).detail())
+                .contains("an entry was altered");
+        assertThat(b.get("/api/jobs").expect(200).json())
+                .as("nothing was stored")
+                .isEmpty();
+    }
+}
