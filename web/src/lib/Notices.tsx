@@ -1,6 +1,6 @@
 import { BellOutlined } from "@ant-design/icons";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Popover } from "antd";
+import { Button, Drawer } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "./api";
@@ -13,43 +13,51 @@ export function Notices() {
   const [open, setOpen] = useState(false);
   const queries = useQueryClient();
   const told = useQuery({ queryKey: ["notices"], queryFn: api.notices, refetchInterval: 30_000 }).data;
-  if (!told || told.count === 0) return null;
+  if (!told || (told.count === 0 && !open)) return null;
   const seen = async (what: Promise<unknown>) => {
     await what;
     await queries.invalidateQueries({ queryKey: ["notices"] });
   };
   const many = `${told.count} ${told.count === 1 ? "notice" : "notices"}`;
-  const list = (
-    <section aria-label="Notices" className="column">
-      {told.notices.slice(0, 6).map((n) => (
-        <Link
-          key={n.id}
-          to={n.link}
-          className="picked"
-          onClick={() => {
-            setOpen(false);
-            void seen(api.seeNotice(n.id));
-          }}
-        >
-          <b>
-            {words[n.kind]}: {n.words}
-          </b>
-          <span className="small quiet">{dayOf(n.at.slice(0, 10))}</span>
-        </Link>
-      ))}
-      <Button onClick={() => void seen(api.seeNotices(told.notices[0]?.at ?? ""))}>
-        {told.count > 6 ? `All ${told.count} are seen` : "All are seen"}
-      </Button>
-    </section>
-  );
   return (
-    <Popover trigger="click" placement="bottomRight" open={open} onOpenChange={setOpen} content={list}>
-      <Button ghost icon={<BellOutlined />} aria-label={many} aria-expanded={open}>
+    <>
+      <Button ghost icon={<BellOutlined />} aria-label={many} onClick={() => setOpen(true)}>
         <span className="name">
           <b>{told.count}</b>
           {told.count === 1 ? "notice" : "notices"}
         </span>
       </Button>
-    </Popover>
+      <Drawer
+        open={open}
+        onClose={() => setOpen(false)}
+        title={many}
+        size={420}
+        extra={
+          told.count > 0 && (
+            <Button
+              onClick={() => void seen(api.seeNotices(told.notices[0]?.at ?? "")).then(() => setOpen(false))}
+            >{`All ${told.count} are seen`}</Button>
+          )
+        }
+      >
+        {told.notices.map((n) => (
+          <Link
+            key={n.id}
+            to={n.link}
+            className="item"
+            onClick={() => {
+              setOpen(false);
+              void seen(api.seeNotice(n.id));
+            }}
+          >
+            <span className="picked">
+              <b>{words[n.kind]}</b>
+              {n.words}
+            </span>
+            <span className="small quiet nowrap">{dayOf(n.at)}</span>
+          </Link>
+        ))}
+      </Drawer>
+    </>
   );
 }

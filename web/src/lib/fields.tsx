@@ -154,9 +154,10 @@ const takesOnly = (e: KeyboardEvent) => {
 /** A day as the interface keeps it: 2026-11-28. */
 export function DateField({
   value,
+  placeholder,
   onChange,
   ...field
-}: Common & { value: string | undefined; onChange: (v: string) => void }) {
+}: Common & { value: string | undefined; placeholder?: string; onChange: (v: string) => void }) {
   return (
     <Field {...field}>
       <DatePicker
@@ -164,6 +165,7 @@ export function DateField({
         {...saidOf(field)}
         disabled={field.disabled || undefined}
         format={days}
+        placeholder={placeholder}
         onKeyDown={takesOnly}
         value={value ? dayjs(value) : null}
         onChange={(d) => onChange(d ? d.format("YYYY-MM-DD") : "")}

@@ -23,12 +23,12 @@ type Props = {
 
 type Tool = "scale" | "measure" | "note" | "arrow";
 
-/** What a length from a picture may be as an entry. */
-const entries: readonly (readonly [string, string, NewEntry["kind"], Record<string, string>, string])[] = [
-  ["undercut", "an undercut’s depth", "INDICATION", { kind: "undercut", toe: "A" }, "depth"],
-  ["porosity", "a pore’s diameter", "INDICATION", { kind: "porosity" }, "diameter"],
-  ["legA", "leg A", "READING", {}, "legA"],
-  ["legB", "leg B", "READING", {}, "legB"],
+/** What a length from a picture may be as an entry: where its value goes, and where the picture's place does. */
+const entries: readonly (readonly [string, string, NewEntry["kind"], Record<string, string>, string, string])[] = [
+  ["undercut", "an undercut’s depth", "INDICATION", { kind: "undercut", toe: "A" }, "depth", "from"],
+  ["porosity", "a pore’s diameter", "INDICATION", { kind: "porosity" }, "diameter", "at"],
+  ["legA", "leg A", "READING", {}, "legA", "at"],
+  ["legB", "leg B", "READING", {}, "legB", "at"],
 ];
 
 /** A picture one measures in: a scale first, then what is pointed at; notes and arrows beside it. */
@@ -190,6 +190,7 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
           {tool === "measure" && measured.data && (
             <Taken
               value={measured.data}
+              at={bench.photos.find((p) => p.id === photo)?.label}
               {...(onTake ? { onTake } : {})}
               {...(mayMark ? { onKeep: () => void mark("measure", measured.data.said, points) } : {})}
             />
@@ -227,21 +228,29 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
 /** The value, and what may become of it. */
 function Taken({
   value: v,
+  at,
   onTake,
   onKeep,
 }: {
   value: PictureValue;
+  at?: string;
   onTake?: (entry: NewEntry) => void;
   onKeep?: () => void;
 }) {
   const take = (id: string) => {
     const e = entries.find(([x]) => x === id);
     if (!e || !onTake || v.entered === undefined) return;
-    const [, , kind, content, field] = e;
+    const [, , kind, content, field, where] = e;
     onTake({
       id: newId(),
       kind,
-      content: { ...content, [field]: v.entered, division: v.division, gauge: fromPicture },
+      content: {
+        ...content,
+        ...(at ? { [where]: at } : {}),
+        [field]: v.entered,
+        division: v.division,
+        gauge: fromPicture,
+      },
     });
   };
   return (

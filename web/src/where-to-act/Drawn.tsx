@@ -66,13 +66,16 @@ function Said({ points }: { points: PlotPoint[] }) {
   );
 }
 
+/** "welds 11 to 20" is 11–20 under an axis of welds. */
+const short = (name: unknown) => String(name).replace("welds ", "").replace(" to ", "–");
+
 /** The foot's words, at most a dozen of them. */
 const every = (n: number) => Math.max(0, Math.ceil(n / 8) - 1);
 
 const Control: Drawing = ({ plot, chosen, onPick }) => (
   <ComposedChart data={plot.points} margin={{ top: 8, right: 14, bottom: 0, left: -14 }} onClick={near(plot, onPick)}>
     <CartesianGrid stroke={ink.line} vertical={false} />
-    <XAxis dataKey="name" interval={every(plot.points.length)} {...axis} />
+    <XAxis dataKey="name" interval={every(plot.points.length)} tickFormatter={short} {...axis} />
     <YAxis {...axis} />
     {Said({ points: plot.points })}
     <Line dataKey="high" type="step" dot={false} stroke={ink.reject} strokeDasharray="5 4" {...still} />
@@ -108,21 +111,16 @@ const Pareto: Drawing = ({ plot, chosen, onPick }) => {
   const total = points[0] && points[0].cumulative ? points[0].value / points[0].cumulative : 1;
   return (
     <ComposedChart
+      layout="vertical"
       data={points.map((p) => Object.assign(p, { sum: (p.cumulative ?? 0) * total }))}
-      margin={{ top: 8, right: 14, bottom: 0, left: -14 }}
+      margin={{ top: 0, right: 14, bottom: 0, left: 0 }}
       onClick={near(plot, onPick)}
     >
-      <CartesianGrid stroke={ink.line} vertical={false} />
-      <XAxis
-        dataKey="name"
-        interval={0}
-        {...axis}
-        fontSize={12}
-        tickFormatter={(n: string) => n.split(/[ (]/)[0] ?? n}
-      />
-      <YAxis {...axis} domain={[0, Math.ceil(total)]} allowDecimals={false} />
+      <CartesianGrid stroke={ink.line} horizontal={false} />
+      <XAxis type="number" {...axis} domain={[0, Math.ceil(total)]} allowDecimals={false} />
+      <YAxis type="category" dataKey="name" width={190} interval={0} {...axis} />
       {Said({ points })}
-      <Bar dataKey="value" barSize={44} {...still}>
+      <Bar dataKey="value" barSize={16} {...still}>
         {points.map((p) => (
           <Cell key={p.key} fill={p.key === chosen ? ink.layout : ink.steel} />
         ))}
@@ -137,15 +135,16 @@ const Intervals: Drawing = ({ plot, chosen, onPick }) => {
   const points = plot.points
     .slice(0, rows)
     .map((p) => Object.assign(p, { reach: [p.value - (p.low ?? p.value), (p.high ?? p.value) - p.value] }));
-  const months = points.every((p) => /^\d{4}-\d\d$/.test(p.key));
+  const months = points.every((p) => /^(\d{4}-\d\d|ten-)/.test(p.key));
   const along = months ? { x: "name", y: "value" } : { x: "value", y: "name" };
   return (
-    <ScatterChart margin={{ top: 8, right: 24, bottom: 0, left: months ? -14 : 60 }}>
+    <ScatterChart margin={{ top: 8, right: 24, bottom: 0, left: months ? -14 : 0 }}>
       <CartesianGrid stroke={ink.line} horizontal={months} vertical={!months} />
       <XAxis
         type={months ? "category" : "number"}
         dataKey={along.x}
         allowDuplicatedCategory={false}
+        tickFormatter={short}
         domain={months ? undefined : [0, "auto"]}
         {...axis}
       />
@@ -154,6 +153,7 @@ const Intervals: Drawing = ({ plot, chosen, onPick }) => {
         dataKey={along.y}
         allowDuplicatedCategory={false}
         reversed={!months}
+        width={months ? 60 : 170}
         domain={months ? [0, 100] : undefined}
         interval={0}
         {...axis}
@@ -197,16 +197,16 @@ const Steps: Drawing = ({ plot, onPick }) => {
     <ComposedChart
       data={data}
       margin={{ top: 8, right: 14, bottom: 16, left: -14 }}
-      onClick={(s) => {
-        const p = plot.points[Number(s.activeTooltipIndex) - 1];
-        if (p) onPick(p);
-      }}
+      onClick={near({ ...plot, points: [begin, ...plot.points] as PlotPoint[] }, (p) => {
+        if (plot.points.includes(p)) onPick(p);
+      })}
     >
       <CartesianGrid stroke={ink.line} />
       <XAxis
         type="number"
         dataKey="expected"
         domain={[0, "dataMax"]}
+        allowDecimals={false}
         {...axis}
         label={{ value: "days", position: "insideBottomRight", offset: -10, fill: ink.quiet, fontSize: 13 }}
       />

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, saidBy } from "../lib/api";
 import type { Plot, PlotPoint, PlotScope } from "../lib/api-plots";
+import { dayOf } from "../lib/local-time";
 import { SmallTable } from "../lib/SmallTable";
 
 /** The welds behind a point of a plot, each with its way to the bench. */
@@ -43,8 +44,8 @@ export function PlotWelds({ plot, point, scope }: { plot: Plot; point: PlotPoint
               120,
             ],
             ["Job, lot", (x) => [x.job, x.lot].filter(Boolean).join(", ")],
-            ["", (x) => x.said],
-            ["", (x) => x.at?.slice(0, 10) ?? "", 104],
+            ["What", (x) => x.said],
+            ["When", (x) => (x.at ? dayOf(x.at) : ""), 120],
           ]}
         />
       )}

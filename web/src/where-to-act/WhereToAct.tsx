@@ -1,3 +1,4 @@
+import "../practice/practice.css";
 import { Button, Segmented } from "antd";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
@@ -71,15 +72,13 @@ export default function WhereToAct() {
                   key: "question",
                   title: plots.data ? `Of ${plots.data.of}` : "",
                   render: (p) => (
-                    <span className="picked">
-                      <Button type="link" className="named">
-                        {p.question}
-                      </Button>
-                      <span className={p.enough ? "small" : "small quiet"}>
+                    <>
+                      <b>{p.question}</b>
+                      <div className={p.enough ? "small" : "small quiet"}>
                         {p.enough ? "" : "△ "}
                         {p.answer}
-                      </span>
-                    </span>
+                      </div>
+                    </>
                   ),
                 },
               ]}
@@ -107,7 +106,7 @@ function Scope({ scope, onChange }: { scope: PlotScope; onChange: (name: string,
       <ChoiceField
         id="of-job"
         label="Job"
-        span={5}
+        span={4}
         value={scope.job ?? ""}
         options={[any, ...(jobs.data ?? []).map((j) => [j.id, j.form.name ?? ""] as const)]}
         onChange={(v) => onChange("job", v)}
@@ -115,7 +114,7 @@ function Scope({ scope, onChange }: { scope: PlotScope; onChange: (name: string,
       <ChoiceField
         id="of-welder"
         label="Welder"
-        span={3}
+        span={2}
         value={scope.welder ?? ""}
         options={[any, ...(welders.data ?? []).map((w) => [w.form.stamp ?? "", w.form.stamp ?? ""] as const)]}
         onChange={(v) => onChange("welder", v)}
@@ -123,13 +122,27 @@ function Scope({ scope, onChange }: { scope: PlotScope; onChange: (name: string,
       <ChoiceField
         id="of-procedure"
         label="Procedure"
-        span={4}
+        span={2}
         value={scope.procedure ?? ""}
         options={[any, ...(procedures.data ?? []).map((p) => [p.form.number ?? "", p.form.number ?? ""] as const)]}
         onChange={(v) => onChange("procedure", v)}
       />
-      <DateField id="of-from" label="From" span={4} value={scope.from} onChange={(v) => onChange("from", v)} />
-      <DateField id="of-to" label="To" span={4} value={scope.to} onChange={(v) => onChange("to", v)} />
+      <DateField
+        id="of-from"
+        label="From"
+        placeholder="any"
+        span={2}
+        value={scope.from}
+        onChange={(v) => onChange("from", v)}
+      />
+      <DateField
+        id="of-to"
+        label="To"
+        placeholder="any"
+        span={2}
+        value={scope.to}
+        onChange={(v) => onChange("to", v)}
+      />
     </FormGrid>
   );
 }

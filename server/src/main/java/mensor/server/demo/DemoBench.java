@@ -17,6 +17,7 @@ import mensor.server.joint.NewJoint;
 import mensor.server.joint.SetUp;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
+import mensor.server.photo.PictureFile;
 import mensor.server.welding.WeldingEntryKind;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -106,6 +107,11 @@ class DemoBench {
 
         Work put(Entry.Sort kind, String fields) {
             inspections.put(acting(inspector), inspection, kind, EntryDocument.read(DemoFields.text(fields)));
+            return this;
+        }
+
+        Work picture(String at, PictureFile file) {
+            inspections.picture(acting(inspector), inspection, at, file);
             return this;
         }
 

@@ -34,6 +34,7 @@ class DemoData implements ApplicationRunner {
     private final DemoStudies studies;
     private final DemoMap map;
     private final DemoRepairs repairs;
+    private final DemoNotices notices;
     private final HalfFilledDemo filling;
     private final Clock clock;
     private Actor engineer;
@@ -49,6 +50,7 @@ class DemoData implements ApplicationRunner {
             DemoStudies studies,
             DemoMap map,
             DemoRepairs repairs,
+            DemoNotices notices,
             HalfFilledDemo filling,
             Clock clock) {
         this.people = people;
@@ -61,6 +63,7 @@ class DemoData implements ApplicationRunner {
         this.studies = studies;
         this.map = map;
         this.repairs = repairs;
+        this.notices = notices;
         this.filling = filling;
         this.clock = clock;
     }
@@ -73,6 +76,7 @@ class DemoData implements ApplicationRunner {
         filling.fill(this::load, () -> {
             repairs.load();
             map.load(engineer); // the last welds come with the repairs
+            notices.load();
         });
     }
 
@@ -114,7 +118,9 @@ class DemoData implements ApplicationRunner {
                 .blade("0", "24", "5/16")
                 .undercut("A", "9", "10 1/2", "3/64")
                 .undercut("B", "16", "16 1/2", "3/64")
-                .clearBut("undercut");
+                .clearBut("undercut")
+                .picture("4", DemoPictures.withCard(0.0045))
+                .picture("4", DemoPictures.withCard(0.001));
         joint(lot, "ST2-17", "1", "K7", "ines", tee("24", "5/16", "3/8", "3/4", "2F"))
                 .ready()
                 .legs("1 5/16 3/8", "6 5/16 3/8", "14 9/32 3/8 7/32", "17 5/16 3/8", "23 5/16 3/8")

@@ -15,6 +15,8 @@ import mensor.server.inspection.SignOff;
 import mensor.server.inspection.StoredInspection;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
+import mensor.server.photo.Photos;
+import mensor.server.photo.PictureFile;
 import org.springframework.stereotype.Component;
 
 /** What an inspector does in the demo: begins, answers, enters, hands over, signs. */
@@ -60,6 +62,10 @@ class DemoInspections {
 
     void put(Actor actor, UUID inspection, Entry.Sort kind, EntryDocument content) {
         recorder.put(actor, inspection, new Bench.NewEntry(UUID.randomUUID(), kind, content), null);
+    }
+
+    void picture(Actor actor, UUID inspection, String at, PictureFile file) {
+        recorder.photo(actor, inspection, UUID.randomUUID(), new Photos.Place(null, at), file);
     }
 
     /** None seen, of each of these. */

@@ -5,8 +5,10 @@ import java.awt.Color;
 import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
+import java.awt.geom.AffineTransform;
 import java.awt.geom.Arc2D;
 import java.awt.geom.Ellipse2D;
+import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -50,6 +52,64 @@ final class DemoPictures {
         } finally {
             g.dispose();
         }
+    }
+
+    /** A fillet seen askew, a card of 80 by 50 mm beside it in its plane; a pore of 2.4 mm, ripples 2 mm apart. */
+    static PictureFile withCard(double lean) {
+        BufferedImage image = new BufferedImage(1280, 860, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = image.createGraphics();
+        try {
+            g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+            g.scale(1280.0 / WIDE, 860.0 / HIGH);
+            plate(g, new Random(7));
+            g.setTransform(new AffineTransform());
+            g.setColor(new Color(0x71787f));
+            g.fill(area(lean, 5, 8, 115, 8, 115, 17, 5, 17));
+            g.setStroke(new BasicStroke(2f));
+            for (double x = 6; x < 115; x += 2) {
+                g.setColor(new Color(0xa3aab1));
+                g.draw(round(lean, x, 12.5, 4.4, Math.PI * 0.62, Math.PI * 1.38));
+            }
+            g.setColor(new Color(0x15181b));
+            g.fill(round(lean, 40, 12.5, 1.2, 0, 2 * Math.PI));
+            g.setColor(Color.BLACK);
+            g.fill(area(lean, 20, 27, 100, 27, 100, 77, 20, 77));
+            g.setColor(new Color(0xf2f2ee));
+            g.fill(area(lean, 24, 31, 96, 31, 96, 73, 24, 73));
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            ImageIO.write(image, "jpeg", out);
+            return PictureFile.of(out.toByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } finally {
+            g.dispose();
+        }
+    }
+
+    /** Places on the plate in mm, through a camera that leans. */
+    private static Path2D area(double lean, double... xy) {
+        Path2D path = new Path2D.Double();
+        for (int i = 0; i < xy.length; i += 2) {
+            double far = 1 + lean * xy[i + 1];
+            double x = 640 + 10.4 * (xy[i] - 60) / far;
+            double y = 60 + 11.5 * xy[i + 1] / far;
+            if (i == 0) {
+                path.moveTo(x, y);
+            } else {
+                path.lineTo(x, y);
+            }
+        }
+        return path;
+    }
+
+    private static Path2D round(double lean, double x, double y, double radius, double from, double to) {
+        double[] xy = new double[66];
+        for (int i = 0; i < 33; i++) {
+            double turn = from + (to - from) * i / 32;
+            xy[2 * i] = x - radius * Math.cos(turn);
+            xy[2 * i + 1] = y + radius * Math.sin(turn);
+        }
+        return area(lean, xy);
     }
 
     private static void plate(Graphics2D g, Random random) {

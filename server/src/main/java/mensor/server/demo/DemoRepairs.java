@@ -73,7 +73,7 @@ class DemoRepairs {
                         "rufus",
                         "slag",
                         "welded",
-                        "'welder':'K7','rod':'E7018','diameter':'1/8','rods':3,'preheat':75,'scale':'F','weldedAt':'"
+                        "'welder':'K7','rod':'E7018','diameter':'1/8','rods':3,'minutes':95,'preheat':75,'scale':'F','weldedAt':'"
                                 + clock.instant().truncatedTo(ChronoUnit.MINUTES) + "'");
     }
 
@@ -134,7 +134,7 @@ class DemoRepairs {
                         "rufus",
                         criterion,
                         "welded",
-                        "'welder':'K7','rod':'E7018','diameter':'1/8','rods':5,'preheat':75,'scale':'F','weldedAt':'"
+                        "'welder':'K7','rod':'E7018','diameter':'1/8','rods':5,'minutes':150,'preheat':75,'scale':'F','weldedAt':'"
                                 + clock.instant().truncatedTo(ChronoUnit.MINUTES) + "'")
                 .did("rufus", criterion, "ready-to-inspect", "'cleaned':true,'cooled':true");
     }

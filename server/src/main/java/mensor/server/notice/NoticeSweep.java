@@ -29,7 +29,7 @@ import org.springframework.stereotype.Component;
  * than a week is not news any more.
  */
 @Component
-class NoticeSweep {
+public class NoticeSweep {
     private static final Logger LOG = LoggerFactory.getLogger(NoticeSweep.class);
     private static final Duration NEWS = Duration.ofDays(7);
     /** So long before a paper or a gauge runs out it is told. */
@@ -55,6 +55,12 @@ class NoticeSweep {
         this.gauges = gauges;
         this.welders = welders;
         this.clock = clock;
+    }
+
+    /** At once. */
+    public void look() {
+        rejectsAndHolds();
+        papersAndGauges();
     }
 
     @Scheduled(fixedDelay = 10_000, initialDelay = 10_000)
@@ -105,7 +111,7 @@ class NoticeSweep {
                             "/defects/" + f.id());
                 }
             }
-            for (Found f : holds) {
+            for (Found f : a.recordsEngineer() ? holds : List.<Found>of()) {
                 String why = Named.find(HoldKind.class, f.kind())
                         .map(HoldKind::words)
                         .orElse(f.kind());
@@ -157,8 +163,10 @@ class NoticeSweep {
                         a,
                         "welder:" + w.stamp() + ":" + w.test() + ":" + w.on(),
                         NoticeKind.PAPER,
-                        "Welder " + w.stamp() + ", " + w.name() + ": test in " + w.test() + " lapses on "
-                                + Day.shown(w.on()) + " unless the process is used",
+                        "Welder " + w.stamp() + ", " + w.name() + ": test in " + w.test()
+                                + (w.on().isBefore(LocalDate.now(clock))
+                                        ? " lapsed on " + Day.shown(w.on())
+                                        : " lapses on " + Day.shown(w.on()) + " unless the process is used"),
                         "/people")));
         List<Actor> ofGauges = everybody.stream()
                 .filter(a -> a.is(Role.QUALITY_MANAGER, Role.INSPECTOR))

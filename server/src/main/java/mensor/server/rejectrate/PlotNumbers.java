@@ -1,19 +1,11 @@
 package mensor.server.rejectrate;
 
-import java.time.YearMonth;
-import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import mensor.rejectrate.Interval;
 
 /** Numbers of the plots as they are read. */
 final class PlotNumbers {
-    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yyyy", Locale.US);
-
     private PlotNumbers() {}
-
-    static String month(YearMonth m) {
-        return m.format(MONTH);
-    }
 
     /** With so many places as it can bear. */
     static String number(double v) {

@@ -1,13 +1,11 @@
 package mensor.server.rejectrate;
 
 import static mensor.server.rejectrate.PlotNumbers.count;
-import static mensor.server.rejectrate.PlotNumbers.month;
 import static mensor.server.rejectrate.PlotNumbers.number;
 import static mensor.server.rejectrate.PlotNumbers.percent;
 import static mensor.server.rejectrate.PlotNumbers.percents;
 import static mensor.server.rejectrate.PlotNumbers.range;
 
-import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -16,13 +14,14 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import mensor.cause.CauseClass;
-import mensor.inspection.Verdict;
 import mensor.rejectrate.CountChart;
 import mensor.rejectrate.Interval;
 import mensor.rejectrate.Pareto;
 import mensor.server.rejectrate.PlotsView.Mark;
 import mensor.server.rejectrate.PlotsView.PlotPointView;
 import mensor.server.rejectrate.PlotsView.PlotView;
+import mensor.server.rejectrate.RateSamples.Gathered;
+import mensor.server.rejectrate.RateSamples.Sample;
 import mensor.weld.Named;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -30,55 +29,40 @@ import org.springframework.stereotype.Component;
 /** What the first looks at the welds tell: rates over time, kinds, causes, positions and rods. */
 @Component
 class RatePlots {
-    /** Fewer months show no change. */
-    private static final int MONTHS = 3;
-
     private static final double HUNDRED_INCHES = 2540;
     private static final String TALLIES = " from inspection_tally t join joint j on j.id = t.joint_id";
-    private static final String MONTH =
-            "extract(year from t.signed_at at time zone 'UTC'), extract(month from t.signed_at at time zone 'UTC')";
     private static final String NOT_RECORDED = "not recorded";
     private static final String NOT_TRACED = "not traced";
 
     private final JdbcClient jdbc;
+    private final RateSamples samples;
 
-    RatePlots(JdbcClient jdbc) {
+    RatePlots(JdbcClient jdbc, RateSamples samples) {
         this.jdbc = jdbc;
+        this.samples = samples;
     }
 
     private static String where(PlotScope scope) {
-        return " where true" + scope.where("t", "procedure", "t.signed_at");
+        return " where true" + RateSamples.where(scope);
     }
 
-    private record Sample(YearMonth month, long welds, double hundreds, long places) {}
-
-    /** A u-chart by month, over the length that was inspected. */
+    /** A u-chart over the length that was inspected. */
     PlotView rate(PlotScope scope) {
-        List<Sample> samples = jdbc.sql("select " + MONTH + ", count(*), sum(t.length_mm), sum(t.places)" + TALLIES
-                        + where(scope) + " group by " + MONTH + " order by 1, 2")
-                .params(scope.values())
-                .query((r, n) -> new Sample(
-                        YearMonth.of(r.getInt(1), r.getInt(2)),
-                        r.getLong(3),
-                        r.getDouble(4) / HUNDRED_INCHES,
-                        r.getLong(5)))
-                .list();
-        long welds = samples.stream().mapToLong(Sample::welds).sum();
-        boolean enough = welds >= RejectRates.ENOUGH && samples.size() >= MONTHS;
-        CountChart chart = samples.isEmpty()
+        Gathered g = samples.of(scope);
+        CountChart chart = g.samples().isEmpty()
                 ? new CountChart(0, List.of())
-                : CountChart.of(samples.stream()
+                : CountChart.of(g.samples().stream()
                         .map(s -> new CountChart.Sample((int) s.places(), s.hundreds()))
                         .toList());
         List<PlotPointView> points = new ArrayList<>();
-        for (int i = 0; i < samples.size(); i++) {
-            Sample s = samples.get(i);
+        for (int i = 0; i < g.samples().size(); i++) {
+            Sample s = g.samples().get(i);
             CountChart.Point p = chart.points().get(i);
             points.add(new PlotPointView(
-                    s.month().toString(),
-                    month(s.month()),
+                    s.key(),
+                    s.name(),
                     List.of(
-                            month(s.month()),
+                            s.name(),
                             String.valueOf(s.welds()),
                             String.valueOf(s.places()),
                             number(100 * s.hundreds()),
@@ -94,36 +78,38 @@ class RatePlots {
         return new PlotView(
                 Question.RATE.id(),
                 Question.RATE.words(),
-                enough
-                        ? changed(samples, chart)
-                        : "Too few to say: " + count(welds, "weld") + " in " + count(samples.size(), "month") + "; "
-                                + RejectRates.ENOUGH + " in " + MONTHS + " months are asked.",
-                enough,
+                g.enough() ? changed(g, chart) : tooFew(g),
+                g.enough(),
                 Question.RATE.shape(),
                 "rejected places per 100 in",
-                samples.isEmpty() ? null : chart.mean(),
-                List.of("Month", "Welds", "Places", "Inches", "per 100 in", "Limits"),
+                g.samples().isEmpty() ? null : chart.mean(),
+                List.of("When", "Welds", "Places", "Inches", "per 100 in", "Limits"),
                 points,
-                "A u-chart: the limits lie three standard deviations of a Poisson count from the mean, wider where less was inspected. "
-                        + "Eight months in a row on one side are marked too. A steady shop is beyond them about once in 370 months.");
+                "A u-chart, a point for each " + g.what()
+                        + ": the limits lie three standard deviations of a Poisson count from the mean, wider where less was inspected. "
+                        + "Eight in a row on one side are marked too. A steady shop is beyond them about once in 370 points.");
     }
 
-    private static String changed(List<Sample> samples, CountChart chart) {
+    private static String tooFew(Gathered g) {
+        return "Too few to say: " + count(g.welds(), "weld") + "; " + RejectRates.ENOUGH + " are asked.";
+    }
+
+    private static String changed(Gathered g, CountChart chart) {
         List<String> out = new ArrayList<>();
         int run = 0;
-        for (int i = 0; i < samples.size(); i++) {
+        for (int i = 0; i < chart.points().size(); i++) {
             CountChart.Point p = chart.points().get(i);
             if (p.out()) {
-                out.add(month(samples.get(i).month()) + " lies " + (p.rate() > p.high() ? "over" : "under")
-                        + " its limits (" + number(p.rate()) + " per 100 in)");
+                out.add(g.samples().get(i).name() + (p.rate() > p.high() ? " over" : " under") + " its limits ("
+                        + number(p.rate()) + " per 100 in)");
             }
             run += p.run() ? 1 : 0;
         }
         if (run > 0) {
-            out.add(run + " months lie in a row on one side of the mean");
+            out.add(run + " in a row on one side of the mean");
         }
         return out.isEmpty()
-                ? "No: every month lies within what chance gives around " + number(chart.mean()) + " per 100 in."
+                ? "No: all lies within what chance gives around " + number(chart.mean()) + " per 100 in."
                 : "Yes: " + String.join("; ", out.subList(0, Math.min(3, out.size())))
                         + (out.size() > 3 ? "; and more" : "") + ". Look for what changed then.";
     }
@@ -289,19 +275,11 @@ class RatePlots {
                         + RejectRates.ENOUGH + " welds nothing is said. Joints and lengths differ too.");
     }
 
-    private record Month(YearMonth month, long welds, long accepted) {}
-
-    /** The share of welds that the first look accepted, by month. */
+    /** The share of welds that the first look accepted. */
     PlotView firstLook(PlotScope scope) {
-        List<Month> months = jdbc.sql(
-                        "select " + MONTH + ", count(*), sum(case when i.verdict = '" + Verdict.ACCEPT.id()
-                                + "' then 1 else 0 end)" + TALLIES + " join inspection i on i.id = t.inspection_id"
-                                + where(scope) + " group by " + MONTH + " order by 1, 2")
-                .params(scope.values())
-                .query((r, n) -> new Month(YearMonth.of(r.getInt(1), r.getInt(2)), r.getLong(3), r.getLong(4)))
-                .list();
-        long welds = months.stream().mapToLong(Month::welds).sum();
-        long accepted = months.stream().mapToLong(Month::accepted).sum();
+        Gathered g = samples.of(scope);
+        long welds = g.welds();
+        long accepted = g.samples().stream().mapToLong(Sample::accepted).sum();
         boolean enough = welds >= RejectRates.ENOUGH;
         Interval all = Interval.wilson(accepted, Math.max(1, welds));
         return new PlotView(
@@ -310,23 +288,23 @@ class RatePlots {
                 enough
                         ? percent((double) accepted / welds) + " of " + count(welds, "weld") + " ("
                                 + percents(all.low(), all.high()) + ")."
-                        : "Too few to say: " + count(welds, "weld") + "; " + RejectRates.ENOUGH + " are asked.",
+                        : tooFew(g),
                 enough,
                 Question.FIRST_LOOK.shape(),
                 "share accepted at the first look, %",
                 welds == 0 ? null : 100.0 * accepted / welds,
-                List.of("Month", "Welds", "Accepted", "Share", "95 % interval"),
-                months.stream()
-                        .map(m -> {
-                            Interval i = Interval.wilson(m.accepted(), m.welds());
-                            double share = (double) m.accepted() / m.welds();
+                List.of("When", "Welds", "Accepted", "Share", "95 % interval"),
+                g.samples().stream()
+                        .map(s -> {
+                            Interval i = Interval.wilson(s.accepted(), s.welds());
+                            double share = (double) s.accepted() / s.welds();
                             return new PlotPointView(
-                                    m.month().toString(),
-                                    month(m.month()),
+                                    s.key(),
+                                    s.name(),
                                     List.of(
-                                            month(m.month()),
-                                            String.valueOf(m.welds()),
-                                            String.valueOf(m.accepted()),
+                                            s.name(),
+                                            String.valueOf(s.welds()),
+                                            String.valueOf(s.accepted()),
                                             percent(share),
                                             percents(i.low(), i.high())),
                                     100 * share,
@@ -334,9 +312,10 @@ class RatePlots {
                                     100 * i.high(),
                                     null,
                                     null,
-                                    m.welds() < RejectRates.ENOUGH ? Mark.FEW : null);
+                                    s.welds() < RejectRates.ENOUGH ? Mark.FEW : null);
                         })
                         .toList(),
-                "The fabricator's first look at each weld, as it was signed; a repair does not undo it. Wilson's interval.");
+                "The fabricator's first look at each weld, as it was signed; a repair does not undo it. Wilson's interval; the dashed line is "
+                        + "the share of all.");
     }
 }

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.ZoneOffset;
 import java.util.HashMap;
@@ -40,13 +41,13 @@ class WeldsBehind {
     PlotsView.PlotWelds behind(Actor actor, PlotScope scope, Question q, String key) {
         Map<String, Object> values = scope.values();
         return switch (q) {
-            case RATE -> looks(scope, "t.places > 0" + inMonth(key, values), values);
+            case RATE -> looks(scope, "t.places > 0" + inSample(scope, key, values), values);
             case FIRST_LOOK -> {
                 values.put("accept", Verdict.ACCEPT.id());
                 yield looks(
                         scope,
                         "exists (select 1 from inspection i where i.id = t.inspection_id and i.verdict <> :accept)"
-                                + inMonth(key, values),
+                                + inSample(scope, key, values),
                         values);
             }
             case POSITIONS -> {
@@ -84,11 +85,23 @@ class WeldsBehind {
         return "exists (select 1 from place_tally p where p.inspection_id = t.inspection_id and " + which + ")";
     }
 
-    private static String inMonth(String key, Map<String, Object> values) {
+    /** Of a month, of a day, or of ten welds in the order in which they were signed. */
+    private static String inSample(PlotScope scope, String key, Map<String, Object> values) {
+        if (key.matches(RateSamples.TENS + "\\d{1,6}")) {
+            long first = Long.parseLong(key.substring(RateSamples.TENS.length())) * RateSamples.TEN;
+            values.put("first", first);
+            values.put("last", first + RateSamples.TEN);
+            return " and t.inspection_id in (select x.inspection_id from (select t.inspection_id, row_number() over (order by "
+                    + RateSamples.ORDER + ") as place"
+                    + " from inspection_tally t join joint j on j.id = t.joint_id where true"
+                    + RateSamples.where(scope) + ") x where x.place > :first and x.place <= :last)";
+        }
         try {
-            YearMonth month = YearMonth.parse(key);
-            values.put("start", month.atDay(1).atStartOfDay().atOffset(ZoneOffset.UTC));
-            values.put("end", month.plusMonths(1).atDay(1).atStartOfDay().atOffset(ZoneOffset.UTC));
+            boolean day = key.length() > "2026-03".length();
+            LocalDate from = day ? LocalDate.parse(key) : YearMonth.parse(key).atDay(1);
+            LocalDate to = day ? from.plusDays(1) : from.plusMonths(1);
+            values.put("start", from.atStartOfDay().atOffset(ZoneOffset.UTC));
+            values.put("end", to.atStartOfDay().atOffset(ZoneOffset.UTC));
             return " and t.signed_at >= :start and t.signed_at < :end";
         } catch (DateTimeException e) {
             throw unknown(key);
