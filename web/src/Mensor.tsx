@@ -37,6 +37,7 @@ const ShopHistory = lazy(() => import("./history/ShopHistory"));
 const WeldMapPage = lazy(() => import("./map/WeldMapPage"));
 const PracticeWelds = lazy(() => import("./practice-weld/PracticeWelds"));
 const PracticeBench = lazy(() => import("./practice-weld/PracticeBench"));
+const ScanLabel = lazy(() => import("./worklist/ScanLabel"));
 const WeldLink = lazy(() => import("./worklist/WeldLink"));
 const EyePage = lazy(() => import("./practice-weld/EyePage"));
 const StudiesPage = lazy(() => import("./studies/StudiesPage"));
@@ -141,6 +142,7 @@ export function Mensor() {
           <Route path="/practice/:id" element={<PracticeBench />} />
           <Route path="/eye" element={<EyePage />} />
           <Route path="/welds/:id" element={<WeldLink />} />
+          <Route path="/scan-label" element={<ScanLabel />} />
           <Route path="/studies" element={<StudiesPage />} />
           <Route path="/studies/:id" element={<StudiesPage />} />
           <Route path="/criteria" element={<CriteriaPages />} />

@@ -97,7 +97,9 @@ function BareHandDock(props: DockProps & { onGloves: () => void }) {
             {editing?.version !== undefined ? "Store the change" : "Record"}
           </Button>
           {editing && <PhotoButton doing={doing} {...dock.photoOf} onSaid={setSaid} onFault={setFault} />}
-          {editing && <Button onClick={onDone}>Leave as it was</Button>}
+          {editing && (
+            <Button onClick={onDone}>{editing.version === undefined ? "Leave it" : "Leave as it was"}</Button>
+          )}
           {station && (
             <Run
               run={run}

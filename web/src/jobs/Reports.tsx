@@ -83,6 +83,12 @@ export function Reports({ job, lots }: { job: string; lots: string[] }) {
             Print labels
           </Button>
         </Cell>
+        <Cell span={12}>
+          <a href={`/api/jobs/${job}/repair-marks?sheet=${sheet}`} target="_blank" rel="noreferrer">
+            Marks for what is to be repaired
+          </a>{" "}
+          <span className="small quiet">number, from–to; off again when it is closed</span>
+        </Cell>
       </FormGrid>
       {begin.isError && (
         <p role="alert" className="fault">

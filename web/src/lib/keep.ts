@@ -20,6 +20,7 @@ const kept = new Set([
   "repairs",
   "ticket",
   "welding-record",
+  "map",
 ]);
 
 const name = "mensor.open";

@@ -51,7 +51,7 @@ export default function WhereToAct() {
               xlsx
             </a>
           </header>
-          <div className="body" role="region" aria-label="Questions" tabIndex={0}>
+          <div className="body" role="region" aria-label="What is asked" tabIndex={0}>
             <Scope scope={scope} onChange={narrow} />
             {plots.isError && (
               <p role="alert" className="fault">

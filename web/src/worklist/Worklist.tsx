@@ -1,5 +1,5 @@
 import { holds } from "../lib/roles";
-import { PlusOutlined, SearchOutlined } from "@ant-design/icons";
+import { PlusOutlined, QrcodeOutlined, SearchOutlined } from "@ant-design/icons";
 import { keepPreviousData, useInfiniteQuery, useQuery, type InfiniteData } from "@tanstack/react-query";
 import { Alert, Button, Flex, Input, Segmented } from "antd";
 import { useEffect, useMemo, useRef, useState } from "react";
@@ -100,6 +100,7 @@ export default function Worklist() {
               onChange={(v) => setParams(v ? { job: v } : {}, { replace: true })}
             />
           )}
+          <Button icon={<QrcodeOutlined />} aria-label="Scan a label" onClick={() => void navigate("/scan-label")} />
           {setsUp && (
             <Link to="/joints/new">
               <Button type="primary" icon={<PlusOutlined />} tabIndex={-1}>

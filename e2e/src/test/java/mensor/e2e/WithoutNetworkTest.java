@@ -28,6 +28,12 @@ class WithoutNetworkTest extends InTheBrowser {
         signIn(page, "ines");
         assertThat(page.locator("[data-row]").first()).isVisible();
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+        String map = mensor.address()
+                + page.evaluate("async () => '/jobs/' + (await (await fetch('/api/jobs')).json())"
+                        + ".find(j => j.form.name === 'Lock footbridge').id + '/map'");
+        page.navigate(map);
+        assertThat(page.locator("[data-pin='ST2-17']").first()).isVisible();
+        page.navigate(mensor.address() + "/worklist");
         openFromWorklist(page, "ST2-14");
         String bench = page.url();
         page.waitForTimeout(3_000); // what is open is kept every other second
@@ -39,6 +45,8 @@ class WithoutNetworkTest extends InTheBrowser {
         line.fill("crack 3");
         line.press("Enter");
         assertThat(page.getByText("1 waits").first()).isVisible();
+        page.navigate(map);
+        assertThat(page.locator("[data-pin='ST2-17']").first()).isVisible(); // read in the yard
         tablet.setOffline(false);
         page.navigate(bench);
         assertThat(verdict(page)).hasText("Reject");

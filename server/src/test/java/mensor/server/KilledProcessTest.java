@@ -32,7 +32,7 @@ class KilledProcessTest {
             ines.put(inspection + "/entries/" + id, TestBrowser.entry("INDICATION", "'kind':'crack','at':'3'"))
                     .expect(200);
             report = ReportOfAll.begin(ines, "K1");
-            list = ListOfWelds.beginStoring(ines, "K1", 2000);
+            list = ListOfWelds.beginStoring(ines, "K1", 500);
             mensor.kill();
         }
         try (MensorProcess mensor = MensorProcess.start(data)) {
@@ -50,7 +50,7 @@ class KilledProcessTest {
             ListOfWelds.await(again, list, "STORED");
             assertThat(again.get("/api/joints?find=LW-").json().get("fitting").asInt())
                     .as("each row once, none left out")
-                    .isEqualTo(2000);
+                    .isEqualTo(500);
         }
     }
 }

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.SerializationFeature;
@@ -20,6 +21,7 @@ import tools.jackson.databind.json.JsonMapper;
  * application gives. After a change of the interface: {@code mvn -pl server test -Dtest=OpenApiTest -Dopenapi.write=true}.
  */
 @ExtendWith(RunningMensor.class)
+@Tag("one-database")
 class OpenApiTest {
     /** Records that share a name with one of the interface and are never sent. */
     private static final List<String> INSIDE = List.of(

@@ -14,12 +14,14 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Reports are read back, by a PDF reader and a CSV reader that are not ours, and held against the signed record. */
 @ExtendWith(RunningMensor.class)
+@Tag("one-database")
 class ReportTest {
     private final TestBrowser ines = RunningMensor.as("ines");
 
@@ -27,6 +29,12 @@ class ReportTest {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             return new PDFTextStripper().getText(document).replaceAll("[\\s\u00a0]+", " ");
         }
+    }
+
+    private String sound(String mark) {
+        String inspection = ines.inspection(mark, "Reported lot");
+        ines.sound(inspection);
+        return inspection;
     }
 
     private String rejected(String mark) {
@@ -182,8 +190,18 @@ class ReportTest {
 
     @Test
     void aLotIsReportedInTheBackgroundWithProgressAndCanBeStopped() throws Exception {
-        String inspection = rejected("R5");
-        String job = ines.get("/api/joints?find=R5")
+        RunningMensor.as("quinn")
+                .post("/api/jobs", "{'name':'Reported lot','criteria':'d1.1-static','units':'in'}")
+                .expect(200);
+        for (int i = 0; i < 8; i++) {
+            ines.sign(sound("R5-" + i), "accept").expect(200);
+        }
+        String inspection = ines.inspection("R5", "Reported lot");
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'6','depth':'1/16'")
+                .expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        String job = ines.get("/api/joints?find=R5%20reported")
                 .json()
                 .get("rows")
                 .get(0)

@@ -5,6 +5,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import jakarta.persistence.Entity;
@@ -16,6 +17,7 @@ import org.springframework.modulith.core.ApplicationModules;
 /** Packages by feature without cycles; the command line and the core know nothing of the server. */
 @AnalyzeClasses(packages = "mensor", importOptions = ImportOption.DoNotIncludeTests.class)
 @Tag("embedded")
+@ArchTag("embedded")
 class ServerArchitectureTest {
     /** Each package is a room: none reaches into another's inside, and no two need one another. */
     @Test

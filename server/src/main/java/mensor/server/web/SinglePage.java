@@ -25,6 +25,7 @@ class SinglePage {
         "/criteria/**",
         "/reject-rates",
         "/where-to-act",
+        "/scan-label",
         "/repairs",
         "/defects/**",
         "/history",
