@@ -1,15 +1,24 @@
 import { Button, Flex, Modal } from "antd";
 import { lazy, Suspense, useState } from "react";
 import { saidBy, type Bench, type Photo } from "../lib/api";
-import { photoPath } from "../lib/api-pictures";
+import { photoPath, type PictureValue } from "../lib/api-pictures";
+import { newId } from "../lib/id";
 import type { NewEntry } from "../lib/outbox";
 import { holds } from "../lib/roles";
 import { useActor } from "../lib/session";
-import { inWords } from "./kinds";
+import { fromPicture, inWords } from "./kinds";
 import type { Doing } from "./useBench";
 
 const MeasurePicture = lazy(() => import("../picture/MeasurePicture"));
 const BesidePicture = lazy(() => import("../picture/BesidePicture"));
+
+/** What a length from a picture may be as an entry: where its value goes, and where the picture's place does. */
+const entries: readonly (readonly [string, string, NewEntry["kind"], Record<string, string>, string, string])[] = [
+  ["undercut", "an undercut’s depth", "INDICATION", { kind: "undercut", toe: "A" }, "depth", "from"],
+  ["porosity", "a pore’s diameter", "INDICATION", { kind: "porosity" }, "diameter", "at"],
+  ["legA", "leg A", "READING", {}, "legA", "at"],
+  ["legB", "leg B", "READING", {}, "legB", "at"],
+];
 
 type Props = { bench: Bench; photo: Photo; doing?: Doing; onTake: (entry: NewEntry) => void; onClose: () => void };
 
@@ -27,15 +36,32 @@ export function PhotoDialog({ bench, photo, doing, onTake, onClose }: Props) {
     doing
       ?.act({ do: "photoOff", photo: photo.id }, `take off: picture ${words.replace(/^of /, "")}`)
       .then(onClose, setFault);
+  const take = (as: string, value: PictureValue) => {
+    const e = entries.find(([id]) => id === as);
+    if (!e || value.entered === undefined) return;
+    const [, , kind, content, field, where] = e;
+    onTake({
+      id: newId(),
+      kind,
+      content: {
+        ...content,
+        ...(photo.label ? { [where]: photo.label } : {}),
+        [field]: value.entered,
+        division: value.division,
+        gauge: fromPicture,
+      },
+    });
+  };
   if (shown === "measure")
     return (
       <Suspense>
         <MeasurePicture
-          bench={bench}
-          photo={photo.id}
+          src={photoPath(bench.id, photo.id)}
           title={`Picture ${words}`}
-          mayMark={!holds(actor, "VIEWER")}
-          {...(doing ? { onTake } : {})}
+          units={bench.joint.units}
+          kept={{ inspection: bench.id, photo: photo.id, mayMark: !holds(actor, "VIEWER") }}
+          takes={doing ? entries.map(([id, said]) => [id, said] as const) : []}
+          onTake={take}
           onClose={() => setShown("whole")}
         />
       </Suspense>

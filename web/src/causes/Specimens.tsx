@@ -1,6 +1,6 @@
 import { CameraOutlined } from "@ant-design/icons";
 import { Button, Flex, Image } from "antd";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { api, problemsByField, saidBy, type Bench, type Causes, type SpecimenForm } from "../lib/api";
 import { ChoiceField, said, TextField, YesNo } from "../lib/fields";
 import { FileButton } from "../lib/FileButton";
@@ -17,6 +17,45 @@ const kinds: Record<string, string> = {
   macro: "Macro section",
   "nick-break": "Nick-break",
 };
+
+const MeasurePicture = lazy(() => import("../picture/MeasurePicture"));
+const ofMacro = [
+  ["undercut", "the undercut"],
+  ["throat", "the throat"],
+  ["penetration", "the penetration past the root"],
+] as const;
+
+/** A picture of the etched section, measured in; its lengths go into the form. */
+function MacroPicture({ onTake }: { onTake: (field: string, value: string) => void }) {
+  const [src, setSrc] = useState<string>();
+  const read = (file: File) => {
+    const reading = new FileReader();
+    reading.onload = () => setSrc(typeof reading.result === "string" ? reading.result : undefined);
+    reading.readAsDataURL(file);
+  };
+  return (
+    <>
+      <FileButton accept="image/png,image/jpeg" onFile={read} icon={<CameraOutlined />}>
+        Measure in a picture
+      </FileButton>
+      {src !== undefined && (
+        <Suspense>
+          <MeasurePicture
+            src={src}
+            title="Macro section"
+            units="mm" // the value goes into the form with its unit
+            takes={ofMacro}
+            onTake={(as, v) => {
+              if (v.entered !== undefined) onTake(as, v.entered);
+              setSrc(undefined);
+            }}
+            onClose={() => setSrc(undefined)}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}
 
 const kindOf = (id: string) => (kinds[id] ?? "bend").toLowerCase();
 
@@ -300,6 +339,9 @@ function NewSpecimen({ hand, usual, onDone }: { hand: SpecimenHand; usual: strin
               problem={problems.penetration}
               onChange={(v) => set({ penetration: v })}
             />
+            <Cell span={12}>
+              <MacroPicture onTake={(field, value) => set({ [field]: value })} />
+            </Cell>
           </>
         )}
         {hand.error !== null && (

@@ -1,39 +1,30 @@
 import { Button, Col, Modal, Row, Segmented } from "antd";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, problemsByField, saidBy, type Bench } from "../lib/api";
-import { cardPath, photoPath, type PicturePlace, type PictureValue } from "../lib/api-pictures";
+import { api, problemsByField, saidBy } from "../lib/api";
+import { cardPath, type PicturePlace, type PictureValue } from "../lib/api-pictures";
 import { ChoiceField, TextField } from "../lib/fields";
 import { FormGrid } from "../lib/FormGrid";
-import { fromPicture } from "../bench/kinds";
 import { newId } from "../lib/id";
-import type { NewEntry } from "../lib/outbox";
 import { useActor } from "../lib/session";
 import { PictureView } from "./PictureView";
 
 type Props = {
-  bench: Bench;
-  photo: string;
+  src: string;
   title: string;
-  mayMark: boolean;
-  /** Opens an entry with what was measured; absent where nothing is recorded any more. */
-  onTake?: (entry: NewEntry) => void;
+  units: string;
+  /** Where notes, arrows and measures are kept; absent of a picture that is nowhere yet. */
+  kept?: { inspection: string; photo: string; mayMark: boolean };
+  /** What a length may be taken over as, by id and words. */
+  takes: readonly (readonly [string, string])[];
+  onTake: (as: string, value: PictureValue) => void;
   onClose: () => void;
 };
 
 type Tool = "scale" | "measure" | "note" | "arrow";
 
-/** What a length from a picture may be as an entry: where its value goes, and where the picture's place does. */
-const entries: readonly (readonly [string, string, NewEntry["kind"], Record<string, string>, string, string])[] = [
-  ["undercut", "an undercut’s depth", "INDICATION", { kind: "undercut", toe: "A" }, "depth", "from"],
-  ["porosity", "a pore’s diameter", "INDICATION", { kind: "porosity" }, "diameter", "at"],
-  ["legA", "leg A", "READING", {}, "legA", "at"],
-  ["legB", "leg B", "READING", {}, "legB", "at"],
-];
-
 /** A picture one measures in: a scale first, then what is pointed at; notes and arrows beside it. */
-export default function MeasurePicture({ bench, photo, title, mayMark, onTake, onClose }: Props) {
-  const units = bench.joint.units;
+export default function MeasurePicture({ src, title, units, kept: at, takes, onTake, onClose }: Props) {
   const [tool, setTool] = useState<Tool>("scale");
   const [by, setBy] = useState<"two" | "card">("two");
   const [marks, setMarks] = useState<PicturePlace[]>([]);
@@ -47,7 +38,12 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
     queryFn: api.pictureQuantities,
     staleTime: Infinity,
   });
-  const kept = useQuery({ queryKey: ["picture-marks", photo], queryFn: () => api.pictureMarks(bench.id, photo) });
+  const photo = at?.photo ?? "";
+  const kept = useQuery({
+    queryKey: ["picture-marks", photo],
+    queryFn: () => api.pictureMarks(at?.inspection ?? "", photo),
+    enabled: at !== undefined,
+  });
   const queries = useQueryClient();
   const [fault, setFault] = useState<unknown>();
   const q = quantities.data?.find((x) => x.id === quantity);
@@ -67,11 +63,12 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
     enabled: tool === "measure" && scaled && q !== undefined && points.length >= q.least,
     retry: false,
   });
-  const mark = async (kind: string, words: string, at: PicturePlace[]) => {
+  const mayMark = at?.mayMark === true;
+  const mark = async (kind: string, words: string, places: PicturePlace[]) => {
     try {
       queries.setQueryData(
         ["picture-marks", photo],
-        await api.markPicture(bench.id, photo, newId(), { kind, said: words, points: at }),
+        await api.markPicture(at?.inspection ?? "", photo, newId(), { kind, said: words, points: places }),
       );
       setFault(undefined);
       setPoints([]);
@@ -100,7 +97,7 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
       <Row gutter={14}>
         <Col xs={24} md={16} className="halved">
           <PictureView
-            src={photoPath(bench.id, photo)}
+            src={src}
             label={`${title}, to point in`}
             marks={marks}
             points={points}
@@ -190,8 +187,8 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
           {tool === "measure" && measured.data && (
             <Taken
               value={measured.data}
-              at={bench.photos.find((p) => p.id === photo)?.label}
-              {...(onTake ? { onTake } : {})}
+              takes={takes}
+              onTake={onTake}
               {...(mayMark ? { onKeep: () => void mark("measure", measured.data.said, points) } : {})}
             />
           )}
@@ -214,7 +211,7 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
               {Object.values(problems)[0] ?? saidBy(measured.error ?? fault)}
             </p>
           )}
-          <KeptMarks inspection={bench.id} photo={photo} marks={kept.data ?? []} />
+          {at && <KeptMarks inspection={at.inspection} photo={photo} marks={kept.data ?? []} />}
           <p className="cautions">
             From a picture: a gauge on the weld comes first, and the limit of a criterion near it is not decided by a
             picture. The plane of the card must be the plane of what is measured.
@@ -228,44 +225,28 @@ export default function MeasurePicture({ bench, photo, title, mayMark, onTake, o
 /** The value, and what may become of it. */
 function Taken({
   value: v,
-  at,
+  takes,
   onTake,
   onKeep,
 }: {
   value: PictureValue;
-  at?: string;
-  onTake?: (entry: NewEntry) => void;
+  takes: Props["takes"];
+  onTake: Props["onTake"];
   onKeep?: () => void;
 }) {
-  const take = (id: string) => {
-    const e = entries.find(([x]) => x === id);
-    if (!e || !onTake || v.entered === undefined) return;
-    const [, , kind, content, field, where] = e;
-    onTake({
-      id: newId(),
-      kind,
-      content: {
-        ...content,
-        ...(at ? { [where]: at } : {}),
-        [field]: v.entered,
-        division: v.division,
-        gauge: fromPicture,
-      },
-    });
-  };
   return (
     <>
       <p className="big" aria-live="polite">
         {v.said}
       </p>
-      {onTake && v.entered !== undefined && (
+      {takes.length > 0 && v.entered !== undefined && (
         <FormGrid>
           <ChoiceField
             id="take"
             label="Take it over as"
             value=""
-            options={[["", "choose"], ...entries.map(([id, words]) => [id, words] as const)]}
-            onChange={take}
+            options={[["", "choose"], ...takes]}
+            onChange={(as) => as && onTake(as, v)}
           />
         </FormGrid>
       )}

@@ -27,6 +27,8 @@ class AccessibilityTest extends InTheBrowser {
             "/procedures",
             "/gauges",
             "/reject-rates",
+            "/where-to-act",
+            "/scan-label",
             "/practice",
             "/eye",
             "/studies",

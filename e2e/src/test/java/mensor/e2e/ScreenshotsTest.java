@@ -78,7 +78,12 @@ class ScreenshotsTest extends InTheBrowser {
         ines.getByText("weld map").click();
         assertThat(ines.locator("[data-pin='ST2-17']")).isVisible();
         shoot(ines, "map");
-        room(ines, "/reject-rates", "reject-rates");
+        ines.navigate(mensor.address() + "/where-to-act?plot=causes");
+        assertThat(ines.locator(".recharts-bar-rectangle").first()).isVisible();
+        shoot(ines, "where-to-act");
+        openFromWorklist(ines, "ST2-16");
+        OnTheFloorTest.measured(ines);
+        shoot(ines, "picture");
         ines.navigate(mensor.address() + "/test-pieces?list=bench");
         ines.getByText("CP-4").click();
         assertThat(ines.getByText("looks good and broke badly")).isVisible();
@@ -105,10 +110,5 @@ class ScreenshotsTest extends InTheBrowser {
         openFromWorklist(rufus, "FB-03");
         tab(rufus, "Repair").click();
         shoot(rufus, "disposition");
-        openFromWorklist(rufus, "CL-02");
-        tab(rufus, "Repair").click();
-        rufus.locator(".defect .nc a").first().click();
-        assertThat(rufus.locator(".place")).isVisible();
-        shoot(rufus, "ticket");
     }
 }

@@ -85,4 +85,35 @@ class LabelsTest {
                 .as("nothing is signed")
                 .isEqualTo(403);
     }
+
+    /** A temporary mark for each open rejected place: its number, from where to where, its ticket's code. */
+    @Test
+    void aMarkForEachRepairOpensItsTicket() throws Exception {
+        String job = "Marks " + UUID.randomUUID().toString().substring(0, 6);
+        String id = quinn.post("/api/jobs", "{'name':'" + job + "','criteria':'d1.1-static','units':'in','terms':{}}")
+                .expect(200)
+                .json()
+                .get("id")
+                .asString();
+        assertThat(quinn.get("/api/jobs/" + id + "/repair-marks").expect(409).detail())
+                .contains("nothing is to be repaired");
+        String inspection = ines.inspection("LM-1", job);
+        ines.sound(inspection);
+        ines.add(inspection, "INDICATION", "'kind':'slag','from':'10','to':'11','trapped':true")
+                .expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        String defect = ines.get(inspection + "/defects")
+                .json()
+                .get("defects")
+                .get(0)
+                .get("id")
+                .asString();
+        try (var pdf = Loader.loadPDF(quinn.bytes("/api/jobs/" + id + "/repair-marks"))) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("NC-1", "LM-1, 10–11 in", "not decided");
+            assertThat(read(new PDFRenderer(pdf).renderImageWithDPI(0, 300)))
+                    .singleElement()
+                    .asString()
+                    .endsWith("/defects/" + defect);
+        }
+    }
 }

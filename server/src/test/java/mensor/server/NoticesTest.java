@@ -11,6 +11,7 @@ import mensor.server.notice.NoticeLook;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.context.ApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** Who is told of what: each once, on the page and by mail, and nothing secret in the mail. */
@@ -33,7 +34,7 @@ class NoticesTest {
     }
 
     private static void look() {
-        NoticeLook.now(RunningMensor.bean(NoticeLook.sweep()));
+        NoticeLook.now(RunningMensor.bean(ApplicationContext.class));
     }
 
     private static List<String> told(TestBrowser b, String kind) {

@@ -1,8 +1,12 @@
 package mensor.server.notice;
 
+import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import mensor.server.people.People;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,6 +26,12 @@ class Mails {
     private final MailSettings settings;
     private final SimulatedMailbox simulated;
     private final Optional<MailCarrier> carrier;
+    private final AtomicBoolean busy = new AtomicBoolean();
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
+        Thread t = new Thread(task, "mail");
+        t.setDaemon(true);
+        return t;
+    });
 
     Mails(
             JdbcClient jdbc,
@@ -50,8 +60,28 @@ class Mails {
 
     private record Waiting(UUID id, UUID person, NoticeKind kind, String link, int tries) {}
 
-    /** Each is taken by one node before it is sent: a stop in between loses a mail, it never sends one twice; the notice stays. */
+    /** A mail server that is slow holds nobody up: it has a thread of its own. */
     void sendWaiting() {
+        if (carrier.isPresent() && busy.compareAndSet(false, true)) {
+            thread.execute(() -> {
+                try {
+                    sendNow();
+                } catch (RuntimeException e) { // the database is away: the next look sends
+                    LOG.warn("mails could not be sent: {}", e.getMessage());
+                } finally {
+                    busy.set(false);
+                }
+            });
+        }
+    }
+
+    @PreDestroy
+    void close() {
+        thread.shutdownNow();
+    }
+
+    /** Each is taken by one node before it is sent: a stop in between loses a mail, it never sends one twice; the notice stays. */
+    void sendNow() {
         if (carrier.isEmpty()) {
             return;
         }

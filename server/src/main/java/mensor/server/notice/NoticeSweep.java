@@ -35,6 +35,7 @@ public class NoticeSweep {
     /** So long before a paper or a gauge runs out it is told. */
     private static final int DAYS_BEFORE = 30;
 
+    private static final int AT_ONCE = 200;
     private static final Role[] REPAIR = {Role.REPAIR_LEAD, Role.WELDING_ENGINEER};
 
     private final JdbcClient jdbc;
@@ -86,57 +87,64 @@ public class NoticeSweep {
         }
     }
 
-    private record Found(UUID id, UUID inspection, UUID by, int number, String mark, String job, String kind) {}
-
     void rejectsAndHolds() {
-        List<Found> rejects = found(
-                "d.id, d.inspection_id, d.raised_by, d.number, j.mark, b.name, '' as kind",
-                " where d.state <> '" + RepairState.CLOSED.id() + "' and d.raised_at > :since"
-                        + " and not exists (select 1 from defect e where e.inspection_id = d.inspection_id and e.number < d.number)");
-        List<Found> holds = found(
-                "h.id, d.id as defect, d.raised_by, d.number, j.mark, b.name, h.kind",
-                " join repair_hold h on h.defect_id = d.id where h.released_at is null and h.dropped = false and h.raised_at > :since");
-        if (rejects.isEmpty() && holds.isEmpty()) {
-            return;
-        }
-        List<Actor> told = people.all().stream().filter(a -> a.is(REPAIR)).toList();
-        for (Actor a : told) {
-            for (Found f : rejects) {
-                if (!a.id().equals(f.by())) { // who signed it knows
-                    tell(
-                            a,
-                            "reject:" + f.inspection(),
-                            NoticeKind.REJECT,
-                            f.mark() + ", " + f.job() + ": rejected, from NC-" + f.number() + " on",
-                            "/defects/" + f.id());
-                }
+        for (Actor a : people.all()) {
+            if (!a.is(REPAIR) && !a.recordsEngineer()) {
+                continue;
             }
-            for (Found f : a.recordsEngineer() ? holds : List.<Found>of()) {
-                String why = Named.find(HoldKind.class, f.kind())
-                        .map(HoldKind::words)
-                        .orElse(f.kind());
-                tell(
-                        a,
-                        "hold:" + f.id(),
-                        NoticeKind.HOLD,
-                        "NC-" + f.number() + ", " + f.mark() + ", " + f.job() + " waits: " + why,
-                        "/defects/" + f.inspection());
+            if (a.is(REPAIR)) {
+                untold(
+                                a,
+                                "reject:",
+                                "d.inspection_id",
+                                "",
+                                " where d.state <> '" + RepairState.CLOSED.id() + "' and d.raised_at > :since"
+                                        + " and d.raised_by <> :person" // who signed it knows
+                                        + " and not exists (select 1 from defect e where e.inspection_id = d.inspection_id and e.number < d.number)")
+                        .forEach(f -> tell(
+                                a,
+                                f.about(),
+                                NoticeKind.REJECT,
+                                f.weld() + ": rejected, from NC-" + f.number() + " on",
+                                "/defects/" + f.defect()));
+            }
+            if (a.recordsEngineer()) {
+                untold(
+                                a,
+                                "hold:",
+                                "h.id",
+                                " join repair_hold h on h.defect_id = d.id",
+                                " where h.released_at is null and h.dropped = false and h.raised_at > :since")
+                        .forEach(f -> tell(
+                                a,
+                                f.about(),
+                                NoticeKind.HOLD,
+                                "NC-" + f.number() + ", " + f.weld() + " waits: "
+                                        + Named.find(HoldKind.class, f.hold())
+                                                .map(HoldKind::words)
+                                                .orElse(f.hold()),
+                                "/defects/" + f.defect()));
             }
         }
     }
 
-    private List<Found> found(String columns, String where) {
-        return jdbc.sql("select " + columns
-                        + " from defect d join joint j on j.id = d.joint_id join job b on b.id = d.job_id" + where)
+    private record Untold(String about, UUID defect, int number, String weld, String hold) {}
+
+    /** What this person was not told of: where all is told, one question finds nothing. */
+    private List<Untold> untold(Actor a, String sort, String id, String joined, String where) {
+        String about = "'" + sort + "' || cast(" + id + " as varchar(36))";
+        return jdbc.sql("select " + about + ", d.id, d.number, j.mark, b.name, " + (joined.isEmpty() ? "''" : "h.kind")
+                        + " from defect d join joint j on j.id = d.joint_id join job b on b.id = d.job_id" + joined + where
+                        + " and not exists (select 1 from notice n where n.person_id = :person and n.about = " + about + ")"
+                        + " order by d.raised_at, d.number fetch first " + AT_ONCE + " rows only")
+                .param("person", a.id())
                 .param("since", clock.instant().minus(NEWS).atOffset(ZoneOffset.UTC))
-                .query((r, n) -> new Found(
-                        r.getObject(1, UUID.class),
+                .query((r, n) -> new Untold(
+                        r.getString(1),
                         r.getObject(2, UUID.class),
-                        r.getObject(3, UUID.class),
-                        r.getInt(4),
-                        r.getString(5),
-                        r.getString(6),
-                        r.getString(7)))
+                        r.getInt(3),
+                        r.getString(4) + ", " + r.getString(5),
+                        r.getString(6)))
                 .list();
     }
 

@@ -101,8 +101,18 @@ public class PictureMarks {
                             clock.instant().atOffset(ZoneOffset.UTC))
                     .update();
         } catch (DuplicateKeyException e) {
-            throw Refusal.conflict("this mark is there already");
+            throw Refusal.conflict("that id belongs to another mark");
         }
+    }
+
+    private boolean stands(Actor actor, UUID photo, UUID id) {
+        return jdbc.sql("select count(*) from picture_mark where id = :id and photo_id = :photo and added_by = :by")
+                        .param("id", id)
+                        .param("photo", photo)
+                        .param("by", actor.id())
+                        .query(Integer.class)
+                        .single()
+                == 1;
     }
 
     /** One's own mark; it stays in the database. */

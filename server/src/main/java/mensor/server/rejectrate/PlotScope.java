@@ -1,6 +1,5 @@
 package mensor.server.rejectrate;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -63,9 +62,5 @@ public record PlotScope(
     /** Whether nothing narrows it: what stands in no job counts too. */
     boolean isAll() {
         return job == null && welder == null && procedure == null && from == null && to == null;
-    }
-
-    static OffsetDateTime at(Instant instant) {
-        return instant.atOffset(ZoneOffset.UTC);
     }
 }

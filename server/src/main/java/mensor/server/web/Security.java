@@ -37,7 +37,8 @@ class Security {
         "/api/exercises/**",
         "/api/exercises",
         "/api/eyes/**",
-        "/api/eyes"
+        "/api/eyes",
+        "/api/pictures/**"
     };
 
     /** Who studies gauges and people: an instructor beside those who make. */

@@ -1,16 +1,13 @@
 package mensor.server.notice;
 
+import org.springframework.context.ApplicationContext;
+
 /** Looks for what must be told at once, as the clock does now and then. */
 public final class NoticeLook {
     private NoticeLook() {}
 
-    /** @param sweep the application's */
-    public static void now(Object sweep) {
-        ((NoticeSweep) sweep).often();
-        ((NoticeSweep) sweep).hourly();
-    }
-
-    public static Class<?> sweep() {
-        return NoticeSweep.class;
+    public static void now(ApplicationContext running) {
+        running.getBean(NoticeSweep.class).look();
+        running.getBean(Mails.class).sendNow();
     }
 }
