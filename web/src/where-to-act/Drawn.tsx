@@ -50,7 +50,8 @@ const isOff = (p: PlotPoint) => p.mark === "OUT" || p.mark === "RUN" || p.mark =
 
 /** A touch wherever the chart is nearest to a point. */
 const near = (plot: Plot, onPick: (p: PlotPoint) => void) => (state: { activeTooltipIndex?: unknown }) => {
-  const p = plot.points[Number(state.activeTooltipIndex)];
+  const index = state.activeTooltipIndex;
+  const p = index === undefined || index === null ? undefined : plot.points[Number(index)];
   if (p) onPick(p);
 };
 
@@ -60,7 +61,7 @@ function Said({ points }: { points: PlotPoint[] }) {
       cursor={{ stroke: ink.quiet }}
       content={({ payload }) => {
         const p = payload[0]?.payload as PlotPoint | undefined;
-        return p && points.includes(p) ? <div className="card side small">{p.cells.join(" · ")}</div> : null;
+        return p?.cells && points.includes(p) ? <div className="card side small">{p.cells.join(" · ")}</div> : null;
       }}
     />
   );
@@ -107,12 +108,13 @@ const Control: Drawing = ({ plot, chosen, onPick }) => (
 );
 
 const Pareto: Drawing = ({ plot, chosen, onPick }) => {
-  const points = plot.points.slice(0, 8);
-  const total = points[0] && points[0].cumulative ? points[0].value / points[0].cumulative : 1;
+  const first = plot.points[0];
+  const total = first?.cumulative ? first.value / first.cumulative : 1;
+  const points = plot.points.slice(0, 8).map((p) => ({ ...p, sum: (p.cumulative ?? 0) * total }));
   return (
     <ComposedChart
       layout="vertical"
-      data={points.map((p) => Object.assign(p, { sum: (p.cumulative ?? 0) * total }))}
+      data={points}
       margin={{ top: 0, right: 14, bottom: 0, left: 0 }}
       onClick={near(plot, onPick)}
     >
@@ -134,7 +136,7 @@ const Pareto: Drawing = ({ plot, chosen, onPick }) => {
 const Intervals: Drawing = ({ plot, chosen, onPick }) => {
   const points = plot.points
     .slice(0, rows)
-    .map((p) => Object.assign(p, { reach: [p.value - (p.low ?? p.value), (p.high ?? p.value) - p.value] }));
+    .map((p) => ({ ...p, reach: [p.value - (p.low ?? p.value), (p.high ?? p.value) - p.value] }));
   const months = points.every((p) => /^(\d{4}-\d\d|ten-)/.test(p.key));
   const along = months ? { x: "name", y: "value" } : { x: "value", y: "name" };
   return (
@@ -192,7 +194,7 @@ const Intervals: Drawing = ({ plot, chosen, onPick }) => {
 
 const Steps: Drawing = ({ plot, onPick }) => {
   const begin = { expected: 0, value: 100, low: 100, high: 100 };
-  const data = [begin, ...plot.points].map((p) => Object.assign(p, { band: [p.low ?? p.value, p.high ?? p.value] }));
+  const data = [begin, ...plot.points].map((p) => ({ ...p, band: [p.low ?? p.value, p.high ?? p.value] }));
   return (
     <ComposedChart
       data={data}
@@ -211,7 +213,7 @@ const Steps: Drawing = ({ plot, onPick }) => {
         label={{ value: "days", position: "insideBottomRight", offset: -10, fill: ink.quiet, fontSize: 13 }}
       />
       <YAxis domain={[0, 100]} tickFormatter={(v: number) => `${v} %`} {...axis} />
-      {Said({ points: plot.points })}
+      {Said({ points: data as PlotPoint[] })}
       <Area dataKey="band" type="stepAfter" fill={ink.steelLight} stroke="none" fillOpacity={0.7} {...still} />
       <Line dataKey="value" type="stepAfter" dot={false} stroke={ink.layout} strokeWidth={2.5} {...still} />
       {plot.middle !== undefined && <ReferenceLine x={plot.middle} stroke={ink.quiet} strokeDasharray="5 4" />}

@@ -166,10 +166,6 @@ function Opened({ plot: p, scope }: { plot: Plot; scope: PlotScope }) {
         />
       </header>
       <div className="body" role="region" aria-label="Answer, plot and welds" tabIndex={0}>
-        <p className={p.enough ? "strong" : "quiet"}>
-          {p.enough ? "" : "△ "}
-          {p.answer}
-        </p>
         {p.points.length > 0 && as === "plot" && (
           <Suspense fallback={<div className="curve" />}>
             <Drawn plot={p} chosen={at?.key} onPick={setAt} />
@@ -196,6 +192,10 @@ function Opened({ plot: p, scope }: { plot: Plot; scope: PlotScope }) {
             )}
           />
         )}
+        <p className={p.enough ? "strong" : "quiet"}>
+          {p.enough ? "" : "△ "}
+          {p.answer}
+        </p>
         {at ? (
           <PlotWelds plot={p} point={at} scope={scope} />
         ) : (

@@ -34,10 +34,13 @@ class OnTheFloorTest extends InTheBrowser {
         assertThat(opened.locator(".recharts-surface")).isVisible();
         assertFits(page);
         opened.getByText("Table", new Locator.GetByTextOptions().setExact(true)).click();
-        opened.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("slag", Pattern.CASE_INSENSITIVE)))
+        opened.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("slag", Pattern.CASE_INSENSITIVE)))
                 .first()
                 .click();
-        Locator weld = region(page, "The welds behind it").getByRole(AriaRole.LINK).first();
+        Locator weld =
+                region(page, "The welds behind it").getByRole(AriaRole.LINK).first();
         String mark = weld.textContent();
         weld.click();
         assertThat(page.locator(".mark").first()).containsText(mark);
@@ -49,7 +52,10 @@ class OnTheFloorTest extends InTheBrowser {
         button(page, "4 notices").click();
         Locator told = page.getByRole(AriaRole.DIALOG);
         assertThat(told.getByRole(AriaRole.LINK)).hasCount(4);
-        told.getByRole(AriaRole.LINK).filter(new Locator.FilterOptions().setHasText("Hold")).first().click();
+        told.getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText("Hold"))
+                .first()
+                .click();
         page.waitForURL(Pattern.compile("/defects/"));
         assertThat(button(page, "3 notices")).isVisible();
     }
@@ -57,10 +63,10 @@ class OnTheFloorTest extends InTheBrowser {
     @Test
     void aLabelReadFromAPictureOpensItsWeld() throws Exception {
         Page page = as("ines");
-        String joint = (String) page.evaluate(
-                "async () => (await (await fetch('/api/joints?find=ST2-16')).json()).rows[0].jointId");
-        BitMatrix code = new QRCodeWriter()
-                .encode("https://elsewhere.example/welds/" + joint, BarcodeFormat.QR_CODE, 400, 400);
+        String joint = (String)
+                page.evaluate("async () => (await (await fetch('/api/joints?find=ST2-16')).json()).rows[0].jointId");
+        BitMatrix code =
+                new QRCodeWriter().encode("https://elsewhere.example/welds/" + joint, BarcodeFormat.QR_CODE, 400, 400);
         BufferedImage picture = new BufferedImage(400, 400, BufferedImage.TYPE_INT_RGB);
         for (int x = 0; x < 400; x++) {
             for (int y = 0; y < 400; y++) {

@@ -20,8 +20,7 @@ class PicturesTest {
     /** A place of the plate, in mm, as a camera that leans sees it. */
     private static String seen(double x, double y) {
         double far = 1 + .0045 * y;
-        return String.format(
-                Locale.ROOT, "{'x':%.4f,'y':%.4f}", 640 + 10.4 * (x - 60) / far, 60 + 11.5 * y / far);
+        return String.format(Locale.ROOT, "{'x':%.4f,'y':%.4f}", 640 + 10.4 * (x - 60) / far, 60 + 11.5 * y / far);
     }
 
     private static final String CARD = "'marks':[" + seen(20, 27) + "," + seen(100, 27) + "," + seen(100, 77) + ","

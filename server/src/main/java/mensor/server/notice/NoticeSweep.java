@@ -134,8 +134,10 @@ public class NoticeSweep {
     private List<Untold> untold(Actor a, String sort, String id, String joined, String where) {
         String about = "'" + sort + "' || cast(" + id + " as varchar(36))";
         return jdbc.sql("select " + about + ", d.id, d.number, j.mark, b.name, " + (joined.isEmpty() ? "''" : "h.kind")
-                        + " from defect d join joint j on j.id = d.joint_id join job b on b.id = d.job_id" + joined + where
-                        + " and not exists (select 1 from notice n where n.person_id = :person and n.about = " + about + ")"
+                        + " from defect d join joint j on j.id = d.joint_id join job b on b.id = d.job_id" + joined
+                        + where
+                        + " and not exists (select 1 from notice n where n.person_id = :person and n.about = " + about
+                        + ")"
                         + " order by d.raised_at, d.number fetch first " + AT_ONCE + " rows only")
                 .param("person", a.id())
                 .param("since", clock.instant().minus(NEWS).atOffset(ZoneOffset.UTC))

@@ -63,10 +63,10 @@ class PlotReportController {
         for (PlotView p : all.plots()) {
             h.open("div", "keep");
             h.add("h2", p.question());
-            h.add("p", p.enough() ? "strong" : "quiet", p.answer());
             if (!p.points().isEmpty()) {
                 h.drawing(PlotOnPaper.of(p));
             }
+            h.open("p", p.enough() ? "answer" : "quiet").add("b", p.answer()).close("p");
             h.close("div");
             if (!p.points().isEmpty()) {
                 h.open("table").row("th", p.columns());
