@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import mensor.exchange.ChainFile;
 import mensor.exchange.InspectionDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -121,8 +122,16 @@ class JobArchiveTest {
                             "{'login':'ines','name':'Another','password':'" + RunningMensor.PASSWORD + "'}")
                     .expect(200);
             refused(first, files);
-            JsonNode brought =
-                    first.postBytes("/api/jobs/archive", zip).expect(200).json();
+            // somebody made of the people in it a manager who may sign in; they come as nobody all the same
+            Map<String, byte[]> promoted = new TreeMap<>(files);
+            promoted.put(
+                    "tables/person.jsonl",
+                    people.replace("VIEWER", "QUALITY_MANAGER")
+                            .replace("\"active\":false", "\"active\":true")
+                            .getBytes(StandardCharsets.UTF_8));
+            JsonNode brought = first.postBytes("/api/jobs/archive", zipped(listed(promoted, files)))
+                    .expect(200)
+                    .json();
             assertThat(brought.get("records").asInt()).isEqualTo(2);
             assertThat(first.get(job + "/chain/check").expect(200).json()).isEqualTo(sums);
             assertThat(first.get(job + "/chain").expect(200).text())
@@ -149,6 +158,21 @@ class JobArchiveTest {
         }
     }
 
+    private static String text(Map<String, byte[]> files, String name) {
+        return new String(files.get(name), StandardCharsets.UTF_8);
+    }
+
+    /** The archive with its list's sums as those of what was altered. */
+    private static Map<String, byte[]> listed(Map<String, byte[]> altered, Map<String, byte[]> files) {
+        String list = text(altered, "mensor-job.json");
+        for (String name : files.keySet()) {
+            list = list.replace(ChainFile.sha256(files.get(name)), ChainFile.sha256(altered.get(name)));
+        }
+        Map<String, byte[]> again = new TreeMap<>(altered);
+        again.put("mensor-job.json", list.getBytes(StandardCharsets.UTF_8));
+        return again;
+    }
+
     private static void refused(TestBrowser b, Map<String, byte[]> files) throws IOException {
         assertThat(b.postBytes("/api/jobs/archive", "no zip".getBytes(StandardCharsets.US_ASCII))
                         .expect(422)
@@ -160,19 +184,28 @@ class JobArchiveTest {
                 .contains("leads out of it");
         // an entry that was altered, and the list's sum with it: the record does not fit
         Map<String, byte[]> altered = new TreeMap<>(files);
-        String entries = new String(files.get("tables/entry.jsonl"), StandardCharsets.UTF_8);
+        String entries = text(files, "tables/entry.jsonl");
         altered.put("tables/entry.jsonl", entries.replace("slag", "scar").getBytes(StandardCharsets.UTF_8));
         assertThat(b.postBytes("/api/jobs/archive", zipped(altered)).expect(422).detail())
                 .contains("not as it was written: tables/entry.jsonl");
-        String list = new String(files.get("mensor-job.json"), StandardCharsets.UTF_8);
-        altered.put(
-                "mensor-job.json",
-                list.replace(
-                                mensor.exchange.ChainFile.sha256(files.get("tables/entry.jsonl")),
-                                mensor.exchange.ChainFile.sha256(altered.get("tables/entry.jsonl")))
-                        .getBytes(StandardCharsets.UTF_8));
-        assertThat(b.postBytes("/api/jobs/archive", zipped(altered)).expect(422).detail())
+        assertThat(b.postBytes("/api/jobs/archive", zipped(listed(altered, files)))
+                        .expect(422)
+                        .detail())
                 .contains("an entry was altered");
+        // a table that no job has: a token to act as somebody
+        Map<String, byte[]> foreign = new TreeMap<>(files);
+        foreign.put("tables/access_token.jsonl", "{}".getBytes(StandardCharsets.UTF_8));
+        foreign.put(
+                "mensor-job.json",
+                text(files, "mensor-job.json")
+                        .replaceFirst(
+                                "\"tables\" : \\[",
+                                "\"tables\" : [ {\"name\":\"access_token\",\"rows\":1,\"sha256\":\""
+                                        + ChainFile.sha256(foreign.get("tables/access_token.jsonl"))
+                                        + "\"},")
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(b.postBytes("/api/jobs/archive", zipped(foreign)).expect(422).detail())
+                .contains("holds no access_token");
         assertThat(b.get("/api/jobs").expect(200).json())
                 .as("nothing was stored")
                 .isEmpty();

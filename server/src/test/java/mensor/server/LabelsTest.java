@@ -109,7 +109,8 @@ class LabelsTest {
                 .get("id")
                 .asString();
         try (var pdf = Loader.loadPDF(quinn.bytes("/api/jobs/" + id + "/repair-marks"))) {
-            assertThat(new PDFTextStripper().getText(pdf)).contains("NC-1", "LM-1, 10–11 in", "not decided");
+            assertThat(new PDFTextStripper().getText(pdf).replace('\u00a0', ' '))
+                    .contains("NC-1", "LM-1, 10–11 in", "not decided");
             assertThat(read(new PDFRenderer(pdf).renderImageWithDPI(0, 300)))
                     .singleElement()
                     .asString()

@@ -11,7 +11,6 @@ import mensor.server.notice.NoticeLook;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.springframework.context.ApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** Who is told of what: each once, on the page and by mail, and nothing secret in the mail. */
@@ -34,7 +33,7 @@ class NoticesTest {
     }
 
     private static void look() {
-        NoticeLook.now(RunningMensor.bean(ApplicationContext.class));
+        NoticeLook.now(RunningMensor.context());
     }
 
     private static List<String> told(TestBrowser b, String kind) {

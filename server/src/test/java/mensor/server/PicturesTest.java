@@ -74,7 +74,7 @@ class PicturesTest {
                 .contains("distance");
         assertThat(measure(two + ",'quantity':'weight'," + ends).expect(422).text())
                 .contains("smaller-leg");
-        assertThat(measure(two + ",'quantity':'distance','points':[{'x':1e9,'y':0},null]")
+        assertThat(measure(two + ",'quantity':'distance','points':[{'x':1e9,'y':0},{'x':1,'y':1}]")
                         .expect(422)
                         .text())
                 .contains("pixels");

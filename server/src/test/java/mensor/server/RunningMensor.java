@@ -86,6 +86,10 @@ public class RunningMensor implements BeforeAllCallback, AfterAllCallback {
         return context.getBean(type);
     }
 
+    static ConfigurableApplicationContext context() {
+        return context;
+    }
+
     static int port() {
         return ((ServletWebServerApplicationContext) context).getWebServer().getPort();
     }

@@ -273,23 +273,66 @@ public final class JobFiles {
         return list;
     }
 
-    /** Stores the job in the transaction of the connection; what it names and is here already stays as it is here. */
-    public void read(Connection db) throws SQLException, IOException {
+    /**
+     * Stores the job in the transaction of the connection; what it names and is here already stays as it is here. An archive may come from
+     * anybody: it brings rows of the job and what they name, no row of another job, and nobody who signs in.
+     */
+    public void read(Connection db, UUID job) throws SQLException, IOException {
         Set<String> listed = new HashSet<>();
         list().path("tables").forEach(t -> listed.add(t.path("name").asString("")));
         List<Table> all = StoredTables.of(db);
         Map<String, String> conditions = conditions(all);
+        Set<String> named = named(all, conditions);
+        for (String t : listed) {
+            if (!conditions.containsKey(t) && !named.contains(t)) {
+                throw new CannotMove("a job's archive holds no " + t);
+            }
+        }
+        Map<String, Long> stored = new LinkedHashMap<>();
         for (Table t : all) {
             if (!listed.contains(t.name())) {
                 continue;
             }
             if (conditions.containsKey(t.name())) {
-                rows.read(db, t, file(t.name()), Optional::of);
+                stored.put(t.name(), rows.read(db, t, file(t.name()), Optional::of));
             } else {
                 List<String> unique = uniqueTexts(db, t);
                 rows.read(db, t, file(t.name()), row -> brought(db, t, unique, row));
             }
         }
+        for (Map.Entry<String, Long> s : stored.entrySet()) {
+            if (count(db, s.getKey(), conditions.get(s.getKey()), job) != s.getValue()) {
+                throw new CannotMove("rows of " + s.getKey() + " are of another job");
+            }
+        }
+    }
+
+    private static long count(Connection db, String table, String condition, UUID job) throws SQLException {
+        try (PreparedStatement s = db.prepareStatement("select count(*) from " + table + " where " + condition)) {
+            List<UUID> values = times(condition, job);
+            for (int i = 0; i < values.size(); i++) {
+                s.setObject(i + 1, values.get(i));
+            }
+            try (ResultSet r = s.executeQuery()) {
+                r.next();
+                return r.getLong(1);
+            }
+        }
+    }
+
+    /** What the rows of a job may name, and what those name. */
+    private static Set<String> named(List<Table> all, Map<String, String> conditions) {
+        Set<String> named = new TreeSet<>(List.of("photo_file", "document_file"));
+        List<Table> backwards = new ArrayList<>(all);
+        Collections.reverse(backwards);
+        for (Table t : backwards) {
+            if (conditions.containsKey(t.name()) || named.contains(t.name())) {
+                t.others().values().stream()
+                        .filter(o -> !conditions.containsKey(o))
+                        .forEach(named::add);
+            }
+        }
+        return named;
     }
 
     /** Empty where it is here already; a name that another has here gets a mark of its own. */
@@ -298,6 +341,12 @@ public final class JobFiles {
         String key = t.key().get(0);
         if (stands(db, t, List.of(key), row)) {
             return Optional.empty();
+        }
+        if (t.name().equals("person")) {
+            nobody(t, (ObjectNode) row);
+        }
+        if (key.equals("sha256") && row.has("bytes") && !row.get("bytes").equals(row.get(key))) {
+            throw new CannotMove("a file of " + t.name() + " is not the one that its sum names");
         }
         if (!unique.isEmpty() && stands(db, t, unique, row)) {
             String first = unique.get(0);

@@ -179,7 +179,7 @@ public class JobArchives {
                     > 0) {
                 throw Refusal.conflict("the job \"" + listed.name() + "\" is here already; nothing was stored");
             }
-            files.read(db);
+            files.read(db, listed.job());
             ChainFile chain = records.chain(listed.job());
             List<ChainFile.Link> links = chain.links();
             String last = links.isEmpty() ? null : links.get(links.size() - 1).sha256();

@@ -89,6 +89,9 @@ public class PictureMarks {
         if (of(photo).size() >= MOST) {
             throw Refusal.conflict("a picture takes " + MOST + " marks; take some off");
         }
+        if (stands(actor, photo, id)) {
+            return;
+        }
         try {
             jdbc.sql(
                             "insert into picture_mark (id, photo_id, content, added_by, added_at, withdrawn) values (?, ?, ?, ?, ?, false)")

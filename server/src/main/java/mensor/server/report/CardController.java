@@ -11,7 +11,7 @@ class CardController {
     private static final String STYLE =
             ".card { width: 80mm; height: 50mm; margin: 12mm; background: #000; position: relative; }"
                     + " .inner { position: absolute; left: 4mm; top: 4mm; width: 72mm; height: 42mm; background: #fff; }"
-                    + " .inner p { margin: 2mm 3mm; } .said { margin: 0 12mm; width: 150mm; }";
+                    + " .inner p { margin: 2mm 3mm; } .how { margin: 0 12mm; width: 150mm; }";
 
     @GetMapping("/api/pictures/card")
     ResponseEntity<byte[]> card(@RequestParam(required = false) Paper paper) {
@@ -22,7 +22,7 @@ class CardController {
             h.add("p", "small", "Lay it in the plane of what is measured; all four corners in the picture.");
             h.close("div").close("div");
         }
-        h.open("div", "said");
+        h.open("div", "how");
         h.add(
                 "p",
                 "Print it in its own size (100 %), then measure the frame: what the rule says is entered as the card's width and height. "

@@ -86,9 +86,10 @@ final class PlotOnPaper {
         DefaultCategoryDataset rates = new DefaultCategoryDataset();
         DefaultCategoryDataset limits = new DefaultCategoryDataset();
         for (PlotPointView x : p.points()) {
-            rates.addValue(x.value(), "rate", x.name());
-            limits.addValue(x.low(), "low", x.name());
-            limits.addValue(x.high(), "high", x.name());
+            String foot = x.name().replace("welds ", "").replace(" to ", "–"); // as on the screen: there is little room
+            rates.addValue(x.value(), "rate", foot);
+            limits.addValue(x.low(), "low", foot);
+            limits.addValue(x.high(), "high", foot);
         }
         JFreeChart chart = ChartFactory.createLineChart(null, null, p.unit(), rates);
         CategoryPlot plot = chart.getCategoryPlot();

@@ -5,11 +5,14 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import mensor.server.people.Actor;
 import mensor.server.rejectrate.PlotScope;
 import mensor.server.rejectrate.Plots;
 import mensor.server.rejectrate.PlotsView;
+import mensor.server.rejectrate.PlotsView.Mark;
 import mensor.server.rejectrate.PlotsView.PlotPointView;
 import mensor.server.rejectrate.PlotsView.PlotView;
 import mensor.server.spreadsheet.Spreadsheet;
@@ -59,7 +62,7 @@ class PlotReportController {
     private static String page(PlotsView all) {
         Html h = new Html();
         h.add("h1", "Where to act");
-        h.add("p", "Of " + all.of() + ".");
+        h.add("p", "Of " + all.of() + ". \u25b3 too few to say, \u25cf off by more than chance.");
         for (PlotView p : all.plots()) {
             h.open("div", "keep");
             h.add("h2", p.question());
@@ -70,7 +73,7 @@ class PlotReportController {
             h.close("div");
             if (!p.points().isEmpty()) {
                 h.open("table").row("th", p.columns());
-                p.points().stream().limit(MOST_ROWS).forEach(x -> h.row("td", x.cells()));
+                p.points().stream().limit(MOST_ROWS).forEach(x -> h.row("td", marked(x)));
                 h.close("table");
                 if (p.points().size() > MOST_ROWS) {
                     h.add(
@@ -87,6 +90,16 @@ class PlotReportController {
                 "Signed QC inspections, the last one of each weld, and the rejects raised from them. Positions, lengths and joints differ between "
                         + "welders: a rate is where to look, not a judgement of a person.");
         return h.toString();
+    }
+
+    /** What is marked has a shape before its name: too few to say, or off. */
+    private static List<String> marked(PlotPointView x) {
+        if (x.mark() == null) {
+            return x.cells();
+        }
+        List<String> cells = new ArrayList<>(x.cells());
+        cells.set(0, (x.mark() == Mark.FEW ? "\u25b3 " : "\u25cf ") + cells.get(0));
+        return cells;
     }
 
     private static String csv(PlotsView all) {
