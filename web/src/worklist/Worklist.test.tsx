@@ -99,4 +99,4 @@ it("reads the list again once something new was stored, and only then", async ()
   version = "2";
   await screen.findByText("FB-02", {}, { timeout: 7_000 });
   expect(lists()).toBe(2);
-}, 10_000);
+}, 30_000);

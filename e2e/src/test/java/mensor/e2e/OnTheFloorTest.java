@@ -49,15 +49,21 @@ class OnTheFloorTest extends InTheBrowser {
     @Test
     void whatWaitsIsToldAndLeadsThere() {
         Page page = as("wanda");
-        button(page, "4 notices").click();
+        // how many there are depends on what other tests had rejected by then
+        Locator bell = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^\\d+ notices?$")));
+        bell.click();
         Locator told = page.getByRole(AriaRole.DIALOG);
-        assertThat(told.getByRole(AriaRole.LINK)).hasCount(4);
-        told.getByRole(AriaRole.LINK)
+        Locator hold = told.getByRole(AriaRole.LINK)
                 .filter(new Locator.FilterOptions().setHasText("Hold"))
-                .first()
-                .click();
+                .first();
+        String words = hold.locator(".picked").textContent();
+        hold.click();
         page.waitForURL(Pattern.compile("/defects/"));
-        assertThat(button(page, "3 notices")).isVisible();
+        bell.click();
+        assertThat(told.getByRole(AriaRole.LINK).first()).isVisible();
+        assertThat(told.getByRole(AriaRole.LINK).filter(new Locator.FilterOptions().setHasText(words)))
+                .hasCount(0);
     }
 
     @Test
@@ -81,7 +87,6 @@ class OnTheFloorTest extends InTheBrowser {
         page.locator("input[type=file]")
                 .first()
                 .setInputFiles(new FilePayload("label.png", "image/png", png.toByteArray()));
-        page.waitForURL(Pattern.compile("/inspections/"));
         assertThat(page.locator(".mark").first()).containsText("ST2-16");
     }
 

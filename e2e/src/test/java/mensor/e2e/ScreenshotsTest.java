@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -75,7 +76,9 @@ class ScreenshotsTest extends InTheBrowser {
         shoot(ines, "scan");
         ines.navigate(mensor.address() + "/jobs");
         ines.getByText("Lock footbridge").first().click();
-        ines.getByText("weld map").click();
+        ines.waitForURL(Pattern.compile("/jobs/[0-9a-f-]{36}$"));
+        String job = ines.url().substring(ines.url().lastIndexOf('/') + 1);
+        ines.locator("a[href='/jobs/" + job + "/map']").click();
         assertThat(ines.locator("[data-pin='ST2-17']")).isVisible();
         shoot(ines, "map");
         ines.navigate(mensor.address() + "/where-to-act?plot=causes");

@@ -33,6 +33,7 @@ class WithoutNetworkTest extends InTheBrowser {
                         + ".find(j => j.form.name === 'Lock footbridge').id + '/map'");
         page.navigate(map);
         assertThat(page.locator("[data-pin='ST2-17']").first()).isVisible();
+        page.waitForTimeout(3_000); // what is open is kept every other second
         page.navigate(mensor.address() + "/worklist");
         openFromWorklist(page, "ST2-14");
         String bench = page.url();
