@@ -10,6 +10,7 @@ import { wayOf } from "./label";
 export default function ScanLabel() {
   const video = useRef<HTMLVideoElement>(null);
   const [said, setSaid] = useState("");
+  const [camera, setCamera] = useState(true);
   const navigate = useNavigate();
   const [found, setFound] = useState<string>();
   const way = found === undefined ? undefined : wayOf(found);
@@ -29,10 +30,12 @@ export default function ScanLabel() {
           stop = () => controls.stop();
           if (over) stop();
         },
-        () =>
+        () => {
+          setCamera(false);
           setSaid(
             "The camera cannot be used here: it needs a safe connection (https) and your leave. Take a picture of the label instead.",
-          ),
+          );
+        },
       );
     return () => {
       over = true;
@@ -53,8 +56,8 @@ export default function ScanLabel() {
       <TopBar rooms />
       <main className="page scrolled">
         <section className="card side" aria-label="Scan a label">
-          <h2>Hold a label before the camera</h2>
-          <video ref={video} className="photo" muted playsInline aria-label="What the camera sees" />
+          <h2>{camera ? "Hold a label before the camera" : "A label opens its weld"}</h2>
+          {camera && <video ref={video} className="photo" muted playsInline aria-label="What the camera sees" />}
           <Flex gap={10} align="center" wrap className="spaced">
             <FileButton accept="image/*" onFile={read}>
               A picture of the label
