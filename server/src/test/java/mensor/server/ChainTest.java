@@ -214,13 +214,13 @@ class ChainTest {
                         joint,
                         "update inspection set verdict = 'accept' where id = '" + id + "'",
                         "update inspection set verdict = 'reject' where id = '" + id + "'"))
-                .contains("the verdict or the signature beside the record was altered");
+                .contains("the inspection's verdict beside the record was altered");
         assertThat(faultWith(
                         ines,
                         joint,
                         "update signature set signed_name = 'nobody'" + entries,
                         "update signature set signed_name = 'ines'" + entries))
-                .contains("the verdict or the signature");
+                .contains("the signer beside the record");
         assertThat(faultWith(
                         ines,
                         joint,

@@ -69,7 +69,7 @@ class MigrationTest {
                 s.execute(joint(4, "Gate", "mm", "{\"passes\":[]}"));
                 s.execute(
                         "insert into inspection values ('00000000-0000-0000-0000-000000000201', '00000000-0000-0000-0000-000000000101',"
-                                + " 'final', 1, null, null, 'OPEN', null, now(), '{}', 'incomplete', 0, 0, 1, 0)");
+                                + " 'final', 1, null, null, 'SIGNED', null, now(), '{}', 'incomplete', 0, 0, 0, 0)");
                 s.execute("insert into signature values ('00000000-0000-0000-0000-000000000401',"
                         + " '00000000-0000-0000-0000-000000000201', 'reject', '" + PERSON
                         + "', 'Ines', null, 'QC', now(), '{}', 'sum', 0)");
@@ -110,6 +110,9 @@ class MigrationTest {
             assertThat(rows(db, "select k.name, s.place from signature s join job k on k.id = s.job_id"))
                     .as("what was signed has its place in its job")
                     .containsExactly("Bridge | 1");
+            assertThat(rows(db, "select verdict, entry_count from inspection"))
+                    .as("what was signed is what it came to, and its entries are counted")
+                    .containsExactly("reject | 2");
             assertThat(rows(db, "select content from entry order by sequence"))
                     .as("large objects become text of their row, a face that cannot be is left out")
                     .containsExactly(CRACK, "{\"at\":\"3\",\"concavity\":\"1/32\"}");

@@ -6,6 +6,7 @@ import java.util.UUID;
 import mensor.server.record.Signatures;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
@@ -117,6 +118,36 @@ class SigningTest {
         assertThat(ines.get("/api/inspections/" + second.get("id").asString() + "/record")
                         .text())
                 .contains(old.get("signature").get("sha256").asString());
+        JsonNode row =
+                ines.get("/api/joints?find=G5&group=all").json().get("rows").get(0);
+        assertThat(row.get("verdict").asString())
+                .as("signed again without a change, still a reject")
+                .isEqualTo("reject");
+        assertThat(row.get("group").asString()).isEqualTo("disposition");
+        assertThat(row.get("rejects").asInt()).isEqualTo(1);
+        String check = "/api/jobs/" + row.get("jobId").asString() + "/chain/check";
+        assertThat(ines.get(check).expect(200).text()).doesNotContain("fault");
+    }
+
+    @Test
+    void anAmendedRecordGoesOnCountingItsEntries() {
+        TestBrowser ines = RunningMensor.as("ines");
+        String inspection = ines.inspection("G8");
+        ines.add(inspection, "INDICATION", CRACK).expect(200);
+        ines.sign(inspection, "reject").expect(200);
+        String next = "/api/inspections/"
+                + ines.post(inspection + "/amend", "{'reason':'one more'}")
+                        .expect(200)
+                        .json()
+                        .get("id")
+                        .asString();
+        ines.add(next, "READING", "'at':'3','legA':'5/16','legB':'5/16'").expect(200);
+        assertThat(RunningMensor.bean(JdbcTemplate.class)
+                        .queryForList(
+                                "select sequence from entry where inspection_id = ? order by sequence",
+                                Integer.class,
+                                UUID.fromString(next.substring("/api/inspections/".length()))))
+                .containsExactly(1, 2);
     }
 
     @Test

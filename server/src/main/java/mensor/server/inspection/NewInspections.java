@@ -111,9 +111,9 @@ public class NewInspections {
         if (!before.isSigned() || !latest) {
             throw Refusal.conflict("an inspection after this one is begun already; it is on the worklist");
         }
-        InspectionEntity next = before.again(json.writeValueAsString(repaired), clock.instant());
-        next.setHolder(actor.id());
-        inspections.save(next);
+        InspectionEntity again = before.again(json.writeValueAsString(repaired), clock.instant());
+        again.setHolder(actor.id());
+        InspectionEntity next = inspections.save(again); // what is kept is the answer, not what was given
         bench.judged(next);
         return next;
     }
@@ -141,10 +141,10 @@ public class NewInspections {
                             ? "the re-inspection (" + latest.stage() + ") stands already; amend that one"
                             : "revision " + latest.revision() + " stands already; amend that one");
         }
-        InspectionEntity next = old.amended(reason.strip(), clock.instant());
-        next.setHolder(actor.id());
-        next.setConditions(old.conditions());
-        inspections.save(next);
+        InspectionEntity amended = old.amended(reason.strip(), clock.instant());
+        amended.setHolder(actor.id());
+        amended.setConditions(old.conditions());
+        InspectionEntity next = inspections.save(amended); // what is kept is the answer, not what was given
         Map<UUID, UUID> carried = new HashMap<>();
         for (EntryEntity e : entries.findByInspectionIdOrderBySequence(old.id())) {
             if (!e.isWithdrawn()) {

@@ -71,6 +71,7 @@ public class SignOff {
             throw Refusal.conflict("the inspection comes to "
                     + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
         }
+        inspection.judged(evaluation); // what is signed is what the lists say
         inspections.flush(); // the rows are summed as they are stored
         // the paper that is on file now, never a free text
         String certificate = actor.certificate();

@@ -129,19 +129,30 @@ class SignedRows {
                 .map(n -> "NC-" + n + " was taken out beside Mensor");
     }
 
+    /** What a record says of itself and the column that says it too. */
+    private record Beside(String field, String column, String said) {}
+
+    private static final List<Beside> BESIDE = List.of(
+            new Beside("verdict", "VERDICT", "the verdict"),
+            new Beside("verdict", "COMES_TO", "the inspection's verdict"),
+            new Beside("by", "SIGNED_NAME", "the signer"),
+            new Beside("capacity", "CAPACITY", "the side that signed"),
+            new Beside("capacity", "SIDE", "the inspection's side"),
+            new Beside("certificate", "CERTIFICATE", "the certificate"),
+            new Beside("revision", "REVISION", "the revision"),
+            new Beside("stage", "STAGE", "the stage"));
+
     private Optional<String> fault(Map<String, Object> s) {
         JsonNode signature = json.readTree((String) s.get("CANONICAL")).path("signature");
-        boolean same = said(signature, "verdict", s.get("VERDICT"))
-                && said(signature, "verdict", s.get("COMES_TO"))
-                && said(signature, "by", s.get("SIGNED_NAME"))
-                && said(signature, "capacity", s.get("CAPACITY"))
-                && said(signature, "capacity", s.get("SIDE"))
-                && said(signature, "certificate", s.get("CERTIFICATE"))
-                && said(signature, "revision", s.get("REVISION"))
-                && said(signature, "stage", s.get("STAGE"))
-                && "SIGNED".equals(s.get("STATE"));
-        if (!same) {
-            return Optional.of("the verdict or the signature beside the record was altered");
+        Optional<String> other = BESIDE.stream()
+                .filter(b -> !said(signature, b.field, s.get(b.column)))
+                .findFirst()
+                .map(b -> b.said);
+        if (!"SIGNED".equals(s.get("STATE"))) {
+            other = Optional.of("its state");
+        }
+        if (other.isPresent()) {
+            return other.map(what -> what + " beside the record was altered");
         }
         UUID inspection = (UUID) s.get("INSPECTION_ID");
         for (Part part : Part.values()) {
