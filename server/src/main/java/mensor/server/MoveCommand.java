@@ -60,7 +60,7 @@ final class MoveCommand {
                 long rows = out ? files.write(c, data) : files.read(c, data);
                 return String.format(
                         Locale.ROOT,
-                        "%s: %,d rows, with pictures, documents and seals",
+                        "%s: %,d rows, with pictures, documents, scans and seals",
                         out ? "Written to " + folder : "Read",
                         rows);
             }

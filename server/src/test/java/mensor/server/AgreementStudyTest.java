@@ -98,10 +98,16 @@ class AgreementStudyTest {
     @Test
     void realWeldsAreJudgedByTheirPictures() throws Exception {
         TestBrowser ines = RunningMensor.as("ines");
+        String job = "AG-job " + UUID.randomUUID();
+        quinn.post(
+                        "/api/jobs",
+                        "{'name':'" + job + "','criteria':'d1.1-static','units':'in','terms':{'limits':"
+                                + "[{'id':'undercut.depth','max':'1/64','note':'CS-4, 4.2'}]}}")
+                .expect(200);
         String[] inspections = new String[2];
         for (int w = 0; w < 2; w++) {
             String mark = "AG-" + UUID.randomUUID().toString().substring(0, 8);
-            String inspection = ines.inspection(mark);
+            String inspection = ines.inspection(mark, job);
             inspections[w] = inspection.substring(inspection.lastIndexOf('/') + 1);
         }
         String study = UUID.randomUUID().toString();
@@ -122,6 +128,18 @@ class AgreementStudyTest {
         assertThat(weld.get("lit").asBoolean()).isFalse();
         assertThat(weld.toString()).doesNotContain("AG-");
         assertThat(ines.get(path + "/bench").text()).doesNotContain("AG-");
+        PracticeHand.record(ines, path, "uc a 3-4 1/32");
+        JsonNode undercut = ines.get(path + "/bench")
+                .json()
+                .get("evaluation")
+                .get("findings")
+                .valueStream()
+                .filter(f -> f.get("id").asString().equals("undercut.depth"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(undercut.get("verdict").asString())
+                .as("the job's own limit of 1/64 holds for the weld, the code's 1/32 would accept it")
+                .isEqualTo("reject");
         String picture = weld.get("pictures").get(0).get("id").asString();
         assertThat(ines.bytes(path + "/pictures/" + picture)).isNotEmpty();
         assertThat(RunningMensor.as("tomas").get(path + "/pictures/" + picture).status())

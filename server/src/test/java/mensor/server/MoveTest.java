@@ -56,10 +56,22 @@ class MoveTest {
                 .contains("rows");
         Map<String, String> written = contentOf(out);
         assertThat(written).containsKeys("tables/signature.jsonl", "tables/entry_aud.jsonl", "seals.jsonl", "seal-key");
+        assertThat(written.keySet())
+                .as("the files of scans come along")
+                .anyMatch(n -> n.startsWith("scans/") && n.endsWith(".scan"));
 
         Path other = folder.resolve("other");
         Map<String, String> environment = Map.of("MENSOR_DB", TestDatabase.fresh(), "MENSOR_DB_USER", "postgres");
         MoveCommand there = new MoveCommand(environment);
+        Path scan = out.resolve(written.keySet().stream()
+                .filter(n -> n.startsWith("scans/"))
+                .findFirst()
+                .orElseThrow());
+        byte[] whole = Files.readAllBytes(scan);
+        Files.write(scan, new byte[] {1});
+        assertThatThrownBy(() -> there.run("import", out.toString(), "--data", other.toString()))
+                .hasMessageContaining("not as it was written");
+        Files.write(scan, whole);
         there.run("import", out.toString(), "--data", other.toString());
         Path again = folder.resolve("again");
         there.run("export", again.toString(), "--data", other.toString());

@@ -20,6 +20,9 @@ import mensor.scan.Profile;
 import mensor.scan.SimulatedWeld;
 import mensor.scan.SimulatedWeld.Flaw;
 import mensor.scan.SimulatedWeld.FlawKind;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.core.env.Environment;
@@ -124,6 +127,18 @@ class ScansTest {
         assertThat(ines.get(inspection + "/record").expect(200).text())
                 .contains("first.csv sha256 " + scan.get("sha256").asString())
                 .contains("measured by Mensor");
+        String weld = "/api/joints/" + ines.jointOf(inspection) + "/report";
+        String paper;
+        try (PDDocument pdf = Loader.loadPDF(ines.bytes(weld))) {
+            paper = new PDFTextStripper().getText(pdf).replaceAll("[\\s\u00a0]+", " ");
+        }
+        assertThat(paper)
+                .contains("Scan first.csv")
+                .contains("leg web at least 0.3")
+                .containsPattern("undercut flange toe at most 0\\.0\\d\\d in, at 1[1-5]\\.\\d")
+                .contains(scan.get("sha256").asString());
+        assertThat(ines.get(weld + "?as=json").expect(200).text())
+                .contains(scan.get("sha256").asString());
         Path folder = Path.of(RunningMensor.bean(Environment.class).getRequiredProperty("mensor.scans"));
         UUID drawn = UUID.fromString(path.substring(path.lastIndexOf('/') + 1));
         Files.delete(folder.resolve(drawn + ".profiles"));

@@ -35,7 +35,6 @@ class Backups {
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
     private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
-    private static final String SCANS = "scans";
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final DataSource database;
@@ -77,7 +76,7 @@ class Backups {
         try {
             Map<String, byte[]> beside = beside();
             new JdbcTemplate(database).execute("BACKUP TO '" + part.toString().replace("'", "''") + "'");
-            add(beside, scans ? scans() : List.of(), part);
+            add(beside, scans ? ScanFiles.of(data) : List.of(), part);
             Files.writeString(
                     file.resolveSibling(file.getFileName() + ".sha256"),
                     FileSum.sha256(part) + "  " + file.getFileName() + "\n");
@@ -102,24 +101,15 @@ class Backups {
         return files;
     }
 
-    /** Each whole, since a file gets its name only once it is. */
-    private List<Path> scans() throws IOException {
-        Path folder = data.resolve(SCANS);
-        if (!Files.isDirectory(folder)) {
-            return List.of();
-        }
-        try (Stream<Path> all = Files.list(folder)) {
-            return all.filter(p -> !p.toString().endsWith(".part")).toList();
-        }
-    }
-
     private static void add(Map<String, byte[]> files, List<Path> scans, Path zip) throws IOException {
         try (FileSystem copy = FileSystems.newFileSystem(zip, Map.of())) {
             if (!scans.isEmpty()) {
-                Files.createDirectory(copy.getPath("/" + SCANS));
+                Files.createDirectory(copy.getPath("/" + ScanFiles.FOLDER));
             }
             for (Path scan : scans) {
-                Files.copy(scan, copy.getPath("/" + SCANS, scan.getFileName().toString()));
+                Files.copy(
+                        scan,
+                        copy.getPath("/" + ScanFiles.FOLDER, scan.getFileName().toString()));
             }
             for (Map.Entry<String, byte[]> f : files.entrySet()) {
                 Files.write(copy.getPath("/" + f.getKey()), f.getValue());

@@ -1,5 +1,6 @@
 package mensor.server.db;
 
+import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -10,6 +11,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.server.db.StoredTables.Table;
@@ -20,7 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Everything that is stored, as files that any program reads: of each table a file with a line of JSON a row, each picture and
- * document a file under its SHA-256, and a list with the sum of each. They move to another database, also of the other kind.
+ * document a file under its SHA-256, the files of scans, and a list with the sum of each. They move to another database, also of the other kind.
  */
 public final class OpenFiles {
     static final String FORMAT = "mensor-export/1";
@@ -74,6 +76,13 @@ public final class OpenFiles {
                 Files.copy(data.resolve(beside), folder.resolve(beside));
             }
         }
+        ArrayNode scans = list.putArray("scans");
+        for (Path scan : ScanFiles.of(data)) {
+            Path copy = folder.resolve(ScanFiles.FOLDER).resolve(scan.getFileName());
+            Files.createDirectories(copy.getParent());
+            Files.copy(scan, copy);
+            scans.addObject().put("name", copy.getFileName().toString()).put("sha256", FileSum.sha256(copy));
+        }
         Files.writeString(
                 folder.resolve(LIST), json.writerWithDefaultPrettyPrinter().writeValueAsString(list) + "\n");
         return all;
@@ -114,6 +123,7 @@ public final class OpenFiles {
         }
         db.setAutoCommit(false);
         refuseFilled(db, data);
+        List<Path> scans = scans(list);
         long all = 0;
         try (Statement s = db.createStatement()) {
             s.executeUpdate("delete from revinfo"); // the beginning of an empty history
@@ -132,6 +142,11 @@ public final class OpenFiles {
                 Files.copy(folder.resolve(beside), data.resolve(beside), StandardCopyOption.COPY_ATTRIBUTES);
             }
         }
+        for (Path scan : scans) {
+            Path copy = data.resolve(ScanFiles.FOLDER).resolve(scan.getFileName());
+            Files.createDirectories(copy.getParent());
+            Files.copy(scan, copy, StandardCopyOption.REPLACE_EXISTING); // of an import that was cut off, or the same
+        }
         db.commit();
         return all;
     }
@@ -143,6 +158,21 @@ public final class OpenFiles {
             throw new CannotMove(folder + " holds no export of Mensor's (" + LIST + ", " + FORMAT + ")");
         }
         return list;
+    }
+
+    /** The files of scans that came along, each as it was written; an export of before has none. */
+    private List<Path> scans(JsonNode list) throws IOException {
+        List<Path> all = new ArrayList<>();
+        for (JsonNode told : list.path("scans")) {
+            // a name alone: nothing is written outside the folder
+            Path file = folder.resolve(ScanFiles.FOLDER)
+                    .resolve(new File(told.path("name").asString("")).getName());
+            if (!Files.isRegularFile(file) || !told.path("sha256").asString("").equals(FileSum.sha256(file))) {
+                throw new CannotMove("the scan " + file + " is missing, or not as it was written");
+            }
+            all.add(file);
+        }
+        return all;
     }
 
     private void refuseFilled(Connection db, Path data) throws SQLException {

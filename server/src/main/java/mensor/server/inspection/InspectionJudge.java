@@ -223,13 +223,13 @@ class InspectionJudge {
                 .toList();
     }
 
-    /** Of a weld that stands in no job, made as nobody recorded: by the code alone. */
-    InspectionResult alone(StoredJoint joint, ConditionsForm conditions, List<EntryEntity> entries) {
+    /** Of a weld that stands in no job, made as nobody recorded. */
+    InspectionResult alone(StoredJoint joint, Contract contract, ConditionsForm conditions, List<EntryEntity> entries) {
         Inputs g = inputs(
                 joint,
                 WeldingRecords.none(joint),
                 new EntryCollection(entries, joint.unit()),
-                Contract.NONE,
+                contract,
                 conditions,
                 true);
         return judged(g, evaluate(g), Optional.empty());

@@ -14,7 +14,6 @@ import mensor.exchange.UnreadableInput;
 import mensor.inspection.Inspection;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
-import mensor.server.job.ContractTerms;
 import mensor.server.people.People;
 import mensor.server.web.Refusal;
 import mensor.server.welding.WeldingRecords;
@@ -68,7 +67,7 @@ public class MadeUpBench {
     }
 
     private InspectionResult result(MadeUpWeld weld) {
-        return judging.alone(joint(weld), ConditionsForm.READY, List.copyOf(entities(weld)));
+        return judging.alone(joint(weld), weld.contract(), ConditionsForm.READY, List.copyOf(entities(weld)));
     }
 
     private static MadeUpJoint joint(MadeUpWeld weld) {
@@ -113,7 +112,7 @@ public class MadeUpBench {
         List<MadeUpEntry> all = entities(weld);
         how.accept(all);
         try {
-            judging.alone(joint(weld), ConditionsForm.READY, List.copyOf(all));
+            judging.alone(joint(weld), weld.contract(), ConditionsForm.READY, List.copyOf(all));
         } catch (UnreadableInput e) {
             throw InspectionResult.refusal(e);
         } catch (InvalidField e) {
@@ -203,7 +202,7 @@ public class MadeUpBench {
                 List.of(),
                 List.of(),
                 List.of(),
-                JointViews.contract(ContractTerms.NONE),
+                JointViews.contract(weld.contract().terms()),
                 List.of(),
                 List.of(),
                 List.of(),

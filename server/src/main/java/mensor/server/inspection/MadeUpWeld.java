@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param person who inspects it
  * @param handedIn nothing of it can be changed any more
  * @param criteria the code's id
+ * @param contract what holds for it beside the code
  * @param joint in the format's shape
  * @param job what stands where the job would
  */
@@ -23,6 +24,7 @@ public record MadeUpWeld(
         boolean handedIn,
         long version,
         String criteria,
+        Contract contract,
         Unit unit,
         String joint,
         String mark,

@@ -160,7 +160,11 @@ public class AgreementStudies implements AgreementProgress {
         for (UUID id : form.inspections() == null ? List.<UUID>of() : new LinkedHashSet<>(form.inspections())) {
             StoredJoint joint = inspections.joint(actor, id);
             RealWeld weld = new RealWeld(
-                    id, joint.criteria(), joint.units(), InspectionParts.nameless(joint.asFitted(), "weld"));
+                    id,
+                    joint.criteria(),
+                    joint.units(),
+                    InspectionParts.nameless(joint.asFitted(), "weld"),
+                    inspections.open(actor, id).judged().contract().ofTheWeld());
             if (!evidence.isSeen(weld)) {
                 throw Refusal.invalid(
                         "inspections",

@@ -9,6 +9,7 @@ import mensor.length.Unit;
 import mensor.practice.PracticeSetting;
 import mensor.practice.SimulatedPracticeWeld;
 import mensor.server.inspection.Bench;
+import mensor.server.inspection.Contract;
 import mensor.server.inspection.EntryLines;
 import mensor.server.inspection.MadeUpBench;
 import mensor.server.inspection.MadeUpWeld;
@@ -34,24 +35,25 @@ class PracticeBenches {
     PracticeBench of(ExerciseEntity e, ExerciseContent content) {
         if (e.weld() != null) {
             RealWeld real = realWeld(e);
-            MadeUpWeld weld = handedOut(e, content, real.criteria(), real.unit(), real.joint());
+            MadeUpWeld weld = handedOut(e, content, real.criteria(), real.besideTheCode(), real.unit(), real.joint());
             return new PracticeBench(Optional.empty(), content, weld, benches);
         }
         PracticeSetting setting = json.readValue(e.setting(), SettingForm.class).read();
         SimulatedPracticeWeld made = new SimulatedPracticeWeld(setting, e.seed());
-        MadeUpWeld weld =
-                handedOut(e, content, setting.criteria(), setting.units(), InspectionParts.joint(made.joint()));
+        MadeUpWeld weld = handedOut(
+                e, content, setting.criteria(), Contract.NONE, setting.units(), InspectionParts.joint(made.joint()));
         return new PracticeBench(Optional.of(new PracticeBench.MadeUp(setting, made)), content, weld, benches);
     }
 
     private static MadeUpWeld handedOut(
-            ExerciseEntity e, ExerciseContent content, String criteria, Unit unit, String joint) {
+            ExerciseEntity e, ExerciseContent content, String criteria, Contract contract, Unit unit, String joint) {
         return new MadeUpWeld(
                 e.id(),
                 e.personId(),
                 e.isHandedIn(),
                 e.version(),
                 criteria,
+                contract,
                 unit,
                 joint,
                 e.studyId() == null ? "Practice" : "Weld " + (e.place() + 1),

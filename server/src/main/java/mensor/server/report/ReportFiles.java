@@ -227,7 +227,11 @@ final class ReportFiles {
             Instant signedAt,
             String sha256,
             int chainPlace,
-            String previousSha256) {}
+            String previousSha256,
+            List<ScanRow> scans) {}
+
+    /** A scan that the inspection was signed with: its file by name and sum. */
+    private record ScanRow(String name, String sha256, String scanner, String state, String measuredBy) {}
 
     static String json(WeldReport weld, Instant made, JsonMapper json) {
         StringWriter out = new StringWriter();
@@ -305,6 +309,10 @@ final class ReportFiles {
                 l.signedAt(),
                 l.sha256(),
                 l.chainPlace(),
-                l.previousSha256());
+                l.previousSha256(),
+                l.scans().stream()
+                        .map(ScanOnPaper.PrintedScan::scan)
+                        .map(s -> new ScanRow(s.name(), s.sha256(), s.gauge(), s.state(), s.measuredBy()))
+                        .toList());
     }
 }

@@ -14,9 +14,9 @@ import mensor.server.report.MarkOutline.LaneBox;
 
 /** The weld unrolled, as the bench shows it: the same numbers, measures, shapes and colours, without what a pointer does. */
 final class StripOnPaper {
-    private static final double WIDTH = 960;
-    private static final double GUTTER = 104;
-    private static final double END = WIDTH - 18;
+    static final double WIDTH = 960;
+    static final double GUTTER = 104;
+    static final double END = WIDTH - 18;
     private static final double RULER = 34;
     private static final double GAP = 4;
     private static final double FIT_UP = 20;
@@ -60,7 +60,7 @@ final class StripOnPaper {
     }
 
     private String drawn(List<WorkedStretch> worked, double millimetres) {
-        hatches();
+        svg.hatches();
         ruler();
         double lanesTop = RULER + (strip.gaps().isEmpty() ? 0 : FIT_UP);
         List<LaneBox> lanes = new ArrayList<>();
@@ -86,14 +86,6 @@ final class StripOnPaper {
             end += CLOCK;
         }
         return svg.page(WIDTH, end, millimetres);
-    }
-
-    private void hatches() {
-        svg.raw("<defs><pattern id=\"hatch\" width=\"7\" height=\"7\" patternUnits=\"userSpaceOnUse\""
-                + " patternTransform=\"rotate(45)\"><path d=\"M0 0v7\" stroke=\"" + Palette.TEXT
-                + "\" stroke-width=\"2.2\"/></pattern><pattern id=\"untried\" width=\"8\" height=\"8\""
-                + " patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><path d=\"M0 0v8\" stroke=\""
-                + Palette.HATCH + "\" stroke-width=\"1.5\"/></pattern></defs>");
     }
 
     private void lane(String name, LaneBox box) {

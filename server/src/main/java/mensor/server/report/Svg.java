@@ -56,6 +56,15 @@ final class Svg {
         return this;
     }
 
+    /** What hatched boxes are filled with: {@code url(#hatch)}, and {@code url(#untried)} where nobody inspected or measured. */
+    Svg hatches() {
+        return raw("<defs><pattern id=\"hatch\" width=\"7\" height=\"7\" patternUnits=\"userSpaceOnUse\""
+                + " patternTransform=\"rotate(45)\"><path d=\"M0 0v7\" stroke=\"" + Palette.TEXT
+                + "\" stroke-width=\"2.2\"/></pattern><pattern id=\"untried\" width=\"8\" height=\"8\""
+                + " patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><path d=\"M0 0v8\" stroke=\""
+                + Palette.HATCH + "\" stroke-width=\"1.5\"/></pattern></defs>");
+    }
+
     /** @param millimetres how wide it stands on the page */
     String page(double width, double height, double millimetres) {
         return "<div class=\"keep\"><svg xmlns=\"http://www.w3.org/2000/svg\" style=\"display:block;width:"

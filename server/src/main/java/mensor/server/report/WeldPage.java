@@ -25,6 +25,7 @@ final class WeldPage {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm 'UTC'").withZone(ZoneOffset.UTC);
     private static final int MOST_SECTIONS = 2;
+    private static final double WIDE = 183;
 
     private WeldPage() {}
 
@@ -127,7 +128,8 @@ final class WeldPage {
                 : b.again().spans().stream()
                         .map(s -> new StripOnPaper.WorkedStretch(s.from(), s.to()))
                         .toList();
-        strip(h, StripOnPaper.of(b.strip(), worked, 183));
+        strip(h, StripOnPaper.of(b.strip(), worked, WIDE));
+        l.scans().forEach(s -> ScanOnPaper.add(h, s, b.strip(), WIDE));
         findings(h, b);
         // the cautions that hold for every weld stand at the report's end
         List<String> notes = b.evaluation().notes().stream()

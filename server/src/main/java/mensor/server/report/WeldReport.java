@@ -48,6 +48,7 @@ record WeldReport(
      */
     record SignedInspection(
             BenchView bench,
+            List<ScanOnPaper.PrintedScan> scans,
             String verdict,
             String signedBy,
             @Nullable String certificate,

@@ -19,6 +19,8 @@ import mensor.server.record.SignatureView;
 import mensor.server.record.Signatures;
 import mensor.server.repair.DefectViews;
 import mensor.server.repair.DefectsView.RejectedPlace;
+import mensor.server.scan.ScanLines;
+import mensor.server.scan.Scans;
 import mensor.server.web.Refusal;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,6 +36,8 @@ class WeldReports {
     private final DefectViews defects;
     private final Signatures signatures;
     private final Jobs jobs;
+    private final Scans scans;
+    private final ScanLines lines;
     private final JsonMapper json;
 
     WeldReports(
@@ -43,6 +47,8 @@ class WeldReports {
             DefectViews defects,
             Signatures signatures,
             Jobs jobs,
+            Scans scans,
+            ScanLines lines,
             JsonMapper json) {
         this.joints = joints;
         this.bench = bench;
@@ -50,6 +56,8 @@ class WeldReports {
         this.defects = defects;
         this.signatures = signatures;
         this.jobs = jobs;
+        this.scans = scans;
+        this.lines = lines;
         this.json = json;
     }
 
@@ -71,7 +79,7 @@ class WeldReports {
         for (StoredInspection i : signed) {
             Bench.State o = bench.open(actor, i.id());
             BenchView view = views.of(o);
-            inspections.add(inspection(view));
+            inspections.add(inspection(view, printed(actor, i.id(), joint.units())));
             boolean last = signed.stream().noneMatch(x -> x.capacity().equals(i.capacity()) && x.isAfter(i));
             if (last) {
                 next = view.next();
@@ -98,7 +106,15 @@ class WeldReports {
                 rejected);
     }
 
-    private WeldReport.SignedInspection inspection(BenchView view) {
+    private List<ScanOnPaper.PrintedScan> printed(Actor actor, UUID inspection, String units) {
+        return scans.of(actor, inspection).stream()
+                .filter(s -> !s.withdrawn())
+                .map(s -> new ScanOnPaper.PrintedScan(
+                        s, units, s.drawn() ? lines.lines(actor, inspection, s.id(), null, null) : null))
+                .toList();
+    }
+
+    private WeldReport.SignedInspection inspection(BenchView view, List<ScanOnPaper.PrintedScan> printed) {
         SignatureView s = signatures.of(view.id()).orElseThrow();
         Optional<Signatures.ChainPlace> placed = signatures.placed(view.id());
         JsonNode signature = json.readTree(
@@ -106,6 +122,7 @@ class WeldReports {
                 .path("signature");
         return new WeldReport.SignedInspection(
                 view,
+                printed,
                 s.verdict(),
                 s.name(),
                 s.certificate(),
