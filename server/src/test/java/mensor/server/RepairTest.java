@@ -212,6 +212,53 @@ class RepairTest {
                 .contains("closed");
     }
 
+    /** Of two repaired places one is rejected again and then accepted as it is: the other waits for a re-inspection all the same. */
+    @Test
+    void whatWasRepairedIsNotDoneBecauseTheEngineerAcceptsAnother() {
+        String inspection =
+                rejected("RP-as-it-is", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
+        JsonNode both = defects(inspection);
+        String undercut = path(both.get(0));
+        String slag = path(both.get(1));
+        for (String d : List.of(slag, undercut)) {
+            rufus.put(d + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+            knownSteel(d);
+        }
+        repaired(slag, "9 1/2", "11 1/2");
+        repaired(undercut, "1 1/2", "3 1/2");
+        String second = again(inspection);
+        ines.add(second, "INDICATION", "'kind':'porosity','at':'10','diameter':'1/2'")
+                .expect(200);
+        ines.sign(second, "reject").expect(200); // at first sight, nothing else was inspected yet
+        rufus.put(slag + "/disposition", "{'decision':'accept-as-is','note':'low stress'}")
+                .expect(200);
+        wanda.putBytes(slag + "/holds/accept-as-is/document?number=ENG-9&engineer=P.%20Quill&date=2026-01-05", PDF)
+                .expect(200);
+        assertThat(state(ines, slag)).isEqualTo("closed");
+        assertThat(state(ines, undercut)).isEqualTo("ready-to-inspect");
+        JsonNode row = ines.get("/api/joints?find=RP-as-it-is&group=all")
+                .json()
+                .get("rows")
+                .get(0);
+        assertThat(row.get("group").asString()).isEqualTo("inspect");
+        assertThat(row.get("next").asString()).isEqualTo("Re-inspect");
+        assertThat(ines.get(second + "/defects").json().get("canReinspect").asBoolean())
+                .isTrue();
+        String third = again(second);
+        assertThat(ines.get(third).json().get("again").get("inspectAlong").asString())
+                .isEqualTo("0–5 1/2");
+        reinspected(third, "0", "14");
+        ines.sign(third, "accept").expect(200);
+        assertThat(state(ines, undercut)).isEqualTo("closed");
+        assertThat(ines.get("/api/joints?find=RP-as-it-is&group=all")
+                        .json()
+                        .get("rows")
+                        .get(0)
+                        .get("group")
+                        .asString())
+                .isEqualTo("done");
+    }
+
     @Test
     void oldEntriesOutsideTheRepairStillReject() {
         String inspection = rejected(

@@ -8,7 +8,7 @@ import java.util.UUID;
 /** Where the repairs of rejected looks stand, for the lists; answered by whoever keeps the defects. */
 public interface RepairStanding {
     /**
-     * The defects that one inspection raised.
+     * The defects that one inspection raised, and those of earlier ones that were repaired and not accepted since.
      *
      * @param undecided nobody chose a disposition yet
      * @param waiting something must be recorded first: the Engineer's document

@@ -25,10 +25,15 @@ interface DefectRepository extends JpaRepository<DefectEntity, UUID> {
     int lastNumber(@Param("job") UUID job);
 
     String STANDINGS =
-            "select d.inspectionId, d.disposition, d.state, (select count(h) from RepairHoldEntity h where h.defectId = d.id"
-                    + " and h.releasedAt is null and h.dropped = false) from DefectEntity d where d.inspectionId ";
+            "select i.id, d.disposition, d.state, (select count(h) from RepairHoldEntity h where h.defectId = d.id"
+                    + " and h.releasedAt is null and h.dropped = false) from InspectionEntity i, DefectEntity d, InspectionEntity raised"
+                    + " where d.jointId = i.jointId and d.capacity = i.capacity and raised.id = d.inspectionId"
+                    + " and (raised.id = i.id or d.state <> 'closed' and raised.cycle < i.cycle) and i.id ";
 
-    /** Which inspection raised it, what was decided, where it stands, and whether something waits. */
+    /**
+     * What each inspection waits for: of what it raised and of what an earlier one raised that nobody accepted since, what was
+     * decided, where it stands, and whether something waits.
+     */
     @Query(STANDINGS + "= :inspection")
     List<Object[]> standings(@Param("inspection") UUID inspection);
 

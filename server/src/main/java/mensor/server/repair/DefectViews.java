@@ -67,7 +67,8 @@ public class DefectViews {
                 .toList();
         boolean began = bench.ofJoint(inspection.jointId()).stream()
                 .anyMatch(i -> inspection.id().equals(i.follows()));
-        boolean repaired = here.stream().anyMatch(d -> d.state() == RepairState.READY);
+        // also what an earlier inspection raised and none accepted since
+        boolean repaired = all.stream().anyMatch(d -> d.state() == RepairState.READY);
         List<String> open = here.stream()
                 .filter(d -> !d.isClosed() && d.state() != RepairState.READY)
                 .map(DefectEntity::number)

@@ -52,10 +52,28 @@ public class RepairedWelds {
         if (!waiting.isEmpty()) {
             throw Refusal.conflict("not ready for re-inspection: " + String.join(", ", waiting));
         }
-        if (of.stream().allMatch(DefectEntity::isClosed)) {
+        List<DefectEntity> left = unaccepted(o);
+        boolean asItIs = of.stream().allMatch(DefectEntity::isClosed);
+        if (asItIs && left.isEmpty()) {
             throw Refusal.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
         }
-        return beginnings.beginAgain(actor, inspectionId, since(of, o.joint().unit()));
+        List<DefectEntity> inspected = new ArrayList<>(of);
+        if (asItIs || !o.judged().evaluation().todo().isEmpty()) { // else the re-inspection before saw them all
+            inspected.addAll(left);
+        }
+        return beginnings.beginAgain(
+                actor, inspectionId, since(inspected, o.joint().unit()));
+    }
+
+    /** What was repaired and re-inspected by one that rejected something else: it waits for an accept. */
+    private List<DefectEntity> unaccepted(Bench.State o) {
+        return defects
+                .findByJointIdAndCapacityOrderByNumber(
+                        o.joint().id(), o.inspection().capacity())
+                .stream()
+                .filter(d ->
+                        !d.isClosed() && !d.inspectionId().equals(o.inspection().id()))
+                .toList();
     }
 
     private RepairSummary since(List<DefectEntity> of, Unit unit) {
