@@ -23,12 +23,14 @@ import mensor.scan.SimulatedWeld.FlawKind;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.core.env.Environment;
 import tools.jackson.databind.JsonNode;
 
 /** A scan of made-up welds of known truth at the bench: kept, measured in the background, taken over, signed, compared. */
+@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class ScansTest {
     private static final double LENGTH = 24 * 25.4;
