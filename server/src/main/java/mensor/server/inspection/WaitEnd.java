@@ -27,7 +27,8 @@ class WaitEnd {
         this.clock = clock;
     }
 
-    @Scheduled(fixedDelay = 10_000)
+    // not while the first page is wanted: whoever reads a query first holds up the others
+    @Scheduled(fixedDelay = 10_000, initialDelay = 10_000)
     void judge() {
         for (WaitOver over : joints.waitedUntil(clock.instant())) {
             try {
