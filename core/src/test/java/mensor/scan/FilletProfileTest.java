@@ -2,6 +2,8 @@ package mensor.scan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -21,17 +23,23 @@ class FilletProfileTest {
         return ((MeasuredProfile.Fillet) m).profile();
     }
 
-    /** In how many of a hundred profiles a value lies within a tolerance of the truth. */
-    private static int within(
-            SimulatedFillet weld, ToDoubleFunction<FilletProfile> value, double truth, double tolerance) {
-        int good = 0;
+    /** A hundred profiles of the weld, each with noise of its own; one that cannot be measured is not there. */
+    private static List<FilletProfile> many(SimulatedFillet weld) {
+        List<FilletProfile> measured = new ArrayList<>();
         for (int seed = 0; seed < MANY; seed++) {
-            if (MeasuredProfile.of(weld.profile(0, seed), true, 0.005) instanceof MeasuredProfile.Fillet f
-                    && Math.abs(value.applyAsDouble(f.profile()) - truth) <= tolerance) {
-                good++;
+            if (MeasuredProfile.of(weld.profile(0, seed), true, 0.005) instanceof MeasuredProfile.Fillet f) {
+                measured.add(f.profile());
             }
         }
-        return good;
+        return measured;
+    }
+
+    /** In how many of them a value lies within a tolerance of the truth. */
+    private static long within(
+            List<FilletProfile> many, ToDoubleFunction<FilletProfile> value, double truth, double tolerance) {
+        return many.stream()
+                .filter(m -> Math.abs(value.applyAsDouble(m) - truth) <= tolerance)
+                .count();
     }
 
     private static SimulatedFillet weld(double legA, double legB, double bulge) {
@@ -66,33 +74,33 @@ class FilletProfileTest {
         w.reach = Math.max(legA, legB) + 6;
         w.shiftY = 13;
         w.shiftZ = -40;
-        holdsWithin(w, 1, bulge);
+        holdsWithin(many(w), w, 1, bulge);
     }
 
     /** What is asked of a scanner of 0.02 mm noise; of a noisier one a multiple. */
-    private static void holdsWithin(SimulatedFillet w, double times, double bulge) {
-        assertThat(within(w, m -> m.legA().orElseThrow(), w.legA, 0.2 * times))
+    private static void holdsWithin(List<FilletProfile> seen, SimulatedFillet w, double times, double bulge) {
+        assertThat(within(seen, m -> m.legA().orElseThrow(), w.legA, 0.2 * times))
                 .as("leg A")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.legB().orElseThrow(), w.legB, 0.2 * times))
+        assertThat(within(seen, m -> m.legB().orElseThrow(), w.legB, 0.2 * times))
                 .as("leg B")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.06 * times))
+        assertThat(within(seen, m -> m.throat().orElseThrow(), w.throat(), 0.06 * times))
                 .as("throat")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.size().orElseThrow(), w.size(), 0.1 * times))
+        assertThat(within(seen, m -> m.size().orElseThrow(), w.size(), 0.1 * times))
                 .as("size")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.1 * times))
+        assertThat(within(seen, m -> m.convexity().orElseThrow(), Math.max(0, bulge), 0.1 * times))
                 .as("convexity")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.1 * times))
+        assertThat(within(seen, m -> m.concavity().orElseThrow(), Math.max(0, -bulge), 0.1 * times))
                 .as("concavity")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.faceWidth().orElseThrow(), w.chord(), 0.5 * times))
+        assertThat(within(seen, m -> m.faceWidth().orElseThrow(), w.chord(), 0.5 * times))
                 .as("face width")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, FilletProfile::dihedral, 90, 0.3 * times))
+        assertThat(within(seen, FilletProfile::dihedral, 90, 0.3 * times))
                 .as("dihedral")
                 .isGreaterThanOrEqualTo(95);
     }
@@ -104,8 +112,9 @@ class FilletProfileTest {
         w.undercutA = depth;
         w.undercutWidth = width;
         w.tilt = tilt;
-        assertThat(within(w, m -> m.undercutA().orElseThrow(), depth, 0.06)).isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.undercutB().orElseThrow(), 0, 0.06))
+        List<FilletProfile> seen = many(w);
+        assertThat(within(seen, m -> m.undercutA().orElseThrow(), depth, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(seen, m -> m.undercutB().orElseThrow(), 0, 0.06))
                 .as("the other toe has none")
                 .isGreaterThanOrEqualTo(95);
     }
@@ -142,11 +151,12 @@ class FilletProfileTest {
         w.spacing = spacing;
         w.undercutA = 0.6;
         w.reach = Math.max(legA, legB) + 8;
-        holdsWithin(w, 2, bulge);
-        assertThat(within(w, m -> m.undercutA().orElseThrow(), 0.6, 0.12))
+        List<FilletProfile> seen = many(w);
+        holdsWithin(seen, w, 2, bulge);
+        assertThat(within(seen, m -> m.undercutA().orElseThrow(), 0.6, 0.12))
                 .as("undercut A")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.undercutB().orElseThrow(), 0, 0.12))
+        assertThat(within(seen, m -> m.undercutB().orElseThrow(), 0, 0.12))
                 .as("undercut B")
                 .isGreaterThanOrEqualTo(95);
     }
@@ -158,21 +168,24 @@ class FilletProfileTest {
         SimulatedFillet w = weld(legA, legB, 0);
         w.dihedral = dihedral;
         w.reach = Math.max(legA, legB) + 8;
-        assertThat(within(w, m -> m.legA().orElseThrow(), legA, 0.2))
+        List<FilletProfile> seen = many(w);
+        assertThat(within(seen, m -> m.legA().orElseThrow(), legA, 0.2))
                 .as("leg A")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.legB().orElseThrow(), legB, 0.2))
+        assertThat(within(seen, m -> m.legB().orElseThrow(), legB, 0.2))
                 .as("leg B")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.throat().orElseThrow(), w.throat(), 0.06))
+        assertThat(within(seen, m -> m.throat().orElseThrow(), w.throat(), 0.06))
                 .as("throat")
                 .isGreaterThanOrEqualTo(95);
-        assertThat(within(w, FilletProfile::dihedral, dihedral, 0.3))
+        assertThat(within(seen, FilletProfile::dihedral, dihedral, 0.3))
                 .as("dihedral")
                 .isGreaterThanOrEqualTo(95);
         double size = Math.min(Math.min(legA, legB), w.throat() / Math.cos(Math.toRadians(dihedral / 2)));
-        assertThat(within(w, m -> m.size().orElseThrow(), size, 0.2)).as("size").isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.convexity().orElseThrow(), 0, 0.1))
+        assertThat(within(seen, m -> m.size().orElseThrow(), size, 0.2))
+                .as("size")
+                .isGreaterThanOrEqualTo(95);
+        assertThat(within(seen, m -> m.convexity().orElseThrow(), 0, 0.1))
                 .as("convexity")
                 .isGreaterThanOrEqualTo(95);
     }
@@ -236,9 +249,10 @@ class FilletProfileTest {
         w.tilt = tilt;
         w.undercutA = 0.8;
         w.undercutB = 0.8;
-        assertThat(within(w, m -> m.undercutA().orElse(0), 0.8, 0.06)).isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.undercutB().orElse(0), 0.8, 0.06)).isGreaterThanOrEqualTo(95);
-        assertThat(within(w, m -> m.legA().orElse(0), 8, 0.2)).isGreaterThanOrEqualTo(95);
+        List<FilletProfile> seen = many(w);
+        assertThat(within(seen, m -> m.undercutA().orElse(0), 0.8, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(seen, m -> m.undercutB().orElse(0), 0.8, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(seen, m -> m.legA().orElse(0), 8, 0.2)).isGreaterThanOrEqualTo(95);
     }
 
     @Test

@@ -8,11 +8,13 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** What stands beside the code: limits and choices of the contract, the Engineer's documents, gauges, and the code's own check. */
+@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class ContractTest {
     private final TestBrowser ines = RunningMensor.as("ines");

@@ -79,6 +79,13 @@ class RejectRatesSpeedTest {
                         milliseconds(() ->
                                 ines.get("/api/reject-rates/one?by=" + row).expect(200)));
             }
+            double plots = 0;
+            for (String scope : new String[] {"", "?welder=S7", "?procedure=W-3"}) {
+                plots = Math.max(
+                        plots, milliseconds(() -> ines.get("/api/plots" + scope).expect(200)));
+            }
+            System.out.printf("plots over %,d places, the slowest of three: %.0f ms%n", 4 * WELDS, plots);
+            assertThat(plots).isLessThan(5_000);
             System.out.printf(
                     "rates over %,d places, the slowest of four: a list %.0f ms, one opened %.0f ms%n",
                     4 * WELDS, list, one);

@@ -2,11 +2,13 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** One person of a small shop holds several roles; what one did in two roles is marked, and a job may keep hands apart. */
+@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class SeveralRolesTest {
     private final TestBrowser quinn = RunningMensor.as("quinn");
