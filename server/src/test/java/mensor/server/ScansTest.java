@@ -277,4 +277,29 @@ class ScansTest {
         assertThat(scan.get("proposals").toString()).doesNotContain("\"CLEAR\"");
         ines.post(path + "/take", ids(scan)).expect(200);
     }
+
+    /** The inspector says "none seen" where the scan measured an undercut over the limit: it is answered before an accept is signed. */
+    @Test
+    void anAcceptIsNotSignedOverWhatAScanMeasured() throws Exception {
+        String inspection = inspection();
+        String path = sent(inspection, scan(ScanWriter.Carrier.CSV, 0, UNDERCUT), "notched.csv");
+        JsonNode scan = measured(inspection, path);
+        ines.sound(inspection);
+        assertThat(ines.get(inspection).json().get("evaluation").get("verdict").asString())
+                .isEqualTo("accept");
+        assertThat(ines.sign(inspection, "accept").expect(409).detail())
+                .contains("a scan measured what is not recorded")
+                .contains("undercut");
+        JsonNode bench = ines.post(path + "/take", ids(scan)).expect(200).json();
+        assertThat(bench.get("evaluation").get("verdict").asString()).isEqualTo("reject");
+        for (JsonNode e : bench.get("entries")) {
+            if (e.get("kind").asString().equals("INDICATION")) {
+                ines.delete(inspection + "/entries/" + e.get("id").asString() + "?version="
+                                + e.get("version").asLong())
+                        .expect(200);
+            }
+        }
+        ines.add(inspection, "CLEAR", "'criterion':'undercut'").expect(200);
+        ines.sign(inspection, "accept").expect(200); // looked at again, and taken off by name
+    }
 }

@@ -153,6 +153,28 @@ class InspectionJudge {
         return judged(g, signed.map(SignedDisplay.AsSigned::evaluation).orElseGet(() -> evaluate(g)), signed);
     }
 
+    /** As if these were recorded too; a "none seen" gives way to them. */
+    Evaluation with(
+            StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries, List<Bench.NewEntry> more) {
+        List<EntryEntity> all = new ArrayList<>(entries);
+        for (Bench.NewEntry e : more) {
+            ReadEntry read = ReadEntry.of(e, () -> welding.open(joint).asFitted(), joint.unit());
+            if (read.said() instanceof Entry.Seen seen) {
+                all.removeIf(k -> typed.of(k, joint.unit()) instanceof Entry.NoneSeen none
+                        && none.criterion() == seen.indication().criterion());
+            }
+            all.add(new EntryEntity(
+                    e.id(),
+                    inspection.id(),
+                    entries.size() + all.size(),
+                    e.kind(),
+                    read.content(),
+                    inspection.holder(),
+                    java.time.Instant.EPOCH));
+        }
+        return evaluate(gather(joint, inspection, all));
+    }
+
     /** By the present tables, also where something else was signed. */
     InspectionResult today(StoredJoint joint, StoredInspection inspection, List<EntryEntity> entries) {
         Inputs g = gather(joint, inspection, entries);

@@ -2,6 +2,7 @@ package mensor.server.inspection;
 
 import java.util.List;
 import java.util.UUID;
+import mensor.inspection.Verdict;
 import mensor.server.criteria.CriteriaChecks;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
@@ -15,12 +16,14 @@ class SigningRules {
     private final CriteriaChecks checks;
     private final GaugeFaults faults;
     private final Hands hands;
+    private final ScannedPlaces scanned;
 
-    SigningRules(People people, CriteriaChecks checks, GaugeFaults faults, Hands hands) {
+    SigningRules(People people, CriteriaChecks checks, GaugeFaults faults, Hands hands, ScannedPlaces scanned) {
         this.people = people;
         this.checks = checks;
         this.faults = faults;
         this.hands = hands;
+        this.scanned = scanned;
     }
 
     void check(Actor actor, Bench.State opened) {
@@ -38,6 +41,9 @@ class SigningRules {
             throw Refusal.conflict(
                     f.fault() + ": read again with another gauge, or have the quality manager waive it with a reason");
         });
+        if (opened.judged().evaluation().verdict() == Verdict.ACCEPT) {
+            scanned.checkAnswered(opened);
+        }
     }
 
     /** What the signer did on this weld in another role. */

@@ -222,6 +222,33 @@ public class Scans implements InspectionScans {
     }
 
     @Override
+    @Transactional(readOnly = true)
+    public List<Bench.NewEntry> unanswered(Bench.State o) {
+        List<? extends StoredEntry> entries = o.entries();
+        Set<UUID> takenOff = new HashSet<>();
+        for (StoredEntry e : entries) {
+            if (e.isWithdrawn()) {
+                takenOff.add(e.id());
+            }
+        }
+        return scans.findByInspectionIdOrderByAddedAt(o.inspection().id()).stream()
+                .filter(s -> !s.isWithdrawn() && s.measured() != null)
+                .flatMap(s -> proposals(o, s, json.readTree(s.measured())).stream())
+                .filter(p -> p.kind() != Entry.Sort.CLEAR && !p.taken() && !takenOff.contains(p.id()))
+                .map(p -> new Bench.NewEntry(p.id(), p.kind(), p.content()))
+                .toList();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<String> waiting(UUID inspection) {
+        return scans.findByInspectionIdOrderByAddedAt(inspection).stream()
+                .filter(s -> !s.isWithdrawn() && s.state() == ScanEntity.State.WAITING)
+                .map(ScanEntity::name)
+                .findFirst();
+    }
+
+    @Override
     @Transactional
     public void carryOver(UUID from, UUID to) {
         scans.findByInspectionIdOrderByAddedAt(from).stream()
