@@ -83,8 +83,7 @@ final class ScanOnPaper {
         Map<String, List<ScannedLineView>> panels = new LinkedHashMap<>();
         for (ScannedLineView l : lines.lines()) {
             if (l.limit() != null && Arrays.stream(l.values()).anyMatch(Objects::nonNull)) {
-                panels.computeIfAbsent(l.title().split(" ")[0], k -> new ArrayList<>())
-                        .add(l);
+                panels.computeIfAbsent(what(l), k -> new ArrayList<>()).add(l);
             }
         }
         return List.copyOf(panels.values());
@@ -139,6 +138,7 @@ final class ScanOnPaper {
         for (ReachView hole : lines.holes()) {
             svg.box(x(hole.from()), top, (hole.to() - hole.from()) * scale, PANEL, "url(#untried)", "none", "1");
         }
+        String what = what(panel.get(0));
         for (int i = 0; i < panel.size(); i++) {
             svg.path(
                     line(panel.get(i), y -> top + PANEL - (y - from) * perMm),
@@ -146,23 +146,31 @@ final class ScanOnPaper {
                     Palette.TEXT,
                     1.2,
                     DASHES.get(i % DASHES.size()));
-            svg.text(
-                    StripOnPaper.GUTTER - 8,
-                    top + 30 + 18 * i,
-                    "end",
-                    13,
+            String name = panel.get(i).title();
+            String toe = panel.size() == 1 ? "" : name.substring(what.length()).strip();
+            beside(
+                    top + 28 + 16 * (i + (panel.size() == 1 ? 0 : 1)),
                     Palette.TEXT,
-                    panel.get(i).title() + (i == 0 ? " ——" : " – –"));
+                    (toe.isEmpty() ? name : toe) + (i == 0 ? " ——" : " – –"));
         }
         double at = top + PANEL - (limit - from) * perMm;
         svg.path("M" + n(StripOnPaper.GUTTER) + " " + n(at) + "H" + n(StripOnPaper.END), "none", Palette.REJECT, 1.5);
-        svg.text(
-                StripOnPaper.GUTTER - 8,
+        beside(
                 top + 12,
-                "end",
-                13,
                 Palette.REJECT,
                 panel.get(0).limitWords() + (panel.get(0).least() ? " wanted" : " at most"));
+        if (panel.size() > 1) {
+            beside(top + 28, Palette.TEXT, what);
+        }
+    }
+
+    private void beside(double y, String colour, String words) {
+        svg.text(StripOnPaper.GUTTER - 8, y, "end", 13, colour, words);
+    }
+
+    /** What the lines of one panel are, by their first word: leg, undercut. */
+    private static String what(ScannedLineView line) {
+        return line.title().split(" ")[0];
     }
 
     /** A line breaks where nothing was measured. */
