@@ -212,11 +212,9 @@ class RepairTest {
                 .contains("closed");
     }
 
-    /** Of two repaired places one is rejected again and then accepted as it is: the other waits for a re-inspection all the same. */
-    @Test
-    void whatWasRepairedIsNotDoneBecauseTheEngineerAcceptsAnother() {
-        String inspection =
-                rejected("RP-as-it-is", SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
+    /** Two places are repaired; the re-inspection rejects one at first sight, when nothing else was inspected yet. */
+    private String rejectedAtFirstSight(String mark) {
+        String inspection = rejected(mark, SLAG, "'kind':'undercut','toe':'A','from':'2','to':'3','depth':'1/8'");
         JsonNode both = defects(inspection);
         String undercut = path(both.get(0));
         String slag = path(both.get(1));
@@ -230,16 +228,29 @@ class RepairTest {
         ines.add(second, "INDICATION", "'kind':'porosity','at':'10','diameter':'1/2'")
                 .expect(200);
         ines.sign(second, "reject").expect(200); // at first sight, nothing else was inspected yet
+        return second;
+    }
+
+    private JsonNode row(String mark) {
+        return ines.get("/api/joints?find=" + mark + "&group=all")
+                .json()
+                .get("rows")
+                .get(0);
+    }
+
+    /** One of them is accepted as it is then: the other waits for a re-inspection all the same. */
+    @Test
+    void whatWasRepairedIsNotDoneBecauseTheEngineerAcceptsAnother() {
+        String second = rejectedAtFirstSight("RP-as-it-is");
+        String undercut = path(defects(second).get(0));
+        String slag = path(defects(second).get(1));
         rufus.put(slag + "/disposition", "{'decision':'accept-as-is','note':'low stress'}")
                 .expect(200);
         wanda.putBytes(slag + "/holds/accept-as-is/document?number=ENG-9&engineer=P.%20Quill&date=2026-01-05", PDF)
                 .expect(200);
         assertThat(state(ines, slag)).isEqualTo("closed");
         assertThat(state(ines, undercut)).isEqualTo("ready-to-inspect");
-        JsonNode row = ines.get("/api/joints?find=RP-as-it-is&group=all")
-                .json()
-                .get("rows")
-                .get(0);
+        JsonNode row = row("RP-as-it-is");
         assertThat(row.get("group").asString()).isEqualTo("inspect");
         assertThat(row.get("next").asString()).isEqualTo("Re-inspect");
         assertThat(ines.get(second + "/defects").json().get("canReinspect").asBoolean())
@@ -250,13 +261,20 @@ class RepairTest {
         reinspected(third, "0", "14");
         ines.sign(third, "accept").expect(200);
         assertThat(state(ines, undercut)).isEqualTo("closed");
-        assertThat(ines.get("/api/joints?find=RP-as-it-is&group=all")
-                        .json()
-                        .get("rows")
-                        .get(0)
-                        .get("group")
-                        .asString())
-                .isEqualTo("done");
+        assertThat(row("RP-as-it-is").get("group").asString()).isEqualTo("done");
+    }
+
+    /** It is repaired again: what the look before did not come to is inspected with it. */
+    @Test
+    void whatAReinspectionDidNotComeToIsInspectedNextTime() {
+        String second = rejectedAtFirstSight("RP-first-sight");
+        String slag = path(defects(second).get(1));
+        rufus.put(slag + "/disposition", "{'decision':'remove-and-reweld'}").expect(200);
+        knownSteel(slag);
+        repaired(slag, "9", "12");
+        String third = again(second);
+        assertThat(ines.get(third).json().get("again").get("inspectAlong").asString())
+                .isEqualTo("0–5 1/2 and 7–14");
     }
 
     @Test

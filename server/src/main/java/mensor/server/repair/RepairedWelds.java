@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import mensor.inspection.Verdict;
 import mensor.length.Unit;
 import mensor.repair.RepairState;
 import mensor.server.inspection.Bench;
@@ -58,7 +59,9 @@ public class RepairedWelds {
             throw Refusal.conflict("the Engineer's documents accept all of it as it is; nothing was repaired");
         }
         List<DefectEntity> inspected = new ArrayList<>(of);
-        if (asItIs || !o.judged().evaluation().todo().isEmpty()) { // else the re-inspection before saw them all
+        boolean complete =
+                o.judged().evaluation().findings().stream().noneMatch(f -> f.verdict() == Verdict.INCOMPLETE);
+        if (asItIs || !complete) { // else the re-inspection before came to them all
             inspected.addAll(left);
         }
         return beginnings.beginAgain(

@@ -59,8 +59,10 @@ final class ScanOnPaper {
                         scan.state().equals("measured") ? "measured by " + scan.measuredBy() : scan.state()));
         if (printed.lines() != null) {
             ScanOnPaper paper = new ScanOnPaper(printed.lines(), strip, inches);
-            h.drawing(paper.drawn(millimetres));
-            h.add("p", "small", String.join("; ", paper.extremes()) + ".");
+            if (!paper.panels().isEmpty()) {
+                h.drawing(paper.drawn(millimetres));
+                h.add("p", "small", String.join("; ", paper.extremes()) + ".");
+            }
         }
         if (!scan.holes().isEmpty()) {
             h.add("p", "small", "Not measured: " + String.join("; ", scan.holes()) + ".");
