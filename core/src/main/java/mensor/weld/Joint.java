@@ -208,8 +208,23 @@ public final class Joint {
         return Optional.ofNullable(b.grade);
     }
 
+    /** What was said of the wait; {@link #isDelayed} is what holds. */
     public Optional<Boolean> delayed() {
         return Optional.ofNullable(b.delayed);
+    }
+
+    /** Whether it waits 48 h after welding: said so, or a grade that the code names where nothing else was said. */
+    public boolean isDelayed() {
+        return delayed().orElseGet(() -> grade().filter(Steel::canCrackLate).isPresent());
+    }
+
+    public Steel steel() {
+        return grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
+    }
+
+    /** The toe on the member that stands upright or lies above; empty where nobody said. */
+    public Optional<Toe> upper() {
+        return Optional.ofNullable(b.upper);
     }
 
     public boolean flush() {
@@ -221,7 +236,24 @@ public final class Joint {
     }
 
     public boolean oneSided() {
-        return b.oneSided;
+        return Boolean.TRUE.equals(b.oneSided);
+    }
+
+    /** What was said of it; empty where nobody did. */
+    public Optional<Boolean> oneSidedSaid() {
+        return Optional.ofNullable(b.oneSided);
+    }
+
+    /** Whether somebody gets at its root side: the inside of a pipe that is welded from outside is closed. */
+    public boolean isRootReached() {
+        return !(oneSided() && connection() == Connection.PIPE_BUTT);
+    }
+
+    /** Whether it is welded from both sides: said so, and no backing; empty where nobody said. */
+    public Optional<Boolean> isWeldedFromBothSides() {
+        return backing().filter(x -> x).isPresent()
+                ? Optional.of(false)
+                : oneSidedSaid().map(one -> !one);
     }
 
     public Optional<Length> offsetMax() {

@@ -41,10 +41,11 @@ public final class JointBuilder {
     Boolean delayed;
     boolean flush;
     boolean faying;
-    boolean oneSided;
+    Boolean oneSided;
     Length offsetMax;
     Position position;
     FilletTestPiece testPiece;
+    Toe upper;
 
     /**
      * How the clock lies on a weld around a round member.
@@ -205,7 +206,7 @@ public final class JointBuilder {
         return this;
     }
 
-    public JointBuilder oneSided(boolean value) {
+    public JointBuilder oneSided(Boolean value) {
         oneSided = value;
         return this;
     }
@@ -222,6 +223,12 @@ public final class JointBuilder {
 
     public JointBuilder testPiece(FilletTestPiece value) {
         testPiece = value;
+        return this;
+    }
+
+    /** The toe whose member stands upright (2F, 3F) or lies above (4F, laps, 2G). */
+    public JointBuilder upper(Toe value) {
+        upper = value;
         return this;
     }
 
@@ -242,6 +249,9 @@ public final class JointBuilder {
             checkFillet();
         } else {
             checkGroove();
+        }
+        if (upper == Toe.ROOT) {
+            throw new InvalidField("upper", "A or B is required: the member that stands upright or lies above");
         }
         checkUse();
         checkClock();

@@ -2,12 +2,17 @@ package mensor.weld;
 
 import java.util.Map;
 import java.util.Optional;
+import mensor.length.Length;
 
 /**
  * A pass's amps against the procedure's range, else the box label's, else the rod's: where both are known the procedure's decides and both are
  * said.
+ *
+ * @param isPerhapsLow under the general table, where makers' labels may allow it: a weak hint, and nothing against either side
  */
-public record PassAmps(double amps, Range range, String line) {
+public record PassAmps(double amps, Range range, boolean isPerhapsLow, String line) {
+    /** From here on labels of 1/8 in E7018 begin; under it the rod is cold (common practice, no source). */
+    private static final double LABELS_FROM = 90;
 
     /** Empty where no amps were recorded, or no range is known. */
     public static Optional<PassAmps> of(Pass pass, Map<PassKind, Range> procedureAmps) {
@@ -31,7 +36,28 @@ public record PassAmps(double amps, Range range, String line) {
                 + label.map(r -> "the box label says " + r.shown("A"))
                         .or(() -> rod.map(r -> "the rod's range is " + r.shown("A")))
                         .orElse("");
-        return Optional.of(new PassAmps(amps, range.get(), line));
+        boolean byTable = procedure.isEmpty() && label.isEmpty();
+        boolean perhapsLow = byTable
+                && isLabelsOwnRange(pass, rod)
+                && amps >= LABELS_FROM
+                && amps < rod.get().low();
+        Range held = byTable && isLabelsOwnRange(pass, rod)
+                ? new Range(LABELS_FROM, range.get().high())
+                : range.get();
+        return Optional.of(new PassAmps(amps, held, perhapsLow, line));
+    }
+
+    /** Whether the general table begins higher than makers' labels do: of 1/8 in E7018. */
+    private static boolean isLabelsOwnRange(Pass pass, Optional<Range> table) {
+        return table.isPresent()
+                && pass.electrode()
+                        .flatMap(RodClass::of)
+                        .map(RodClass::plain)
+                        .filter("E7018"::equals)
+                        .isPresent()
+                && pass.diameter()
+                        .filter(d -> RodTable.isCalled(d, Length.inches(1, 8)))
+                        .isPresent();
     }
 
     public boolean isOver() {
@@ -48,7 +74,7 @@ public record PassAmps(double amps, Range range, String line) {
     }
 
     /** The rod in words: {@code 1/8 in E7018}. */
-    static String rod(Pass pass) {
+    public static String rod(Pass pass) {
         return pass.diameter().map(d -> d.shownWithUnit() + " ").orElse("")
                 + pass.electrode().orElse("rod");
     }

@@ -225,16 +225,18 @@ public final class PassCheck {
         }
     }
 
+    /** By each rod's own class. */
     private void exposure(List<LoggedPass> passes, WeldingRecord record) {
-        boolean lowHydrogen = passes.stream()
-                .anyMatch(p ->
-                        p.pass().electrode().flatMap(RodTable::isLowHydrogen).orElse(false));
-        if (lowHydrogen
-                && record.electrodeExposureHours().isPresent()
-                && record.electrodeExposureHours().getAsDouble() > RodClock.E70_HOURS) {
-            fault("low-hydrogen rods out "
-                    + Range.plain(record.electrodeExposureHours().getAsDouble()) + " h; "
-                    + Range.plain(RodClock.E70_HOURS) + " h for E70");
+        if (record.electrodeExposureHours().isEmpty()) {
+            return;
         }
+        double hours = record.electrodeExposureHours().getAsDouble();
+        passes.stream()
+                .flatMap(p -> p.pass().electrode().stream())
+                .distinct()
+                .forEach(rod -> RodClock.limit(rod)
+                        .filter(limit -> hours > limit.toMinutes() / 60.0)
+                        .ifPresent(limit -> fault("low-hydrogen rods out " + Range.plain(hours) + " h; "
+                                + RodClock.shown(limit) + " for " + rod)));
     }
 }

@@ -10,7 +10,7 @@ import mensor.length.Length;
  * @param workAngle across the weld, degrees from the first member; 45 is even on a tee
  * @param travelAngle along it, degrees from upright: over zero dragged, below it pushed
  * @param cover how much of the bead before lies under it, percent
- * @param hotStart in percent of the machine's scale
+ * @param hotStart in percent as the machine shows it: of its scale, or of the amps that are set, which may be over 100
  * @param ampsAtArc by a meter at the arc; they stand for the machine's display
  * @param restarts where a rod was begun anew
  * @param angles as seen at single places, around a pipe at 6:00, 3:00, 9:00 and 12:00

@@ -3,18 +3,14 @@ package mensor.weld;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
  * How long a can of low-hydrogen rods has been out of the oven, against its limit (AWS D1.1 7.1 (5.1), from memory): E70 4 h,
- * with the R suffix 9 h, E80 2 h, E90 1 h, E100 and E110 1/2 h. Rods that came back in time to an oven of at least 250 °F
+ * with the R suffix and E7018M 9 h, E80 2 h, E90 1 h, E100 and E110 1/2 h. Rods that came back in time to an oven of at least 250 °F
  * [120 °C] for 4 h start anew; those that were out too long are redried once only, and wet ones are scrap.
  */
 public record RodClock(String electrode, List<Outing> outings) {
-    /** Hours an E70 low-hydrogen rod may be out of the oven. */
-    public static final double E70_HOURS = 4;
-
     private static final Duration OVEN = Duration.ofHours(4);
 
     /** Taken out of the oven, and put back where it was. */
@@ -38,16 +34,7 @@ public record RodClock(String electrode, List<Outing> outings) {
 
     /** The limit of a class; empty for one whose coating is not of the low-hydrogen kind, and for an unknown one. */
     public static Optional<Duration> limit(String electrode) {
-        String plain = electrode.toUpperCase(Locale.ROOT).replaceAll("[ -].*", "");
-        if (!plain.matches("E\\d{2,3}1[568]M?R?")) {
-            return Optional.empty();
-        }
-        int strength = Integer.parseInt(plain.substring(1).replaceAll("\\D.*", "")) / 100;
-        if (strength < 80) {
-            return Optional.of(Duration.ofHours(plain.endsWith("R") ? 9 : 4));
-        }
-        return Optional.of(
-                strength < 90 ? Duration.ofHours(2) : strength < 100 ? Duration.ofHours(1) : Duration.ofMinutes(30));
+        return RodClass.of(electrode).flatMap(RodClass::exposure);
     }
 
     /** The time out that counts now: earlier outings too, unless four hours in the oven lie between and the limit was kept. */
@@ -84,7 +71,8 @@ public record RodClock(String electrode, List<Outing> outings) {
         return shown(out(now)) + limit(electrode).map(l -> " of " + shown(l)).orElse("");
     }
 
-    private static String shown(Duration d) {
+    /** A time for people: {@code 30 min}, {@code 4 h}. */
+    public static String shown(Duration d) {
         long minutes = d.toMinutes();
         if (minutes < 60) {
             return minutes + " min";

@@ -58,12 +58,13 @@ class LoggedPassTest {
     }
 
     private static List<String> angles(Position position, PassKind kind) {
+        return angles(position, kind, Connection.BUTT);
+    }
+
+    private static List<String> angles(Position position, PassKind kind, Connection ofGroove) {
         boolean groove = position.id().endsWith("G");
         JointBuilder joint = new JointBuilder(
-                        "T",
-                        groove ? WeldType.GROOVE : WeldType.FILLET,
-                        groove ? Connection.BUTT : Connection.TEE,
-                        in(24))
+                        "T", groove ? WeldType.GROOVE : WeldType.FILLET, groove ? ofGroove : Connection.TEE, in(24))
                 .members(new Member("a", Length.inches(1, 2)), new Member("b", Length.inches(1, 2)))
                 .position(position);
         if (groove) {
@@ -82,8 +83,14 @@ class LoggedPassTest {
                 .containsExactly("work 10–15° up into the bead; drag 5–15°");
         assertThat(angles(Position.OVERHEAD_FILLET, PassKind.ROOT)).containsExactly("work 45°; drag 5–15°");
         assertThat(angles(Position.OVERHEAD_FILLET, PassKind.CAP)).containsExactly("work 50–55°; drag 5–15°");
-        assertThat(angles(Position.PIPE_FIXED_INCLINED, PassKind.FILL))
+        assertThat(angles(Position.PIPE_FIXED_INCLINED, PassKind.FILL, Connection.PIPE_BUTT))
+                .as("by the thirds of each half")
                 .extracting(a -> a.substring(0, a.indexOf(": ")))
-                .containsExactly("6:00", "3:00 and 9:00", "12:00");
+                .containsExactly("6 to 4 and 6 to 8", "4 to 2 and 8 to 10", "2 to 12 and 10 to 12");
+        assertThat(angles(Position.PIPE_FIXED_INCLINED, PassKind.FILL))
+                .as("a flat plate that is tilted like a 6G pipe has no clock")
+                .singleElement()
+                .asString()
+                .contains("first bead of a layer low");
     }
 }
