@@ -3,11 +3,21 @@ package mensor.inspection;
 import java.util.Optional;
 import mensor.length.Span;
 
-/** A crack: across the weld at one place, along it over a stretch. */
-public record Crack(Span span, Optional<CrackPlace> where) implements Indication {
+/**
+ * A crack, at one place or along a stretch.
+ *
+ * @param orientation how it runs; unsaid is unknown, whatever its place
+ */
+public record Crack(Span span, Optional<CrackPlace> where, Optional<CrackOrientation> orientation)
+        implements Indication {
+    /** One of which nobody said how it runs. */
+    public Crack(Span span, Optional<CrackPlace> where) {
+        this(span, where, Optional.empty());
+    }
+
     @Override
     public IndicationValues values() {
-        return new IndicationValues().at(span).with("where", where);
+        return new IndicationValues().at(span).with("where", where).with("orientation", orientation);
     }
 
     @Override

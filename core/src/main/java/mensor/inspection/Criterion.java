@@ -19,7 +19,8 @@ public enum Criterion implements Named {
     SLAG("slag", "Slag", true),
     SPATTER("spatter", "Spatter", true),
     ROOT("root", "Root", true),
-    MISALIGNMENT("misalignment", "Misalignment", true);
+    MISALIGNMENT("misalignment", "Misalignment", true),
+    BASE_METAL("base-metal", "Base metal", false);
 
     private final String id;
     private final String title;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import mensor.length.Length;
 import mensor.length.Ruler;
 import mensor.length.Span;
+import mensor.length.Unit;
 import mensor.weld.Joint;
 import mensor.weld.LoggedPass;
 import mensor.weld.RodClock;
@@ -23,9 +24,45 @@ public final class InProcessInspection {
     public record Answer(
             ProcessQuestion question, boolean asWanted, Optional<Length> depth, Optional<Span> where, String note) {}
 
+    /**
+     * How the shop does what is done in more than one way: the questions ask for that.
+     *
+     * @param fillsFlush the fill ends flush with the plate, not below it
+     * @param burnsSlagLines the hot pass burns the root's slag lines out, nobody grinds them
+     */
+    public record Practice(boolean fillsFlush, boolean burnsSlagLines) {
+        public static final Practice USUAL = new Practice(false, false);
+
+        public String title(ProcessQuestion q) {
+            return switch (q) {
+                case FILL_BELOW -> fillsFlush ? "Fill flush with the plate before the cap" : q.title();
+                case SLAG_LINES ->
+                    burnsSlagLines ? "Slag lines at the toes of the root pass burnt out by the hot pass" : q.title();
+                default -> q.title();
+            };
+        }
+
+        private String remedy(ProcessQuestion q) {
+            return switch (q) {
+                case FILL_BELOW -> fillsFlush ? "grind it level or fill it, then cap" : q.remedy();
+                case SLAG_LINES -> burnsSlagLines ? "grind out the lines that the hot pass left" : q.remedy();
+                default -> q.remedy();
+            };
+        }
+
+        private Length least() {
+            return fillsFlush ? Length.inches(0) : Length.inches(1, 32);
+        }
+
+        private Length most() {
+            return fillsFlush ? Length.inches(1, 32) : Length.inches(3, 32);
+        }
+    }
+
     private InProcessInspection() {}
 
     /**
+     * @param practice of the shop
      * @param apart how far apart starts and stops of neighbouring passes are wanted
      * @param now the moment until which the rods' clocks run
      */
@@ -35,13 +72,14 @@ public final class InProcessInspection {
             List<LoggedPass> passes,
             Length apart,
             List<RodClock> clocks,
-            Instant now) {
+            Instant now,
+            Practice practice) {
         List<InspectionItem> items = new ArrayList<>();
         for (ProcessQuestion q : ProcessQuestion.values()) {
             if (!q.isGrooveOnly() || !joint.isFillet()) {
                 List<Answer> given =
                         answers.stream().filter(a -> a.question() == q).toList();
-                items.add(item(q, given));
+                items.add(item(q, given, practice, joint.length().unit()));
             }
         }
         staggering(items, joint.ruler(), passes, apart);
@@ -49,40 +87,38 @@ public final class InProcessInspection {
         return List.copyOf(items);
     }
 
-    private static InspectionItem item(ProcessQuestion q, List<Answer> given) {
-        String allowed = q == ProcessQuestion.FILL_BELOW ? "1/32 to 3/32 in below flush" : "yes";
+    private static InspectionItem item(ProcessQuestion q, List<Answer> given, Practice practice, Unit unit) {
+        String allowed = q == ProcessQuestion.FILL_BELOW
+                ? practice.least().in(unit).shown() + " to "
+                        + practice.most().in(unit).shownWithUnit() + " below flush"
+                : "yes";
+        String title = practice.title(q);
         if (given.isEmpty()) {
             return InspectionItem.of(
                     q.id(),
-                    q.title(),
+                    title,
                     Verdict.INCOMPLETE,
                     "not inspected",
                     allowed,
                     "inspect before the next pass",
                     PRACTICE);
         }
-        Optional<Answer> bad = given.stream().filter(a -> !isGood(a)).findFirst();
+        Optional<Answer> bad = given.stream().filter(a -> !isGood(a, practice)).findFirst();
         Answer notified = bad.orElse(given.get(given.size() - 1));
         String measured = notified.depth()
                 .map(d -> d.shownWithUnit() + " below flush")
                 .orElse(notified.asWanted() ? "yes" : "no");
-        String reason = (bad.isPresent() ? q.remedy() : "as required")
+        String reason = (bad.isPresent() ? practice.remedy(q) : "as required")
                 + (notified.note().isBlank() ? "" : " (" + notified.note() + ")");
         InspectionItem item = InspectionItem.of(
-                q.id(),
-                q.title(),
-                bad.isPresent() ? Verdict.REJECT : Verdict.ACCEPT,
-                measured,
-                allowed,
-                reason,
-                PRACTICE);
+                q.id(), title, bad.isPresent() ? Verdict.REJECT : Verdict.ACCEPT, measured, allowed, reason, PRACTICE);
         return notified.where().map(item::at).orElse(item);
     }
 
-    /** "About 1/16": half of it either way. */
-    private static boolean isGood(Answer a) {
+    /** "About 1/16": half of it either way; flush: not over half a sixteenth below. */
+    private static boolean isGood(Answer a, Practice practice) {
         boolean depthGood = a.depth()
-                .map(d -> !d.isUnder(Length.inches(1, 32)) && !d.isOver(Length.inches(3, 32)))
+                .map(d -> !d.isUnder(practice.least()) && !d.isOver(practice.most()))
                 .orElse(true);
         return a.asWanted() && depthGood;
     }

@@ -7,6 +7,7 @@ import mensor.length.Span;
 /** Something seen on the weld, one record per kind. A depth that is absent was not measured; a depth of zero is nothing there. */
 public sealed interface Indication
         permits ArcStrike,
+                BaseMetalDamage,
                 BurnThrough,
                 Crack,
                 Crater,
@@ -72,6 +73,8 @@ public sealed interface Indication
         T shortWeld(ShortWeld i);
 
         T notAsDrawn(NotAsDrawn i);
+
+        T baseMetalDamage(BaseMetalDamage i);
     }
 
     /** The criterion that judges it. */

@@ -49,8 +49,9 @@ public enum IndicationKind implements Named, Judgeable {
             new Drawing(Lane.FACE, Shape.CRACK),
             "crack ck",
             "crack 18 crater",
-            v -> new Crack(v.place(), v.word("where", CrackPlace.class)),
-            word("where", "Where", false, CrackPlace.class)),
+            v -> new Crack(v.place(), v.word("where", CrackPlace.class), v.word("orientation", CrackOrientation.class)),
+            word("where", "Where", false, CrackPlace.class),
+            word("orientation", "Runs", false, CrackOrientation.class)),
     INCOMPLETE_FUSION(
             "incomplete-fusion",
             "Incomplete fusion",
@@ -196,7 +197,25 @@ public enum IndicationKind implements Named, Judgeable {
             "drawing 24 tab-left",
             v -> new NotAsDrawn(
                     v.word("what", DrawingFault.class).orElseThrow(), v.span().map(s -> s.from())),
-            word("what", "What", true, DrawingFault.class));
+            word("what", "What", true, DrawingFault.class)),
+    BASE_METAL_DAMAGE(
+            "base-metal-damage",
+            "Base metal damage",
+            Placement.STRETCH_BESIDE,
+            new Drawing(Lane.BESIDE, Shape.BOX),
+            "base gouge nick",
+            "base a 4-5 tear depth 1/16",
+            v -> new BaseMetalDamage(
+                    v.place(),
+                    v.word("what", DamageKind.class).orElseThrow(),
+                    v.optionalLength("depth"),
+                    v.optionalLength("thickness"),
+                    v.optionalToe("member"),
+                    v.division()),
+            word("what", "What", true, DamageKind.class),
+            may(DEPTH, "depth", "Depth"),
+            may(DEPTH, "thickness", "Thickness left"),
+            may(TOE, "member", "Member"));
 
     /** How a kind says where it lies. */
     public enum Placement {
@@ -204,6 +223,8 @@ public enum IndicationKind implements Named, Judgeable {
         AT_OR_NONE,
         STRETCH,
         AT_OR_STRETCH,
+        /** Beside the weld, also before its datum and past its end. */
+        STRETCH_BESIDE,
         NONE
     }
 

@@ -65,6 +65,10 @@ public final class IndicationValues {
         return (Toe) fields.get("toe");
     }
 
+    Optional<Toe> optionalToe(String field) {
+        return find(field).map(Toe.class::cast);
+    }
+
     boolean flag(String field) {
         return truth(field).orElse(false);
     }

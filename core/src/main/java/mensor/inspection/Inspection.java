@@ -4,9 +4,11 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mensor.length.Length;
 import mensor.length.Span;
+import mensor.length.SpanSet;
 import mensor.length.Unit;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
@@ -20,7 +22,7 @@ import mensor.weld.WeldingRecord;
  * @param units the drawing's units, the column of the code that judges
  * @param clear what was inspected for along the whole weld and not seen
  * @param clearAllElse everything clearable that has no indication was inspected for and not seen
- * @param undercutPerToe the inspection plan's choice to sum undercut for each toe alone
+ * @param choices how the code is read where it is silent
  */
 public record Inspection(
         Joint joint,
@@ -32,7 +34,7 @@ public record Inspection(
         List<Reading> readings,
         List<Indication> indications,
         List<Addendum> addenda,
-        boolean undercutPerToe,
+        ReadingChoices choices,
         WeldingRecord welding) {
 
     /** @throws InvalidField naming the first field that cannot be */
@@ -47,6 +49,10 @@ public record Inspection(
         }
         for (int i = 0; i < indications.size(); i++) {
             checkIndication(joint, "indications[" + i + "]", indications.get(i));
+        }
+        for (int i = 0; i < covered.size(); i++) {
+            String path = "covered[" + i + "]";
+            covered.get(i).where().ifPresent(w -> joint.checkWithin(path, w));
         }
         for (Criterion c : clear) {
             if (indications.stream().anyMatch(x -> x.criterion() == c)) {
@@ -67,24 +73,14 @@ public record Inspection(
                 List.of(),
                 List.of(),
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
     }
 
     /** The same weld with other flaws alone, as where specimens of it showed what the eye did not. */
     public Inspection showing(List<Indication> other) {
         return new Inspection(
-                joint,
-                units,
-                conditions,
-                Set.of(),
-                false,
-                covered,
-                readings,
-                other,
-                List.of(),
-                undercutPerToe,
-                welding);
+                joint, units, conditions, Set.of(), false, covered, readings, other, List.of(), choices, welding);
     }
 
     /** The same inspection, of a weld that was made so. */
@@ -99,7 +95,7 @@ public record Inspection(
                 readings,
                 indications,
                 addenda,
-                undercutPerToe,
+                choices,
                 record);
     }
 
@@ -115,6 +111,10 @@ public record Inspection(
                         "lies before the datum, got " + indication.span().from());
             }
             if (indication.span().wraps() && !joint.closed()) {
+                throw new InvalidField(path + ".to", "lies before from");
+            }
+        } else if (indication instanceof BaseMetalDamage) {
+            if (indication.span().wraps()) {
                 throw new InvalidField(path + ".to", "lies before from");
             }
         } else if (!(indication instanceof ShortWeld)) {
@@ -142,7 +142,7 @@ public record Inspection(
                 otherReadings,
                 otherIndications,
                 addenda,
-                undercutPerToe,
+                choices,
                 welding);
     }
 
@@ -158,7 +158,7 @@ public record Inspection(
                 readings,
                 indications,
                 List.of(),
-                undercutPerToe,
+                choices,
                 welding);
     }
 
@@ -171,7 +171,7 @@ public record Inspection(
                 conditions.hoursSinceWelding(),
                 Optional.of(viewing));
         return new Inspection(
-                joint, units, c, clear, clearAllElse, covered, readings, indications, addenda, undercutPerToe, welding);
+                joint, units, c, clear, clearAllElse, covered, readings, indications, addenda, choices, welding);
     }
 
     /** Whether a criterion was inspected for along the whole weld and nothing was found. */
@@ -182,8 +182,39 @@ public record Inspection(
                         && indications.stream().noneMatch(i -> i.criterion() == criterion);
     }
 
-    public Optional<Cover> cover(Criterion criterion) {
-        return covered.stream().filter(c -> c.criterion() == criterion).findFirst();
+    public boolean undercutPerToe() {
+        return choices.undercutPerToe();
+    }
+
+    /** What covers a criterion along the whole weld, in words: one cover, or stretches that make up the weld. */
+    public Optional<String> coveredBy(Criterion criterion) {
+        List<Cover> mine = covers(criterion).filter(Cover::isAccessible).toList();
+        Optional<String> whole =
+                mine.stream().filter(c -> c.where().isEmpty()).map(Cover::words).findFirst();
+        SpanSet stretches = coveredStretches(criterion);
+        boolean all =
+                SpanSet.of(List.of(joint.ruler().whole())).minus(stretches).isEmpty();
+        return whole.isEmpty() && all
+                ? Optional.of(mine.stream().map(Cover::words).collect(Collectors.joining("; ")))
+                : whole;
+    }
+
+    private Stream<Cover> covers(Criterion criterion) {
+        return covered.stream().filter(c -> c.criterion() == criterion);
+    }
+
+    /** The stretches of the weld where something covers the criterion. */
+    public SpanSet coveredStretches(Criterion criterion) {
+        return stretches(covers(criterion).filter(Cover::isAccessible));
+    }
+
+    /** What of the criterion could not be reached, and nothing covers it. */
+    public List<Cover> notAccessible(Criterion criterion) {
+        return covers(criterion).filter(c -> !c.isAccessible()).toList();
+    }
+
+    private SpanSet stretches(Stream<Cover> covers) {
+        return joint.ruler().straight(covers.flatMap(c -> c.where().stream()).toList());
     }
 
     public Optional<Addendum> addendum(AddendumKind kind) {

@@ -22,7 +22,8 @@ public record Undersize(Span span, Length least) implements Indication {
 
     @Override
     public Indication worseBy(Length more) {
-        return least.isOver(more) ? new Undersize(span, least.minus(more)) : this;
+        // a band that is wider than the value leaves next to nothing of it
+        return new Undersize(span, least.isOver(more) ? least.minus(more) : Length.ofNanometres(1, least.unit()));
     }
 
     @Override

@@ -31,7 +31,8 @@ class InProcessInspectionTest {
 
     private static List<InspectionItem> items(
             WeldType weld, List<InProcessInspection.Answer> answers, List<RodClock> clocks) {
-        return InProcessInspection.items(joint(weld), answers, List.of(), Length.inches(1), clocks, NOW);
+        return InProcessInspection.items(
+                joint(weld), answers, List.of(), Length.inches(1), clocks, NOW, InProcessInspection.Practice.USUAL);
     }
 
     @Test
@@ -53,6 +54,35 @@ class InProcessInspectionTest {
                 .filteredOn(i -> i.id().equals("fill-below"))
                 .extracting(InspectionItem::verdict)
                 .containsExactly(verdict);
+    }
+
+    /** A shop that fills flush, or burns the slag lines out, is asked for just that. */
+    @Test
+    void aPickedPracticeHoldsForItsQuestion() {
+        InProcessInspection.Answer flush = new InProcessInspection.Answer(
+                ProcessQuestion.FILL_BELOW, true, Optional.of(Length.inches(0)), Optional.empty(), "");
+        InProcessInspection.Answer slag = new InProcessInspection.Answer(
+                ProcessQuestion.SLAG_LINES, false, Optional.empty(), Optional.empty(), "");
+        List<InspectionItem> items = InProcessInspection.items(
+                joint(WeldType.GROOVE),
+                List.of(flush, slag),
+                List.of(),
+                Length.inches(1),
+                List.of(),
+                NOW,
+                new InProcessInspection.Practice(true, true));
+        assertThat(items)
+                .filteredOn(i -> i.id().equals("fill-below"))
+                .singleElement()
+                .satisfies(i -> {
+                    assertThat(i.verdict()).isEqualTo(Verdict.ACCEPT);
+                    assertThat(i.allowed()).isEqualTo("0 to 1/32 in below flush");
+                    assertThat(i.title()).contains("flush with the plate");
+                });
+        assertThat(items)
+                .filteredOn(i -> i.id().equals("slag-lines"))
+                .singleElement()
+                .satisfies(i -> assertThat(i.title() + i.reason()).contains("burnt out", "that the hot pass left"));
     }
 
     @Test

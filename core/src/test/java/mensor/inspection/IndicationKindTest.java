@@ -32,7 +32,7 @@ class IndicationKindTest {
         IndicationValues values = new IndicationValues();
         switch (kind.placement()) {
             case AT, AT_OR_NONE -> values.at(Span.at(Length.inches(3)));
-            case STRETCH, AT_OR_STRETCH -> values.at(new Span(Length.inches(3), Length.inches(5)));
+            case STRETCH, STRETCH_BESIDE, AT_OR_STRETCH -> values.at(new Span(Length.inches(3), Length.inches(5)));
             case NONE -> {}
         }
         kind.fields().forEach(f -> values.with(f.name(), some(f)));
