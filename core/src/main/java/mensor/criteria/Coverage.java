@@ -25,6 +25,7 @@ import mensor.weld.Penetration;
  */
 public final class Coverage {
     private final Map<Criterion, Set<Judgeable>> limited = new EnumMap<>(Criterion.class);
+    private final boolean fillet;
     private final EnumSet<ReadValue> judged = EnumSet.noneOf(ReadValue.class);
     private final Map<Judgeable, NoLimit> free = new HashMap<>();
 
@@ -41,6 +42,7 @@ public final class Coverage {
     }
 
     public Coverage(CriteriaBook book, Joint joint, Unit column) {
+        this.fillet = joint.isFillet();
         for (Criterion c : Criterion.values()) {
             limited.put(c, book.rule(c, joint, column).answer(new Limits(c, joint)));
             limited.get(c).forEach(this::remember);
@@ -105,7 +107,7 @@ public final class Coverage {
                 values.add(v);
             }
         }
-        if (ReadValue.CONCAVITY.isReadAt(s) && !speaksForSize(s)) {
+        if (fillet && ReadValue.CONCAVITY.isReadAt(s) && !speaksForSize(s)) {
             values.add(ReadValue.CONCAVITY);
         }
         return values;
@@ -152,7 +154,7 @@ public final class Coverage {
 
         @Override
         public Set<Judgeable> noneAllowed(Rule.NoneAllowed rule) {
-            return kindsOf(criterion);
+            return rule.kind().map(Limits::of).orElseGet(() -> kindsOf(criterion));
         }
 
         @Override
@@ -175,6 +177,7 @@ public final class Coverage {
             Set<Judgeable> what = of(ReadValue.BELOW_SURFACE, IndicationKind.UNDERFILL);
             if (rule.convexity().isPresent()) {
                 what.add(ReadValue.CONVEXITY);
+                what.add(ReadValue.CONCAVITY);
             }
             return what;
         }
@@ -309,6 +312,11 @@ public final class Coverage {
         @Override
         public Set<Judgeable> offset(Rule.Offset rule) {
             return of(ReadValue.OFFSET, IndicationKind.MISALIGNMENT);
+        }
+
+        @Override
+        public Set<Judgeable> baseMetal(Rule.BaseMetal rule) {
+            return of(IndicationKind.BASE_METAL_DAMAGE);
         }
     }
 }

@@ -1,6 +1,5 @@
 package mensor.criteria;
 
-import java.util.Locale;
 import java.util.Optional;
 import mensor.weld.Joint;
 
@@ -11,16 +10,12 @@ public final class LateCracking {
 
     private LateCracking() {}
 
-    /** Says so where the grade is one of them and the joint does not tell whether the wait applies. */
+    /** Says so where the grade is one of them and nobody said whether the wait applies: it does. */
     public static Optional<String> note(Joint joint) {
-        if (joint.delayed().isPresent() || joint.grade().isEmpty()) {
-            return Optional.empty();
-        }
-        String grade = joint.grade().get().toUpperCase(Locale.ROOT).replaceAll("[ -]", "");
-        boolean named = grade.contains("A514") || grade.contains("A517") || grade.contains("HPS100W");
-        return named
-                ? Optional.of("The code inspects " + joint.grade().get() + " no sooner than " + HOURS
-                        + " h after welding; the joint does not say whether that applies (delayed).")
+        boolean byGrade = joint.delayed().isEmpty() && joint.isDelayed();
+        return byGrade
+                ? Optional.of("The code inspects " + joint.grade().orElseThrow() + " no sooner than " + HOURS
+                        + " h after welding; say so on the joint where the wait does not apply.")
                 : Optional.empty();
     }
 }

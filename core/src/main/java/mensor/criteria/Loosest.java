@@ -195,4 +195,9 @@ final class Loosest implements Rule.Cases<Optional<Length>> {
     public Optional<Length> offset(Rule.Offset rule) {
         return Optional.empty();
     }
+
+    @Override
+    public Optional<Length> baseMetal(Rule.BaseMetal rule) {
+        return Optional.empty();
+    }
 }

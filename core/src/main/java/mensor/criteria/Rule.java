@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import mensor.inspection.CheckMethod;
+import mensor.inspection.IndicationKind;
 import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.weld.Toe;
@@ -75,6 +76,8 @@ public sealed interface Rule {
         T root(Root rule);
 
         T offset(Offset rule);
+
+        T baseMetal(BaseMetal rule);
     }
 
     /** Cleaned, at ambient temperature, not coated; a steel that can crack late waits so many hours. */
@@ -85,8 +88,13 @@ public sealed interface Rule {
         }
     }
 
-    /** No such thing at any size; a recorded depth of zero is nothing there. */
-    record NoneAllowed(String thing) implements Rule {
+    /** No such thing at any size, of one kind of the criterion or of all; a recorded depth of zero is nothing there. */
+    record NoneAllowed(String thing, Optional<IndicationKind> kind) implements Rule {
+        /** Of every kind of the criterion. */
+        public NoneAllowed(String thing) {
+            this(thing, Optional.empty());
+        }
+
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.noneAllowed(this);
@@ -122,7 +130,10 @@ public sealed interface Rule {
         }
     }
 
-    /** The face of a groove whose height has no limit: its convexity at most, where the code has one. No underfill. */
+    /**
+     * The face of a groove whose height has no limit: its convexity at most, where the code has one; a concavity over the
+     * same is left to the copy of the code. No underfill.
+     */
     record GrooveFace(Optional<Length> convexity, Confidence confidence) implements Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
@@ -339,16 +350,32 @@ public sealed interface Rule {
         }
     }
 
-    /** Every arc strike ground smooth and, where methods are named, checked by one of them. */
-    record ArcStrikeDressed(Set<CheckMethod> checkedBy) implements Rule {
+    /**
+     * Every arc strike ground smooth and, where methods are named, checked by one of them.
+     *
+     * @param eitherSuffices ground or checked accepts; neither is asked about, not rejected
+     */
+    record ArcStrikeDressed(Set<CheckMethod> checkedBy, boolean eitherSuffices) implements Rule {
+        public ArcStrikeDressed(Set<CheckMethod> checkedBy) {
+            this(checkedBy, false);
+        }
+
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.arcStrikeDressed(this);
         }
     }
 
-    /** No slag trapped or open after cleaning; slag that only covers is cleaned first. */
-    record SlagRemoved() implements Rule {
+    /**
+     * No slag trapped or open after cleaning, unless the code frees it; slag that only covers is cleaned first.
+     *
+     * @param trappedFree why the code sets no limit for what is trapped
+     */
+    record SlagRemoved(Optional<String> trappedFree) implements Rule {
+        public SlagRemoved() {
+            this(Optional.empty());
+        }
+
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.slag(this);
@@ -366,6 +393,8 @@ public sealed interface Rule {
     /**
      * The root of a weld made from one side. Incomplete penetration and burn-through reject. Where the code has no limit for
      * melt-through and root concavity, the advice is what a welder's test allows.
+     *
+     * @param underCrown a concavity is allowed only where the reinforcement over it is at least as high
      */
     record Root(
             Undercut undercut,
@@ -373,6 +402,7 @@ public sealed interface Rule {
             Optional<Length> concavityMost,
             Length meltThroughAdvice,
             Length concavityAdvice,
+            boolean underCrown,
             Confidence adviceConfidence)
             implements Rule {
         @Override
@@ -386,6 +416,19 @@ public sealed interface Rule {
         @Override
         public <T> T answer(Cases<T> cases) {
             return cases.offset(this);
+        }
+    }
+
+    /**
+     * Damage of the base metal beside the weld: dressed smooth, and no more gone than {@code most} or the given part of the
+     * thickness, the lesser; beyond that the Engineer decides. Not asked while none is recorded.
+     *
+     * @param thicknessDivisor the part: 20 for 5 %
+     */
+    record BaseMetal(Length most, int thicknessDivisor, Confidence confidence) implements Rule {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.baseMetal(this);
         }
     }
 }

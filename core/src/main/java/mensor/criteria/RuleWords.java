@@ -300,12 +300,16 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
     @Override
     public List<Limit> arcStrikeDressed(Rule.ArcStrikeDressed rule) {
         String methods = rule.checkedBy().stream().map(CheckMethod::id).sorted().collect(Collectors.joining(" or "));
-        return one("arc strike", "ground smooth" + (methods.isEmpty() ? "" : " and checked"), methods);
+        String checked = methods.isEmpty() ? "" : rule.eitherSuffices() ? " or checked" : " and checked";
+        return one("arc strike", "ground smooth" + checked, methods);
     }
 
     @Override
     public List<Limit> slag(Rule.SlagRemoved rule) {
-        return one("slag", "none trapped or open", "what only covers is cleaned first");
+        return one(
+                "slag",
+                rule.trappedFree().isPresent() ? "no limit for what is trapped" : "none trapped or open",
+                rule.trappedFree().map(w -> w + "; ").orElse("") + "what only covers is cleaned first");
     }
 
     @Override
@@ -319,6 +323,9 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
         lines.addAll(rule.undercut().answer(this));
         lines.add(rootLimit("melt-through", rule.meltThroughMost(), rule.meltThroughAdvice(), rule));
         lines.add(rootLimit("root concavity", rule.concavityMost(), rule.concavityAdvice(), rule));
+        if (rule.underCrown()) {
+            lines.addAll(one("root concavity", "the reinforcement over it at most", "not thinner than the base metal"));
+        }
         return lines;
     }
 
@@ -334,5 +341,15 @@ public final class RuleWords implements Rule.Cases<List<RuleWords.Limit>> {
     @Override
     public List<Limit> offset(Rule.Offset rule) {
         return one("departure from the drawn alignment", rule.most().shownWithUnit(), rule.reckoned());
+    }
+
+    @Override
+    public List<Limit> baseMetal(Rule.BaseMetal rule) {
+        return List.of(new Limit(
+                "",
+                "damage beside the weld",
+                "dressed smooth, at most " + rule.most().shownWithUnit() + " gone",
+                "and at most " + 100 / rule.thicknessDivisor() + "% of the thickness; beyond that the Engineer decides",
+                rule.confidence()));
     }
 }

@@ -47,6 +47,26 @@ public record SilentPlace(String title, String what, String why) {
                             + " than 12 in [300 mm]; one is enough up to 3 in [75 mm].",
                     "Common practice, no source."),
             new SilentPlace(
+                    "Intermittent fillets",
+                    "The underrun is said of continuous welds: an intermittent one has none. A job may grant it where the"
+                            + " inspection plan says so.",
+                    CAREFUL + "."),
+            new SilentPlace(
+                    "What cannot be seen",
+                    "A report covers a criterion for the whole weld or for a stretch; the rest is still inspected. A stretch that"
+                            + " nobody gets at and nothing covers leaves the weld incomplete, and is named.",
+                    "Nobody can say how it is there."),
+            new SilentPlace(
+                    "Base metal beside the weld",
+                    "D1.1: what is sharp rejects until it is dressed smooth; then the loss may be 1/32 in [1 mm] or 5 % of the"
+                            + " thickness, the lesser; beyond that the Engineer decides. Codes that do not name it set no limit.",
+                    "As for faces ground flush, from memory, low confidence."),
+            new SilentPlace(
+                    "What the drawing asks",
+                    "A fillet smaller than the least for the thickness, shorter than four times its size, over the largest along a"
+                            + " lapped edge, or a rod without low hydrogen on a steel that wants it is noted, never judged.",
+                    "The weld is as drawn; the question is the Engineer's."),
+            new SilentPlace(
                     "Exactly at the limit accepts",
                     "Comparisons are exact: fractions stay fractions, roots are carried to fifty digits.",
                     "The codes write “not more than”."),

@@ -28,18 +28,23 @@ final class ArcStrikeCheck {
             String lacks = first.ground().orElse(false)
                     ? "ground, not checked" + (anyCheck ? "" : " by " + methods)
                     : "not ground";
-            finding.measured(lacks)
-                    .span(first.span())
-                    .indications(Occurrence.indices(left))
-                    .reject(Why.ARC_STRIKE_NOT_DRESSED.of(first.at(), lacks));
+            finding.measured(lacks).span(first.span()).indications(Occurrence.indices(left));
+            if (rule.eitherSuffices()) {
+                finding.incomplete(
+                        Why.ARC_STRIKE_UNSURE.of(first.at()), Ask.Kind.PARENT_METAL_UNAFFECTED.of(first.at()));
+            } else {
+                finding.reject(Why.ARC_STRIKE_NOT_DRESSED.of(first.at(), lacks));
+            }
         } else if (!found.isEmpty()) {
+            boolean alike = found.stream().allMatch(f -> f.what().ground().orElse(false));
             String by = found.stream()
                     .flatMap(f -> f.what().checked().stream())
                     .map(CheckMethod::id)
                     .distinct()
                     .reduce((a, b) -> a + ", " + b)
                     .orElse("");
-            finding.measured(by.isEmpty() ? "ground" : "ground, checked by " + by)
+            String dressed = alike ? "ground" : "";
+            finding.measured(by.isEmpty() ? dressed : dressed + (alike ? ", " : "") + "checked by " + by)
                     .indications(Occurrence.indices(found))
                     .accept(Why.ARC_STRIKES_DRESSED.of(rule.checkedBy().isEmpty() ? "" : " and checked"));
         }
@@ -48,6 +53,7 @@ final class ArcStrikeCheck {
     private static boolean isDressed(ArcStrike a, Rule.ArcStrikeDressed rule) {
         boolean checked = rule.checkedBy().isEmpty()
                 || a.checked().filter(rule.checkedBy()::contains).isPresent();
-        return a.ground().orElse(false) && checked;
+        boolean ground = a.ground().orElse(false);
+        return rule.eitherSuffices() ? ground || checked : ground && checked;
     }
 }

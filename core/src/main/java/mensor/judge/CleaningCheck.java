@@ -1,6 +1,7 @@
 package mensor.judge;
 
 import java.util.List;
+import mensor.criteria.Rule;
 import mensor.inspection.Inspection;
 import mensor.inspection.Slag;
 import mensor.inspection.Spatter;
@@ -15,20 +16,28 @@ final class CleaningCheck {
         this.finding = finding;
     }
 
-    void slag() {
+    void slag(Rule.SlagRemoved rule) {
         List<Occurrence<Slag>> found = Occurrence.indications(inspection, Slag.class);
         List<Occurrence<Slag>> trapped =
                 found.stream().filter(f -> f.what().trapped()).toList();
-        if (!trapped.isEmpty()) {
+        if (!trapped.isEmpty() && rule.trappedFree().isPresent() && trapped.size() == found.size()) {
+            finding.measured("trapped")
+                    .allowed("no limit")
+                    .span(trapped.get(0).what().span())
+                    .indications(Occurrence.indices(trapped))
+                    .accept(Why.RULE_SAYS.of(rule.trappedFree().get()));
+        } else if (!trapped.isEmpty() && rule.trappedFree().isEmpty()) {
             finding.measured("trapped")
                     .span(trapped.get(0).what().span())
                     .indications(Occurrence.indices(trapped))
                     .reject(Why.SLAG_TRAPPED.of(trapped.get(0).what().span()));
         } else if (!found.isEmpty()) {
-            String at = found.get(0).what().span().shown();
+            List<Occurrence<Slag>> covering =
+                    found.stream().filter(f -> !f.what().trapped()).toList();
+            String at = covering.get(0).what().span().shown();
             finding.measured("covers the weld")
-                    .span(found.get(0).what().span())
-                    .indications(Occurrence.indices(found))
+                    .span(covering.get(0).what().span())
+                    .indications(Occurrence.indices(covering))
                     .incomplete(Why.SLAG_COVERS.of(at), Ask.Kind.CLEAN_SLAG.of(at));
         }
     }

@@ -46,6 +46,12 @@ final class CriterionCheck implements Rule.Cases<Finding> {
                 .toList();
     }
 
+    private List<Occurrence<Indication>> ofKind(Rule.NoneAllowed rule) {
+        return ofCriterion().stream()
+                .filter(f -> rule.kind().map(k -> k == f.what().kind()).orElse(true))
+                .toList();
+    }
+
     @Override
     public Finding readiness(Rule.Readiness rule) {
         new ReadinessCheck(inspection, finding.allowed(limit(rule))).judge(rule);
@@ -54,7 +60,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding noneAllowed(Rule.NoneAllowed rule) {
-        new NoneAllowedCheck(inspection, finding.allowed(limit(rule))).judge(rule, ofCriterion());
+        new NoneAllowedCheck(inspection, finding.allowed(limit(rule))).judge(rule, ofKind(rule));
         return orNothing(rule);
     }
 
@@ -72,7 +78,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
 
     @Override
     public Finding slag(Rule.SlagRemoved rule) {
-        new CleaningCheck(inspection, finding.allowed(limit(rule))).slag();
+        new CleaningCheck(inspection, finding.allowed(limit(rule))).slag(rule);
         return orNothing(rule);
     }
 
@@ -210,9 +216,9 @@ final class CriterionCheck implements Rule.Cases<Finding> {
         if (criterion == Criterion.ROOT && isRootOutOfReach()) {
             return notOneSided();
         }
-        if (criterion == Criterion.SIZE && inspection.cover(Criterion.SIZE).isPresent()) {
+        if (criterion == Criterion.SIZE && inspection.coveredBy(Criterion.SIZE).isPresent()) {
             finding.trace("the throat over the fit-up gap is demonstrated by "
-                    + inspection.cover(Criterion.SIZE).get().by());
+                    + inspection.coveredBy(Criterion.SIZE).get());
         }
         WorstPart worst = new WorstPart(finding);
         for (Rule.Part p : rule.parts()) {
@@ -230,7 +236,7 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     @Override
     public Finding atMost(Rule.AtMost rule) {
         boolean demonstrated = rule.measure() == Measure.GAP
-                && inspection.cover(Criterion.SIZE).isPresent();
+                && inspection.coveredBy(Criterion.SIZE).isPresent();
         if (!demonstrated) {
             new AtMostCheck(inspection, rule).judge(finding);
         }
@@ -247,12 +253,21 @@ final class CriterionCheck implements Rule.Cases<Finding> {
     @Override
     public Finding anySize(Rule.AnySize rule) {
         List<Occurrence<Indication>> found = ofCriterion();
-        finding.allowed("no limit").confidence(rule.confidence()).trace(rule.why());
+        finding.allowed("no limit").confidence(rule.confidence());
+        if (!found.isEmpty() || criterion.clearable()) {
+            finding.trace(rule.why());
+        }
         if (!found.isEmpty()) {
             finding.measured(found.size() + " recorded")
                     .indications(Occurrence.indices(found))
                     .accept(Why.RULE_SAYS.of(rule.why()));
         }
+        return orNothing(rule);
+    }
+
+    @Override
+    public Finding baseMetal(Rule.BaseMetal rule) {
+        new BaseMetalCheck(inspection, finding.allowed(limit(rule))).judge(rule);
         return orNothing(rule);
     }
 

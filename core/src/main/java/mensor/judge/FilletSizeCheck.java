@@ -117,13 +117,18 @@ final class FilletSizeCheck {
             return;
         }
         if (stations.isEmpty() && blades.isEmpty() && marked.isEmpty()) {
-            finding.incomplete(Why.SIZE_NOT_MEASURED.of(), missing.get(0));
+            finding.incomplete(Why.SIZE_NOT_MEASURED.of(), first(missing));
         } else if (!missing.isEmpty()) {
             finding.incomplete(Why.SIZE_READ_TOO_LITTLE.of(), missing.get(0));
         } else {
             measuredLeast().ifPresent(l -> finding.measured(l.section().size().shownWithUnit(unit)));
             finding.accept(Why.SIZE_WITHIN_CONTRACT.of());
         }
+    }
+
+    /** What covers stretches replaces the readings there, never all. */
+    private Ask first(List<Ask> missing) {
+        return missing.isEmpty() ? Ask.Kind.READ_STRETCH.of(ruler.whole()) : missing.get(0);
     }
 
     private Length tenth() {
@@ -149,7 +154,7 @@ final class FilletSizeCheck {
         }
         if (sizes.isDemonstrated()) {
             finding.trace("the throat over the fit-up gap is demonstrated: "
-                    + inspection.cover(Criterion.SIZE).orElseThrow().by());
+                    + inspection.coveredBy(Criterion.SIZE).orElseThrow());
         }
         for (Span zone : sizes.noUnderrun().spans()) {
             finding.trace("no underrun within " + rule.noUnderrunFlanges() + " flange widths of the girder's end: "
@@ -224,9 +229,15 @@ final class FilletSizeCheck {
                         worst.measured().shownWithUnit(unit),
                         worst.span(),
                         worst.wanted().in(unit),
-                        barred
-                                ? "no underrun allowed there"
-                                : worst.least().in(unit).shown() + " is the least at any place"));
+                        barred ? noUnderrun() : worst.least().in(unit).shown() + " is the least at any place"));
+    }
+
+    private String noUnderrun() {
+        Length continuous = rule.underrunOf(size);
+        return FilletSizes.isUnderrunWithheld(inspection) && continuous.isPositive()
+                ? "an intermittent weld has no underrun on the careful reading; continuous welds may be under by "
+                        + continuous.shown() + ": agree the reading"
+                : "no underrun allowed there";
     }
 
     private List<Gap> openingsOver() {
@@ -279,7 +290,7 @@ final class FilletSizeCheck {
                             Ask.Kind.MARK_BLADE.of(size.in(unit), portion.firstUnsure()));
         }
         if (stations.isEmpty() && blades.isEmpty() && marked.isEmpty()) {
-            finding.incomplete(Why.SIZE_NOT_MEASURED.of(), missingEvidence().get(0));
+            finding.incomplete(Why.SIZE_NOT_MEASURED.of(), first(missingEvidence()));
             return;
         }
         for (Ask line : missingEvidence()) {
@@ -317,9 +328,9 @@ final class FilletSizeCheck {
         SpanSet marks = SpanSet.of(
                 marked.stream().flatMap(m -> m.where().spans().stream()).toList());
         SpanSet goes = sizes.bladesOf(size);
-        List<Ask> missing =
-                new ArrayList<>(new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), List.copyOf(places))
-                        .missing(joint.segments()));
+        List<Ask> missing = new ArrayList<>(new SizeEvidenceCheck(
+                        rule.evidence(), ruler, goes.union(marks).union(sizes.coveredAlong()), List.copyOf(places))
+                .missing(joint.segments()));
         for (GapStretch e : enlarged) {
             for (Span s : e.where().spans()) {
                 boolean read = holdsOne(places, s)

@@ -37,6 +37,7 @@ final class FilletSizes {
     private final List<GapStretch> enlarged = new ArrayList<>();
     private final GreatestAlong<RealLength> wantedOverGaps;
     private final boolean demonstrated;
+    private final SpanSet coveredAlong;
     private final List<At> stations = new ArrayList<>();
     private final List<Blade> blades = new ArrayList<>();
     private final List<Marked> marked = new ArrayList<>();
@@ -86,16 +87,19 @@ final class FilletSizes {
                 .map(RealLength::of)
                 .orElseGet(() ->
                         joint.dihedral().legOf(RealLength.of(joint.throat().orElseThrow()), joint.sizeMeans()));
-        this.underrun = rule.underrunOf(size);
+        this.underrun = isUnderrunWithheld(inspection) ? Length.zero(unit) : rule.underrunOf(size);
         this.welded =
                 joint.segments().isEmpty() ? SpanSet.of(List.of(ruler.whole())) : ruler.straight(joint.segments());
         this.noUnderrun = girderEnds();
-        this.demonstrated = inspection.cover(Criterion.SIZE).isPresent();
+        this.demonstrated = inspection.coveredBy(Criterion.SIZE).isPresent();
+        this.coveredAlong = inspection.coveredStretches(Criterion.SIZE);
         if (!demonstrated && rule.openings().isPresent()) {
             for (Gap gap : joint.gaps()) {
                 if (gap.opening().isOver(rule.openings().get().free())) {
-                    enlarged.add(new GapStretch(
-                            ruler.on(welded, gap.span()), gap.opening(), size.plus(RealLength.of(gap.opening()))));
+                    SpanSet where = lengthOf(ruler.on(welded, gap.span()).minus(coveredAlong), gap.span());
+                    if (!where.isEmpty()) {
+                        enlarged.add(new GapStretch(where, gap.opening(), size.plus(RealLength.of(gap.opening()))));
+                    }
                 }
             }
         }
@@ -110,6 +114,19 @@ final class FilletSizes {
                         .flatMap(b -> b.where().spans().stream().map(s -> new Piece<>(s, b.atLeast())))
                         .toList(),
                 Comparator.naturalOrder());
+    }
+
+    /** An allowed underrun is said of continuous welds; the careful reading grants an intermittent one none. */
+    static boolean isUnderrunWithheld(Inspection inspection) {
+        return !inspection.joint().segments().isEmpty() && !inspection.choices().underrunAlsoIntermittent();
+    }
+
+    /** Where a gap that has length only touches the end of what is welded, it enlarges nothing. */
+    private static SpanSet lengthOf(SpanSet where, Span gap) {
+        return gap.extent().isZero()
+                ? where
+                : SpanSet.of(
+                        where.spans().stream().filter(s -> !s.extent().isZero()).toList());
     }
 
     private SpanSet girderEnds() {
@@ -192,6 +209,11 @@ final class FilletSizes {
 
     List<GapStretch> enlarged() {
         return enlarged;
+    }
+
+    /** Where something speaks for the size in place of readings. */
+    SpanSet coveredAlong() {
+        return coveredAlong;
     }
 
     /** Whether the throat over a fit-up gap was demonstrated, so that the gap asks nothing more. */

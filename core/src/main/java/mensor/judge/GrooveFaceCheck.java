@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.inspection.Underfill;
@@ -90,7 +92,32 @@ final class GrooveFaceCheck {
         if (rule.convexity().isPresent() && !read.isEmpty()) {
             DepthCheck.atMost(stout, read, rule.convexity().get(), inspection.units(), "convexity");
         }
-        new WorstPart(finding).add("", stout.build()).add("", low.build()).settle();
+        Finding.Builder hollow = finding.fresh();
+        rule.convexity().ifPresent(most -> concavity(hollow, most));
+        new WorstPart(finding)
+                .add("", stout.build())
+                .add("", low.build())
+                .add("", hollow.build())
+                .settle();
+    }
+
+    /** The code's word on a hollow face of such a groove is not remembered surely: over the convexity it is asked about. */
+    private void concavity(Finding.Builder finding, Length most) {
+        List<DepthCheck.Measured> read = read(Reading.Station::concavity);
+        if (read.isEmpty()) {
+            return;
+        }
+        DepthCheck.atMost(finding, read, most, inspection.units(), "concavity");
+        if (finding.build().verdict() == Verdict.REJECT) {
+            DepthCheck.Measured worst = read.get(0);
+            for (DepthCheck.Measured m : read) {
+                worst = m.depth().isOver(worst.depth()) ? m : worst;
+            }
+            finding.confidence(Confidence.LOW)
+                    .incomplete(
+                            Why.CONCAVITY_BY_COPY.of(worst.depth().in(inspection.units()), worst.span(), most),
+                            Ask.Kind.CHECK_COPY.of(worst.span()));
+        }
     }
 
     private List<DepthCheck.Measured> read(Function<Reading.Station, Optional<Length>> measure) {
@@ -165,8 +192,9 @@ final class GrooveFaceCheck {
         }
         List<Length> places =
                 read.stream().map(m -> joint.ruler().place(m.span().from())).toList();
-        List<Ask> missing =
-                new SizeEvidenceCheck(rule.evidence(), joint.ruler(), SpanSet.NONE, places).missing(joint.segments());
+        List<Ask> missing = new SizeEvidenceCheck(
+                        rule.evidence(), joint.ruler(), inspection.coveredStretches(Criterion.SIZE), places)
+                .missing(joint.segments());
         for (Ask line : missing) {
             finding.incomplete(Why.THROAT_NOT_READ_ENOUGH.of(), line);
         }

@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.ReadValue;
 import mensor.inspection.Reading;
 import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
@@ -34,7 +37,7 @@ final class GuardBand {
         List<Finding> guarded = new ArrayList<>();
         for (int i = 0; i < findings.size(); i++) {
             Finding f = findings.get(i);
-            if (f.verdict() != Verdict.ACCEPT || f.numbers().isEmpty()) {
+            if (f.verdict() != Verdict.ACCEPT || !isMeasured(f)) {
                 guarded.add(f);
             } else if (unknown(f).isPresent()) {
                 guarded.add(f.leftOpen(
@@ -58,19 +61,37 @@ final class GuardBand {
                 probability(f));
     }
 
+    /** Whether anything that was measured stands behind it, with a number or by where things lie. */
+    private boolean isMeasured(Finding f) {
+        return f.numbers().isPresent() || measuredIndications(f).findAny().isPresent();
+    }
+
+    private IntStream measuredIndications(Finding f) {
+        return IntStream.range(0, inspection.indications().size())
+                .filter(i -> inspection.indications().get(i).criterion() == f.criterion()
+                        && isMeasured(inspection.indications().get(i)));
+    }
+
+    private IntStream readings(Finding f) {
+        return IntStream.range(0, inspection.readings().size())
+                .filter(i -> inspection.readings().get(i) instanceof Reading.Station s
+                        && Stream.of(ReadValue.values())
+                                .anyMatch(v -> v.criterion() == f.criterion() && v.isReadAt(s)));
+    }
+
+    /** The first value of the criterion, deciding or beside the one that decides, whose gauge nobody named. */
     private Optional<String> unknown(Finding f) {
-        for (int i : f.indications()) {
-            if (guard.indications().get(i).isEmpty()
-                    && isMeasured(inspection.indications().get(i))) {
-                return Optional.of(inspection.indications().get(i).span().shown());
-            }
+        OptionalInt indication = measuredIndications(f)
+                .filter(i -> guard.indications().get(i).isEmpty())
+                .findFirst();
+        if (indication.isPresent()) {
+            return Optional.of(
+                    inspection.indications().get(indication.getAsInt()).span().shown());
         }
-        for (int i : f.readings()) {
-            if (guard.readings().get(i).isEmpty() && inspection.readings().get(i) instanceof Reading.Station s) {
-                return Optional.of(s.at().shown());
-            }
-        }
-        return Optional.empty();
+        return readings(f)
+                .filter(i -> guard.readings().get(i).isEmpty())
+                .mapToObj(i -> inspection.readings().get(i).span().from().shown())
+                .findFirst();
     }
 
     private static boolean isMeasured(Indication i) {
@@ -80,10 +101,14 @@ final class GuardBand {
     /** What the number that decides comes to by itself. */
     private String probability(Finding f) {
         Optional<Length> u = uncertainty(f);
-        Finding.Numbers n = f.numbers().orElseThrow();
         if (u.isEmpty()) {
             return "guarded acceptance: nothing here was read with a gauge";
         }
+        if (f.numbers().isEmpty()) {
+            return "guarded acceptance (JCGM 106): every value is moved by its band of "
+                    + guard.factor().toPlainString() + " u to the unfavourable side";
+        }
+        Finding.Numbers n = f.numbers().get();
         Length y = Length.parse(n.measured(), inspection.units());
         if (!isRead(f, y)) {
             return "guarded acceptance (JCGM 106): every value is moved by its band of "
@@ -174,8 +199,9 @@ final class GuardBand {
                 s.gauge());
     }
 
+    /** A band that is wider than the value leaves next to nothing of it. */
     private static Length less(Length l, Length band) {
         Length moved = l.minus(band);
-        return moved.isPositive() ? moved : l;
+        return moved.isPositive() ? moved : Length.ofNanometres(1, l.unit());
     }
 }

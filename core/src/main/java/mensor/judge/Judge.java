@@ -8,7 +8,9 @@ import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
+import mensor.criteria.Rule;
 import mensor.inspection.Addendum;
+import mensor.inspection.AddendumKind;
 import mensor.inspection.Cover;
 import mensor.inspection.Criterion;
 import mensor.inspection.Inspection;
@@ -57,14 +59,29 @@ public final class Judge {
             Finding.Builder finding = Finding.of(criterion, book.citation(criterion, inspection.joint()));
             Finding judged = book.rule(criterion, inspection.joint(), inspection.units())
                     .answer(new CriterionCheck(inspection, criterion, finding, rest));
-            findings.add(rest.saidOf(judged));
+            findings.add(reached(inspection, rest.saidOf(judged)));
         }
         for (Addendum a : inspection.addenda()) {
             Citation where = new Citation("contract", a.note().orElse(a.kind().id()), Confidence.HIGH);
             Finding.Builder finding = Finding.of(a.kind().id(), a.kind().criterion(), where);
-            findings.add(new AddendumCheck(inspection, book, a, finding).judge());
+            findings.add(reached(inspection, new AddendumCheck(inspection, book, a, finding).judge()));
         }
         return findings;
+    }
+
+    /** Nothing accepts what could not be reached. */
+    private static Finding reached(Inspection inspection, Finding finding) {
+        List<Cover> closed = inspection.notAccessible(finding.criterion());
+        if (closed.isEmpty() || finding.verdict() == Verdict.REJECT) {
+            return finding;
+        }
+        List<Ask> asks = closed.stream()
+                .map(c -> Ask.Kind.COVER_STRETCH.of(c.where().orElseThrow()))
+                .toList();
+        Reason why = Why.NOT_ACCESSIBLE.of(closed.get(0).where().orElseThrow());
+        return finding.verdict() == Verdict.INCOMPLETE
+                ? finding.alsoAsks(asks, finding.reason()).traced(why.words())
+                : finding.alsoAsks(asks, why);
     }
 
     /** Refuses what the code cannot judge, naming the field of the file. */
@@ -79,7 +96,7 @@ public final class Judge {
         });
         for (int i = 0; i < inspection.addenda().size(); i++) {
             Addendum a = inspection.addenda().get(i);
-            Optional<Length> loosest = book.loosest(a.kind(), inspection.joint(), inspection.units());
+            Optional<Length> loosest = loosest(inspection, book, a.kind());
             if (a.max().isPresent() && loosest.isPresent() && a.max().get().isOver(loosest.get())) {
                 throw new InvalidField(
                         "addenda[" + i + "].max",
@@ -87,6 +104,15 @@ public final class Judge {
                                 + "; an addendum can only tighten");
             }
         }
+    }
+
+    /** As the code's; where the careful reading grants no underrun, none. */
+    private static Optional<Length> loosest(Inspection inspection, CriteriaBook book, AddendumKind kind) {
+        Optional<Length> loosest = book.loosest(kind, inspection.joint(), inspection.units());
+        boolean none = kind == AddendumKind.SIZE_UNDERRUN
+                && FilletSizes.isUnderrunWithheld(inspection)
+                && book.rule(Criterion.SIZE, inspection.joint(), inspection.units()) instanceof Rule.FilletSize;
+        return none ? Optional.of(Length.zero(inspection.units())) : loosest;
     }
 
     static List<Todo> todo(List<Finding> findings) {
@@ -105,6 +131,9 @@ public final class Judge {
     private static List<String> notes(Inspection inspection, CriteriaBook book, List<Finding> findings) {
         List<String> notes = new ArrayList<>();
         notes.addAll(book.notes(inspection.joint()));
+        if (book.isStructural()) {
+            notes.addAll(DrawingNotes.of(inspection, book.isCyclic()));
+        }
         for (Finding f : findings) {
             if (f.confidence() != Confidence.HIGH) {
                 notes.add(f.criterion().title() + ": a limit used here is of "
@@ -119,10 +148,13 @@ public final class Judge {
                 .forEach(notes::add);
         for (Cover c : inspection.covered()) {
             notes.add(
-                    c.criterion() == Criterion.SIZE
-                            ? "Size: the throat over a fit-up gap is demonstrated by " + c.by() + "."
-                            : c.criterion().title() + " is covered by " + c.by()
-                                    + "; it was not seen in this inspection.");
+                    !c.isAccessible()
+                            ? c.criterion().title() + ": not accessible at "
+                                    + c.where().orElseThrow().shown() + "; nothing covers it."
+                            : c.criterion() == Criterion.SIZE
+                                    ? "Size: the throat over a fit-up gap is demonstrated by " + c.words() + "."
+                                    : c.criterion().title() + " is covered by " + c.words()
+                                            + "; it was not seen there in this inspection.");
         }
         notes.addAll(CAUTIONS);
         return List.copyOf(notes);

@@ -6,6 +6,7 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.NotAsDrawn;
 import mensor.inspection.Overlap;
+import mensor.inspection.PoorRestart;
 import mensor.inspection.Porosity;
 import mensor.inspection.ShortWeld;
 import mensor.length.Length;
@@ -47,6 +48,12 @@ final class NoneAllowedCheck {
         }
         if (i instanceof Porosity p) {
             return p.diameter().isPositive();
+        }
+        if (i instanceof PoorRestart r) {
+            boolean unread = r.height().isEmpty() && r.hollow().isEmpty();
+            return unread
+                    || r.height().filter(Length::isPositive).isPresent()
+                    || r.hollow().filter(Length::isPositive).isPresent();
         }
         return !(i instanceof ShortWeld s) || s.missing().isPositive();
     }

@@ -1,5 +1,6 @@
 package mensor.judge;
 
+import java.util.List;
 import java.util.Optional;
 import mensor.inspection.Cover;
 import mensor.inspection.Criterion;
@@ -10,14 +11,22 @@ final class NothingRecorded {
     private NothingRecorded() {}
 
     static void answer(Inspection inspection, Criterion criterion, Finding.Builder finding) {
-        Optional<Cover> cover = inspection.cover(criterion);
-        if (inspection.isClear(criterion)) {
+        Optional<String> cover = inspection.coveredBy(criterion);
+        List<Cover> stretches = inspection.covered().stream()
+                .filter(c -> c.criterion() == criterion && c.where().isPresent())
+                .toList();
+        if (criterion == Criterion.BASE_METAL) {
+            finding.notApplicable(Why.BASE_METAL_UNHARMED.of());
+        } else if (inspection.isClear(criterion)) {
             String said = clearedWords(criterion);
+            stretches.forEach(c -> finding.trace("not seen at " + c.words()));
             finding.measured(said).accept(Why.CLEARED.of(said));
         } else if (cover.isPresent()) {
             finding.measured("covered")
-                    .trace("cannot be seen; covered by " + cover.get().by())
-                    .accept(Why.COVERED.of(cover.get().by()));
+                    .trace("cannot be seen; covered by " + cover.get())
+                    .accept(Why.COVERED.of(cover.get()));
+        } else if (!stretches.isEmpty()) {
+            finding.incomplete(Why.NOT_INSPECTED.of(), Ask.Kind.INSPECT_REST.of(question(criterion)));
         } else {
             finding.incomplete(Why.NOT_INSPECTED.of(), Ask.Kind.INSPECT.of(question(criterion)));
         }
@@ -51,6 +60,7 @@ final class NothingRecorded {
             case SPATTER -> "inspect for loose spatter";
             case ROOT -> "inspect the root side";
             case MISALIGNMENT -> "measure the alignment across the joint";
+            case BASE_METAL -> "inspect the base metal beside the weld";
         };
     }
 }

@@ -51,7 +51,7 @@ final class ReadinessCheck {
             wanting.add("loose spatter");
             finding.ask(Ask.Kind.CLEAN_FIRST.of("loose spatter"));
         }
-        if (inspection.joint().delayed().orElse(false)) {
+        if (inspection.joint().isDelayed()) {
             delayed(rule, wanting, c.hoursSinceWelding());
         }
         c.viewing().ifPresent(v -> {

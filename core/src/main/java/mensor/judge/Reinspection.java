@@ -187,7 +187,7 @@ public final class Reinspection {
 
     private static boolean inspectedBefore(Inspection before, Criterion criterion) {
         return before.isClear(criterion)
-                || before.cover(criterion).isPresent()
+                || before.coveredBy(criterion).isPresent()
                 || before.indications().stream().anyMatch(i -> i.criterion() == criterion);
     }
 
@@ -312,17 +312,28 @@ public final class Reinspection {
                     readings,
                     indications,
                     fresh.addenda(),
-                    fresh.undercutPerToe(),
+                    fresh.choices(),
                     fresh.welding());
         }
 
+        /** One cover of the whole weld a criterion, and every stretch that was covered or could not be reached. */
         private List<Cover> covers() {
             Map<Criterion, String> by = new LinkedHashMap<>();
-            before.covered().forEach(c -> by.put(c.criterion(), c.by()));
-            fresh.covered().forEach(c -> by.merge(c.criterion(), c.by(), (a, b) -> a + "; after the repair " + b));
-            return by.entrySet().stream()
-                    .map(e -> new Cover(e.getKey(), e.getValue()))
-                    .toList();
+            List<Cover> covers = new ArrayList<>();
+            before.covered().forEach(c -> gather(c, by, covers, ""));
+            fresh.covered().forEach(c -> gather(c, by, covers, "; after the repair "));
+            by.forEach((criterion, words) -> covers.add(new Cover(criterion, words)));
+            return List.copyOf(covers);
+        }
+
+        private static void gather(Cover c, Map<Criterion, String> by, List<Cover> stretches, String joint) {
+            if (c.where().isPresent()) {
+                if (!stretches.contains(c)) {
+                    stretches.add(c);
+                }
+            } else {
+                by.merge(c.criterion(), c.by().orElseThrow(), (a, b) -> a + joint + b);
+            }
         }
 
         /** What of a stretch lies outside what was repaired; of a place, itself or nothing. */

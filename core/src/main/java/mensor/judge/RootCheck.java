@@ -89,8 +89,13 @@ final class RootCheck {
                                         AddendumKind.ROOT_CONCAVITY_MAX,
                                         rule.concavityAdvice(),
                                         "root concavity")
-                                .build())
-                .settle();
+                                .build());
+        if (rule.underCrown()) {
+            Finding.Builder crowned = finding.fresh().confidence(rule.adviceConfidence());
+            new CrownedRootCheck(inspection, crowned).judgeWhereItLies();
+            worst.add("", crowned.build());
+        }
+        worst.settle();
         if (finding.isOpen() && isJudged()) {
             finding.accept(Why.ROOT_NOTHING_LIMITED.of());
         }

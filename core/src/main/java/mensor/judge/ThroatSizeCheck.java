@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.criteria.Rule;
+import mensor.inspection.Criterion;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.inspection.Undersize;
@@ -250,8 +251,12 @@ final class ThroatSizeCheck {
                 .filter(a -> a.section().isWhole())
                 .map(At::place)
                 .toList();
-        List<Ask> missing =
-                new SizeEvidenceCheck(rule.evidence(), ruler, goes.union(marks), places).missing(joint.segments());
+        List<Ask> missing = new SizeEvidenceCheck(
+                        rule.evidence(),
+                        ruler,
+                        goes.union(marks).union(inspection.coveredStretches(Criterion.SIZE)),
+                        places)
+                .missing(joint.segments());
         boolean nothing = stations.isEmpty() && marked.isEmpty() && !bladeTried;
         for (Ask line : nothing && !missing.isEmpty() ? missing.subList(0, 1) : missing) {
             finding.incomplete(nothing ? Why.SIZE_NOT_MEASURED.of() : Why.SIZE_NOT_READ_ENOUGH.of(), line);
@@ -285,7 +290,9 @@ final class ThroatSizeCheck {
                                     a.index(),
                                     a.station().span(),
                                     a.section().throat()),
-                            rule.nominal())
+                            a.section().throat().isUnder(rule.nominal())
+                                    ? rule.nominal().minus(rule.under().base())
+                                    : rule.nominal())
                     .accept(Why.THROAT_SIZE_KEPT.of(
                             shown(rule.nominal()),
                             a.section().throat().in(unit),

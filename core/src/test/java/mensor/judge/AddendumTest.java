@@ -212,6 +212,6 @@ class AddendumTest {
                 .addendum(AddendumKind.SPATTER_NONE, null)
                 .addendum(AddendumKind.UNDERCUT_DEPTH, "1/64")
                 .judge();
-        assertThat(e.findings()).hasSize(18).extracting(Finding::id).endsWith("spatter.none", "undercut.depth");
+        assertThat(e.findings()).hasSize(19).extracting(Finding::id).endsWith("spatter.none", "undercut.depth");
     }
 }

@@ -20,6 +20,7 @@ import mensor.inspection.Inspection;
 import mensor.inspection.MeltThrough;
 import mensor.inspection.Overlap;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.RootConcavity;
 import mensor.inspection.Spatter;
 import mensor.inspection.Undercut;
@@ -162,7 +163,7 @@ class EveryBookTest {
                 read,
                 seen,
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 mensor.weld.WeldingRecord.NONE);
     }
 

@@ -16,6 +16,7 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.length.Length;
 import mensor.length.Span;
@@ -91,7 +92,7 @@ class GrowthTest {
                         read,
                         seen,
                         List.of(),
-                        false,
+                        ReadingChoices.CAREFUL,
                         WeldingRecord.NONE),
                 book);
     }

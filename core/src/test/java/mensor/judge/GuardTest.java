@@ -155,4 +155,46 @@ class GuardTest {
         }
         assertThat(Guard.TWO).isEqualTo(BigDecimal.valueOf(2));
     }
+
+    /** What has no number of its own is moved as well: a pore of .090 under 3/32 with a 1/32 scale is not sure. */
+    @Test
+    void aPoreThatIsJudgedBySizeAloneIsGuarded() {
+        TestInspection pore = TestInspection.inches("24").by(new CyclicBook()).pore("6", ".090");
+        Inspection i = pore.inspection();
+        assertThat(pore.verdict(Criterion.POROSITY)).isEqualTo(ACCEPT);
+        Optional<Finding> f =
+                Judge.evaluate(i, new CyclicBook(), guarded(i, "1/32")).finding("porosity");
+        assertThat(f.orElseThrow().verdict()).isEqualTo(INCOMPLETE);
+        f = Judge.evaluate(i, new CyclicBook(), guarded(i, ".001")).finding("porosity");
+        assertThat(f.orElseThrow().verdict()).isEqualTo(ACCEPT);
+    }
+
+    /** One undercut with a gauge does not speak for another without. */
+    @Test
+    void everyValueOfTheCriterionNeedsItsGauge() {
+        TestInspection two = TestInspection.millimetres("600")
+                .undercut(Toe.A, "100", "110", "0.3")
+                .undercut(Toe.A, "300", "310", "0.2");
+        Inspection i = two.inspection();
+        Terms half = new Terms(
+                Optional.of(new Guard(Guard.TWO, List.of(), List.of(Optional.of(mm("0.1")), Optional.empty()))),
+                List.of());
+        Finding f =
+                Judge.evaluate(i, new StaticBook(), half).finding("undercut").orElseThrow();
+        assertThat(f.verdict()).isEqualTo(INCOMPLETE);
+        assertThat(f.asks().toString()).contains("300");
+    }
+
+    /** The surer the doubt, the less it accepts: a band wider than the leg itself is no way out. */
+    @ParameterizedTest
+    @CsvSource({"0.5, ACCEPT", "1.5, INCOMPLETE", "5, INCOMPLETE", "50, INCOMPLETE"})
+    void aBandWiderThanTheValueDoesNotAccept(String u, Verdict wanted) {
+        TestInspection legs =
+                TestInspection.fillet(Unit.MILLIMETRE, "50", "6", "10", "10").stations("25=8");
+        assertThat(guarded(legs, u, Criterion.SIZE).verdict()).isEqualTo(wanted);
+        TestInspection mark = TestInspection.fillet(Unit.MILLIMETRE, "600", "6", "10", "10")
+                .blade("0", "600", "6")
+                .undersize("100", "110", "5");
+        assertThat(guarded(mark, u, Criterion.SIZE).verdict()).isEqualTo(wanted == ACCEPT ? ACCEPT : INCOMPLETE);
+    }
 }

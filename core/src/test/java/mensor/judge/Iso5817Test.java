@@ -570,8 +570,9 @@ class Iso5817Test {
 
     @ParameterizedTest
     @CsvSource({
-        "D, , , REJECT",
+        "D, , , INCOMPLETE",
         "D, true, , ACCEPT",
+        "D, , VT, ACCEPT",
         "C, true, VT, REJECT",
         "C, true, MT, ACCEPT",
         "B, true, PT, ACCEPT",

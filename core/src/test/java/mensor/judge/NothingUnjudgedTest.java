@@ -13,10 +13,12 @@ import mensor.criteria.Coverage;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
 import mensor.inspection.ArcStrike;
+import mensor.inspection.BaseMetalDamage;
 import mensor.inspection.BurnThrough;
 import mensor.inspection.Crack;
 import mensor.inspection.Crater;
 import mensor.inspection.Criterion;
+import mensor.inspection.DamageKind;
 import mensor.inspection.DrawingFault;
 import mensor.inspection.IncompleteFusion;
 import mensor.inspection.IncompletePenetration;
@@ -174,6 +176,10 @@ class NothingUnjudgedTest {
                 Stream.of(DrawingFault.values())
                         .<Indication>map(f -> new NotAsDrawn(f, Optional.of(mm(PLACE))))
                         .toList();
+            case BASE_METAL_DAMAGE ->
+                Stream.of(DamageKind.values())
+                        .<Indication>map(d -> new BaseMetalDamage(s, d, far, none, Optional.empty(), none))
+                        .toList();
         };
     }
 
@@ -211,11 +217,14 @@ class NothingUnjudgedTest {
             for (IndicationKind k : IndicationKind.values()) {
                 for (Indication seen : far(k)) {
                     Evaluation e = inspection(book, sort).seen(seen).judge();
-                    boolean isFree = coverage.noLimit(k).isPresent();
+                    // on a thick wall B31.3 frees slag that is open, as porosity; what only covers is cleaned first
+                    boolean openSlag = book.id().equals("b31.3-normal") && seen instanceof Slag s && s.trapped();
+                    boolean isFree = openSlag || coverage.noLimit(k).isPresent();
                     assertThat(e.verdict() == Verdict.ACCEPT)
                             .as(book.id() + ", " + sort.name() + ", " + seen)
                             .isEqualTo(isFree);
-                    free += isFree ? 1 : 0;
+                    // of damage and of open slag there are many sorts, freed or not by one word
+                    free += isFree && k != IndicationKind.BASE_METAL_DAMAGE && !openSlag ? 1 : 0;
                 }
             }
         }

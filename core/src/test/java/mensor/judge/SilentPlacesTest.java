@@ -38,10 +38,10 @@ class SilentPlacesTest {
         Evaluation nothing = TestInspection.inches("24").nothingInspected().judge();
         assertThat(nothing.verdict()).isEqualTo(INCOMPLETE);
         assertThat(nothing.findings())
-                .hasSize(16)
+                .hasSize(17)
                 .extracting(Finding::id)
                 .startsWith("readiness", "crack")
-                .endsWith("root", "misalignment");
+                .endsWith("root", "misalignment", "base-metal");
         assertThat(nothing.todo())
                 .extracting(Todo::criterion)
                 .contains(Criterion.CRACK, Criterion.SIZE, Criterion.UNDERCUT);

@@ -123,7 +123,7 @@ class StaticGrooveTableTest {
     })
     void theConvexityOfATeeGroove(Connection connection, String t, String convexity, Verdict wanted) {
         TestInspection inspection =
-                with(groove(Unit.INCH, connection, Penetration.COMPLETE, t, "2"), What.CONVEXITY, convexity);
+                with(groove(Unit.INCH, connection, Penetration.COMPLETE, "1/4", t), What.CONVEXITY, convexity);
         assertThat(inspection.verdict(Criterion.PROFILE)).isEqualTo(wanted);
     }
 

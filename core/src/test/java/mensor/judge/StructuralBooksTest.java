@@ -15,6 +15,7 @@ import mensor.criteria.d11.TubularBook;
 import mensor.criteria.d11.WelderTestBook;
 import mensor.inspection.Criterion;
 import mensor.inspection.MeltThrough;
+import mensor.inspection.Reading;
 import mensor.inspection.RootConcavity;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
@@ -291,9 +292,20 @@ class StructuralBooksTest {
                 what.equals("melt")
                         ? new MeltThrough(at, inspection.l(depth), Optional.empty())
                         : new RootConcavity(at, inspection.l(depth), Optional.empty()));
+        inspection.read(Reading.Station.crown(inspection.l("3 1/2"), inspection.l("1/8")));
         Finding f = inspection.finding(Criterion.ROOT);
         assertThat(f.verdict()).isEqualTo(wanted);
         assertThat(f.confidence()).isEqualTo(Confidence.MEDIUM);
+    }
+
+    /** The weld there is not thinner than the base metal: the reinforcement on the same stretch is at least as great. */
+    @ParameterizedTest
+    @CsvSource({"3 1/2, 1/16, ACCEPT", "3 1/2, 1/32, REJECT", "3 1/2, 0, REJECT", "2, 1/8, INCOMPLETE"})
+    void aHollowRootOfATestPieceWantsItsCrown(String at, String crown, Verdict wanted) {
+        TestInspection inspection = butt(TEST_PIECE, "3/8").joint(b -> b.oneSided(true));
+        inspection.seen(new RootConcavity(inspection.s("3", "4"), inspection.l("1/16"), Optional.empty()));
+        inspection.read(Reading.Station.crown(inspection.l(at), inspection.l(crown)));
+        assertThat(inspection.verdict(Criterion.ROOT)).isEqualTo(wanted);
     }
 
     @Test

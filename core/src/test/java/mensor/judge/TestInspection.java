@@ -17,6 +17,7 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.inspection.Undersize;
 import mensor.inspection.Verdict;
@@ -45,6 +46,7 @@ final class TestInspection {
     private Set<Criterion> clear = EnumSet.noneOf(Criterion.class);
     private boolean allElse = true;
     private boolean perToe;
+    private boolean intermittentToo;
 
     private TestInspection(Unit unit, JointBuilder joint) {
         this.unit = unit;
@@ -130,6 +132,16 @@ final class TestInspection {
         return this;
     }
 
+    TestInspection underrunAlsoIntermittent() {
+        intermittentToo = true;
+        return this;
+    }
+
+    TestInspection cover(Cover cover) {
+        covered.add(cover);
+        return this;
+    }
+
     TestInspection cover(Criterion criterion, String by) {
         covered.add(new Cover(criterion, by));
         return this;
@@ -194,7 +206,7 @@ final class TestInspection {
                 readings,
                 indications,
                 addenda,
-                perToe,
+                new ReadingChoices(perToe, intermittentToo),
                 WeldingRecord.NONE);
     }
 

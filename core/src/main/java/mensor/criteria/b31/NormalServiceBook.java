@@ -29,6 +29,8 @@ import mensor.weld.Toe;
 public final class NormalServiceBook implements CriteriaBook {
     private static final String DOCUMENT = "ASME B31.3";
     private static final String THICK_PORES = "the code's table does not limit it; check the owner's specification";
+    private static final String UNNAMED_DAMAGE =
+            "the table does not name damage of the base metal; the wall left is the designer's question";
     private static final String UNNAMED = "the table does not name it; judged as AWS D1.1, statically loaded";
 
     @Override
@@ -75,11 +77,12 @@ public final class NormalServiceBook implements CriteriaBook {
             case CRATER -> unnamed(new Rule.CraterFilled());
             case OVERLAP -> unnamed(new Rule.NoneAllowed("overlap"));
             case ARC_STRIKE -> unnamed(new Rule.ArcStrikeDressed(EnumSet.allOf(CheckMethod.class)));
-            case SLAG -> unnamed(new Rule.SlagRemoved());
+            case SLAG -> slag(wall, column);
             case SPATTER -> unnamed(new Rule.SpatterTight());
             case LENGTH -> unnamed(new Rule.NoneAllowed("missing length"));
             case AS_DRAWN -> unnamed(new Rule.NoneAllowed("departure from the drawing"));
             case READINESS -> unnamed(new Rule.Readiness(LateCracking.HOURS));
+            case BASE_METAL -> new Rule.AnySize(UNNAMED_DAMAGE, Confidence.HIGH);
         };
     }
 
@@ -158,10 +161,22 @@ public final class NormalServiceBook implements CriteriaBook {
 
     /** None visible on thin walls; the table is silent on thick ones. */
     private static Rule pores(Length wall, Unit column) {
-        boolean thin = !wall.isOver(column.pick(in(3, 16), mm("5")));
-        return thin
+        return isThin(wall, column)
                 ? new Rule.Graded(new Rule.NoneAllowed("visible pore"), Confidence.MEDIUM)
                 : new Rule.AnySize(THICK_PORES, Confidence.MEDIUM);
+    }
+
+    /** Slag open to the surface as porosity; what only covers, which the table does not name, is cleaned first. */
+    private static Rule slag(Length wall, Unit column) {
+        return new Rule.Noted(
+                new Rule.Graded(
+                        new Rule.SlagRemoved(isThin(wall, column) ? Optional.empty() : Optional.of(THICK_PORES)),
+                        Confidence.MEDIUM),
+                "slag open to the surface: as porosity; slag that covers: " + UNNAMED);
+    }
+
+    private static boolean isThin(Length wall, Unit column) {
+        return !wall.isOver(column.pick(in(3, 16), mm("5")));
     }
 
     private static Rule profile(Joint joint, Length wall, Unit column) {
@@ -195,7 +210,7 @@ public final class NormalServiceBook implements CriteriaBook {
     @Override
     public Citation citation(Criterion criterion, Joint joint) {
         return switch (criterion) {
-            case CRACK, FUSION, ROOT, UNDERCUT, POROSITY, PROFILE ->
+            case CRACK, FUSION, ROOT, UNDERCUT, POROSITY, PROFILE, SLAG ->
                 new Citation(DOCUMENT, "Table 341.3.2", Confidence.HIGH);
             case SIZE -> new Citation(DOCUMENT, "328.5.2", Confidence.MEDIUM);
             case MISALIGNMENT -> new Citation(DOCUMENT, "328.4.3", Confidence.MEDIUM);
@@ -211,6 +226,9 @@ public final class NormalServiceBook implements CriteriaBook {
                     "the table does not name it; what it makes (overlap, undercut, underfill, convexity) is recorded and judged as that",
                     Confidence.HIGH));
         }
+        if (what == IndicationKind.BASE_METAL_DAMAGE) {
+            return Optional.of(new NoLimit("Table 341.3.2", UNNAMED_DAMAGE, Confidence.HIGH));
+        }
         if (what == ReadValue.TOE_ANGLE) {
             return Optional.of(new NoLimit("Table 341.3.2", "the table names no angle at the toe", Confidence.MEDIUM));
         }
@@ -222,7 +240,8 @@ public final class NormalServiceBook implements CriteriaBook {
     @Override
     public List<String> notes(Joint joint) {
         List<String> notes = new ArrayList<>(LateCracking.note(joint).stream().toList());
-        notes.add("Craters, overlap, arc strikes, slag, spatter, length, drawing and readiness: " + UNNAMED + ".");
+        notes.add("Craters, overlap, arc strikes, slag that covers, spatter, length, drawing and readiness: " + UNNAMED
+                + ".");
         if (pores(joint.thinner().thickness(), joint.length().unit()) instanceof Rule.AnySize) {
             notes.add("Porosity: the code's table does not limit it; check the owner's specification.");
         }

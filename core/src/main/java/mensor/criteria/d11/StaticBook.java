@@ -86,6 +86,7 @@ public class StaticBook implements CriteriaBook {
             case SPATTER -> new Rule.SpatterTight();
             case ROOT -> root(joint, column);
             case MISALIGNMENT -> offset(joint, column);
+            case BASE_METAL -> baseMetal(column);
         };
     }
 
@@ -108,6 +109,7 @@ public class StaticBook implements CriteriaBook {
                 Optional.empty(),
                 StaticTables.meltThroughAdvice(column),
                 StaticTables.rootConcavityAdvice(column),
+                false,
                 Confidence.MEDIUM);
     }
 
@@ -139,22 +141,20 @@ public class StaticBook implements CriteriaBook {
         boolean partial =
                 joint.penetration().filter(Penetration.PARTIAL::equals).isPresent();
         if (!partial) {
-            return grooveProfile(
-                    joint, joint.thicker().thickness(), joint.thinner().thickness(), column);
+            return grooveProfile(joint, joint.thicker().thickness(), column);
         }
         if (joint.throat().isPresent()) {
-            return grooveProfile(joint, joint.throat().get(), joint.throat().get(), column);
+            return grooveProfile(joint, joint.throat().get(), column);
         }
         Length none = Length.zero(column);
-        Rule deep = grooveProfile(
-                joint, joint.thicker().thickness(), joint.thinner().thickness(), column);
-        Rule shallow = grooveProfile(joint, none, none, column);
+        Rule deep = grooveProfile(joint, joint.thicker().thickness(), column);
+        Rule shallow = grooveProfile(joint, none, column);
         return new Rule.EitherWay(
                 deep, shallow, "the throat is nearly as deep as the member", "give the throat that the drawing asks");
     }
 
-    /** @param thicker the thickness that counts for butts and outside corners; the other counts in all else */
-    private Rule grooveProfile(Joint joint, Length thicker, Length thinner, Unit column) {
+    /** @param thicker the thickness that counts */
+    private Rule grooveProfile(Joint joint, Length thicker, Unit column) {
         if (hasReinforcementLimit(joint)) {
             Length t = thicker;
             Length most = reinforcement(t, column);
@@ -171,7 +171,7 @@ public class StaticBook implements CriteriaBook {
         if (joint.connection() == Connection.LAP) {
             return new Rule.GrooveFace(Optional.empty(), Confidence.HIGH);
         }
-        return new Rule.GrooveFace(Optional.of(StaticTables.grooveConvexity(thinner, column)), Confidence.MEDIUM);
+        return new Rule.GrooveFace(Optional.of(StaticTables.grooveConvexity(thicker, column)), Confidence.MEDIUM);
     }
 
     Length reinforcement(Length t, Unit column) {
@@ -209,7 +209,12 @@ public class StaticBook implements CriteriaBook {
         return new Rule.Undercut(depths, StaticTables.undercutAccumulated(column), StaticTables.undercutWindow(column));
     }
 
-    private static Rule offset(Joint joint, Unit column) {
+    /** As for a flush face: the code's visual table does not name damage beside the weld. */
+    private static Rule baseMetal(Unit column) {
+        return new Rule.BaseMetal(StaticTables.flush(column), 20, Confidence.LOW);
+    }
+
+    Rule offset(Joint joint, Unit column) {
         Length tenth = joint.thinner().thickness().dividedBy(10);
         Length most = StaticTables.offsetMost(column);
         return new Rule.Offset(
@@ -239,7 +244,9 @@ public class StaticBook implements CriteriaBook {
         if (joint.isFillet() || joint.flush() || hasReinforcementLimit(joint)) {
             return Optional.empty();
         }
-        if (what == ReadValue.REINFORCEMENT || what == ReadValue.CONVEXITY && joint.connection() == Connection.LAP) {
+        boolean lapFace =
+                joint.connection() == Connection.LAP && (what == ReadValue.CONVEXITY || what == ReadValue.CONCAVITY);
+        if (what == ReadValue.REINFORCEMENT || lapFace) {
             return Optional.of(new NoLimit(
                     "7.23, Tables 7.8, 7.9 (5.23, 5.8, 5.9)",
                     ((ReadValue) what).words() + " of such a groove has no limit",

@@ -141,6 +141,11 @@ final class StaticTables {
         return u.pick(in(1, 8), mm("3"));
     }
 
+    /** Fit-up, pipe butts: a fifth of the wall, and this; so much only where welded from both sides. */
+    static Length pipeOffsetMost(Unit u) {
+        return u.pick(in(1, 4), mm("6"));
+    }
+
     /** Welder-test numbers, shown as advice only. */
     static Length meltThroughAdvice(Unit u) {
         return u.pick(in(1, 8), mm("3"));
@@ -169,7 +174,8 @@ final class StaticTables {
             Map.entry("slag", new Clause("7.29 (5.29)", Confidence.HIGH)),
             Map.entry("spatter", new Clause("7.29 (5.29)", Confidence.HIGH)),
             Map.entry("root", new Clause("Table 8.1 (6.1)", Confidence.HIGH)),
-            Map.entry("misalignment", new Clause("7.21 (5.21)", Confidence.HIGH)));
+            Map.entry("misalignment", new Clause("7.21 (5.21)", Confidence.HIGH)),
+            Map.entry("base-metal", new Clause("7.23, as for flush faces (5.23)", Confidence.LOW)));
 
     record Clause(String number, Confidence confidence) {}
 }

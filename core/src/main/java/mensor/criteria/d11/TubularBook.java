@@ -5,7 +5,9 @@ import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
 import mensor.criteria.Rule;
 import mensor.inspection.Criterion;
+import mensor.length.Length;
 import mensor.length.Unit;
+import mensor.weld.Connection;
 import mensor.weld.Joint;
 
 /** AWS D1.1/D1.1M, tubular connections: as statically loaded, but undercut and porosity as cyclically loaded, whatever the loads. */
@@ -47,8 +49,32 @@ public final class TubularBook extends CyclicBook {
         return root(undercut(joint, column, mensor.weld.Toe.ROOT), column);
     }
 
+    /** Pipe butts by their wall; over 1/8 in [3 mm] only where they are welded from both sides. */
     @Override
-    mensor.length.Length reinforcement(mensor.length.Length t, Unit column) {
+    Rule offset(Joint joint, Unit column) {
+        if (joint.connection() != Connection.PIPE_BUTT) {
+            return super.offset(joint, column);
+        }
+        Length most = StaticTables.pipeOffsetMost(column);
+        Length oneSide = StaticTables.offsetMost(column);
+        return new Rule.Graded(
+                Rule.either(
+                        joint.isWeldedFromBothSides(),
+                        pipeOffset(joint, most, ""),
+                        pipeOffset(joint, oneSide, ", welded from one side"),
+                        "the pipe is welded from both sides"),
+                Confidence.MEDIUM);
+    }
+
+    private static Rule pipeOffset(Joint joint, Length most, String how) {
+        Length wall = joint.thinner().thickness();
+        return new Rule.Offset(
+                wall.dividedBy(5).min(most).in(most.unit()),
+                "the lesser of 20% of " + wall.shownWithUnit() + " and " + most.shownWithUnit() + how);
+    }
+
+    @Override
+    Length reinforcement(Length t, Unit column) {
         return StaticTables.reinforcement(t, column);
     }
 
@@ -58,7 +84,7 @@ public final class TubularBook extends CyclicBook {
         return switch (criterion) {
             case READINESS, CRACK, FUSION, CRATER, PROFILE, SIZE, LENGTH, UNDERCUT, POROSITY, ROOT ->
                 new Citation(c.document(), "Table 10.15 (9.16)", Confidence.LOW);
-            case OVERLAP, AS_DRAWN, ARC_STRIKE, SLAG, SPATTER, MISALIGNMENT -> c;
+            case OVERLAP, AS_DRAWN, ARC_STRIKE, SLAG, SPATTER, MISALIGNMENT, BASE_METAL -> c;
         };
     }
 }

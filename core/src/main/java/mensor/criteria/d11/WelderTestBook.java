@@ -63,6 +63,7 @@ public final class WelderTestBook extends StaticBook {
                 Optional.of(concavity),
                 meltThrough,
                 concavity,
+                true,
                 Confidence.MEDIUM);
     }
 

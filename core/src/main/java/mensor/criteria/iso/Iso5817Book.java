@@ -6,7 +6,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import mensor.criteria.Bound;
 import mensor.criteria.Citation;
 import mensor.criteria.Confidence;
@@ -32,6 +31,7 @@ import mensor.weld.Toe;
 /** ISO 5817:2014, one quality level: what its Table 1 says of the surface of a weld, clause by clause. */
 public final class Iso5817Book implements CriteriaBook {
     private static final String DOCUMENT = "ISO 5817:2014";
+    private static final String UNNAMED_DAMAGE = "the table does not name damage of the base metal beside the weld";
     private static final Confidence SURE = Confidence.HIGH;
     private final Level level;
 
@@ -84,11 +84,12 @@ public final class Iso5817Book implements CriteriaBook {
             case AS_DRAWN -> new Rule.NoneAllowed("departure from the drawing");
             case UNDERCUT -> undercut(joint);
             case POROSITY -> pores(joint, t);
-            case ARC_STRIKE -> new Rule.ArcStrikeDressed(strayArcChecks());
+            case ARC_STRIKE -> strayArcs();
             case SLAG -> new Rule.SlagRemoved();
             case SPATTER -> new Rule.SpatterTight();
             case ROOT -> root(joint, t);
             case MISALIGNMENT -> misalignment(joint, t);
+            case BASE_METAL -> new Rule.AnySize(UNNAMED_DAMAGE, SURE);
         };
     }
 
@@ -109,6 +110,10 @@ public final class Iso5817Book implements CriteriaBook {
         parts.add(part(
                 "1.14",
                 Rule.AtMost.of(Measure.UNDERFILL, Iso5817Tables.underfill(level, t), Iso5817Tables.SHORT, SURE)));
+        if (level != Level.D) {
+            Rule none = new Rule.NoneAllowed("poor restart", Optional.of(IndicationKind.POOR_RESTART));
+            parts.add(part("1.19", new Rule.Graded(none, Confidence.MEDIUM)));
+        }
         return new Rule.AllOf(parts);
     }
 
@@ -152,8 +157,11 @@ public final class Iso5817Book implements CriteriaBook {
                         "give the throat that the drawing asks"));
     }
 
-    private Set<CheckMethod> strayArcChecks() {
-        return level == Level.D ? Set.of() : EnumSet.of(CheckMethod.MT, CheckMethod.PT);
+    /** Level D permits one where the parent metal is unaffected: ground or checked tells. */
+    private Rule strayArcs() {
+        return level == Level.D
+                ? new Rule.Graded(new Rule.ArcStrikeDressed(EnumSet.allOf(CheckMethod.class), true), Confidence.MEDIUM)
+                : new Rule.ArcStrikeDressed(EnumSet.of(CheckMethod.MT, CheckMethod.PT));
     }
 
     /** The table's allowance for a root that is not through is of butts welded from one side; elsewhere none is allowed. */
@@ -192,7 +200,7 @@ public final class Iso5817Book implements CriteriaBook {
             case FUSION -> "1.5";
             case CRATER -> "1.4";
             case OVERLAP -> "1.13";
-            case PROFILE -> joint.isFillet() ? "1.10, 1.12, 1.14, 1.16" : "1.9, 1.12, 1.14";
+            case PROFILE -> joint.isFillet() ? "1.10, 1.12, 1.14, 1.16, 1.19" : "1.9, 1.12, 1.14, 1.19";
             case SIZE -> "1.20, 1.21, 3.2";
             case UNDERCUT -> "1.7";
             case POROSITY -> "1.3";
@@ -200,7 +208,7 @@ public final class Iso5817Book implements CriteriaBook {
             case SPATTER -> "1.23";
             case ROOT -> "1.6, 1.8, 1.11, 1.15, 1.17";
             case MISALIGNMENT -> "3.1";
-            case READINESS, LENGTH, AS_DRAWN, SLAG -> "";
+            case READINESS, LENGTH, AS_DRAWN, SLAG, BASE_METAL -> "";
         };
         return rows.isEmpty()
                 ? new Citation("common practice", "the table does not name it", SURE)
@@ -210,7 +218,10 @@ public final class Iso5817Book implements CriteriaBook {
     /** Every row of the table has a limit for what it names. */
     @Override
     public Optional<NoLimit> noLimit(Judgeable what, Joint joint) {
-        if (what == IndicationKind.POOR_RESTART) {
+        if (what == IndicationKind.BASE_METAL_DAMAGE) {
+            return Optional.of(new NoLimit("Table 1", UNNAMED_DAMAGE, SURE));
+        }
+        if (what == IndicationKind.POOR_RESTART && level == Level.D) {
             return Optional.of(new NoLimit(
                     "Table 1, 1.19",
                     "permitted; what it makes (undercut, underfill, a pore) is judged as that",
