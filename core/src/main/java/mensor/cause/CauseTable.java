@@ -10,6 +10,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import mensor.weld.Named;
 import mensor.weld.Sign;
@@ -18,23 +19,45 @@ import mensor.weld.Sign;
 final class CauseTable {
     private static final CauseTable SHOP = read("causes.md");
 
-    /** What a row's cause needs, for the rulings: a weave, a place at a start or a stop, more than one pass. */
+    /** What a row speaks of, for the rulings and to tell two rows of one cause apart. */
     enum How implements Named {
+        /** Needs a weave. */
         WEAVE,
+        /** Lies at a start or a stop. */
         ENDS,
+        /** Needs more than one pass. */
         PASSES,
+        /** Needs vertical down. */
+        DOWN,
+        /** Needs a low-hydrogen rod. */
+        LOW_HYDROGEN,
+        /** The gap too wide, or the land too thin. */
+        WIDE,
+        /** The gap too tight, or the land too thick. */
+        TIGHT,
+        PREHEAT,
+        /** The rod, or the number of passes, is wrong for the size. */
+        ROD,
         ANY;
 
         @Override
         public String id() {
-            return this == ANY ? "" : name().toLowerCase(java.util.Locale.ROOT);
+            return this == ANY ? "" : name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
         }
     }
 
     record Row(CauseClass cause, How how, String name, String check, String change) {}
 
-    /** What something speaks for (over zero) or against; the weight is a logarithm of odds. */
-    record Weight(CauseClass cause, double weight) {}
+    /**
+     * What something speaks for (over zero) or against; the weight is a logarithm of odds.
+     *
+     * @param how the one row of the cause that it speaks of; empty for all of them
+     */
+    record Weight(CauseClass cause, Optional<How> how, double weight) {
+        boolean speaksOf(Row row) {
+            return cause == row.cause() && how.map(h -> h == row.how()).orElse(true);
+        }
+    }
 
     private record SignRow(String words, List<Weight> weights) {}
 
@@ -148,10 +171,18 @@ final class CauseTable {
     private static List<Weight> weights(String cell) {
         return Stream.of(cell.split(","))
                 .map(String::strip)
-                .map(w -> new Weight(
-                        word(CauseClass.class, w.substring(0, w.indexOf(' '))),
-                        Double.parseDouble(w.substring(w.indexOf(' ') + 1))))
+                .map(CauseTable::weight)
                 .toList();
+    }
+
+    /** {@code fit-up 1.5}, or of one row alone {@code fit-up/wide 1.5}. */
+    private static Weight weight(String text) {
+        String[] parts = text.split(" ");
+        String[] of = parts[0].split("/");
+        return new Weight(
+                word(CauseClass.class, of[0]),
+                of.length > 1 ? Optional.of(word(How.class, of[1])) : Optional.empty(),
+                Double.parseDouble(parts[1]));
     }
 
     private static <E extends Enum<E> & Named> E word(Class<E> type, String id) {

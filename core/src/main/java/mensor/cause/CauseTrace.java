@@ -1,5 +1,6 @@
 package mensor.cause;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -37,6 +38,24 @@ public record CauseTrace(
 
     /** The one check that would settle most, and between what. */
     public record NextCheck(String ask, Sign sign, String settles) {}
+
+    /** The same with another thing to change for the cause that leads. */
+    CauseTrace withLeadingChange(OneChange change) {
+        List<Cause> other = new ArrayList<>(causes);
+        Cause c = causes.get(0);
+        other.set(
+                0,
+                new Cause(
+                        c.cause(),
+                        c.name(),
+                        c.standing(),
+                        c.speaksFor(),
+                        c.speaksAgainst(),
+                        c.check(),
+                        change,
+                        c.prevention()));
+        return new CauseTrace(indication, reading, kind, situation, List.copyOf(other), ruledOut, next, doubt);
+    }
 
     /** The cause that leads; empty where all are ruled out. */
     public Optional<Cause> leading() {

@@ -2,11 +2,15 @@ package mensor.cause;
 
 import static mensor.cause.Fact.*;
 
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import mensor.inspection.Face;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
@@ -18,32 +22,38 @@ import mensor.length.Unit;
 import mensor.weld.ArcForceUse;
 import mensor.weld.ArcLength;
 import mensor.weld.Gap;
+import mensor.weld.Groove;
 import mensor.weld.Joint;
 import mensor.weld.MinimumPreheat;
 import mensor.weld.Pass;
 import mensor.weld.PassAmps;
+import mensor.weld.PassLimits;
 import mensor.weld.Polarity;
 import mensor.weld.Position;
 import mensor.weld.Progression;
 import mensor.weld.Range;
+import mensor.weld.RodClass;
 import mensor.weld.RodClock;
 import mensor.weld.RodTable;
 import mensor.weld.Sign;
+import mensor.weld.Steel;
 import mensor.weld.Technique;
 import mensor.weld.Toe;
 import mensor.weld.WeldingRecord;
 
 /** Gathers what the inspection, the joint and the record tell of one defect, and what they rule out. */
 final class FactCollection {
-    private static final double LEAST_PREHEAT_F = 50;
     /** So many like places are a habit. */
     private static final int REPEATED_FROM = 3;
+
+    private static final int MOST_RODS = 1000;
 
     private final Inspection inspection;
     private final Joint joint;
     private final WeldingRecord record;
     private final Surroundings around;
     private final List<Pass> measured;
+    private final Optional<GapRead> gap;
 
     FactCollection(Inspection inspection, Surroundings around) {
         this.inspection = inspection;
@@ -51,6 +61,7 @@ final class FactCollection {
         this.record = inspection.welding();
         this.around = around;
         this.measured = evidently(record.passes());
+        this.gap = gapAsFitted();
     }
 
     private static List<Pass> evidently(List<Pass> passes) {
@@ -72,8 +83,8 @@ final class FactCollection {
                 .ifPresent(
                         s -> evidence.tell(
                                 BLOWN,
-                                "spatter to one side, near the weld's end, on direct current: together they speak for arc blow"));
-        joint(evidence);
+                                "spatter to one side, toward the weld's end, on direct current: together they speak for arc blow"));
+        joint(evidence, situation);
         record(evidence, span);
         around.remarks().stream()
                 .filter(r -> r.where().isEmpty()
@@ -85,7 +96,7 @@ final class FactCollection {
             if (!t.trouble().equals(situation.trouble())) {
                 continue;
             }
-            evidence.add(
+            evidence.tried(
                     t.cause(),
                     CauseTable.constant(t.better() ? "tried-better" : "tried-no-better"),
                     t.better(),
@@ -94,28 +105,62 @@ final class FactCollection {
         return evidence;
     }
 
-    /** What cannot be the cause, and why. */
-    Map<CauseClass, String> ruledOut(Situation situation) {
-        Map<CauseClass, String> ruledOut = new EnumMap<>(CauseClass.class);
-        boolean stringers = !measured.isEmpty()
-                && measured.stream()
-                        .allMatch(p ->
-                                p.technique().filter(Technique.STRINGER::equals).isPresent());
+    /** What cannot be the cause, and why: what contradicts the record. */
+    Map<CauseTable.Row, String> ruledOut(Situation situation) {
+        Map<CauseTable.Row, String> ruledOut = new LinkedHashMap<>();
         for (CauseTable.Row row : CauseTable.rows(situation)) {
-            if (row.how() == CauseTable.How.WEAVE && stringers) {
-                ruledOut.put(row.cause(), "stringer beads are recorded: there is no weave");
-            }
-            if (row.how() == CauseTable.How.PASSES && measured.size() == 1) {
-                ruledOut.put(row.cause(), "a single pass has no slag and no valley between passes");
-            }
-        }
-        if (flat() && measured.stream().noneMatch(p -> p.arcForce().isPresent())) {
-            ruledOut.put(
-                    CauseClass.ARC_FORCE,
-                    "arc force matters where the weld is not flat; this is position "
-                            + joint.position().orElseThrow().id());
+            contradiction(row).ifPresent(why -> ruledOut.put(row, why));
         }
         return ruledOut;
+    }
+
+    private Optional<String> contradiction(CauseTable.Row row) {
+        Optional<String> byHow = switch (row.how()) {
+            case WEAVE -> when(hasStringersOnly(), "stringer beads are recorded: there is no weave");
+            case PASSES -> when(measured.size() == 1, "a single pass has no slag and no valley between passes");
+            case DOWN ->
+                when(
+                        all(p -> p.progression().filter(Progression.UP::equals).isPresent()),
+                        "vertical up is recorded: nobody went down");
+            case LOW_HYDROGEN ->
+                when(
+                        all(p -> p.electrode()
+                                .flatMap(RodTable::isLowHydrogen)
+                                .filter(low -> !low)
+                                .isPresent()),
+                        "no low-hydrogen rod is recorded");
+            case WIDE -> gap.filter(g -> g.sense() == GapSense.TIGHT).map(g -> g.words() + ": not too wide");
+            case TIGHT -> gap.filter(g -> g.sense() == GapSense.WIDE).map(g -> g.words() + ": not too tight");
+            case ENDS, PREHEAT, ROD, ANY -> Optional.empty();
+        };
+        return switch (row.cause()) {
+            case POLARITY ->
+                byHow.or(() -> when(
+                        all(p -> RodTable.runsOn(p.electrode(), p.polarity()).orElse(false)),
+                        "the polarity recorded is right for the rod"));
+            case ARC_FORCE ->
+                byHow.or(() -> when(
+                        flat() && measured.stream().noneMatch(p -> p.arcForce().isPresent()),
+                        "arc force matters where the weld is not flat; this is position "
+                                + joint.position().map(Position::id).orElse("")));
+            default -> byHow;
+        };
+    }
+
+    private static Optional<String> when(boolean so, String why) {
+        return so ? Optional.of(why) : Optional.empty();
+    }
+
+    private boolean all(Predicate<Pass> so) {
+        return !measured.isEmpty() && measured.stream().allMatch(so);
+    }
+
+    boolean hasStringersOnly() {
+        return all(p -> p.technique().filter(Technique.STRINGER::equals).isPresent());
+    }
+
+    boolean isSinglePass() {
+        return measured.size() == 1;
     }
 
     /** Causes that never lead: with alternating current the arc is hardly blown. */
@@ -138,13 +183,18 @@ final class FactCollection {
         return joint.position().filter(p -> p == one || p == other).isPresent();
     }
 
-    /** The toe that lies higher, where the position tells: sections are drawn with the first member upright. */
+    /** The toe that lies higher, where one does and somebody said which. */
     Optional<Toe> upperToe() {
-        return joint.position().map(p -> switch (p) {
-            case HORIZONTAL_FILLET -> Toe.A;
-            case OVERHEAD_FILLET -> Toe.B;
-            default -> null;
-        });
+        return liesOnItsSide() ? joint.upper() : Optional.empty();
+    }
+
+    /** Whether one toe lies above the other. */
+    boolean liesOnItsSide() {
+        return joint.position()
+                .filter(p -> p == Position.HORIZONTAL_FILLET
+                        || p == Position.OVERHEAD_FILLET
+                        || p == Position.HORIZONTAL_GROOVE)
+                .isPresent();
     }
 
     /** Wholly within an inch of an end of an open weld. */
@@ -155,34 +205,61 @@ final class FactCollection {
                         || !span.from().isUnder(joint.length().minus(inch)));
     }
 
-    /** What arc blow leaves together: spatter to one side near an end, on direct current and on no other. */
+    /** Reaches into the last 4 in [100 mm] before an end of an open weld, where an arc is blown. */
+    private boolean reachesAnEnd(Span span) {
+        Length zone = inspection.units().pick(Length.inches(4), Length.millimetres("100"));
+        return !joint.closed()
+                && (!span.from().isOver(zone)
+                        || !span.to().isUnder(joint.length().minus(zone)));
+    }
+
+    /** What arc blow leaves together: spatter to one side at an end, on direct current and on no other. */
     private boolean isBlown(Span span) {
         boolean direct = measured.stream()
                         .anyMatch(
                                 p -> p.polarity().filter(x -> x != Polarity.AC).isPresent())
                 && measured.stream()
                         .noneMatch(p -> p.polarity().filter(Polarity.AC::equals).isPresent());
-        return direct && atTheEnd(span) && record.signs().contains(Sign.ONE_SIDED_SPATTER);
+        return direct
+                && reachesAnEnd(span)
+                && !isLongAlong(span)
+                && record.signs().contains(Sign.ONE_SIDED_SPATTER);
+    }
+
+    private boolean isLongAlong(Span span) {
+        return !span.wraps() && span.extent().isOver(joint.weldedLength().dividedBy(2));
     }
 
     /** At a place where a rod was begun or ended. */
     boolean atAStartOrStop(Span span) {
         Length near = inspection.units().pick(Length.inches(1, 2), Length.millimetres("12"));
-        return around.startsAndStops().stream()
+        return Stream.concat(around.startsAndStops().stream(), runStarts().stream())
                 .anyMatch(p -> !span.distanceTo(p).isOver(near));
+    }
+
+    /** Where rods were begun, told from how far each went; of several passes nobody knows whose start lies on top. */
+    private List<Length> runStarts() {
+        Optional<Length> run = isSinglePass() ? measured.get(0).runLength() : Optional.empty();
+        List<Length> starts = new ArrayList<>();
+        for (Length at = Length.zero(joint.length().unit());
+                run.filter(Length::isPositive).isPresent() && at.isUnder(joint.length());
+                at = at.plus(run.get())) {
+            starts.add(at);
+        }
+        return starts.size() > MOST_RODS ? List.of() : starts;
     }
 
     private void place(Evidence evidence, Span span) {
         String at = span.shown();
         if (atTheEnd(span)) {
             evidence.tell(AT_THE_END, "within an inch of the weld's end (" + at + ")");
-        } else {
+        } else if (!reachesAnEnd(span) || isLongAlong(span)) {
             evidence.tell(MID_LENGTH, "in mid length (" + at + "), where arc blow is weak");
         }
         if (atAStartOrStop(span)) {
             evidence.tell(AT_A_START_OR_STOP, "a rod was begun or ended there (" + at + ")");
         }
-        if (!span.wraps() && span.extent().isOver(joint.weldedLength().dividedBy(2))) {
+        if (isLongAlong(span)) {
             evidence.tell(LONG_ALONG, "steady along more than half of the weld");
         }
         for (Gap gap : joint.gaps()) {
@@ -257,6 +334,7 @@ final class FactCollection {
             return;
         }
         Length less = s.legA().get().min(s.legB().get());
+        Length more = s.legA().get().max(s.legB().get());
         String legs =
                 "legs " + s.legA().get().shown() + " and " + s.legB().get().shown() + " at " + s.at().shown()
                         + " where " + size.get().shown() + " is drawn";
@@ -266,6 +344,9 @@ final class FactCollection {
         }
         if (!less.isUnder(size.get())) {
             evidence.tell(LEGS_GOOD, legs);
+        }
+        if (more.minus(less).isOver(little)) {
+            evidence.tell(LEGS_UNEQUAL, legs + ": one member had more of the rod");
         }
         if (situation == Situation.UNEQUAL_LEGS) {
             Toe shorter = s.legA().get().isUnder(s.legB().get()) ? Toe.A : Toe.B;
@@ -284,19 +365,97 @@ final class FactCollection {
                         s -> span.map(p -> p.distanceTo(s.at())).orElse(Length.zero(s.at().unit()))));
     }
 
-    private void joint(Evidence evidence) {
+    private void joint(Evidence evidence, Situation situation) {
         Length thick = inspection.units().pick(Length.inches(1), Length.millimetres("25"));
         Length most = joint.thicker().thickness();
         if (!most.isUnder(thick)) {
             evidence.tell(THICK, "the thicker part is " + most.shownWithUnit());
         }
+        gap.ifPresent(g -> evidence.tell(g.sense() == GapSense.WIDE ? GAP_WIDE : GAP_TIGHT, g.words()));
+        if (situation == Situation.NOT_WRAPPED) {
+            evidence.tell(RETURN_MISSING, "the weld ends at the corner");
+        }
+        passesForSize().ifPresent(words -> evidence.tell(ONE_PASS, words));
+    }
+
+    private enum GapSense {
+        WIDE,
+        TIGHT
+    }
+
+    private record GapRead(GapSense sense, String words) {}
+
+    /**
+     * The root opening as fitted against the one drawn; where none is drawn, against what an open root usually has, 1/16 to
+     * 5/32 in [1.5 to 4 mm] (common practice, no source). A fillet is drawn without one.
+     */
+    private Optional<GapRead> gapAsFitted() {
+        if (joint.rootOpening().isEmpty() || joint.isFillet()) {
+            return Optional.empty();
+        }
+        Unit unit = inspection.units();
+        Length read = joint.rootOpening().get();
+        Optional<Length> drawn = joint.groove().flatMap(Groove::rootOpening);
+        Length most = drawn.orElse(unit.pick(Length.inches(5, 32), Length.millimetres("4")));
+        Length least = drawn.orElse(unit.pick(Length.inches(1, 16), Length.millimetres("1.5")));
+        String words = "the gap was read " + read.shownWithUnit()
+                + drawn.map(d -> " where " + d.shown() + " is drawn").orElse("");
+        if (read.isOver(most)) {
+            return Optional.of(new GapRead(GapSense.WIDE, words));
+        }
+        return read.isUnder(least) ? Optional.of(new GapRead(GapSense.TIGHT, words)) : Optional.empty();
+    }
+
+    /** That one pass was laid where the size wants several. */
+    private Optional<String> passesForSize() {
+        if (!isSinglePass() || !record.passes().equals(measured)) {
+            return Optional.empty();
+        }
+        Unit unit = inspection.units();
+        Length most = joint.position()
+                .map(p -> PassLimits.singlePass(p, unit))
+                .orElse(unit.pick(Length.inches(1, 2), Length.millimetres("12")));
+        Length wanted = joint.isFillet()
+                ? joint.size().orElse(most)
+                : joint.throat().orElse(joint.thinner().thickness());
+        return wanted.isOver(most)
+                ? Optional.of("one pass is recorded for " + wanted.shownWithUnit() + "; one pass lays at most "
+                        + most.shownWithUnit() + " here")
+                : Optional.empty();
+    }
+
+    /** A rod that lays more than the weld can take, or is thicker than the position lets it be. */
+    private void rodSize(Evidence evidence, Pass p) {
+        if (p.diameter().isEmpty()) {
+            return;
+        }
+        Unit unit = inspection.units();
+        Length rod = p.diameter().get();
+        boolean lowHydrogen = isLowHydrogen(p);
+        joint.position()
+                .flatMap(at -> PassLimits.rod(at, lowHydrogen, unit))
+                .filter(most -> rod.isOver(most) && !RodTable.isCalled(rod, most))
+                .ifPresent(most -> evidence.tell(
+                        ROD_TOO_BIG,
+                        PassAmps.rod(p) + " in position "
+                                + joint.position().orElseThrow().id() + ": at most " + most.shownWithUnit()));
+        joint.size()
+                .filter(size -> joint.isFillet() && RodTable.isTooBigFor(rod, size))
+                .ifPresent(size -> evidence.tell(
+                        ROD_TOO_BIG,
+                        PassAmps.rod(p) + " on a " + size.shown()
+                                + " fillet: its bead is more than the toes can take"));
     }
 
     private void record(Evidence evidence, Optional<Span> span) {
         PassesAtPlace here = new PassesAtPlace(
                 around.changes(), w -> span.map(s -> touches(w, s)).orElse(false));
-        List<Pass> passes = evidently(here.of(record.passes()));
+        List<Pass> asRun = here.of(record.passes());
+        List<Pass> passes = evidently(asRun);
         passes.forEach(p -> pass(evidence, p));
+        if (!flat()) {
+            arcForceKept(evidence, record.passes(), asRun);
+        }
         amps(evidence, passes);
         if (measured.size() > 1) {
             evidence.tell(MANY_PASSES, measured.size() + " passes are recorded");
@@ -312,29 +471,47 @@ final class FactCollection {
                 .ifPresent(removed -> evidence.tell(
                         removed ? SCALE_REMOVED : SCALE_LEFT,
                         "the mill scale is recorded as " + (removed ? "removed" : "left on")));
-        record.electrodeExposureHours()
-                .ifPresent(h -> evidence.tell(
-                        h > RodClock.E70_HOURS ? RODS_OUT_TOO_LONG : RODS_IN_TIME,
-                        "the rods were out " + Range.plain(h) + " h; " + Range.plain(RodClock.E70_HOURS)
-                                + " h for E70 low-hydrogen rods"));
+        record.electrodeExposureHours().ifPresent(h -> exposure(evidence, passes, h));
         preheat(evidence);
     }
 
+    /** By the class of each rod that was out; a coating that is not low-hydrogen has no such clock. */
+    private static void exposure(Evidence evidence, List<Pass> passes, double hours) {
+        passes.stream().flatMap(p -> p.electrode().stream()).distinct().forEach(rod -> {
+            Optional<RodClass> known = RodClass.of(rod);
+            Optional<Duration> limit = known.flatMap(RodClass::exposure);
+            if (limit.isEmpty()) {
+                return;
+            }
+            double most = known.flatMap(RodClass::exposureAtMost).orElseThrow().toMinutes() / 60.0;
+            String words = "the rods were out " + Range.plain(hours) + " h; " + RodClock.shown(limit.get())
+                    + " is the most for " + rod;
+            if (hours > most) {
+                evidence.tell(RODS_OUT_TOO_LONG, words);
+            } else if (hours <= limit.get().toMinutes() / 60.0) {
+                evidence.tell(RODS_IN_TIME, words);
+            }
+        });
+    }
+
+    /** Against the least of the steel's group; a steel that is not known has none. */
     private void preheat(Evidence evidence) {
         if (record.preheatF().isEmpty()) {
             return;
         }
         double read = record.preheatF().getAsDouble();
-        boolean lowHydrogen = measured.stream().allMatch(FactCollection::isLowHydrogen);
-        double least = MinimumPreheat.of(
-                        around.steel(), lowHydrogen, joint.thicker().thickness())
-                .map(m -> (double) m.fahrenheit())
-                .orElse(LEAST_PREHEAT_F);
-        if (read < least) {
-            evidence.tell(
-                    PREHEAT_LOW,
-                    "preheat " + Range.plain(read) + " °F; at least " + Range.plain(least) + " °F for this thickness");
-        }
+        boolean lowHydrogen = measured.stream()
+                .noneMatch(p -> p.electrode()
+                        .flatMap(RodTable::isLowHydrogen)
+                        .filter(low -> !low)
+                        .isPresent());
+        Steel steel = joint.steel() == Steel.UNKNOWN ? around.steel() : joint.steel();
+        MinimumPreheat.of(steel, lowHydrogen, joint.thicker().thickness())
+                .filter(m -> read < m.fahrenheit())
+                .ifPresent(m -> evidence.tell(
+                        PREHEAT_LOW,
+                        "preheat " + Range.plain(read) + " °F; at least " + m.shown()
+                                + " for this steel and thickness"));
     }
 
     private static boolean isLowHydrogen(Pass p) {
@@ -345,12 +522,12 @@ final class FactCollection {
         p.polarity()
                 .ifPresent(pole -> evidence.tell(
                         pole == Polarity.AC ? AC : DC, (pole == Polarity.AC ? "AC" : pole.id()) + " is recorded"));
-        if (isLowHydrogen(p) && p.polarity().isPresent()) {
-            boolean wrong = p.polarity().get() == Polarity.DCEN;
-            evidence.tell(
-                    wrong ? LOW_HYDROGEN_ON_DCEN : POLARITY_RIGHT,
-                    p.electrode().orElseThrow() + " on " + p.polarity().get().id());
-        }
+        RodTable.runsOn(p.electrode(), p.polarity())
+                .ifPresent(right -> evidence.tell(
+                        right ? POLARITY_RIGHT : isLowHydrogen(p) ? LOW_HYDROGEN_ON_DCEN : WRONG_POLE,
+                        p.electrode().orElseThrow() + " on "
+                                + p.polarity().orElseThrow().id()));
+        rodSize(evidence, p);
         if (p.technique().filter(Technique.WEAVE::equals).isPresent()) {
             evidence.tell(WEAVE, "a weave is recorded");
         }
@@ -371,13 +548,33 @@ final class FactCollection {
         }
     }
 
-    private static void arcForce(Evidence evidence, Pass p, double force) {
-        ArcForceUse use = ArcForceUse.of(p.electrode());
+    private void arcForce(Evidence evidence, Pass p, double force) {
+        ArcForceUse use = ArcForceUse.of(p.electrode(), p.kind());
         String words = "arc force " + Range.plain(force) + " % of the machine's scale; " + use.words();
         if (force > use.much()) {
             evidence.tell(ARC_FORCE_HIGH, words);
         } else if (force <= use.little()) {
             evidence.tell(ARC_FORCE_LOW, words);
+        }
+    }
+
+    /** The amps were turned down within a pass and its arc force was left where it digs. */
+    private void arcForceKept(Evidence evidence, List<Pass> asSet, List<Pass> here) {
+        for (int i = 0; i < asSet.size(); i++) {
+            Pass before = asSet.get(i);
+            Pass after = here.get(i);
+            boolean turnedDown = before.amps().isPresent()
+                    && after.amps().isPresent()
+                    && after.amps().getAsDouble() < before.amps().getAsDouble();
+            double much = ArcForceUse.of(after.electrode(), after.kind()).much();
+            if (turnedDown && after.arcForce().orElse(0) > much && !after.planned()) {
+                evidence.tell(
+                        ARC_FORCE_KEPT,
+                        "the amps were turned down from "
+                                + Range.plain(before.amps().getAsDouble()) + " to "
+                                + Range.plain(after.amps().getAsDouble()) + " A and the arc force was left at "
+                                + Range.plain(after.arcForce().getAsDouble()) + " %");
+            }
         }
     }
 
@@ -395,7 +592,8 @@ final class FactCollection {
                 .toList();
         amps.stream().filter(PassAmps::isOver).forEach(a -> evidence.tell(AMPS_OVER, a.line()));
         amps.stream().filter(PassAmps::isUnder).forEach(a -> evidence.tell(AMPS_UNDER, a.line()));
-        if (amps.isEmpty() || amps.stream().anyMatch(a -> a.isOver() || a.isUnder())) {
+        amps.stream().filter(PassAmps::isPerhapsLow).forEach(a -> evidence.tell(AMPS_PERHAPS_LOW, a.line()));
+        if (amps.isEmpty() || amps.stream().anyMatch(a -> a.isOver() || a.isUnder() || a.isPerhapsLow())) {
             return;
         }
         boolean upper = amps.stream().anyMatch(PassAmps::isUpperHalf);

@@ -1,8 +1,7 @@
 package mensor.cause;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,27 +14,38 @@ import mensor.weld.Sign;
 final class Ranking {
     private final List<CauseTable.Row> rows;
     private final double[] share; // of each row; the last is "other"
-    private final Map<CauseClass, String> ruledOut;
+    private final Map<CauseTable.Row, String> ruledOut = new LinkedHashMap<>();
+    private final Map<CauseTable.Row, Standing> standings = new LinkedHashMap<>();
 
-    /** @param neverFirst causes that cannot lead whatever speaks for them */
-    Ranking(Situation situation, Evidence evidence, Map<CauseClass, String> ruledOut, List<CauseClass> neverFirst) {
+    /**
+     * @param ruledOut the rows that cannot be the cause, and why
+     * @param neverFirst causes that cannot lead whatever speaks for them
+     */
+    Ranking(Situation situation, Evidence evidence, Map<CauseTable.Row, String> ruledOut, List<CauseClass> neverFirst) {
         this.rows = CauseTable.rows(situation);
-        this.ruledOut = new EnumMap<>(CauseClass.class);
-        rows.stream()
-                .map(CauseTable.Row::cause)
-                .filter(ruledOut::containsKey)
-                .forEach(c -> this.ruledOut.put(c, ruledOut.get(c)));
+        rows.stream().filter(ruledOut::containsKey).forEach(r -> this.ruledOut.put(r, ruledOut.get(r)));
         double[] odds = new double[rows.size() + 1];
         for (int i = 0; i < rows.size(); i++) {
-            CauseClass c = rows.get(i).cause();
+            CauseTable.Row r = rows.get(i);
             odds[i] =
-                    this.ruledOut.containsKey(c) ? 0 : Math.exp(-CauseTable.constant("order") * i + evidence.weight(c));
+                    this.ruledOut.containsKey(r) ? 0 : Math.exp(-CauseTable.constant("order") * i + evidence.weight(r));
         }
         odds[rows.size()] = Math.exp(CauseTable.constant("other"));
         for (CauseClass c : neverFirst) {
             heldBack(odds, c);
         }
         this.share = shared(odds);
+        for (int i = 0; i < rows.size(); i++) {
+            CauseTable.Row r = rows.get(i);
+            standings.put(
+                    r,
+                    neverFirst.contains(r.cause())
+                            ? Standing.UNLIKELY
+                            : Standing.of(
+                                    share[i],
+                                    evidence.factsFor(r),
+                                    evidence.speaksAgainst(r).size()));
+        }
     }
 
     private void heldBack(double[] odds, CauseClass cause) {
@@ -64,28 +74,23 @@ final class Ranking {
         return share;
     }
 
-    /** The rows that are not ruled out, the leading one first. */
+    /** The rows that are not ruled out, the leading one first: by their standing, then by their share. */
     List<CauseTable.Row> order() {
-        List<Integer> order = new ArrayList<>();
-        for (int i = 0; i < rows.size(); i++) {
-            if (!ruledOut.containsKey(rows.get(i).cause())) {
-                order.add(i);
-            }
-        }
-        order.sort(Comparator.comparingDouble(i -> -share[i]));
-        return order.stream().map(rows::get).toList();
+        return rows.stream()
+                .filter(r -> !ruledOut.containsKey(r))
+                .sorted(Comparator.comparing(this::standing).thenComparingDouble(r -> -share(r)))
+                .toList();
     }
 
-    double share(CauseClass cause) {
-        for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i).cause() == cause) {
-                return share[i];
-            }
-        }
-        return 0;
+    Standing standing(CauseTable.Row row) {
+        return standings.get(row);
     }
 
-    Map<CauseClass, String> ruledOut() {
+    double share(CauseTable.Row row) {
+        return share[rows.indexOf(row)];
+    }
+
+    Map<CauseTable.Row, String> ruledOut() {
         return ruledOut;
     }
 
@@ -112,7 +117,7 @@ final class Ranking {
         double[] no = new double[share.length];
         double pYes = 0;
         for (int i = 0; i < share.length; i++) {
-            double likely = i < rows.size() ? likely(sign, rows.get(i).cause()) : CauseTable.constant("by-chance");
+            double likely = i < rows.size() ? likely(sign, rows.get(i)) : CauseTable.constant("by-chance");
             yes[i] = share[i] * likely;
             no[i] = share[i] * (1 - likely);
             pYes += yes[i];
@@ -125,10 +130,10 @@ final class Ranking {
     }
 
     /** How often the sign is seen where this is the cause. */
-    private static double likely(Sign sign, CauseClass cause) {
+    private static double likely(Sign sign, CauseTable.Row row) {
         double chance = CauseTable.constant("by-chance");
         return CauseTable.weights(sign).stream()
-                .filter(w -> w.cause() == cause)
+                .filter(w -> w.speaksOf(row))
                 .findFirst()
                 .map(w -> Math.min(0.95, chance * Math.exp(w.weight())))
                 .orElse(chance);

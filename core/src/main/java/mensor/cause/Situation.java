@@ -21,17 +21,22 @@ public enum Situation implements Named {
     PENETRATION("penetration", "incomplete penetration"),
     RESTART_HOLE("restart-hole", "hole at a restart"),
     BURN_THROUGH("burn-through", "burn-through"),
+    ROOT_CONCAVE("root-concave", "root concavity"),
     CRATER("crater", "open crater"),
     CRACK_CRATER("crack-crater", "crack"),
     CRACK_ALONG("crack-along", "crack"),
     CRACK_ACROSS("crack-across", "crack"),
     CRACK_TOE("crack-toe", "crack"),
+    CRACK_UNSAID("crack-unsaid", "crack"),
     ARC_STRIKE("arc-strike", "arc strike"),
     SPATTER("spatter", "spatter"),
     WAVY("wavy", "wavy, uneven bead"),
     TIE_IN("tie-in", "bump or divot at a tie-in"),
     SHORT("short", "short weld"),
     NOT_AS_DRAWN("not-as-drawn", "not as drawn"),
+    NOT_WRAPPED("not-wrapped", "corner not wrapped"),
+    BASE_METAL("base-metal", "base metal damage"),
+    OVER_GROUND("over-ground", "ground into the plate"),
     MISALIGNED("misaligned", "misalignment");
 
     private final String id;
@@ -53,6 +58,6 @@ public enum Situation implements Named {
     }
 
     boolean isCrack() {
-        return this == CRACK_CRATER || this == CRACK_ALONG || this == CRACK_ACROSS || this == CRACK_TOE;
+        return trouble.equals("crack");
     }
 }

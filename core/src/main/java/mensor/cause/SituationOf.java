@@ -1,10 +1,13 @@
 package mensor.cause;
 
 import mensor.inspection.ArcStrike;
+import mensor.inspection.BaseMetalDamage;
 import mensor.inspection.BurnThrough;
 import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Crater;
+import mensor.inspection.DamageKind;
+import mensor.inspection.DrawingFault;
 import mensor.inspection.IncompleteFusion;
 import mensor.inspection.IncompletePenetration;
 import mensor.inspection.Indication;
@@ -35,14 +38,20 @@ final class SituationOf implements Indication.Cases<Situation> {
         return gathering.atTheEnd(i.span()) || gathering.atAStartOrStop(i.span());
     }
 
-    /** A crack recorded at one place lies across the weld, one with a stretch along it. */
+    /** How it runs is said, or not known: the place it was recorded at does not tell. */
     @Override
     public Situation crack(Crack c) {
         return switch (c.where().orElse(CrackPlace.WELD)) {
             case CRATER -> Situation.CRACK_CRATER;
             case TOE, BASE -> Situation.CRACK_TOE;
             case WELD ->
-                c.span().extent().isPositive() || c.span().wraps() ? Situation.CRACK_ALONG : Situation.CRACK_ACROSS;
+                c.orientation()
+                        .map(o -> switch (o) {
+                            case ALONG -> Situation.CRACK_ALONG;
+                            case ACROSS -> Situation.CRACK_ACROSS;
+                            case STAR -> Situation.CRACK_CRATER;
+                        })
+                        .orElse(Situation.CRACK_UNSAID);
         };
     }
 
@@ -112,7 +121,7 @@ final class SituationOf implements Indication.Cases<Situation> {
 
     @Override
     public Situation rootConcavity(RootConcavity i) {
-        return isAtARestart(i) ? Situation.RESTART_HOLE : Situation.UNDERFILL;
+        return gathering.atAStartOrStop(i.span()) ? Situation.RESTART_HOLE : Situation.ROOT_CONCAVE;
     }
 
     @Override
@@ -137,6 +146,11 @@ final class SituationOf implements Indication.Cases<Situation> {
 
     @Override
     public Situation notAsDrawn(NotAsDrawn i) {
-        return Situation.NOT_AS_DRAWN;
+        return i.what() == DrawingFault.MISSING_RETURN ? Situation.NOT_WRAPPED : Situation.NOT_AS_DRAWN;
+    }
+
+    @Override
+    public Situation baseMetalDamage(BaseMetalDamage i) {
+        return i.what() == DamageKind.OVER_GRINDING ? Situation.OVER_GROUND : Situation.BASE_METAL;
     }
 }

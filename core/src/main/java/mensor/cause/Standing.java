@@ -22,7 +22,19 @@ public enum Standing implements Named {
         return id;
     }
 
-    static Standing of(double share) {
+    /**
+     * No standing without evidence: strong wants two facts for it and nothing against, likely wants one; whatever stands
+     * behind it otherwise, a cause without a fact is possible at most.
+     */
+    static Standing of(double share, int factsFor, int against) {
+        Standing byShare = of(share);
+        if (byShare == STRONG && (factsFor < 2 || against > 0)) {
+            byShare = LIKELY;
+        }
+        return byShare == LIKELY && factsFor < 1 ? POSSIBLE : byShare;
+    }
+
+    private static Standing of(double share) {
         for (Standing s : values()) {
             if (share >= s.from) {
                 return s;

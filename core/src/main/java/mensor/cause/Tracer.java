@@ -10,11 +10,13 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mensor.inspection.Criterion;
 import mensor.inspection.Face;
 import mensor.inspection.Indication;
+import mensor.inspection.IndicationKind;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
 import mensor.judge.Evaluation;
@@ -40,14 +42,19 @@ public final class Tracer {
         this.gathering = new FactCollection(inspection, around);
     }
 
-    /** One defect before it is ranked. */
+    /**
+     * One defect before it is ranked.
+     *
+     * @param alone it stands at one place and nothing like it does: it has no pitch and follows nothing
+     */
     private record Occurrence(
             OptionalInt indication,
             OptionalInt reading,
             String kind,
             Situation situation,
+            boolean alone,
             Evidence evidence,
-            Map<CauseClass, String> ruledOut) {}
+            Map<CauseTable.Row, String> ruledOut) {}
 
     /** Every indication and reading that decides a rejecting finding, traced, in the order of the findings. */
     public static List<CauseTrace> trace(Inspection inspection, Evaluation evaluation) {
@@ -88,19 +95,34 @@ public final class Tracer {
         return tracer.ranked(found);
     }
 
-    /** Every indication traced, whatever its verdict, in the order of the file. */
+    /** Every indication traced, whatever its verdict, and every reading that rejects. */
+    public static List<CauseTrace> traceAll(Inspection inspection, Evaluation evaluation) {
+        Tracer tracer = new Tracer(inspection, Surroundings.NONE);
+        List<Occurrence> found = tracer.all();
+        Set<Integer> read = new HashSet<>();
+        for (Finding f : evaluation.rejected()) {
+            f.readings().stream().filter(read::add).forEach(i -> found.add(tracer.reading(i, f)));
+        }
+        return tracer.ranked(found);
+    }
+
+    /** Every indication traced, whatever its verdict, with nothing known around the weld. */
     public static List<CauseTrace> traceAll(Inspection inspection) {
         return traceAll(inspection, Surroundings.NONE);
     }
 
-    /** As above, with what is known around the weld. */
+    /** Every indication traced, with what is known around the weld. */
     public static List<CauseTrace> traceAll(Inspection inspection, Surroundings around) {
         Tracer tracer = new Tracer(inspection, around);
+        return tracer.ranked(tracer.all());
+    }
+
+    private List<Occurrence> all() {
         List<Occurrence> found = new ArrayList<>();
         for (int i = 0; i < inspection.indications().size(); i++) {
-            found.add(tracer.indication(i));
+            found.add(indication(i));
         }
-        return tracer.ranked(found);
+        return found;
     }
 
     private Occurrence indication(int index) {
@@ -123,7 +145,12 @@ public final class Tracer {
     private Occurrence reading(int index, Finding finding) {
         Reading reading = inspection.readings().get(index);
         Situation situation = situation(reading, finding.criterion());
-        String kind = situation == Situation.CONVEX ? "convexity" : situation.id();
+        String kind = switch (situation) {
+            case CONVEX -> "convexity";
+            case ROOT_CONCAVE -> IndicationKind.ROOT_CONCAVITY.id();
+            case BURN_THROUGH -> IndicationKind.MELT_THROUGH.id();
+            default -> situation.id();
+        };
         return found(
                 OptionalInt.empty(),
                 OptionalInt.of(index),
@@ -158,6 +185,7 @@ public final class Tracer {
                 reading,
                 kind,
                 situation,
+                alike.size() == 1 && span.map(p -> p.extent().isZero()).orElse(false),
                 gathering.evidence(situation, span, toe, alike),
                 gathering.ruledOut(situation));
     }
@@ -171,16 +199,19 @@ public final class Tracer {
         return switch (criterion) {
             case PROFILE -> fillet ? Situation.CONVEX : crown(reading);
             case MISALIGNMENT -> Situation.MISALIGNED;
-            case ROOT -> Situation.BURN_THROUGH;
+            case ROOT ->
+                isBelow(reading, Reading.Station::rootReinforcement) ? Situation.ROOT_CONCAVE : Situation.BURN_THROUGH;
             default -> reading instanceof Reading.Station s ? size(s) : Situation.UNDERSIZE;
         };
     }
 
     private static Situation crown(Reading reading) {
+        return isBelow(reading, Reading.Station::reinforcement) ? Situation.UNDERFILL : Situation.REINFORCEMENT;
+    }
+
+    private static boolean isBelow(Reading reading, Function<Reading.Station, Optional<Length>> height) {
         return reading instanceof Reading.Station s
-                        && s.reinforcement().filter(Length::isNegative).isPresent()
-                ? Situation.UNDERFILL
-                : Situation.REINFORCEMENT;
+                && height.apply(s).filter(Length::isNegative).isPresent();
     }
 
     /** Why a station is too small: one leg short beside a good one, or good legs with a hollow face, or both legs short. */
@@ -212,16 +243,15 @@ public final class Tracer {
                         .toList();
                 if (!others.isEmpty()) {
                     f.evidence()
-                            .add(
+                            .shared(
                                     cause,
                                     CauseTable.constant("shared") * others.size(),
-                                    true,
                                     "also explains the " + String.join(", the ", others));
                 }
             });
             traced.add(traced(f, new Ranking(f.situation(), f.evidence(), f.ruledOut(), gathering.neverFirst())));
         }
-        return List.copyOf(traced);
+        return OppositeChanges.settled(traced);
     }
 
     /** The troubles that each cause is at least possible for, each by itself. */
@@ -229,7 +259,7 @@ public final class Tracer {
         Map<CauseClass, Set<String>> explained = new EnumMap<>(CauseClass.class);
         for (int i = 0; i < found.size(); i++) {
             for (CauseTable.Row row : alone.get(i).order()) {
-                if (Standing.of(alone.get(i).share(row.cause())) != Standing.UNLIKELY) {
+                if (alone.get(i).standing(row) != Standing.UNLIKELY) {
                     explained
                             .computeIfAbsent(row.cause(), c -> new TreeSet<>())
                             .add(found.get(i).situation().trouble());
@@ -244,15 +274,15 @@ public final class Tracer {
                 .map(row -> new CauseTrace.Cause(
                         row.cause(),
                         row.name(),
-                        Standing.of(ranking.share(row.cause())),
-                        f.evidence().speaksFor(row.cause()),
-                        f.evidence().speaksAgainst(row.cause()),
+                        ranking.standing(row),
+                        f.evidence().speaksFor(row),
+                        f.evidence().speaksAgainst(row),
                         row.check(),
                         OneChange.of(row, f.situation(), inspection.welding(), around),
                         CauseTable.prevention(row.cause())))
                 .toList();
         List<CauseTrace.RuledOut> ruledOut = ranking.ruledOut().entrySet().stream()
-                .map(e -> new CauseTrace.RuledOut(e.getKey(), e.getValue()))
+                .map(e -> new CauseTrace.RuledOut(e.getKey().cause(), e.getKey().name() + ": " + e.getValue()))
                 .toList();
         return new CauseTrace(
                 f.indication(),
@@ -261,23 +291,37 @@ public final class Tracer {
                 f.situation(),
                 causes,
                 ruledOut,
-                next(f.situation(), ranking),
+                next(f, ranking),
                 doubt(f.situation()));
     }
 
-    private Optional<CauseTrace.NextCheck> next(Situation situation, Ranking ranking) {
-        List<Sign> answered = Stream.concat(
-                        inspection.welding().signs().stream(), inspection.welding().signsAbsent().stream())
+    private Optional<CauseTrace.NextCheck> next(Occurrence f, Ranking ranking) {
+        List<Sign> answered = Stream.of(
+                        inspection.welding().signs().stream(),
+                        inspection.welding().signsAbsent().stream(),
+                        Stream.of(Sign.values()).filter(s -> isAnswered(s, f)))
+                .flatMap(s -> s)
                 .toList();
         return ranking.next(answered).map(sign -> {
             String about = CauseTable.weights(sign).stream()
                     .map(CauseTable.Weight::cause)
-                    .filter(c -> CauseTable.rows(situation).stream().anyMatch(r -> r.cause() == c))
+                    .filter(c -> CauseTable.rows(f.situation()).stream().anyMatch(r -> r.cause() == c))
                     .map(c -> c.title().toLowerCase(java.util.Locale.ROOT))
                     .collect(Collectors.joining(", "));
             return new CauseTrace.NextCheck(
                     "check for this sign: " + CauseTable.words(sign), sign, "would speak for or against: " + about);
         });
+    }
+
+    /** What the record answers by itself, or what makes no sense of this defect. */
+    private boolean isAnswered(Sign sign, Occurrence f) {
+        return switch (sign) {
+            case REPEATS_AT_WEAVE -> gathering.hasStringersOnly() || f.alone();
+            case FOLLOWS_PATCHES, FOLLOWS_GAP, ONE_ROD_ONLY, LAST_THIRD_OF_ROD -> f.alone();
+            case MILL_SCALE_LEFT -> inspection.welding().millScaleRemoved().isPresent();
+            case NOT_WIRE_BRUSHED_BETWEEN_PASSES -> gathering.isSinglePass();
+            default -> false;
+        };
     }
 
     /** What is not recorded, in words; the less is, the less the ranking is worth. */
@@ -300,6 +344,13 @@ public final class Tracer {
         }
         if (situation == Situation.FUSION) {
             doubt.add("Visual inspection often cannot see it: ask for a macro, a break or a bend.");
+        }
+        boolean sideMatters = situation == Situation.UNDERCUT_UPPER || situation == Situation.OVERLAP;
+        if (sideMatters
+                && gathering.liesOnItsSide()
+                && inspection.joint().upper().isEmpty()) {
+            doubt.add(
+                    "Which member stands upright or lies above is not recorded: the upper and the lower toe have other causes.");
         }
         doubt.add("A ranking with its evidence, from common practice; not a proof and not a measured probability.");
         return List.copyOf(doubt);

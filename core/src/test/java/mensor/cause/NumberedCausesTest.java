@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import mensor.inspection.ArcStrike;
 import mensor.inspection.BurnThrough;
 import mensor.inspection.Crack;
+import mensor.inspection.CrackOrientation;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Crater;
 import mensor.inspection.Face;
@@ -295,7 +296,13 @@ class NumberedCausesTest {
                 line("19", first(horizontal().seen(crack(CrackPlace.WELD, span("9", "9")))), METALLURGY, true),
                 line(
                         "19 no preheat",
-                        first(horizontal().preheat(20).seen(crack(CrackPlace.WELD, span("9", "9")))),
+                        first(horizontal()
+                                .with(b -> b.grade("A572-50"))
+                                .preheat(20)
+                                .seen(new Crack(
+                                        span("9", "9"),
+                                        Optional.of(CrackPlace.WELD),
+                                        Optional.of(CrackOrientation.ACROSS)))),
                         PROCEDURE,
                         true),
                 line("20", first(horizontal().seen(crack(CrackPlace.TOE, MIDDLE))), METALLURGY, true),

@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -46,12 +45,16 @@ class RankingTest {
         Random random = new Random(situation.ordinal());
         for (int n = 0; n < 50; n++) {
             Ranking r = ranking(situation, random(situation, random));
-            double known =
-                    r.order().stream().mapToDouble(row -> r.share(row.cause())).sum();
+            double known = r.order().stream().mapToDouble(row -> r.share(row)).sum();
             assertThat(known).isPositive().isLessThan(1);
-            List<Double> shares =
-                    r.order().stream().map(row -> r.share(row.cause())).toList();
-            assertThat(shares).isSortedAccordingTo(Collections.reverseOrder());
+            for (Standing standing : Standing.values()) {
+                List<Double> shares = r.order().stream()
+                        .filter(row -> r.standing(row) == standing)
+                        .map(r::share)
+                        .toList();
+                assertThat(shares).isSortedAccordingTo(Collections.reverseOrder());
+            }
+            assertThat(r.order()).isSortedAccordingTo(java.util.Comparator.comparing(r::standing));
         }
     }
 
@@ -63,10 +66,10 @@ class RankingTest {
             long seed = random.nextLong();
             Ranking before = ranking(situation, random(situation, new Random(seed)));
             Evidence more = random(situation, new Random(seed));
-            more.add(row.cause(), 0.3, true, "one thing more");
+            more.tried(row.cause(), 0.3, true, "one thing more");
             Ranking after = ranking(situation, more);
-            assertThat(after.share(row.cause())).isGreaterThan(before.share(row.cause()));
-            assertThat(place(after, row.cause())).isLessThanOrEqualTo(place(before, row.cause()));
+            assertThat(after.share(row)).isGreaterThan(before.share(row));
+            assertThat(place(after, row)).isLessThanOrEqualTo(place(before, row));
         }
     }
 
@@ -83,9 +86,13 @@ class RankingTest {
             Evidence none = new Evidence(situation);
             Evidence seen = new Evidence(situation);
             seen.seen(sign);
-            assertThat(ranking(situation, seen).share(most.cause()))
+            CauseTable.Row row = CauseTable.rows(situation).stream()
+                    .filter(most::speaksOf)
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(ranking(situation, seen).share(row))
                     .as(sign + " in " + situation)
-                    .isGreaterThanOrEqualTo(ranking(situation, none).share(most.cause()) - 1e-12);
+                    .isGreaterThanOrEqualTo(ranking(situation, none).share(row) - 1e-12);
         }
     }
 
@@ -114,11 +121,11 @@ class RankingTest {
     void whatIsRuledOutNeitherLeadsNorStandsInTheOrder(Situation situation) {
         for (CauseTable.Row row : CauseTable.rows(situation)) {
             Evidence strong = new Evidence(situation);
-            strong.add(row.cause(), 9, true, "all speaks for it");
-            Ranking r = new Ranking(situation, strong, Map.of(row.cause(), "it cannot be"), List.of());
+            strong.tried(row.cause(), 9, true, "all speaks for it");
+            Ranking r = new Ranking(situation, strong, Map.of(row, "it cannot be"), List.of());
             assertThat(r.order()).doesNotContain(row);
-            assertThat(r.share(row.cause())).isZero();
-            assertThat(r.ruledOut()).containsEntry(row.cause(), "it cannot be");
+            assertThat(r.share(row)).isZero();
+            assertThat(r.ruledOut()).containsEntry(row, "it cannot be");
         }
     }
 
@@ -127,7 +134,7 @@ class RankingTest {
     void whatNeverLeadsDoesNotWhateverSpeaksForIt(Situation situation) {
         for (CauseTable.Row row : CauseTable.rows(situation)) {
             Evidence strong = new Evidence(situation);
-            strong.add(row.cause(), 9, true, "all speaks for it");
+            strong.tried(row.cause(), 9, true, "all speaks for it");
             Ranking r = new Ranking(situation, strong, Map.of(), List.of(row.cause()));
             if (CauseTable.rows(situation).size() > 1) {
                 assertThat(r.order().get(0)).isNotEqualTo(row);
@@ -145,8 +152,8 @@ class RankingTest {
         Random random = new Random(7);
         for (int n = 0; n < 10; n++) {
             Ranking r = ranking(situation, random(situation, random));
-            Map<CauseClass, Double> shares = new EnumMap<>(CauseClass.class);
-            r.order().forEach(row -> shares.put(row.cause(), r.share(row.cause())));
+            Map<CauseTable.Row, Double> shares = new java.util.LinkedHashMap<>();
+            r.order().forEach(row -> shares.put(row, r.share(row)));
             double other = 1 - shares.values().stream().mapToDouble(d -> d).sum();
             Sign best = null;
             double most = 1e-9;
@@ -171,22 +178,22 @@ class RankingTest {
         return shares.mapToDouble(p -> p <= 0 ? 0 : -p * Math.log(p)).sum();
     }
 
-    private static double chance(Sign sign, CauseClass cause) {
+    private static double chance(Sign sign, CauseTable.Row row) {
         for (CauseTable.Weight w : CauseTable.weights(sign)) {
-            if (w.cause() == cause) {
+            if (w.speaksOf(row)) {
                 return Math.min(0.95, 0.2 * Math.exp(w.weight()));
             }
         }
         return 0.2;
     }
 
-    private static double tells(Sign sign, Map<CauseClass, Double> shares, double other) {
+    private static double tells(Sign sign, Map<CauseTable.Row, Double> shares, double other) {
         double yes = 0.2 * other;
-        for (Map.Entry<CauseClass, Double> e : shares.entrySet()) {
+        for (Map.Entry<CauseTable.Row, Double> e : shares.entrySet()) {
             yes += e.getValue() * chance(sign, e.getKey());
         }
         double sum = pair(other, 0.2, yes) + pair(other, 0.8, 1 - yes);
-        for (Map.Entry<CauseClass, Double> e : shares.entrySet()) {
+        for (Map.Entry<CauseTable.Row, Double> e : shares.entrySet()) {
             double c = chance(sign, e.getKey());
             sum += pair(e.getValue(), c, yes) + pair(e.getValue(), 1 - c, 1 - yes);
         }
@@ -197,8 +204,8 @@ class RankingTest {
         return share <= 0 ? 0 : share * given * Math.log(given / answer);
     }
 
-    private static int place(Ranking r, CauseClass cause) {
-        return r.order().stream().map(CauseTable.Row::cause).toList().indexOf(cause);
+    private static int place(Ranking r, CauseTable.Row row) {
+        return r.order().indexOf(row);
     }
 
     @Test

@@ -14,6 +14,7 @@ import mensor.inspection.Conditions;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.judge.Judge;
 import mensor.length.Length;
@@ -59,7 +60,27 @@ final class Scene {
         return new Scene(new JointBuilder("T1", WeldType.FILLET, Connection.TEE, Length.inches(24))
                 .size(Length.inches(1, 4))
                 .position(position)
+                .upper(position == Position.OVERHEAD_FILLET ? Toe.B : Toe.A)
                 .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4))));
+    }
+
+    /** A pass that names its rod and nothing else. */
+    static Pass rod(String electrode) {
+        return new Pass(
+                OptionalInt.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(electrode),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                false);
     }
 
     /** A butt of 3/8 plate, welded from one side. */
@@ -178,7 +199,7 @@ final class Scene {
                 readings,
                 seen,
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 new WeldingRecord(
                         passes,
                         scaleRemoved,

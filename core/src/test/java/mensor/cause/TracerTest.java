@@ -14,6 +14,7 @@ import mensor.inspection.Crack;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Slag;
 import mensor.inspection.Undercut;
 import mensor.judge.Judge;
@@ -97,7 +98,7 @@ class TracerTest {
                 readings,
                 List.of(seen),
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 record);
         return Tracer.trace(i, Judge.evaluate(i, new StaticBook()));
     }
@@ -111,7 +112,7 @@ class TracerTest {
         CauseTrace t = trace(WeldingRecord.NONE, legs(12, QUARTER, Length.inches(3, 8)), undercut(Toe.A, 11, 13))
                 .get(0);
         assertThat(t.causes().get(0).cause()).isEqualTo(CauseClass.WORK_ANGLE);
-        assertThat(t.causes().get(0).standing()).isEqualTo(Standing.STRONG);
+        assertThat(t.causes().get(0).standing()).isEqualTo(Standing.LIKELY);
         assertThat(t.causes().get(0).speaksFor())
                 .anyMatch(l -> l.contains("web toe only"))
                 .anyMatch(l -> l.contains("1/4, the other 3/8"));
