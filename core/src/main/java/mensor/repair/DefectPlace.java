@@ -54,6 +54,23 @@ public record DefectPlace(
         return List.copyOf(places);
     }
 
+    /** What its disposition goes by: the indication itself, an opening that rejects, how the root is reached. */
+    public Disposition.Kind dispositionKind(Inspection inspection) {
+        return new Disposition.Kind(
+                criterion, seen(inspection), isOpening(), inspection.joint().isRootReached());
+    }
+
+    public Optional<Indication> seen(Inspection inspection) {
+        return indication.isPresent()
+                ? Optional.of(inspection.indications().get(indication.getAsInt()))
+                : Optional.empty();
+    }
+
+    /** A fit-up opening that is too wide: nothing that was read is too small. */
+    private boolean isOpening() {
+        return criterion == Criterion.SIZE && indication.isEmpty() && readings.isEmpty();
+    }
+
     /** In a line: what it is, on which toe, where, how deep. */
     public String words(Inspection inspection, Finding f) {
         String at = span.map(s -> " at " + inspection.joint().shown(s)).orElse("");

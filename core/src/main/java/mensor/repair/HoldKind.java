@@ -3,8 +3,11 @@ package mensor.repair;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import mensor.inspection.BaseMetalDamage;
 import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
+import mensor.inspection.Criterion;
+import mensor.inspection.DrawingFault;
 import mensor.inspection.Indication;
 import mensor.inspection.NotAsDrawn;
 import mensor.weld.Named;
@@ -32,6 +35,14 @@ public enum HoldKind implements Named {
             "steel",
             "the steel is not one that the preheat table knows: no number until it is known",
             RepairState.WELDED),
+    ROD(
+            "rod",
+            "the rod of this weld is not recorded: the procedure says which, before it is welded",
+            RepairState.WELDED),
+    ACCESS(
+            "access",
+            "the root lies inside: say how it is reached, else the Engineer decides, for the owner",
+            RepairState.EXCAVATED),
     REPLACE(
             "replace",
             "the contract requires the Engineer's approval before a weld is replaced",
@@ -73,12 +84,14 @@ public enum HoldKind implements Named {
 
     /** A question that the welding engineer may answer with no, and why. */
     public boolean mayBeDenied() {
-        return this == MAJOR_CRACK;
+        return this == MAJOR_CRACK || this == ACCESS || this == ROD;
     }
 
     /**
      * What is known of a place.
      *
+     * @param rodKnown the rod that a repair is welded with is recorded
+     * @param rootReached the root side can be worked on
      * @param decided empty before the contractor chose
      * @param cycle the repair that is planned: 1 is the first
      * @param limit repairs that need nobody's leave
@@ -88,6 +101,8 @@ public enum HoldKind implements Named {
             Optional<Indication> indication,
             boolean appearedLater,
             boolean steelKnown,
+            boolean rodKnown,
+            boolean rootReached,
             Optional<Disposition> decided,
             boolean cutsApart,
             int cycle,
@@ -114,13 +129,24 @@ public enum HoldKind implements Named {
                 holds.add(DELAYED_CRACK);
             }
         }
-        if (f.indication().orElse(null) instanceof NotAsDrawn) {
+        if (f.indication().orElse(null) instanceof NotAsDrawn n && n.what() == DrawingFault.WRONG_PLACE) {
             holds.add(CHANGED_DESIGN);
+        }
+        boolean welds = decided != null && decided.welds();
+        if (f.indication().orElse(null) instanceof BaseMetalDamage && welds) {
+            holds.add(BASE_METAL);
+        }
+        boolean fromInside = decided == Disposition.BLEND || decided == Disposition.ADD_METAL;
+        if (f.indication().filter(HoldKind::isAtTheRoot).isPresent() && fromInside && !f.rootReached()) {
+            holds.add(ACCESS);
+        }
+        if (welds && !f.rodKnown()) {
+            holds.add(ROD);
         }
         if (f.cycle() > f.limit()) {
             holds.add(REPAIR_LIMIT);
         }
-        if (!f.steelKnown() && decided != null && decided != Disposition.BLEND) {
+        if (!f.steelKnown() && welds) {
             holds.add(STEEL);
         }
         if (decided == Disposition.REPLACE && f.byContract().contains(REPLACE)) {
@@ -130,5 +156,9 @@ public enum HoldKind implements Named {
             holds.add(CUTTING_APART);
         }
         return holds;
+    }
+
+    private static boolean isAtTheRoot(Indication i) {
+        return i.criterion() == Criterion.ROOT;
     }
 }

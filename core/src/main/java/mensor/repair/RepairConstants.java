@@ -17,6 +17,7 @@ import mensor.weld.InvalidField;
  * @param runLength bead that one rod lays, 8 in (common practice, no source)
  * @param burnSeconds how long one rod burns (60–70 s for 1/8 in, common practice)
  * @param density of steel, g/cm³
+ * @param operatingFactor the arc's share of the work, 0.25 (0.15 to 0.35; common practice, no source)
  */
 public record RepairConstants(
         double includedDegrees,
@@ -27,10 +28,11 @@ public record RepairConstants(
         double gougeFrom,
         double runLength,
         double burnSeconds,
-        double density) {
+        double density,
+        double operatingFactor) {
     private static final double INCH = 25.4;
     public static final RepairConstants USUAL =
-            new RepairConstants(60, INCH / 4, 3, 2 * INCH, INCH / 2, 8000, 8 * INCH, 65, WeldMetal.DENSITY);
+            new RepairConstants(60, INCH / 4, 3, 2 * INCH, INCH / 2, 8000, 8 * INCH, 65, WeldMetal.DENSITY, 0.25);
 
     /** By name, as a setting spells them. */
     public Map<String, Double> byName() {
@@ -44,6 +46,7 @@ public record RepairConstants(
         all.put("runLength", runLength);
         all.put("burnSeconds", burnSeconds);
         all.put("density", density);
+        all.put("operatingFactor", operatingFactor);
         return all;
     }
 
@@ -68,6 +71,9 @@ public record RepairConstants(
             throw new InvalidField(
                     "beyondCrack", "the code requires 2 in [50 mm] of sound metal beyond each end of a crack");
         }
+        if (all.get("operatingFactor") > 1) {
+            throw new InvalidField("operatingFactor", "a share of the work is required, 1 at most");
+        }
         return new RepairConstants(
                 all.get("includedDegrees"),
                 all.get("rootRadius"),
@@ -77,6 +83,7 @@ public record RepairConstants(
                 all.get("gougeFrom"),
                 all.get("runLength"),
                 all.get("burnSeconds"),
-                all.get("density"));
+                all.get("density"),
+                all.get("operatingFactor"));
     }
 }

@@ -1,5 +1,6 @@
 package mensor.repair;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mensor.length.Span;
@@ -26,17 +27,30 @@ public record RepairPlan(
         Optional<Numbers> numbers,
         Optional<String> preheat) {
 
-    /** Lengths in mm, areas mm², volume mm³; estimates. {@code rod} is its class, {@code diameter} as drawn or 1/8 in. */
+    /** One excavation with a place before it: its metal is counted there. */
+    RepairPlan withoutMetal(Span whole) {
+        List<String> more = new ArrayList<>();
+        more.add("one excavation with the place before it, " + whole.shown()
+                + " from the datum; metal and rods are counted there");
+        more.addAll(steps);
+        return new RepairPlan(
+                place, disposition, suits, why, least, holds, List.copyOf(more), extent, Optional.empty(), preheat);
+    }
+
+    /**
+     * Lengths in mm, areas mm², volume mm³; estimates.
+     *
+     * @param rods empty where no rod is recorded, or what it lays is not known
+     */
     public record Numbers(
-            double depth,
-            double width,
-            double area,
-            double length,
-            double volume,
-            double grams,
-            String rod,
-            String diameter,
-            int rods,
-            int beads,
-            double arcMinutes) {}
+            double depth, double width, double area, double length, double volume, double grams, Optional<Rods> rods) {}
+
+    /**
+     * The rods for it.
+     *
+     * @param electrode its class
+     * @param diameter as recorded, else 1/8 in
+     * @param workHours the arc's time over the operating factor; taking out, preheat and tests come on top
+     */
+    public record Rods(String electrode, String diameter, int count, int beads, double arcMinutes, double workHours) {}
 }

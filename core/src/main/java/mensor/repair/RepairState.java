@@ -40,8 +40,8 @@ public enum RepairState implements Named {
     /** The states that a place goes through, by what was decided; a place that is referred stays open. */
     public static List<RepairState> route(Disposition disposition) {
         return switch (disposition) {
-            case REMOVE_AND_REWELD, REPLACE, ADD_METAL -> WELDING;
-            case BLEND -> GRINDING;
+            case REMOVE_AND_REWELD, REPLACE, ADD_METAL, WELD_AS_DRAWN -> WELDING;
+            case BLEND, TAKE_OFF -> GRINDING;
             case ACCEPT_AS_IS -> BY_DOCUMENT;
             case REFER -> List.of(OPEN);
         };

@@ -106,7 +106,7 @@ public final class RepairWork {
         boolean placed = where(problems, s, p, "from where to where metal was taken off");
         need(problems, s.method().isPresent(), "method", "how: " + Named.list(RemovalMethod.class));
         if (s.method().filter(RemovalMethod.OXYGEN::equals).isPresent()
-                && p.joint().delayed().orElse(false)) {
+                && p.joint().isDelayed()) {
             problems.add(new InvalidField(
                     "method", "no oxygen gouging on quenched-and-tempered steel; grind, or gouge by carbon arc"));
         }
@@ -201,7 +201,7 @@ public final class RepairWork {
                     .ifPresent(
                             d -> warnings.add("rod of " + d.shownWithUnit() + ": repairs preferably not over 5/32 in"));
             Optional<Boolean> low = s.rod().flatMap(RodTable::isLowHydrogen);
-            Steel steel = p.joint().grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN);
+            Steel steel = p.joint().steel();
             MinimumPreheat.of(steel, low.orElse(false), p.joint().thicker().thickness())
                     .ifPresent(m -> s.preheat()
                             .filter(t ->

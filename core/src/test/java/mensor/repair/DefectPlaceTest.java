@@ -14,6 +14,7 @@ import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.ShortWeld;
 import mensor.inspection.Slag;
 import mensor.inspection.Undercut;
@@ -59,7 +60,7 @@ class DefectPlaceTest {
                 readings,
                 List.of(seen),
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
     }
 

@@ -11,11 +11,11 @@ class DispositionTest {
     @ParameterizedTest
     @EnumSource(Criterion.class)
     void everyFindingHasAUsualDispositionAndAWay(Criterion c) {
-        assertThat(Disposition.suiting(c))
+        assertThat(Disposition.suiting(Disposition.Kind.of(c)))
                 .isNotEmpty()
                 .doesNotHaveDuplicates()
                 .contains(Disposition.REFER, Disposition.ACCEPT_AS_IS);
-        assertThat(Disposition.why(c)).isNotBlank();
+        assertThat(Disposition.why(Disposition.Kind.of(c))).isNotBlank();
     }
 
     @ParameterizedTest
@@ -23,8 +23,9 @@ class DispositionTest {
             value = Criterion.class,
             names = {"CRACK", "FUSION", "POROSITY", "SLAG"})
     void nothingIsWeldedOverADefect(Criterion c) {
-        assertThat(Disposition.suiting(c)).doesNotContain(Disposition.ADD_METAL, Disposition.BLEND);
-        assertThat(Disposition.suiting(c).get(0)).isEqualTo(Disposition.REMOVE_AND_REWELD);
+        assertThat(Disposition.suiting(Disposition.Kind.of(c)))
+                .doesNotContain(Disposition.ADD_METAL, Disposition.BLEND);
+        assertThat(Disposition.suiting(Disposition.Kind.of(c)).get(0)).isEqualTo(Disposition.REMOVE_AND_REWELD);
     }
 
     @ParameterizedTest

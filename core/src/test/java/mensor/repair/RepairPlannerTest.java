@@ -7,7 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 import mensor.criteria.d11.StaticBook;
 import mensor.inspection.Conditions;
 import mensor.inspection.Crack;
@@ -15,6 +18,7 @@ import mensor.inspection.CrackPlace;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Overlap;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Slag;
 import mensor.inspection.Undercut;
 import mensor.inspection.Undersize;
@@ -29,6 +33,7 @@ import mensor.weld.Connection;
 import mensor.weld.InvalidField;
 import mensor.weld.JointBuilder;
 import mensor.weld.Member;
+import mensor.weld.Pass;
 import mensor.weld.Toe;
 import mensor.weld.WeldType;
 import mensor.weld.WeldingRecord;
@@ -69,8 +74,32 @@ class RepairPlannerTest {
                 List.of(),
                 List.of(seen),
                 List.of(),
-                false,
-                WeldingRecord.NONE);
+                ReadingChoices.CAREFUL,
+                LAID);
+    }
+
+    /** Laid with 1/8 in E7018. */
+    private static final WeldingRecord LAID = laid("E7018");
+
+    private static WeldingRecord laid(String... rods) {
+        List<Pass> passes = Stream.of(rods)
+                .map(r -> new Pass(
+                        OptionalInt.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of(r),
+                        Optional.of(Length.inches(1, 8)),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        false))
+                .toList();
+        return WeldingRecord.NONE.with(passes, Map.of(), OptionalDouble.empty());
     }
 
     private static List<RepairPlan> plans(Inspection inspection, Map<Integer, Length> depths) {
@@ -115,9 +144,11 @@ class RepairPlannerTest {
         assertThat(n.width()).isCloseTo(2 * 6.35 / Math.cos(Math.toRadians(30)), within(1e-6));
         assertThat(n.volume()).isCloseTo(cavity.area() * (5.5 * 25.4 + 3 * 6.35), within(1e-6));
         assertThat(n.grams()).isCloseTo(n.volume() * 7.85e-3, within(1e-9));
-        assertThat(n.rod()).isEqualTo("E7018");
-        assertThat(n.rods()).as("20.5 g from each 1/8 in rod").isEqualTo((int) Math.ceil(n.grams() / 20.5));
-        assertThat(n.arcMinutes()).isCloseTo(n.rods() * 65 / 60.0, within(1e-9));
+        RepairPlan.Rods rods = n.rods().orElseThrow();
+        assertThat(rods.electrode()).isEqualTo("E7018");
+        assertThat(rods.count()).as("20.5 g from each 1/8 in rod").isEqualTo((int) Math.ceil(n.grams() / 20.5));
+        assertThat(rods.arcMinutes()).isCloseTo(rods.count() * 65 / 60.0, within(1e-9));
+        assertThat(rods.workHours()).as("a quarter of the work is arc").isCloseTo(rods.arcMinutes() / 15, within(1e-9));
     }
 
     @ParameterizedTest

@@ -117,9 +117,9 @@ class RepairStateTest {
             next = next.get().next(d);
         }
         List<RepairState> wanted = switch (d) {
-            case REMOVE_AND_REWELD, REPLACE, ADD_METAL ->
+            case REMOVE_AND_REWELD, REPLACE, ADD_METAL, WELD_AS_DRAWN ->
                 List.of(OPEN, EXTENT_KNOWN, EXCAVATED, CAVITY_ACCEPTED, WELDED, READY);
-            case BLEND -> List.of(OPEN, EXTENT_KNOWN, EXCAVATED, CAVITY_ACCEPTED, READY);
+            case BLEND, TAKE_OFF -> List.of(OPEN, EXTENT_KNOWN, EXCAVATED, CAVITY_ACCEPTED, READY);
             default -> List.of(OPEN);
         };
         assertThat(walked).isEqualTo(wanted);
@@ -229,13 +229,13 @@ class RepairStateTest {
     private static Set<HoldKind> holds(
             Optional<Indication> seen, Disposition decided, boolean steel, int cycle, HoldKind... byContract) {
         return HoldKind.of(new HoldKind.Facts(
-                seen, false, steel, Optional.ofNullable(decided), true, cycle, 2, Set.of(byContract)));
+                seen, false, steel, true, true, Optional.ofNullable(decided), true, cycle, 2, Set.of(byContract)));
     }
 
     @Test
     void whatWaitsForTheEngineer() {
         Optional<Indication> slag = Optional.of(new Slag(span("1", "2"), true));
-        Optional<Indication> moved = Optional.of(new NotAsDrawn(DrawingFault.values()[0], Optional.empty()));
+        Optional<Indication> moved = Optional.of(new NotAsDrawn(DrawingFault.WRONG_PLACE, Optional.empty()));
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, true, 1)).isEmpty();
         assertThat(holds(slag, Disposition.REMOVE_AND_REWELD, false, 1)).containsExactly(HoldKind.STEEL);
         assertThat(holds(slag, null, false, 1)).isEmpty();
@@ -252,7 +252,7 @@ class RepairStateTest {
         assertThat(holds(slag, Disposition.REPLACE, true, 1, HoldKind.REPLACE, HoldKind.CUTTING_APART))
                 .containsExactly(HoldKind.REPLACE, HoldKind.CUTTING_APART);
         assertThat(HoldKind.of(new HoldKind.Facts(
-                        crack(CrackPlace.WELD), true, true, Optional.empty(), false, 1, 2, Set.of())))
+                        crack(CrackPlace.WELD), true, true, true, true, Optional.empty(), false, 1, 2, Set.of())))
                 .containsExactly(HoldKind.MAJOR_CRACK, HoldKind.DELAYED_CRACK);
     }
 
