@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import mensor.plan.PassPlan.Bead;
 import mensor.plan.PassPlan.Point;
+import mensor.weld.Connection;
+import mensor.weld.Corner;
 import mensor.weld.Joint;
 import mensor.weld.PassKind;
 import mensor.weld.Position;
@@ -31,6 +33,8 @@ final class GrooveStack {
     private static final double MOST_METAL = 2;
 
     private static final double SIDE_BY_SIDE = 0.15;
+    /** No two places of the surface lie one over the other. */
+    private static final double HAIR = 1e-7;
 
     private final Joint joint;
     private final WeldMetal.Groove groove;
@@ -66,17 +70,34 @@ final class GrooveStack {
                 : new double[] {-groove.widthAt(at) / 2, groove.widthAt(at) / 2};
     }
 
+    /** The same on the surface that beads are laid on, whose upright walls lean by a hair. */
+    private double[] laidWalls(double at) {
+        double[] walls = walls(at);
+        double face = groove.rootFace();
+        double under = face > 0 ? Math.min(1, at / face) : 1;
+        double over = at > face && groove.depth() > face ? (at - face) / (groove.depth() - face) : 0;
+        return new double[] {walls[0] - HAIR * (under + over), walls[1] + HAIR * (1 + under + over)};
+    }
+
     private double below() {
         return Math.min(k.fillBelow(), groove.depth() / 2);
     }
 
+    /** Over both edges of a butt; a tee has one edge, on its other side the face of the member goes on. */
     private double capWidth() {
-        return groove.widthAt(groove.depth()) + 2 * k.capOverEdge();
+        return groove.widthAt(groove.depth()) + (isAgainstWall() ? 1 : 2) * k.capOverEdge();
+    }
+
+    /** One side of the groove is the face of the other member, which goes on past the groove. */
+    private boolean isAgainstWall() {
+        return bevel
+                && (joint.connection() == Connection.TEE
+                        || joint.corner().filter(Corner.INSIDE::equals).isPresent());
     }
 
     /** The root, the walls and the plates' faces from left to right; an upright wall leans by nothing that could be measured. */
     private BeadSurface surface() {
-        double hair = 1e-7;
+        double hair = HAIR;
         double[] root = walls(0);
         double[] face = walls(groove.rootFace());
         double[] top = walls(groove.depth());
@@ -86,11 +107,17 @@ final class GrooveStack {
                 new Point(top[0] - 2 * hair, groove.depth()),
                 new Point(face[0] - hair, groove.rootFace()),
                 new Point(root[0], 0));
-        List<Point> right = List.of(
-                new Point(root[1] + hair, 0),
-                new Point(face[1] + 2 * hair, groove.rootFace()),
-                new Point(top[1] + 3 * hair, groove.depth()),
-                new Point(top[1] + out, groove.depth()));
+        List<Point> right = isAgainstWall()
+                ? List.of(
+                        new Point(root[1] + hair, 0),
+                        new Point(face[1] + 2 * hair, groove.rootFace()),
+                        new Point(top[1] + 3 * hair, groove.depth()),
+                        new Point(top[1] + 4 * hair, groove.depth() + out))
+                : List.of(
+                        new Point(root[1] + hair, 0),
+                        new Point(face[1] + 2 * hair, groove.rootFace()),
+                        new Point(top[1] + 3 * hair, groove.depth()),
+                        new Point(top[1] + out, groove.depth()));
         List<Point> all = new ArrayList<>(left);
         all.addAll(right);
         return new BeadSurface(all);
@@ -143,7 +170,7 @@ final class GrooveStack {
             List<PlanRod> here = under.subList(next, end);
             double top = groove.heightOf(groove.areaTo(height)
                     + here.stream().mapToDouble(this::metal).sum());
-            double[] walls = walls(top);
+            double[] walls = laidWalls(top);
             stack.layer(++layer, here, areas(here), walls[0], walls[1], SIDE_BY_SIDE);
             height = top;
             next = end;
@@ -152,7 +179,8 @@ final class GrooveStack {
         List<PlanRod> over = new ArrayList<>(under.subList(next, under.size()));
         over.addAll(caps);
         if (!over.isEmpty()) {
-            stack.layer(++layer, over, areas(over), left, left + capWidth(), k.capOverlap());
+            double right = isAgainstWall() ? laidWalls(groove.depth())[1] : left + capWidth();
+            stack.layer(++layer, over, areas(over), left, right, k.capOverlap());
         }
         return stack.beads();
     }
@@ -171,6 +199,14 @@ final class GrooveStack {
 
     double depth() {
         return groove.depth();
+    }
+
+    int layers() {
+        return layer + 1;
+    }
+
+    double rootFace() {
+        return groove.rootFace();
     }
 
     double area() {
@@ -226,7 +262,7 @@ final class GrooveStack {
         }
         if (rod.layer().isEmpty()) {
             notes.add("the " + rod.kind().id() + " by " + rod.process().id() + " is taken as "
-                    + PassPlanner.round(thick) + " mm thick");
+                    + PassPlanner.shown(thick, joint.length().unit()) + " thick");
         }
         layTo(Math.min(groove.depth(), height + thick), rod.kind(), rod, 1);
     }
@@ -234,7 +270,7 @@ final class GrooveStack {
     /** Lays what is between the surface and a height. */
     private void layTo(double top, PassKind kind, PlanRod rod, int count) {
         double area = groove.areaTo(top) - groove.areaTo(height);
-        double[] walls = walls(top);
+        double[] walls = laidWalls(top);
         stack.layer(kind, ++layer, rod, area, count, walls[0], walls[1], SIDE_BY_SIDE);
         height = top;
     }
@@ -257,7 +293,9 @@ final class GrooveStack {
             top = to;
         }
         double area = groove.areaTo(top) - groove.areaTo(height);
-        layTo(top, kind, rod, abreast(rod, groove.widthAt((height + top) / 2), area));
+        // a hot pass goes wall to wall: no two lie side by side
+        int count = kind == PassKind.HOT ? 1 : abreast(rod, groove.widthAt((height + top) / 2), area);
+        layTo(top, kind, rod, count);
     }
 
     /** Several rods of the fill: one layer of each, and the rest of the last. */
@@ -314,7 +352,8 @@ final class GrooveStack {
         double left = walls(groove.depth())[0] - k.capOverEdge();
         double area = groove.area() - groove.areaTo(height) + WeldMetal.crown(width, k.capHeight());
         int count = rod.isStick() ? capBeads(rod, width) : 1;
-        stack.layer(kind, layer + 1, rod, area, count, left, left + width, k.capOverlap());
+        double right = isAgainstWall() ? laidWalls(groove.depth())[1] : left + width;
+        stack.layer(kind, layer + 1, rod, area, count, left, right, k.capOverlap());
     }
 
     private int capBeads(PlanRod rod, double width) {

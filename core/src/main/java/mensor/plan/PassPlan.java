@@ -7,7 +7,8 @@ import mensor.weld.PassKind;
 
 /**
  * The stack of beads that a weld wants, and what it takes: mm, mm², grams, minutes. The beads are those of the section that
- * asks most; {@code stretches} say where the weld asks more or less, and the metal is summed over them.
+ * asks most; {@code stretches} say where the weld asks more or less, and the metal is summed over them. {@code steps} are
+ * what is done between the beads, as a backgouge.
  */
 public record PassPlan(
         String what,
@@ -19,6 +20,8 @@ public record PassPlan(
         List<RodNeed> rods,
         double arcMinutes,
         List<Heat> heat,
+        List<Setting> settings,
+        List<String> steps,
         Map<String, Double> constants,
         List<String> notes) {
 
@@ -58,6 +61,23 @@ public record PassPlan(
             return laidWith.words();
         }
 
+        Bead numbered(int other, int otherLayer) {
+            return new Bead(
+                    other,
+                    kind,
+                    otherLayer,
+                    laidWith,
+                    area,
+                    fullArea,
+                    runLength,
+                    width,
+                    height,
+                    cover,
+                    shelf,
+                    outline,
+                    stops);
+        }
+
         Bead stopping(List<Double> at) {
             return new Bead(
                     number, kind, layer, laidWith, area, fullArea, runLength, width, height, cover, shelf, outline, at);
@@ -89,6 +109,10 @@ public record PassPlan(
         }
     }
 
-    /** Heat input of one kind of pass; {@code speed} in mm/min, from the record or from run length and burning time. */
-    public record Heat(PassKind kind, double volts, double amps, double speed, boolean speedGiven, HeatInput input) {}
+    /** What a rod is set to, and where that comes from. */
+    public record Setting(PassKind kind, String rod, double amps, String source) {}
+
+    /** Heat input of one bead; {@code speed} in mm/min, as measured or from the bead's own run and the rod's burning time. */
+    public record Heat(
+            int bead, PassKind kind, double volts, double amps, double speed, boolean speedGiven, HeatInput input) {}
 }

@@ -8,6 +8,7 @@ import mensor.length.Length;
 import mensor.length.RealLength;
 import mensor.length.Span;
 import mensor.length.SpanSet;
+import mensor.length.Unit;
 import mensor.plan.PassPlan.Bead;
 import mensor.plan.PassPlan.Point;
 import mensor.plan.PassPlan.RodNeed;
@@ -18,7 +19,11 @@ import mensor.weld.InvalidField;
 import mensor.weld.Joint;
 import mensor.weld.LegMeaning;
 import mensor.weld.Pass;
+import mensor.weld.Penetration;
+import mensor.weld.Position;
 import mensor.weld.Preparation;
+import mensor.weld.RodTable;
+import mensor.weld.Steel;
 
 /**
  * Plans the passes of a fillet or groove as fitted up: the area to fill, the beads from what a rod lays over its run, their
@@ -30,6 +35,7 @@ public final class PassPlanner {
     private final PlanConstants k;
     private final PlannedRods rods;
     private final List<String> notes = new ArrayList<>();
+    private final List<String> steps = new ArrayList<>();
 
     private PassPlanner(Joint joint, List<PlanRod> rods, PlanConstants constants) {
         this.joint = joint;
@@ -98,6 +104,8 @@ public final class PassPlanner {
                 .findFirst()
                 .ifPresent(g -> notes.add("metal that runs into the gap itself is not counted"));
         notes.addAll(Balance.lines(joint, beads.size(), false));
+        steelAndRods(beads);
+        hangs();
         return finish("flat fillet, " + most.asks(), stretches, outline, beads, area);
     }
 
@@ -158,16 +166,85 @@ public final class PassPlanner {
         if (twoSides) {
             notes.add("one side is drawn; metal, rods and time are for both");
         }
-        List<Stretch> stretches = List.of(stretch(
-                joint.segments().isEmpty() ? List.of(joint.ruler().whole()) : joint.segments(),
-                "groove " + round(stack.depth()) + " mm deep" + (twoSides ? ", each side" : ""),
+        List<Span> where = joint.segments().isEmpty() ? List.of(joint.ruler().whole()) : joint.segments();
+        List<Stretch> stretches = new ArrayList<>(List.of(stretch(
+                where,
+                "groove " + shown(stack.depth(), unit()) + " deep" + (twoSides ? ", each side" : ""),
                 area * sides,
-                beads.size() * sides));
-        if (joint.backing().filter(b -> !b).isPresent() && !joint.oneSided()) {
-            notes.add("metal of the backgouged side is not counted");
+                beads.size() * sides)));
+        double whole = area * sides;
+        if (isBackgouged()) {
+            BackGouge gouge = new BackGouge(stack.rootFace(), twoSides, k, rods);
+            List<Bead> second = twoSides ? List.of() : gouge.beads(beads.size(), stack.layers());
+            stretches.add(stretch(where, "backgouged from the second side", gouge.area(), gouge.count()));
+            steps.addAll(gouge.steps(beads.size(), unit()));
+            if (joint.oneSidedSaid().isEmpty() && joint.backing().isEmpty()) {
+                notes.add("neither one side nor a strip is recorded: planned as welded from both sides and backgouged");
+            }
+            beads = new ArrayList<>(beads);
+            beads.addAll(second);
+            whole += gouge.area();
         }
+        steelAndRods(beads);
+        runOn();
         notes.addAll(Balance.lines(joint, beads.size(), twoSides));
-        return finish("groove", stretches, stack.outline(), staggered(beads), area * sides);
+        return finish("groove", stretches, stack.outline(), staggered(beads), whole);
+    }
+
+    /** A complete penetration from both sides without a strip: the root is gouged to sound metal before the second side. */
+    private boolean isBackgouged() {
+        return joint.penetration().filter(Penetration.COMPLETE::equals).isPresent()
+                && !joint.oneSided()
+                && joint.backing().filter(b -> b).isEmpty()
+                && joint.connection() != Connection.PIPE_BUTT;
+    }
+
+    /** A rod without low hydrogen on a steel that wants it is not prequalified (D1.1, from memory, medium confidence). */
+    private void steelAndRods(List<Bead> beads) {
+        boolean wantsLow = joint.steel() != Steel.A36_TYPE && joint.steel() != Steel.UNKNOWN;
+        beads.stream()
+                .map(Bead::laidWith)
+                .filter(r -> wantsLow && r.isStick())
+                .map(PlanRod::electrode)
+                .filter(e -> RodTable.isLowHydrogen(e).filter(low -> !low).isPresent())
+                .distinct()
+                .forEach(
+                        e -> notes.add(
+                                e + " on " + joint.grade().orElseThrow()
+                                        + ": this steel wants low-hydrogen rods; without them the procedure is not prequalified and must be qualified by test"));
+        Length thick = unit().pick(Length.inches(1), Length.millimetres("25"));
+        if (!joint.thicker().thickness().isUnder(thick)) {
+            notes.add(
+                    "thick plate, and cold steel, take 5–10% more amps than the rod runs on elsewhere, within the procedure");
+        }
+    }
+
+    private void hangs() {
+        boolean overhead = joint.position().filter(Position::isOverhead).isPresent();
+        boolean matters = overhead
+                || joint.position().filter(Position.HORIZONTAL_FILLET::equals).isPresent();
+        if (matters && joint.upper().isEmpty()) {
+            notes.add(
+                    "which member stands upright or lies above is not recorded: the first member is taken as the upright one; beads begin on the "
+                            + (overhead ? "plate that hangs" : "plate that lies"));
+        }
+    }
+
+    private void runOn() {
+        if (!joint.closed()) {
+            notes.add("at a free edge begin 1/2 in [12 mm] before it, on a tab or a ramp, and run off the same way");
+        }
+    }
+
+    private Unit unit() {
+        return joint.length().unit();
+    }
+
+    /** A length for people in the drawing's units, as gauges have them: to 1/32 in, or to a tenth of a millimetre. */
+    static String shown(double mm, Unit unit) {
+        double mark = unit.pick(25.4 / 32, 0.1);
+        return Length.ofNanometres(Math.round(Math.round(mm / mark) * mark * 1e6), unit)
+                .shownWithUnit();
     }
 
     private boolean isDouble() {
@@ -250,7 +327,7 @@ public final class PassPlanner {
     private PassPlan finish(String what, List<Stretch> stretches, List<Point> outline, List<Bead> beads, double area) {
         double grams = stretches.stream().mapToDouble(Stretch::grams).sum();
         List<RodNeed> rounded = rods.needs(beads, grams);
-        double minutes = rounded.stream().mapToInt(RodNeed::rods).sum() * k.burnSeconds() / 60;
+        double minutes = rods.arcMinutes(beads, rounded);
         if (joint.connection() == Connection.PIPE_BUTT || joint.connection() == Connection.TUBE_TO_PLATE) {
             notes.add("the length along the weld is taken as drawn");
         }
@@ -265,6 +342,8 @@ public final class PassPlanner {
                 rounded,
                 minutes,
                 rods.heat(beads),
+                rods.settings(beads),
+                List.copyOf(steps),
                 k.byName(),
                 List.copyOf(notes));
     }

@@ -26,6 +26,7 @@ import mensor.weld.InvalidField;
  * @param restJoined a rest up to this part of a bead is laid with the others by travelling slower (common practice, no source)
  * @param onePassRods the largest fillet leg that one pass lays, in rod diameters, within the position's single-pass limit (2: 1/4 in
  *     with 1/8 in, 5/16 in with 5/32 in; common practice, no source)
+ * @param repeatLayers over a half: a fillet's layers have 1, 2, 2, 3, 3 … beads, else 1, 2, 3 … (common practice, no source)
  */
 public record PlanConstants(
         double secondOverlap,
@@ -45,7 +46,8 @@ public record PlanConstants(
         double density,
         double apart,
         double restJoined,
-        double onePassRods) {
+        double onePassRods,
+        double repeatLayers) {
     private static final double INCH = 25.4;
     public static final PlanConstants USUAL = new PlanConstants(
             0.75,
@@ -65,7 +67,8 @@ public record PlanConstants(
             WeldMetal.DENSITY,
             INCH,
             0.15,
-            2);
+            2,
+            0);
 
     public PlanConstants {
         within("secondOverlap", secondOverlap, 0.3, 0.95);
@@ -86,6 +89,7 @@ public record PlanConstants(
         within("apart", apart, 0, 500);
         within("restJoined", restJoined, 0, 0.5);
         within("onePassRods", onePassRods, 0.5, 3);
+        within("repeatLayers", repeatLayers, 0, 1);
     }
 
     /**
@@ -114,7 +118,8 @@ public record PlanConstants(
             new Meaning("density", "Density of steel", "g/cm³", false),
             length("apart", "Starts and stops of neighbouring passes apart"),
             ratio("restJoined", "A rest up to this part of a bead goes with the others"),
-            ratio("onePassRods", "One pass lays a fillet leg up to, times the rod’s diameter"));
+            ratio("onePassRods", "One pass lays a fillet leg up to, times the rod’s diameter"),
+            ratio("repeatLayers", "Fillet layers: 0 each one bead more (1-2-3), 1 each number twice (1-2-2-3)"));
 
     private static Meaning ratio(String name, String title) {
         return new Meaning(name, title, "", false);
@@ -154,6 +159,7 @@ public record PlanConstants(
         all.put("apart", apart);
         all.put("restJoined", restJoined);
         all.put("onePassRods", onePassRods);
+        all.put("repeatLayers", repeatLayers);
         return all;
     }
 
@@ -171,6 +177,6 @@ public record PlanConstants(
         Double[] v = all.values().toArray(Double[]::new);
         return new PlanConstants(
                 v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7], v[8], v[9], v[10], v[11], v[12], v[13], v[14], v[15],
-                v[16], v[17]);
+                v[16], v[17], v[18]);
     }
 }

@@ -12,6 +12,7 @@ import mensor.weld.PassKind;
 import mensor.weld.Procedure;
 import mensor.weld.ProcedurePass;
 import mensor.weld.Range;
+import mensor.weld.Technique;
 import mensor.weld.WeldingProcess;
 
 /**
@@ -21,6 +22,7 @@ import mensor.weld.WeldingProcess;
  * @param diameter absent where another process lays it
  * @param widestRods the procedure's bead-width limit in rod diameters
  * @param layer the thickness of its layer, mm, where the procedure says one
+ * @param technique stringer or weave, where the procedure or the record says
  */
 public record PlanRod(
         PassKind kind,
@@ -32,27 +34,44 @@ public record PlanRod(
         OptionalDouble speed,
         OptionalDouble runLength,
         OptionalDouble widestRods,
-        OptionalDouble layer) {
+        OptionalDouble layer,
+        Optional<Technique> technique) {
 
     public static PlanRod of(PassKind kind, String electrode, Length diameter) {
         OptionalDouble none = OptionalDouble.empty();
         return new PlanRod(
-                kind, WeldingProcess.SMAW, electrode, Optional.of(diameter), none, none, none, none, none, none);
+                kind,
+                WeldingProcess.SMAW,
+                electrode,
+                Optional.of(diameter),
+                none,
+                none,
+                none,
+                none,
+                none,
+                none,
+                Optional.empty());
     }
 
     /** A layer by another process. */
     public static PlanRod by(WeldingProcess process, PassKind kind, OptionalDouble layer) {
         OptionalDouble none = OptionalDouble.empty();
-        return new PlanRod(kind, process, process.id(), Optional.empty(), none, none, none, none, none, layer);
+        return new PlanRod(
+                kind, process, process.id(), Optional.empty(), none, none, none, none, none, layer, Optional.empty());
     }
 
     /** The same rod for another kind of pass. */
     PlanRod as(PassKind other) {
-        return new PlanRod(other, process, electrode, diameter, amps, volts, speed, runLength, widestRods, layer);
+        return new PlanRod(
+                other, process, electrode, diameter, amps, volts, speed, runLength, widestRods, layer, technique);
     }
 
     PlanRod withRun(OptionalDouble run) {
-        return new PlanRod(kind, process, electrode, diameter, amps, volts, speed, run, widestRods, layer);
+        return new PlanRod(kind, process, electrode, diameter, amps, volts, speed, run, widestRods, layer, technique);
+    }
+
+    boolean weaves() {
+        return technique.filter(Technique.WEAVE::equals).isPresent();
     }
 
     public boolean isStick() {
@@ -94,7 +113,8 @@ public record PlanRod(
                 middle(p.travel()),
                 OptionalDouble.empty(),
                 procedure.beadWidthRods(),
-                layer);
+                layer,
+                p.technique());
     }
 
     private static OptionalDouble middle(Optional<Range> range) {
@@ -132,7 +152,8 @@ public record PlanRod(
                                 ? OptionalDouble.of(p.runLength().get().approximateNanometres() / 1e6)
                                 : OptionalDouble.empty(),
                         OptionalDouble.empty(),
-                        OptionalDouble.empty()));
+                        OptionalDouble.empty(),
+                        p.technique()));
             }
         }
         return List.copyOf(rods);

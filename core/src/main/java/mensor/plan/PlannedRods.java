@@ -5,13 +5,16 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import mensor.length.Length;
 import mensor.plan.PassPlan.Bead;
 import mensor.plan.PassPlan.Heat;
 import mensor.plan.PassPlan.RodNeed;
+import mensor.plan.PassPlan.Setting;
 import mensor.weld.InvalidField;
 import mensor.weld.PassKind;
+import mensor.weld.Range;
 import mensor.weld.RodTable;
 
 /** The rods of a plan by kind of pass: what each lays over its run, how many are needed, and the heat. */
@@ -63,14 +66,31 @@ final class PlannedRods {
             rods.computeIfAbsent(PassKind.FILL, x -> new ArrayList<>())
                     .add(PlanRod.of(PassKind.FILL, "E7018", Length.inches(1, 8)));
         }
-        PlanRod any = rods.getOrDefault(PassKind.FILL, List.of()).stream()
-                .filter(PlanRod::isStick)
-                .findFirst()
-                .orElseGet(this::anyStick);
-        for (PassKind kind : List.of(PassKind.ROOT, PassKind.FILL, PassKind.CAP)) {
-            PlanRod from = kind == PassKind.FILL && rods.containsKey(PassKind.HOT) ? of(PassKind.HOT) : any;
-            rods.computeIfAbsent(kind, x -> List.of(from.as(x)));
+        PlanRod under = lastStick(PassKind.FILL, PassKind.HOT).orElseGet(this::anyStick);
+        rods.computeIfAbsent(PassKind.FILL, x -> List.of(under.as(x)));
+        // what lies over all is never capped with the root's rod
+        rods.computeIfAbsent(
+                PassKind.CAP,
+                x -> List.of(
+                        lastStick(PassKind.FILL, PassKind.HOT).orElse(under).as(x)));
+        rods.computeIfAbsent(PassKind.ROOT, x -> List.of(of(PassKind.FILL).as(x)));
+    }
+
+    /** The last rod of the first of these kinds that is laid by stick. */
+    private Optional<PlanRod> lastStick(PassKind... kinds) {
+        for (PassKind kind : kinds) {
+            Optional<PlanRod> last = all(kind).stream().filter(PlanRod::isStick).reduce((a, b) -> b);
+            if (last.isPresent()) {
+                return last;
+            }
         }
+        return Optional.empty();
+    }
+
+    /** The rod of a fill layer, counted from 0: each row of the procedure one layer, the last one the rest. */
+    PlanRod fill(int layer) {
+        List<PlanRod> all = all(PassKind.FILL).stream().filter(PlanRod::isStick).toList();
+        return all.isEmpty() ? of(PassKind.FILL) : all.get(Math.min(layer, all.size() - 1));
     }
 
     /** A run that was measured for a rod holds for its other passes too. */
@@ -162,27 +182,69 @@ final class PlannedRods {
         return OptionalDouble.of(n.grams() / efficiency / ((k.rodLength() - k.stub()) / k.rodLength()));
     }
 
+    /** How long all these rods burn, in minutes. */
+    double arcMinutes(List<Bead> beads, List<RodNeed> needs) {
+        return needs.stream().mapToDouble(n -> n.rods() * burnSeconds(beads, n)).sum() / 60;
+    }
+
+    private double burnSeconds(List<Bead> beads, RodNeed need) {
+        return beads.stream()
+                .map(Bead::laidWith)
+                .filter(r -> r.isStick()
+                        && r.electrode().equals(need.electrode())
+                        && r.diameter().orElseThrow().shownWithUnit().equals(need.diameter()))
+                .findFirst()
+                .map(this::burnSeconds)
+                .orElse(k.burnSeconds());
+    }
+
+    private double burnSeconds(PlanRod rod) {
+        return k.burnSeconds() * RodTable.burnShare(rod.diameter().orElseThrow());
+    }
+
+    /** By each bead's own run and the rod's burning time, or the travel that was measured. */
     List<Heat> heat(List<Bead> beads) {
         List<Heat> heat = new ArrayList<>();
-        for (PassKind kind : PassKind.values()) {
-            beads.stream()
-                    .filter(b -> b.kind() == kind)
-                    .map(Bead::laidWith)
-                    .distinct()
-                    .filter(r ->
-                            r.isStick() && r.amps().isPresent() && r.volts().isPresent())
-                    .forEach(rod -> {
-                        double speed = rod.speed().orElse(runOf(rod) / k.burnSeconds() * 60);
-                        heat.add(new Heat(
-                                kind,
-                                rod.volts().getAsDouble(),
-                                rod.amps().getAsDouble(),
-                                speed,
-                                rod.speed().isPresent(),
-                                HeatInput.of(
-                                        rod.volts().getAsDouble(), rod.amps().getAsDouble(), speed)));
-                    });
+        for (Bead b : beads) {
+            PlanRod rod = b.laidWith();
+            if (!rod.isStick() || rod.amps().isEmpty() || rod.volts().isEmpty()) {
+                continue;
+            }
+            double speed = rod.speed().orElse(b.runLength() / burnSeconds(rod) * 60);
+            heat.add(new Heat(
+                    b.number(),
+                    b.kind(),
+                    rod.volts().getAsDouble(),
+                    rod.amps().getAsDouble(),
+                    speed,
+                    rod.speed().isPresent(),
+                    HeatInput.of(rod.volts().getAsDouble(), rod.amps().getAsDouble(), speed)));
         }
         return heat;
+    }
+
+    /** What each rod is set to: as recorded or as the procedure has it, else the middle of the rod's own range. */
+    List<Setting> settings(List<Bead> beads) {
+        Map<String, Setting> settings = new LinkedHashMap<>();
+        beads.stream().map(Bead::laidWith).filter(PlanRod::isStick).forEach(rod -> {
+            Optional<Range> range =
+                    RodTable.workable(rod.electrode(), rod.diameter().orElseThrow());
+            if (rod.amps().isPresent()) {
+                settings.putIfAbsent(
+                        rod.kind() + rod.words(),
+                        new Setting(
+                                rod.kind(), rod.words(), rod.amps().getAsDouble(), "by the record or the procedure"));
+            } else {
+                range.ifPresent(r -> settings.putIfAbsent(
+                        rod.kind() + rod.words(),
+                        new Setting(
+                                rod.kind(),
+                                rod.words(),
+                                Math.round((r.low() + r.high()) / 10) * 5.0,
+                                "the middle of the rod's range, " + r.shown("A")
+                                        + "; the procedure and the box label go first")));
+            }
+        });
+        return List.copyOf(settings.values());
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mensor.inspection.InProcessInspection;
 import mensor.weld.InvalidField;
 import mensor.weld.Named;
 
@@ -53,6 +54,16 @@ public enum SchoolTopic implements Named {
                             "flush, then cap",
                             "plates in 1G to 3G: the cap is of one height",
                             Map.of("fillBelow", 0.0)))),
+    LAYERS(
+            "layers",
+            "How the layers of a fillet grow",
+            List.of(
+                    new School("one-more", "1-2-3", "fewest layers, each a bead wider", Map.of("repeatLayers", 0.0)),
+                    new School(
+                            "twice",
+                            "1-2-2-3",
+                            "steadier beads, the face built up evenly",
+                            Map.of("repeatLayers", 1.0)))),
     OPEN_ROOT(
             "open-root",
             "How an open root is laid",
@@ -146,5 +157,12 @@ public enum SchoolTopic implements Named {
             all = all.with(s.constants());
         }
         return all;
+    }
+
+    /** What the questions of the in-process inspection take from the picked schools. */
+    public static InProcessInspection.Practice practice(Map<String, String> picks) {
+        return new InProcessInspection.Practice(
+                CAP.picked(picks).filter(s -> s.id().equals("flush")).isPresent(),
+                SLAG_LINES.picked(picks).filter(s -> s.id().equals("burnt-out")).isPresent());
     }
 }

@@ -60,14 +60,15 @@ final class StaggeredStops {
             stops.sort(Double::compare);
             laid.add(b.stopping(List.copyOf(stops)));
         }
-        notes.add("laid in two halves from the bottom up: tie-ins near 6:00 and 12:00, " + PassPlanner.round(step)
-                + " mm apart from bead to bead, ground to a feather before the second half");
+        notes.add("laid in two halves from the bottom up: tie-ins near 6:00 and 12:00, "
+                + PassPlanner.shown(step, weld.unit())
+                + " apart from bead to bead, ground to a feather before the second half");
         return List.copyOf(laid);
     }
 
     /** On the weld again, to a mark that a tape has. */
     private double round(double place, double around) {
-        double mark = weld.unit().pick(25.4 / 64, 0.1);
+        double mark = weld.unit().pick(25.4 / 8, 1.0);
         double on = Math.round(place / mark) * mark % around;
         return on < 0 ? on + around : on;
     }
@@ -107,7 +108,8 @@ final class StaggeredStops {
             before = stops;
         }
         if (tooClose) {
-            notes.add("a run is too short for starts and stops to lie " + PassPlanner.round(apart) + " mm apart");
+            notes.add("a run is too short for starts and stops to lie " + PassPlanner.shown(apart, weld.unit())
+                    + " apart");
         }
         return List.copyOf(staggered);
     }

@@ -41,6 +41,8 @@ class PassCountsTest {
                 .penetration(Penetration.COMPLETE)
                 .position(position)
                 .closed(pipe)
+                .oneSided(pipe || opening.equals("1/8"))
+                .backing(!pipe && !opening.equals("1/8"))
                 .groove(new Groove(
                         Optional.of("V"),
                         Optional.of(angle),
@@ -179,7 +181,7 @@ class PassCountsTest {
                         "hot 5/32 in E6010",
                         "fill 3/32 in E7018",
                         "fill 1/8 in E7018",
-                        "cap 3/32 in E7018");
+                        "cap 1/8 in E7018");
     }
 
     /** 27 in around: each half is laid upward from the bottom, and neighbors do not meet in one place. */
