@@ -68,13 +68,20 @@ final class ButtMeasure {
                 Convexity.of(face).above(),
                 under > 3 * noise ? under : 0,
                 MemberOffset.at(a, b, middle),
-                UndercutDepth.of(outA, toeA.at(), outA.last(), noise),
-                UndercutDepth.of(outB, toeB.at(), outB.last(), noise),
+                undercut(outA, toeA),
+                undercut(outB, toeB),
                 toeA.angle(),
                 toeB.angle(),
                 face.areaOverChord(),
                 noise,
                 Math.hypot(noise / Math.sqrt(8), Math.hypot(deviceU, lineU))));
+    }
+
+    /** Not a number where the strip beside the toe has no returns: what hides there is not measured. */
+    private double undercut(Face out, Toe toe) {
+        return UndercutDepth.isSeen(out, toe.at(), out.last())
+                ? UndercutDepth.of(out, toe.at(), out.last(), noise)
+                : Double.NaN;
     }
 
     private static double[] projected(double py, double pz, Line l) {

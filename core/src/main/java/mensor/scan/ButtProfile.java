@@ -5,6 +5,7 @@ package mensor.scan;
  *
  * @param bend 180° less the angle between the members
  * @param offset between the two members' lines at the middle of the weld, square to A's; over zero where B stands higher
+ * @param undercutA not a number where the strip beside the toe had no returns, as {@code undercutB}
  * @param underfill greatest depth of the face below both members' lines
  * @param area of the metal over the straight line toe–toe, mm²; under zero where the face lies under it
  * @param u standard uncertainty of a height, from the points' noise, the lines and the device's own

@@ -14,15 +14,25 @@ final class Face {
     private static final double NEAR = 0.9;
 
     private static final int WIDEST = 4;
+    /** A notch is told from wild points by so many neighbours, no further apart than this in all, mm. */
+    private static final int NARROW = 4;
+
+    private static final double NARROWEST = 0.55;
     private static final double BETTER = 2.5;
 
     private final double[] x;
     private final double[] h;
     private final int n;
     private final double noise;
+    /** All points, those called wild among them: what is narrow is no wider than they are. */
+    private final double[] allX;
 
-    private Face(double[] x, double[] h, int n, double noise) {
+    private final double[] allH;
+
+    private Face(double[] x, double[] h, int n, double noise, double[] allX, double[] allH) {
         this.noise = noise;
+        this.allX = allX;
+        this.allH = allH;
         this.x = x;
         this.h = h;
         this.n = n;
@@ -60,7 +70,7 @@ final class Face {
                 oh[n++] = sh[i];
             }
         }
-        return new Face(ox, oh, n, noise);
+        return new Face(ox, oh, n, noise, sx, sh);
     }
 
     /** From the first to the last of a point's neighbours. */
@@ -153,7 +163,62 @@ final class Face {
         for (int i = 0; i < n; i++) {
             other[i] = -h[i];
         }
-        return new Face(x, other, n, noise);
+        double[] otherAll = new double[allH.length];
+        for (int i = 0; i < otherAll.length; i++) {
+            otherAll[i] = -allH[i];
+        }
+        return new Face(x, other, n, noise, allX, otherAll);
+    }
+
+    private int firstFrom(double place) {
+        int i = Arrays.binarySearch(allX, place);
+        return i < 0 ? -i - 1 : i;
+    }
+
+    /** The widest stretch between two places without any return, its ends included. */
+    double widestGap(double from, double to) {
+        double widest = 0;
+        double at = from;
+        for (int i = firstFrom(from); i < allX.length && allX[i] <= to; i++) {
+            widest = Math.max(widest, allX[i] - at);
+            at = allX[i];
+        }
+        return Math.max(widest, to - at);
+    }
+
+    /** How far apart the points lie between two places, in the middle. */
+    double spacing(double from, double to) {
+        int a = firstFrom(from);
+        int b = firstFrom(to);
+        if (b - a < 2) {
+            return to - from;
+        }
+        double[] steps = new double[b - a - 1];
+        for (int i = a + 1; i < b; i++) {
+            steps[i - a - 1] = allX[i] - allX[i - 1];
+        }
+        Arrays.sort(steps);
+        return steps[steps.length / 2];
+    }
+
+    /**
+     * How deep a notch goes that is too narrow for a parabola: where three of four neighbours lie low together, which wild
+     * points do not. Read from the points themselves, it is a little less than the notch.
+     */
+    double narrowNotch(double from, double to) {
+        double deepest = 0;
+        double[] four = new double[NARROW];
+        for (int i = firstFrom(from); i + NARROW <= allX.length && allX[i + NARROW - 1] <= to; i++) {
+            if (allX[i + NARROW - 1] - allX[i] > NARROWEST) {
+                continue;
+            }
+            System.arraycopy(allH, i, four, 0, NARROW);
+            Arrays.sort(four);
+            if (four[2] < 0 && -four[2] > deepest / 2) {
+                deepest = Math.max(deepest, Math.min(-four[1], -2 * four[2]));
+            }
+        }
+        return deepest;
     }
 
     double first() {

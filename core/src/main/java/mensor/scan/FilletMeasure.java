@@ -94,13 +94,20 @@ final class FilletMeasure {
                 OptionalDouble.of(bulge.above()),
                 OptionalDouble.of(bulge.below()),
                 OptionalDouble.of(face.chord()),
-                OptionalDouble.of(UndercutDepth.of(overA, toeA.at(), overA.last(), noise)),
-                OptionalDouble.of(UndercutDepth.of(overB, toeB.at(), overB.last(), noise)),
+                undercut(overA, toeA),
+                undercut(overB, toeB),
                 OptionalDouble.of(toeA.angle()),
                 OptionalDouble.of(toeB.angle()),
                 area,
                 noise,
                 u));
+    }
+
+    /** Absent where the strip beside the toe has no returns: what hides there is not measured. */
+    private OptionalDouble undercut(Face over, Toe toe) {
+        return UndercutDepth.isSeen(over, toe.at(), over.last())
+                ? OptionalDouble.of(UndercutDepth.of(over, toe.at(), over.last(), noise))
+                : OptionalDouble.empty();
     }
 
     /**

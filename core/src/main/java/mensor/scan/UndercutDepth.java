@@ -20,8 +20,32 @@ final class UndercutDepth {
         return wider != null && wider.at(x) < -2 * noise;
     }
 
+    /** The strip beside a toe in which returns are needed: an undercut begins there. */
+    private static final double STRIP = 3;
+    /** A wider stretch without a return can hide a notch, mm. */
+    private static final double WIDEST_GAP = 0.4;
+    /** Points further apart than this show no notch, mm. */
+    private static final double COARSEST = 0.65;
+
+    /** A notch that is too narrow for a parabola is deeper than what one over it says by more than this, mm. */
+    private static final double NARROW_DEEPER = 0.08;
+
+    /** Whether the strip beside the toe came back to the scanner: a notch often does not. */
+    static boolean isSeen(Face along, double toe, double end) {
+        double to = Math.min(toe + STRIP, end);
+        double spacing = along.spacing(toe, to);
+        return to > toe && spacing <= COARSEST && along.widestGap(toe, to) <= Math.max(WIDEST_GAP, 4 * spacing);
+    }
+
     /** @return zero where nothing goes deeper than three times the noise */
     static double of(Face along, double toe, double end, double noise) {
+        double wide = byParabola(along, toe, end, noise);
+        double narrow = along.narrowNotch(toe + STEP / 2, Math.min(toe + REACH, end));
+        boolean isNarrow = narrow > wide + NARROW_DEEPER + 2 * noise && narrow > 4 * noise + NARROW_DEEPER;
+        return isNarrow ? narrow : wide;
+    }
+
+    private static double byParabola(Face along, double toe, double end, double noise) {
         double deepest = 0;
         double at = Double.NaN;
         for (double x = toe; x < Math.min(toe + REACH, end); x += STEP) {

@@ -88,6 +88,8 @@ public final class WeldScan {
      * @param holes of the weld's length what was not
      * @param why why profiles were left out, with how many
      * @param notes what of the measured profiles height alone does not tell, with how many
+     * @param unseenToes where the strip beside a toe had no returns: no undercut was measured there
+     * @param looks places that look deep on one or two profiles: too short to be measured, not to be passed over
      */
     public record Result(
             int profiles,
@@ -101,7 +103,12 @@ public final class WeldScan {
             List<Reach> holes,
             List<Station> stations,
             List<Stretch> stretches,
-            Track track) {}
+            Track track,
+            List<ToeReach> unseenToes,
+            List<Stretch> looks) {}
+
+    /** A stretch of a toe, mm. */
+    public record ToeReach(Quantity toe, double from, double to) {}
 
     /**
      * Each quantity along the weld, as it is judged: without lone wild profiles. A value that is not known is NaN.
@@ -218,7 +225,71 @@ public final class WeldScan {
                 holes(covered, spacing),
                 stations(calm),
                 stretches(calm, covered),
-                track(calm));
+                track(calm),
+                unseenToes(all, spacing),
+                looks(all, calm));
+    }
+
+    private static final List<Quantity> TOES = List.of(Quantity.UNDERCUT_A, Quantity.UNDERCUT_B);
+    /** A toe without returns over less than this is a lone profile's matter, mm. */
+    private static final double LEAST_UNSEEN = 1.5;
+    /** So deep on one profile alone, or on two, it is worth a look, mm: less is often a wild point. */
+    private static final double LOOK_ON_ONE = 0.5;
+
+    private static final double LOOK_ON_TWO = 0.3;
+
+    /** Where neighbouring profiles had no returns beside a toe. */
+    private static List<ToeReach> unseenToes(double[][] all, double spacing) {
+        List<ToeReach> unseen = new ArrayList<>();
+        for (Quantity q : TOES) {
+            int column = FIRST + 2 * q.ordinal();
+            for (int i = 0; i < all.length; i++) {
+                int from = i;
+                while (i < all.length && Double.isNaN(all[i][column])) {
+                    i++;
+                }
+                boolean many = i - from >= 2 && all[i - 1][S] - all[from][S] + spacing >= LEAST_UNSEEN;
+                if (many || i - from == 1 && spacing >= LEAST_UNSEEN) {
+                    addJoined(unseen, new ToeReach(q, all[from][S], all[i - 1][S]), 2 * spacing);
+                }
+            }
+        }
+        return List.copyOf(unseen);
+    }
+
+    /** A profile between two of them, on which a grain of spatter lies in the notch, does not part them. */
+    private static void addJoined(List<ToeReach> all, ToeReach next, double near) {
+        ToeReach last = all.isEmpty() ? null : all.get(all.size() - 1);
+        boolean joins = last != null && last.toe() == next.toe() && next.from() - last.to() <= near + 1e-9;
+        if (joins) {
+            all.set(all.size() - 1, new ToeReach(last.toe(), last.from(), next.to()));
+        } else {
+            all.add(next);
+        }
+    }
+
+    /** What stands on one or two profiles, which the median of five takes away: proposed as a place to look at. */
+    private List<Stretch> looks(double[][] all, double[][] calm) {
+        List<Stretch> looks = new ArrayList<>();
+        for (Quantity q : TOES) {
+            int column = FIRST + 2 * q.ordinal();
+            for (int i = 0; i < all.length; i++) {
+                int from = i;
+                double deepest = 0;
+                double u = 0;
+                while (i < all.length && all[i][column] > LOOK_ON_TWO && calm[i][column] <= wanted.report()) {
+                    if (all[i][column] > deepest) {
+                        deepest = all[i][column];
+                        u = all[i][column + 1];
+                    }
+                    i++;
+                }
+                if (i - from >= 2 || i - from == 1 && deepest >= LOOK_ON_ONE) {
+                    looks.add(new Stretch(q, all[from][S], all[i - 1][S], deepest, u));
+                }
+            }
+        }
+        return List.copyOf(looks);
     }
 
     private static List<String> counted(Map<String, Integer> said) {
