@@ -14,6 +14,7 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.inspection.Undersize;
 import mensor.length.Length;
@@ -230,7 +231,7 @@ public final class SimulatedPracticeWeld {
                 readings,
                 indications,
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
     }
 

@@ -2,23 +2,21 @@ package mensor.study;
 
 import java.util.Arrays;
 import mensor.rejectrate.Interval;
-import org.apache.commons.statistics.distribution.NormalDistribution;
+import org.apache.commons.statistics.distribution.TDistribution;
 
 /**
  * Agreement beyond chance: 1 is always, 0 no more than chance.
  *
  * @param observed share of agreement
  * @param expected share that chance alone would give
- * @param se standard error of large samples; NaN where it cannot be told
- * @param low of 95 %: of two by the interval of the share that agrees, of several by the standard error
+ * @param se standard error; NaN where it cannot be told
+ * @param low of 95 %: of two by the interval of the share that agrees, of several by leaving out each subject in turn
  */
 public record Kappa(double value, double observed, double expected, double se, double low, double high) {
     public Kappa {
         low = Math.max(-1, low);
         high = Math.min(1, high);
     }
-
-    private static final double Z = NormalDistribution.of(0, 1).inverseCumulativeProbability(0.975);
 
     /** Two people, or one person twice: rows are the first's answers, columns the second's (Cohen 1960; its large-sample error). */
     public static Kappa cohen(int[][] table) {
@@ -61,8 +59,50 @@ public record Kappa(double value, double observed, double expected, double se, d
                 (share.high() - expected) / (1 - expected));
     }
 
-    /** Several people: of each subject how many chose each answer, as many people for each (Fleiss 1971). */
+    /**
+     * Several people: of each subject how many chose each answer, as many people for each (Fleiss 1971). His standard error
+     * is that of no agreement at all and far too small elsewhere; here each subject is left out in turn (Quenouille 1956,
+     * Tukey 1958: the jackknife), which holds at any agreement.
+     */
     public static Kappa fleiss(int[][] counts) {
+        Kappa all = plainFleiss(counts);
+        int n = counts.length;
+        if (Double.isNaN(all.value()) || n < 3) {
+            return all;
+        }
+        double[] pseudo = new double[n];
+        for (int i = 0; i < n; i++) {
+            Kappa less = plainFleiss(without(counts, i));
+            double value = Double.isNaN(less.value()) ? all.value() : less.value();
+            pseudo[i] = n * all.value() - (n - 1) * value;
+        }
+        double mean = Arrays.stream(pseudo).average().orElseThrow();
+        double squares = Arrays.stream(pseudo).map(x -> (x - mean) * (x - mean)).sum();
+        double se = Math.sqrt(squares / (n - 1) / n);
+        if (!(se > 0)) { // all subjects agreed on alike: what so few can tell of a share
+            Interval share = Interval.wilson(Math.round(all.observed() * n), n);
+            double room = 1 - all.expected();
+            return new Kappa(
+                    all.value(),
+                    all.observed(),
+                    all.expected(),
+                    0,
+                    (share.low() - all.expected()) / room,
+                    Math.max(all.value(), (share.high() - all.expected()) / room));
+        }
+        double t = TDistribution.of(n - 1.0).inverseCumulativeProbability(0.975);
+        return new Kappa(all.value(), all.observed(), all.expected(), se, all.value() - t * se, all.value() + t * se);
+    }
+
+    private static int[][] without(int[][] counts, int left) {
+        int[][] rest = new int[counts.length - 1][];
+        for (int i = 0; i < rest.length; i++) {
+            rest[i] = counts[i < left ? i : i + 1];
+        }
+        return rest;
+    }
+
+    private static Kappa plainFleiss(int[][] counts) {
         int subjects = counts.length;
         int raters = Arrays.stream(counts[0]).sum();
         int answers = counts[0].length;
@@ -87,22 +127,14 @@ public record Kappa(double value, double observed, double expected, double se, d
             share[j] = given[j] / ((double) subjects * raters);
         }
         double expected = 0;
-        double cubes = 0;
         for (double p : share) {
             expected += p * p;
-            cubes += p * p * p;
         }
         if (expected >= 1) {
             return untold(agreement, expected);
         }
-        double m = raters;
-        double variance = 2
-                / (subjects * m * (m - 1))
-                * (expected - (2 * m - 3) * expected * expected + 2 * (m - 2) * cubes)
-                / ((1 - expected) * (1 - expected));
         double value = (agreement - expected) / (1 - expected);
-        double se = Math.sqrt(Math.max(0, variance));
-        return new Kappa(value, agreement, expected, se, value - Z * se, value + Z * se);
+        return new Kappa(value, agreement, expected, Double.NaN, Double.NaN, Double.NaN);
     }
 
     private static Kappa untold(double observed, double expected) {

@@ -15,6 +15,7 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.inspection.Verdict;
 import mensor.judge.Judge;
@@ -82,7 +83,7 @@ class PracticeTest {
                 List.<Reading>of(),
                 indications,
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
     }
 
@@ -110,7 +111,7 @@ class PracticeTest {
     @Test
     void surfaceAndGaugesShowTheTruth() {
         int undercuts = 0;
-        for (long seed = 0; seed < 40; seed++) {
+        for (long seed = 0; seed < (Boolean.getBoolean("sweeps") ? 40 : 12); seed++) {
             SimulatedPracticeWeld w = weld(1, true, seed);
             int across = 220;
             int rows = 400;
@@ -141,7 +142,7 @@ class PracticeTest {
                 assertThat(read[100]).as("median").isCloseTo(f.size(), within(0.25));
             }
         }
-        assertThat(undercuts).isGreaterThan(20);
+        assertThat(undercuts).isGreaterThan(6);
     }
 
     @Test
