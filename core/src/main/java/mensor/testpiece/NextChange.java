@@ -35,6 +35,19 @@ public record NextChange(PieceSetting setting, Optional<String> to, String words
                 "restart", new Remedy(PieceSetting.RESTART, 0, "strike ahead of the crater and come back over it"));
         REMEDIES.put("crater", new Remedy(PieceSetting.RESTART, 0, "pause and step back at the end of the rod"));
         REMEDIES.put(
+                "crack",
+                new Remedy(
+                        PieceSetting.RESTART,
+                        0,
+                        "fill every crater before the arc is broken; a first bead that is not thin"));
+        REMEDIES.put("convex", new Remedy(PieceSetting.AMPS, STEP, "5 A more, and a pause at the toes"));
+        REMEDIES.put(
+                "unequal legs",
+                new Remedy(PieceSetting.WORK_ANGLE, 0, "the rod aimed a little toward the short leg's plate"));
+        REMEDIES.put(
+                "strike",
+                new Remedy(PieceSetting.RESTART, 0, "strike only where the bead will cover it; check the clamp"));
+        REMEDIES.put(
                 "uneven width",
                 new Remedy(PieceSetting.TECHNIQUE, 0, "sight of the pool, a prop for the hand, then a steady count"));
     }
@@ -51,9 +64,29 @@ public record NextChange(PieceSetting setting, Optional<String> to, String words
 
     static Optional<NextChange> of(Series series) {
         int last = series.pieces().size() - 1;
-        return back(series, last)
+        return held(series, last)
+                .or(() -> back(series, last))
                 .or(() -> helped(series, last))
                 .or(() -> asked(series.pieces().get(last)));
+    }
+
+    /** The newest piece that broke less and was made otherwise in one thing alone: back to that. */
+    private static Optional<NextChange> held(Series series, int last) {
+        for (int i = last - 1; i >= 0 && series.hasBroken(last); i--) {
+            List<SettingChange> changes = series.changes(i, last);
+            if (series.isSameExercise(i, last) && changes.size() == 1 && series.brokeLess(i, last)) {
+                SettingChange c = changes.get(0);
+                boolean whole = !series.hasBroken(i);
+                return Optional.of(new NextChange(
+                        c.setting(),
+                        Optional.of(series.pieces().get(i).settings().get(c.setting())),
+                        c.setting().title() + " back to " + c.from(),
+                        whole
+                                ? "the piece with " + c.to() + " failed its specimens, that with " + c.from() + " held"
+                                : "with " + c.to() + " more specimens failed than with " + c.from()));
+            }
+        }
+        return Optional.empty();
     }
 
     /** The last step alone made it worse: undo it. */
@@ -93,6 +126,7 @@ public record NextChange(PieceSetting setting, Optional<String> to, String words
         Unit unit = now.unit();
         return series.tried().stream()
                 .filter(Series.Tried::isHelp)
+                .filter(t -> series.isLike(t.piece(), last))
                 .filter(t -> now.settings().containsKey(t.change().setting()))
                 .filter(t -> t.change()
                         .setting()

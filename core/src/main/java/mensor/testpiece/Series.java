@@ -17,6 +17,9 @@ public record Series(List<Piece> pieces) {
     /** Two scores nearer than this are no difference that a rater would swear to. */
     private static final double FELT = 0.5;
 
+    private static final List<PieceSetting> LIKE =
+            List.of(PieceSetting.ROD, PieceSetting.DIAMETER, PieceSetting.POSITION, PieceSetting.PROGRESSION);
+
     public Series {
         pieces = List.copyOf(pieces);
     }
@@ -28,6 +31,7 @@ public record Series(List<Piece> pieces) {
      * @param score from 0 to 10, the mean of its raters; absent where nobody rated it
      * @param faults how many of each, by the word for it
      * @param broke what the specimens came to; absent where none was tested
+     * @param failed how many specimens failed
      * @param rejected by the code or its specimens
      */
     public record Piece(
@@ -37,6 +41,7 @@ public record Series(List<Piece> pieces) {
             OptionalDouble score,
             Map<String, Integer> faults,
             Optional<Verdict> broke,
+            int failed,
             boolean rejected) {
         public Piece {
             settings = Map.copyOf(settings);
@@ -47,9 +52,10 @@ public record Series(List<Piece> pieces) {
     /**
      * A single change, and how many points the score went up with it.
      *
-     * @param broke the piece that was made with it failed its specimens: however it scored, that is no help
+     * @param piece the place in the series of the piece that was made with it
+     * @param broke that piece failed its specimens: however it scored, that is no help
      */
-    public record Tried(SettingChange change, double gain, boolean broke) {
+    public record Tried(SettingChange change, double gain, int piece, boolean broke) {
         boolean isHelp() {
             return gain >= FELT && !broke;
         }
@@ -95,7 +101,7 @@ public record Series(List<Piece> pieces) {
                     && changes.size() == 1
                     && before.isPresent()
                     && after.isPresent()) {
-                tried.add(new Tried(changes.get(0), after.getAsDouble() - before.getAsDouble(), hasBroken(i)));
+                tried.add(new Tried(changes.get(0), after.getAsDouble() - before.getAsDouble(), i, hasBroken(i)));
             }
         }
         tried.sort(Comparator.comparing(Tried::broke)
@@ -132,6 +138,30 @@ public record Series(List<Piece> pieces) {
 
     public boolean isSameExercise(int one, int other) {
         return pieces.get(one).exercise().equals(pieces.get(other).exercise());
+    }
+
+    /** The same exercise with the same rod in the same position: what one tells, it tells of the other. */
+    boolean isLike(int one, int other) {
+        return isSameExercise(one, other)
+                && LIKE.stream().allMatch(s -> {
+                    String a = pieces.get(one).settings().get(s);
+                    String b = pieces.get(other).settings().get(s);
+                    return a == null || b == null
+                            ? a == null && b == null
+                            : s.isSame(
+                                    a,
+                                    pieces.get(one).unit(),
+                                    b,
+                                    pieces.get(other).unit());
+                });
+    }
+
+    /** The specimens failed of fewer: of a piece that held, none. */
+    boolean brokeLess(int one, int than) {
+        boolean tested = pieces.get(one).broke().isPresent();
+        return tested
+                && (hasBroken(one) ? pieces.get(one).failed() : 0)
+                        < (hasBroken(than) ? Math.max(1, pieces.get(than).failed()) : 0);
     }
 
     boolean isFelt(double gain) {

@@ -1,16 +1,19 @@
 package mensor.testpiece;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mensor.length.Length;
 import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.JointBuilder;
 import mensor.weld.Member;
 import mensor.weld.Named;
+import mensor.weld.PassKind;
 import mensor.weld.Penetration;
 import mensor.weld.Position;
 import mensor.weld.Qualification;
@@ -31,8 +34,20 @@ class QualifiedRangeTest {
                 .position(Named.find(Position.class, position).orElseThrow());
     }
 
+    /** Rods as {@code E6010 root}; of which pass may be unsaid. */
+    private static List<Qualification> all(Joint joint, String... rods) {
+        return QualifiedRange.of(
+                joint,
+                Stream.of(rods)
+                        .map(r -> r.split(" "))
+                        .map(r -> new QualifiedRange.RodUsed(
+                                r[0], r.length > 1 ? Named.find(PassKind.class, r[1]) : Optional.empty()))
+                        .toList(),
+                DAY);
+    }
+
     private static Qualification of(Joint joint, String... rods) {
-        return QualifiedRange.of(joint, List.of(rods), DAY).orElseThrow();
+        return all(joint, rods).get(0);
     }
 
     @ParameterizedTest
@@ -59,11 +74,35 @@ class QualifiedRangeTest {
         Qualification q = of(groove(Connection.BUTT, 3, "3G").build(), "E6010", "E7018");
         assertThat(q.group()).isEqualTo(3);
         assertThat(q.backing()).isTrue();
-        assertThat(of(groove(Connection.BUTT, 3, "3G").backing(false).build(), "E7018")
-                        .backing())
-                .isFalse();
-        assertThat(QualifiedRange.of(groove(Connection.BUTT, 3, "3G").build(), List.of("E9999"), DAY))
+        assertThat(all(groove(Connection.BUTT, 3, "3G").build(), "E9999"))
                 .as("rods that nobody knows")
                 .isEmpty();
+    }
+
+    /** ASME IX QW-433, from memory: the rods over an open root lie on it as on a backing. */
+    @Test
+    void anOpenRootQualifiesItsOwnRodWithoutBackingAndTheOthersWithIt() {
+        Joint open =
+                groove(Connection.BUTT, 3, "3G").backing(false).oneSided(true).build();
+        assertThat(all(open, "E6010 root", "E7018 fill", "E7018 cap"))
+                .extracting(Qualification::group, Qualification::backing)
+                .containsExactly(tuple(3, false), tuple(4, true));
+        assertThat(all(open, "E7018 root", "E7018 cap"))
+                .extracting(Qualification::group, Qualification::backing)
+                .containsExactly(tuple(4, false));
+        assertThat(all(open, "E6010", "E7018"))
+                .as("nobody said which rod laid the root")
+                .extracting(Qualification::group, Qualification::backing)
+                .containsExactly(tuple(3, false));
+        assertThat(all(open, "E7018 fill", "E7018 cap"))
+                .as("no rod of the root is on record")
+                .extracting(Qualification::backing)
+                .containsExactly(true);
+        Joint bothSides =
+                groove(Connection.BUTT, 3, "3G").backing(false).oneSided(false).build();
+        assertThat(all(bothSides, "E6010 root", "E7018 cap"))
+                .as("backgouged and welded from the other side")
+                .extracting(Qualification::group, Qualification::backing)
+                .containsExactly(tuple(4, true));
     }
 }

@@ -26,6 +26,7 @@ class SeriesTest {
                 score < 0 ? OptionalDouble.empty() : OptionalDouble.of(score),
                 faults,
                 Optional.empty(),
+                0,
                 false);
     }
 
@@ -107,6 +108,7 @@ class SeriesTest {
                 OptionalDouble.of(8),
                 Map.of(),
                 Optional.of(Verdict.REJECT),
+                1,
                 true);
         Series s = new Series(List.of(up, down));
         assertThat(s.best()).contains(0);
@@ -126,7 +128,7 @@ class SeriesTest {
     void aRejectedPieceIsNotTheBestHoweverItScored() {
         Series.Piece good = piece(6, "120", "short");
         Series.Piece rejected = new Series.Piece(
-                "pad", good.settings(), Unit.INCH, OptionalDouble.of(9), Map.of(), Optional.empty(), true);
+                "pad", good.settings(), Unit.INCH, OptionalDouble.of(9), Map.of(), Optional.empty(), 0, true);
         assertThat(new Series(List.of(good, rejected)).best()).contains(0);
     }
 
@@ -146,6 +148,7 @@ class SeriesTest {
                 OptionalDouble.of(4),
                 Map.of(),
                 Optional.empty(),
+                0,
                 false);
         Series s = new Series(List.of(pad, uphill));
         assertThat(s.tried()).isEmpty();
@@ -171,5 +174,46 @@ class SeriesTest {
         assertThat(PieceStage.of(false, true, false, false)).isEqualTo(PieceStage.INSPECTED);
         assertThat(PieceStage.of(true, true, true, false)).isEqualTo(PieceStage.TESTED);
         assertThat(PieceStage.of(true, true, true, true)).isEqualTo(PieceStage.DECIDED);
+    }
+
+    private static Series.Piece made(String rod, String position, double score, String amps, int failed) {
+        return new Series.Piece(
+                "fillet",
+                Map.of(PieceSetting.ROD, rod, PieceSetting.POSITION, position, PieceSetting.AMPS, amps),
+                Unit.INCH,
+                score < 0 ? OptionalDouble.empty() : OptionalDouble.of(score),
+                Map.of("slag", 1),
+                Optional.of(failed == 0 ? Verdict.ACCEPT : Verdict.REJECT),
+                failed,
+                false);
+    }
+
+    @Test
+    void whatHelpedAnotherRodOrPositionProvesNothing() {
+        Series.Piece cold = made("E7018", "2F", 4, "115", 0);
+        Series.Piece hot = made("E7018", "2F", 7, "125", 0);
+        for (String[] other : List.of(new String[] {"E6010", "2F"}, new String[] {"E7018", "4F"})) {
+            Series s = new Series(List.of(cold, hot, made(other[0], other[1], 5, "90", 0)));
+            assertThat(s.next()).hasValueSatisfying(n -> assertThat(n.why()).startsWith("the commonest fault"));
+        }
+        assertThat(new Series(List.of(cold, hot, made("E7018", "2F", -1, "110", 0))).next())
+                .hasValueSatisfying(n -> assertThat(n.why()).startsWith("it helped before"));
+    }
+
+    @Test
+    void aBrokenPieceGoesBackToWhatBrokeLess() {
+        Series.Piece least = made("E7018", "2F", 5, "115", 1);
+        Series.Piece most = made("E7018", "2F", 7, "130", 3);
+        assertThat(new Series(List.of(least, most)).next()).hasValueSatisfying(n -> {
+            assertThat(n.to()).contains("115");
+            assertThat(n.why()).contains("more specimens failed");
+        });
+        Series.Piece held = made("E7018", "2F", 5, "120", 0);
+        assertThat(new Series(List.of(held, least, most)).next())
+                .as("the newest that broke less")
+                .hasValueSatisfying(n -> assertThat(n.to()).contains("115"));
+        assertThat(new Series(List.of(most, least)).next())
+                .as("nothing broke less than this one")
+                .hasValueSatisfying(n -> assertThat(n.to()).isNotEqualTo(Optional.of("130")));
     }
 }
