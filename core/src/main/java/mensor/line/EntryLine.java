@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mensor.inspection.Criterion;
 import mensor.inspection.Entry;
 import mensor.line.Kinds.Kind;
@@ -16,11 +17,13 @@ import mensor.weld.Named;
  * What a hand would chalk on the plate, in one line: {@code uc a 12-14 1/32}, {@code leg 6 5/16 1/4}, {@code none crack overlap}.
  * A kind, then its arguments apart by spaces. A length is one word ({@code 1-1/8}); two words are joined to one
  * ({@code 1 1/8}) only where the line cannot be read otherwise. A line that begins with a place or a toe repeats the kind before
- * it. The order of preference is fixed, so that a line always means the same. What a tablet's dictation writes ("undercut web toe
+ * it. What cannot be seen is put down by {@code cover undercut 4-6 by UT 114}. The order of preference is fixed, so that a line always means the same. What a tablet's dictation writes ("undercut web toe
  * twelve to fourteen one thirty-second deep") is put into such a line first.
  */
 public final class EntryLine {
     static final String NONE = "none";
+    static final String COVER = "cover";
+    private static final Set<String> COVERS = Set.of(COVER, "covered", "hidden");
 
     private final Joint joint;
 
@@ -119,6 +122,9 @@ public final class EntryLine {
         if (first.text().equals(NONE)) {
             return none(tokens, before);
         }
+        if (COVERS.contains(first.text()) && !typing) {
+            return new CoverLine(joint, line, tokens).read(before);
+        }
         Optional<Kind> kind = Kinds.find(first.text());
         if (kind.isPresent() && !(typing && isStillTyped(first.text()))) {
             return of(kind.get(), tokens.subList(1, tokens.size()));
@@ -153,11 +159,11 @@ public final class EntryLine {
         return tokens;
     }
 
-    private static Parse open(String kind, List<String> expects, List<String> completions) {
+    static Parse open(String kind, List<String> expects, List<String> completions) {
         return new Parse(List.of(), kind, Optional.empty(), 0, 0, expects, completions);
     }
 
-    private static Parse wrong(String kind, Token at, String problem) {
+    static Parse wrong(String kind, Token at, String problem) {
         return new Parse(List.of(), kind, Optional.of(problem), at.from(), at.to(), List.of(), List.of());
     }
 

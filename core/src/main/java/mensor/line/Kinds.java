@@ -136,7 +136,7 @@ final class Kinds {
         return switch (k.placement()) {
             case AT -> Optional.of(PLACE);
             case AT_OR_NONE -> Optional.of(may(AT, "at", "at"));
-            case STRETCH -> Optional.of(STRETCH_NEEDED);
+            case STRETCH, STRETCH_BESIDE -> Optional.of(STRETCH_NEEDED);
             case AT_OR_STRETCH -> Optional.of(need(AT_OR_STRETCH, "", "at, or from–to"));
             case NONE -> Optional.empty();
         };
@@ -148,7 +148,7 @@ final class Kinds {
         return switch (f.shape()) {
             case TOE, TOE_OR_ROOT -> new Argument(TOE, f.name(), title, f.required(), "", Map.of());
             case DEPTH, SIZE, EXTENT ->
-                new Argument(LENGTH, f.name(), title, f.required(), isOneOfTwo ? title : "", Map.of());
+                new Argument(LENGTH, f.name(), title, f.required(), isOneOfTwo ? lastWord(title) : "", Map.of());
             case COUNT -> new Argument(COUNT, f.name(), "x " + title, f.required(), "", Map.of());
             case FLAG, WORD ->
                 new Argument(
@@ -164,13 +164,18 @@ final class Kinds {
         };
     }
 
+    /** "thickness left" is led in by "left". */
+    private static String lastWord(String title) {
+        return title.substring(title.lastIndexOf(' ') + 1);
+    }
+
     static Optional<Kind> find(String word) {
         return ALL.stream().filter(k -> k.words().contains(word)).findFirst();
     }
 
-    /** Words that begin so, the kinds' own and the word that none was seen. */
+    /** Words that begin so, the kinds' own, that none was seen, and that it cannot be. */
     static List<String> beginning(String begin) {
-        return Stream.concat(ALL.stream().map(Kind::word), Stream.of(EntryLine.NONE))
+        return Stream.concat(ALL.stream().map(Kind::word), Stream.of(EntryLine.NONE, EntryLine.COVER))
                 .filter(w -> w.startsWith(begin))
                 .toList();
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mensor.length.Length;
 import mensor.length.LengthFormatException;
 import mensor.length.Span;
@@ -17,6 +18,9 @@ import mensor.weld.Toe;
 
 /** Tries the arguments in their order; what is optional may be left out, a length may take two words. */
 final class LineMatcher {
+    private static final Set<String> ABOVE = Set.of("top", "upper");
+    private static final Set<String> BELOW = Set.of("bottom", "lower");
+
     private final Joint joint;
     private final Kind kind;
     private final List<Token> tokens;
@@ -106,7 +110,8 @@ final class LineMatcher {
             case TOE -> {
                 Optional<String> toe = toe(joint, t.text());
                 if (toe.isEmpty()) {
-                    return "which toe? a (" + joint.toeName(Toe.A) + ") or b (" + joint.toeName(Toe.B) + ")";
+                    return (isHeight(t.text()) ? "which member is above is not said at set-up" : "which toe") + "? a ("
+                            + joint.toeName(Toe.A) + ") or b (" + joint.toeName(Toe.B) + ")";
                 }
                 next(argument, token + 1, fields, joined, Map.of(a.field(), toe.get()));
             }
@@ -233,6 +238,11 @@ final class LineMatcher {
                 .orElse("");
     }
 
+    /** The ends of a stretch, where the word is one. */
+    static Optional<String[]> stretch(Joint joint, String word) {
+        return new LineMatcher(joint, Kinds.ALL.get(0), List.of()).stretch(word);
+    }
+
     /** The toe that the word names: A, B, root, or its member's name. */
     static Optional<String> toe(Joint joint, String word) {
         for (Toe toe : Toe.values()) {
@@ -241,7 +251,19 @@ final class LineMatcher {
                 return Optional.of(toe.id());
             }
         }
-        return Optional.empty();
+        return toeByHeight(joint, word).map(Toe::id);
+    }
+
+    /** The toe of the member above or below, where the joint says which that is. */
+    static Optional<Toe> toeByHeight(Joint joint, String word) {
+        Toe other = joint.upper().filter(t -> t == Toe.A).isPresent() ? Toe.B : Toe.A;
+        return ABOVE.contains(word)
+                ? joint.upper()
+                : BELOW.contains(word) ? joint.upper().map(t -> other) : Optional.empty();
+    }
+
+    static boolean isHeight(String word) {
+        return ABOVE.contains(word) || BELOW.contains(word);
     }
 
     /** The text, if it is a length. */

@@ -54,7 +54,10 @@ final class SpokenEntry {
         }
         for (Said w : left) {
             if (w.number() || !SpokenWords.FILLERS.contains(w.text())) {
-                return SpokenLine.stuck(w, "\"" + w.text() + "\" is not understood here", spoken);
+                String why = LineMatcher.isHeight(w.text()) && has(Argument.Shape.TOE)
+                        ? "which member stands or lies above is not said at set-up: a or b?"
+                        : "\"" + w.text() + "\" is not understood here";
+                return SpokenLine.stuck(w, why, spoken);
             }
             spoken = true;
         }
@@ -111,6 +114,14 @@ final class SpokenEntry {
                     spoken = true;
                     return t.id().toLowerCase(Locale.ROOT);
                 }
+            }
+        }
+        for (int i = 0; i < left.size(); i++) {
+            Optional<Toe> byHeight = LineMatcher.toeByHeight(joint, left.get(i).text());
+            if (byHeight.isPresent()) {
+                drop(i, 1);
+                spoken = true;
+                return byHeight.get().id().toLowerCase(Locale.ROOT);
             }
         }
         for (int i = 0; i < left.size(); i++) {

@@ -69,13 +69,23 @@ final class SpokenLine {
         return new Written(Optional.empty(), Optional.of(new Token(at.text(), at.from(), at.to())), problem, spoken);
     }
 
+    private Optional<Written> noCriterion() {
+        for (int i = 0; i < said.size(); i++) {
+            Optional<SpokenWords.Found> found = SpokenWords.phrase(said, i, SpokenWords.NO_CRITERION);
+            if (found.isPresent()) {
+                return Optional.of(stuck(said.get(i), found.get().means(), true));
+            }
+        }
+        return Optional.empty();
+    }
+
     private Optional<Written> record() {
         Optional<SpokenWords.Found> best = Optional.empty();
         for (int i = 0; i < said.size() && best.isEmpty(); i++) {
             best = SpokenWords.phrase(said, i, SpokenWords.KINDS);
         }
         if (best.isEmpty()) {
-            return Optional.empty();
+            return noCriterion();
         }
         SpokenWords.Found found = best.get();
         String[] means = found.means().split(" ");

@@ -13,6 +13,7 @@ import mensor.weld.Connection;
 import mensor.weld.Joint;
 import mensor.weld.JointBuilder;
 import mensor.weld.Member;
+import mensor.weld.Toe;
 import mensor.weld.WeldType;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -219,5 +220,82 @@ class EntryLineTest {
             counts.merge(u.problem().isPresent(), 1, Integer::sum);
         }
         assertThat(counts.get(true)).isBetween(500, 4_900);
+    }
+
+    /** Words that people in the shop say; common practice, no source. */
+    @ParameterizedTest
+    @CsvSource({
+        "slag line 4-5, from=4 kind=slag to=5",
+        "wagon tracks 4-9, from=4 kind=slag to=9 trapped=true",
+        "lof 10-11, from=10 kind=incomplete-fusion to=11",
+        "BBs 0-3, from=0 kind=spatter to=3",
+        "strike 3, at=3 kind=arc-strike",
+        "divot 12, at=12 kind=poor-restart",
+        "tie-in 12, at=12 kind=poor-restart",
+        "icicle 4-5 1/16, depth=1/16 from=4 kind=melt-through to=5",
+        "keyhole 7, at=7 kind=burn-through",
+        "hole 7, at=7 kind=burn-through",
+        "base a 4-5 gouge depth 1/16, depth=1/16 from=4 kind=base-metal-damage member=A to=5 what=gouge"
+    })
+    void wordsOfTheShopAreKnown(String line, String said) {
+        assertThat(read(line).entries()).as(line).isNotEmpty();
+        assertThat(said(read(line))).isEqualTo(said);
+        assertThat(read("wavy 3-9").problem())
+                .hasValueSatisfying(p -> assertThat(p).contains("no criterion limits"));
+    }
+
+    /** Which toe is the top one a joint must have said. */
+    @Test
+    void theTopToeIsThatOfTheMemberAbove() {
+        for (Toe upper : List.of(Toe.A, Toe.B)) {
+            Joint joint = new JointBuilder("J", WeldType.FILLET, Connection.TEE, Length.inches(24))
+                    .size(Length.inches(5, 16))
+                    .members(new Member("web", Length.inches(3, 8)), new Member("flange", Length.inches(3, 4)))
+                    .upper(upper)
+                    .build();
+            for (String line :
+                    List.of("uc top 12-14 1/32", "undercut top toe 12-14 1/32", "undercut upper 12 to 14 1/32")) {
+                EntryLine.Parse p = new EntryLine(joint).read(line, "");
+                assertThat(p.entries())
+                        .as(line)
+                        .singleElement()
+                        .satisfies(e -> assertThat(e.fields()).containsEntry("toe", upper.id()));
+            }
+            assertThat(new EntryLine(joint)
+                            .read("uc bottom 12-14 1/32", "")
+                            .entries()
+                            .get(0)
+                            .fields())
+                    .containsEntry("toe", upper == Toe.A ? "B" : "A");
+        }
+        assertThat(read("uc top 12-14 1/32").entries()).isEmpty();
+        assertThat(read("undercut top toe 12-14 1/32").problem())
+                .hasValueSatisfying(p -> assertThat(p).contains("set-up"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "cover root by UT report 114, by=UT report 114 criterion=root",
+        "cover undercut 4-6 by UT 114, by=UT 114 criterion=undercut from=4 to=6",
+        "hidden undercut 4-6, criterion=undercut from=4 to=6",
+        "cover size by throat demonstrated; CS-4, by=throat demonstrated; CS-4 criterion=size"
+    })
+    void whatCannotBeSeenIsPutDown(String line, String said) {
+        EntryLine.Parse p = read(line);
+        assertThat(p.entries()).singleElement().satisfies(e -> {
+            assertThat(e.sort()).isEqualTo(mensor.inspection.Entry.Sort.COVER);
+            assertThat(new TreeMap<>(e.fields())
+                            .entrySet().stream().map(Object::toString).collect(Collectors.joining(" ")))
+                    .isEqualTo(said);
+        });
+        assertThat(p.isWhole()).isTrue();
+    }
+
+    @Test
+    void aCoverThatSaysTooLittleIsNone() {
+        assertThat(read("cover undercut").entries()).isEmpty();
+        assertThat(read("cover undercut by").entries()).isEmpty();
+        assertThat(read("cover rust 4-6").problem()).isPresent();
+        assertThat(read("cover undercut 6").problem()).isPresent();
     }
 }
