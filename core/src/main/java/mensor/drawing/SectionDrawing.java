@@ -4,8 +4,10 @@ import static mensor.drawing.StripDrawing.mm;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import mensor.criteria.CriteriaBook;
@@ -21,6 +23,8 @@ import mensor.judge.FaceLimit;
 import mensor.judge.SectionSize;
 import mensor.length.Length;
 import mensor.length.RealLength;
+import mensor.length.Span;
+import mensor.length.SpanSet;
 import mensor.weld.Connection;
 import mensor.weld.Corner;
 import mensor.weld.Gap;
@@ -115,6 +119,55 @@ public record SectionDrawing(
     public static SectionDrawing at(
             Inspection inspection, CriteriaBook book, Reading.Station station, Collection<Integer> rejecting) {
         return at(inspection, Requirements.of(inspection, book), station, rejecting);
+    }
+
+    /**
+     * The section of a rejected place: the deepest undercut of each toe in it, at its own toe and depth, with the legs of a station
+     * that was read within the place; where none was, the weld as drawn.
+     */
+    public static SectionDrawing ofPlace(Inspection inspection, Evaluation evaluation, Span place) {
+        Optional<Reading.Station> read = inspection.readings().stream()
+                .filter(Reading.Station.class::isInstance)
+                .map(Reading.Station.class::cast)
+                .filter(r -> place.contains(r.at()))
+                .findFirst();
+        Length at = read.map(Reading.Station::at).orElse(place.from());
+        Map<Toe, Integer> deepest = new EnumMap<>(Toe.class);
+        for (int n = 0; n < inspection.indications().size(); n++) {
+            if (inspection.indications().get(n) instanceof Undercut u && isIn(inspection.joint(), place, u.span())) {
+                deepest.merge(u.toe(), n, (a, b) -> deep(inspection, b).isOver(deep(inspection, a)) ? b : a);
+            }
+        }
+        List<Indication> there = new ArrayList<>();
+        List<Integer> rejecting = new ArrayList<>();
+        deepest.forEach((toe, n) -> {
+            if (evaluation.rejected().stream().anyMatch(f -> f.indications().contains(n))) {
+                rejecting.add(there.size());
+            }
+            there.add(new Undercut(toe, Span.at(at), deep(inspection, n), Optional.empty()));
+        });
+        Reading.Station station =
+                read.orElseGet(() -> Reading.Station.of(at, Reading.FilletMeasures.NONE, Optional.empty()));
+        Inspection shown = inspection.with(List.of(station), there);
+        SectionDrawing d = at(shown, Requirements.of(shown, evaluation.book()), station, rejecting);
+        return read.isPresent() ? d : d.asNotRead();
+    }
+
+    private static Length deep(Inspection inspection, int undercut) {
+        return ((Undercut) inspection.indications().get(undercut)).deep();
+    }
+
+    private static boolean isIn(Joint joint, Span place, Span undercut) {
+        return joint.closed()
+                ? !joint.ruler()
+                        .on(SpanSet.of(joint.ruler().straight(place)), undercut)
+                        .isEmpty()
+                : !undercut.from().isOver(place.to()) && !undercut.to().isUnder(place.from());
+    }
+
+    private SectionDrawing asNotRead() {
+        return new SectionDrawing(
+                at, false, dihedral, members, weld, required, requiredLabel, notches, dimensions, gap, gapLabel, limit);
     }
 
     /** What the drawing needs of the code. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mensor.inspection.Cover;
 import mensor.inspection.Crack;
 import mensor.inspection.CrackPlace;
 import mensor.inspection.Criterion;
@@ -31,7 +32,8 @@ import mensor.weld.Toe;
 
 /**
  * The weld unrolled along its length, in numbers: a ruler from the datum, lanes, each indication at its place, what is
- * known of the size ({@code wanted} is what the drawing asks, 0 for a groove), and the windows that decide. All positions and depths in millimetres; labels in the drawing's units.
+ * known of the size ({@code wanted} is what the drawing asks, 0 for a groove), the windows that decide, and in
+ * {@code covers} the stretches that cannot be seen. All positions and depths in millimetres; labels in the drawing's units.
  */
 public record StripDrawing(
         double length,
@@ -43,6 +45,7 @@ public record StripDrawing(
         List<Band> bands,
         List<Bracket> brackets,
         List<Stretch> gaps,
+        List<Stretch> covers,
         double wanted) {
     private static final int MOST_LABELS = 26;
     /** Fractions of the unit are wider to letter. */
@@ -114,6 +117,7 @@ public record StripDrawing(
                 bands(inspection),
                 brackets(inspection, evaluation),
                 gaps(inspection),
+                covers(inspection),
                 joint.size().or(joint::throat).map(StripDrawing::mm).orElse(0.0));
     }
 
@@ -356,6 +360,21 @@ public record StripDrawing(
                         .straight(g.span())
                         .forEach(s -> stretches.add(new Stretch(
                                 mm(s.from()), mm(s.to()), "gap " + g.opening().shown()))));
+        return stretches;
+    }
+
+    private static List<Stretch> covers(Inspection inspection) {
+        List<Stretch> stretches = new ArrayList<>();
+        for (Cover c : inspection.covered()) {
+            String how = c.by().map(b -> "covered by " + b).orElse("not accessible");
+            c.where()
+                    .ifPresent(w -> inspection
+                            .joint()
+                            .ruler()
+                            .straight(w)
+                            .forEach(s -> stretches.add(new Stretch(
+                                    mm(s.from()), mm(s.to()), c.criterion().title() + " " + how))));
+        }
         return stretches;
     }
 }

@@ -15,6 +15,7 @@ import mensor.inspection.CrackPlace;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.inspection.Undersize;
 import mensor.judge.Judge;
@@ -57,7 +58,7 @@ class DrawingTest {
                 readings,
                 indications,
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
     }
 
@@ -288,7 +289,7 @@ class DrawingTest {
                 List.of(s),
                 List.of(),
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
         SectionDrawing d = SectionDrawing.at(inspection, BOOK, s, List.of());
         SectionDrawing.Point crown = d.weld().curve();
@@ -379,5 +380,28 @@ class DrawingTest {
         assertThat(toe.x()).as("a bevel of 45° as deep as the throat").isCloseTo(-6.35, within(1e-6));
         assertThat(d.members().get(0).points())
                 .allSatisfy(p -> assertThat(p.y()).isBetween(0.0, 12.7));
+    }
+
+    /** A ticket draws what it is about: the deepest undercut of its place, not what a station some inches off had. */
+    @Test
+    void aRejectedPlaceIsDrawnAtItsOwnPlaceToeAndDepth() {
+        readings.add(Reading.Station.legs(Length.inches(5), Length.inches(3, 8), Length.inches(7, 16)));
+        undercut(Toe.A, span(4, 6), "1/64")
+                .undercut(Toe.B, span(12, 13), "1/16")
+                .undercut(Toe.B, span(13, 14), "1/8");
+        SectionDrawing d = SectionDrawing.ofPlace(inspection(), Judge.evaluate(inspection(), BOOK), span(12, 14));
+        assertThat(d.read()).as("nobody read the legs there").isFalse();
+        assertThat(d.at()).isEqualTo("12");
+        assertThat(d.notches()).singleElement().satisfies(n -> {
+            assertThat(n.label()).isEqualTo("undercut 1/8");
+            assertThat(n.at().y()).as("at the second member's toe").isZero();
+            assertThat(n.rejects()).isTrue();
+        });
+        SectionDrawing read = SectionDrawing.ofPlace(inspection(), Judge.evaluate(inspection(), BOOK), span(4, 6));
+        assertThat(read.read()).isTrue();
+        assertThat(read.weld().points().get(1).y()).as("the leg that was read").isCloseTo(9.525, within(1e-6));
+        assertThat(read.notches())
+                .singleElement()
+                .satisfies(n -> assertThat(n.label()).isEqualTo("undercut 1/64"));
     }
 }
