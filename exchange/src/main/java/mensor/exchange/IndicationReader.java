@@ -33,7 +33,7 @@ final class IndicationReader {
         return switch (kind.placement()) {
             case AT -> Optional.of(Span.at(i.requiredLength("at")));
             case AT_OR_NONE -> i.length("at").map(Span::at);
-            case STRETCH -> Optional.of(i.stretch());
+            case STRETCH, STRETCH_BESIDE -> Optional.of(i.stretch());
             case AT_OR_STRETCH -> Optional.of(i.placeOrStretch());
             case NONE -> Optional.empty();
         };

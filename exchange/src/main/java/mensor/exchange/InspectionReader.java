@@ -20,8 +20,10 @@ import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.judge.Judge;
 import mensor.length.Length;
+import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.weld.InvalidField;
 import mensor.weld.Joint;
@@ -141,11 +143,11 @@ final class InspectionReader {
         boolean allElse = clear(f, indications, clear);
         List<Cover> covered = f.objects("covered", InspectionReader::cover);
         List<Addendum> addenda = addenda(f);
-        boolean perToe =
-                f.object("readingChoices").map(InspectionReader::undercutPerToe).orElse(false);
+        ReadingChoices choices =
+                f.object("readingChoices").map(InspectionReader::choices).orElse(ReadingChoices.CAREFUL);
         WeldingRecord welding = f.object("welding").map(WeldingReader::welding).orElse(WeldingRecord.NONE);
         return new Inspection(
-                joint, units, conditions, clear, allElse, covered, readings, indications, addenda, perToe, welding);
+                joint, units, conditions, clear, allElse, covered, readings, indications, addenda, choices, welding);
     }
 
     static Conditions conditions(Fields c) {
@@ -205,7 +207,11 @@ final class InspectionReader {
 
     static Cover cover(String at, Fields c) {
         Criterion criterion = criterion(c.path("criterion"), c.required("criterion", "a criterion"), COVERABLE, "");
-        Cover cover = new Cover(criterion, c.requiredText("by"));
+        Optional<Span> where = c.has("from") || c.has("to") ? Optional.of(c.stretch()) : Optional.empty();
+        if (where.isEmpty()) {
+            c.requiredText("by");
+        }
+        Cover cover = new Cover(criterion, c.text("by"), where);
         c.end();
         return cover;
     }
@@ -293,10 +299,29 @@ final class InspectionReader {
         }
     }
 
-    private static boolean undercutPerToe(Fields c) {
-        Optional<UndercutChoice> choice = c.word("undercut", UndercutChoice.class);
+    private enum UnderrunChoice implements Named {
+        CONTINUOUS("continuous"),
+        ALSO_INTERMITTENT("also-intermittent");
+
+        private final String id;
+
+        UnderrunChoice(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
+    }
+
+    private static ReadingChoices choices(Fields c) {
+        Optional<UndercutChoice> undercut = c.word("undercut", UndercutChoice.class);
+        Optional<UnderrunChoice> underrun = c.word("underrun", UnderrunChoice.class);
         c.end();
-        return choice.filter(UndercutChoice.PER_TOE::equals).isPresent();
+        return new ReadingChoices(
+                undercut.filter(UndercutChoice.PER_TOE::equals).isPresent(),
+                underrun.filter(UnderrunChoice.ALSO_INTERMITTENT::equals).isPresent());
     }
 
     /** What is kept and given back unchanged: texts or lists, with the few fields that have a form. */

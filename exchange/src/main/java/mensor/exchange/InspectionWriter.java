@@ -9,11 +9,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import mensor.inspection.Conditions;
+import mensor.inspection.Cover;
 import mensor.inspection.Indication;
 import mensor.inspection.IndicationField;
 import mensor.inspection.IndicationValues;
 import mensor.inspection.Inspection;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.length.Length;
 import mensor.length.Span;
 import mensor.weld.ClockDirection;
@@ -46,13 +48,7 @@ final class InspectionWriter {
         } else {
             out.list("clear", inspection.clear().stream().sorted().toList(), c -> new Json.Text(c.id()));
         }
-        out.list(
-                "covered",
-                inspection.covered(),
-                c -> new Out()
-                        .text("criterion", c.criterion().id())
-                        .text("by", c.by())
-                        .object());
+        out.list("covered", inspection.covered(), InspectionWriter::cover);
         out.list("readings", inspection.readings(), InspectionWriter::reading);
         out.list("indications", inspection.indications(), InspectionWriter::indication);
         out.list("addenda", inspection.addenda(), a -> {
@@ -61,13 +57,27 @@ final class InspectionWriter {
             a.note().ifPresent(n -> o.text("note", n));
             return o.object();
         });
-        if (inspection.undercutPerToe()) {
-            out.put("readingChoices", new Out().text("undercut", "per-toe").object());
+        if (!inspection.choices().equals(ReadingChoices.CAREFUL)) {
+            Out choices = new Out();
+            if (inspection.choices().undercutPerToe()) {
+                choices.text("undercut", "per-toe");
+            }
+            if (inspection.choices().underrunAlsoIntermittent()) {
+                choices.text("underrun", "also-intermittent");
+            }
+            out.put("readingChoices", choices.object());
         }
         if (inspection.welding() != WeldingRecord.NONE) {
             out.put("welding", welding(inspection.welding()));
         }
         return out.fields;
+    }
+
+    private static Json cover(Cover c) {
+        Out o = new Out().text("criterion", c.criterion().id());
+        c.where().ifPresent(o::stretch);
+        c.by().ifPresent(by -> o.text("by", by));
+        return o.object();
     }
 
     static Json.Object joint(Joint j) {
@@ -132,11 +142,12 @@ final class InspectionWriter {
         o.bool("delayed", j.delayed());
         o.flag("flush", j.flush());
         o.flag("faying", j.faying());
-        o.flag("oneSided", j.oneSided());
+        o.bool("oneSided", j.oneSidedSaid());
         o.length("offsetMax", j.offsetMax());
         o.word("position", j.position());
         j.clock().ifPresent(c -> o.put("clock", clock(c)));
         o.word("testPiece", j.testPiece());
+        j.upper().ifPresent(t -> o.text("upper", t.id()));
         return o.object();
     }
 
@@ -189,7 +200,7 @@ final class InspectionWriter {
         Out o = new Out().text("kind", i.kind().id());
         values.span().ifPresent(s -> {
             switch (i.kind().placement()) {
-                case STRETCH -> o.stretch(s);
+                case STRETCH, STRETCH_BESIDE -> o.stretch(s);
                 case AT_OR_STRETCH -> o.place(s);
                 case AT, AT_OR_NONE -> o.length("at", Optional.of(s.from()));
                 case NONE -> {}

@@ -21,6 +21,7 @@ import mensor.weld.Member;
 import mensor.weld.Penetration;
 import mensor.weld.Position;
 import mensor.weld.Side;
+import mensor.weld.Toe;
 import mensor.weld.Use;
 import mensor.weld.WeldType;
 
@@ -99,6 +100,7 @@ final class JointReader {
         f.length("offsetMax").ifPresent(b::offsetMax);
         f.word("position", Position.class).ifPresent(b::position);
         f.word("testPiece", FilletTestPiece.class).ifPresent(b::testPiece);
+        f.word("upper", Toe.class).ifPresent(b::upper);
         f.end();
         try {
             return b.build();

@@ -3,14 +3,21 @@ package mensor.exchange;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import mensor.inspection.Criterion;
+import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
+import mensor.inspection.Undercut;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
+import mensor.length.Length;
+import mensor.length.Span;
 import mensor.length.Unit;
 import mensor.scan.WeldScan.Quantity;
 import mensor.scan.WeldScan.Reach;
@@ -18,6 +25,7 @@ import mensor.scan.WeldScan.Result;
 import mensor.scan.WeldScan.Station;
 import mensor.scan.WeldScan.Stretch;
 import mensor.scan.WeldScan.Value;
+import mensor.weld.Toe;
 
 /**
  * What a scan comes to, as {@code mensor-measured/1}: the values in mm, what is proposed as readings and indications, and the verdict of the
@@ -36,8 +44,8 @@ record MeasuredDocument(String line, Verdict verdict) {
         String joined = joined(inspectionText, readings, indications, isUndercutClear(result));
         InspectionDocument both = InspectionDocument.read(joined);
         Evaluation evaluation = Judge.evaluate(both.inspection(), both.book());
-        boolean whole = result.holes().isEmpty();
-        Verdict verdict = evaluation.verdict() == Verdict.REJECT || whole ? evaluation.verdict() : Verdict.INCOMPLETE;
+        boolean looked = isLookedAt(inspection, result);
+        Verdict verdict = evaluation.verdict() == Verdict.REJECT || looked ? evaluation.verdict() : Verdict.INCOMPLETE;
         Map<String, Json> answer = measured(file, inspection, head, result);
         answer.put(
                 "evaluation",
@@ -60,10 +68,12 @@ record MeasuredDocument(String line, Verdict verdict) {
                 new Json.Array(result.why().stream().<Json>map(Json.Text::new).toList()));
         answer.put(
                 "notes",
-                new Json.Array(result.notes().stream().<Json>map(Json.Text::new).toList()));
+                new Json.Array(Stream.concat(result.notes().stream(), words(inspection, result))
+                        .<Json>map(Json.Text::new)
+                        .toList()));
         number(answer, "noise", result.noise());
         answer.put("covered", reaches(result.covered()));
-        answer.put("notMeasured", reaches(result.holes()));
+        answer.put("notMeasured", reaches(notMeasured(result)));
         answer.put(
                 "stations",
                 new Json.Array(result.stations().stream()
@@ -80,16 +90,80 @@ record MeasuredDocument(String line, Verdict verdict) {
                         "readings",
                         new Json.Array(readings(inspection, head, result)),
                         "indications",
-                        new Json.Array(indications(inspection, result))));
+                        new Json.Array(indications(inspection, result)),
+                        "notMeasured",
+                        reaches(notMeasured(result)),
+                        "lookHere",
+                        new Json.Array(result.looks().stream()
+                                .map(MeasuredDocument::stretch)
+                                .toList())));
         return answer;
     }
 
-    /** Between profiles further apart than this a short undercut may lie (common practice, no source). */
-    private static final double CLOSE = 3;
+    private static Stream<String> words(Inspection inspection, Result result) {
+        Unit unit = inspection.units();
+        return Stream.concat(
+                result.unseenToes().stream()
+                        .map(t -> "toe " + toe(t.toe()) + " at " + shown(t.from(), unit) + "–" + shown(t.to(), unit)
+                                + ": no returns beside it; no undercut was measured there: inspect it"),
+                result.looks().stream()
+                        .map(t -> "look here: toe " + toe(t.quantity()) + " at " + shown(t.from(), unit)
+                                + " looks " + shown(t.worst(), unit)
+                                + " deep on one or two profiles, too short to be measured"));
+    }
 
-    /** The whole weld was measured closely, and no toe goes below its member by as much as is reported. */
+    private static String toe(Quantity q) {
+        return q == Quantity.UNDERCUT_A ? "A" : "B";
+    }
+
+    private static String shown(double mm, Unit unit) {
+        double mark = unit == Unit.INCH ? MM_OF_AN_INCH / 32 : 0.1;
+        return Length.ofNanometres(Math.round(Math.round(mm / mark) * mark * 1e6), unit)
+                .shownWithUnit();
+    }
+
+    /** Along the weld, and beside a toe. */
+    private static List<Reach> notMeasured(Result result) {
+        return Stream.concat(
+                        result.holes().stream(), result.unseenToes().stream().map(t -> new Reach(t.from(), t.to())))
+                .sorted(Comparator.comparingDouble(Reach::from))
+                .toList();
+    }
+
+    /**
+     * Whether somebody looked where the scan tells nothing: a hole along the weld by a reading in it or by what was said of
+     * undercut by hand; a toe without returns, or a place that looks deep, by what was said of undercut alone.
+     */
+    private static boolean isLookedAt(Inspection byHand, Result result) {
+        if (byHand.isClear(Criterion.UNDERCUT)) {
+            return true;
+        }
+        boolean toes = Stream.concat(
+                        result.unseenToes().stream().map(t -> new Stretch(t.toe(), t.from(), t.to(), 0, 0)),
+                        result.looks().stream())
+                .allMatch(t -> byHand.indications().stream().anyMatch(i -> isUndercutAt(i, t)));
+        boolean holes = result.holes().stream()
+                .allMatch(h -> byHand.readings().stream().anyMatch(r -> reaches(r.span(), h.from(), h.to())));
+        return toes && holes;
+    }
+
+    private static boolean isUndercutAt(Indication i, Stretch t) {
+        Toe toe = t.quantity() == Quantity.UNDERCUT_A ? Toe.A : Toe.B;
+        return i instanceof Undercut u && u.toe() == toe && reaches(u.span(), t.from(), t.to());
+    }
+
+    private static boolean reaches(Span span, double from, double to) {
+        return ScanCommand.mm(span.from()) <= to + 1e-9 && ScanCommand.mm(span.to()) >= from - 1e-9;
+    }
+
+    /** The shortest undercut that matters (common practice, no source): three profiles must stand on it. */
+    private static final double SHORTEST = 3;
+
+    /** The whole weld was measured closely, both toes came back, and none goes below its member by as much as is reported. */
     static boolean isUndercutClear(Result r) {
         return r.holes().isEmpty()
+                && r.unseenToes().isEmpty()
+                && r.looks().isEmpty()
                 && !r.stations().isEmpty()
                 && isClose(r.track().s())
                 && r.stretches().stream()
@@ -98,7 +172,7 @@ record MeasuredDocument(String line, Verdict verdict) {
 
     private static boolean isClose(double[] places) {
         for (int i = 1; i < places.length; i++) {
-            if (places[i] - places[i - 1] > CLOSE) {
+            if (3 * (places[i] - places[i - 1]) > SHORTEST + 1e-6) {
                 return false;
             }
         }
@@ -109,10 +183,12 @@ record MeasuredDocument(String line, Verdict verdict) {
         return new Json.Number(String.valueOf(n));
     }
 
-    private static Json object(String a, Json x, String b, Json y) {
+    /** Names and values by turns. */
+    private static Json object(Object... pairs) {
         Map<String, Json> fields = new LinkedHashMap<>();
-        fields.put(a, x);
-        fields.put(b, y);
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put((String) pairs[i], (Json) pairs[i + 1]);
+        }
         return new Json.Object(fields);
     }
 

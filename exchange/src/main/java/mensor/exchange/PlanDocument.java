@@ -25,10 +25,14 @@ public record PlanDocument(
         List<PlanBead> beads,
         List<PlanRods> rods,
         List<PlanHeat> heat,
+        List<PlanSetting> settings,
+        List<String> steps,
         List<PlanPoint> outline,
         Map<String, Double> constants,
         List<String> notes) {
     public static final String FORMAT = "mensor-plan/1";
+
+    private static final double MM_PER_INCH = 25.4;
 
     /** Millimetres from the root; x along the second member, or across a groove. */
     public record PlanPoint(double x, double y) {}
@@ -67,7 +71,11 @@ public record PlanDocument(
             boolean scaled,
             Double electrodeGrams) {}
 
+    /** What a rod is set to, and by what. */
+    public record PlanSetting(String kind, String rod, double amps, String source) {}
+
     public record PlanHeat(
+            int bead,
             String kind,
             double volts,
             double amps,
@@ -96,6 +104,10 @@ public record PlanDocument(
                 beads(p.beads(), units),
                 p.rods().stream().map(PlanDocument::rod).toList(),
                 p.heat().stream().map(PlanDocument::heat).toList(),
+                p.settings().stream()
+                        .map(s -> new PlanSetting(s.kind().id(), s.rod(), s.amps(), s.source()))
+                        .toList(),
+                p.steps(),
                 points(p.outline()),
                 constants,
                 p.notes());
@@ -122,8 +134,11 @@ public record PlanDocument(
                 points(b.outline()));
     }
 
+    /** To a mark that a tape has: eighths of an inch, whole millimetres. */
     private static String place(double mm, Unit units) {
-        return Length.ofNanometres(Math.round(mm * 1e6), units).shown();
+        double mark = units.pick(MM_PER_INCH / 8, 1.0);
+        return Length.ofNanometres(Math.round(Math.round(mm / mark) * mark * 1e6), units)
+                .shown();
     }
 
     private static PlanRods rod(PassPlan.RodNeed r) {
@@ -139,6 +154,7 @@ public record PlanDocument(
 
     private static PlanHeat heat(PassPlan.Heat h) {
         return new PlanHeat(
+                h.bead(),
                 h.kind().id(),
                 h.volts(),
                 h.amps(),

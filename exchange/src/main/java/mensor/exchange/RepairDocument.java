@@ -38,6 +38,7 @@ public record RepairDocument(
             Integer rods,
             Integer beads,
             Double arcMinutes,
+            Double workHours,
             String preheat) {}
 
     public static RepairDocument of(String mark, List<RepairPlan> plans, RepairConstants constants) {
@@ -51,6 +52,7 @@ public record RepairDocument(
 
     private static Defect defect(RepairPlan p) {
         RepairPlan.Numbers n = p.numbers().orElse(null);
+        RepairPlan.Rods r = p.numbers().flatMap(RepairPlan.Numbers::rods).orElse(null);
         return new Defect(
                 p.place().indication().isPresent() ? p.place().indication().getAsInt() : null,
                 p.place().readings().isEmpty() ? null : p.place().readings().get(0),
@@ -71,11 +73,12 @@ public record RepairDocument(
                 n == null ? null : round(n.volume()),
                 n == null ? null : round(n.grams()),
                 n == null ? null : round(n.grams() / WeldMetal.GRAMS_PER_POUND),
-                n == null ? null : n.rod(),
-                n == null ? null : n.diameter(),
-                n == null ? null : n.rods(),
-                n == null ? null : n.beads(),
-                n == null ? null : round(n.arcMinutes()),
+                r == null ? null : r.electrode(),
+                r == null ? null : r.diameter(),
+                r == null ? null : r.count(),
+                r == null ? null : r.beads(),
+                r == null ? null : round(r.arcMinutes()),
+                r == null ? null : round(r.workHours()),
                 p.preheat().orElse(null));
     }
 

@@ -30,7 +30,7 @@ public final class TraceCommand extends FileCommand {
             InspectionDocument document = InspectionDocument.read(text);
             Inspection inspection = document.inspection();
             List<CauseTrace> traced = all
-                    ? Tracer.traceAll(inspection)
+                    ? Tracer.traceAll(inspection, Judge.evaluate(inspection, document.book()))
                     : Tracer.trace(inspection, Judge.evaluate(inspection, document.book()));
             return JsonMapper.shared()
                     .writeValueAsString(CausesDocument.of(inspection.joint().mark(), traced));

@@ -51,6 +51,7 @@ public final class WeldList {
         BACKING("backing", "backing"),
         FLUSH("flush", "flush"),
         ONE_SIDED("one sided", "oneSided", "one side"),
+        UPPER("upper member", "upper", "upper", "stands above"),
         LENGTH("length", "length"),
         POSITION("position", "position"),
         MEMBER_A("member a", "members[0].name", "first member"),

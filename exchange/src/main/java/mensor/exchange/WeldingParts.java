@@ -36,6 +36,8 @@ import mensor.weld.WeldingProcess;
  * format and those that only the shop floor asks. Fields in errors are relative to the part.
  */
 public final class WeldingParts {
+    private static final int MOST_HOT_START = 300;
+
     private WeldingParts() {}
 
     /** @throws UnreadableInput where a field cannot be, or a start or stop lies beside the weld */
@@ -68,7 +70,7 @@ public final class WeldingParts {
                 angle(f, "workAngle"),
                 angle(f, "travelAngle"),
                 percent(f, "cover"),
-                percent(f, "hotStart"),
+                hotStart(f),
                 f.number("ampsAtArc", 1, "A"),
                 places(f, "restarts", units, joint),
                 f.objects("changes", (at, c) -> {
@@ -97,6 +99,15 @@ public final class WeldingParts {
             throw f.error(field, "-90 to 90 degrees are required");
         }
         return degrees;
+    }
+
+    /** Some machines show it as a share of the amps that are set: over 100 then. */
+    private static OptionalDouble hotStart(Fields f) {
+        OptionalDouble percent = f.number("hotStart", 0, "%");
+        if (percent.isPresent() && percent.getAsDouble() > MOST_HOT_START) {
+            throw f.error("hotStart", "0 to " + MOST_HOT_START + " % are required");
+        }
+        return percent;
     }
 
     private static OptionalDouble percent(Fields f, String field) {

@@ -127,7 +127,8 @@ class JudgeCommandTest {
                         "slag",
                         "spatter",
                         "root",
-                        "misalignment");
+                        "misalignment",
+                        "base-metal");
         JsonNode undercut = answer.get("findings").get(9);
         assertThat(undercut.get("numbers").toString())
                 .isEqualTo("{\"measured\":\"2.25 in\",\"allowed\":\"2 in\",\"margin\":\"-0.25 in\"}");

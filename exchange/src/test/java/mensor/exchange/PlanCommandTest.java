@@ -18,7 +18,7 @@ class PlanCommandTest {
                             + "'size':'1/2','members':[{'name':'web','thickness':'1/2'}]},'welding':{'passes':[{'pass':1,'kind':'root','electrode':'E7018','diameter':'1/8','amps':120,'volts':23,'speed':'5 in/min'}]}}")
                     .replace('\'', '"');
     private static final String GROOVE =
-            ("{'format':'mensor-inspection/1','criteria':'iso5817-b','units':'mm','joint':{'mark':'W1','weld':'groove','connection':'butt','length':'300','penetration':'cjp',"
+            ("{'format':'mensor-inspection/1','criteria':'iso5817-b','units':'mm','joint':{'mark':'W1','weld':'groove','connection':'butt','length':'300','penetration':'cjp','oneSided':true,"
                             + "'members':[{'name':'a','thickness':'10'}],'groove':{'prep':'V','includedAngle':60,'rootFace':'2','rootOpening':'3'}}}")
                     .replace('\'', '"');
 

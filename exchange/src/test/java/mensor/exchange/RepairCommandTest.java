@@ -64,7 +64,15 @@ class RepairCommandTest {
         assertThat(crack.get("volumeMm3").asDouble()).isCloseTo(area * (127 + 3 * 6.35), within(.01));
         assertThat(crack.get("pounds").asDouble() * 453.59237)
                 .isCloseTo(crack.get("grams").asDouble(), within(.3));
-        assertThat(crack.get("rods").asInt()).isPositive();
+        assertThat(crack.has("rods")).as("no rod is recorded").isFalse();
+        assertThat(crack.get("holds").toString()).contains("rod");
+        out.getBuffer().setLength(0);
+        String welded = CRACK.replace(
+                "\"indications\"",
+                "\"welding\":{\"passes\":[{\"pass\":1,\"electrode\":\"E7018\",\"diameter\":\"1/8\"}]},\"indications\"");
+        assertThat(run(welded, "--depth", "0=1/4", "-")).isZero();
+        assertThat(defects().get(0).get("rods").asInt()).isPositive();
+        assertThat(defects().get(0).get("workHours").asDouble()).isPositive();
     }
 
     @Test
