@@ -10,14 +10,12 @@ import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.ZipFile;
 import org.h2.tools.Restore;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** A copy made while Mensor is in use, and what starts from it; a copy before each upgrade. */
-@Tag("embedded")
 class BackupTest {
     private static final String PASSWORD = "a-long-password";
 

@@ -8,14 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Every request of the interface's own description, with what should not be in it: refused as the sender's fault, never ours. */
 @ExtendWith(RunningMensor.class)
-@Tag("one-database")
 class BadInputTest {
     private static final Set<String> METHODS = Set.of("post", "put");
 

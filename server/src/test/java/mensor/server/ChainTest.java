@@ -9,12 +9,14 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import mensor.exchange.ChainFile;
 import mensor.exchange.Seal;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class ChainTest {
     private static final String JOB = "Chain bridge";
 

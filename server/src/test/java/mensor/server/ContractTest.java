@@ -8,13 +8,11 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mensor.criteria.CriteriaBook;
 import mensor.criteria.CriteriaBooks;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** What stands beside the code: limits and choices of the contract, the Engineer's documents, gauges, and the code's own check. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class ContractTest {
     private final TestBrowser ines = RunningMensor.as("ines");
@@ -73,7 +71,7 @@ class ContractTest {
         assertThat(ines.get(open).json().get("contract").get("lines").get(0).asString())
                 .isEqualTo("undercut.depth at most 1/64 (CS-4, 4.2)");
         assertThat(ines.get(signed).json().get("evaluation").get("findings").size())
-                .isEqualTo(16);
+                .isEqualTo(17);
         JsonNode rows =
                 ines.get("/api/joints?find=C-2&group=all").expect(200).json().get("rows");
         assertThat(rows.get(0).get("verdict").asString())
@@ -165,7 +163,7 @@ class ContractTest {
                         .get("inspectionId")
                         .asString();
         JsonNode e = ines.get(inspection).json().get("evaluation");
-        assertThat(e.get("findings").size()).isEqualTo(16);
+        assertThat(e.get("findings").size()).isEqualTo(17);
         assertThat(e.get("notes").get(0).asString()).contains("does not tighten the code here");
     }
 
@@ -385,7 +383,7 @@ class ContractTest {
         JsonNode page = ines.get("/api/criteria/d1.1-static?joint=butt&thickness=1%201/2")
                 .expect(200)
                 .json();
-        assertThat(page.get("criteria").size()).isEqualTo(16);
+        assertThat(page.get("criteria").size()).isEqualTo(17);
         assertThat(page.get("criteria").toString()).contains("0 to 3/16 in");
         assertThat(page.get("byThickness").toString()).contains("0 to 1/4 in");
         assertThat(page.get("choices").size()).isGreaterThan(10);

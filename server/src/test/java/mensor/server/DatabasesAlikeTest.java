@@ -13,11 +13,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import mensor.server.db.DatabaseSteps;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 /** The steps of the embedded database and those of a PostgreSQL lead to the same tables. */
 @EnabledIfSystemProperty(named = "mensor.test.db", matches = "postgresql")
+@Tag("postgresql")
 class DatabasesAlikeTest {
     @Test
     void theSameTablesColumnsAndKeys() throws SQLException {

@@ -9,7 +9,6 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
@@ -17,7 +16,6 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** The demo is whole: every state of the work and every kind of reject a fillet can have is there to be seen. */
-@Tag("embedded")
 class DemoTest {
     @TempDir
     static Path data;

@@ -13,14 +13,12 @@ import mensor.practice.PracticeFlaw;
 import mensor.practice.PracticeSetting;
 import mensor.practice.SimulatedPracticeWeld;
 import mensor.weld.Toe;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A made-up weld from its beginning to the explained solution; its truth stays on the server until it is handed in. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class ExercisesTest {
     private static final PracticeSetting SETTING = new PracticeSetting(

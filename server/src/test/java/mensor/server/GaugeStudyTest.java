@@ -4,13 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.UUID;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** A gauge study from its list of readings to a guarded verdict that hangs on it. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class GaugeStudyTest {
     /** AIAG, Measurement Systems Analysis: 10 parts, 3 appraisers, 3 trials; a line is a person's trial. */

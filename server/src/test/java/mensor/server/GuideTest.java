@@ -4,13 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** What the bench proposes next, what it draws at the stations, and the gauge that stands in for a real one. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class GuideTest {
     private final TestBrowser ines = RunningMensor.as("ines");

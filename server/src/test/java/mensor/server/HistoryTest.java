@@ -3,12 +3,14 @@ package mensor.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.UUID;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Every change is kept with who made it, when, what stood before and what after. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class HistoryTest {
     private final TestBrowser ines = RunningMensor.as("ines");
     private final TestBrowser tomas = RunningMensor.as("tomas");

@@ -16,6 +16,7 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import mensor.exchange.ChainFile;
 import mensor.exchange.InspectionDocument;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -25,6 +26,7 @@ import tools.jackson.databind.JsonNode;
 
 /** A whole job as one archive: another Mensor reads it back to the same sums, and writes the same archive. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class JobArchiveTest {
     private static final String JOB = "Lock gate";
 

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.UUID;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -12,7 +11,6 @@ import org.junit.jupiter.api.io.TempDir;
  * What was acknowledged is there after the process was killed the moment after: an entry, a report that was asked for, and a weld
  * list that was being stored.
  */
-@Tag("embedded")
 class KilledProcessTest {
     @Test
     void anAcknowledgedEntrySurvives(@TempDir Path data) throws Exception {

@@ -19,12 +19,10 @@ import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /** Labels as they come from the printer, read back by a decoder, and what their links open. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class LabelsTest {
     private final TestBrowser quinn = RunningMensor.as("quinn");

@@ -13,7 +13,6 @@ import java.util.Random;
 import java.util.stream.LongStream;
 import mensor.exchange.InspectionDocument;
 import mensor.judge.Judge;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -23,7 +22,6 @@ import tools.jackson.databind.JsonNode;
  * Welds through whatever may happen to them, in an order nobody thought of: each step is done or refused with a reason; what was
  * signed stays as it was signed; the list, the bench and the chain say the same.
  */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class LifeOfAWeldTest {
     private static final int STEPS = Integer.getInteger("life.steps", 45);
@@ -129,6 +127,7 @@ class LifeOfAWeldTest {
             }
             did("disposition", rufus.put(defect + "/disposition", "{'decision':'remove-and-reweld'}"));
             did("steel", wanda.putBytes(defect + "/holds/steel/document?name=mill.pdf" + SURE, PDF));
+            did("rod", wanda.putBytes(defect + "/holds/rod/document?name=wps.pdf" + SURE, PDF));
             did("extent", rufus.put(defect + "/steps/extent-known", "{" + span + ",'foundBy':'MT'}"));
             did(
                     "excavated",

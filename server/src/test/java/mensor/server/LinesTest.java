@@ -2,13 +2,11 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** The entry line at the bench: what is typed or pasted is read by the weld as it stands, and stores nothing by itself. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class LinesTest {
     private final TestBrowser ines = RunningMensor.as("ines");

@@ -13,12 +13,10 @@ import java.util.List;
 import mensor.server.db.V15__Readable_again;
 import mensor.server.db.V4__Passes_as_entries;
 import org.flywaydb.core.Flyway;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A database of the version before jobs and procedures had tables of their own loses nothing. */
-@Tag("embedded")
 class MigrationTest {
     private static final String PERSON = "00000000-0000-0000-0000-000000000001";
 

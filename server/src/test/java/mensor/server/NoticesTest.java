@@ -9,12 +9,14 @@ import java.util.List;
 import java.util.UUID;
 import mensor.server.notice.NoticeLook;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Who is told of what: each once, on the page and by mail, and nothing secret in the mail. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class NoticesTest {
     private static final TestBrowser QUINN = RunningMensor.as("quinn");
     private final TestBrowser ines = RunningMensor.as("ines");

@@ -16,7 +16,6 @@ import java.util.stream.Stream;
 import mensor.server.inspection.WorklistCheck;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
@@ -24,7 +23,6 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** A database as an older version left it (schema 15, the demo's welds) is taken over whole. */
-@Tag("embedded")
 class OlderDatabaseTest {
     private static final String URL = "jdbc:h2:file:%s/mensor";
     private static final Map<String, String> SUMS_BEFORE = new TreeMap<>();

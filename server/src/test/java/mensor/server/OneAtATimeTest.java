@@ -10,12 +10,14 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Function;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Several people at one thing: one of them does it, the others are told why not. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class OneAtATimeTest {
     private static List<Integer> atOnce(int hands, Function<TestBrowser, TestBrowser.Answer> what) throws Exception {
         List<Callable<Integer>> all = new ArrayList<>();

@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.SerializationFeature;
@@ -21,7 +20,6 @@ import tools.jackson.databind.json.JsonMapper;
  * application gives. After a change of the interface: {@code mvn -pl server test -Dtest=OpenApiTest -Dopenapi.write=true}.
  */
 @ExtendWith(RunningMensor.class)
-@Tag("one-database")
 class OpenApiTest {
     /** Records that share a name with one of the interface and are never sent. */
     private static final List<String> INSIDE = List.of(

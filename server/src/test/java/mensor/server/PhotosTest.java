@@ -15,7 +15,6 @@ import java.util.Arrays;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import mensor.server.TestBrowser.Answer;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,7 +23,6 @@ import tools.jackson.databind.JsonNode;
 
 /** Pictures of an inspection. The layout of Exif within a JPEG (APP1, TIFF tags 0x0112 and 0x8825) is CIPA DC-008's, from memory. */
 @ExtendWith(RunningMensor.class)
-@Tag("one-database")
 class PhotosTest {
     private static final String WHERE = "GPS 51 30 12.3 N";
 

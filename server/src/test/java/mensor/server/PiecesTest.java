@@ -5,13 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Test pieces of their own: a learner's series, drills, scores, the class, and the way to the bench. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class PiecesTest {
     private final TestBrowser lea = RunningMensor.as("lea");

@@ -15,6 +15,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -22,6 +23,7 @@ import tools.jackson.databind.JsonNode;
 
 /** The plots over counted inspections that are known: one welder, four months, two positions. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class PlotsTest {
     private static final TestBrowser INES = RunningMensor.as("ines");
     private static final String WELDER = "PL7";

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -17,6 +18,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * The bound here is wide.
  */
 @ExtendWith(RunningMensor.class)
+@EnabledIfSystemProperty(named = "sweeps", matches = "true")
 class RejectRatesSpeedTest {
     private static final int WELDS = Integer.getInteger("mensor.rates", 5_000);
 

@@ -21,6 +21,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(RunningMensor.class)
 class RepairTest {
     private static final byte[] PDF = "%PDF-1.4 a document".getBytes(StandardCharsets.US_ASCII);
+    private static final String ROD = "'number':1,'electrode':'E7018','diameter':'1/8','amps':125";
     private final TestBrowser ines = RunningMensor.as("ines");
     private final TestBrowser rufus = RunningMensor.as("rufus");
     private final TestBrowser wanda = RunningMensor.as("wanda");
@@ -31,6 +32,7 @@ class RepairTest {
 
     private String rejected(String mark, String... indications) {
         String inspection = ines.inspection(mark);
+        ines.made(ines.jointOf(inspection), "PASS", ROD).expect(200);
         ines.sound(inspection);
         for (String i : indications) {
             ines.add(inspection, "INDICATION", i).expect(200);
@@ -405,6 +407,7 @@ class RepairTest {
     void aDelayedSteelWaitsFromTheRepairAnew() {
         String inspection = ines.inspection("RP-5");
         String joint = "/api/joints/" + ines.jointOf(inspection);
+        ines.made(ines.jointOf(inspection), "PASS", ROD).expect(200);
         JsonNode stored = ines.get(joint).json();
         ines.put(
                         joint,
@@ -481,7 +484,7 @@ class RepairTest {
                         "{'name':'Repair job " + mark + "','criteria':'d1.1-static','units':'in','terms':{" + terms
                                 + "}}")
                 .expect(200);
-        return "/api/inspections/"
+        String inspection = "/api/inspections/"
                 + ines.post(
                                 "/api/joints",
                                 TestBrowser.newJoint(mark)
@@ -491,6 +494,8 @@ class RepairTest {
                         .json()
                         .get("inspectionId")
                         .asString();
+        ines.made(ines.jointOf(inspection), "PASS", ROD).expect(200);
+        return inspection;
     }
 
     @Test

@@ -2,12 +2,14 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** The list of rejected places: found, sorted and cut by the database. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class RepairsListTest {
     private final TestBrowser ines = RunningMensor.as("ines");
 

@@ -14,14 +14,12 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Reports are read back, by a PDF reader and a CSV reader that are not ours, and held against the signed record. */
 @ExtendWith(RunningMensor.class)
-@Tag("one-database")
 class ReportTest {
     private final TestBrowser ines = RunningMensor.as("ines");
 

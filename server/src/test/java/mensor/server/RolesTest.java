@@ -10,14 +10,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Who may do what: every endpoint of the interface with every role, against the table in {@code docs/roles.md}. */
 @ExtendWith(RunningMensor.class)
-@Tag("one-database")
 class RolesTest {
     private static final Path TABLE = Path.of("..", "docs", "roles.md");
     /** Open to anybody: signing in, and the first visitor. */

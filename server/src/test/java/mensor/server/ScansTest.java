@@ -23,14 +23,12 @@ import mensor.scan.SimulatedWeld.FlawKind;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.core.env.Environment;
 import tools.jackson.databind.JsonNode;
 
 /** A scan of made-up welds of known truth at the bench: kept, measured in the background, taken over, signed, compared. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class ScansTest {
     private static final double LENGTH = 24 * 25.4;
@@ -38,7 +36,11 @@ class ScansTest {
     private final TestBrowser ines = RunningMensor.as("ines");
 
     private static byte[] scan(ScanWriter.Carrier carrier, long again, Flaw... flaws) {
-        SimulatedWeld w = new SimulatedWeld(true, LENGTH, 2, 8.6, 8.6, 0, 0.4, 0, 0, 0.02, 8, List.of(flaws), 11);
+        return scan(2, carrier, again, flaws);
+    }
+
+    private static byte[] scan(double spacing, ScanWriter.Carrier carrier, long again, Flaw... flaws) {
+        SimulatedWeld w = new SimulatedWeld(true, LENGTH, spacing, 8.6, 8.6, 0, 0.4, 0, 0, 0.02, 8, List.of(flaws), 11);
         List<Profile> profiles = new ArrayList<>();
         for (int i = 0; i < w.profiles(); i++) {
             profiles.add(w.profile(i, again));
@@ -269,7 +271,7 @@ class ScansTest {
     @Test
     void aScanDoesNotSayNoneSeenWhereAnUndercutWasSeen() throws Exception {
         String inspection = inspection();
-        String path = sent(inspection, scan(ScanWriter.Carrier.PLY_BIG, 0), "sound.ply");
+        String path = sent(inspection, scan(0.9, ScanWriter.Carrier.PLY_BIG, 0), "sound.ply");
         assertThat(measured(inspection, path).get("proposals").toString()).contains("\"CLEAR\"");
         ines.add(inspection, "INDICATION", "'kind':'undercut','toe':'A','from':'3','to':'4','depth':'1/64'")
                 .expect(200);

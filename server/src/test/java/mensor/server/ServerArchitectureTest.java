@@ -9,14 +9,12 @@ import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import jakarta.persistence.Entity;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
 import org.springframework.modulith.core.ApplicationModules;
 
 /** Packages by feature without cycles; the command line and the core know nothing of the server. */
 @AnalyzeClasses(packages = "mensor", importOptions = ImportOption.DoNotIncludeTests.class)
-@Tag("embedded")
 @ArchTag("embedded")
 class ServerArchitectureTest {
     /** Each package is a room: none reaches into another's inside, and no two need one another. */

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
@@ -15,6 +16,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Two nodes on one PostgreSQL, behind a proxy that knows nothing of them. */
 @EnabledIfSystemProperty(named = "mensor.test.db", matches = "postgresql")
+@Tag("postgresql")
 class SeveralNodesTest {
     private static final String PASSWORD = "a-long-password";
 

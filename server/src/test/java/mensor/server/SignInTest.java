@@ -2,10 +2,12 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class SignInTest {
     @Test
     void nothingIsSeenBeforeSigningIn() {

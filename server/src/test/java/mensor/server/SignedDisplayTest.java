@@ -20,13 +20,11 @@ import mensor.weld.Toe;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** A limit changes after the signature: every page, file and sum of what was signed stays as it was. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class SignedDisplayTest {
     private final TestBrowser ines = RunningMensor.as("ines");

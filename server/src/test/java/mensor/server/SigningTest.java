@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.UUID;
 import mensor.server.record.Signatures;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class SigningTest {
     private static final String CRACK = "'kind':'crack','at':'3'";
 

@@ -11,13 +11,11 @@ import mensor.server.spreadsheet.Spreadsheet;
 import mensor.server.web.Refusal;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Lists as a spreadsheet's own file: read as the sheet shows them, written so that they read the same. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class SpreadsheetTest {
     private final TestBrowser ines = RunningMensor.as("ines");

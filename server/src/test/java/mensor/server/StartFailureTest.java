@@ -10,13 +10,11 @@ import java.sql.DriverManager;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What stops a start is said in one clear line. */
-@Tag("embedded")
 @ExtendWith(RunningMensor.class)
 class StartFailureTest {
     @TempDir

@@ -3,13 +3,11 @@ package mensor.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.UUID;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** A welder's test piece from plate to range: looked at, cut by plan, bent, decided, written into the welder's tests. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class TestPiecesTest {
     private final TestBrowser ines = RunningMensor.as("ines");

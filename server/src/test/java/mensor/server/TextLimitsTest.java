@@ -7,14 +7,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Each text that may be sent has a limit: in the description of the interface, and at its field. */
 @ExtendWith(RunningMensor.class)
-@Tag("one-database")
 class TextLimitsTest {
     private final TestBrowser ines = RunningMensor.as("ines");
     private final JsonNode api = ines.get("/api/openapi").expect(200).json();

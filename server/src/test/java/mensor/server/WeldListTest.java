@@ -3,11 +3,13 @@ package mensor.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class WeldListTest {
     private static final String HEAD =
             "Mark;Weld No;Lot;Size;Length;Member A;Thickness A;Member B;Thickness B;Position;Welder;Colour\n";

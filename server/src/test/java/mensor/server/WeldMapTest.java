@@ -14,13 +14,11 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** A job's drawings with its welds pinned to them: drawn from PDF, moved, taken over by a revision that asks about what changed near a pin. */
-@Tag("one-database")
 @ExtendWith(RunningMensor.class)
 class WeldMapTest {
     private final TestBrowser ines = RunningMensor.as("ines");

@@ -8,7 +8,7 @@ import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningMensor.class)
 class WeldingTest {
-    private static final String COLD = "'kind':'root','electrode':'E7018','diameter':'1/8','amps':90,'polarity':'DCEP'";
+    private static final String COLD = "'kind':'root','electrode':'E7018','diameter':'1/8','amps':80,'polarity':'DCEP'";
 
     private static TestBrowser.Answer record(TestBrowser who, String inspection, String welding) {
         long version = who.get(inspection)
@@ -39,7 +39,7 @@ class WeldingTest {
         ines.made(ines.jointOf(inspection), "PASS", COLD).expect(200);
         JsonNode bench = ines.get(inspection).expect(200).json();
         assertThat(bench.get("welding").get("departures").get(0).get("line").asString())
-                .isEqualTo("1/8 in E7018 at 90 A: the rod's range is 115–165 A");
+                .isEqualTo("1/8 in E7018 at 80 A: the rod's range is 115–165 A");
         assertThat(leading(ines, inspection).get("id").asString()).isEqualTo("current-low");
         assertThat(leading(ines, inspection).get("speaksFor").toString()).contains("115–165 A");
     }

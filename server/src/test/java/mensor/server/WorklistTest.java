@@ -7,12 +7,14 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** A long worklist: found, sorted and cut by the database. */
 @ExtendWith(RunningMensor.class)
+@Tag("postgresql")
 class WorklistTest {
     /** As many as asked for by {@code -Dmensor.welds}; twenty thousand are stored in a minute or two. */
     private static final int WELDS = Integer.getInteger("mensor.welds", 2_000);

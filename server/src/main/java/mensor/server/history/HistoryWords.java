@@ -46,6 +46,7 @@ final class HistoryWords {
             Map.entry("delayed", "delayed cracking possible"),
             Map.entry("dihedral", "angle between the members"),
             Map.entry("oneSided", "welded from one side"),
+            Map.entry("upper", "member that stands or lies above"),
             Map.entry("primary", "primary member"),
             Map.entry("transverseTension", "transverse to tension"),
             Map.entry("sizeMeans", "size means"),

@@ -291,7 +291,7 @@ class InspectionJudge {
                 gathered.readings(contract),
                 gathered.indications(contract),
                 contracts.addenda(weld, joint.unit(), book, contract.terms(), notes),
-                contract.terms().isPerToe(),
+                contract.terms().choices(),
                 welding.weldingRecord(made));
         Judge.check(seen, book);
         InspectionDocument document = InspectionDocument.of(seen, book);

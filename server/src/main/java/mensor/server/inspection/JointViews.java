@@ -73,6 +73,9 @@ class JointViews {
         if (terms.isPerToe()) {
             lines.add("undercut of each toe by itself (" + terms.undercutNote() + ")");
         }
+        if (terms.isUnderrunAlsoIntermittent()) {
+            lines.add("underrun of intermittent fillets as of continuous ones (" + terms.underrunNote() + ")");
+        }
         if (terms.isGuarded()) {
             lines.add("guarded acceptance, " + terms.factor().toPlainString() + " u (" + terms.guardNote() + ")");
         }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mensor.inspection.ReadingChoices;
 import mensor.repair.HoldKind;
 import mensor.repair.RepairConstants;
 import mensor.server.web.AllOptional;
@@ -25,6 +26,8 @@ import mensor.weld.Named;
  * @param repairHolds what else waits for the Engineer's document: {@code replace}, {@code cutting-apart}
  * @param repairNote where that stands
  * @param repairConstants what the job reckons its repairs with, by name, where not as usual
+ * @param underrun {@code continuous} (or absent) or {@code also-intermittent}, as agreed in the inspection plan
+ * @param underrunNote where that stands
  */
 @AllOptional
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
@@ -38,13 +41,15 @@ public record ContractTerms(
         Integer repairCycles,
         List<String> repairHolds,
         String repairNote,
-        Map<String, Double> repairConstants) {
+        Map<String, Double> repairConstants,
+        String underrun,
+        String underrunNote) {
     public static final ContractTerms NONE =
-            new ContractTerms(null, null, null, null, null, null, null, null, null, null);
+            new ContractTerms(null, null, null, null, null, null, null, null, null, null, null, null);
 
     /** Of the inspection alone, without anything about repairs. */
     public static ContractTerms ofInspections(List<Limit> limits, Boolean guarded, String guardNote) {
-        return new ContractTerms(limits, null, null, guarded, null, guardNote, null, null, null, null);
+        return new ContractTerms(limits, null, null, guarded, null, guardNote, null, null, null, null, null, null);
     }
 
     /** One limit: its id and most in the inspection format, and where it stands. */
@@ -76,6 +81,15 @@ public record ContractTerms(
 
     public boolean isPerToe() {
         return "per-toe".equals(undercut);
+    }
+
+    /** Whether intermittent fillets may be under size as continuous ones may. */
+    public boolean isUnderrunAlsoIntermittent() {
+        return "also-intermittent".equals(underrun);
+    }
+
+    public ReadingChoices choices() {
+        return new ReadingChoices(isPerToe(), isUnderrunAlsoIntermittent());
     }
 
     public boolean isGuarded() {

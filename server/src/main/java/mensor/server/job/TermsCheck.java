@@ -50,6 +50,12 @@ final class TermsCheck {
         if (terms.isPerToe()) {
             noted(problems, "terms.undercutNote", terms.undercutNote());
         }
+        if (terms.underrun() != null && !terms.underrun().equals("continuous") && !terms.isUnderrunAlsoIntermittent()) {
+            problems.add(new FieldProblem("terms.underrun", "continuous or also-intermittent"));
+        }
+        if (terms.isUnderrunAlsoIntermittent()) {
+            noted(problems, "terms.underrunNote", terms.underrunNote());
+        }
         if (terms.isGuarded()) {
             noted(problems, "terms.guardNote", terms.guardNote());
             double factor = terms.factor().doubleValue();

@@ -107,7 +107,7 @@ class JointEntity implements StoredJoint {
     }
 
     private Integer delayHours(Joint joint) {
-        if (!joint.delayed().orElse(false)) {
+        if (!joint.isDelayed()) {
             return null;
         }
         return CriteriaBooks.find(criteria).stream()

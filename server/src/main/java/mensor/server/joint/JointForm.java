@@ -39,6 +39,7 @@ public record JointForm(
         String grade,
         Boolean delayed,
         Boolean oneSided,
+        String upper,
         String offsetMax,
         String position,
         String testPiece) {

@@ -122,16 +122,8 @@ public class DefectViews {
                 RepairPlanner.cautions());
     }
 
-    /** The section at the station nearest to the place, else the joint as drawn. */
     private static SectionDrawing section(InspectionResult judged, Optional<Span> place) {
-        SectionDrawing drawn = SectionDrawing.asDrawn(judged.inspection().joint());
-        if (place.isEmpty()) {
-            return drawn;
-        }
-        double at = StripDrawing.mm(place.get().from());
-        Unit unit = judged.inspection().units();
-        return judged.sections().stream()
-                .min(Comparator.comparingDouble(s -> Math.abs(StripDrawing.mm(Length.parse(s.at(), unit)) - at)))
-                .orElse(drawn);
+        return place.map(p -> SectionDrawing.ofPlace(judged.inspection(), judged.evaluation(), p))
+                .orElseGet(() -> SectionDrawing.asDrawn(judged.inspection().joint()));
     }
 }

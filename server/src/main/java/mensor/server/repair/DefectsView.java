@@ -110,11 +110,11 @@ public record DefectsView(
             double lengthMm,
             double grams,
             double pounds,
-            String rod,
-            String diameter,
-            int rods,
-            int beads,
-            double arcMinutes) {}
+            @Nullable RepairRods rods) {}
+
+    /** The rods for it, where the weld's own rod is recorded and what it lays is known. */
+    public record RepairRods(
+            String electrode, String diameter, int count, int beads, double arcMinutes, double workHours) {}
 
     /** What was recorded at a step: a line for each thing. */
     public record RecordedStep(

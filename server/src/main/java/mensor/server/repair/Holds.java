@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mensor.inspection.Criterion;
 import mensor.inspection.Indication;
 import mensor.repair.DefectPlace;
 import mensor.repair.Disposition;
@@ -14,6 +15,7 @@ import mensor.repair.HoldKind;
 import mensor.server.inspection.InspectionResult;
 import mensor.server.job.ContractTerms;
 import mensor.server.job.Jobs;
+import mensor.weld.Named;
 import mensor.weld.Sign;
 import mensor.weld.Steel;
 import org.springframework.stereotype.Component;
@@ -66,12 +68,29 @@ class Holds {
         return new HoldKind.Facts(
                 indication(d, judged),
                 judged.inspection().welding().signs().contains(Sign.APPEARED_LATER),
-                judged.inspection().joint().grade().map(Steel::ofGrade).orElse(Steel.UNKNOWN) != Steel.UNKNOWN,
+                judged.inspection().joint().steel() != Steel.UNKNOWN,
+                isRodKnown(judged),
+                judged.inspection().joint().isRootReached(),
                 d.disposition(),
                 d.cutsApart(),
                 d.cycle(),
                 terms.cycles(),
                 terms.holds());
+    }
+
+    /** By the record of its passes, or by the procedure. */
+    private static boolean isRodKnown(InspectionResult judged) {
+        return judged.welding().procedure().isPresent()
+                || judged.inspection().welding().passes().stream()
+                        .anyMatch(p -> p.isStick() && p.electrode().isPresent());
+    }
+
+    /** What the disposition of the place goes by. */
+    static Disposition.Kind kind(DefectEntity d, InspectionResult judged) {
+        List<DefectPlace> places = DefectPlace.of(judged.inspection(), judged.evaluation());
+        return d.placeIndex() < places.size()
+                ? places.get(d.placeIndex()).dispositionKind(judged.inspection())
+                : Disposition.Kind.of(Named.find(Criterion.class, d.criterion()).orElseThrow());
     }
 
     static Optional<Indication> indication(DefectEntity d, InspectionResult judged) {

@@ -57,7 +57,7 @@ class MetalOfRepairs {
             plans.of(bench.openAsItStands(d.inspectionId()), Map.of())
                     .of(d)
                     .flatMap(p -> p.numbers())
-                    .ifPresent(n -> metal.estimated(n.grams(), n.arcMinutes()));
+                    .ifPresent(n -> n.rods().ifPresent(r -> metal.estimated(n.grams(), r.arcMinutes())));
         }
         StepForm form = steps.form(step);
         metal.took(grams(form, d).orElse(null), form.minutes());

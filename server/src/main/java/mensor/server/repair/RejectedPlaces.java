@@ -41,9 +41,10 @@ class RejectedPlaces {
     RejectedPlace of(DefectEntity d, Joint joint, Optional<RepairPlan> plan) {
         Optional<Span> place = d.place(joint.length().unit());
         Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
-        List<Disposition> suits = Disposition.suiting(criterion);
+        List<Disposition> suits =
+                plan.map(RepairPlan::suits).orElseGet(() -> Disposition.suiting(Disposition.Kind.of(criterion)));
         // what was chosen is in the plan; the proposal is what it would be without
-        Disposition proposed = Disposition.proposed(criterion, d.indicationKind());
+        Disposition proposed = suits.get(0);
         return new RejectedPlace(
                 d.id(),
                 d.number(),
@@ -65,7 +66,7 @@ class RejectedPlaces {
                 d.state().title(),
                 proposed.id(),
                 proposed.title(),
-                Disposition.why(criterion),
+                plan.map(RepairPlan::why).orElseGet(() -> Disposition.why(Disposition.Kind.of(criterion))),
                 suits.stream().map(s -> new RepairChoice(s.id(), s.title())).toList(),
                 d.disposition().map(Disposition::id).orElse(null),
                 d.disposition().map(Disposition::title).orElse(null),
@@ -107,8 +108,13 @@ class RejectedPlaces {
                 h.releasedAt());
     }
 
+    private static DefectsView.RepairRods rods(RepairPlan.Rods r) {
+        return new DefectsView.RepairRods(
+                r.electrode(), r.diameter(), r.count(), r.beads(), r.arcMinutes(), r.workHours());
+    }
+
     private static DefectsView.RepairPlanView plan(RepairPlan p) {
-        boolean takesOut = p.disposition() == Disposition.REMOVE_AND_REWELD || p.disposition() == Disposition.REPLACE;
+        boolean takesOut = p.disposition().takesOut();
         return new DefectsView.RepairPlanView(
                 p.extent().map(Span::shown).orElse(null),
                 p.least().orElse(null),
@@ -120,11 +126,7 @@ class RejectedPlaces {
                                 n.length(),
                                 n.grams(),
                                 n.grams() / WeldMetal.GRAMS_PER_POUND,
-                                n.rod(),
-                                n.diameter(),
-                                n.rods(),
-                                n.beads(),
-                                n.arcMinutes()))
+                                n.rods().map(RejectedPlaces::rods).orElse(null)))
                         .orElse(null),
                 p.preheat().orElse(null),
                 p.numbers().isEmpty() && p.place().indication().isPresent() && takesOut);

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
-import mensor.inspection.Criterion;
 import mensor.repair.Disposition;
 import mensor.repair.RepairState;
 import mensor.server.inspection.Bench;
@@ -76,18 +75,19 @@ public class Repairs {
         }
         DefectEntity d = forChange(id, given.version());
         hands.checkRepairs(actor, d.jointId());
-        Criterion criterion = Named.find(Criterion.class, d.criterion()).orElseThrow();
+        Disposition.Kind kind =
+                Holds.kind(d, bench.openAsItStands(d.inspectionId()).judged());
         Disposition chosen = given.decision() == null
                 ? null
                 : Named.find(Disposition.class, given.decision()).orElse(null);
         if (chosen == null) {
             throw Refusal.invalid("decision", "one of " + Named.list(Disposition.class) + " is required");
         }
-        if (!Disposition.suiting(criterion).contains(chosen)) {
+        if (!Disposition.suiting(kind).contains(chosen)) {
             throw Refusal.invalid(
                     "decision",
-                    chosen.title().toLowerCase(Locale.ROOT) + " does not suit " + criterion.id() + ": "
-                            + Disposition.why(criterion));
+                    chosen.title().toLowerCase(Locale.ROOT) + " does not suit "
+                            + kind.criterion().title().toLowerCase(Locale.ROOT) + " here: " + Disposition.why(kind));
         }
         if (given.note() != null && given.note().length() > 500) {
             throw Refusal.invalid("note", "at most 500 letters");

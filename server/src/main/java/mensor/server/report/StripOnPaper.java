@@ -62,7 +62,7 @@ final class StripOnPaper {
     private String drawn(List<WorkedStretch> worked, double millimetres) {
         svg.hatches();
         ruler();
-        double lanesTop = RULER + (strip.gaps().isEmpty() ? 0 : FIT_UP);
+        double lanesTop = RULER + (strip.gaps().isEmpty() && strip.covers().isEmpty() ? 0 : FIT_UP);
         List<LaneBox> lanes = new ArrayList<>();
         double y = lanesTop;
         for (StripDrawing.Lane lane : strip.lanes()) {
@@ -77,6 +77,7 @@ final class StripOnPaper {
             svg.box(x(w.from()), RULER - 6, wide, lanesEnd - RULER + 6, Palette.CHALK, Palette.CHALK_DEEP, ".22");
         }
         gaps(lanesEnd);
+        covers(lanesEnd);
         lanes.forEach(this::marks);
         double sizeTop = brackets(lanesEnd) + 10;
         size(sizeTop);
@@ -124,6 +125,21 @@ final class StripOnPaper {
                 double at = within(x(t.at()), t.label().length() * LETTER / 2);
                 svg.text(at, top + 19, "middle", 14, Palette.TEXT, t.label());
             }
+        }
+    }
+
+    /** What cannot be seen there, and what covers it. */
+    private void covers(double lanesEnd) {
+        for (StripDrawing.Stretch c : strip.covers()) {
+            svg.box(
+                    x(c.from()),
+                    RULER - 6,
+                    Math.max(2, (c.to() - c.from()) * scale),
+                    lanesEnd - RULER + 6,
+                    Palette.OPEN,
+                    Palette.OPEN,
+                    ".14");
+            unlettered.add(c.label());
         }
     }
 

@@ -1,8 +1,10 @@
 package mensor.server.report;
 
 import java.util.List;
+import mensor.server.repair.DefectsView;
 import mensor.server.repair.DefectsView.RejectedPlace;
 import mensor.server.repair.DefectsView.TicketView;
+import org.jspecify.annotations.Nullable;
 
 /** The repair ticket on paper: where, what to do in order, and lines for what must be recorded. */
 final class TicketPage {
@@ -36,11 +38,7 @@ final class TicketPage {
             h.close("ol");
             if (d.plan().numbers() != null) {
                 var n = d.plan().numbers();
-                h.add(
-                        "p",
-                        "Estimates: " + n.rods() + " rods " + n.diameter() + " " + n.rod() + ", " + n.beads()
-                                + " beads, " + Math.round(n.grams()) + " g, " + (int) Math.ceil(n.arcMinutes())
-                                + " min of arc.");
+                h.add("p", "Estimates: " + rods(n.rods()) + Math.round(n.grams()) + " g of metal.");
             }
         }
         if (!d.steps().isEmpty()) {
@@ -78,5 +76,13 @@ final class TicketPage {
             h.add("p", line);
             h.open("div", "line").close("div");
         }
+    }
+
+    private static String rods(DefectsView.@Nullable RepairRods r) {
+        return r == null
+                ? "the rod is not recorded; "
+                : r.count() + (r.count() == 1 ? " rod " : " rods ") + r.diameter() + " " + r.electrode() + ", "
+                        + r.beads() + (r.beads() == 1 ? " bead, " : " beads, ") + (int) Math.ceil(r.arcMinutes())
+                        + " min of arc, about " + Math.round(r.workHours() * 10) / 10.0 + " h of welding work; ";
     }
 }

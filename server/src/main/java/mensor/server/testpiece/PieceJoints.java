@@ -176,6 +176,7 @@ class PieceJoints {
                 null,
                 null,
                 groove ? !backed : null,
+                groove ? null : "A",
                 null,
                 position(said),
                 null);

@@ -46,6 +46,7 @@ class PieceStates {
     /** A kind of indication as the fault that a learner calls it. */
     private static final Map<String, String> FAULT_OF = Map.of(
             "incomplete-fusion", "lack of fusion",
+            "arc-strike", "strike",
             "poor-restart", "restart");
 
     private final PiecePictureRepository pictures;
@@ -109,6 +110,7 @@ class PieceStates {
                     view.score() == null ? OptionalDouble.empty() : OptionalDouble.of(view.score()),
                     all(),
                     broke,
+                    brokenBy.size(),
                     Verdict.REJECT.id().equals(view.verdict()) && !view.byAims());
         }
     }

@@ -54,14 +54,16 @@ public record TestPieceView(
      * @param written it stands in the welder's tests
      */
     public record QualifiesView(
-            int group,
+            List<RodGroup> groups,
             List<String> positions,
             @Nullable String thickest,
-            boolean backing,
             @Nullable String leastDiameter,
             String citation,
             boolean ready,
             boolean written) {}
+
+    /** Rods of a group and those below it, with backing or without. */
+    public record RodGroup(int group, boolean backing) {}
 
     /**
      * A test piece in the list of all.

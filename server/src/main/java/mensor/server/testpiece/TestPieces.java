@@ -32,7 +32,6 @@ import mensor.testpiece.QualifiedRange;
 import mensor.testpiece.SpecimenKind;
 import mensor.weld.Joint;
 import mensor.weld.Named;
-import mensor.weld.Pass;
 import mensor.weld.Position;
 import mensor.weld.Qualification;
 import org.springframework.stereotype.Service;
@@ -239,15 +238,22 @@ public class TestPieces {
     }
 
     private Optional<QualifiesView> qualifies(Piece p) {
-        return range(p).map(r -> new QualifiesView(
-                r.group(),
-                r.positions().stream().map(Position::id).toList(),
-                r.thickest().map(Length::shownWithUnit).orElse(null),
-                r.backing(),
-                r.leastDiameter().map(Length::shownWithUnit).orElse(null),
-                QualifiedRange.CITATION,
-                p.decision().verdict() == Verdict.ACCEPT && p.signed(),
-                welder(p).filter(w -> isIn(w.form().tests(), p, r)).isPresent()));
+        List<Qualification> ranges = ranges(p);
+        return ranges.stream()
+                .findFirst()
+                .map(r -> new QualifiesView(
+                        ranges.stream()
+                                .map(x -> new TestPieceView.RodGroup(x.group(), x.backing()))
+                                .toList(),
+                        r.positions().stream().map(Position::id).toList(),
+                        r.thickest().map(Length::shownWithUnit).orElse(null),
+                        r.leastDiameter().map(Length::shownWithUnit).orElse(null),
+                        QualifiedRange.CITATION,
+                        p.decision().verdict() == Verdict.ACCEPT && p.signed(),
+                        welder(p)
+                                .filter(w -> ranges.stream()
+                                        .allMatch(x -> isIn(w.form().tests(), p, x)))
+                                .isPresent()));
     }
 
     private Optional<Welders.WelderView> welder(Piece p) {
@@ -270,13 +276,13 @@ public class TestPieces {
                         && Boolean.TRUE.equals(t.backing()) == range.backing());
     }
 
-    private Optional<Qualification> range(Piece p) {
+    private List<Qualification> ranges(Piece p) {
         return QualifiedRange.of(
                 p.weld(),
                 welding.open(p.joint()).loggedPasses().stream()
                         .map(l -> l.pass())
-                        .map(Pass::electrode)
-                        .flatMap(Optional::stream)
+                        .flatMap(pass ->
+                                pass.electrode().stream().map(rod -> new QualifiedRange.RodUsed(rod, pass.kind())))
                         .toList(),
                 welders.today());
     }
@@ -300,13 +306,18 @@ public class TestPieces {
         if (p.decision().verdict() != Verdict.ACCEPT || !p.signed()) {
             throw Refusal.conflict("the piece is not accepted, or its visual inspection is not signed");
         }
-        Qualification range = range(p).orElseThrow(() ->
-                Refusal.conflict("position and rods must be known: say them at set-up and in the passes"));
+        List<Qualification> ranges = ranges(p);
+        if (ranges.isEmpty()) {
+            throw Refusal.conflict("position and rods must be known: say them at set-up and in the passes");
+        }
         Welders.WelderView welder = welder(p)
                 .orElseThrow(() ->
                         Refusal.conflict("welder " + p.joint().welder() + " is not on record; add the welder first"));
         List<WelderForm.WelderTest> tests = new ArrayList<>(welder.form().tests());
-        if (!isIn(tests, p, range)) {
+        for (Qualification range : ranges) {
+            if (isIn(tests, p, range)) {
+                continue;
+            }
             tests.add(new WelderForm.WelderTest(
                     range.group(),
                     p.joint().position(),

@@ -20,6 +20,7 @@ import mensor.inspection.InProcessInspection;
 import mensor.inspection.InspectionItem;
 import mensor.length.Length;
 import mensor.length.Unit;
+import mensor.plan.SchoolTopic;
 import mensor.server.job.Jobs;
 import mensor.server.job.Schools;
 import mensor.server.joint.Joints;
@@ -195,6 +196,7 @@ public class WeldingRecords {
         List<LoggedPass> logged = passes.stream().map(Read::what).toList();
         Length apart = jobs.apart(jobs.get(joint.jobId()));
         Instant until = joint.weldedAt() == null ? clock.instant() : joint.weldedAt();
+        Map<String, String> picked = schools.in(jobs.get(joint.jobId()));
         FitUp fitUp = fitUp(readings.stream().map(Read::what).toList(), all, unit);
         return new State(
                 joint,
@@ -225,9 +227,10 @@ public class WeldingRecords {
                         logged,
                         apart,
                         rods.stream().map(Read::what).toList(),
-                        until),
+                        until,
+                        SchoolTopic.practice(picked)),
                 rods,
-                schools.in(jobs.get(joint.jobId())),
+                picked,
                 apart,
                 until);
     }

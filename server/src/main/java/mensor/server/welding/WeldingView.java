@@ -107,11 +107,7 @@ public record WeldingView(
             String allowed,
             String reason,
             @Nullable String where,
-            String citation) {
-        ItemView called(String other) {
-            return new ItemView(id, other, verdict, measured, allowed, reason, where, citation);
-        }
-    }
+            String citation) {}
 
     /** What departs in a pass by its entry; without an entry it is of the record as a whole. A remark is no fault. */
     public record DepartureView(@Nullable UUID entry, String line, boolean fault) {}

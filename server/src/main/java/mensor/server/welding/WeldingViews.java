@@ -74,7 +74,7 @@ public class WeldingViews {
                 j.position(),
                 j.welder(),
                 j.weldedAt(),
-                o.asFitted().delayed().orElse(false),
+                o.asFitted().isDelayed(),
                 o.procedure().map(p -> procedure(j.procedureId(), p)).orElse(null),
                 json.readValue(j.welding(), WeldingForm.class),
                 o.entries().stream().map(e -> entry(e, names)).toList(),
@@ -92,13 +92,11 @@ public class WeldingViews {
                                 d.line(),
                                 d.fault()))
                         .toList(),
-                o.process().stream()
-                        .map(WeldingViews::item)
-                        .map(i -> i.called(title(i.id(), i.title(), o.schools())))
-                        .toList(),
+                o.process().stream().map(WeldingViews::item).toList(),
                 Arrays.stream(ProcessQuestion.values())
                         .filter(q -> !q.isGrooveOnly() || !o.asFitted().isFillet())
-                        .map(q -> new WeldingView.QuestionView(q.id(), title(q.id(), q.title(), o.schools())))
+                        .map(q -> new WeldingView.QuestionView(
+                                q.id(), SchoolTopic.practice(o.schools()).title(q)))
                         .toList(),
                 o.rods().stream().map(r -> rods(r, o)).toList(),
                 o.apart().in(j.unit()).shown(),
@@ -147,16 +145,6 @@ public class WeldingViews {
                 .filter(s -> sight.isStop())
                 .map(s -> sight.restart() + " Strike " + s.title() + " of the crater, a short arc back over it.")
                 .orElseGet(sight::restart);
-    }
-
-    /** A shop that burns the slag lines out is not asked whether they were ground out. */
-    private static String title(String question, String title, Map<String, String> schools) {
-        return question.equals(ProcessQuestion.SLAG_LINES.id())
-                ? SchoolTopic.SLAG_LINES
-                        .picked(schools)
-                        .map(s -> "Slag lines at the toes of the root pass " + s.title())
-                        .orElse(title)
-                : title;
     }
 
     private WeldingView.FirstRodView firstRod(WeldingRecords.State o) {

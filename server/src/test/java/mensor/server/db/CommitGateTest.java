@@ -10,8 +10,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("postgresql")
 class CommitGateTest {
     private final CommitGate gate = new CommitGate();
     private final CountDownLatch begun = new CountDownLatch(1);

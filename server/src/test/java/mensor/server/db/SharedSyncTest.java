@@ -10,8 +10,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("postgresql")
 class SharedSyncTest {
     /** A write of the disk that began before a commit says nothing about it: those who wait share the one after. */
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatCode;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import mensor.server.TestDatabase;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
@@ -12,6 +13,7 @@ import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** A weld list is stored in one transaction, also where a PostgreSQL has only the locks it comes with. */
+@Tag("postgresql")
 class StoreCountsTest {
     @Test
     void sixtyThousandWeldsAreStoredAtOnce() {
