@@ -24,7 +24,7 @@ const onLane: Record<string, string[]> = {
   B: ["undercut", "overlap"],
   face: ["porosity", "underfill", "incomplete-fusion", "slag", "spatter", "crack"],
   root: ["root-concavity", "incomplete-penetration", "melt-through", "undercut"],
-  base: ["spatter", "arc-strike", "crack"],
+  base: ["spatter", "arc-strike", "base-metal-damage", "crack"],
   size: [],
 };
 

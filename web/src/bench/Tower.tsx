@@ -6,7 +6,7 @@ import { useActor } from "../lib/session";
 import { isPractice } from "../lib/api-bench";
 import { api, saidBy, type Bench } from "../lib/api";
 import { VerdictMark } from "../lib/VerdictMark";
-import { AmendDialog, HandOverDialog, seenInWords, SignDialog, FullLengthDialog } from "./dialogs";
+import { AmendDialog, HandOverDialog, seenInWords, SignDialog, FullLengthDialog, CoverDialog } from "./dialogs";
 import { GaugeFaults } from "./GaugeFaults";
 import { Ready } from "./Ready";
 import { useBusy, useWaiting, type Doing } from "./useBench";
@@ -21,7 +21,7 @@ export function Tower({ bench, doing, end }: { bench: Bench; doing: Doing; end?:
   const navigate = useNavigate();
   const busy = useBusy(bench.id);
   const { waiting } = useWaiting(bench.id);
-  const [dialog, setDialog] = useState<"full-length" | "sign" | "hand" | "amend">();
+  const [dialog, setDialog] = useState<"full-length" | "sign" | "hand" | "amend" | "cover">();
   const [fault, setFault] = useState<unknown>();
   const practice = isPractice(bench.id);
   const inspects = practice ? bench.holder === actor.name : holds(actor, "INSPECTOR");
@@ -124,6 +124,11 @@ export function Tower({ bench, doing, end }: { bench: Bench; doing: Doing; end?:
                 </Button>
               </div>
             ))}
+            {inspects && !practice && clearable.length > 0 && (
+              <Button type="link" className="start" onClick={() => setDialog("cover")}>
+                Cannot be seen …
+              </Button>
+            )}
             {rest.length > 0 && <h3>Still to measure</h3>}
             {rest.map((t) => (
               <div className="item" key={t.id + t.ask}>
@@ -203,6 +208,7 @@ export function Tower({ bench, doing, end }: { bench: Bench; doing: Doing; end?:
       {dialog === "full-length" && (
         <FullLengthDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />
       )}
+      {dialog === "cover" && <CoverDialog bench={bench} doing={doing} onClose={() => setDialog(undefined)} />}
       {dialog === "sign" && <SignDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "hand" && <HandOverDialog bench={bench} onClose={() => setDialog(undefined)} />}
       {dialog === "amend" && (

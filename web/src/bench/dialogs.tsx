@@ -8,7 +8,8 @@ import { spansOf } from "../set-up/form";
 import { VerdictMark } from "../lib/VerdictMark";
 import { useBusy, useChange, type Doing } from "./useBench";
 import { newId } from "../lib/id";
-import { ChoiceField } from "../lib/fields";
+import { ChoiceField, TextField } from "../lib/fields";
+import { inWords } from "./kinds";
 import { signLook } from "./sign-look";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
@@ -19,6 +20,23 @@ function Dialog({ title, children, onClose }: { title: string; children: ReactNo
     <Modal open title={title} footer={null} onCancel={onClose} width={620}>
       {children}
     </Modal>
+  );
+}
+
+/** What was refused, then the act itself and the way back. */
+function Acts({ fault, children, onClose }: { fault: string; children: ReactNode; onClose: () => void }) {
+  return (
+    <>
+      {fault && (
+        <p role="alert" className="fault">
+          {fault}
+        </p>
+      )}
+      <Flex className="spaced" gap={8}>
+        {children}
+        <Button onClick={onClose}>Back</Button>
+      </Flex>
+    </>
   );
 }
 
@@ -72,17 +90,75 @@ export function FullLengthDialog({ bench, doing, onClose }: DialogProps & { doin
           </Cell>
         ))}
       </FormGrid>
-      {fault && (
-        <p role="alert" className="fault">
-          {fault}
-        </p>
-      )}
-      <Flex className="spaced" gap={8}>
+      <Acts fault={fault} onClose={onClose}>
         <Button type="primary" disabled={ticked.length === 0 || busy} onClick={() => void confirm()}>
           Inspected, none seen of {ticked.length}
         </Button>
-        <Button onClick={onClose}>Back</Button>
-      </Flex>
+      </Acts>
+    </Dialog>
+  );
+}
+
+/** What cannot be seen: by what it is covered, or the stretch that nobody gets at. */
+export function CoverDialog({ bench, doing, onClose }: DialogProps & { doing: Doing }) {
+  const items = bench.evaluation.todo.filter((t) => t.clearable || t.id === "size");
+  const [criterion, setCriterion] = useState(items[0]?.id ?? "");
+  const [where, setWhere] = useState("");
+  const [by, setBy] = useState("");
+  const [fault, setFault] = useState("");
+  const busy = useBusy(bench.id);
+  const stretch = spansOf(where)?.[0];
+  const confirm = async () => {
+    const content = {
+      criterion,
+      ...(stretch ? { from: stretch.from, to: stretch.to } : {}),
+      ...(by.trim() ? { by: by.trim() } : {}),
+    };
+    try {
+      const entry = { id: newId(), kind: "COVER" as const, content };
+      await doing.act({ do: "put", entry }, inWords(entry, bench));
+      onClose();
+    } catch (e) {
+      setFault(saidBy(e));
+    }
+  };
+  return (
+    <Dialog title="Cannot be seen" onClose={onClose}>
+      <p>
+        Say what covers it, as a UT report. A stretch that nobody gets at and nothing covers stays <b>not accessible</b>
+        : the weld is incomplete there. The rest of the weld is still inspected for it.
+      </p>
+      <FormGrid>
+        <ChoiceField
+          id="cover-criterion"
+          label="Criterion"
+          span={6}
+          value={criterion}
+          options={items.map((t) => [t.id, t.title] as const)}
+          onChange={setCriterion}
+        />
+        <TextField
+          id="cover-where"
+          label="Stretch"
+          span={6}
+          value={where}
+          placeholder="the whole weld, or 4-6"
+          onChange={setWhere}
+        />
+        <TextField
+          id="cover-by"
+          label="Covered by"
+          span={12}
+          value={by}
+          placeholder={stretch ? "nothing: not accessible" : "UT report 114"}
+          onChange={setBy}
+        />
+      </FormGrid>
+      <Acts fault={fault} onClose={onClose}>
+        <Button type="primary" disabled={busy || (!stretch && !by.trim())} onClick={() => void confirm()}>
+          {by.trim() ? "Covered" : "Not accessible"}
+        </Button>
+      </Acts>
     </Dialog>
   );
 }
@@ -140,17 +216,11 @@ export function SignDialog({ bench, onClose }: DialogProps) {
           </div>
         </Cell>
       </FormGrid>
-      {fault && (
-        <p role="alert" className="fault">
-          {fault}
-        </p>
-      )}
-      <Flex className="spaced" gap={8}>
+      <Acts fault={fault} onClose={onClose}>
         <Button {...signLook(verdict)} disabled={change.isPending || held} onClick={() => void sign()}>
           Sign as {verdict}, {actor.name}
         </Button>
-        <Button onClick={onClose}>Back</Button>
-      </Flex>
+      </Acts>
     </Dialog>
   );
 }
@@ -202,17 +272,11 @@ export function HandOverDialog({ bench, onClose }: DialogProps) {
         <label htmlFor="note">Note for the next</label>
         <Input id="note" value={note} onChange={(e) => setNote(e.target.value)} />
       </div>
-      {fault && (
-        <p role="alert" className="fault">
-          {fault}
-        </p>
-      )}
-      <Flex className="spaced" gap={8}>
+      <Acts fault={fault} onClose={onClose}>
         <Button type="primary" disabled={to === "" || change.isPending} onClick={() => void hand()}>
           Hand over
         </Button>
-        <Button onClick={onClose}>Back</Button>
-      </Flex>
+      </Acts>
     </Dialog>
   );
 }
@@ -247,17 +311,11 @@ export function AmendDialog({ bench, onClose, onAmended }: DialogProps & { onAme
         <label htmlFor="reason">Why</label>
         <Input id="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
       </div>
-      {fault && (
-        <p role="alert" className="fault">
-          {fault}
-        </p>
-      )}
-      <Flex className="spaced" gap={8}>
+      <Acts fault={fault} onClose={onClose}>
         <Button type="primary" disabled={reason.trim() === "" || change.isPending} onClick={() => void amend()}>
           Begin revision {bench.revision + 1}
         </Button>
-        <Button onClick={onClose}>Back</Button>
-      </Flex>
+      </Acts>
     </Dialog>
   );
 }

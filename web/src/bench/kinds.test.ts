@@ -47,6 +47,7 @@ describe("what can be record", () => {
       "poor-restart",
       "short-weld",
       "not-as-drawn",
+      "base-metal-damage",
     ];
     expect(
       kinds

@@ -157,6 +157,7 @@ const placeOf: Record<KindView["placement"], FieldSpec[]> = {
   AT: [at],
   AT_OR_NONE: [{ ...at, optional: true }],
   STRETCH: [from, to],
+  STRETCH_BESIDE: [from, to],
   AT_OR_STRETCH: [at],
   NONE: [],
 };
@@ -279,7 +280,10 @@ function byClock(from: string, to: string, { strip, joint }: Bench): string {
 export function inWords(entry: { kind: EntryKind; content: EntryContent }, bench: Bench): string {
   const c = entry.content;
   if (entry.kind === "CLEAR") return `${titleOf(c.criterion ?? "", bench)}: inspected, none seen`;
-  if (entry.kind === "COVER") return `${titleOf(c.criterion ?? "", bench)}: covered by ${c.by ?? ""}`;
+  if (entry.kind === "COVER") {
+    const where = c.from ? ` ${c.from}–${c.to ?? ""}` : "";
+    return `${titleOf(c.criterion ?? "", bench)}${where}: ${c.by ? `covered by ${c.by}` : "not accessible"}`;
+  }
   const place = c.at
     ? `at ${c.at}${byClock(c.at, c.at, bench)}`
     : c.from

@@ -98,6 +98,12 @@ const drawings: Record<string, ReactNode> = {
       <circle cx="51" cy="40" r="4" fill={ink.paper} stroke={ink.reject} strokeWidth={2} />
     </>
   ),
+  "base-metal": (
+    <>
+      <Fillet />
+      <path d="M46 44 L49 39 L52 44" fill={ink.paper} stroke={ink.reject} strokeWidth={2} />
+    </>
+  ),
   slag: (
     <>
       <Fillet />

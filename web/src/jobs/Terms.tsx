@@ -35,6 +35,7 @@ const constants = [
   ["runLength", "Bead of one rod, mm", "203.2"],
   ["burnSeconds", "A rod burns, s", "65"],
   ["density", "Steel, g/cm³", "7.85"],
+  ["operatingFactor", "Arc time in the work", "0.25"],
 ] as const;
 
 function withConstant(all: Record<string, number> | undefined, id: string, typed: string) {
@@ -124,6 +125,30 @@ export function Terms({ terms, units, problems, onChange }: Props) {
             placeholder="inspection plan"
             problem={problems["terms.undercutNote"]}
             onChange={(v) => set({ undercutNote: v })}
+          />
+        )}
+      </FormGrid>
+      <FormGrid>
+        <ChoiceField
+          id="underrunChoice"
+          label="Size 1/16 under for 10 %"
+          span={4}
+          value={terms.underrun ?? "continuous"}
+          options={[
+            ["continuous", "of continuous fillets"],
+            ["also-intermittent", "of intermittent ones too"],
+          ]}
+          onChange={(v) => set({ underrun: v === "continuous" ? undefined : v })}
+        />
+        {terms.underrun === "also-intermittent" && (
+          <TextField
+            id="underrunNote"
+            label="Where that is agreed"
+            span={6}
+            value={terms.underrunNote}
+            placeholder="inspection plan"
+            problem={problems["terms.underrunNote"]}
+            onChange={(v) => set({ underrunNote: v })}
           />
         )}
       </FormGrid>

@@ -157,6 +157,7 @@ const shown: Record<string, string> = {
   "root-concavity": "concave root",
   "incomplete-penetration": "no penetration",
   misalignment: "offset",
+  "base-metal-damage": "base metal",
   "short-weld": "",
 };
 

@@ -50,28 +50,66 @@ export function Stretches({ strip, worked, inspectedAt, layout, frame: { x, end,
       {strip.gaps
         .filter((g) => isIn(g.from, g.to))
         .map((g, i) => (
-          <g key={i}>
-            <rect
-              x={x(g.from)}
-              y={rulerHeight - 6}
-              width={Math.max(2, x(g.to) - x(g.from))}
-              height={layout.lanes.reduce((h, l) => h + l.height + gap, layout.before) + 6}
-              fill={ink.chalk}
-              fillOpacity=".16"
-            />
-            <text
-              x={Math.min(Math.max((x(g.from) + x(g.to)) / 2, gutter + 30), end - 30)}
-              y={rulerHeight + 14}
-              textAnchor="middle"
-              fontSize="13"
-              fontWeight="700"
-              fill={ink.open}
-            >
-              {g.label}
-            </text>
-          </g>
+          <Veil key={i} of={g} layout={layout} frame={{ x, end }} room={30} fill={ink.chalk} opacity=".16" />
+        ))}
+      {strip.covers
+        .filter((c) => isIn(c.from, c.to))
+        .map((c, i) => (
+          <Veil
+            key={`cover${i}`}
+            of={c}
+            layout={layout}
+            frame={{ x, end }}
+            room={90}
+            fill={ink.open}
+            opacity=".12"
+            dashed
+          />
         ))}
     </>
+  );
+}
+
+/** A stretch over all lanes, its word above them: a fit-up gap, or what cannot be seen there. */
+function Veil({
+  of,
+  layout,
+  frame: { x, end },
+  room,
+  fill,
+  opacity,
+  dashed = false,
+}: {
+  of: { from: number; to: number; label: string };
+  layout: Layout;
+  frame: Pick<Frame, "x" | "end">;
+  room: number;
+  fill: string;
+  opacity: string;
+  dashed?: boolean;
+}) {
+  return (
+    <g>
+      <rect
+        x={x(of.from)}
+        y={rulerHeight - 6}
+        width={Math.max(2, x(of.to) - x(of.from))}
+        height={layout.lanes.reduce((h, l) => h + l.height + gap, layout.before) + 6}
+        fill={fill}
+        fillOpacity={opacity}
+        {...(dashed ? { stroke: ink.open, strokeDasharray: "3 4" } : {})}
+      />
+      <text
+        x={Math.min(Math.max((x(of.from) + x(of.to)) / 2, gutter + room), end - room)}
+        y={rulerHeight + 14}
+        textAnchor="middle"
+        fontSize="13"
+        fontWeight="700"
+        fill={ink.open}
+      >
+        {of.label}
+      </text>
+    </g>
   );
 }
 

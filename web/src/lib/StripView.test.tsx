@@ -47,6 +47,7 @@ const strip: Strip = {
     { finding: "undercut", from: 0, to: 100, label: "undercut 60 over 1 · 50 allowed", rejects: true, windowed: true },
   ],
   gaps: [],
+  covers: [],
   wanted: 8,
 };
 

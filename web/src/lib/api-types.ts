@@ -36,6 +36,7 @@ export type OutcomeForm = Schemas["OutcomeForm"];
 export type Note = Schemas["NoteView"];
 export type Defects = Schemas["DefectsView"];
 export type Defect = Schemas["RejectedPlace"];
+export type RepairNumbers = Schemas["RepairNumbers"];
 export type Ticket = Schemas["TicketView"];
 export type StepForm = Schemas["StepForm"];
 export type Change = Schemas["HistoryChange"];

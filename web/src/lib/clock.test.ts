@@ -18,6 +18,7 @@ function around(clockwise: boolean): Strip {
     bands: [],
     brackets: [],
     gaps: [],
+    covers: [],
     wanted: 0,
   };
 }

@@ -27,7 +27,7 @@ export type Layout = ReturnType<typeof layOut>;
 
 /** Where each row stands, from the ruler down. */
 export function layOut({ strip, quiet = [], photos = [], chosen }: Shown) {
-  const before = quiet.length > 0 || strip.gaps.length > 0 ? beforeHeight : 0;
+  const before = quiet.length > 0 || strip.gaps.length > 0 || strip.covers.length > 0 ? beforeHeight : 0;
   let y = rulerHeight + before;
   const lanes = strip.lanes.map((lane) => {
     const height = laneHeight[lane.id] ?? 34;

@@ -94,7 +94,7 @@ export default function PlanPage() {
                 <h2>What it takes</h2>
                 <span className="small quiet">rods from {p.rodsFrom}</span>
               </header>
-              <div className="body">
+              <div className="body" role="region" aria-label="Rods, machine, heat, notes" tabIndex={0}>
                 <Takes plan={p} units={m.units} recorded={m.entries.some((e) => e.kind === "PASS" && !e.withdrawn)} />
                 <h3>Schools</h3>
                 <SchoolLines schools={m.schools} topics={["cover", "cap", "open-root", "beads"]} />
@@ -170,15 +170,50 @@ function Takes({ plan: p, units, recorded }: { plan: Plan; units: string; record
           ]}
         />
       )}
+      {d.steps.length > 0 && (
+        <>
+          <h3>Between the beads</h3>
+          <ul>
+            {d.steps.map((s) => (
+              <li key={s}>{tied(s)}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {d.settings.length > 0 && (
+        <>
+          <h3>At the machine</h3>
+          <SmallTable
+            label="Set the machine"
+            rows={d.settings}
+            rowKey={(s) => s.kind + s.rod}
+            columns={[
+              ["Pass", (s) => <b>{s.kind}</b>],
+              ["Rod", (s) => s.rod],
+              ["Amps", (s) => s.amps],
+              ["From", (s) => s.source],
+            ]}
+          />
+        </>
+      )}
       <h3>Heat input</h3>
-      {d.heat.length === 0 && <p className="quiet small">Amps and volts are not known: no heat input.</p>}
+      {d.heat.length === 0 && (
+        <p className="quiet small">No heat input: neither a WPS nor a recorded pass gives the amps.</p>
+      )}
       {d.heat.length > 0 && (
         <SmallTable
           label="Heat input"
           rows={d.heat}
           rowKey={(_, i) => i}
           columns={[
-            ["Pass", (h) => <b>{h.kind}</b>],
+            [
+              "Bead",
+              (h) => (
+                <>
+                  <b>{h.bead}</b> {h.kind}
+                </>
+              ),
+            ],
             [
               "From",
               (h) => (

@@ -17,6 +17,7 @@ const strip: Solution["strip"] = {
   bands: [],
   brackets: [],
   gaps: [],
+  covers: [],
   wanted: 8,
 };
 

@@ -60,6 +60,10 @@ export const faults = [
   "restart",
   "crater",
   "uneven width",
+  "crack",
+  "convex",
+  "unequal legs",
+  "strike",
 ] as const;
 
 export const stages = ["prepared", "welded", "inspected", "cut and tested", "decided"];

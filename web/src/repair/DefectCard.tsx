@@ -3,7 +3,7 @@ import { Button, Checkbox, Flex, Input, Steps } from "antd";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { dayOf } from "../lib/local-time";
-import { api, saidBy, type Defect } from "../lib/api";
+import { api, saidBy, type Defect, type RepairNumbers } from "../lib/api";
 import { useActor } from "../lib/session";
 import { Holds } from "./Holds";
 import { NextStep } from "./NextStep";
@@ -244,17 +244,28 @@ function Plan({
       )}
       {p.numbers && (
         <div className={whole ? undefined : "small"}>
-          About{" "}
-          <b>
-            {p.numbers.rods} {p.numbers.rods === 1 ? "rod" : "rods"}
-          </b>{" "}
-          of {p.numbers.diameter} {p.numbers.rod}, {p.numbers.beads} {p.numbers.beads === 1 ? "bead" : "beads"},{" "}
-          {p.numbers.grams.toFixed(0)} g ({p.numbers.pounds.toFixed(2)} lb), {Math.ceil(p.numbers.arcMinutes)} min of
-          arc; the cavity {size(p.numbers.depthMm, units)} deep, {size(p.numbers.widthMm, units)} wide. Estimates, the
-          volume an upper one.
+          <Metal numbers={p.numbers} />; the cavity {size(p.numbers.depthMm, units)} deep,{" "}
+          {size(p.numbers.widthMm, units)} wide. Estimates, the volume an upper one.
         </div>
       )}
     </div>
+  );
+}
+
+/** What the repair takes; no rod is named where none is recorded. */
+function Metal({ numbers: n }: { numbers: RepairNumbers }) {
+  const metal = `${n.grams.toFixed(0)} g (${n.pounds.toFixed(2)} lb)`;
+  const r = n.rods;
+  if (!r) return <>About {metal} of weld metal, the rod as the procedure has it</>;
+  return (
+    <>
+      About{" "}
+      <b>
+        {r.count} {r.count === 1 ? "rod" : "rods"}
+      </b>{" "}
+      of {r.diameter} {r.electrode}, {r.beads} {r.beads === 1 ? "bead" : "beads"}, {metal}, {Math.ceil(r.arcMinutes)}{" "}
+      min of arc, {r.workHours < 1 ? `${Math.ceil(r.workHours * 60)} min` : `${r.workHours.toFixed(1)} h`} of work
+    </>
   );
 }
 

@@ -151,11 +151,7 @@ describe("the repairs of an inspection", () => {
           lengthMm: 127,
           grams: 72.4,
           pounds: 0.16,
-          rod: "E7018",
-          diameter: "1/8 in",
-          rods: 4,
-          beads: 6,
-          arcMinutes: 4.3,
+          rods: { electrode: "E7018", diameter: "1/8 in", count: 4, beads: 6, arcMinutes: 4.3, workHours: 0.29 },
         },
       },
     };

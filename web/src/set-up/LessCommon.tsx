@@ -88,10 +88,11 @@ export function LessCommon() {
         span={4}
         value={truth(joint.oneSided)}
         options={[
-          ["", "no"],
-          ["true", "yes, no backing"],
+          ["", "not said"],
+          ["false", "no, from both"],
+          ["true", groove ? "yes, no backing" : "yes"],
         ]}
-        onChange={(v) => set({ oneSided: v === "" ? undefined : true })}
+        onChange={(v) => set({ oneSided: ofTruth(v) })}
       />
       <Chosen
         path="delayed"

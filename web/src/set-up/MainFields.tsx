@@ -7,6 +7,7 @@ import type { Options } from "../lib/fields";
 import { Chosen, Offered, Typed } from "./fields";
 import { asWeld, likeThat } from "./form";
 import { GrooveFields } from "./GrooveFields";
+import { ink } from "../theme";
 import { useSetUp } from "./useSetUp";
 import { Cell, FormGrid } from "../lib/FormGrid";
 
@@ -186,7 +187,54 @@ function WhatItIs() {
       />
       {groove && <GrooveFields />}
       <Members />
+      {(!groove || joint.position === "2G") && <Upper />}
     </>
+  );
+}
+
+/** Which member stands upright or lies above: what runs down the upper toe is told by it. */
+function Upper() {
+  const { joint, set } = useSetUp();
+  const name = (n: 0 | 1) => joint.members?.[n]?.name?.trim() || (n === 0 ? "first member" : "second member");
+  return (
+    <>
+      <Chosen
+        path="upper"
+        label="Which stands or lies above"
+        span={4}
+        value={joint.upper}
+        options={[
+          ["", "not said"],
+          ["A", `${name(0)}, toe A`],
+          ["B", `${name(1)}, toe B`],
+        ]}
+        onChange={(v) => set({ upper: v || undefined })}
+      />
+      <Cell span={3} bottom>
+        <UpperPicture upper={joint.upper} />
+      </Cell>
+    </>
+  );
+}
+
+/** A tee as it stands while it is welded, its toes lettered; the one above is filled. */
+function UpperPicture({ upper }: { upper?: string }) {
+  const top = upper === "B" ? "B" : "A";
+  const fill = (toe: string) => (upper === toe ? ink.steel : ink.steelLight);
+  return (
+    <svg width="112" height="56" role="img" aria-label={upper ? `${upper} above` : "which member is above is not said"}>
+      <rect x="4" y="44" width="104" height="10" fill={fill(top === "A" ? "B" : "A")} stroke={ink.none} />
+      <rect x="46" y="2" width="10" height="42" fill={fill(top)} stroke={ink.none} />
+      <path d="M56 26L74 44H56z" fill={ink.weld} stroke={ink.text} />
+      <g fontSize="15" fontWeight="600" fill={ink.text}>
+        <text x="62" y="20">
+          {upper ? top : "?"}
+        </text>
+        <text x="84" y="40">
+          {upper ? (top === "A" ? "B" : "A") : "?"}
+        </text>
+      </g>
+    </svg>
   );
 }
 

@@ -156,9 +156,10 @@ function Qualifies({
       {q && (
         <>
           <p>
-            Rods F1 to F{q.group} · {q.positions.join(", ")} ·{" "}
-            {q.thickest ? `grooves up to ${q.thickest}` : "any thickness"} ·{" "}
-            {q.backing ? "with backing" : "with or without backing"}
+            {q.groups
+              .map((g) => `Rods F1 to F${g.group} ${g.backing ? "with backing" : "with or without backing"}`)
+              .join("; ")}{" "}
+            · {q.positions.join(", ")} · {q.thickest ? `grooves up to ${q.thickest}` : "any thickness"}
             {q.leastDiameter && ` · pipe from ${q.leastDiameter} outside`}
           </p>
           {q.written && <p className="v-accept">✓ It stands in {p.welder}’s tests.</p>}

@@ -129,6 +129,7 @@ export function bench(more: Partial<Bench> = {}): Bench {
       bands: [],
       brackets: [],
       gaps: [],
+      covers: [],
       wanted: 0,
     },
     photos: [],
