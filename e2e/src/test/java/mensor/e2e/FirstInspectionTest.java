@@ -187,9 +187,9 @@ class FirstInspectionTest extends InTheBrowser {
         assertThat(verdict(page)).hasText("Reject");
         tab(page, "Passes").click();
         Floor.choose(page, "Diameter", "1/8");
-        page.getByLabel("Amps").fill("95");
+        page.getByLabel("Amps").fill("85");
         page.getByLabel("Amps").press("Enter");
-        assertThat(page.getByText("1/8 in E7018 at 95 A: the rod's range is 115–165 A"))
+        assertThat(page.getByText("1/8 in E7018 at 85 A: the rod's range is 115–165 A"))
                 .isVisible();
         tab(page, "Criteria").click();
         finding(page, "slag").locator("button").first().click();
@@ -202,7 +202,7 @@ class FirstInspectionTest extends InTheBrowser {
     }
 
     @ParameterizedTest
-    @CsvSource({"1280, 800", "1024, 768"})
+    @CsvSource({"1024, 768"})
     void noScreenScrollsSideways(int width, int height) {
         Page page = open(width, height);
         assertFits(page);

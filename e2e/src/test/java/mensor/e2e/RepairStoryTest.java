@@ -46,6 +46,16 @@ class RepairStoryTest extends InTheBrowser {
         assertThat(page.locator(".route .ant-steps-item-active")).containsText(state);
     }
 
+    /** The rod that the weld was laid with, which its repair keeps. */
+    private static void pass(Page page) {
+        tab(page, "Passes").click();
+        Floor.choose(page, "Diameter", "1/8");
+        page.getByLabel("Amps").fill("125");
+        page.getByLabel("Amps").press("Enter");
+        assertThat(page.getByText("Passes (1)")).isVisible();
+        tab(page, "Criteria").click();
+    }
+
     private static void signReject(Page page) {
         button(page, "Sign reject …").click();
         button(page, "Sign as reject, Ines Marl").click();
@@ -96,6 +106,7 @@ class RepairStoryTest extends InTheBrowser {
     void rejectPlanHoldApproveRepairFailRepairAgainAcceptAndReport() {
         Page ines = as("ines", 1280, 800, null);
         setUp(ines, "STORY-1");
+        pass(ines);
         type(ines, "blade 5/16 0-24");
         type(ines, "crack 10-11");
         assertThat(verdict(ines)).hasText("Reject");

@@ -10,11 +10,13 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 /**
  * How quick the bench is with a weld of 500 indications and 200 stations. The numbers are printed and stand in
  * docs/performance.md; the bounds here are wide, for a machine that builds beside it is slow and not wrong.
  */
+@EnabledIfSystemProperty(named = "sweeps", matches = "true")
 class SpeedTest extends InTheBrowser {
     private static final String LONG_WELD = """
             async () => {
