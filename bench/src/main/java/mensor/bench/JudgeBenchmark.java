@@ -13,6 +13,7 @@ import mensor.inspection.Indication;
 import mensor.inspection.Inspection;
 import mensor.inspection.Porosity;
 import mensor.inspection.Reading;
+import mensor.inspection.ReadingChoices;
 import mensor.inspection.Undercut;
 import mensor.judge.Evaluation;
 import mensor.judge.Judge;
@@ -129,7 +130,7 @@ public class JudgeBenchmark {
                 read,
                 seen,
                 List.of(),
-                false,
+                ReadingChoices.CAREFUL,
                 WeldingRecord.NONE);
     }
 
