@@ -443,4 +443,67 @@ class PassPlannerTest {
                 .as("two would leave a skin over the whole face: three")
                 .hasSize(3);
     }
+
+    private static JointBuilder plate(double thickInches) {
+        Length t = Length.inches(Math.round(thickInches * 16), 16);
+        return new JointBuilder("G-1", WeldType.GROOVE, Connection.BUTT, Length.inches(12))
+                .penetration(Penetration.COMPLETE)
+                .groove(new Groove(
+                        Optional.of("V"),
+                        Optional.of(60.0),
+                        Optional.of(Length.inches(1, 16)),
+                        Optional.of(Length.inches(1, 8))))
+                .members(new Member("a", t), new Member("b", t));
+    }
+
+    /** Between two sides the root is gouged to sound metal; one side or a strip has nothing to gouge. Common practice, no source. */
+    @Test
+    void whatIsWeldedFromBothSidesIsGougedBetweenThem() {
+        List<PlanRod> rods = List.of(rod(PassKind.ROOT, "1/8", 8), rod(PassKind.FILL, "1/8", 8));
+        PassPlan both = PassPlanner.plan(plate(0.5).oneSided(false).build(), rods, PlanConstants.USUAL);
+        assertThat(both.steps().toString()).contains("gouge", "sound metal");
+        PassPlan one = PassPlanner.plan(plate(0.5).oneSided(true).build(), rods, PlanConstants.USUAL);
+        assertThat(one.steps()).isEmpty();
+        assertThat(both.area()).as("the gouge is filled").isGreaterThan(one.area());
+        assertThat(both.beads().size()).isGreaterThan(one.beads().size());
+        assertThat(PassPlanner.plan(plate(0.5).backing(true).build(), rods, PlanConstants.USUAL)
+                        .steps())
+                .isEmpty();
+        PassPlan unsaid = PassPlanner.plan(plate(0.5).build(), rods, PlanConstants.USUAL);
+        assertThat(unsaid.notes().toString()).contains("neither one side nor a strip is recorded");
+    }
+
+    @Test
+    void rowsOfRodsAreAllUsedAndNoneIsMadeUp() {
+        List<PlanRod> rods =
+                List.of(rod(PassKind.ROOT, "3/32", 8), rod(PassKind.FILL, "1/8", 8), rod(PassKind.CAP, "5/32", 9));
+        PassPlan plan = PassPlanner.plan(plate(0.75).oneSided(true).build(), rods, PlanConstants.USUAL);
+        assertThat(plan.beads().stream()
+                        .map(b -> b.laidWith().diameter().orElseThrow().shown())
+                        .distinct())
+                .containsExactly("3/32", "1/8", "5/32");
+        PassPlan noCap = PassPlanner.plan(plate(0.75).oneSided(true).build(), rods.subList(0, 2), PlanConstants.USUAL);
+        assertThat(noCap.beads()
+                        .get(noCap.beads().size() - 1)
+                        .laidWith()
+                        .diameter()
+                        .orElseThrow()
+                        .shown())
+                .as("a cap without a row of its own is laid with the fill's rod, never the root's")
+                .isEqualTo("1/8");
+    }
+
+    @Test
+    void whichMemberIsAboveIsSaidWhereItMatters() {
+        List<PlanRod> rods = List.of(rod(PassKind.ROOT, "1/8", 8));
+        JointBuilder overhead = fillet("3/8", "12").position(Position.OVERHEAD_FILLET);
+        assertThat(PassPlanner.plan(overhead.build(), rods, PlanConstants.USUAL)
+                        .notes()
+                        .toString())
+                .contains("is not recorded");
+        assertThat(PassPlanner.plan(overhead.upper(mensor.weld.Toe.B).build(), rods, PlanConstants.USUAL)
+                        .notes()
+                        .toString())
+                .doesNotContain("is not recorded");
+    }
 }

@@ -301,4 +301,38 @@ class RepairPlannerTest {
         assertThatThrownBy(() -> RepairConstants.USUAL.with(Map.of("density", 0.0)))
                 .hasMessageContaining("over zero");
     }
+
+    /** The repair of a quenched and tempered steel is no place for the shop's usual rod. */
+    @ParameterizedTest
+    @CsvSource({"A514, E11018-M", "A588, E8018-C3", "A36, E7018"})
+    void aRepairKeepsTheRodOfTheWeld(String grade, String rod) {
+        RepairPlan p = plans(
+                        inspection(grade, crack(CrackPlace.WELD, "10", "11 1/2"))
+                                .madeBy(laid(rod)),
+                        Map.of(0, in("1/4")))
+                .get(0);
+        assertThat(p.steps().toString()).contains("weld with " + rod);
+        assertThat(p.numbers().orElseThrow().rods().orElseThrow().electrode()).isEqualTo(rod);
+    }
+
+    @Test
+    void aRodThatNobodyRecordedOrKnowsHolds() {
+        Inspection nobody =
+                inspection("A36", crack(CrackPlace.WELD, "10", "11 1/2")).madeBy(WeldingRecord.NONE);
+        RepairPlan p = plans(nobody, Map.of(0, in("1/4"))).get(0);
+        assertThat(p.holds().toString()).contains("procedure");
+        assertThat(p.numbers().orElseThrow().rods()).as("none is counted").isEmpty();
+        assertThat(p.numbers().orElseThrow().grams()).isPositive();
+        Inspection odd =
+                inspection("A36", crack(CrackPlace.WELD, "10", "11 1/2")).madeBy(laid("E7099"));
+        assertThat(plans(odd, Map.of()).get(0).holds().toString()).contains("E7099");
+    }
+
+    /** Grinding alone warms nothing up and waits for no steel. */
+    @Test
+    void aStrikeThatIsGroundWaitsForNoPreheat() {
+        RepairPlan p = plan(null, new mensor.inspection.ArcStrike(in("12"), Optional.empty(), Optional.empty()));
+        assertThat(p.preheat()).isEmpty();
+        assertThat(p.holds()).noneMatch(h -> h.contains("preheat"));
+    }
 }
