@@ -6,11 +6,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 
 /** What every walk through the application does. */
 final class Floor {
+    private static final int A_TOUCH_LOST = 20_000;
+
     private Floor() {}
 
     static void signIn(Page page, String login) {
@@ -46,8 +49,14 @@ final class Floor {
     }
 
     static void setUp(Page page, String mark, String length) {
+        Locator job = page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true));
         page.getByText("Set up a joint").click();
-        page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true)).fill("Lock footbridge");
+        try {
+            job.waitFor(new Locator.WaitForOptions().setTimeout(A_TOUCH_LOST));
+        } catch (TimeoutError lost) { // the worklist may be drawn anew under the finger while it comes: then one touches again
+            page.getByText("Set up a joint").click();
+        }
+        job.fill("Lock footbridge");
         page.getByLabel("Mark").fill(mark);
         page.getByLabel("Fillet size (leg)").fill("5/16");
         page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)).fill(length);
