@@ -79,9 +79,7 @@ final class ButtMeasure {
 
     /** Not a number where the strip beside the toe has no returns: what hides there is not measured. */
     private double undercut(Face out, Toe toe) {
-        return UndercutDepth.isSeen(out, toe.at(), out.last())
-                ? UndercutDepth.of(out, toe.at(), out.last(), noise)
-                : Double.NaN;
+        return UndercutDepth.of(out, toe.at(), out.last(), noise);
     }
 
     private static double[] projected(double py, double pz, Line l) {

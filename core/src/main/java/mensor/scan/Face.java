@@ -10,11 +10,11 @@ final class Face {
     private static final int FEW = 24;
     private static final int LEAST_POINTS = 5;
     private static final int MANY = 7;
-    /** So many neighbours lie within this, in mm, where the points lie close. */
+    /** So many neighbors lie within this, in mm, where the points lie close. */
     private static final double NEAR = 0.9;
 
     private static final int WIDEST = 4;
-    /** A notch is told from wild points by so many neighbours, no further apart than this in all, mm. */
+    /** A notch is told from wild points by so many neighbors, no further apart than this in all, mm. */
     private static final int NARROW = 4;
 
     private static final double NARROWEST = 0.55;
@@ -38,7 +38,7 @@ final class Face {
         this.n = n;
     }
 
-    /** Points in any order; those that stand off the middle of their neighbours are taken out. */
+    /** Points in any order; those that stand off the middle of their neighbors are taken out. */
     static Face of(double[] x, double[] h, int count, double noise) {
         int[] order = Order.of(x, count);
         double[] sx = new double[count];
@@ -50,7 +50,7 @@ final class Face {
         double[] ox = new double[count];
         double[] oh = new double[count];
         int n = 0;
-        // the middle of so many neighbours: wider than a notch they would call its bottom wild
+        // the middle of so many neighbors: wider than a notch they would call its bottom wild
         double[] near = new double[MANY];
         for (int i = 0; i < count; i++) {
             int many = spread(sx, count, i) <= NEAR ? MANY : 3;
@@ -73,7 +73,7 @@ final class Face {
         return new Face(ox, oh, n, noise, sx, sh);
     }
 
-    /** From the first to the last of a point's neighbours. */
+    /** From the first to the last of a point's neighbors. */
     private static double spread(double[] x, int n, int i) {
         int from = Math.max(0, Math.min(n - MANY, i - MANY / 2));
         return x[Math.min(n, from + MANY) - 1] - x[from];
@@ -116,7 +116,7 @@ final class Face {
                 : withoutWild(c, px, ph, count, x0);
     }
 
-    /** A point far off the parabola of its neighbours pulled it: it is laid anew without that one. */
+    /** A point far off the parabola of its neighbors pulled it: it is laid anew without that one. */
     private Curve withoutWild(Curve c, double[] px, double[] ph, int count, double x0) {
         double near = Math.max(3.5 * noise, 2 * c.noise());
         int kept = 0;
@@ -186,6 +186,23 @@ final class Face {
         return Math.max(widest, to - at);
     }
 
+    /**
+     * Whether the surface goes down into a stretch without returns: the wall of a notch that hides its bottom.
+     *
+     * @param gap from so wide a stretch on
+     * @param deep from so far below on
+     */
+    boolean dipsIntoGap(double from, double to, double gap, double deep) {
+        for (int i = Math.max(2, firstFrom(from)); i + 1 < allX.length && allX[i] <= to; i++) {
+            boolean before = allH[i - 1] < -deep && allH[i - 2] < -deep / 2;
+            boolean behind = allH[i] < -deep && allH[i + 1] < -deep / 2;
+            if (allX[i] - allX[i - 1] > gap && (before || behind)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** How far apart the points lie between two places, in the middle. */
     double spacing(double from, double to) {
         int a = firstFrom(from);
@@ -202,7 +219,7 @@ final class Face {
     }
 
     /**
-     * How deep a notch goes that is too narrow for a parabola: where three of four neighbours lie low together, which wild
+     * How deep a notch goes that is too narrow for a parabola: where three of four neighbors lie low together, which wild
      * points do not. Read from the points themselves, it is a little less than the notch.
      */
     double narrowNotch(double from, double to) {

@@ -1,5 +1,6 @@
 package mensor.scan;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -28,20 +29,32 @@ public sealed interface MeasuredProfile {
 
     /** @param deviceU the device's own standard uncertainty of one height, mm */
     static MeasuredProfile of(Profile p, boolean fillet, double deviceU) {
+        SeenProfile seen = SeenProfile.of(p, fillet);
+        return among(seen, List.of(seen), deviceU);
+    }
+
+    /**
+     * As above, among its neighbors.
+     *
+     * @param around it and those beside it
+     */
+    static MeasuredProfile among(SeenProfile seen, Iterable<SeenProfile> around, double deviceU) {
+        Profile p = seen.profile();
         if (p.points() < Profile.LEAST) {
             return new NotMeasured(p.s(), "fewer than " + Profile.LEAST + " points");
         }
-        Optional<Line> a = MemberLine.of(p, true);
-        Optional<Line> b = MemberLine.of(p, false);
         if (p.step() > MOST_STEP) {
             return new NotMeasured(
                     p.s(), String.format(Locale.ROOT, "points %.2g mm apart: too far for a toe", p.step()));
         }
+        MemberBows bows = SeenProfile.together(around);
+        Optional<Line> a = seen.lineA(bows.a());
+        Optional<Line> b = seen.lineB(bows.b());
         if (a.isEmpty() || b.isEmpty()) {
             return new NotMeasured(
                     p.s(), "no straight surface of member " + (a.isEmpty() ? "A" : "B") + ": fewer than 3 mm in view");
         }
-        return fillet
+        return seen.fillet()
                 ? new FilletMeasure(p, a.get(), b.get(), deviceU).measure()
                 : new ButtMeasure(p, a.get(), b.get(), deviceU).measure();
     }

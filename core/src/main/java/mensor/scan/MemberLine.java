@@ -26,28 +26,10 @@ final class MemberLine {
 
     private MemberLine() {}
 
-    /** @param left of the profile's left side, else of its right; empty where less than 3 mm of it follow one line */
-    static Optional<Line> of(Profile p, boolean left) {
-        int n = p.points();
-        double[] y = new double[n];
-        double[] z = new double[n];
-        for (int i = 0; i < n; i++) { // the outer end always comes first
-            int k = left ? i : n - 1 - i;
-            y[i] = left ? p.y()[k] : -p.y()[k];
-            z[i] = p.z()[k];
-        }
-        return grown(y, z)
-                .map(l -> left ? l : new Line(-l.y(), l.z(), l.dy(), -l.dz(), l.noise(), l.points(), l.length()));
-    }
-
-    private static Optional<Line> grown(double[] y, double[] z) {
-        int n = y.length;
-        int to = behind(y, z);
-        if (to < Profile.LEAST / 2) {
-            return Optional.empty();
-        }
-        boolean[] used = agreed(y, z, to);
-        Line line = LineFit.of(y, z, 0, to, used);
+    /** @param y from the outer end inward; empty where less than 3 mm follow one line */
+    static Optional<Line> grown(double[] y, double[] z, Line begun) {
+        boolean[] used = new boolean[y.length];
+        Line line = begun;
         double stop = Double.NaN;
         for (int round = 0; round < MOST_REFITS; round++) {
             double further = followed(y, z, line);
@@ -58,6 +40,12 @@ final class MemberLine {
             stop = further;
         }
         return line.length() < LEAST_LENGTH ? Optional.empty() : Optional.of(line);
+    }
+
+    /** The line of the outer end alone. */
+    static Optional<Line> begun(double[] y, double[] z) {
+        int to = behind(y, z);
+        return to < Profile.LEAST / 2 ? Optional.empty() : Optional.of(LineFit.of(y, z, 0, to, agreed(y, z, to)));
     }
 
     /** The first point that lies further in than the beginning; from middles of seven, since a single point may be wild. */

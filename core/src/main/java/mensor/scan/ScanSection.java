@@ -24,6 +24,7 @@ public record ScanSection(
         String why) {
     private static final int MOST_POINTS = 400;
     private static final double NEAR_TOE = 6;
+    private static final int ARC_PARTS = 12;
     private static final double LEAST_SHOWN = 0.1;
 
     /** x to the right, y up. */
@@ -49,7 +50,21 @@ public record ScanSection(
     }
 
     public static ScanSection of(Profile p, boolean fillet, double deviceU) {
-        MeasuredProfile m = MeasuredProfile.of(p, fillet, deviceU);
+        return of(p, MeasuredProfile.of(p, fillet, deviceU));
+    }
+
+    /**
+     * As above, among its neighbors: they say how a member bends.
+     *
+     * @param around it and those beside it
+     */
+    public static ScanSection among(Profile p, List<Profile> around, boolean fillet, double deviceU) {
+        List<SeenProfile> seen =
+                around.stream().map(n -> SeenProfile.of(n, fillet)).toList();
+        return of(p, MeasuredProfile.among(SeenProfile.of(p, fillet), seen, deviceU));
+    }
+
+    private static ScanSection of(Profile p, MeasuredProfile m) {
         if (m instanceof MeasuredProfile.Fillet f) {
             return of(p, f.profile());
         }
@@ -72,7 +87,8 @@ public record ScanSection(
     }
 
     private static ScanSection of(Profile p, FilletProfile f) {
-        Frame frame = new Frame(f.root(), f.memberB().dy(), f.memberB().dz());
+        Line atRoot = tangentAt(f.memberB(), f.root());
+        Frame frame = new Frame(f.root(), atRoot.dy(), atRoot.dz());
         double reach = Math.max(f.legA().orElse(0), f.legB().orElse(0)) + NEAR_TOE;
         List<ScannedValue> values = new ArrayList<>();
         value(values, "legA", f.legA(), f.u().legA());
@@ -88,14 +104,12 @@ public record ScanSection(
                 ? List.of()
                 : List.of(
                         frame.at(f.root()),
-                        frame.at(along(f.root(), f.memberA(), size)),
-                        frame.at(along(f.root(), f.memberB(), size)));
+                        frame.at(along(f.root(), tangentAt(f.memberA(), f.root()), size)),
+                        frame.at(along(f.root(), atRoot, size)));
         return new ScanSection(
                 p.s(),
                 thinned(p, frame),
-                List.of(
-                        List.of(frame.at(f.root()), frame.at(along(f.root(), f.memberA(), reach))),
-                        List.of(frame.at(f.root()), frame.at(along(f.root(), f.memberB(), reach)))),
+                List.of(surface(frame, f.root(), f.memberA(), reach), surface(frame, f.root(), f.memberB(), reach)),
                 List.of(frame.at(f.toeA()), frame.at(f.toeB())),
                 triangle,
                 notches(
@@ -142,8 +156,24 @@ public record ScanSection(
         value.ifPresent(v -> values.add(new ScannedValue(id, v, u)));
     }
 
+    private static Line tangentAt(Line member, Point p) {
+        return member.tangent(member.along(p.y(), p.z()));
+    }
+
     private static Point along(Point from, Line line, double by) {
         return new Point(from.y() + by * line.dy(), from.z() + by * line.dz());
+    }
+
+    /** From the root as far as is drawn: two points of a line, more of an arc. */
+    private static List<ScanPoint> surface(Frame frame, Point root, Line member, double reach) {
+        double from = member.along(root.y(), root.z());
+        int parts = member.isCurved() ? ARC_PARTS : 1;
+        List<ScanPoint> points = new ArrayList<>();
+        points.add(frame.at(root));
+        for (int i = 1; i <= parts; i++) {
+            points.add(frame.at(member.at(from + reach * i / parts)));
+        }
+        return List.copyOf(points);
     }
 
     private static List<ScannedUndercut> notches(
@@ -172,7 +202,7 @@ public record ScanSection(
             }
         }
         double t = out.along(best.y(), best.z());
-        return new ScannedUndercut(a, frame.at(best), frame.at(out.y() + t * out.dy(), out.z() + t * out.dz()), depth);
+        return new ScannedUndercut(a, frame.at(best), frame.at(out.at(t)), depth);
     }
 
     private static List<ScanPoint> thinned(Profile p, Frame frame) {

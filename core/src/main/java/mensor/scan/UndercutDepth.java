@@ -24,25 +24,38 @@ final class UndercutDepth {
     private static final double STRIP = 3;
     /** A wider stretch without a return can hide a notch, mm. */
     private static final double WIDEST_GAP = 0.4;
+    /** A notch's bottom hides behind its wall where the wall goes down so far before a stretch without returns so wide, mm. */
+    private static final double HIDDEN = 0.15;
+
+    private static final double HIDING = 0.25;
+    /** What is read deeper than this tells by itself that there is a notch, mm. */
+    private static final double SHALLOW = 0.3;
+
     /** Points further apart than this show no notch, mm. */
-    private static final double COARSEST = 0.65;
+    private static final double COARSEST = 0.31;
 
     /** A notch that is too narrow for a parabola is deeper than what one over it says by more than this, mm. */
     private static final double NARROW_DEEPER = 0.08;
 
     /** Whether the strip beside the toe came back to the scanner: a notch often does not. */
-    static boolean isSeen(Face along, double toe, double end) {
+    private static boolean isSeen(Face along, double toe, double end) {
         double to = Math.min(toe + STRIP, end);
         double spacing = along.spacing(toe, to);
         return to > toe && spacing <= COARSEST && along.widestGap(toe, to) <= Math.max(WIDEST_GAP, 4 * spacing);
     }
 
-    /** @return zero where nothing goes deeper than three times the noise */
+    /** @return zero where nothing goes deeper than three times the noise; not a number where what lies beside the toe was not seen */
     static double of(Face along, double toe, double end, double noise) {
+        if (!isSeen(along, toe, end)) {
+            return Double.NaN;
+        }
         double wide = byParabola(along, toe, end, noise);
         double narrow = along.narrowNotch(toe + STEP / 2, Math.min(toe + REACH, end));
         boolean isNarrow = narrow > wide + NARROW_DEEPER + 2 * noise && narrow > 4 * noise + NARROW_DEEPER;
-        return isNarrow ? narrow : wide;
+        double depth = isNarrow ? narrow : wide;
+        double gap = Math.max(HIDING, 2.2 * along.spacing(toe, Math.min(toe + STRIP, end)));
+        boolean hides = depth < SHALLOW && along.dipsIntoGap(toe, Math.min(toe + STRIP, end), gap, HIDDEN + 2 * noise);
+        return hides ? Double.NaN : depth;
     }
 
     private static double byParabola(Face along, double toe, double end, double noise) {

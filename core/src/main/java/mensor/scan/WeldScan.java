@@ -1,12 +1,16 @@
 package mensor.scan;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Deque;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.function.BiConsumer;
 
 /**
  * A weld measured from its profiles: each quantity along it, read at stations, and the stretches where it passes what is reported. A lone wild
@@ -122,8 +126,21 @@ public final class WeldScan {
         }
     }
 
+    /** So many profiles to each side say how a member bends. */
+    private static final int BESIDE = 15;
+
     private final Wanted wanted;
+    private final BiConsumer<Profile, MeasuredProfile> each;
+    private final Deque<SeenProfile> around = new ArrayDeque<>();
+    /** How many of those at hand are measured. */
+    private int before;
+
+    private final List<Double> radiiA = new ArrayList<>();
+    private final List<Double> radiiB = new ArrayList<>();
     private final List<double[]> rows = new ArrayList<>();
+    /** Where profiles were left out. */
+    private final List<Double> left = new ArrayList<>();
+
     private final Map<String, Integer> reasons = new TreeMap<>();
     private final Map<String, Integer> steep = new TreeMap<>();
     private int profiles;
@@ -132,7 +149,13 @@ public final class WeldScan {
     private long pointsLeftOut;
 
     public WeldScan(Wanted wanted) {
+        this(wanted, (profile, measured) -> {});
+    }
+
+    /** @param each takes every profile with what was measured of it */
+    public WeldScan(Wanted wanted, BiConsumer<Profile, MeasuredProfile> each) {
         this.wanted = wanted;
+        this.each = each;
     }
 
     private static final int S = 0;
@@ -140,33 +163,50 @@ public final class WeldScan {
     private static final int FIRST = 2;
     private static final int WIDTH = FIRST + 2 * Quantity.values().length;
 
-    /** Measures a profile and keeps its values, not its points. */
-    public MeasuredProfile add(Profile p) {
-        return add(p, MeasuredProfile.of(p, wanted.fillet(), wanted.deviceU()));
+    /** Takes a profile; it is measured as soon as those behind it are there. Its values are kept, not its points. */
+    public void add(Profile p) {
+        around.addLast(SeenProfile.of(p, wanted.fillet()));
+        if (around.size() > before + BESIDE) {
+            measureNext();
+        }
     }
 
-    /** As above, where the profile was measured already. */
-    public MeasuredProfile add(Profile p, MeasuredProfile m) {
+    /** Of those at hand the first that is not measured yet, among all of them. */
+    private void measureNext() {
+        SeenProfile next = around.stream().skip(before).findFirst().orElseThrow();
+        MeasuredProfile m = MeasuredProfile.among(next, around, wanted.deviceU());
+        before++;
+        if (before > BESIDE) {
+            around.removeFirst();
+            before--;
+        }
+        keep(next.profile(), m);
+        each.accept(next.profile(), m);
+    }
+
+    private void keep(Profile p, MeasuredProfile m) {
         profiles++;
         points += p.points();
         if (m instanceof MeasuredProfile.NotMeasured n) {
             leftOut++;
             pointsLeftOut += p.points();
             reasons.merge(n.why(), 1, Integer::sum);
-            return m;
+            left.add(p.s());
+            return;
         }
         double[] row = new double[WIDTH];
         Arrays.fill(row, Double.NaN);
         row[S] = p.s();
         if (m instanceof MeasuredProfile.Fillet f) {
             fillet(row, f.profile());
+            noteCurved(f.profile().memberA(), radiiA);
+            noteCurved(f.profile().memberB(), radiiB);
         } else if (m instanceof MeasuredProfile.Butt b) {
             butt(row, b.profile());
         }
         noteSteep(row[FIRST + 2 * Quantity.TOE_ANGLE_A.ordinal()], "A");
         noteSteep(row[FIRST + 2 * Quantity.TOE_ANGLE_B.ordinal()], "B");
         rows.add(row);
-        return m;
     }
 
     private static void set(double[] row, Quantity q, double value, double u) {
@@ -207,10 +247,14 @@ public final class WeldScan {
     }
 
     public Result result() {
+        while (before < around.size()) {
+            measureNext();
+        }
         double[][] all = rows.toArray(new double[0][]);
         Arrays.sort(all, (a, b) -> Double.compare(a[S], b[S]));
         double[] noises = Arrays.stream(all).mapToDouble(r -> r[NOISE]).sorted().toArray();
-        double spacing = spacing(all);
+        double[][] taken = withLeftOut(all);
+        double spacing = spacing(taken);
         double[][] calm = calmed(all);
         List<Reach> covered = covered(all, spacing);
         return new Result(
@@ -219,7 +263,7 @@ public final class WeldScan {
                 leftOut,
                 pointsLeftOut,
                 counted(reasons),
-                counted(steep),
+                notes(),
                 noises.length == 0 ? Double.NaN : noises[noises.length / 2],
                 covered,
                 holes(covered, spacing),
@@ -227,7 +271,7 @@ public final class WeldScan {
                 stretches(calm, covered),
                 track(calm),
                 unseenToes(all, spacing),
-                looks(all, calm));
+                looks(taken, calm, spacing));
     }
 
     private static final List<Quantity> TOES = List.of(Quantity.UNDERCUT_A, Quantity.UNDERCUT_B);
@@ -237,8 +281,10 @@ public final class WeldScan {
     private static final double LOOK_ON_ONE = 0.5;
 
     private static final double LOOK_ON_TWO = 0.3;
+    /** Where profiles lie so far apart one that tells nothing can hide a place, mm. */
+    private static final double WIDE = 0.9;
 
-    /** Where neighbouring profiles had no returns beside a toe. */
+    /** Where neighboring profiles had no returns beside a toe. */
     private static List<ToeReach> unseenToes(double[][] all, double spacing) {
         List<ToeReach> unseen = new ArrayList<>();
         for (Quantity q : TOES) {
@@ -268,28 +314,106 @@ public final class WeldScan {
         }
     }
 
-    /** What stands on one or two profiles, which the median of five takes away: proposed as a place to look at. */
-    private List<Stretch> looks(double[][] all, double[][] calm) {
+    /** Those left out among the measured ones, nothing known of them but where they are. */
+    private double[][] withLeftOut(double[][] all) {
+        List<double[]> taken = new ArrayList<>(List.of(all));
+        for (double s : left) {
+            double[] row = new double[WIDTH];
+            Arrays.fill(row, Double.NaN);
+            row[S] = s;
+            taken.add(row);
+        }
+        taken.sort((a, b) -> Double.compare(a[S], b[S]));
+        return taken.toArray(new double[0][]);
+    }
+
+    /**
+     * What stands on one or two profiles, which the median of five takes away, with what beside it gave nothing back; and what is no deeper than the
+     * surface is rough: proposed as a place to look at, not as a number.
+     */
+    private List<Stretch> looks(double[][] taken, double[][] calm, double spacing) {
         List<Stretch> looks = new ArrayList<>();
         for (Quantity q : TOES) {
             int column = FIRST + 2 * q.ordinal();
-            for (int i = 0; i < all.length; i++) {
+            List<Stretch> measured = passing(calm, covered(calm, spacing), q, wanted.report(), false);
+            measured.stream().filter(s -> !isSure(s)).forEach(looks::add);
+            for (int i = 0; i < taken.length; i++) {
                 int from = i;
-                double deepest = 0;
-                double u = 0;
-                while (i < all.length && all[i][column] > LOOK_ON_TWO && calm[i][column] <= wanted.report()) {
-                    if (all[i][column] > deepest) {
-                        deepest = all[i][column];
-                        u = all[i][column + 1];
-                    }
+                while (i < taken.length && !isQuiet(taken[i], column, calm, measured)) {
                     i++;
                 }
-                if (i - from >= 2 || i - from == 1 && deepest >= LOOK_ON_ONE) {
-                    looks.add(new Stretch(q, all[from][S], all[i - 1][S], deepest, u));
-                }
+                look(q, taken, from, i, spacing).ifPresent(looks::add);
             }
         }
+        looks.sort((a, b) -> Double.compare(a.from(), b.from()));
         return List.copyOf(looks);
+    }
+
+    /** Neighboring profiles that are deep or tell nothing, where there are enough of them, or one is deep enough. */
+    private static Optional<Stretch> look(Quantity q, double[][] taken, int from, int to, double spacing) {
+        int column = FIRST + 2 * q.ordinal();
+        int unknown = 0;
+        double deepest = 0;
+        double u = 0;
+        for (int i = from; i < to; i++) {
+            if (Double.isNaN(taken[i][column])) {
+                unknown++;
+            } else if (taken[i][column] > deepest) {
+                deepest = taken[i][column];
+                u = taken[i][column + 1];
+            }
+        }
+        boolean two = to - from >= 2 && (deepest > LOOK_ON_TWO || unknown >= 1 && deepest > 0 || unknown >= 2);
+        boolean one = to - from == 1 && (deepest >= LOOK_ON_ONE || unknown == 1 && spacing >= WIDE);
+        return two || one
+                ? Optional.of(new Stretch(q, taken[from][S], taken[to - 1][S], deepest, u))
+                : Optional.empty();
+    }
+
+    /** No deeper than what is reported, or than its neighbors are; one that tells nothing is quiet among deep ones, which reject by themselves. */
+    private boolean isQuiet(double[] row, int column, double[][] calm, List<Stretch> measured) {
+        double v = row[column];
+        if (v <= wanted.report()) {
+            return true;
+        }
+        boolean in = measured.stream().anyMatch(m -> m.from() <= row[S] && row[S] <= m.to());
+        double around = in ? calm[nearest(calm, row[S])][column] : 0;
+        return in && (Double.isNaN(v) ? around > LOOK_ON_TWO : v <= around + LOOK_ON_TWO);
+    }
+
+    private static int nearest(double[][] calm, double s) {
+        int at = 0;
+        for (int i = 1; i < calm.length; i++) {
+            at = Math.abs(calm[i][S] - s) < Math.abs(calm[at][S] - s) ? i : at;
+        }
+        return at;
+    }
+
+    /** Deeper than it is uncertain by more than what is reported. */
+    private boolean isSure(Stretch s) {
+        return s.worst() - 2 * s.u() >= wanted.report() / 2;
+    }
+
+    private List<String> notes() {
+        List<String> notes = new ArrayList<>(counted(steep));
+        curved(notes, radiiA, "A");
+        curved(notes, radiiB, "B");
+        return List.copyOf(notes);
+    }
+
+    private static void curved(List<String> notes, List<Double> radii, String member) {
+        if (!radii.isEmpty()) {
+            double[] sorted =
+                    radii.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+            notes.add(radii.size() + " × member " + member + " is curved: measured from an arc of radius about "
+                    + Math.round(sorted[sorted.length / 2]) + " mm");
+        }
+    }
+
+    private static void noteCurved(Line member, List<Double> radii) {
+        if (member.isCurved()) {
+            radii.add(Math.abs(1 / member.bow()));
+        }
     }
 
     private static List<String> counted(Map<String, Integer> said) {
@@ -440,7 +564,9 @@ public final class WeldScan {
     private List<Stretch> stretches(double[][] calm, List<Reach> covered) {
         List<Stretch> all = new ArrayList<>();
         for (Quantity q : List.of(Quantity.UNDERCUT_A, Quantity.UNDERCUT_B, Quantity.UNDERFILL)) {
-            all.addAll(passing(calm, covered, q, wanted.report(), false));
+            passing(calm, covered, q, wanted.report(), false).stream()
+                    .filter(s -> q == Quantity.UNDERFILL || isSure(s))
+                    .forEach(all::add);
         }
         wanted.sizeWanted().ifPresent(size -> all.addAll(passing(calm, covered, Quantity.SIZE, size, true)));
         all.sort((a, b) -> Double.compare(a.from(), b.from()));

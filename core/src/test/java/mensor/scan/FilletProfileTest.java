@@ -113,8 +113,8 @@ class FilletProfileTest {
         w.undercutWidth = width;
         w.tilt = tilt;
         List<FilletProfile> seen = many(w);
-        assertThat(within(seen, m -> m.undercutA().orElseThrow(), depth, 0.06)).isGreaterThanOrEqualTo(95);
-        assertThat(within(seen, m -> m.undercutB().orElseThrow(), 0, 0.06))
+        assertThat(within(seen, m -> m.undercutA().orElse(-1), depth, 0.06)).isGreaterThanOrEqualTo(95);
+        assertThat(within(seen, m -> m.undercutB().orElse(-1), 0, 0.06))
                 .as("the other toe has none")
                 .isGreaterThanOrEqualTo(95);
     }

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
-import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 
@@ -53,7 +52,9 @@ final class Floor {
         page.getByText("Set up a joint").click();
         try {
             job.waitFor(new Locator.WaitForOptions().setTimeout(A_TOUCH_LOST));
-        } catch (TimeoutError lost) { // the worklist may be drawn anew under the finger while it comes: then one touches again
+        } catch (
+                TimeoutError lost) { // the worklist may be drawn anew under the finger while it comes: then one touches
+            // again
             page.getByText("Set up a joint").click();
         }
         job.fill("Lock footbridge");

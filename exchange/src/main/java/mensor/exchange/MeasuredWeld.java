@@ -45,10 +45,10 @@ public record MeasuredWeld(ScanFile.Head head, WeldScan.Result result) {
                 h -> {
                     head[0] = h;
                     WeldScan weld = new WeldScan(
-                            new WeldScan.Wanted(w.fillet(), w.pitch(), w.report(), w.sizeWanted(), w.length(), h.u()));
+                            new WeldScan.Wanted(w.fillet(), w.pitch(), w.report(), w.sizeWanted(), w.length(), h.u()),
+                            begin.get()::take);
                     scan[0] = weld;
-                    Each each = begin.get();
-                    return p -> each.take(p, weld.add(p));
+                    return weld::add;
                 },
                 progress);
         return new MeasuredWeld(head[0], scan[0].result());

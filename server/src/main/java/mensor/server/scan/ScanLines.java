@@ -34,6 +34,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class ScanLines {
     private static final int MOST_VALUES = 1200;
     private static final int SURFACE_PROFILES = 420;
+    /** A profile is drawn as it was measured: those beside it say how a member bends. */
+    private static final int NEIGHBORS = 31;
+
+    private static final int SURFACE_NEAR = 3;
+
     private static final int SURFACE_POINTS = 140;
 
     private final Scans scans;
@@ -219,7 +224,8 @@ public class ScanLines {
     public ScanSection section(Actor actor, UUID inspection, UUID id, double at) {
         ScanEntity scan = scans.seen(actor, inspection, id);
         Joint joint = Scans.joint(bench.joint(actor, inspection));
-        return ScanSection.of(store.profileAt(scan.drawnAs(), at), joint.isFillet(), 0);
+        List<Profile> around = store.around(scan.drawnAs(), at, NEIGHBORS);
+        return ScanSection.among(around.getFirst(), around, joint.isFillet(), 0);
     }
 
     /**
@@ -251,8 +257,11 @@ public class ScanLines {
 
     private byte[] surface(ScanEntity scan, boolean fillet) {
         List<float[]> rows = new ArrayList<>();
-        for (Profile p : store.thinned(scan.drawnAs(), SURFACE_PROFILES)) {
-            ScanSection section = ScanSection.of(p, fillet, 0);
+        List<Profile> profiles = store.thinned(scan.drawnAs(), SURFACE_PROFILES);
+        for (int i = 0; i < profiles.size(); i++) {
+            List<Profile> around =
+                    profiles.subList(Math.max(0, i - SURFACE_NEAR), Math.min(profiles.size(), i + SURFACE_NEAR + 1));
+            ScanSection section = ScanSection.among(profiles.get(i), around, fillet, 0);
             if (section.why().isEmpty() && section.points().size() >= SURFACE_POINTS / 4) {
                 rows.add(SurfaceRow.of(section, SURFACE_POINTS));
             }

@@ -19,12 +19,14 @@ import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import mensor.scan.Profile;
 import mensor.scan.WeldScan;
 import mensor.scan.WeldScan.Quantity;
@@ -217,22 +219,21 @@ public class ScanStore {
         }
     }
 
-    /** The profile nearest to a place. */
-    Profile profileAt(UUID scan, double s) {
-        return profiles(scan, all -> {
-                    int best = -1;
-                    double closest = Double.MAX_VALUE;
-                    for (int i = 0; i < all.length; i++) {
-                        if (Math.abs(all[i] - s) < closest) {
-                            closest = Math.abs(all[i] - s);
-                            best = i;
-                        }
-                    }
-                    return best < 0 ? new int[0] : new int[] {best};
-                })
-                .stream()
-                .findFirst()
-                .orElseThrow(ScanStore::notHere);
+    /** The profiles nearest to a place, the nearest one first. */
+    List<Profile> around(UUID scan, double s, int most) {
+        List<Profile> near = new ArrayList<>(profiles(
+                scan,
+                all -> IntStream.range(0, all.length)
+                        .boxed()
+                        .sorted(Comparator.comparingDouble(i -> Math.abs(all[i] - s)))
+                        .limit(most)
+                        .mapToInt(Integer::intValue)
+                        .toArray()));
+        if (near.isEmpty()) {
+            throw notHere();
+        }
+        near.sort(Comparator.comparingDouble(p -> Math.abs(p.s() - s)));
+        return near;
     }
 
     /** At most so many profiles, evenly along the weld. */

@@ -1,0 +1,4 @@
+package mensor.scan;
+
+/** How both members bend. */
+record MemberBows(MemberBow a, MemberBow b) {}
