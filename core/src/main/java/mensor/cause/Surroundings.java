@@ -1,8 +1,11 @@
 package mensor.cause;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import mensor.inspection.InProcessInspection;
 import mensor.inspection.InspectionItem;
 import mensor.inspection.PoolSight;
@@ -10,6 +13,8 @@ import mensor.inspection.ProcessQuestion;
 import mensor.inspection.Verdict;
 import mensor.length.Length;
 import mensor.length.Span;
+import mensor.weld.LoggedPass;
+import mensor.weld.Procedure;
 import mensor.weld.Range;
 import mensor.weld.Steel;
 
@@ -78,6 +83,28 @@ public record Surroundings(
                         "seen while welding: " + sight.title().toLowerCase(Locale.ROOT)
                                 + where.map(w -> " at " + w.shown()).orElse(""),
                         where));
+    }
+
+    /** The plate warmer before a pass than the procedure allows between passes; a value still planned was read by nobody. */
+    public static Optional<Remark> warm(List<LoggedPass> passes, Optional<Procedure> procedure) {
+        OptionalDouble most = procedure.map(Procedure::interpassMaxF).orElse(OptionalDouble.empty());
+        return most.isEmpty()
+                ? Optional.empty()
+                : IntStream.range(1, passes.size())
+                        .filter(i -> passes.get(i).temperatureF().orElse(0) > most.getAsDouble()
+                                && !passes.get(i).planned().contains("temperatureF"))
+                        .boxed()
+                        .max(Comparator.comparingDouble(
+                                i -> passes.get(i).temperatureF().getAsDouble()))
+                        .map(i -> new Remark(
+                                Fact.PLATE_WARM,
+                                "interpass "
+                                        + Range.plain(
+                                                passes.get(i).temperatureF().getAsDouble())
+                                        + " °F before pass " + (i + 1) + "; "
+                                        + procedure.get().name() + " allows at most "
+                                        + Range.plain(most.getAsDouble()) + " °F",
+                                Optional.empty()));
     }
 
     private static Optional<Fact> fact(PoolSight sight) {

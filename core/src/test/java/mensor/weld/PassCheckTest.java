@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import mensor.cause.Fact;
+import mensor.cause.Surroundings;
 import mensor.length.Length;
 import mensor.length.Unit;
 import org.junit.jupiter.api.Test;
@@ -303,5 +305,22 @@ class PassCheckTest {
                 .as("170 A would be over the rod's 165, 150 at the arc are not; 13.3 % apart is said")
                 .singleElement()
                 .satisfies(d -> assertThat(d.line()).contains("13.3 % apart"));
+    }
+
+    /** The hottest pass of those that were read speaks for a plate too warm; the first is the preheat, a planned one was read by nobody. */
+    @Test
+    void aPlateWarmerThanAllowedBetweenPassesIsTold() {
+        LoggedPass hot = logged(120, 22, 127, 480, "1/4", Technique.STRINGER);
+        LoggedPass hotter = logged(120, 22, 127, 520, "1/4", Technique.STRINGER);
+        LoggedPass planned = logged(120, 22, 127, 600, "1/4", Technique.STRINGER, "temperatureF");
+        assertThat(Surroundings.warm(List.of(hot, hot, hotter, planned), Optional.of(procedure())))
+                .hasValueSatisfying(r -> {
+                    assertThat(r.fact()).isEqualTo(Fact.PLATE_WARM);
+                    assertThat(r.words()).isEqualTo("interpass 520 °F before pass 3; W-12 rev B allows at most 400 °F");
+                });
+        assertThat(Surroundings.warm(List.of(hot), Optional.of(procedure()))).isEmpty();
+        assertThat(Surroundings.warm(List.of(hot, planned), Optional.of(procedure())))
+                .isEmpty();
+        assertThat(Surroundings.warm(List.of(hot, hotter), Optional.empty())).isEmpty();
     }
 }

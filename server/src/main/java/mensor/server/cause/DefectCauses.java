@@ -160,6 +160,7 @@ public class DefectCauses {
                 made.answers().stream().map(WeldingRecords.Read::what).toList()));
         remarks.addAll(Surroundings.fitUp(made.fitUp().items()));
         made.sights().forEach(s -> Surroundings.seen(s.what(), s.where()).ifPresent(remarks::add));
+        Surroundings.warm(made.loggedPasses(), made.procedure()).ifPresent(remarks::add);
         stacked(made).ifPresent(remarks::add);
         return new Surroundings(
                 remarks,
