@@ -81,6 +81,42 @@ class AccessTokenTest {
         assertThat(status(brings, "POST", "/api/joints", "{}")).isEqualTo(403);
     }
 
+    /** What a token may not read it reads by no other spelling of the address either. */
+    @Test
+    void anAddressSpelledOtherwiseOpensNothing() {
+        String reads = made(RunningMensor.as("quinn"), "'READ'").get("token").asString();
+        for (String forbidden :
+                new String[] {"people", "history", "tokens", "notices", "mailbox", "class", "eyes", "studies", "pieces"
+                }) {
+            String first = "%" + Integer.toHexString(forbidden.charAt(0));
+            for (String spelled : new String[] {
+                "/api/" + forbidden,
+                "/api/" + first + forbidden.substring(1),
+                "/%61pi/" + forbidden,
+                "/api/%25" + first.substring(1) + forbidden.substring(1),
+                "/api/" + forbidden + ";x",
+                "/api;x/" + forbidden,
+                "/api//" + forbidden,
+                "/api/jobs/../" + forbidden,
+                "/api/jobs/%2e%2e/" + forbidden,
+                "/api/" + forbidden + "/",
+                "/api/" + forbidden.toUpperCase(java.util.Locale.ROOT)
+            }) {
+                assertThat(status(reads, "GET", spelled, "")).as(spelled).isIn(400, 401, 403, 404);
+            }
+        }
+        assertThat(status(reads, "GET", "/api/%6aoints", ""))
+                .as("what it may read")
+                .isEqualTo(200);
+    }
+
+    @Test
+    void anAddressSpelledOtherwiseTakesNoLargerBody() {
+        String large = "{'login':'" + "x".repeat(9000) + "'}";
+        assertThat(ask("mensor_none", "POST", "/api/%70eople/first", large).statusCode())
+                .isEqualTo(413);
+    }
+
     @Test
     void aTokenIsShownOnceKeptAsAHashAndRevoked() {
         JsonNode made = made(ines, "'READ'");

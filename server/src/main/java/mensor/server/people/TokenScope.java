@@ -9,8 +9,9 @@ import java.util.stream.Collectors;
 
 /** What a script may do with a token; never more than its person may. */
 public enum TokenScope {
-    /** Reads welds, inspections, records, reports, rates: nothing of people. */
-    READ("GET (?!/api/(people|history|tokens)).*"),
+    /** Reads welds, inspections, records, reports, rates: nothing of people, their mail, their learning or their eyes. */
+    READ("GET /api/(criteria|defects|entry-line|gauges|inspections|jobs|joints|kinds|kit|machines|plots|procedures"
+            + "|reject-rates|repairs|reports|schools|session|test-pieces|weld-lists|welds|openapi)(/.*)?"),
     /** Has an inspection file judged; nothing is stored. */
     JUDGE("POST /api/judge"),
     /** Brings in weld lists and procedures. */

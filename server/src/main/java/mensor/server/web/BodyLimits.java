@@ -53,7 +53,7 @@ class BodyLimits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        int limit = limit(request.getRequestURI());
+        int limit = limit(AskedPath.of(request));
         if (request.getContentLengthLong() > limit) {
             Security.problem(response, HttpStatus.CONTENT_TOO_LARGE, said(limit));
             return;

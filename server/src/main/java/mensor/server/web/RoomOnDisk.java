@@ -55,7 +55,7 @@ class RoomOnDisk extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        String path = request.getRequestURI();
+        String path = AskedPath.of(request);
         if (path.startsWith("/api/") && !path.equals("/api/session") && !READING.contains(request.getMethod())) {
             Optional<String> fault = fault();
             if (fault.isPresent()) {

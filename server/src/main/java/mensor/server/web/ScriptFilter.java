@@ -38,7 +38,7 @@ class ScriptFilter extends OncePerRequestFilter {
                 scripts.by(request.getHeader(HttpHeaders.AUTHORIZATION).substring(SCHEME.length()));
         if (script.isEmpty()) {
             Security.problem(response, HttpStatus.UNAUTHORIZED, "this token is unknown, over or revoked");
-        } else if (!script.get().may().test(request.getMethod(), request.getRequestURI())) {
+        } else if (!script.get().may().test(request.getMethod(), AskedPath.of(request))) {
             Security.problem(response, HttpStatus.FORBIDDEN, "this token is not for that");
         } else {
             SecurityContextHolder.setContext(script.get().who());
