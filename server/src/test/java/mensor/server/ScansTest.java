@@ -10,16 +10,21 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.security.MessageDigest;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mensor.exchange.ScanWriter;
 import mensor.scan.Profile;
 import mensor.scan.SimulatedWeld;
 import mensor.scan.SimulatedWeld.Flaw;
 import mensor.scan.SimulatedWeld.FlawKind;
+import mensor.server.scan.ScanSweep;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -303,5 +308,57 @@ class ScansTest {
         }
         ines.add(inspection, "CLEAR", "'criterion':'undercut'").expect(200);
         ines.sign(inspection, "accept").expect(200); // looked at again, and taken off by name
+    }
+
+    private static Set<String> kept() throws IOException {
+        Path folder = Path.of(RunningMensor.bean(Environment.class).getRequiredProperty("mensor.scans"));
+        if (!Files.isDirectory(folder)) {
+            return Set.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.map(f -> f.getFileName().toString())
+                    .filter(f -> f.endsWith(".scan") || f.endsWith(".part"))
+                    .collect(Collectors.toSet());
+        }
+    }
+
+    /** What is refused fills no disk. */
+    @Test
+    void aRefusedScanLeavesNoFile() throws Exception {
+        String inspection = inspection();
+        String path = sent(inspection, scan(4, ScanWriter.Carrier.CSV, 0), "first.csv");
+        Set<String> before = kept();
+        ines.putBytes(path + "?name=other.csv", scan(4, ScanWriter.Carrier.CSV, 7))
+                .expect(409);
+        String next = inspection + "/scans/" + UUID.randomUUID();
+        ines.putBytes(next + "?name=%20", scan(4, ScanWriter.Carrier.CSV, 8)).expect(422);
+        ines.putBytes(next + "?name=a.csv&gauge=" + UUID.randomUUID(), scan(4, ScanWriter.Carrier.CSV, 9))
+                .expect(422);
+        ines.putBytes(next + "?name=empty.csv", new byte[0]).expect(422);
+        assertThat(kept()).isEqualTo(before);
+        ines.putBytes(path + "?name=first.csv", scan(4, ScanWriter.Carrier.CSV, 0))
+                .expect(200);
+        assertThat(kept()).as("sent again, as after a broken answer").isEqualTo(before);
+    }
+
+    /** What a kill left is removed at the next start; what a row names stays. */
+    @Test
+    void aStartRemovesWhatNoRowNames() throws Exception {
+        Path folder = Path.of(RunningMensor.bean(Environment.class).getRequiredProperty("mensor.scans"));
+        String inspection = inspection();
+        byte[] file = scan(4, ScanWriter.Carrier.CSV, 3);
+        String path = sent(inspection, file, "stays.csv");
+        measured(inspection, path);
+        Set<String> named = kept();
+        FileTime old = FileTime.fromMillis(1_000_000_000_000L);
+        for (String left : new String[] {"coming-1.part", "0".repeat(64) + ".scan", UUID.randomUUID() + ".lines"}) {
+            Files.setLastModifiedTime(Files.writeString(folder.resolve(left), "left"), old);
+        }
+        Files.writeString(folder.resolve("notes.txt"), "of somebody");
+        RunningMensor.bean(ScanSweep.class).run(null);
+        assertThat(kept()).isEqualTo(named);
+        assertThat(folder.resolve("notes.txt")).exists();
+        assertThat(ines.bytes(path + "/file")).isEqualTo(file);
+        Files.delete(folder.resolve("notes.txt"));
     }
 }

@@ -21,6 +21,7 @@ import mensor.scan.SimulatedWeld.FlawKind;
 import mensor.server.gauge.GaugeForm;
 import mensor.server.gauge.Gauges;
 import mensor.server.people.Actor;
+import mensor.server.scan.ScanStore;
 import mensor.server.scan.Scans;
 import org.springframework.stereotype.Component;
 
@@ -126,13 +127,9 @@ class DemoScans {
         }
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             new ScanWriter(profiles, "line scanner", 0.005).write(ScanWriter.Carrier.PLY_LITTLE, out);
-            scans.add(
-                    by,
-                    weld.inspectionId(),
-                    UUID.randomUUID(),
-                    name,
-                    scanner,
-                    scans.keep(new ByteArrayInputStream(out.toByteArray())));
+            try (ScanStore.Received received = scans.receive(new ByteArrayInputStream(out.toByteArray()))) {
+                scans.add(by, weld.inspectionId(), UUID.randomUUID(), name, scanner, received);
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -77,13 +77,9 @@ public class LiveScans {
         try (ByteArrayOutputStream file = new ByteArrayOutputStream()) {
             new ScanWriter(List.copyOf(seen.values()), source.device(), source.u())
                     .write(ScanWriter.Carrier.PLY_LITTLE, file);
-            scans.add(
-                    actor,
-                    inspection,
-                    id,
-                    "live, " + source.device() + ".ply",
-                    null,
-                    scans.keep(new ByteArrayInputStream(file.toByteArray())));
+            try (ScanStore.Received received = scans.receive(new ByteArrayInputStream(file.toByteArray()))) {
+                scans.add(actor, inspection, id, "live, " + source.device() + ".ply", null, received);
+            }
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }

@@ -81,7 +81,9 @@ class ScanController {
             HttpServletRequest request)
             throws IOException {
         scans.checkMayAdd(actor, id);
-        return scans.add(actor, id, scanId, name, gauge, scans.keep(request.getInputStream()));
+        try (ScanStore.Received received = scans.receive(request.getInputStream())) {
+            return scans.add(actor, id, scanId, name, gauge, received);
+        }
     }
 
     /**

@@ -225,7 +225,7 @@ public class ScanLines {
         ScanEntity scan = scans.seen(actor, inspection, id);
         Joint joint = Scans.joint(bench.joint(actor, inspection));
         List<Profile> around = store.around(scan.drawnAs(), at, NEIGHBORS);
-        return ScanSection.among(around.getFirst(), around, joint.isFillet(), 0);
+        return ScanSection.among(around.get(0), around, joint.isFillet(), 0);
     }
 
     /**

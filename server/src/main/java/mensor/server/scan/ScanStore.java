@@ -10,6 +10,7 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -18,6 +19,7 @@ import java.nio.file.StandardOpenOption;
 import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -25,6 +27,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import mensor.scan.Profile;
@@ -45,6 +48,11 @@ public class ScanStore {
 
     private static final int INDEX = Float.BYTES + Integer.BYTES;
 
+    private static final String PART = ".part";
+    private static final String SCAN = ".scan";
+    private static final String LINES = ".lines";
+    private static final String PROFILES = ".profiles";
+
     private final Path folder;
 
     ScanStore(@Value("${mensor.scans}") String folder) {
@@ -53,10 +61,40 @@ public class ScanStore {
 
     public record Kept(String sha256, long bytes) {}
 
-    /** Keeps a file as it comes; what was broken off leaves nothing. */
-    Kept keep(InputStream content, long most) throws IOException {
+    /** A file that has come whole and is not kept yet: closed without being kept it is gone. */
+    public final class Received implements AutoCloseable {
+        private final Path part;
+        private final Kept kept;
+
+        private Received(Path part, Kept kept) {
+            this.part = part;
+            this.kept = kept;
+        }
+
+        Kept kept() {
+            return kept;
+        }
+
+        /** In the transaction that stores the row which names it, as its last step: a kill before leaves nothing that counts. */
+        void keep() {
+            try {
+                Files.move(
+                        part, file(kept.sha256()), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+
+        @Override
+        public void close() throws IOException {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    /** Takes a file as it comes; what was broken off leaves nothing. */
+    Received receive(InputStream content, long most) throws IOException {
         Files.createDirectories(folder);
-        Path part = Files.createTempFile(folder, "coming-", ".part");
+        Path part = Files.createTempFile(folder, "coming-", PART);
         try {
             MessageDigest sum = MessageDigest.getInstance("SHA-256");
             long bytes = 0;
@@ -77,18 +115,59 @@ public class ScanStore {
             try (FileChannel disk = FileChannel.open(part, StandardOpenOption.WRITE)) {
                 disk.force(true);
             }
-            String sha = HexFormat.of().formatHex(sum.digest());
-            Files.move(part, file(sha), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-            return new Kept(sha, bytes);
+            return new Received(part, new Kept(HexFormat.of().formatHex(sum.digest()), bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
-        } finally {
+        } catch (IOException | RuntimeException e) {
             Files.deleteIfExists(part);
+            throw e;
         }
     }
 
+    /**
+     * Removes what no row names: parts that a kill left, files of refused scans, drawings of scans that are gone. What is younger may still be on its way,
+     * at this node or another.
+     *
+     * @param named the sums that rows name
+     * @param drawn the names that drawings go by
+     * @return how many files were removed
+     */
+    int sweep(Set<String> named, Set<UUID> drawn, Instant before) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return 0;
+        }
+        int removed = 0;
+        try (DirectoryStream<Path> files = Files.newDirectoryStream(folder)) {
+            for (Path file : files) {
+                if (!isNamed(file.getFileName().toString(), named, drawn)
+                        && Files.getLastModifiedTime(file).toInstant().isBefore(before)) {
+                    Files.deleteIfExists(file);
+                    removed++;
+                }
+            }
+        }
+        return removed;
+    }
+
+    private static boolean isNamed(String file, Set<String> named, Set<UUID> drawn) {
+        if (file.endsWith(PART)) {
+            return false;
+        }
+        String name = file.replaceFirst("\\.[a-z]+$", "");
+        if (file.endsWith(SCAN)) {
+            return named.contains(name);
+        }
+        boolean isDrawing = file.endsWith(LINES) || file.endsWith(PROFILES);
+        return !isDrawing || drawn.stream().anyMatch(d -> d.toString().equals(name));
+    }
+
+    /** Of the sums that rows name, those whose file is not here. */
+    List<String> missing(Set<String> named) {
+        return named.stream().filter(sha -> !Files.exists(file(sha))).sorted().toList();
+    }
+
     Path file(String sha256) {
-        return folder.resolve(sha256 + ".scan");
+        return folder.resolve(sha256 + SCAN);
     }
 
     /** A kept file, for an archive; empty where it did not come with the database. */
@@ -96,25 +175,27 @@ public class ScanStore {
         return Optional.of(file(sha256)).filter(Files::exists);
     }
 
-    /** A file that came in an archive; one that is here already stays. */
-    public void bring(Path from, String sha256) throws IOException {
-        if (!Files.exists(file(sha256))) {
-            try (InputStream in = Files.newInputStream(from)) {
-                Kept kept = keep(in, Long.MAX_VALUE);
-                if (!kept.sha256().equals(sha256)) {
-                    Files.deleteIfExists(file(kept.sha256()));
-                    throw new IOException("a scan is not as it was written: " + sha256);
-                }
+    /** A file that came in an archive, written under its own sum; empty where it is here already, and stays. */
+    public Optional<Path> bring(Path from, String sha256) throws IOException {
+        if (Files.exists(file(sha256))) {
+            return Optional.empty();
+        }
+        try (InputStream in = Files.newInputStream(from);
+                Received received = receive(in, Long.MAX_VALUE)) {
+            if (!received.kept().sha256().equals(sha256)) {
+                throw new IOException("a scan is not as it was written: " + sha256);
             }
+            received.keep();
+            return Optional.of(file(sha256));
         }
     }
 
     private Path lines(UUID scan) {
-        return folder.resolve(scan + ".lines");
+        return folder.resolve(scan + LINES);
     }
 
     private Path profiles(UUID scan) {
-        return folder.resolve(scan + ".profiles");
+        return folder.resolve(scan + PROFILES);
     }
 
     /** Whether what is drawn is there; it may not have come with the database. */

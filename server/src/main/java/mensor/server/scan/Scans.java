@@ -125,13 +125,15 @@ public class Scans implements InspectionScans {
         bench.lockForChange(actor, inspection);
     }
 
-    public ScanStore.Kept keep(InputStream content) throws IOException {
-        return store.keep(content, MOST_BYTES);
+    public ScanStore.Received receive(InputStream content) throws IOException {
+        return store.receive(content, MOST_BYTES);
     }
 
     /** Keeps what was sent with the inspection and has it measured. */
     @Transactional
-    public List<ScanView> add(Actor actor, UUID inspection, UUID id, String name, UUID gauge, ScanStore.Kept kept) {
+    public List<ScanView> add(
+            Actor actor, UUID inspection, UUID id, String name, UUID gauge, ScanStore.Received received) {
+        ScanStore.Kept kept = received.kept();
         bench.lockForChange(actor, inspection);
         if (name == null || name.isBlank() || name.length() > LONGEST_NAME) {
             throw Refusal.invalid("name", "the file's name, in up to " + LONGEST_NAME + " letters");
@@ -156,6 +158,7 @@ public class Scans implements InspectionScans {
         ScanEntity scan = new ScanEntity(id, inspection, name.strip(), kept, gauge, actor.id(), clock.instant());
         scan.measureBy(queue.add(MEASURE, actor.id(), name.strip(), id.toString(), null, 100));
         scans.saveAndFlush(scan);
+        received.keep();
         return of(actor, inspection);
     }
 
