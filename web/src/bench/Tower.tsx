@@ -67,6 +67,11 @@ export function Tower({ bench, doing, end }: { bench: Bench; doing: Doing; end?:
           <div className="small">
             Signed {bench.signature.verdict} by {bench.signature.name} ({bench.signature.capacity}),{" "}
             {minuteOf(bench.signature.at)}
+            {bench.signature.elsewhere && (
+              <div className="strong hint">
+                △ This record was {bench.signature.elsewhere}. It is no accept of this shop.
+              </div>
+            )}
             <div className="quiet breaks">SHA-256 {bench.signature.sha256.slice(0, 16)}…</div>
           </div>
         ) : null}

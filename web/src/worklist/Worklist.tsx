@@ -23,6 +23,7 @@ const groups = [
   ["disposition", "Disposition"],
   ["hold", "On hold"],
   ["repair", "Repair"],
+  ["elsewhere", "Signed elsewhere"],
   ["done", "Done"],
 ] as const;
 const page = 100;
@@ -75,7 +76,9 @@ export default function Worklist() {
   const more = () => {
     if (welds.hasNextPage && !welds.isFetchingNextPage) void welds.fetchNextPage();
   };
-  const shownGroups = groups.map(([id, word]) => ({ value: id, label: `${word} ${counts[id] ?? 0}` }));
+  const shownGroups = groups
+    .filter(([id]) => id !== "elsewhere" || counts[id])
+    .map(([id, word]) => ({ value: id, label: `${word} ${counts[id] ?? 0}` }));
   return (
     <div className="app">
       <TopBar rooms />

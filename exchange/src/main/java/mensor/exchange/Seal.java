@@ -11,6 +11,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.Base64;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import mensor.length.Unit;
@@ -27,6 +28,26 @@ import mensor.length.Unit;
 public record Seal(String job, int place, String sha256, Instant at, String key, String signature) {
     public static final String FORMAT = "mensor-seal/1";
     public static final String ALGORITHM = "Ed25519";
+
+    /** A fingerprint is the first half of the key's SHA-256: short enough to be read out, long enough that nobody makes a key to it. */
+    public static final int FINGERPRINT_DIGITS = 32;
+
+    /** Of a public key, X.509 in Base64. */
+    public static String fingerprint(String key) {
+        return ChainFile.sha256(Base64.getDecoder().decode(key))
+                .substring(0, FINGERPRINT_DIGITS)
+                .toUpperCase(Locale.ROOT);
+    }
+
+    /** In groups of four, as it is read out. */
+    public static String inGroups(String fingerprint) {
+        return fingerprint.replaceAll("(.{4})(?=.)", "$1 ");
+    }
+
+    /** Of the key that signed it. */
+    public String fingerprint() {
+        return fingerprint(key);
+    }
 
     /** Signs the head of a chain. */
     public static Seal of(String job, int place, String sha256, Instant at, PublicKey key, PrivateKey secret) {

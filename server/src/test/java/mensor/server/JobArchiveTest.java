@@ -124,6 +124,7 @@ class JobArchiveTest {
                             "{'login':'ines','name':'Another','password':'" + RunningMensor.PASSWORD + "'}")
                     .expect(200);
             refused(first, files);
+            forged(first, files);
             // somebody made of the people in it a manager who may sign in; they come as nobody all the same
             Map<String, byte[]> promoted = new TreeMap<>(files);
             promoted.put(
@@ -135,6 +136,7 @@ class JobArchiveTest {
                     .expect(200)
                     .json();
             assertThat(brought.get("records").asInt()).isEqualTo(2);
+            cameFromElsewhere(first, brought);
             assertThat(first.get(job + "/chain/check").expect(200).json()).isEqualTo(sums);
             assertThat(first.get(job + "/chain").expect(200).text())
                     .isEqualTo(quinn.get(job + "/chain").expect(200).text());
@@ -148,7 +150,10 @@ class JobArchiveTest {
             Map<String, byte[]> again = unzipped(first.bytes(job + "/archive"));
             assertThat(again.keySet()).isEqualTo(files.keySet());
             for (String name : files.keySet()) {
-                if (!name.equals("mensor-job.json") && !name.equals("tables/person.jsonl")) { // when; another ines here
+                // when; another ines here; what was signed elsewhere is counted in no rate
+                if (!name.equals("mensor-job.json")
+                        && !name.equals("tables/person.jsonl")
+                        && !name.endsWith("_tally.jsonl")) {
                     assertThat(again.get(name)).as(name).isEqualTo(files.get(name));
                 }
             }
@@ -158,6 +163,89 @@ class JobArchiveTest {
                     .as("nobody signs in who came with a job")
                     .hasSize(1);
         }
+    }
+
+    /** What came signed is shown as signed elsewhere, is in the history, and is verified where the manager trusts the key. */
+    private void cameFromElsewhere(TestBrowser there, JsonNode brought) throws IOException {
+        String ours =
+                quinn.get("/api/installations").expect(200).json().get("own").asString();
+        assertThat(brought.get("signedElsewhere").asString()).isEqualTo("2 of " + ours);
+        JsonNode rows =
+                there.get("/api/joints?find=JA-2&group=").expect(200).json().get("rows");
+        assertThat(rows.get(0).get("group").asString()).isEqualTo("elsewhere");
+        assertThat(rows.get(0).get("next").asString()).startsWith("Signed elsewhere");
+        String bench = "/api/inspections/" + rows.get(0).get("inspectionId").asString();
+        assertThat(signature(there, bench)).isEqualTo("signed at installation " + ours + ", not verified");
+        assertThat(there.get("/api/history?what=Job%20brought%20in&find=")
+                        .expect(200)
+                        .text())
+                .contains(JOB, ours, "SHA-256 of the archive");
+        assertThat(java.nio.file.Files.readString(folder.resolve("seals.jsonl")))
+                .as("the journal names the import and seals nothing of it")
+                .contains("mensor-brought/1")
+                .doesNotContain("mensor-seal/1");
+        there.post("/api/installations", "{'fingerprint':'7F3A','name':'The yard'}")
+                .expect(422);
+        there.post("/api/installations", "{'fingerprint':'" + ours + "','name':'The yard'}")
+                .expect(200);
+        assertThat(signature(there, bench)).isEqualTo("signed at installation " + ours + " (The yard), verified");
+        there.post("/api/installations", "{'fingerprint':'" + ours + "','name':'Again'}")
+                .expect(409);
+        assertThat(there.get("/api/reject-rates?by=welder").expect(200).text())
+                .as("no accept of this shop")
+                .doesNotContain("\"inspected\":1");
+    }
+
+    private static String signature(TestBrowser b, String bench) {
+        return b.get(bench).expect(200).json().get("signature").get("elsewhere").asString();
+    }
+
+    /** A record without its sums over the rows, all other sums made anew: nothing says what it was signed from. */
+    private static void forged(TestBrowser b, Map<String, byte[]> files) throws IOException {
+        String rows = text(files, "tables/signature.jsonl");
+        String forged = rows.replaceAll("\\\\\"entriesSha256\\\\\":\\\\\"[0-9a-f]{64}\\\\\",?", "");
+        assertThat(forged).isNotEqualTo(rows);
+        Map<String, byte[]> altered = new TreeMap<>(files);
+        altered.put("tables/signature.jsonl", summed(forged).getBytes(StandardCharsets.UTF_8));
+        String list = text(listed(altered, files), "mensor-job.json");
+        altered.put("mensor-job.json", list.getBytes(StandardCharsets.UTF_8));
+        assertThat(b.postBytes("/api/jobs/archive", zipped(altered)).expect(422).detail())
+                .contains("nothing was stored");
+        bad(b, files, "tables/joint.jsonl", "\"id\":\"", "\"id\":\"no-id-", "a row of joint");
+        bad(b, files, "tables/entry.jsonl", "\"entered_at\":\"2", "\"entered_at\":\"noon 2", "a row of entry");
+        bad(b, files, "tables/entry.jsonl", "{", "{{", "a row of entry");
+        bad(b, files, "tables/person.jsonl", "\"id\":", "\"was\":", "a row of person");
+        bad(b, files, "tables/joint.jsonl", "{", "[".repeat(20_000), "a row of joint");
+        bad(b, files, "seals.jsonl", "mensor-seal/1", "mensor-seal/9", "seals");
+    }
+
+    /** Each record's own sum made anew, as who forges would. */
+    private static String summed(String rows) {
+        tools.jackson.databind.json.JsonMapper json =
+                tools.jackson.databind.json.JsonMapper.builder().build();
+        return rows.lines()
+                        .map(line -> {
+                            tools.jackson.databind.node.ObjectNode row =
+                                    (tools.jackson.databind.node.ObjectNode) json.readTree(line);
+                            row.put(
+                                    "sha256",
+                                    ChainFile.sha256(row.get("canonical").asString()));
+                            return json.writeValueAsString(row);
+                        })
+                        .collect(java.util.stream.Collectors.joining("\n"))
+                + "\n";
+    }
+
+    /** Refused in words that name what does not fit, never as a fault of the server. */
+    private static void bad(TestBrowser b, Map<String, byte[]> files, String name, String from, String to, String words)
+            throws IOException {
+        Map<String, byte[]> altered = new TreeMap<>(files);
+        altered.put(name, text(files, name).replace(from, to).getBytes(StandardCharsets.UTF_8));
+        assertThat(b.postBytes("/api/jobs/archive", zipped(listed(altered, files)))
+                        .expect(422)
+                        .detail())
+                .contains(words, "nothing was stored")
+                .doesNotContain("Exception", "java.", "/tmp");
     }
 
     private static String text(Map<String, byte[]> files, String name) {

@@ -41,9 +41,14 @@ public final class JobFiles {
     public static final String FORMAT = "mensor-job/1";
     private static final String LIST = "mensor-job.json";
     private static final String HISTORY = "_aud";
+    private static final String TWICE = "23505";
     private static final int AT_ONCE = 500;
     /** What is kept of a person who is only named: no password, no address, and nobody signs in so. */
     private static final Map<String, String> NOBODY = Map.of("password_hash", "-", "roles", "VIEWER");
+
+    /** What an installation alone says of its rows: where a record was signed is told by its seals, not by the archive. */
+    private static final Map<String, List<String>> OF_THIS_INSTALLATION = Map.of(
+            "signature", List.of("origin", "origin_seal", "before_sums"), "inspection", List.of("signed_elsewhere"));
 
     private static final Set<String> OF_A_PERSON = Set.of("id", "login", "name");
 
@@ -159,6 +164,7 @@ public final class JobFiles {
                     row.remove(c); // of another job
                 }
             });
+            OF_THIS_INSTALLATION.getOrDefault(t.name(), List.of()).forEach(row::remove);
             names(t, row, conditions, named);
             return row;
         });
@@ -294,16 +300,46 @@ public final class JobFiles {
                 continue;
             }
             if (conditions.containsKey(t.name())) {
-                stored.put(t.name(), rows.read(db, t, file(t.name()), Optional::of));
+                List<String> own = OF_THIS_INSTALLATION.getOrDefault(t.name(), List.of());
+                stored.put(
+                        t.name(),
+                        taken(
+                                t,
+                                () -> rows.read(db, t, file(t.name()), row -> {
+                                    ((ObjectNode) row).remove(own);
+                                    return Optional.of(row);
+                                })));
             } else {
                 List<String> unique = uniqueTexts(db, t);
-                rows.read(db, t, file(t.name()), row -> brought(db, t, unique, row));
+                taken(t, () -> rows.read(db, t, file(t.name()), row -> brought(db, t, unique, row)));
             }
         }
         for (Map.Entry<String, Long> s : stored.entrySet()) {
             if (count(db, s.getKey(), conditions.get(s.getKey()), job) != s.getValue()) {
                 throw new CannotMove("rows of " + s.getKey() + " are of another job");
             }
+        }
+    }
+
+    /** Reads a table's rows. */
+    private interface Reading {
+        long rows() throws SQLException, IOException;
+    }
+
+    /** What does not fit is named by its table: an id or a time that is none, a row without its key, one that is here already. */
+    private static long taken(Table t, Reading reading) throws IOException {
+        try {
+            return reading.rows();
+        } catch (SQLException e) {
+            String state = String.valueOf(e.getSQLState());
+            throw new CannotMove(
+                    state.startsWith(TWICE)
+                            ? "a row of " + t.name() + " is here already"
+                            : "a row of " + t.name() + " does not fit");
+        } catch (CannotMove e) {
+            throw e;
+        } catch (RuntimeException e) {
+            throw new CannotMove("a row of " + t.name() + " cannot be read");
         }
     }
 

@@ -56,6 +56,8 @@ public class History {
     /** What belongs to the shop and not to one weld. */
     private static final List<Kept> OF_THE_SHOP = List.of(
             new Kept("job", "Job", ALL),
+            new Kept("brought_job", "Job brought in", ALL),
+            new Kept("trusted_installation", "Installation trusted", ALL),
             new Kept("shop_setting", "Shop", ALL),
             new Kept("wps", "Procedure", ALL),
             new Kept("criteria_check", "Acceptance criteria", ALL),

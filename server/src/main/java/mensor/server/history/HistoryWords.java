@@ -103,6 +103,10 @@ final class HistoryWords {
             Map.entry("personId", "of"),
             Map.entry("apart", "starts and stops apart"),
             Map.entry("words", "what"),
+            Map.entry("archiveSha256", "SHA-256 of the archive"),
+            Map.entry("records", "signed records"),
+            Map.entry("origins", "of which sealed elsewhere"),
+            Map.entry("fingerprint", "fingerprint of its key"),
             Map.entry("units", "units"));
 
     /** What stays out: keys of the store, sums, and what the heading says already. */
@@ -135,6 +139,11 @@ final class HistoryWords {
             "procedureId",
             "sha256",
             "fileSha256",
+            "job",
+            "broughtBy",
+            "broughtAt",
+            "trustedBy",
+            "trustedAt",
             "version",
             "changes",
             "plannedFields",
@@ -270,7 +279,14 @@ final class HistoryWords {
             case "drill" -> row.get("ID");
             case "handout" -> row.get("DRILL") + " to " + row.get("WELDER");
             case "photo" -> row.get("PLACE");
-            case "job", "shop_setting", "gauge", "machine", "person", "access_token" -> row.get("NAME");
+            case "job",
+                    "shop_setting",
+                    "gauge",
+                    "machine",
+                    "person",
+                    "access_token",
+                    "brought_job",
+                    "trusted_installation" -> row.get("NAME");
             case "welder" -> row.get("STAMP") + " " + row.get("NAME");
             case "wps" -> row.get("NUMBER") + " rev " + row.get("REVISION");
             case "criteria_check" ->

@@ -1,7 +1,12 @@
 package mensor.server.inspection;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -86,14 +91,23 @@ class ChainSeals implements ApplicationRunner {
     }
 
     private void seal(UUID job, String name, Set<String> sealed) {
-        signatures.headsOf(job).stream()
+        signatures.ownHeadsOf(job).stream()
                 .filter(r -> !sealed.contains(r.sha256()))
                 .forEach(r -> journal.append(journal.seal(name, r.place(), r.sha256())));
     }
 
-    /** Seals what came signed from elsewhere. */
-    void sealAll(UUID job) {
-        seal(job, jobs.get(job).name(), journal.all().stream().map(Seal::sha256).collect(Collectors.toSet()));
+    /** The seals of a job's records, this installation's own and those that came with records from elsewhere, to go with an archive. */
+    List<Seal> seals(UUID job) {
+        Map<Signatures.Head, Seal> known = new HashMap<>();
+        journal.all().forEach(s -> known.put(new Signatures.Head(s.place(), s.sha256()), s));
+        List<Seal> seals = new ArrayList<>();
+        signatures.ownHeadsOf(job).stream()
+                .map(known::get)
+                .filter(Objects::nonNull)
+                .forEach(seals::add);
+        signatures.originSeals(job).stream().map(Seal::read).forEach(seals::add);
+        seals.sort(Comparator.comparingInt(Seal::place));
+        return seals;
     }
 
     private static void tell(String job, String fault) {

@@ -47,6 +47,10 @@ class InspectionEntity implements StoredInspection {
     @NotAudited
     private String verdict;
 
+    /** Made from the signature's origin: absent where it was signed here, or is open. */
+    @NotAudited
+    private String signedElsewhere;
+
     @NotAudited
     private int rejects;
 
@@ -209,6 +213,11 @@ class InspectionEntity implements StoredInspection {
     @Override
     public State state() {
         return state;
+    }
+
+    @Override
+    public boolean isSignedElsewhere() {
+        return signedElsewhere != null;
     }
 
     @Override

@@ -4,12 +4,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import mensor.exchange.ChainFile;
+import mensor.exchange.Seal;
 import mensor.server.job.Jobs;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
+import mensor.server.record.SealJournal;
 import mensor.server.record.Signatures;
+import mensor.server.record.SignedElsewhere;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,11 +21,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** A job's signed records and whether they fit together; and what is kept beside the tables, for a job whose rows came from elsewhere. */
 @Component
 public class JobRecords {
+    /** What reject rates are made of. */
+    private static final List<String> COUNTED = List.of("place_tally", "inspection_tally");
+
     private final Jobs jobs;
     private final Joints joints;
     private final Signatures signatures;
     private final InspectionRepository inspections;
     private final ChainSeals seals;
+    private final SealJournal journal;
     private final SignedRows rows;
     private final WorklistRows worklist;
     private final JdbcClient jdbc;
@@ -32,6 +40,7 @@ public class JobRecords {
             Signatures signatures,
             InspectionRepository inspections,
             ChainSeals seals,
+            SealJournal journal,
             SignedRows rows,
             WorklistRows worklist,
             JdbcClient jdbc) {
@@ -40,6 +49,7 @@ public class JobRecords {
         this.signatures = signatures;
         this.inspections = inspections;
         this.seals = seals;
+        this.journal = journal;
         this.rows = rows;
         this.worklist = worklist;
         this.jdbc = jdbc;
@@ -99,9 +109,49 @@ public class JobRecords {
                 .list());
     }
 
-    /** After it: what was signed elsewhere is sealed here as it came. */
+    /** The seals that go with a job's records, a line each. */
     @Transactional(readOnly = true)
-    public void sealed(UUID job) {
-        seals.sealAll(job);
+    public List<String> seals(UUID job) {
+        return seals.seals(job).stream().map(Seal::write).toList();
+    }
+
+    /**
+     * In the transaction that stored the rows: a record that this installation's key sealed is its own; all others are marked by the key that sealed them.
+     *
+     * @param came the seals that came with the job, a line each
+     * @return the fingerprints of the other keys, and how many records are each one's
+     */
+    public Map<String, Integer> marked(UUID job, List<String> came) {
+        Map<Signatures.Head, Seal> known = new HashMap<>();
+        for (String line : came) {
+            Seal seal = Seal.read(line);
+            if (seal.isGenuine()) {
+                known.put(new Signatures.Head(seal.place(), seal.sha256()), seal);
+            }
+        }
+        Map<String, Integer> origins = new TreeMap<>();
+        for (Signatures.ChainPlace record : signatures.ofJob(job)) {
+            Seal seal = known.get(new Signatures.Head(record.place(), record.sha256()));
+            if (seal != null && seal.key().equals(journal.publicKey())) {
+                continue;
+            }
+            String origin = seal == null ? SignedElsewhere.UNSEALED : seal.fingerprint();
+            origins.merge(origin, 1, Integer::sum);
+            jdbc.sql("update signature set origin = :origin, origin_seal = :seal where inspection_id = :inspection")
+                    .param("origin", origin)
+                    .param("seal", seal == null ? null : seal.write(), java.sql.Types.VARCHAR)
+                    .param("inspection", record.inspectionId())
+                    .update();
+            for (String counted : COUNTED) { // no inspection of this shop's
+                jdbc.sql("delete from " + counted + " where inspection_id = :inspection")
+                        .param("inspection", record.inspectionId())
+                        .update();
+            }
+            jdbc.sql("update inspection set signed_elsewhere = :origin where id = :inspection")
+                    .param("origin", origin)
+                    .param("inspection", record.inspectionId())
+                    .update();
+        }
+        return origins;
     }
 }

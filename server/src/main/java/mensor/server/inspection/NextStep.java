@@ -7,9 +7,14 @@ import mensor.inspection.Verdict;
 
 /** What comes next for a joint, in a few words, in the order of the work. */
 final class NextStep {
+    static final String ELSEWHERE = "Signed elsewhere: amend it to inspect it here";
+
     private NextStep() {}
 
     static String of(StoredInspection i, RepairStanding.Standing repairs, Duration wait) {
+        if (i.isSignedElsewhere() && i.result() != Verdict.REJECT) {
+            return ELSEWHERE;
+        }
         return words(i.isSigned(), i.result(), i.entryCount(), i.todos(), repairs, wait);
     }
 

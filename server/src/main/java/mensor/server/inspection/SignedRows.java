@@ -8,6 +8,7 @@ import java.time.OffsetDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import mensor.server.record.Signatures;
@@ -105,7 +106,7 @@ class SignedRows {
     Optional<String> fault(UUID job) {
         List<Map<String, Object>> signed = jdbc.sql(
                         "select s.inspection_id, s.place, s.canonical, s.verdict, s.signed_name, s.certificate, s.capacity,"
-                                + " s.signed_at, i.verdict as comes_to, i.state, i.revision, i.stage, i.capacity as side, j.mark"
+                                + " s.signed_at, s.before_sums, s.origin, i.signed_elsewhere, i.verdict as comes_to, i.state, i.revision, i.stage, i.capacity as side, j.mark"
                                 + " from signature s join inspection i on i.id = s.inspection_id join joint j on j.id = i.joint_id"
                                 + " where s.job_id = :job order by s.place")
                 .param("job", job)
@@ -148,6 +149,9 @@ class SignedRows {
                 .filter(b -> !said(signature, b.field, s.get(b.column)))
                 .findFirst()
                 .map(b -> b.said);
+        if (!Objects.equals(s.get("ORIGIN"), s.get("SIGNED_ELSEWHERE"))) {
+            other = Optional.of("where it was signed");
+        }
         if (!"SIGNED".equals(s.get("STATE"))) {
             other = Optional.of("its state");
         }
@@ -156,8 +160,12 @@ class SignedRows {
         }
         UUID inspection = (UUID) s.get("INSPECTION_ID");
         for (Part part : Part.values()) {
-            // a record that was signed before this was kept has no such sum
+            // a record that was signed before this was kept has no such sum, and is marked so
             String then = signature.path(part.field).asString("");
+            if (then.isEmpty() && !Boolean.TRUE.equals(s.get("BEFORE_SUMS"))) {
+                return Optional.of(
+                        "the sum over its rows is missing from the record: nothing says what it was signed from,");
+            }
             if (!then.isEmpty() && !then.equals(sum(part, inspection))) {
                 return Optional.of(part.altered);
             }

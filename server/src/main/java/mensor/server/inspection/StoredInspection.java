@@ -47,6 +47,9 @@ public interface StoredInspection {
 
     boolean isSigned();
 
+    /** Signed at another installation, and brought in: it is shown as such, and is no accept of this shop. */
+    boolean isSignedElsewhere();
+
     UUID holder();
 
     String conditions();

@@ -174,13 +174,15 @@ public class Worklist {
                 l.todos(),
                 l.entryCount() > 0,
                 l.holder() == null ? null : names.get(l.holder()),
-                NextStep.words(
-                        l.isSigned(),
-                        result(l),
-                        l.entryCount(),
-                        l.todos(),
-                        standing.getOrDefault(l.inspectionId(), RepairStanding.Standing.NONE),
-                        NextStep.wait(l.readyAt(), now)),
+                group.equals("elsewhere")
+                        ? NextStep.ELSEWHERE
+                        : NextStep.words(
+                                l.isSigned(),
+                                result(l),
+                                l.entryCount(),
+                                l.todos(),
+                                standing.getOrDefault(l.inspectionId(), RepairStanding.Standing.NONE),
+                                NextStep.wait(l.readyAt(), now)),
                 group,
                 alike.getOrDefault(l.alike(), 0));
     }

@@ -35,7 +35,8 @@ class WorklistRows {
             Map.entry("NEWEST_SIGNED", "i.state = 'SIGNED' and " + notBefore("k.state = 'SIGNED'")),
             Map.entry(
                     "WORK_GROUP",
-                    "case when i.state = 'SIGNED' then case when i.verdict = 'reject' then 'repair' else 'done' end"
+                    "case when i.state = 'SIGNED' then case when i.verdict = 'reject' then 'repair'"
+                            + " when i.signed_elsewhere is not null then 'elsewhere' else 'done' end"
                             + " when i.entry_count = 0 then 'inspect'"
                             + " when i.verdict = 'incomplete' then 'in-progress' else 'sign' end"),
             Map.entry(

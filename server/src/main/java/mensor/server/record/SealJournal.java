@@ -47,6 +47,16 @@ public class SealJournal {
         this.clock = clock;
     }
 
+    /** Of this installation's own key. */
+    public synchronized String fingerprint() {
+        return Seal.fingerprint(publicKey());
+    }
+
+    /** This installation's own key, X.509 in Base64. */
+    public synchronized String publicKey() {
+        return Base64.getEncoder().encodeToString(key().getPublic().getEncoded());
+    }
+
     /** Seals the record that now ends a job's chain. */
     public synchronized Seal seal(String job, int place, String sha256) {
         KeyPair pair = key();
@@ -61,19 +71,34 @@ public class SealJournal {
 
     /** Writes a seal at the journal's end, and has the disk write it. */
     public synchronized void append(Seal seal) {
-        if (!Files.isDirectory(data)) {
-            return;
-        }
-        try (FileChannel end =
-                FileChannel.open(data.resolve(JOURNAL), StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
-            end.write(ByteBuffer.wrap((seal.write() + "\n").getBytes(StandardCharsets.UTF_8)));
-            end.force(true);
+        try {
+            writeAtTheEnd(seal.write());
         } catch (IOException e) {
             LOG.error(
                     "the seal of record {} of {} was not written; the next start writes it",
                     seal.place(),
                     seal.job(),
                     e);
+        }
+    }
+
+    /** That a job was brought in: a line of JSON, which is no seal. */
+    public synchronized void note(String line) {
+        try {
+            writeAtTheEnd(line);
+        } catch (IOException e) {
+            LOG.error("not written in the journal of seals: {}", line, e);
+        }
+    }
+
+    private void writeAtTheEnd(String line) throws IOException {
+        if (!Files.isDirectory(data)) {
+            return;
+        }
+        try (FileChannel end =
+                FileChannel.open(data.resolve(JOURNAL), StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
+            end.write(ByteBuffer.wrap((line + "\n").getBytes(StandardCharsets.UTF_8)));
+            end.force(true);
         }
     }
 
@@ -87,7 +112,7 @@ public class SealJournal {
         try {
             for (String line : Files.readAllLines(journal)) {
                 try {
-                    if (!line.isBlank()) {
+                    if (line.contains(Seal.FORMAT)) { // beside them stand the jobs that were brought in
                         seals.add(Seal.read(line));
                     }
                 } catch (UnreadableInput e) {

@@ -34,6 +34,12 @@ class SignatureEntity {
     @Column(length = Length.LONG32)
     private String shown;
 
+    /** Where it was signed, if not here: a key's fingerprint, or {@link SignedElsewhere#UNSEALED}. */
+    private String origin;
+
+    /** The other installation's seal over it, a line of {@code mensor-seal/1}. */
+    private String originSeal;
+
     @Version
     private Long version;
 
@@ -85,7 +91,23 @@ class SignatureEntity {
         return sha256;
     }
 
-    SignatureView view() {
-        return new SignatureView(verdict, signedName, certificate, capacity, signedAt, sha256);
+    /** Absent where it was signed here. */
+    String origin() {
+        return origin;
+    }
+
+    String originSeal() {
+        return originSeal;
+    }
+
+    SignatureView view(SignedElsewhere elsewhere) {
+        return new SignatureView(
+                verdict,
+                signedName,
+                certificate,
+                capacity,
+                signedAt,
+                sha256,
+                elsewhere == null ? null : elsewhere.words());
     }
 }

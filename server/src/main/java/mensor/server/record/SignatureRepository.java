@@ -20,5 +20,9 @@ interface SignatureRepository extends JpaRepository<SignatureEntity, UUID> {
             + " where s.jobId = ?1 order by s.place")
     List<Signatures.Head> headsOf(UUID jobId);
 
+    @Query("select new mensor.server.record.Signatures$Head(s.place, s.sha256) from SignatureEntity s"
+            + " where s.jobId = ?1 and s.origin is null order by s.place")
+    List<Signatures.Head> ownHeadsOf(UUID jobId);
+
     boolean existsByPlaceAndSha256(int place, String sha256);
 }

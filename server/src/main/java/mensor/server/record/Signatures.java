@@ -2,6 +2,7 @@ package mensor.server.record;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import mensor.exchange.ChainFile;
@@ -12,14 +13,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Signatures {
     private final SignatureRepository signatures;
+    private final Installations installations;
 
-    Signatures(SignatureRepository signatures) {
+    Signatures(SignatureRepository signatures, Installations installations) {
         this.signatures = signatures;
+        this.installations = installations;
     }
 
     @Transactional(readOnly = true)
     public Optional<SignatureView> of(UUID inspectionId) {
-        return signatures.findByInspectionId(inspectionId).map(SignatureEntity::view);
+        return signatures
+                .findByInspectionId(inspectionId)
+                .map(s -> s.view(s.origin() == null ? null : installations.elsewhere(s.origin())));
     }
 
     /** Who signed it. */
@@ -97,6 +102,21 @@ public class Signatures {
     @Transactional(readOnly = true)
     public List<Head> headsOf(UUID jobId) {
         return signatures.headsOf(jobId);
+    }
+
+    /** Of the records that were signed here: no other is sealed. */
+    @Transactional(readOnly = true)
+    public List<Head> ownHeadsOf(UUID jobId) {
+        return signatures.ownHeadsOf(jobId);
+    }
+
+    /** The seals that came with records from elsewhere. */
+    @Transactional(readOnly = true)
+    public List<String> originSeals(UUID jobId) {
+        return signatures.findByJobIdOrderByPlace(jobId).stream()
+                .map(SignatureEntity::originSeal)
+                .filter(Objects::nonNull)
+                .toList();
     }
 
     /** Whether such a record stands at such a place, in whichever job. */

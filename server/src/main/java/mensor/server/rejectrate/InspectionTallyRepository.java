@@ -12,7 +12,7 @@ interface InspectionTallyRepository extends JpaRepository<InspectionTally, UUID>
     /** The last signed inspection of each weld that no tally counts. */
     @Query(
             "select i.id from InspectionEntity i where i.capacity = :capacity and i.state = mensor.server.inspection.StoredInspection.State.SIGNED"
-                    + " and i.cycle = 0 and not exists (select 1 from InspectionTally t where t.jointId = i.jointId)"
+                    + " and i.signedElsewhere is null and i.cycle = 0 and not exists (select 1 from InspectionTally t where t.jointId = i.jointId)"
                     + " and i.revision = (select max(k.revision) from InspectionEntity k where k.jointId = i.jointId and k.cycle = 0"
                     + " and k.capacity = :capacity and k.state = mensor.server.inspection.StoredInspection.State.SIGNED)")
     List<UUID> notCounted(@Param("capacity") String capacity);

@@ -149,6 +149,9 @@ final class WeldPage {
                         after("certificate ", l.certificate()),
                         b.capacity(),
                         time(l.signedAt())));
+        if (l.elsewhere() != null) {
+            h.add("p", "strong", "This record was " + l.elsewhere() + ". It is no accept of this shop.");
+        }
         h.add("p", "sum", "SHA-256 " + l.sha256());
         h.add(
                 "p",

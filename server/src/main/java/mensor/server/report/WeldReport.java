@@ -44,6 +44,7 @@ record WeldReport(
     /**
      * A signed inspection as the record has it.
      *
+     * @param elsewhere where it was signed, and whether that is verified, if not here
      * @param chainPlace its place among the job's signed records; the sums chain it to the one before
      */
     record SignedInspection(
@@ -54,6 +55,7 @@ record WeldReport(
             @Nullable String certificate,
             Instant signedAt,
             String sha256,
+            @Nullable String elsewhere,
             int chainPlace,
             @Nullable String previousSha256) {}
 }

@@ -128,6 +128,7 @@ class WeldReports {
                 s.certificate(),
                 s.at(),
                 s.sha256(),
+                s.elsewhere(),
                 placed.map(Signatures.ChainPlace::place).orElse(0),
                 signature.path("previousSha256").asString(null));
     }

@@ -139,6 +139,9 @@ public class WeldMaps {
         if (!r.signed()) {
             return r.begun() || r.revision() > 1 ? WeldState.OPEN : WeldState.NOT_INSPECTED;
         }
+        if (r.group().equals("elsewhere")) {
+            return WeldState.OPEN; // signed at another installation: no accept of this shop
+        }
         if (!r.verdict().equals("reject")) {
             return WeldState.ACCEPT;
         }
