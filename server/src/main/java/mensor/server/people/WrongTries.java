@@ -21,6 +21,9 @@ class WrongTries {
     private static final int FREE_TRIES_FROM_ONE_ADDRESS = 30;
 
     private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
+    /** A whole shop may sit behind one address: it is slowed, never shut. */
+    private static final Duration LONGEST_WAIT_FOR_AN_ADDRESS = Duration.ofSeconds(2);
+
     private static final int MOST_KEPT = 20_000;
 
     private record From(String login, String address) {}
@@ -60,15 +63,15 @@ class WrongTries {
     }
 
     void wrong(String login, String address) {
-        count(new From(login, address), FREE_TRIES);
-        count(anyLogin(address), FREE_TRIES_FROM_ONE_ADDRESS);
+        count(new From(login, address), FREE_TRIES, LONGEST_WAIT);
+        count(anyLogin(address), FREE_TRIES_FROM_ONE_ADDRESS, LONGEST_WAIT_FOR_AN_ADDRESS);
     }
 
-    private void count(From from, int free) {
+    private void count(From from, int free, Duration longest) {
         tries.asMap().compute(from, (f, t) -> {
             int wrong = t == null ? 1 : t.wrong() + 1;
             Duration wait = wrong < free ? Duration.ZERO : Duration.ofSeconds(1L << Math.min(wrong - free, 12));
-            Duration capped = wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait;
+            Duration capped = wait.compareTo(longest) > 0 ? longest : wait;
             return new Tries(wrong, nanoseconds.getAsLong() + capped.toNanos());
         });
     }

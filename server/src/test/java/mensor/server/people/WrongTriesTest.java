@@ -45,6 +45,17 @@ class WrongTriesTest {
         assertThat(tries.wait("ines", "b")).isZero();
     }
 
+    /** A shop behind one address, and somebody in it who guesses: all others still come in. */
+    @Test
+    void anAddressIsSlowedAndNeverShut() {
+        for (int i = 0; i < 200; i++) {
+            wrong(1, "login" + i, "a");
+        }
+        wrong(20, "tomas", "a");
+        assertThat(tries.wait("ines", "a")).isEqualTo(Duration.ofSeconds(2));
+        assertThat(tries.wait("tomas", "a")).as("who was guessed at").isEqualTo(Duration.ofMinutes(15));
+    }
+
     @Test
     void aRightPasswordAndTheQualityManagerBothEndTheWait() {
         wrong(5, "ines", "a");
