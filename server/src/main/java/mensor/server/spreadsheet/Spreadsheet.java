@@ -7,12 +7,15 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mensor.server.reading.FileReading;
+import mensor.server.reading.OwnProcess;
 import mensor.server.web.Refusal;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -22,7 +25,6 @@ import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
-import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Row;
@@ -36,6 +38,9 @@ public final class Spreadsheet {
 
     /** As many digits as a spreadsheet keeps: what lies behind them is how it reckons, not what was typed. */
     private static final MathContext DIGITS = new MathContext(15);
+
+    /** No length, weight or count has more places than this, before or behind the point. */
+    private static final int MOST_PLACES = 40;
 
     private static final Pattern DATE = Pattern.compile("(?i).*(yy|[dm][/.-][dm]).*");
 
@@ -53,30 +58,39 @@ public final class Spreadsheet {
         if (!isOne(xlsx)) {
             throw Refusal.invalid(FIELD, "this is no .xlsx file; save the sheet as .xlsx or as CSV");
         }
-        StringBuilder out = new StringBuilder();
-        try (ReadableWorkbook book =
-                        new ReadableWorkbook(new ByteArrayInputStream(xlsx), new ReadingOptions(true, false));
-                Stream<Row> rows = book.getFirstSheet().openStream();
-                CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            int line = 0;
-            for (Iterator<Row> i = rows.iterator(); i.hasNext(); ) {
-                Row row = i.next();
-                if (row.getRowNum() > MOST_ROWS || row.getCellCount() > MOST_COLUMNS) {
-                    throw Refusal.invalid(
-                            FIELD, "a sheet has at most " + MOST_ROWS + " rows and " + MOST_COLUMNS + " columns here");
-                }
-                for (line++; line < row.getRowNum(); line++) {
-                    printer.println();
-                }
-                printer.printRecord(cells(row));
-                if (out.length() > MOST_LETTERS) {
-                    throw Refusal.invalid(FIELD, "this sheet holds more than is taken here: 20 million letters");
+        return new String(
+                OwnProcess.read(FirstSheet.class, xlsx, FIELD, "this .xlsx file is damaged, or locked by a password"),
+                StandardCharsets.UTF_8);
+    }
+
+    /** Its rows as a list. */
+    public static final class FirstSheet implements FileReading {
+        @Override
+        public byte[] read(byte[] xlsx) throws IOException {
+            StringBuilder out = new StringBuilder();
+            try (ReadableWorkbook book =
+                            new ReadableWorkbook(new ByteArrayInputStream(xlsx), new ReadingOptions(true, false));
+                    Stream<Row> rows = book.getFirstSheet().openStream();
+                    CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
+                int line = 0;
+                for (Iterator<Row> i = rows.iterator(); i.hasNext(); ) {
+                    Row row = i.next();
+                    if (row.getRowNum() > MOST_ROWS || row.getCellCount() > MOST_COLUMNS) {
+                        throw Refusal.invalid(
+                                FIELD,
+                                "a sheet has at most " + MOST_ROWS + " rows and " + MOST_COLUMNS + " columns here");
+                    }
+                    for (line++; line < row.getRowNum(); line++) {
+                        printer.println();
+                    }
+                    printer.printRecord(cells(row));
+                    if (out.length() > MOST_LETTERS) {
+                        throw Refusal.invalid(FIELD, "this sheet holds more than is taken here: 20 million letters");
+                    }
                 }
             }
-        } catch (IOException | ExcelReaderException | UncheckedIOException | IllegalArgumentException e) {
-            throw Refusal.invalid(FIELD, "this .xlsx file is damaged, or locked by a password");
+            return out.toString().getBytes(StandardCharsets.UTF_8);
         }
-        return out.toString();
     }
 
     private static List<String> cells(Row row) {
@@ -95,10 +109,9 @@ public final class Spreadsheet {
             if (format != null && DATE.matcher(format).matches()) {
                 return cell.asDate().toLocalDate().toString();
             }
-            return new BigDecimal(cell.getRawValue())
-                    .round(DIGITS)
-                    .stripTrailingZeros()
-                    .toPlainString();
+            BigDecimal value = new BigDecimal(cell.getRawValue()).round(DIGITS).stripTrailingZeros();
+            boolean isLong = Math.abs((long) value.scale()) > MOST_PLACES;
+            return isLong ? value.toString() : value.toPlainString(); // 1e999999999 is not written out
         }
         if (type == CellType.BOOLEAN) {
             return Boolean.TRUE.equals(cell.asBoolean()) ? "yes" : "no";

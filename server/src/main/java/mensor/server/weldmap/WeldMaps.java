@@ -111,7 +111,8 @@ public class WeldMaps {
         Map<UUID, MapSheetEntity> byId = new HashMap<>();
         all.forEach(s -> byId.put(s.id(), s));
         List<String> before = new ArrayList<>();
-        for (MapSheetEntity s = byId.get(sheet.replaces()); s != null; s = byId.get(s.replaces())) {
+        // each is taken once: sheets that came in an archive may replace each other in a circle
+        for (MapSheetEntity s = byId.remove(sheet.replaces()); s != null; s = byId.remove(s.replaces())) {
             before.add(s.revision());
         }
         return before;
