@@ -5,6 +5,7 @@ import mensor.server.people.DemoSignIns;
 import mensor.server.people.FirstVisit;
 import mensor.server.people.People;
 import mensor.server.people.Role;
+import mensor.server.web.StartGate;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -20,6 +21,7 @@ class Welcome implements ApplicationRunner {
     private final DemoSignIns signIns;
     private final People people;
     private final FirstVisit firstVisit;
+    private final StartGate gate;
     private final boolean tls;
 
     Welcome(
@@ -27,7 +29,9 @@ class Welcome implements ApplicationRunner {
             DemoSignIns signIns,
             People people,
             FirstVisit firstVisit,
+            StartGate gate,
             @Value("${server.ssl.certificate:}") String certificate) {
+        this.gate = gate;
         this.firstVisit = firstVisit;
         this.tls = !certificate.isEmpty();
         this.context = context;
@@ -37,6 +41,7 @@ class Welcome implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
+        gate.open();
         StringBuilder text = new StringBuilder("Mensor is at " + (tls ? "https" : "http") + "://localhost:"
                 + context.getWebServer().getPort() + "\n");
         text.append(

@@ -2,10 +2,17 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -21,12 +28,24 @@ class DemoTest {
     static Path data;
 
     private static ConfigurableApplicationContext context;
+    private static final Set<String> whileFilling = new TreeSet<>();
     private static TestBrowser ines;
     private static List<JsonNode> rows;
 
     @BeforeAll
-    static void start() {
-        context = MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=true");
+    static void start() throws IOException {
+        int port;
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        CompletableFuture<ConfigurableApplicationContext> started = CompletableFuture.supplyAsync(
+                () -> MensorApplication.start("--server.port=" + port, "--mensor.data=" + data, "--mensor.demo=true"));
+        HttpClient http = HttpClient.newHttpClient();
+        while (!started.isDone()) {
+            answered(http, port, "/api/session");
+            answered(http, port, "/");
+        }
+        context = started.join();
         ines = browser();
         ines.signIn("ines", "lock-bridge-12").expect(200);
         rows = ines.get("/api/joints?size=500")
@@ -35,6 +54,30 @@ class DemoTest {
                 .get("rows")
                 .valueStream()
                 .toList();
+    }
+
+    /** What the port says while the demo is filled; nobody listens before. */
+    private static void answered(HttpClient http, int port, String path) {
+        try {
+            HttpResponse<String> answer = http.send(
+                    HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
+            whileFilling.add(path + " " + answer.statusCode() + " "
+                    + answer.headers().firstValue("Retry-After").orElse("")
+                    + (answer.body().contains("\"empty\":true") ? " empty" : ""));
+            Thread.sleep(20);
+        } catch (IOException e) {
+            Thread.onSpinWait();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** Nobody is offered to make the quality manager of a demo whose people are on their way. */
+    @Test
+    void whileItIsFilledWhoAsksIsToldToWait() {
+        assertThat(whileFilling).contains("/api/session 503 2", "/ 503 2").noneMatch(a -> a.endsWith("empty"));
     }
 
     @AfterAll
