@@ -115,4 +115,35 @@ class SealTest {
                 .isEqualTo(3);
         assertThat(out.toString()).contains("has what was sealed").contains("was cut off");
     }
+
+    /** A journal holds the seals of all jobs, and names jobs that were brought in: this one's are compared, what has no seal is said. */
+    @Test
+    void theCommandTakesTheWholeJournal(@TempDir Path folder) throws Exception {
+        Seal other = Seal.of("Stairs", 1, ChainFile.sha256("x"), AT, KEY.getPublic(), KEY.getPrivate());
+        Path journal = Files.write(
+                folder.resolve("seals.jsonl"),
+                List.of(
+                        other.write(),
+                        "{\"format\":\"mensor-brought/1\",\"job\":\"Yard\"}",
+                        sealed(chain(3)).write()));
+        Path whole = Files.writeString(folder.resolve("whole.json"), chain(4).write());
+        StringWriter out = new StringWriter();
+        VerifyCommand command = new VerifyCommand(
+                new ByteArrayInputStream(new byte[0]), new PrintWriter(out, true), new PrintWriter(out, true));
+        assertThat(command.run(List.of("--seal", journal.toString(), whole.toString())))
+                .isZero();
+        assertThat(out.toString()).contains("has what was sealed; no seal is there of 3 of them");
+        Path foreign = Files.writeString(folder.resolve("foreign.jsonl"), other.write());
+        assertThat(command.run(List.of("--seal", foreign.toString(), whole.toString())))
+                .isEqualTo(1);
+        assertThat(out.toString()).contains("no seal is of this job; the first is of Stairs");
+    }
+
+    /** What is read out by telephone. */
+    @Test
+    void aKeyHasAFingerprint() {
+        Seal seal = sealed(chain(1));
+        assertThat(seal.fingerprint()).hasSize(Seal.FINGERPRINT_DIGITS).matches("[0-9A-F]+");
+        assertThat(Seal.inGroups("7F3A92C10B44D9E0")).isEqualTo("7F3A 92C1 0B44 D9E0");
+    }
 }

@@ -229,6 +229,24 @@ class ChainTest {
                         "update joint set lot = 'Deck ' where mark = 'ROW-1'",
                         "update joint set lot = 'Deck' where mark = 'ROW-1'"))
                 .contains("the weld's set-up was altered");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update signature set signed_at = signed_at - interval '3' day" + entries,
+                        "update signature set signed_at = signed_at + interval '3' day" + entries))
+                .contains("the time of the signature beside the record was altered");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update inspection set conditions = concat(conditions, ' ') where id = '" + id + "'",
+                        "update inspection set conditions = trim(conditions) where id = '" + id + "'"))
+                .contains("what was said of the conditions");
+        assertThat(faultWith(
+                        ines,
+                        joint,
+                        "update signature set origin = 'unsealed'" + entries,
+                        "update signature set origin = null" + entries))
+                .contains("where it was signed beside the record was altered");
         assertThat(ines.get("/api/jobs/" + joint + "/chain/check").json().has("fault"))
                 .isFalse();
     }

@@ -4,7 +4,10 @@ import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
 import java.sql.Timestamp;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,16 +43,28 @@ class SignedRows {
                 "picturesSha256",
                 "a picture was altered, added or taken out",
                 "select p.id, p.entry_id, p.place, p.sha256, p.withdrawn, f.bytes from photo p"
-                        + " join photo_file f on f.sha256 = p.sha256 where p.inspection_id = :inspection order by p.added_at, p.id");
+                        + " join photo_file f on f.sha256 = p.sha256 where p.inspection_id = :inspection order by p.added_at, p.id"),
+        CONDITIONS(
+                "conditionsSha256",
+                "what was said of the conditions, or what was repaired, was altered",
+                "select conditions, repaired, reason, amends, follows, cycle from inspection where id = :inspection",
+                true);
 
         private final String field;
         private final String altered;
         private final String rows;
+        /** Kept later than the others: a record may be without it, and its own sum, the chain and its seal say that it always was. */
+        private final boolean isLater;
 
         Part(String field, String altered, String rows) {
+            this(field, altered, rows, false);
+        }
+
+        Part(String field, String altered, String rows, boolean isLater) {
             this.field = field;
             this.altered = altered;
             this.rows = rows;
+            this.isLater = isLater;
         }
     }
 
@@ -152,6 +167,9 @@ class SignedRows {
         if (!Objects.equals(s.get("ORIGIN"), s.get("SIGNED_ELSEWHERE"))) {
             other = Optional.of("where it was signed");
         }
+        if (!isAt(s.get("SIGNED_AT"), signature.path("at").asString(""))) {
+            other = Optional.of("the time of the signature");
+        }
         if (!"SIGNED".equals(s.get("STATE"))) {
             other = Optional.of("its state");
         }
@@ -162,7 +180,7 @@ class SignedRows {
         for (Part part : Part.values()) {
             // a record that was signed before this was kept has no such sum, and is marked so
             String then = signature.path(part.field).asString("");
-            if (then.isEmpty() && !Boolean.TRUE.equals(s.get("BEFORE_SUMS"))) {
+            if (then.isEmpty() && !part.isLater && !Boolean.TRUE.equals(s.get("BEFORE_SUMS"))) {
                 return Optional.of(
                         "the sum over its rows is missing from the record: nothing says what it was signed from,");
             }
@@ -170,7 +188,38 @@ class SignedRows {
                 return Optional.of(part.altered);
             }
         }
-        return Optional.empty();
+        return jdbc
+                .sql("select name, measured, measured_sha256 from scan where inspection_id = :inspection"
+                        + " and measured is not null order by added_at, id")
+                .param("inspection", inspection)
+                .query()
+                .listOfRows()
+                .stream()
+                .filter(scan ->
+                        !Signatures.sha256((String) scan.get("MEASURED")).equals(scan.get("MEASURED_SHA256"))
+                                || !isNamed(signature, scan))
+                .findFirst()
+                .map(scan -> "what was measured of the scan " + scan.get("NAME") + " was altered");
+    }
+
+    /** A record that names a scan's values names them by this sum; one that was signed before they were measured does not. */
+    private static boolean isNamed(JsonNode signature, Map<String, Object> scan) {
+        String scans = signature.path("scans").asString("");
+        return !scans.contains("measured by")
+                || scans.contains(String.valueOf(scan.get("MEASURED_SHA256")))
+                || !scans.contains(scan.get("NAME") + " sha256");
+    }
+
+    /** A database keeps millionths of a second, rounded. */
+    private static boolean isAt(Object column, String said) {
+        Instant stored = column instanceof OffsetDateTime at
+                ? at.toInstant()
+                : column instanceof Timestamp at ? at.toInstant() : Instant.EPOCH;
+        try {
+            return Duration.between(stored, Instant.parse(said)).abs().compareTo(Duration.ofMillis(1)) <= 0;
+        } catch (DateTimeParseException e) {
+            return false;
+        }
     }
 
     private static boolean said(JsonNode signature, String field, Object stored) {
