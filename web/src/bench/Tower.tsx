@@ -53,7 +53,7 @@ export function Tower({ bench, doing, end }: { bench: Bench; doing: Doing; end?:
   };
   return (
     <aside className="card tower">
-      <div className={`column said ${e.verdict}`} aria-live="polite">
+      <div className={`column said ${bench.signature?.elsewhere ? "elsewhere" : e.verdict}`} aria-live="polite">
         <div data-testid="verdict">
           <VerdictMark verdict={e.verdict} size={46} />
         </div>

@@ -40,6 +40,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class JobFiles {
     public static final String FORMAT = "mensor-job/1";
     private static final String LIST = "mensor-job.json";
+    private static final String JOB = "job";
     private static final String HISTORY = "_aud";
     private static final String TWICE = "23505";
     private static final int AT_ONCE = 500;
@@ -110,38 +111,52 @@ public final class JobFiles {
         return folder.resolve("tables").resolve(table + ".jsonl");
     }
 
+    /** A column by which the rows of a table hang on a job, and the table whose row it names. */
+    private record Way(String column, String other) {}
+
+    /** Of each table that hangs on a job, by what; what it hangs on comes before it. */
+    private static Map<String, List<Way>> ways(List<Table> all) {
+        Map<String, List<Way>> found = new LinkedHashMap<>();
+        Map<String, Integer> steps = new TreeMap<>();
+        found.put(JOB, List.of());
+        steps.put(JOB, 0);
+        for (Table t : all) {
+            if (t.name().equals(JOB) || t.name().endsWith(HISTORY)) {
+                continue;
+            }
+            List<Way> ways = t.others().entrySet().stream()
+                    .filter(o -> found.containsKey(o.getValue()))
+                    .sorted(Comparator.comparing((Map.Entry<String, String> o) ->
+                                    !t.required().contains(o.getKey()))
+                            .thenComparing(o -> steps.get(o.getValue())))
+                    .map(o -> new Way(o.getKey(), o.getValue()))
+                    .toList();
+            // one way that every row has is enough: what hangs on a weld of the job hangs on the job
+            List<Way> taken =
+                    !ways.isEmpty() && t.required().contains(ways.get(0).column()) ? ways.subList(0, 1) : ways;
+            if (!taken.isEmpty()) {
+                found.put(t.name(), taken);
+                steps.put(t.name(), 1 + steps.get(taken.get(0).other()));
+            }
+        }
+        return found;
+    }
+
     /** Of each table that hangs on a job, how its rows are found; each ? is the job's id. */
     private static Map<String, String> conditions(List<Table> all) {
         Map<String, Table> byName = new TreeMap<>();
         all.forEach(t -> byName.put(t.name(), t));
         Map<String, String> conditions = new LinkedHashMap<>();
-        conditions.put("job", "id = ?");
-        for (Table t : all) {
-            if (t.name().equals("job") || t.name().endsWith(HISTORY)) {
-                continue;
-            }
-            List<String> ways = t.others().entrySet().stream()
-                    .filter(o -> conditions.containsKey(o.getValue()))
-                    .sorted(Comparator.comparing((Map.Entry<String, String> o) ->
-                                    !t.required().contains(o.getKey()))
-                            .thenComparing(o -> conditions.get(o.getValue()).length()))
-                    .map(Map.Entry::getKey)
-                    .toList();
-            // one way that every row has is enough: what hangs on a weld of the job hangs on the job
-            List<String> taken = !ways.isEmpty() && t.required().contains(ways.get(0)) ? ways.subList(0, 1) : ways;
-            if (!taken.isEmpty()) {
-                conditions.put(
-                        t.name(),
-                        taken.stream()
-                                .map(column -> {
-                                    String other = t.others().get(column);
-                                    return column + " in (select "
-                                            + byName.get(other).key().get(0) + " from " + other + " where "
-                                            + conditions.get(other) + ")";
-                                })
-                                .collect(Collectors.joining(" or ")));
-            }
-        }
+        ways(all)
+                .forEach((table, ways) -> conditions.put(
+                        table,
+                        table.equals(JOB)
+                                ? "id = ?"
+                                : ways.stream()
+                                        .map(w -> w.column() + " in (select "
+                                                + byName.get(w.other()).key().get(0) + " from " + w.other() + " where "
+                                                + conditions.get(w.other()) + ")")
+                                        .collect(Collectors.joining(" or "))));
         return conditions;
     }
 
@@ -294,29 +309,35 @@ public final class JobFiles {
                 throw new CannotMove("a job's archive holds no " + t);
             }
         }
-        Map<String, Long> stored = new LinkedHashMap<>();
+        Map<String, List<Way>> ways = ways(all);
+        Map<String, Set<String>> keys = new TreeMap<>();
         for (Table t : all) {
             if (!listed.contains(t.name())) {
                 continue;
             }
             if (conditions.containsKey(t.name())) {
                 List<String> own = OF_THIS_INSTALLATION.getOrDefault(t.name(), List.of());
-                stored.put(
-                        t.name(),
-                        taken(
-                                t,
-                                () -> rows.read(db, t, file(t.name()), row -> {
-                                    ((ObjectNode) row).remove(own);
-                                    return Optional.of(row);
-                                })));
+                Set<String> its = keys.computeIfAbsent(t.name(), k -> new HashSet<>());
+                taken(
+                        t,
+                        () -> rows.read(db, t, file(t.name()), row -> {
+                            ((ObjectNode) row).remove(own);
+                            String key = row.path(t.key().get(0)).asString("");
+                            boolean isOfTheJob = t.name().equals(JOB)
+                                    ? key.equals(job.toString())
+                                    : ways.get(t.name()).stream()
+                                            .anyMatch(w -> keys.getOrDefault(w.other(), Set.of())
+                                                    .contains(
+                                                            row.path(w.column()).asString("")));
+                            if (!isOfTheJob) {
+                                throw new CannotMove("rows of " + t.name() + " are of another job");
+                            }
+                            its.add(key);
+                            return Optional.of(row);
+                        }));
             } else {
                 List<String> unique = uniqueTexts(db, t);
                 taken(t, () -> rows.read(db, t, file(t.name()), row -> brought(db, t, unique, row)));
-            }
-        }
-        for (Map.Entry<String, Long> s : stored.entrySet()) {
-            if (count(db, s.getKey(), conditions.get(s.getKey()), job) != s.getValue()) {
-                throw new CannotMove("rows of " + s.getKey() + " are of another job");
             }
         }
     }
@@ -340,19 +361,6 @@ public final class JobFiles {
             throw e;
         } catch (RuntimeException e) {
             throw new CannotMove("a row of " + t.name() + " cannot be read");
-        }
-    }
-
-    private static long count(Connection db, String table, String condition, UUID job) throws SQLException {
-        try (PreparedStatement s = db.prepareStatement("select count(*) from " + table + " where " + condition)) {
-            List<UUID> values = times(condition, job);
-            for (int i = 0; i < values.size(); i++) {
-                s.setObject(i + 1, values.get(i));
-            }
-            try (ResultSet r = s.executeQuery()) {
-                r.next();
-                return r.getLong(1);
-            }
         }
     }
 

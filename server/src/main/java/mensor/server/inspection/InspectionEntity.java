@@ -150,8 +150,12 @@ class InspectionEntity implements StoredInspection {
     }
 
     /** @param contractThen what stood beside the code */
-    void sign(String contractThen) {
-        contract = contractThen;
+    /** What stood beside the code, as it is signed. */
+    void keepContract(String then) {
+        contract = then;
+    }
+
+    void sign() {
         state = State.SIGNED;
     }
 

@@ -12,7 +12,8 @@ final class NextStep {
     private NextStep() {}
 
     static String of(StoredInspection i, RepairStanding.Standing repairs, Duration wait) {
-        if (i.isSignedElsewhere() && i.result() != Verdict.REJECT) {
+        if (i.isSignedElsewhere()
+                && (i.result() != Verdict.REJECT || group(repairs).equals("done"))) {
             return ELSEWHERE;
         }
         return words(i.isSigned(), i.result(), i.entryCount(), i.todos(), repairs, wait);

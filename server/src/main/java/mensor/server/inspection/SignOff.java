@@ -72,6 +72,9 @@ public class SignOff {
                     + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
         }
         inspection.judged(evaluation); // what is signed is what the lists say
+        // the clock and the register go on; what they said at the signature stands
+        inspection.setConditions(writer.canonical(opened.judged().conditions()));
+        inspection.keepContract(writer.canonical(opened.judged().contract()));
         inspections.flush(); // the rows are summed as they are stored
         // the paper that is on file now, never a free text
         String certificate = actor.certificate();
@@ -85,9 +88,7 @@ public class SignOff {
                         clock.instant(),
                         rules.beside(actor, opened),
                         rows.sums(inspectionId)));
-        // the clock and the register go on; what they said at the signature stands
-        inspection.setConditions(writer.canonical(opened.judged().conditions()));
-        inspection.sign(writer.canonical(opened.judged().contract()));
+        inspection.sign();
         events.publishEvent(new InspectionSigned(inspectionId));
         inspections.flush();
         return bench.open(actor, inspectionId);

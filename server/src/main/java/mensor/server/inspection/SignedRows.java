@@ -47,7 +47,7 @@ class SignedRows {
         CONDITIONS(
                 "conditionsSha256",
                 "what was said of the conditions, or what was repaired, was altered",
-                "select conditions, repaired, reason, amends, follows, cycle from inspection where id = :inspection",
+                "select conditions, contract, repaired, reason, amends, follows, cycle from inspection where id = :inspection",
                 true);
 
         private final String field;

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -182,9 +183,11 @@ class WorklistRows {
                 .map(r -> (UUID) r.get("INSPECTION_ID"))
                 .toList();
         Map<UUID, RepairStanding.Standing> standing = repairs.of(rejects);
+        Set<UUID> elsewhere = elsewhere(rejects);
         for (UUID reject : rejects) {
-            RepairStanding.Standing its = standing.getOrDefault(reject, RepairStanding.Standing.NONE);
-            made.get(reject).put("WORK_GROUP", NextStep.group(its));
+            String group = NextStep.group(standing.getOrDefault(reject, RepairStanding.Standing.NONE));
+            made.get(reject)
+                    .put("WORK_GROUP", group.equals("done") && elsewhere.contains(reject) ? "elsewhere" : group);
         }
         for (Map<String, Object> row : made.values()) {
             COUNTED.forEach(n -> row.put(n, inOrder((String) row.get(n))));
@@ -193,6 +196,15 @@ class WorklistRows {
                     row.get("WORK_ORDER") + BEFORE_ALL + row.get("INSPECTION_ID")); // no two stand at one place
         }
         return made;
+    }
+
+    private Set<UUID> elsewhere(List<UUID> inspections) {
+        return inspections.isEmpty()
+                ? Set.of()
+                : Set.copyOf(jdbc.sql("select id from inspection where id in (:ids) and signed_elsewhere is not null")
+                        .param("ids", inspections)
+                        .query(UUID.class)
+                        .list());
     }
 
     private Map<Object, Map<String, Object>> byId(String sql, List<UUID> joints) {
