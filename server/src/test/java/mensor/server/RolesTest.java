@@ -67,6 +67,9 @@ class RolesTest {
     /** Bodies that get past the reading of the request; all else is sent an empty one. */
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("POST /api/inspections/{id}/entries", "[]"),
+            Map.entry(
+                    "POST /api/inspections/{id}/scans/{scanId}/take",
+                    "{'proposals':['00000000-0000-0000-0000-000000000001']}"),
             Map.entry("PUT /api/kit", "[]"),
             Map.entry("POST /api/inspections/{id}/sign", "{'version':0,'verdict':'accept','capacity':'QC'}"),
             Map.entry("PUT /api/inspections/{id}/welding", "{'version':99,'welding':{}}"),
@@ -79,7 +82,7 @@ class RolesTest {
         String method = operation.substring(operation.lastIndexOf(' ') + 1);
         String shown = operation.substring(0, operation.lastIndexOf(' '));
         String query = path + "?version=99&measure=legA&at=1&number=1&books=d1.1-cyclic"
-                + "&units=in&joint=fillet-tee&thickness=3/8&by=welder&find=&group=";
+                + "&name=part.csv&units=in&joint=fillet-tee&thickness=3/8&by=welder&find=&group=";
         if (shown.endsWith("/import") || method.equals("POST") && shown.endsWith("/weld-list")) {
             return b.postText(query, "no list").status();
         }

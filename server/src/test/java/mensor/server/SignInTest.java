@@ -35,6 +35,14 @@ class SignInTest {
         ines.get("/api/joints").expect(401);
     }
 
+    /** No other site's page sends the token's cookie along. */
+    @Test
+    void theTokensCookieStaysOnItsOwnSite() {
+        TestBrowser.Answer first = RunningMensor.browser().get("/api/session").expect(200);
+        assertThat(first.response().headers().allValues("Set-Cookie"))
+                .anySatisfy(c -> assertThat(c).startsWith("XSRF-TOKEN=").contains("SameSite=Strict"));
+    }
+
     @Test
     void aChangeWithoutTheTokenIsRefused() {
         TestBrowser ines = RunningMensor.as("ines");

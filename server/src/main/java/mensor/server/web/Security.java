@@ -13,6 +13,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 
 /** A session cookie, a CSRF token for the browser, and problem+json for whoever is not signed in. */
@@ -69,7 +70,9 @@ class Security {
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository signedIn, ScriptAccess scripts)
             throws Exception {
-        return http.csrf(c -> c.spa().ignoringRequestMatchers(ScriptFilter::isByToken))
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(c -> c.sameSite("Strict"));
+        return http.csrf(c -> c.spa().csrfTokenRepository(tokens).ignoringRequestMatchers(ScriptFilter::isByToken))
                 .addFilterBefore(new ScriptFilter(scripts), AuthorizationFilter.class)
                 .securityContext(c -> c.securityContextRepository(signedIn))
                 .authorizeHttpRequests(r -> r.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
