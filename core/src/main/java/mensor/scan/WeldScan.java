@@ -7,7 +7,6 @@ import java.util.Deque;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
@@ -158,10 +157,10 @@ public final class WeldScan {
         this.each = each;
     }
 
-    private static final int S = 0;
-    private static final int NOISE = 1;
-    private static final int FIRST = 2;
-    private static final int WIDTH = FIRST + 2 * Quantity.values().length;
+    static final int S = 0;
+    static final int NOISE = 1;
+    static final int FIRST = 2;
+    static final int WIDTH = FIRST + 2 * Quantity.values().length;
 
     /** Takes a profile; it is measured as soon as those behind it are there. Its values are kept, not its points. */
     public void add(Profile p) {
@@ -270,48 +269,8 @@ public final class WeldScan {
                 stations(calm),
                 stretches(calm, covered),
                 track(calm),
-                unseenToes(all, spacing),
-                looks(taken, calm, spacing));
-    }
-
-    private static final List<Quantity> TOES = List.of(Quantity.UNDERCUT_A, Quantity.UNDERCUT_B);
-    /** A toe without returns over less than this is a lone profile's matter, mm. */
-    private static final double LEAST_UNSEEN = 1.5;
-    /** So deep on one profile alone, or on two, it is worth a look, mm: less is often a wild point. */
-    private static final double LOOK_ON_ONE = 0.5;
-
-    private static final double LOOK_ON_TWO = 0.3;
-    /** Where profiles lie so far apart one that tells nothing can hide a place, mm. */
-    private static final double WIDE = 0.9;
-
-    /** Where neighboring profiles had no returns beside a toe. */
-    private static List<ToeReach> unseenToes(double[][] all, double spacing) {
-        List<ToeReach> unseen = new ArrayList<>();
-        for (Quantity q : TOES) {
-            int column = FIRST + 2 * q.ordinal();
-            for (int i = 0; i < all.length; i++) {
-                int from = i;
-                while (i < all.length && Double.isNaN(all[i][column])) {
-                    i++;
-                }
-                boolean many = i - from >= 2 && all[i - 1][S] - all[from][S] + spacing >= LEAST_UNSEEN;
-                if (many || i - from == 1 && spacing >= LEAST_UNSEEN) {
-                    addJoined(unseen, new ToeReach(q, all[from][S], all[i - 1][S]), 2 * spacing);
-                }
-            }
-        }
-        return List.copyOf(unseen);
-    }
-
-    /** A profile between two of them, on which a grain of spatter lies in the notch, does not part them. */
-    private static void addJoined(List<ToeReach> all, ToeReach next, double near) {
-        ToeReach last = all.isEmpty() ? null : all.get(all.size() - 1);
-        boolean joins = last != null && last.toe() == next.toe() && next.from() - last.to() <= near + 1e-9;
-        if (joins) {
-            all.set(all.size() - 1, new ToeReach(last.toe(), last.from(), next.to()));
-        } else {
-            all.add(next);
-        }
+                ToeLooks.unseen(all, spacing),
+                new ToeLooks(wanted.report()).looks(taken, calm, spacing));
     }
 
     /** Those left out among the measured ones, nothing known of them but where they are. */
@@ -325,73 +284,6 @@ public final class WeldScan {
         }
         taken.sort((a, b) -> Double.compare(a[S], b[S]));
         return taken.toArray(new double[0][]);
-    }
-
-    /**
-     * What stands on one or two profiles, which the median of five takes away, with what beside it gave nothing back; and what is no deeper than the
-     * surface is rough: proposed as a place to look at, not as a number.
-     */
-    private List<Stretch> looks(double[][] taken, double[][] calm, double spacing) {
-        List<Stretch> looks = new ArrayList<>();
-        for (Quantity q : TOES) {
-            int column = FIRST + 2 * q.ordinal();
-            List<Stretch> measured = passing(calm, covered(calm, spacing), q, wanted.report(), false);
-            measured.stream().filter(s -> !isSure(s)).forEach(looks::add);
-            for (int i = 0; i < taken.length; i++) {
-                int from = i;
-                while (i < taken.length && !isQuiet(taken[i], column, calm, measured)) {
-                    i++;
-                }
-                look(q, taken, from, i, spacing).ifPresent(looks::add);
-            }
-        }
-        looks.sort((a, b) -> Double.compare(a.from(), b.from()));
-        return List.copyOf(looks);
-    }
-
-    /** Neighboring profiles that are deep or tell nothing, where there are enough of them, or one is deep enough. */
-    private static Optional<Stretch> look(Quantity q, double[][] taken, int from, int to, double spacing) {
-        int column = FIRST + 2 * q.ordinal();
-        int unknown = 0;
-        double deepest = 0;
-        double u = 0;
-        for (int i = from; i < to; i++) {
-            if (Double.isNaN(taken[i][column])) {
-                unknown++;
-            } else if (taken[i][column] > deepest) {
-                deepest = taken[i][column];
-                u = taken[i][column + 1];
-            }
-        }
-        boolean two = to - from >= 2 && (deepest > LOOK_ON_TWO || unknown >= 1 && deepest > 0 || unknown >= 2);
-        boolean one = to - from == 1 && (deepest >= LOOK_ON_ONE || unknown == 1 && spacing >= WIDE);
-        return two || one
-                ? Optional.of(new Stretch(q, taken[from][S], taken[to - 1][S], deepest, u))
-                : Optional.empty();
-    }
-
-    /** No deeper than what is reported, or than its neighbors are; one that tells nothing is quiet among deep ones, which reject by themselves. */
-    private boolean isQuiet(double[] row, int column, double[][] calm, List<Stretch> measured) {
-        double v = row[column];
-        if (v <= wanted.report()) {
-            return true;
-        }
-        boolean in = measured.stream().anyMatch(m -> m.from() <= row[S] && row[S] <= m.to());
-        double around = in ? calm[nearest(calm, row[S])][column] : 0;
-        return in && (Double.isNaN(v) ? around > LOOK_ON_TWO : v <= around + LOOK_ON_TWO);
-    }
-
-    private static int nearest(double[][] calm, double s) {
-        int at = 0;
-        for (int i = 1; i < calm.length; i++) {
-            at = Math.abs(calm[i][S] - s) < Math.abs(calm[at][S] - s) ? i : at;
-        }
-        return at;
-    }
-
-    /** Deeper than it is uncertain by more than what is reported. */
-    private boolean isSure(Stretch s) {
-        return s.worst() - 2 * s.u() >= wanted.report() / 2;
     }
 
     private List<String> notes() {
@@ -483,7 +375,7 @@ public final class WeldScan {
         return calm;
     }
 
-    private static List<Reach> covered(double[][] all, double spacing) {
+    static List<Reach> covered(double[][] all, double spacing) {
         List<Reach> covered = new ArrayList<>();
         double from = Double.NaN;
         for (int i = 0; i < all.length; i++) {
@@ -565,7 +457,7 @@ public final class WeldScan {
         List<Stretch> all = new ArrayList<>();
         for (Quantity q : List.of(Quantity.UNDERCUT_A, Quantity.UNDERCUT_B, Quantity.UNDERFILL)) {
             passing(calm, covered, q, wanted.report(), false).stream()
-                    .filter(s -> q == Quantity.UNDERFILL || isSure(s))
+                    .filter(s -> q == Quantity.UNDERFILL || ToeLooks.isSure(s, wanted.report()))
                     .forEach(all::add);
         }
         wanted.sizeWanted().ifPresent(size -> all.addAll(passing(calm, covered, Quantity.SIZE, size, true)));
@@ -574,8 +466,7 @@ public final class WeldScan {
     }
 
     /** Where a quantity is over a limit, or {@code under} it; the ends between two profiles by a straight line. */
-    private static List<Stretch> passing(
-            double[][] calm, List<Reach> covered, Quantity q, double limit, boolean under) {
+    static List<Stretch> passing(double[][] calm, List<Reach> covered, Quantity q, double limit, boolean under) {
         int column = FIRST + 2 * q.ordinal();
         List<Stretch> found = new ArrayList<>();
         for (Reach r : covered) {
