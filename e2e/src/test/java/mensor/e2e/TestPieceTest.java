@@ -17,6 +17,7 @@ class TestPieceTest extends InTheBrowser {
         Page page = as(login);
         Floor.goTo(page, "Learn", "Test pieces");
         page.getByText("Welds judged as a welder’s test").click();
+        assertThat(page.getByLabel("Find a piece")).hasCount(0); // the other list, which names the same marks, is gone
         page.getByText(mark, new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator(".mark")).hasText(mark);
         return page;
