@@ -51,7 +51,7 @@ class ScanTest extends InTheBrowser {
         Locator compared = page.getByLabel("Two scans compared");
         assertThat(compared).containsText("SN-3 before repair.ply, first inspection");
         assertThat(compared).containsText(Pattern.compile("Put on 0\\.\\d+ in³, taken off"));
-        assertThat(compared).containsText(Pattern.compile("The section differs at 4 5/16–6 1/2"));
+        assertThat(compared).containsText(Pattern.compile("The section differs at 4 (5/16|3/8)–6 1/2"));
         page.evaluate("""
                 () => { const get = HTMLCanvasElement.prototype.getContext;
                   HTMLCanvasElement.prototype.getContext = function (kind, ...rest) {
