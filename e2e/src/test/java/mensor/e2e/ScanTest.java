@@ -72,7 +72,7 @@ class ScanTest extends InTheBrowser {
     @Test
     void aLiveScanFillsTheStripAndWhatWasNotScannedStaysOpen() {
         Page page = as("tomas");
-        Floor.setUp(page, "LIVE-1");
+        Floor.setUp(page, "LIVE-1", "120"); // so long that a busy machine does not come to its end before it is stopped
         tab(page, "^Scan").click();
         button(page, "Scan live (simulated)").click();
         Locator open = page.locator("[data-lane=legs] [data-unscanned]");
