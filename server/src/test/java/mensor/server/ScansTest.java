@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mensor.exchange.ChainFile;
 import mensor.exchange.ScanWriter;
 import mensor.scan.Profile;
 import mensor.scan.SimulatedWeld;
@@ -31,6 +32,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.core.env.Environment;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A scan of made-up welds of known truth at the bench: kept, measured in the background, taken over, signed, compared. */
@@ -136,6 +138,7 @@ class ScansTest {
         assertThat(ines.get(inspection + "/record").expect(200).text())
                 .contains("first.csv sha256 " + scan.get("sha256").asString())
                 .contains("measured by Mensor");
+        alteredBesideMensor(inspection, path);
         String weld = "/api/joints/" + ines.jointOf(inspection) + "/report";
         String paper;
         try (PDDocument pdf = Loader.loadPDF(ines.bytes(weld))) {
@@ -360,5 +363,29 @@ class ScansTest {
         assertThat(folder.resolve("notes.txt")).exists();
         assertThat(ines.bytes(path + "/file")).isEqualTo(file);
         Files.delete(folder.resolve("notes.txt"));
+    }
+
+    /** What was measured of a scan, altered beside Mensor: alone, and with its sum made anew as who forges would. */
+    private void alteredBesideMensor(String inspection, String path) {
+        JdbcTemplate db = RunningMensor.bean(JdbcTemplate.class);
+        UUID scan = UUID.fromString(path.substring(path.lastIndexOf('/') + 1));
+        String chain = "/api/jobs/"
+                + db.queryForObject(
+                        "select j.job_id from joint j join inspection i on i.joint_id = j.id where i.id = ?",
+                        UUID.class,
+                        UUID.fromString(inspection.substring(inspection.lastIndexOf('/') + 1)))
+                + "/chain/check";
+        assertThat(ines.get(chain).expect(200).json().has("fault")).isFalse();
+        String measured = db.queryForObject("select measured from scan where id = ?", String.class, scan);
+        String sum = db.queryForObject("select measured_sha256 from scan where id = ?", String.class, scan);
+        String forged = measured + " ";
+        String set = "update scan set measured = ?, measured_sha256 = ? where id = ?";
+        for (String beside : new String[] {sum, ChainFile.sha256(forged)}) {
+            db.update(set, forged, beside, scan);
+            assertThat(ines.get(chain).expect(200).text())
+                    .contains("what was measured of the scan first.csv was altered");
+        }
+        db.update(set, measured, sum, scan);
+        assertThat(ines.get(chain).expect(200).json().has("fault")).isFalse();
     }
 }

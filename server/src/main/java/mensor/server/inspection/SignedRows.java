@@ -121,7 +121,8 @@ class SignedRows {
     Optional<String> fault(UUID job) {
         List<Map<String, Object>> signed = jdbc.sql(
                         "select s.inspection_id, s.place, s.canonical, s.verdict, s.signed_name, s.certificate, s.capacity,"
-                                + " s.signed_at, s.before_sums, s.origin, i.signed_elsewhere, i.verdict as comes_to, i.state, i.revision, i.stage, i.capacity as side, j.mark"
+                                + " s.signed_at, s.before_sums, s.origin, i.signed_elsewhere, i.verdict as comes_to, i.state,"
+                                + " i.revision, i.stage, i.capacity as side, j.mark"
                                 + " from signature s join inspection i on i.id = s.inspection_id join joint j on j.id = i.joint_id"
                                 + " where s.job_id = :job order by s.place")
                 .param("job", job)
