@@ -17,6 +17,8 @@ vi.stubGlobal("matchMedia", (query: string) => ({
   addEventListener() {},
   removeEventListener() {},
 }));
+// what an element says of itself is enough here: jsdom goes through every rule of the widgets' sheets at each question
+window.getComputedStyle = (element: Element) => (element as HTMLElement).style;
 // a busy machine is slow, not wrong
 configure({ asyncUtilTimeout: 20_000 });
 afterEach(cleanup);
