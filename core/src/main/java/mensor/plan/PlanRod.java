@@ -23,6 +23,7 @@ import mensor.weld.WeldingProcess;
  * @param widestRods the procedure's bead-width limit in rod diameters
  * @param layer the thickness of its layer, mm, where the procedure says one
  * @param technique stringer or weave, where the procedure or the record says
+ * @param ampsFrom where the amps come from, also where there are none yet
  */
 public record PlanRod(
         PassKind kind,
@@ -35,7 +36,8 @@ public record PlanRod(
         OptionalDouble runLength,
         OptionalDouble widestRods,
         OptionalDouble layer,
-        Optional<Technique> technique) {
+        Optional<Technique> technique,
+        SettingSource ampsFrom) {
 
     public static PlanRod of(PassKind kind, String electrode, Length diameter) {
         OptionalDouble none = OptionalDouble.empty();
@@ -50,24 +52,48 @@ public record PlanRod(
                 none,
                 none,
                 none,
-                Optional.empty());
+                Optional.empty(),
+                SettingSource.ROD);
     }
 
     /** A layer by another process. */
     public static PlanRod by(WeldingProcess process, PassKind kind, OptionalDouble layer) {
         OptionalDouble none = OptionalDouble.empty();
         return new PlanRod(
-                kind, process, process.id(), Optional.empty(), none, none, none, none, none, layer, Optional.empty());
+                kind,
+                process,
+                process.id(),
+                Optional.empty(),
+                none,
+                none,
+                none,
+                none,
+                none,
+                layer,
+                Optional.empty(),
+                SettingSource.ROD);
     }
 
     /** The same rod for another kind of pass. */
     PlanRod as(PassKind other) {
         return new PlanRod(
-                other, process, electrode, diameter, amps, volts, speed, runLength, widestRods, layer, technique);
+                other,
+                process,
+                electrode,
+                diameter,
+                amps,
+                volts,
+                speed,
+                runLength,
+                widestRods,
+                layer,
+                technique,
+                ampsFrom);
     }
 
     PlanRod withRun(OptionalDouble run) {
-        return new PlanRod(kind, process, electrode, diameter, amps, volts, speed, run, widestRods, layer, technique);
+        return new PlanRod(
+                kind, process, electrode, diameter, amps, volts, speed, run, widestRods, layer, technique, ampsFrom);
     }
 
     boolean weaves() {
@@ -114,7 +140,8 @@ public record PlanRod(
                 OptionalDouble.empty(),
                 procedure.beadWidthRods(),
                 layer,
-                p.technique());
+                p.technique(),
+                p.amps().isPresent() ? SettingSource.PROCEDURE : SettingSource.ROD);
     }
 
     private static OptionalDouble middle(Optional<Range> range) {
@@ -153,7 +180,8 @@ public record PlanRod(
                                 : OptionalDouble.empty(),
                         OptionalDouble.empty(),
                         OptionalDouble.empty(),
-                        p.technique()));
+                        p.technique(),
+                        SettingSource.RECORD));
             }
         }
         return List.copyOf(rods);

@@ -229,21 +229,22 @@ final class PlannedRods {
         beads.stream().map(Bead::laidWith).filter(PlanRod::isStick).forEach(rod -> {
             Optional<Range> range =
                     RodTable.workable(rod.electrode(), rod.diameter().orElseThrow());
-            if (rod.amps().isPresent()) {
-                settings.putIfAbsent(
-                        rod.kind() + rod.words(),
-                        new Setting(
-                                rod.kind(), rod.words(), rod.amps().getAsDouble(), "by the record or the procedure"));
-            } else {
-                range.ifPresent(r -> settings.putIfAbsent(
-                        rod.kind() + rod.words(),
-                        new Setting(
-                                rod.kind(),
-                                rod.words(),
-                                Math.round((r.low() + r.high()) / 10) * 5.0,
-                                "the middle of the rod's range, " + r.shown("A")
-                                        + "; the procedure and the box label go first")));
-            }
+            OptionalDouble amps = rod.amps().isPresent()
+                    ? rod.amps()
+                    : range.map(r -> OptionalDouble.of(Math.round((r.low() + r.high()) / 10) * 5.0))
+                            .orElse(OptionalDouble.empty());
+            SettingSource from = rod.amps().isPresent() ? rod.ampsFrom() : SettingSource.ROD;
+            amps.ifPresent(a -> settings.putIfAbsent(
+                    rod.kind() + rod.words(),
+                    new Setting(
+                            rod.kind(),
+                            rod.words(),
+                            a,
+                            from.words()
+                                    + (from == SettingSource.ROD
+                                            ? range.map(r -> ", " + r.shown("A"))
+                                                            .orElse("") + "; the procedure and the box label go first"
+                                            : ""))));
         });
         return List.copyOf(settings.values());
     }

@@ -57,7 +57,28 @@ class PassPlannerTest {
                 OptionalDouble.of(runInches * INCH),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
-                Optional.empty());
+                Optional.empty(),
+                SettingSource.RECORD);
+    }
+
+    @Test
+    void aSettingSaysWhatItRestsOn() {
+        Joint joint = fillet("5/16", "24").build();
+        assertThat(PassPlanner.plan(joint, List.of(rod(PassKind.ROOT, "1/8", 8)), PlanConstants.USUAL)
+                        .settings())
+                .first()
+                .returns(120.0, PassPlan.Setting::amps)
+                .returns("as recorded of this weld", PassPlan.Setting::source);
+        assertThat(PassPlanner.plan(
+                                joint,
+                                List.of(PlanRod.of(PassKind.ROOT, "E7018", Length.inches(1, 8))),
+                                PlanConstants.USUAL)
+                        .settings())
+                .first()
+                .returns(140.0, PassPlan.Setting::amps)
+                .returns(
+                        "the middle of the rod's range, 110–165 A; the procedure and the box label go first",
+                        PassPlan.Setting::source);
     }
 
     /**

@@ -9,6 +9,8 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import mensor.length.Length;
 import mensor.length.Unit;
+import mensor.plan.PlanRod;
+import mensor.plan.SettingSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -181,6 +183,25 @@ class ProcedureTest {
             assertThat(fields(of(Steel.A36_TYPE, "1/2", 60.0, Unit.INCH, Position.FLAT_FILLET, null, amps(p, r))))
                     .containsExactly("passes[0].amps");
         }
+    }
+
+    /** No default passes for a reading: amps that the procedure does not state are the rod's, also in its plan. */
+    @Test
+    void aPlansSettingsSayWhatTheyRestOn() {
+        ProcedurePass p = pass(PassKind.ROOT, "E7018", "1/8", null, Unit.INCH);
+        assertThat(PlanRod.of(of(Steel.A36_TYPE, "1/2", 60.0, Unit.INCH, Position.FLAT_FILLET, null, p)))
+                .extracting(PlanRod::ampsFrom)
+                .containsExactly(SettingSource.ROD);
+        assertThat(PlanRod.of(of(
+                        Steel.A36_TYPE,
+                        "1/2",
+                        60.0,
+                        Unit.INCH,
+                        Position.FLAT_FILLET,
+                        null,
+                        amps(p, new Range(120, 130)))))
+                .extracting(PlanRod::ampsFrom)
+                .containsExactly(SettingSource.PROCEDURE);
     }
 
     private static ProcedurePass amps(ProcedurePass p, Range r) {
