@@ -140,7 +140,7 @@ function lettered(marks: Mark[], lane: LaneBox, x: (mm: number) => number, left:
 }
 
 /** Small shapes are lettered beside themselves, or nothing of them would be seen. */
-const besideTheShape: Mark["shape"][] = ["CRACK", "RING", "STAR"];
+const besideTheShape: Mark["shape"][] = ["CRACK", "CRACK_ACROSS", "CRACK_STAR", "RING", "STAR"];
 
 const shown: Record<string, string> = {
   crack: "crack",
@@ -195,6 +195,8 @@ function looks(mark: Mark, colour: string): SVGProps<SVGGElement> {
     case "NOTCH":
       return { fill: mark.rejects ? colour : ink.notch, stroke: "none" };
     case "CRACK":
+    case "CRACK_ACROSS":
+    case "CRACK_STAR":
       return { fill: "none", stroke: colour, strokeWidth: 2.8 };
     case "HATCH":
       return { fill: "url(#hatch)", stroke: colour, strokeWidth: 2, opacity: 0.75 };

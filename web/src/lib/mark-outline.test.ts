@@ -30,5 +30,5 @@ it.each(onPaper.map((c) => [`${c.shape} on ${c.lane}, ${c.depth} deep, ${c.from}
 );
 
 it("has every shape on paper", () => {
-  expect(new Set(onPaper.map((c) => c.shape)).size).toBe(9);
+  expect(new Set(onPaper.map((c) => c.shape)).size).toBe(11);
 });

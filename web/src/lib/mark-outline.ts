@@ -37,6 +37,16 @@ export function outlineOf(shape: Shape, depth: number, lane: LaneBox, from: numb
     }
     case "CRACK":
       return { path: `M${from - 9} ${middle - 2}l4 -7 5 13 5 -12 5 11 ${Math.max(2, to - from)} -5` };
+    case "CRACK_ACROSS": {
+      const step = (height - 6) / 4;
+      return { path: `M${(from + to) / 2} ${top + 3}l4 ${step} -8 ${step} 8 ${step} -4 ${step}` };
+    }
+    case "CRACK_STAR": {
+      const x = (from + to) / 2;
+      return {
+        path: `M${x - 10} ${middle}l6 -2 4 4 4 -4 6 2M${x - 6} ${middle - 9}l2 5 4 4 2 4 4 5M${x + 6} ${middle - 9}l-2 5 -4 4 -2 4 -4 5`,
+      };
+    }
     case "ROLL":
       return { path: `M${from} ${edge}q0 ${13 * into} 8 ${13 * into}H${to - 8}q8 0 8 ${-13 * into}` };
     case "HATCH":

@@ -218,7 +218,7 @@ public record StripDrawing(
                         n,
                         lane(i),
                         i.kind().id(),
-                        i.kind().shape(),
+                        i.shape(),
                         mm(s.from().min(end)),
                         mm(s.to().min(end)),
                         depth,

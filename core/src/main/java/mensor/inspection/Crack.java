@@ -25,6 +25,16 @@ public record Crack(Span span, Optional<CrackPlace> where, Optional<CrackOrienta
         return cases.crack(this);
     }
 
+    /** As it runs; one of which nobody said so as one along the weld. */
+    @Override
+    public IndicationKind.Shape shape() {
+        return switch (orientation.orElse(CrackOrientation.ALONG)) {
+            case ALONG -> IndicationKind.Shape.CRACK;
+            case ACROSS -> IndicationKind.Shape.CRACK_ACROSS;
+            case STAR -> IndicationKind.Shape.CRACK_STAR;
+        };
+    }
+
     @Override
     public IndicationKind kind() {
         return IndicationKind.CRACK;

@@ -83,6 +83,11 @@ public sealed interface Indication
     /** Where it lies; the weld's start, for want of a better place, where it {@link #isPlaced} nowhere. */
     Span span();
 
+    /** How it is drawn on the strip. */
+    default IndicationKind.Shape shape() {
+        return kind().shape();
+    }
+
     /** Whether it was seen at a place: what is missing from the whole weld was not. */
     default boolean isPlaced() {
         return true;

@@ -255,6 +255,10 @@ public enum IndicationKind implements Named, Judgeable {
         PORES,
         /** A jagged line. */
         CRACK,
+        /** A jagged line from one side of the lane to the other. */
+        CRACK_ACROSS,
+        /** Jagged lines out from one point. */
+        CRACK_STAR,
         /** Metal lapped over the lane's edge. */
         ROLL,
         HATCH,

@@ -164,7 +164,7 @@ class DemoData implements ApplicationRunner {
         joint(lot, "FB-03", "1", "K7", "ines", tee("36", "1/4", "3/8", "1/2", "2F"))
                 .ready()
                 .blade("0", "36", "1/4")
-                .seen("'kind':'crack','at':'18','where':'crater'")
+                .seen("'kind':'crack','at':'18','where':'crater','orientation':'star'")
                 .clearBut("crack")
                 .sign();
         joint(lot, "FB-03", "2", "K7", "ines", tee("36", "1/4", "3/8", "1/2", "2F"))

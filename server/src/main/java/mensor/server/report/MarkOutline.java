@@ -79,6 +79,16 @@ record MarkOutline(
             case CRACK ->
                 path("M" + n(from - 9) + " " + n(middle - 2) + "l4 -7 5 13 5 -12 5 11 " + n(Math.max(2, to - from))
                         + " -5");
+            case CRACK_ACROSS -> {
+                double step = (lane.height() - 6) / 4;
+                yield path("M" + n((from + to) / 2) + " " + n(lane.top() + 3) + "l4 " + n(step) + " -8 " + n(step)
+                        + " 8 " + n(step) + " -4 " + n(step));
+            }
+            case CRACK_STAR -> {
+                double x = (from + to) / 2;
+                yield path("M" + n(x - 10) + " " + n(middle) + "l6 -2 4 4 4 -4 6 2M" + n(x - 6) + " " + n(middle - 9)
+                        + "l2 5 4 4 2 4 4 5M" + n(x + 6) + " " + n(middle - 9) + "l-2 5 -4 4 -2 4 -4 5");
+            }
             case ROLL ->
                 path("M" + n(from) + " " + n(edge) + "q0 " + n(13 * into) + " 8 " + n(13 * into) + "H" + n(to - 8)
                         + "q8 0 8 " + n(-13 * into));

@@ -28,7 +28,8 @@ final class StripOnPaper {
     /** What a letter of 14 takes, on the safe side. */
     private static final double LETTER = 7.5;
     /** Small shapes are lettered beside themselves, or nothing of them would be seen. */
-    private static final Set<Shape> BESIDE = Set.of(Shape.CRACK, Shape.RING, Shape.STAR);
+    private static final Set<Shape> BESIDE =
+            Set.of(Shape.CRACK, Shape.CRACK_ACROSS, Shape.CRACK_STAR, Shape.RING, Shape.STAR);
 
     private final StripDrawing strip;
     private final double scale;
@@ -214,13 +215,13 @@ final class StripOnPaper {
         o.circles().forEach(c -> svg.circle(c.x(), c.y(), c.r(), Palette.PAPER, colour, 2.5));
         String fill = switch (m.shape()) {
             case NOTCH -> m.rejects() ? colour : Palette.NOTCH;
-            case CRACK, DOTS, RING -> "none";
+            case CRACK, CRACK_ACROSS, CRACK_STAR, DOTS, RING -> "none";
             case HATCH -> "url(#hatch)";
             case PORES, ROLL, STAR, BOX -> Palette.PAPER;
         };
         double line = switch (m.shape()) {
             case NOTCH -> 0;
-            case CRACK -> 2.8;
+            case CRACK, CRACK_ACROSS, CRACK_STAR -> 2.8;
             case DOTS -> 3;
             case HATCH, STAR -> 2;
             case PORES, ROLL, RING, BOX -> 2.5;
@@ -229,7 +230,7 @@ final class StripOnPaper {
             case DOTS -> "stroke-dasharray=\"1 9\" stroke-linecap=\"round\"";
             case BOX -> "stroke-dasharray=\"5 3\"";
             case HATCH -> "opacity=\".75\"";
-            case NOTCH, CRACK, PORES, ROLL, RING, STAR -> "stroke-linejoin=\"round\"";
+            case NOTCH, CRACK, CRACK_ACROSS, CRACK_STAR, PORES, ROLL, RING, STAR -> "stroke-linejoin=\"round\"";
         };
         if (o.path() != null) {
             svg.path(o.path(), fill, line == 0 ? "none" : colour, line, more);
