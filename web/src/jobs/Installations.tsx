@@ -31,7 +31,17 @@ export function Installations({ onClose }: { onClose: () => void }) {
             <Typography.Text strong copyable>
               {all.data.own}
             </Typography.Text>
+            <br />
+            Its journal of seals is at <Typography.Text strong>{all.data.journal}</Typography.Text>: lines and sum, also
+            printed on every report.
           </div>
+        )}
+        {all.data?.journalFault && (
+          <Alert
+            type="error"
+            showIcon
+            title={`At its last start: ${all.data.journalFault}. Compare with a report or a mail, and put the journal back from a copy.`}
+          />
         )}
         {all.data && all.data.trusted.length > 0 && (
           <SmallTable<Installation>

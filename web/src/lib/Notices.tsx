@@ -6,7 +6,7 @@ import { Link } from "react-router";
 import { api } from "./api";
 import { dayOf } from "./local-time";
 
-const words = { REJECT: "Reject", HOLD: "Hold", PAPER: "Paper", GAUGE: "Gauge" } as const;
+const words = { REJECT: "Reject", HOLD: "Hold", PAPER: "Paper", GAUGE: "Gauge", SEALS: "Seals" } as const;
 
 /** What one must be told of, on every page: how many, and a touch shows them, each with its way. */
 export function Notices() {

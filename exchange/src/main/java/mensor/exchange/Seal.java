@@ -23,9 +23,10 @@ import mensor.length.Unit;
  * @param place of the record in the job's order of signatures, from 1
  * @param sha256 the record's sum
  * @param key the public key, X.509 in Base64
+ * @param after the running sum of the {@link Journal} before it; null for a receipt, and for a journal's lines of before
  * @param signature over {@link #text()}, in Base64
  */
-public record Seal(String job, int place, String sha256, Instant at, String key, String signature) {
+public record Seal(String job, int place, String sha256, Instant at, String after, String key, String signature) {
     public static final String FORMAT = "mensor-seal/1";
     public static final String ALGORITHM = "Ed25519";
 
@@ -49,17 +50,29 @@ public record Seal(String job, int place, String sha256, Instant at, String key,
         return fingerprint(key);
     }
 
-    /** Signs the head of a chain. */
+    /** Signs the head of a chain: a receipt. */
     public static Seal of(String job, int place, String sha256, Instant at, PublicKey key, PrivateKey secret) {
+        return of(job, place, sha256, at, null, key, secret);
+    }
+
+    /** Signs the head of a chain, as the line of a journal that follows what was written before. */
+    public static Seal following(
+            Journal.Head before, String job, int place, String sha256, Instant at, PublicKey key, PrivateKey secret) {
+        return of(job, place, sha256, at, before.sha256(), key, secret);
+    }
+
+    private static Seal of(
+            String job, int place, String sha256, Instant at, String after, PublicKey key, PrivateKey secret) {
         try {
             Signature signer = Signature.getInstance(ALGORITHM);
             signer.initSign(secret);
-            signer.update(text(job, place, sha256, at).getBytes(StandardCharsets.UTF_8));
+            signer.update(text(job, place, sha256, at, after).getBytes(StandardCharsets.UTF_8));
             return new Seal(
                     job,
                     place,
                     sha256,
                     at,
+                    after,
                     Base64.getEncoder().encodeToString(key.getEncoded()),
                     Base64.getEncoder().encodeToString(signer.sign()));
         } catch (GeneralSecurityException e) {
@@ -67,13 +80,14 @@ public record Seal(String job, int place, String sha256, Instant at, String key,
         }
     }
 
-    private static String text(String job, int place, String sha256, Instant at) {
-        return String.join("\n", FORMAT, job, String.valueOf(place), sha256, at.toString());
+    private static String text(String job, int place, String sha256, Instant at, String after) {
+        String text = String.join("\n", FORMAT, job, String.valueOf(place), sha256, at.toString());
+        return after == null ? text : text + "\n" + after;
     }
 
-    /** What is signed: format, job, place, sum and time, a line each. */
+    /** What is signed: format, job, place, sum and time, and in a journal what it follows, a line each. */
     public String text() {
-        return text(job, place, sha256, at);
+        return text(job, place, sha256, at, after);
     }
 
     /** @throws UnreadableInput naming the field by its path */
@@ -92,6 +106,7 @@ public record Seal(String job, int place, String sha256, Instant at, String key,
                             .intValue(),
                     f.requiredText("sha256"),
                     Instant.parse(at),
+                    f.text("after").orElse(null),
                     f.requiredText("key"),
                     f.requiredText("signature"));
             f.end();
@@ -109,6 +124,9 @@ public record Seal(String job, int place, String sha256, Instant at, String key,
         fields.put("place", new Json.Number(String.valueOf(place)));
         fields.put("sha256", new Json.Text(sha256));
         fields.put("at", new Json.Text(at.toString()));
+        if (after != null) {
+            fields.put("after", new Json.Text(after));
+        }
         fields.put("key", new Json.Text(key));
         fields.put("signature", new Json.Text(signature));
         return Json.write(new Json.Object(fields)).replace("\n", "").strip();

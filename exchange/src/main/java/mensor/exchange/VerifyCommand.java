@@ -10,13 +10,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * {@code mensor verify [--seal FILE]… FILE…}: whether a job's signed records fit together, and hold what was sealed, a line a
- * file. Exit 0 where every chain holds, 1 where one does not, 3 where a file cannot be read.
+ * {@code mensor verify [--seal FILE [--head LINES:SUM]]… FILE…}: whether a job's signed records fit together, and hold what was
+ * sealed, a line a file; whether a journal of seals is whole up to a head of it that was kept elsewhere. Exit 0 where every chain holds, 1 where one does not, 3 where a file cannot be read.
  */
 public final class VerifyCommand extends FileCommand {
-    /** Beside the seals a journal names the jobs that were brought in. */
-    private static final String BROUGHT = "\"mensor-brought/1\"";
-
     public VerifyCommand(InputStream in, PrintWriter out, PrintWriter err) {
         super(in, out, err);
     }
@@ -29,17 +26,44 @@ public final class VerifyCommand extends FileCommand {
     public int run(List<String> arguments) {
         List<String> files = new ArrayList<>();
         List<Seal> seals = new ArrayList<>();
+        Journal journal = null;
+        boolean[] broken = {false};
         for (int i = 0; i < arguments.size(); i++) {
-            if (!arguments.get(i).equals("--seal")) {
-                files.add(arguments.get(i));
-            } else if (++i == arguments.size()) {
-                err.println("mensor verify: --seal wants a file");
-                return InputFiles.UNREADABLE;
-            } else if (!readSeals(arguments.get(i), seals)) {
+            String option = arguments.get(i);
+            if (!option.equals("--seal") && !option.equals("--head")) {
+                files.add(option);
+                continue;
+            }
+            if (++i == arguments.size()) {
+                err.println("mensor verify: " + option + " wants "
+                        + (option.equals("--seal") ? "a file" : "the lines and the sum, as printed"));
                 return InputFiles.UNREADABLE;
             }
+            Optional<String> fault;
+            if (option.equals("--seal")) {
+                journal = readSeals(arguments.get(i), seals);
+                if (journal == null) {
+                    return InputFiles.UNREADABLE;
+                }
+                fault = journal.fault();
+            } else if (journal == null) {
+                err.println("mensor verify: --head stands after the --seal of its journal");
+                return InputFiles.UNREADABLE;
+            } else {
+                fault = journal.fault(arguments.get(i));
+            }
+            fault.ifPresent(out::println);
+            broken[0] |= fault.isPresent();
         }
-        boolean[] broken = {false};
+        if (journal != null && journal.isChained()) {
+            out.println("the journal's head is " + journal.head().shown()
+                    + (arguments.contains("--head")
+                            ? ""
+                            : "; whether lines are missing at its end, a head kept elsewhere tells (--head)"));
+        }
+        if (files.isEmpty() && journal != null) {
+            return broken[0] ? 1 : 0;
+        }
         int code = InputFiles.answerEach("verify", files, in, out, err, text -> {
             ChainFile chain = ChainFile.read(text);
             Optional<String> fault = chain.check()
@@ -81,18 +105,19 @@ public final class VerifyCommand extends FileCommand {
         return " and has what was sealed" + (without == 0 ? "" : "; no seal is there of " + without + " of them");
     }
 
-    /** A receipt, or a journal of them: one a line. */
-    private boolean readSeals(String file, List<Seal> seals) {
+    /** A receipt, or a journal of them: one a line; null where it cannot be read. */
+    private Journal readSeals(String file, List<Seal> seals) {
         try {
-            for (String line : Files.readAllLines(Path.of(file))) {
-                if (!line.isBlank() && !line.contains(BROUGHT)) {
+            Journal journal = new Journal(Files.readAllLines(Path.of(file)));
+            for (String line : journal.lines()) {
+                if (!line.isBlank() && !line.contains(Journal.BROUGHT)) {
                     seals.add(Seal.read(line));
                 }
             }
-            return true;
+            return journal;
         } catch (IOException | UnreadableInput e) {
             err.println(file + ": " + (e instanceof IOException ? "cannot be read" : e.getMessage()));
-            return false;
+            return null;
         }
     }
 }

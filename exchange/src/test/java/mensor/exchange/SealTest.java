@@ -86,11 +86,11 @@ class SealTest {
     void aSealThatWasChangedIsNone() {
         Seal s = sealed(chain(3));
         assertThat(s.isGenuine()).isTrue();
-        assertThat(new Seal(s.job(), 2, s.sha256(), s.at(), s.key(), s.signature()).isGenuine())
+        assertThat(new Seal(s.job(), 2, s.sha256(), s.at(), null, s.key(), s.signature()).isGenuine())
                 .isFalse();
-        assertThat(new Seal(s.job(), 3, s.sha256(), s.at().plusSeconds(1), s.key(), s.signature()).isGenuine())
+        assertThat(new Seal(s.job(), 3, s.sha256(), s.at().plusSeconds(1), null, s.key(), s.signature()).isGenuine())
                 .isFalse();
-        assertThat(new Seal(s.job(), 3, s.sha256(), s.at(), "nonsense", s.signature()).isGenuine())
+        assertThat(new Seal(s.job(), 3, s.sha256(), s.at(), null, "nonsense", s.signature()).isGenuine())
                 .isFalse();
         assertThatThrownBy(() -> Seal.read(s.write().replace("2026-11-29", "yesterday")))
                 .isInstanceOf(UnreadableInput.class)

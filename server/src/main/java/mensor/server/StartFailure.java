@@ -1,6 +1,7 @@
 package mensor.server;
 
 import java.sql.SQLException;
+import mensor.server.record.SealJournal;
 import org.springframework.boot.web.server.PortInUseException;
 
 /** What a failure to start means, in one line; null where that is not known. */
@@ -29,6 +30,9 @@ final class StartFailure {
                 if (s.getSQLState().startsWith("28") || s.getSQLState().equals("3D000")) {
                     return "the database that MENSOR_DB names does not let Mensor in: " + message;
                 }
+            }
+            if (t instanceof SealJournal.ReadByOthers) {
+                return message;
             }
             if (t instanceof IllegalArgumentException && message.contains("MENSOR_DB")) {
                 return message;

@@ -2,6 +2,7 @@ package mensor.server.db;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import javax.sql.DataSource;
+import mensor.exchange.Journal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -30,11 +32,18 @@ import org.springframework.scheduling.annotation.Scheduled;
  * everything, pictures too, as of one moment; its SHA-256 stands in a file beside it.
  */
 @Configuration
-class Backups {
+public class Backups {
+    /**
+     * In a copy, how far its journal of seals goes: what was sealed while the database was copied may be in that already, and the
+     * first start from the copy is not to take it for a journal that was cut off.
+     */
+    public static final String SEALS_COPIED = "seals-copied";
+
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
-    private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
+    private static final String SEALS = "seals.jsonl";
+    private static final List<String> BESIDE = List.of(SEALS, "seal-key");
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final DataSource database;
@@ -97,6 +106,11 @@ class Backups {
             if (Files.exists(file)) {
                 files.put(name, Files.readAllBytes(file));
             }
+        }
+        if (files.containsKey(SEALS)) {
+            List<String> lines =
+                    new String(files.get(SEALS), StandardCharsets.UTF_8).lines().toList();
+            files.put(SEALS_COPIED, new Journal(lines).head().shown().getBytes(StandardCharsets.UTF_8));
         }
         return files;
     }

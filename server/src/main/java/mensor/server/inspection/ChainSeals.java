@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import mensor.exchange.Seal;
 import mensor.server.job.Jobs;
 import mensor.server.joint.Joints;
+import mensor.server.record.SealHeads;
 import mensor.server.record.SealJournal;
 import mensor.server.record.Signatures;
 import org.slf4j.Logger;
@@ -34,6 +35,7 @@ class ChainSeals implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(ChainSeals.class);
 
     private final SealJournal journal;
+    private final SealHeads heads;
     private final Signatures signatures;
     private final InspectionRepository inspections;
     private final Joints joints;
@@ -43,6 +45,7 @@ class ChainSeals implements ApplicationRunner {
 
     ChainSeals(
             SealJournal journal,
+            SealHeads heads,
             Signatures signatures,
             InspectionRepository inspections,
             Joints joints,
@@ -51,6 +54,7 @@ class ChainSeals implements ApplicationRunner {
             TransactionTemplate transactions) {
         this.jdbc = jdbc;
         this.journal = journal;
+        this.heads = heads;
         this.signatures = signatures;
         this.inspections = inspections;
         this.joints = joints;
@@ -65,14 +69,20 @@ class ChainSeals implements ApplicationRunner {
                     UUID job = joints.get(i.jointId()).jobId();
                     return signatures
                             .placed(i.id())
-                            .map(p -> journal.seal(jobs.get(job).name(), p.place(), p.sha256()));
+                            .map(p -> new Ended(jobs.get(job).name(), p.place(), p.sha256()));
                 }))
-                .ifPresent(journal::append);
+                .ifPresent(e -> journal.append(e.job(), e.place(), e.sha256()));
+        heads.keep();
     }
+
+    /** The record that now ends a job's chain. */
+    private record Ended(String job, int place, String sha256) {}
 
     /** Tells what does not fit, and seals what was signed before seals were kept or whose seal a power cut took. */
     @Override
     public void run(ApplicationArguments arguments) {
+        journal.open();
+        heads.check().ifPresent(f -> tell("all jobs", f));
         List<Seal> all = journal.all();
         Set<String> sealed = all.stream().map(Seal::sha256).collect(Collectors.toSet());
         transactions.executeWithoutResult(t -> {
@@ -88,12 +98,13 @@ class ChainSeals implements ApplicationRunner {
                     .distinct()
                     .forEach(name -> tell(name, "the job is gone with the records that were sealed in it"));
         });
+        heads.keep();
     }
 
     private void seal(UUID job, String name, Set<String> sealed) {
         signatures.ownHeadsOf(job).stream()
                 .filter(r -> !sealed.contains(r.sha256()))
-                .forEach(r -> journal.append(journal.seal(name, r.place(), r.sha256())));
+                .forEach(r -> journal.append(name, r.place(), r.sha256()));
     }
 
     /** The seals of a job's records, this installation's own and those that came with records from elsewhere, to go with an archive. */
@@ -128,7 +139,7 @@ class ChainSeals implements ApplicationRunner {
 
     /** The last record of a job, sealed, to be kept elsewhere. */
     Optional<Seal> receipt(UUID job) {
-        return signatures.last(job).map(p -> journal.seal(jobs.get(job).name(), p.place(), p.sha256()));
+        return signatures.last(job).map(p -> journal.receipt(jobs.get(job).name(), p.place(), p.sha256()));
     }
 
     /** Empty where the job's records are those that were sealed, whatever it was called then. */

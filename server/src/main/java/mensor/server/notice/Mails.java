@@ -58,7 +58,7 @@ class Mails {
         return new NoticeView.Mailbox(mode, mode.equals(SIMULATED) ? simulated.newest() : List.of());
     }
 
-    private record Waiting(UUID id, UUID person, NoticeKind kind, String link, int tries) {}
+    private record Waiting(UUID id, UUID person, NoticeKind kind, String words, String link, int tries) {}
 
     /** A mail server that is slow holds nobody up: it has a thread of its own. */
     void sendWaiting() {
@@ -86,14 +86,15 @@ class Mails {
             return;
         }
         for (Waiting w : jdbc.sql(
-                        "select id, person_id, kind, link, mail_tries from notice where mail_state = 'waiting'"
+                        "select id, person_id, kind, words, link, mail_tries from notice where mail_state = 'waiting'"
                                 + " order by raised_at fetch first 50 rows only")
                 .query((r, n) -> new Waiting(
                         r.getObject(1, UUID.class),
                         r.getObject(2, UUID.class),
                         NoticeKind.of(r.getString(3)),
                         r.getString(4),
-                        r.getInt(5)))
+                        r.getString(5),
+                        r.getInt(6)))
                 .list()) {
             if (becomes(w, "sent", " and mail_state = 'waiting'") == 1) {
                 send(w);
@@ -112,7 +113,8 @@ class Mails {
                     .send(
                             to.get(),
                             "Mensor: " + w.kind().subject(),
-                            w.kind().text() + "\n\nSee to it here: " + settings.address() + w.link()
+                            w.kind().text() + (w.kind() == NoticeKind.SEALS ? "\n\n" + w.words() : "")
+                                    + "\n\nSee to it here: " + settings.address() + w.link()
                                     + "\n\nThis mail names no weld, no person and no finding; sign in to see them.\n");
         } catch (RuntimeException e) {
             boolean last = w.tries() + 1 >= TRIES;

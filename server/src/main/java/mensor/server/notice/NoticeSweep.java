@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import mensor.exchange.Journal;
 import mensor.repair.HoldKind;
 import mensor.repair.RepairState;
 import mensor.server.gauge.Gauges;
@@ -15,6 +16,7 @@ import mensor.server.notice.Notices.News;
 import mensor.server.people.Actor;
 import mensor.server.people.People;
 import mensor.server.people.Role;
+import mensor.server.record.SealJournal;
 import mensor.server.welder.Welders;
 import mensor.weld.Day;
 import mensor.weld.Named;
@@ -44,17 +46,26 @@ public class NoticeSweep {
     private final People people;
     private final Gauges gauges;
     private final Welders welders;
+    private final SealJournal journal;
     private final Clock clock;
     private boolean broken;
 
     NoticeSweep(
-            JdbcClient jdbc, Notices notices, Mails mails, People people, Gauges gauges, Welders welders, Clock clock) {
+            JdbcClient jdbc,
+            Notices notices,
+            Mails mails,
+            People people,
+            Gauges gauges,
+            Welders welders,
+            SealJournal journal,
+            Clock clock) {
         this.jdbc = jdbc;
         this.notices = notices;
         this.mails = mails;
         this.people = people;
         this.gauges = gauges;
         this.welders = welders;
+        this.journal = journal;
         this.clock = clock;
     }
 
@@ -62,6 +73,7 @@ public class NoticeSweep {
     public void look() {
         rejectsAndHolds();
         papersAndGauges();
+        seals();
     }
 
     @Scheduled(fixedDelay = 10_000, initialDelay = 10_000)
@@ -72,6 +84,7 @@ public class NoticeSweep {
     @Scheduled(fixedDelay = 3_600_000, initialDelay = 15_000)
     void hourly() {
         guarded(this::papersAndGauges);
+        guarded(this::seals);
     }
 
     private void guarded(Runnable look) {
@@ -193,6 +206,25 @@ public class NoticeSweep {
                                 + Day.shown(g.form().due()),
                         "/gauges"));
             }
+        }
+    }
+
+    /** Once a day, where records were signed since: kept with the mail, out of reach of who could cut the journal off. */
+    void seals() {
+        Journal.Head head = journal.head();
+        String day = "seals:" + LocalDate.now(clock);
+        boolean told = head.lines() == 0
+                || jdbc.sql("select count(*) from notice where about = :day or kind = 'seals' and words like :head")
+                                .param("day", day)
+                                .param("head", "%" + head.shown() + "%")
+                                .query(Long.class)
+                                .single()
+                        > 0;
+        if (!told) {
+            people.all().stream()
+                    .filter(a -> a.is(Role.QUALITY_MANAGER))
+                    .forEach(a -> tell(
+                            a, day, NoticeKind.SEALS, "The journal of seals is at " + head.shown() + ".", "/jobs"));
         }
     }
 

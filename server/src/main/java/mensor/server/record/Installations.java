@@ -9,6 +9,7 @@ import mensor.exchange.Seal;
 import mensor.server.people.Actor;
 import mensor.server.people.Role;
 import mensor.server.web.Refusal;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,24 +20,33 @@ public class Installations {
 
     private final TrustedInstallationRepository trusted;
     private final SealJournal journal;
+    private final SealHeads heads;
     private final Clock clock;
 
-    Installations(TrustedInstallationRepository trusted, SealJournal journal, Clock clock) {
+    Installations(TrustedInstallationRepository trusted, SealJournal journal, SealHeads heads, Clock clock) {
         this.trusted = trusted;
         this.journal = journal;
+        this.heads = heads;
         this.clock = clock;
     }
 
     /** @param fingerprint as it is read out */
     public record InstallationView(UUID id, String fingerprint, String name) {}
 
-    /** @param own of this installation */
-    public record InstallationsView(String own, List<InstallationView> trusted) {}
+    /**
+     * @param own of this installation
+     * @param journal how far its journal of seals goes, as it is printed
+     * @param journalFault what the start found wrong with it
+     */
+    public record InstallationsView(
+            String own, String journal, @Nullable String journalFault, List<InstallationView> trusted) {}
 
     @Transactional(readOnly = true)
     public InstallationsView all() {
         return new InstallationsView(
                 Seal.inGroups(journal.fingerprint()),
+                journal.head().shown(),
+                heads.fault().orElse(null),
                 trusted.findAllByOrderByName().stream()
                         .map(t -> new InstallationView(t.id(), Seal.inGroups(t.fingerprint()), t.name()))
                         .toList());

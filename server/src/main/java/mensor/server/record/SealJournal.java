@@ -7,6 +7,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyFactory;
 import java.security.KeyPair;
@@ -14,33 +16,39 @@ import java.security.KeyPairGenerator;
 import java.security.spec.PKCS8EncodedKeySpec;
 import java.security.spec.X509EncodedKeySpec;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import mensor.exchange.Journal;
 import mensor.exchange.Seal;
-import mensor.exchange.UnreadableInput;
+import mensor.server.db.Backups;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Beside the database a file that is only ever written at its end: the seal of each signature, one a line. What is changed in
- * the database afterwards no longer fits it. Kept where there is a data folder; a copy elsewhere is worth more.
+ * Beside the database a file that is only ever written at its end: the seal of each signature, one a line, each after the sum of
+ * all before it. What is changed in the database or in the file afterwards no longer fits. Kept where there is a data folder; a copy elsewhere is worth more.
  */
 @Component
 public class SealJournal {
     private static final Logger LOG = LoggerFactory.getLogger(SealJournal.class);
     private static final String JOURNAL = "seals.jsonl";
     private static final String KEY = "seal-key";
+    private static final Set<PosixFilePermission> OWNERS_ALONE = PosixFilePermissions.fromString("rw-------");
 
     private final Path data;
     private final Clock clock;
     private KeyPair key;
+    /** Of what was written so far; null before it was first asked for. */
+    private Journal.Head head;
+    /** The sum of the first line, by which this journal is known; empty before it. */
+    private String begin = "";
 
     SealJournal(@Value("${mensor.data}") String data, Clock clock) {
         this.data = Path.of(data).toAbsolutePath();
@@ -57,35 +65,31 @@ public class SealJournal {
         return Base64.getEncoder().encodeToString(key().getPublic().getEncoded());
     }
 
-    /** Seals the record that now ends a job's chain. */
-    public synchronized Seal seal(String job, int place, String sha256) {
+    /** A receipt over the record that now ends a job's chain, to be kept elsewhere. */
+    public synchronized Seal receipt(String job, int place, String sha256) {
         KeyPair pair = key();
-        return Seal.of(
-                job,
-                place,
-                sha256,
-                clock.instant().truncatedTo(ChronoUnit.SECONDS),
-                pair.getPublic(),
-                pair.getPrivate());
+        return Seal.of(job, place, sha256, now(), pair.getPublic(), pair.getPrivate());
     }
 
-    /** Writes a seal at the journal's end, and has the disk write it. */
-    public synchronized void append(Seal seal) {
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.SECONDS);
+    }
+
+    /** Seals a record at the journal's end, and has the disk write it. */
+    public synchronized void append(String job, int place, String sha256) {
+        KeyPair pair = key();
         try {
-            writeAtTheEnd(seal.write());
+            writeAtTheEnd(Seal.following(head(), job, place, sha256, now(), pair.getPublic(), pair.getPrivate())
+                    .write());
         } catch (IOException e) {
-            LOG.error(
-                    "the seal of record {} of {} was not written; the next start writes it",
-                    seal.place(),
-                    seal.job(),
-                    e);
+            LOG.error("the seal of record {} of {} was not written; the next start writes it", place, job, e);
         }
     }
 
     /** That a job was brought in: a line of JSON, which is no seal. */
     public synchronized void note(String line) {
         try {
-            writeAtTheEnd(line);
+            writeAtTheEnd(Journal.note(line, head()));
         } catch (IOException e) {
             LOG.error("not written in the journal of seals: {}", line, e);
         }
@@ -95,34 +99,73 @@ public class SealJournal {
         if (!Files.isDirectory(data)) {
             return;
         }
-        try (FileChannel end =
-                FileChannel.open(data.resolve(JOURNAL), StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
-            end.write(ByteBuffer.wrap((line + "\n").getBytes(StandardCharsets.UTF_8)));
+        Journal.Head before = head();
+        head = null; // where the disk fills up meanwhile, the file says what stands in it
+        try (FileChannel end = FileChannel.open(
+                data.resolve(JOURNAL), StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.READ)) {
+            end.position(end.size());
+            String rest = isCutOff(end) ? "\n" : ""; // what a power cut left half written stays a line of its own
+            end.write(ByteBuffer.wrap((rest + line + "\n").getBytes(StandardCharsets.UTF_8)));
             end.force(true);
+        }
+        head = before.with(line);
+        begin = before.lines() == 0 ? head.sha256() : begin;
+    }
+
+    private static boolean isCutOff(FileChannel end) throws IOException {
+        if (end.size() == 0) {
+            return false;
+        }
+        ByteBuffer last = ByteBuffer.allocate(1);
+        end.read(last, end.size() - 1);
+        return last.get(0) != '\n';
+    }
+
+    /** How far it goes, to be kept elsewhere: what is cut off its end afterwards is told by it. */
+    public synchronized Journal.Head head() {
+        if (head == null) {
+            Journal whole = whole();
+            head = whole.head();
+            begin = whole.lines().isEmpty()
+                    ? ""
+                    : Journal.Head.NONE.with(whole.lines().get(0)).sha256();
+        }
+        return head;
+    }
+
+    /** The sum of its first line, by which it is known among those of other nodes. */
+    synchronized String begin() {
+        head();
+        return begin;
+    }
+
+    /** As it stands in the file. */
+    public synchronized Journal whole() {
+        Path journal = data.resolve(JOURNAL);
+        try {
+            return new Journal(Files.exists(journal) ? Files.readAllLines(journal) : List.of());
+        } catch (IOException e) {
+            LOG.error("the journal of seals cannot be read", e);
+            return new Journal(List.of());
         }
     }
 
-    /** All seals so far; a line that a power cut left half written is left out. */
-    public synchronized List<Seal> all() {
-        List<Seal> seals = new ArrayList<>();
-        Path journal = data.resolve(JOURNAL);
-        if (!Files.exists(journal)) {
-            return seals;
-        }
+    /** Whether this is the first start from a copy that was made in use, and its journal is the one that was copied. */
+    synchronized boolean isOfACopy(Journal.Head head) {
+        Path copied = data.resolve(Backups.SEALS_COPIED);
         try {
-            for (String line : Files.readAllLines(journal)) {
-                try {
-                    if (line.contains(Seal.FORMAT)) { // beside them stand the jobs that were brought in
-                        seals.add(Seal.read(line));
-                    }
-                } catch (UnreadableInput e) {
-                    LOG.error("a line of the journal of seals cannot be read: {}", e.getMessage());
-                }
-            }
+            boolean is = Files.exists(copied) && Files.readString(copied).equals(head.shown());
+            Files.deleteIfExists(copied);
+            return is;
         } catch (IOException e) {
-            LOG.error("the journal of seals cannot be read", e);
+            LOG.error("{} cannot be read", copied, e);
+            return false;
         }
-        return seals;
+    }
+
+    /** All seals so far. */
+    public List<Seal> all() {
+        return whole().seals();
     }
 
     /**
@@ -147,12 +190,18 @@ public class SealJournal {
                 : Optional.of("a line of the journal of seals was changed: its signature is not that of its key");
     }
 
-    /** This installation's own pair, made at its first signature. */
+    /** At the start, so that a second node can be given the key before it seals anything. */
+    public synchronized void open() {
+        key();
+    }
+
+    /** This installation's own pair, made at its first start. */
     private KeyPair key() {
         try {
             if (key == null) {
                 Path file = data.resolve(KEY);
                 if (Files.exists(file)) {
+                    checkOwnersAlone(file);
                     List<String> lines = Files.readAllLines(file);
                     KeyFactory factory = KeyFactory.getInstance(Seal.ALGORITHM);
                     key = new KeyPair(
@@ -166,21 +215,43 @@ public class SealJournal {
                 }
             }
             return key;
+        } catch (ReadByOthers e) {
+            throw e;
         } catch (GeneralSecurityException | IOException | RuntimeException e) {
             throw new IllegalStateException("the key that seals signatures cannot be read: " + data.resolve(KEY), e);
         }
+    }
+
+    /** Who else can read the key can sign as this installation. */
+    public static final class ReadByOthers extends IllegalStateException {
+        private static final long serialVersionUID = 1L;
+
+        ReadByOthers(Path file) {
+            super("the key that seals signatures can be read by others than its owner: chmod 600 " + file);
+        }
+    }
+
+    private static void checkOwnersAlone(Path file) throws IOException {
+        if (isPosix(file) && !OWNERS_ALONE.containsAll(Files.getPosixFilePermissions(file))) {
+            throw new ReadByOthers(file);
+        }
+    }
+
+    private static boolean isPosix(Path file) throws IOException {
+        return Files.getFileStore(file).supportsFileAttributeView("posix");
     }
 
     private void keep(Path file) throws IOException {
         if (!Files.isDirectory(data)) {
             return;
         }
+        Files.createFile(file);
+        if (isPosix(file)) { // before anything stands in it
+            Files.setPosixFilePermissions(file, OWNERS_ALONE);
+        }
         Files.writeString(
                 file,
                 Base64.getEncoder().encodeToString(key.getPrivate().getEncoded()) + "\n"
                         + Base64.getEncoder().encodeToString(key.getPublic().getEncoded()) + "\n");
-        if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
-            Files.setPosixFilePermissions(file, java.nio.file.attribute.PosixFilePermissions.fromString("rw-------"));
-        }
     }
 }

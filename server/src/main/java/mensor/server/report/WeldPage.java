@@ -80,6 +80,7 @@ final class WeldPage {
             h.add("h2", "What was rejected, and what became of it");
             w.defects().forEach(d -> defect(h, d));
         }
+        h.add("p", "sum", "This installation's journal of seals was at " + w.journal() + " when this was printed.");
         h.add(
                 "p",
                 "caution",

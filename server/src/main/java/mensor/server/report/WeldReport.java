@@ -27,7 +27,8 @@ record WeldReport(
         String units,
         String next,
         List<SignedInspection> inspections,
-        List<RejectedPlace> defects) {
+        List<RejectedPlace> defects,
+        String journal) {
 
     /** The weld by its mark, number and side. */
     String name() {

@@ -15,6 +15,7 @@ import mensor.server.joint.JointForm;
 import mensor.server.joint.Joints;
 import mensor.server.joint.StoredJoint;
 import mensor.server.people.Actor;
+import mensor.server.record.SealJournal;
 import mensor.server.record.SignatureView;
 import mensor.server.record.Signatures;
 import mensor.server.repair.DefectViews;
@@ -39,6 +40,7 @@ class WeldReports {
     private final Scans scans;
     private final ScanLines lines;
     private final JsonMapper json;
+    private final SealJournal journal;
 
     WeldReports(
             Joints joints,
@@ -49,7 +51,8 @@ class WeldReports {
             Jobs jobs,
             Scans scans,
             ScanLines lines,
-            JsonMapper json) {
+            JsonMapper json,
+            SealJournal journal) {
         this.joints = joints;
         this.bench = bench;
         this.views = views;
@@ -59,6 +62,7 @@ class WeldReports {
         this.scans = scans;
         this.lines = lines;
         this.json = json;
+        this.journal = journal;
     }
 
     @Transactional(readOnly = true)
@@ -103,7 +107,8 @@ class WeldReports {
                 joint.units(),
                 next,
                 inspections,
-                rejected);
+                rejected,
+                journal.head().shown());
     }
 
     private List<ScanOnPaper.PrintedScan> printed(Actor actor, UUID inspection, String units) {
