@@ -3,6 +3,7 @@ package mensor.server;
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import java.time.Clock;
+import mensor.server.db.WhichDatabase;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -15,6 +16,9 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @EnableScheduling
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class MensorApplication {
+    /** The build found out what is wired to what on the embedded database; on another one, sessions too are kept in it. */
+    private static final String WIRED_BEFOREHAND = "spring.aot.enabled";
+
     public static void main(String[] args) throws Throwable {
         try {
             // What stops a start before its logging is set up is said in one line too, not with where in the code.
@@ -40,6 +44,9 @@ public class MensorApplication {
 
     /** Starts with command-line style arguments, for example {@code --server.port=0}. */
     public static ConfigurableApplicationContext start(String... args) {
+        if (!WhichDatabase.isEmbedded(WhichDatabase.named(args, System.getenv()))) {
+            System.setProperty(WIRED_BEFOREHAND, "false");
+        }
         return SpringApplication.run(MensorApplication.class, args);
     }
 
