@@ -1,8 +1,11 @@
 package mensor.server;
 
+import java.nio.file.Path;
+import java.time.Instant;
 import java.util.Map;
 import mensor.server.db.WhichDatabase;
 import mensor.server.demo.HalfFilledDemo;
+import mensor.server.demo.ReadyDemo;
 import org.springframework.boot.EnvironmentPostProcessor;
 import org.springframework.boot.SpringApplication;
 import org.springframework.core.env.ConfigurableEnvironment;
@@ -10,7 +13,8 @@ import org.springframework.core.env.MapPropertySource;
 
 /**
  * Before the database is opened: which one it is. The embedded one in the data folder; a PostgreSQL where {@code mensor.db} is its
- * address; with {@code mensor.data=mem} one in memory, for a start that only lays the classes out. A half filled demo is cleared.
+ * address; with {@code mensor.data=mem} one in memory, for a start that only lays the classes out. A half filled demo is cleared, one that
+ * the build made is copied.
  */
 public class ChosenDatabase implements EnvironmentPostProcessor {
     private static final String POSTGRESQL = "jdbc:postgresql:";
@@ -56,6 +60,10 @@ public class ChosenDatabase implements EnvironmentPostProcessor {
                         "embedded", Map.of("spring.autoconfigure.exclude", SESSIONS_IN_DATABASE)));
         if (data != null && environment.getProperty("mensor.demo", Boolean.class, false)) {
             HalfFilledDemo.clear(data);
+            String ready = environment.getProperty("mensor.demo-from");
+            if (ready != null) {
+                ReadyDemo.copy(Path.of(ready), Path.of(data), Instant.now());
+            }
         }
         if ("mem".equals(data)) {
             environment

@@ -38,8 +38,12 @@ class DemoTest {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        CompletableFuture<ConfigurableApplicationContext> started = CompletableFuture.supplyAsync(
-                () -> MensorApplication.start("--server.port=" + port, "--mensor.data=" + data, "--mensor.demo=true"));
+        CompletableFuture<ConfigurableApplicationContext> started =
+                CompletableFuture.supplyAsync(() -> MensorApplication.start(
+                        "--server.port=" + port,
+                        "--mensor.data=" + data,
+                        "--mensor.demo=true",
+                        MensorProcess.READY_DEMO));
         HttpClient http = HttpClient.newHttpClient();
         while (!started.isDone()) {
             answered(http, port, "/api/session");

@@ -30,7 +30,8 @@ class MoveTest {
     /** Signed records, repairs, pictures: the demo has some of everything. */
     private Path demo() {
         Path data = folder.resolve("demo");
-        MensorApplication.start("--server.port=0", "--mensor.data=" + data, "--mensor.demo=true")
+        MensorApplication.start(
+                        "--server.port=0", "--mensor.data=" + data, "--mensor.demo=true", MensorProcess.READY_DEMO)
                 .close();
         return data;
     }

@@ -14,15 +14,15 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class HalfFilledDemo {
     private static final String MARK = "demo-is-being-filled";
-    private static final List<String> FILES = List.of("mensor.mv.db", "mensor.trace.db");
+    static final List<String> FILES = List.of("mensor.mv.db", "mensor.trace.db", "seals.jsonl", "seal-key");
 
-    private final Path mark;
+    private final Path data;
 
     private final TransactionTemplate transactions;
 
     HalfFilledDemo(@Value("${mensor.data}") String data, TransactionTemplate transactions) {
         this.transactions = transactions;
-        this.mark = Path.of(data).resolve(MARK);
+        this.data = Path.of(data);
     }
 
     /**
@@ -30,32 +30,26 @@ public class HalfFilledDemo {
      * @param steps each by itself and by whoever took it, so that its history can be read
      */
     void fill(Runnable whole, Runnable steps) {
-        begin();
-        transactions.executeWithoutResult(t -> whole.run());
         try {
+            begin(data);
+            transactions.executeWithoutResult(t -> whole.run());
             steps.run();
+            end(data);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         } finally {
             SecurityContextHolder.clearContext();
         }
-        end();
     }
 
-    private void begin() {
-        try {
-            if (Files.isDirectory(mark.getParent())) {
-                Files.writeString(mark, "While this file is here, the demo data is not complete.");
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+    static void begin(Path data) throws IOException {
+        if (Files.isDirectory(data)) {
+            Files.writeString(data.resolve(MARK), "While this file is here, the demo data is not complete.");
         }
     }
 
-    private void end() {
-        try {
-            Files.deleteIfExists(mark);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    static void end(Path data) throws IOException {
+        Files.deleteIfExists(data.resolve(MARK));
     }
 
     /** Before the database is opened: what an earlier start of the demo left half filled goes. */
