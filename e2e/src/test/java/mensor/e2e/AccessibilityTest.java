@@ -40,8 +40,7 @@ class AccessibilityTest extends InTheBrowser {
 
     private static final boolean SWEEPS = Boolean.getBoolean("sweeps");
     /** One of each sort of page. */
-    private static final List<String> SOME_ROOMS =
-            List.of("/repairs", "/jobs", "/where-to-act", "/criteria", "/joints/new");
+    private static final List<String> SOME_ROOMS = List.of("/repairs", "/criteria", "/joints/new");
 
     private final Map<String, String> found = new LinkedHashMap<>();
 
@@ -116,10 +115,12 @@ class AccessibilityTest extends InTheBrowser {
         inspection(page, "bench, causes");
         Object joint = page.evaluate(
                 "async () => (await (await fetch('/api/joints?find=ST2-17&group=all')).json()).rows[0].jointId");
-        page.getByText("note for the welder").click();
-        assertThat(page.locator("article")).isVisible();
-        inspection(page, "note for the welder");
-        for (String page2 : List.of("welding-record", "plan", "history")) {
+        if (SWEEPS) {
+            page.getByText("note for the welder").click();
+            assertThat(page.locator("article")).isVisible();
+            inspection(page, "note for the welder");
+        }
+        for (String page2 : SWEEPS ? List.of("welding-record", "plan", "history") : List.of("plan")) {
             page.navigate(mensor.address() + "/joints/" + joint + "/" + page2);
             assertThat(page.locator("main").first()).isVisible();
             inspection(page, page2);

@@ -7,7 +7,6 @@ import static mensor.e2e.Floor.button;
 import static mensor.e2e.Floor.finding;
 import static mensor.e2e.Floor.goTo;
 import static mensor.e2e.Floor.openFromWorklist;
-import static mensor.e2e.Floor.signIn;
 import static mensor.e2e.Floor.tab;
 import static mensor.e2e.Floor.verdict;
 
@@ -31,9 +30,7 @@ class BeforeInspectionTest extends InTheBrowser {
 
     @Test
     void aListAGapAndAColdPassAreSeenAtTheBench() {
-        Page page = chromium.page(1280, 800);
-        page.navigate(mensor.address());
-        signIn(page, "ines");
+        Page page = as("ines");
         goTo(page, "Prepare", "Jobs");
         page.getByLabel("Jobs", new Page.GetByLabelOptions().setExact(true))
                 .getByText("Lock footbridge")
@@ -93,9 +90,7 @@ class BeforeInspectionTest extends InTheBrowser {
 
     @Test
     void likeWeldsAreInspectedOnOneSheetAndTheExceptionByItself() {
-        Page page = chromium.page(1280, 800);
-        page.navigate(mensor.address());
-        signIn(page, "tomas");
+        Page page = as("tomas");
         page.getByLabel("Find a weld").fill("CA-");
         page.getByText("40 alike: one sheet").first().click();
         page.getByLabel(Pattern.compile("^CA-07 .*on the sheet")).click();

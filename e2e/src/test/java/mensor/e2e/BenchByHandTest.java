@@ -31,10 +31,6 @@ class BenchByHandTest extends InTheBrowser {
     private static final String PNG =
             "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAIAAACQd1PeAAAADElEQVR4nGP4z8AAAAMBAQDJ/pLvAAAAAElFTkSuQmCC";
 
-    private static Page as(String login, int width, int height) {
-        return signedIn(chromium.page(width, height), login);
-    }
-
     private static Page signedIn(Page page, String login) {
         page.navigate(mensor.address());
         signIn(page, login);

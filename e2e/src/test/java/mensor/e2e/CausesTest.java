@@ -5,7 +5,6 @@ import static mensor.e2e.Floor.assertFits;
 import static mensor.e2e.Floor.button;
 import static mensor.e2e.Floor.openFromWorklist;
 import static mensor.e2e.Floor.setUp;
-import static mensor.e2e.Floor.signIn;
 import static mensor.e2e.Floor.tab;
 import static mensor.e2e.Floor.verdict;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -18,13 +17,6 @@ import org.junit.jupiter.api.Test;
 
 /** From a defect to its cause, the one thing to change, the page for the welder, and the rates. */
 class CausesTest extends InTheBrowser {
-    private static Page as(String login, int width, int height) {
-        Page page = chromium.page(width, height);
-        page.navigate(mensor.address());
-        signIn(page, login);
-        return page;
-    }
-
     private static Locator causes(Page page) {
         return page.locator(".causes [data-cause]");
     }

@@ -9,6 +9,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 
@@ -38,16 +39,25 @@ final class Chromium implements AutoCloseable {
 
     /** A page in a browser of its own, with no cookie of another. */
     Page page(int width, int height) {
-        return page(width, height, null);
+        return context(width, height).newPage();
     }
 
-    /** @param kept cookies and the like of an earlier one; null for none */
-    Page page(int width, int height, String kept) {
-        Browser.NewContextOptions settings = settings(width, height);
-        Page page = browser.newContext(kept == null ? settings : settings.setStorageState(kept))
-                .newPage();
-        page.setDefaultTimeout(PATIENCE);
-        return page;
+    /** A browser of its own, empty. */
+    BrowserContext context(int width, int height) {
+        BrowserContext context = browser.newContext(settings(width, height));
+        context.setDefaultTimeout(PATIENCE);
+        return context;
+    }
+
+    /** Closes every page, and every browser but these. */
+    void closeAllBut(Collection<BrowserContext> kept) {
+        for (BrowserContext context : List.copyOf(browser.contexts())) {
+            if (kept.contains(context)) {
+                List.copyOf(context.pages()).forEach(Page::close);
+            } else {
+                context.close();
+            }
+        }
     }
 
     /** A tablet: a browser of its own, under fingers. */

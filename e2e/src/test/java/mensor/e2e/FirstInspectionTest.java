@@ -101,8 +101,7 @@ class FirstInspectionTest extends InTheBrowser {
     /** One line for each entry: its meaning in words and on the strip before Enter, what is wrong and where, rows pasted. */
     @Test
     void theEntryLineSaysWhatItUnderstoodBeforeEnter() {
-        Page page = open(1280, 800);
-        signIn(page, "ines");
+        Page page = as("ines");
         setUp(page, "LINE-1");
         page.keyboard().press("/");
         page.keyboard().type("uc web 12-14 3/64");
@@ -142,8 +141,7 @@ class FirstInspectionTest extends InTheBrowser {
 
     @Test
     void oneConfirmationAfterTheWalkAndUndo() {
-        Page page = open(1280, 800);
-        signIn(page, "tomas");
+        Page page = as("tomas");
         setUp(page, "WALK-2");
         answer(page, "Cleaned", "yes");
         answer(page, "At ambient", "yes");
@@ -177,8 +175,7 @@ class FirstInspectionTest extends InTheBrowser {
 
     @Test
     void aColdPassIsRecordedAndLeadsTheCausesOfSlag() {
-        Page page = open(1280, 800);
-        signIn(page, "ines");
+        Page page = as("ines");
         setUp(page, "WALK-4");
         Floor.choose(page, "More kinds", "Slag");
         page.locator("#dock-from").fill("10");
@@ -230,8 +227,7 @@ class FirstInspectionTest extends InTheBrowser {
     /** From the key to the verdict; the machine is noisy, so the middle of several is taken and the bound is wide. */
     @Test
     void aChangeIsJudgedAtOnce() {
-        Page page = open(1280, 800);
-        signIn(page, "ines");
+        Page page = as("ines");
         setUp(page, "WALK-3");
         List<Double> times = new ArrayList<>();
         page.keyboard().press("c");

@@ -5,7 +5,6 @@ import static mensor.e2e.Floor.answer;
 import static mensor.e2e.Floor.assertFits;
 import static mensor.e2e.Floor.button;
 import static mensor.e2e.Floor.setUp;
-import static mensor.e2e.Floor.signIn;
 import static mensor.e2e.Floor.tab;
 import static mensor.e2e.Floor.verdict;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -21,9 +20,7 @@ import org.junit.jupiter.api.Test;
 /** A crack from its reject to the signed report: plan, hold, approval, repair, an inspection that fails, a second cycle, accept. */
 class RepairStoryTest extends InTheBrowser {
     private Page as(String login, int width, int height, String url) {
-        Page page = chromium.page(width, height);
-        page.navigate(mensor.address());
-        signIn(page, login);
+        Page page = as(login, width, height);
         if (url != null) {
             page.navigate(url);
         }

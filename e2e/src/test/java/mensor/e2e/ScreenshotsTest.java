@@ -2,7 +2,6 @@ package mensor.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static mensor.e2e.Floor.openFromWorklist;
-import static mensor.e2e.Floor.signIn;
 import static mensor.e2e.Floor.tab;
 
 import com.microsoft.playwright.Page;
@@ -17,13 +16,6 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 @EnabledIfSystemProperty(named = "screenshots", matches = "true")
 class ScreenshotsTest extends InTheBrowser {
     private static final Path FOLDER = Path.of("../docs/screenshots");
-
-    private static Page as(String login, int width, int height) {
-        Page page = chromium.page(width, height);
-        page.navigate(mensor.address());
-        signIn(page, login);
-        return page;
-    }
 
     private static void shoot(Page page, String name) {
         page.waitForLoadState(LoadState.NETWORKIDLE);

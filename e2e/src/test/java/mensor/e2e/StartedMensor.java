@@ -13,8 +13,8 @@ import java.util.stream.Stream;
 
 /** The packaged application as its own process, on a free port with a fresh data folder; closing it leaves nothing behind. */
 final class StartedMensor implements AutoCloseable {
-    private static final String JAR = "mensor-server-0.1.0-app.jar";
-    private static Path unpacked;
+    /** As the script lays it out. */
+    private static final Path APP = Path.of("..", "server", "target", "app").toAbsolutePath();
 
     private final Path data;
     private final Process process;
@@ -25,54 +25,23 @@ final class StartedMensor implements AutoCloseable {
             data = Files.createTempDirectory("mensor-e2e");
             process = java(List.of(
                             "-XX:TieredStopAtLevel=1",
+                            "-XX:SharedArchiveFile=app.jsa",
+                            "-Xshare:auto",
+                            "-Xlog:disable",
                             "-Dspring.aot.enabled=true", // as the script starts it
                             "-jar",
-                            JAR,
+                            "mensor-server-0.1.0-app.jar",
                             "--server.port=0",
                             "--mensor.data=" + data,
+                            "--mensor.demo-from=demo",
                             "--mensor.demo=" + demo))
-                    .directory(unpacked().toFile())
+                    .directory(APP.toFile())
                     .redirectErrorStream(true)
                     .start();
             waitForAddress();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    private static StartedMensor shared;
-
-    /** One with demo data for the classes that leave each other's welds alone; it ends with the tests. */
-    static synchronized StartedMensor shared() {
-        if (shared == null) {
-            shared = new StartedMensor(true);
-            Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
-        }
-        return shared;
-    }
-
-    /** Unpacked once for all tests: it starts several times faster than the jar. */
-    private static synchronized Path unpacked() throws IOException {
-        if (unpacked == null) {
-            Path jar = Path.of("..", "server", "target", JAR).toAbsolutePath();
-            Path folder = Files.createDirectories(Path.of("target", "app").toAbsolutePath());
-            delete(folder);
-            Process p = java(List.of(
-                            "-Djarmode=tools", "-jar", jar.toString(), "extract", "--destination", folder.toString()))
-                    .redirectErrorStream(true)
-                    .redirectOutput(Path.of("target", "extract.log").toFile())
-                    .start();
-            try {
-                if (p.waitFor() != 0) {
-                    throw new IllegalStateException("the application could not be unpacked, see target/extract.log");
-                }
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new IllegalStateException(e);
-            }
-            unpacked = folder;
-        }
-        return unpacked;
     }
 
     private static ProcessBuilder java(List<String> arguments) {
