@@ -43,6 +43,7 @@ export function Installations({ onClose }: { onClose: () => void }) {
             title={`At its last start: ${all.data.journalFault}. Compare with a report or a mail, and put the journal back from a copy.`}
           />
         )}
+        {all.data?.clockFault && <ClockIsRight fault={all.data.clockFault} may={mayTrust} onDone={fresh} />}
         {all.data && all.data.trusted.length > 0 && (
           <SmallTable<Installation>
             label="Trusted installations"
@@ -71,6 +72,46 @@ function Distrust({ installation, onDone }: { installation: Installation; onDone
     >
       <Button icon={<DeleteOutlined />} aria-label={`Trust ${installation.name} no longer`} />
     </Popconfirm>
+  );
+}
+
+/** Nothing is signed by a clock that is before the last signature, until somebody answers for it. */
+function ClockIsRight({ fault, may, onDone }: { fault: string; may: boolean; onDone: () => Promise<unknown> }) {
+  const [reason, setReason] = useState("");
+  const [refused, setRefused] = useState<unknown>();
+  const confirm = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      await api.confirmClock(reason);
+      await onDone();
+    } catch (x) {
+      setRefused(x);
+    }
+  };
+  return (
+    <>
+      <Alert type="error" showIcon title={`Nothing can be signed: ${fault}.`} />
+      {may && (
+        <form aria-label="Confirm the clock" onSubmit={(e) => void confirm(e)} noValidate>
+          <FormGrid>
+            <TextField
+              id="clock-reason"
+              label="What was wrong with the clock at the last signature"
+              required
+              span={8}
+              value={reason}
+              problem={problemsByField(refused).reason ?? (refused ? saidBy(refused) : undefined)}
+              onChange={setReason}
+            />
+            <Cell span={4} bottom>
+              <Button htmlType="submit" block>
+                The clock is right now
+              </Button>
+            </Cell>
+          </FormGrid>
+        </form>
+      )}
+    </>
   );
 }
 

@@ -151,6 +151,7 @@ export const api = {
   makeToken: (form: Schemas["NewToken"]) => answer(client.POST("/api/tokens", { body: form })),
   installations: () => answer(client.GET("/api/installations")),
   trust: (form: Schemas["TrustForm"]) => answer(client.POST("/api/installations", { body: form })),
+  confirmClock: (reason: string) => answer(client.POST("/api/installations/clock", { body: { reason } })),
   distrust: (id: string) => answer(client.DELETE("/api/installations/{id}", { params: { path: { id } } })),
   revokeToken: (id: string) => answer(client.DELETE("/api/tokens/{id}", { params: { path: { id } } })),
   changePassword: (form: Schemas["OwnPassword"]) => answer(client.PUT("/api/session/password", { body: form })),

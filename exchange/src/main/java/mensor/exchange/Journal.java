@@ -11,15 +11,16 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * An installation's journal of seals, a line of JSON for each signature and each job that was brought in. A line names in
+ * An installation's journal of seals, a line of JSON for each signature, each job that was brought in
+ * and each clock that was confirmed. A line names in
  * {@code after} the running sum of all before it, so that none can be changed, taken out or put between; what was written before
  * lines did so is covered by the first that does. Only its end can be cut off unseen: that a {@link Head} kept elsewhere tells.
  *
  * @param lines as they stand in the file; the last may have been cut off by a power cut
  */
 public record Journal(List<String> lines) {
-    /** Beside the seals a journal names the jobs that were brought in. */
-    static final String BROUGHT = "\"mensor-brought/1\"";
+    /** Beside the seals a journal names the jobs that were brought in, and a clock that was confirmed. */
+    private static final List<String> NOTES = List.of("\"mensor-brought/1\"", "\"mensor-clock/1\"");
 
     private static final String AFTER = "after";
     private static final Pattern WRITTEN_AFTER = Pattern.compile("\"" + AFTER + "\": ?\"([0-9a-f]*)\"");
@@ -63,6 +64,10 @@ public record Journal(List<String> lines) {
             head = head.with(line);
         }
         return head;
+    }
+
+    static boolean isNote(String line) {
+        return NOTES.stream().anyMatch(line::contains);
     }
 
     /** A line that is no seal, with the sum of what it follows. */

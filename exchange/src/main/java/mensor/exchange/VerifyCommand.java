@@ -110,7 +110,7 @@ public final class VerifyCommand extends FileCommand {
         try {
             Journal journal = new Journal(Files.readAllLines(Path.of(file)));
             for (String line : journal.lines()) {
-                if (!line.isBlank() && !line.contains(Journal.BROUGHT)) {
+                if (!line.isBlank() && !Journal.isNote(line)) {
                     seals.add(Seal.read(line));
                 }
             }

@@ -2,7 +2,11 @@ package mensor.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.UUID;
+import javax.sql.DataSource;
+import mensor.server.record.SealJournal;
 import mensor.server.record.Signatures;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -35,6 +39,45 @@ class SigningTest {
                 .json();
         assertThat(after.get("holder").asString()).isEqualTo("tomas");
         assertThat(after.get("handovers").get(0).get("note").asString()).isEqualTo("half done");
+    }
+
+    /** As after the battery of a clock gave out: a signature of the 28th never follows one of the 1st. */
+    @Test
+    void aClockBeforeTheLastSignatureSignsNothingUntilTheQualityManagerConfirmsIt() {
+        TestBrowser ines = RunningMensor.as("ines");
+        TestBrowser quinn = RunningMensor.as("quinn");
+        String ahead = ines.inspection("CLOCK-1");
+        ines.sound(ahead);
+        ines.sign(ahead, "accept").expect(200);
+        String next = ines.inspection("CLOCK-2");
+        ines.sound(next);
+        quinn.post("/api/installations/clock", "{'reason':'nothing'}").expect(409);
+        JdbcTemplate db = new JdbcTemplate(RunningMensor.bean(DataSource.class));
+        UUID signed = UUID.fromString(ahead.substring(ahead.lastIndexOf('/') + 1));
+        OffsetDateTime was = db.queryForObject(
+                "select signed_at from signature where inspection_id = ?", OffsetDateTime.class, signed);
+        String sql = "update signature set signed_at = ? where inspection_id = ?";
+        db.update(sql, OffsetDateTime.now(ZoneOffset.UTC).plusMinutes(1), signed);
+        try {
+            assertThat(quinn.get("/api/installations").json().has("clockFault"))
+                    .as("as far apart as two nodes may be")
+                    .isFalse();
+            db.update(sql, OffsetDateTime.now(ZoneOffset.UTC).plusDays(3), signed);
+            assertThat(ines.sign(next, "accept").expect(409).detail())
+                    .contains("before the last signature", "quality manager");
+            assertThat(ines.get(next).json().get("state").asString()).isNotEqualTo("SIGNED");
+            ines.post("/api/installations/clock", "{'reason':'battery'}").expect(403);
+            assertThat(quinn.post("/api/installations/clock", "{}").expect(422).text())
+                    .contains("reason");
+            quinn.post("/api/installations/clock", "{'reason':'the battery gave out'}")
+                    .expect(200);
+            ines.sign(next, "accept").expect(200);
+            assertThat(RunningMensor.bean(SealJournal.class).whole().lines())
+                    .anyMatch(l -> l.contains("mensor-clock/1") && l.contains("the battery gave out"));
+        } finally {
+            db.update(sql, was, signed);
+            db.update("delete from clock_confirmation");
+        }
     }
 
     @Test

@@ -5,6 +5,7 @@ import java.util.UUID;
 import mensor.inspection.Verdict;
 import mensor.judge.Evaluation;
 import mensor.server.people.Actor;
+import mensor.server.record.SigningClock;
 import mensor.server.web.AllOptional;
 import mensor.server.web.Refusal;
 import org.springframework.context.ApplicationEventPublisher;
@@ -20,6 +21,7 @@ public class SignOff {
     private final SignatureWriter writer;
     private final SignedRows rows;
     private final ApplicationEventPublisher events;
+    private final SigningClock signingClock;
     private final Clock clock;
 
     SignOff(
@@ -29,6 +31,7 @@ public class SignOff {
             SignatureWriter writer,
             SignedRows rows,
             ApplicationEventPublisher events,
+            SigningClock signingClock,
             Clock clock) {
         this.bench = bench;
         this.inspections = inspections;
@@ -36,6 +39,7 @@ public class SignOff {
         this.writer = writer;
         this.rows = rows;
         this.events = events;
+        this.signingClock = signingClock;
         this.clock = clock;
     }
 
@@ -71,6 +75,7 @@ public class SignOff {
             throw Refusal.conflict("the inspection comes to "
                     + evaluation.verdict().id() + "; it cannot be signed as " + form.verdict());
         }
+        signingClock.check();
         inspection.judged(evaluation); // what is signed is what the lists say
         // the clock and the register go on; what they said at the signature stands
         inspection.setConditions(writer.canonical(opened.judged().conditions()));

@@ -35,6 +35,16 @@ class InstallationController {
         return installations.trust(actor, form.fingerprint(), form.name());
     }
 
+    @AllOptional
+    record ConfirmedClock(String reason) {}
+
+    /** That this machine's clock is right, though it is before the last signature. */
+    @PostMapping("/clock")
+    Installations.InstallationsView confirmClock(
+            @AuthenticationPrincipal Actor actor, @RequestBody ConfirmedClock form) {
+        return installations.confirmClock(actor, form.reason());
+    }
+
     @DeleteMapping("/{id}")
     Installations.InstallationsView distrust(@AuthenticationPrincipal Actor actor, @PathVariable UUID id) {
         return installations.distrust(actor, id);

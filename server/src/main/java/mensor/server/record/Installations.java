@@ -21,12 +21,19 @@ public class Installations {
     private final TrustedInstallationRepository trusted;
     private final SealJournal journal;
     private final SealHeads heads;
+    private final SigningClock signingClock;
     private final Clock clock;
 
-    Installations(TrustedInstallationRepository trusted, SealJournal journal, SealHeads heads, Clock clock) {
+    Installations(
+            TrustedInstallationRepository trusted,
+            SealJournal journal,
+            SealHeads heads,
+            SigningClock signingClock,
+            Clock clock) {
         this.trusted = trusted;
         this.journal = journal;
         this.heads = heads;
+        this.signingClock = signingClock;
         this.clock = clock;
     }
 
@@ -37,9 +44,14 @@ public class Installations {
      * @param own of this installation
      * @param journal how far its journal of seals goes, as it is printed
      * @param journalFault what the start found wrong with it
+     * @param clockFault why nothing can be signed by this machine's clock
      */
     public record InstallationsView(
-            String own, String journal, @Nullable String journalFault, List<InstallationView> trusted) {}
+            String own,
+            String journal,
+            @Nullable String journalFault,
+            @Nullable String clockFault,
+            List<InstallationView> trusted) {}
 
     @Transactional(readOnly = true)
     public InstallationsView all() {
@@ -47,6 +59,7 @@ public class Installations {
                 Seal.inGroups(journal.fingerprint()),
                 journal.head().shown(),
                 heads.fault().orElse(null),
+                signingClock.fault().orElse(null),
                 trusted.findAllByOrderByName().stream()
                         .map(t -> new InstallationView(t.id(), Seal.inGroups(t.fingerprint()), t.name()))
                         .toList());
@@ -102,6 +115,13 @@ public class Installations {
         checkMay(actor);
         trusted.delete(trusted.findById(id).orElseThrow(() -> Refusal.notFound("there is no such installation")));
         trusted.flush();
+        return all();
+    }
+
+    /** The clock is right though it is before the last signature. */
+    @Transactional
+    public InstallationsView confirmClock(Actor actor, String reason) {
+        signingClock.confirm(actor, reason);
         return all();
     }
 }
