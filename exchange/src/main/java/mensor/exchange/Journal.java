@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -56,6 +57,11 @@ public record Journal(List<String> lines) {
         boolean isShownAs(String shown) {
             return shown().equals(shown.replace(" ", "").toUpperCase(Locale.ROOT));
         }
+    }
+
+    /** As it stands in a file: also where a power cut left the half of a letter, no other line is lost. */
+    public static Journal of(byte[] file) {
+        return new Journal(new String(file, StandardCharsets.UTF_8).lines().toList());
     }
 
     public Head head() {
@@ -115,16 +121,25 @@ public record Journal(List<String> lines) {
         return Optional.empty();
     }
 
-    /** What does not fit between the journal and a head of it that was kept elsewhere, as {@link Head#shown()}. */
-    public Optional<String> fault(String kept) {
+    /** What does not fit between the journal and a head of it that was printed, as {@link Head#shown()}. */
+    public Optional<String> fault(String printed) {
+        return neverWas(h -> h.isShownAs(printed), printed);
+    }
+
+    /** What does not fit between the journal and a head of it that was kept whole. */
+    public Optional<String> fault(Head kept) {
+        return neverWas(kept::equals, kept.shown());
+    }
+
+    private Optional<String> neverWas(Predicate<Head> it, String shown) {
         Head head = Head.NONE;
         for (String line : lines) {
             head = head.with(line);
-            if (head.isShownAs(kept)) {
+            if (it.test(head)) {
                 return Optional.empty();
             }
         }
-        return Optional.of("the journal of seals has " + lines.size() + " lines and never was at " + kept
+        return Optional.of("the journal of seals has " + lines.size() + " lines and never was at " + shown
                 + ": it is another one, it was changed, or its end was cut off");
     }
 

@@ -11,7 +11,8 @@ import java.util.Optional;
 
 /**
  * {@code mensor verify [--seal FILE [--head LINES:SUM]]… FILE…}: whether a job's signed records fit together, and hold what was
- * sealed, a line a file; whether a journal of seals is whole up to a head of it that was kept elsewhere. Exit 0 where every chain holds, 1 where one does not, 3 where a file cannot be read.
+ * sealed, a line a file; whether a journal of seals is whole up to a head of it that was kept elsewhere. Exit 0 where every chain
+ * holds, 1 where one does not, 3 where a file cannot be read.
  */
 public final class VerifyCommand extends FileCommand {
     public VerifyCommand(InputStream in, PrintWriter out, PrintWriter err) {
@@ -108,7 +109,7 @@ public final class VerifyCommand extends FileCommand {
     /** A receipt, or a journal of them: one a line; null where it cannot be read. */
     private Journal readSeals(String file, List<Seal> seals) {
         try {
-            Journal journal = new Journal(Files.readAllLines(Path.of(file)));
+            Journal journal = Journal.of(Files.readAllBytes(Path.of(file)));
             for (String line : journal.lines()) {
                 if (!line.isBlank() && !Journal.isNote(line)) {
                     seals.add(Seal.read(line));

@@ -32,18 +32,10 @@ import org.springframework.scheduling.annotation.Scheduled;
  * everything, pictures too, as of one moment; its SHA-256 stands in a file beside it.
  */
 @Configuration
-public class Backups {
-    /**
-     * In a copy, how far its journal of seals goes: what was sealed while the database was copied may be in that already, and the
-     * first start from the copy is not to take it for a journal that was cut off.
-     */
-    public static final String SEALS_COPIED = "seals-copied";
-
+class Backups {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
     private static final String WANTED = "backup-wanted";
     private static final String ANSWER = "backup-answer";
-    private static final String SEALS = "seals.jsonl";
-    private static final List<String> BESIDE = List.of(SEALS, "seal-key");
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final DataSource database;
@@ -101,16 +93,15 @@ public class Backups {
      */
     private Map<String, byte[]> beside() throws IOException {
         Map<String, byte[]> files = new LinkedHashMap<>();
-        for (String name : BESIDE) {
+        for (String name : SealFiles.BESIDE) {
             Path file = data.resolve(name);
             if (Files.exists(file)) {
                 files.put(name, Files.readAllBytes(file));
             }
         }
-        if (files.containsKey(SEALS)) {
-            List<String> lines =
-                    new String(files.get(SEALS), StandardCharsets.UTF_8).lines().toList();
-            files.put(SEALS_COPIED, new Journal(lines).head().shown().getBytes(StandardCharsets.UTF_8));
+        if (files.containsKey(SealFiles.JOURNAL)) {
+            String head = Journal.of(files.get(SealFiles.JOURNAL)).head().shown();
+            files.put(SealFiles.COPIED, head.getBytes(StandardCharsets.UTF_8));
         }
         return files;
     }

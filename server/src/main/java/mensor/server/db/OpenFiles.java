@@ -27,7 +27,6 @@ import tools.jackson.databind.node.ObjectNode;
 public final class OpenFiles {
     static final String FORMAT = "mensor-export/1";
     private static final String LIST = "mensor-export.json";
-    private static final List<String> BESIDE = List.of("seals.jsonl", "seal-key");
 
     private final JsonMapper json = JsonMapper.builder().build();
     private final Path folder;
@@ -71,7 +70,7 @@ public final class OpenFiles {
             all += rows;
         }
         db.rollback();
-        for (String beside : BESIDE) {
+        for (String beside : SealFiles.BESIDE) {
             if (Files.exists(data.resolve(beside))) {
                 Files.copy(data.resolve(beside), folder.resolve(beside));
             }
@@ -137,7 +136,7 @@ public final class OpenFiles {
             }
             s.execute("alter table revinfo alter column rev restart with " + (last + 1));
         }
-        for (String beside : BESIDE) {
+        for (String beside : SealFiles.BESIDE) {
             if (Files.exists(folder.resolve(beside))) {
                 Files.copy(folder.resolve(beside), data.resolve(beside), StandardCopyOption.COPY_ATTRIBUTES);
             }
@@ -183,7 +182,7 @@ public final class OpenFiles {
                 throw new CannotMove("the database is in use already; an import goes into an empty one");
             }
         }
-        for (String beside : BESIDE) {
+        for (String beside : SealFiles.BESIDE) {
             if (Files.exists(data.resolve(beside)) && Files.exists(folder.resolve(beside))) {
                 throw new CannotMove("there is a file " + beside + " in " + data + " already; name an empty folder");
             }

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import mensor.server.db.SealFiles;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -14,7 +15,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class HalfFilledDemo {
     private static final String MARK = "demo-is-being-filled";
-    static final List<String> FILES = List.of("mensor.mv.db", "mensor.trace.db", "seals.jsonl", "seal-key");
+    static final List<String> FILES = List.of("mensor.mv.db", "mensor.trace.db", SealFiles.JOURNAL, SealFiles.KEY);
 
     private final Path data;
 

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import mensor.exchange.Journal;
 import mensor.exchange.Seal;
+import mensor.server.db.WhichDatabase;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -21,12 +23,16 @@ public class SealHeads {
     private final JdbcClient jdbc;
     private final SealJournal journal;
     private final Clock clock;
+    /** No other node has a journal in this database. */
+    private final boolean alone;
+
     private volatile String found;
 
-    SealHeads(JdbcClient jdbc, SealJournal journal, Clock clock) {
+    SealHeads(JdbcClient jdbc, SealJournal journal, Clock clock, @Value("${mensor.db}") String db) {
         this.jdbc = jdbc;
         this.journal = journal;
         this.clock = clock;
+        this.alone = WhichDatabase.isEmbedded(db);
     }
 
     /** At the start: what is wrong with the journal itself, or between it and how far it went, in words. */
@@ -48,6 +54,9 @@ public class SealHeads {
     }
 
     private Optional<String> shorter(Journal whole) {
+        if (whole.lines().isEmpty() && !alone) {
+            return Optional.empty(); // a node that begins: how far the others' go is not its own
+        }
         List<Journal.Head> kept = whole.lines().isEmpty()
                 ? jdbc.sql("select lines, sha256 from seal_head")
                         .query((r, n) -> new Journal.Head(r.getInt(1), r.getString(2)))
@@ -56,7 +65,7 @@ public class SealHeads {
                         .param("journal", journal.begin())
                         .query((r, n) -> new Journal.Head(r.getInt(1), r.getString(2)))
                         .list();
-        return kept.stream().flatMap(h -> whole.fault(h.shown()).stream()).findFirst();
+        return kept.stream().flatMap(h -> whole.fault(h).stream()).findFirst();
     }
 
     private Optional<String> anotherKey() {

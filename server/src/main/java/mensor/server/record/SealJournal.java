@@ -1,6 +1,7 @@
 package mensor.server.record;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -25,7 +26,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import mensor.exchange.Journal;
 import mensor.exchange.Seal;
-import mensor.server.db.Backups;
+import mensor.server.db.SealFiles;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -38,8 +39,6 @@ import org.springframework.stereotype.Component;
 @Component
 public class SealJournal {
     private static final Logger LOG = LoggerFactory.getLogger(SealJournal.class);
-    private static final String JOURNAL = "seals.jsonl";
-    private static final String KEY = "seal-key";
     private static final Set<PosixFilePermission> OWNERS_ALONE = PosixFilePermissions.fromString("rw-------");
 
     private final Path data;
@@ -81,7 +80,7 @@ public class SealJournal {
         try {
             writeAtTheEnd(Seal.following(head(), job, place, sha256, now(), pair.getPublic(), pair.getPrivate())
                     .write());
-        } catch (IOException e) {
+        } catch (IOException | UncheckedIOException e) {
             LOG.error("the seal of record {} of {} was not written; the next start writes it", place, job, e);
         }
     }
@@ -90,7 +89,7 @@ public class SealJournal {
     public synchronized void note(String line) {
         try {
             writeAtTheEnd(Journal.note(line, head()));
-        } catch (IOException e) {
+        } catch (IOException | UncheckedIOException e) {
             LOG.error("not written in the journal of seals: {}", line, e);
         }
     }
@@ -102,7 +101,10 @@ public class SealJournal {
         Journal.Head before = head();
         head = null; // where the disk fills up meanwhile, the file says what stands in it
         try (FileChannel end = FileChannel.open(
-                data.resolve(JOURNAL), StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.READ)) {
+                data.resolve(SealFiles.JOURNAL),
+                StandardOpenOption.CREATE,
+                StandardOpenOption.WRITE,
+                StandardOpenOption.READ)) {
             end.position(end.size());
             String rest = isCutOff(end) ? "\n" : ""; // what a power cut left half written stays a line of its own
             end.write(ByteBuffer.wrap((rest + line + "\n").getBytes(StandardCharsets.UTF_8)));
@@ -139,20 +141,19 @@ public class SealJournal {
         return begin;
     }
 
-    /** As it stands in the file. */
+    /** As it stands in the file; one that cannot be read is never taken for an empty one. */
     public synchronized Journal whole() {
-        Path journal = data.resolve(JOURNAL);
+        Path journal = data.resolve(SealFiles.JOURNAL);
         try {
-            return new Journal(Files.exists(journal) ? Files.readAllLines(journal) : List.of());
+            return Files.exists(journal) ? Journal.of(Files.readAllBytes(journal)) : new Journal(List.of());
         } catch (IOException e) {
-            LOG.error("the journal of seals cannot be read", e);
-            return new Journal(List.of());
+            throw new UncheckedIOException("the journal of seals cannot be read: " + journal, e);
         }
     }
 
     /** Whether this is the first start from a copy that was made in use, and its journal is the one that was copied. */
     synchronized boolean isOfACopy(Journal.Head head) {
-        Path copied = data.resolve(Backups.SEALS_COPIED);
+        Path copied = data.resolve(SealFiles.COPIED);
         try {
             boolean is = Files.exists(copied) && Files.readString(copied).equals(head.shown());
             Files.deleteIfExists(copied);
@@ -199,7 +200,7 @@ public class SealJournal {
     private KeyPair key() {
         try {
             if (key == null) {
-                Path file = data.resolve(KEY);
+                Path file = data.resolve(SealFiles.KEY);
                 if (Files.exists(file)) {
                     checkOwnersAlone(file);
                     List<String> lines = Files.readAllLines(file);
@@ -218,7 +219,8 @@ public class SealJournal {
         } catch (ReadByOthers e) {
             throw e;
         } catch (GeneralSecurityException | IOException | RuntimeException e) {
-            throw new IllegalStateException("the key that seals signatures cannot be read: " + data.resolve(KEY), e);
+            throw new IllegalStateException(
+                    "the key that seals signatures cannot be read: " + data.resolve(SealFiles.KEY), e);
         }
     }
 

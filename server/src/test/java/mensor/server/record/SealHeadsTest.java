@@ -43,7 +43,11 @@ class SealHeadsTest {
 
     /** As after a start: nothing is remembered. */
     private SealHeads heads() {
-        return new SealHeads(db, new SealJournal(data.toString(), Clock.systemUTC()), Clock.systemUTC());
+        return heads("embedded");
+    }
+
+    private SealHeads heads(String database) {
+        return new SealHeads(db, new SealJournal(data.toString(), Clock.systemUTC()), Clock.systemUTC(), database);
     }
 
     private Path file() {
@@ -78,6 +82,24 @@ class SealHeadsTest {
     void aJournalThatIsGoneIsTold() throws IOException {
         Files.delete(file());
         assertThat(heads().check()).isPresent();
+    }
+
+    /** Its key was copied to it, as the others' journals were not. */
+    @Test
+    void aNodeThatBeginsIsNotTold() throws IOException {
+        Files.delete(file());
+        assertThat(heads("jdbc:postgresql://localhost/mensor").check()).isEmpty();
+    }
+
+    /** The half of a letter too: the rest of the journal is read all the same. */
+    @Test
+    void theHalfOfALetterLosesNoOtherLine() throws IOException {
+        Files.write(file(), new byte[] {'{', '"', (byte) 0xC3}, StandardOpenOption.APPEND);
+        assertThat(heads().check()).isEmpty();
+        SealJournal again = new SealJournal(data.toString(), Clock.systemUTC());
+        again.append("Lock footbridge", 4, "ab4");
+        assertThat(again.all()).hasSize(4);
+        assertThat(heads().check()).isEmpty();
     }
 
     @Test
